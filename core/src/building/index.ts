@@ -1,0 +1,7 @@
+/**
+ * The order of work at the bench. In: parts and fastenings. Out: steps with what to pick up, do and check.
+ * Used by the Build stage, the shop packet and the calendar.
+ */
+export * from './step';
+export * from './clamping';
+export { stepsOf } from './steps';

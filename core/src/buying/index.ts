@@ -1,0 +1,7 @@
+/**
+ * What to buy. In: blanks, fasteners needed and a price list. Out: numbered boards with what is cut from each, and the
+ * list for the store with its total. Used by the Stock and Cuts stages, sawing, checking and the exports.
+ */
+export * from './boxes';
+export * from './boards';
+export * from './list';

@@ -1,0 +1,29 @@
+import type { Finding } from '../job';
+import { cutNotes } from './cuts';
+import type { Facts } from './facts';
+import { jointNotes } from './joints';
+import { moneyNotes } from './money';
+import { sizeNotes } from './size';
+import { woodNotes } from './wood';
+
+/**
+ * The plan in, findings out. Reads every earlier room and feeds none. Used by the margin of each stage.
+ */
+export * from './facts';
+export * from './people';
+export * from './strength';
+
+const RANK = { stop: 0, care: 1, good: 2 } as const;
+
+/** Every finding, the ones that stop first, otherwise in the order of the rooms. */
+export const findingsOf = (facts: Facts): readonly Finding[] =>
+  [
+    ...facts.pieces.flatMap((piece) => [
+      ...piece.model.findings,
+      ...sizeNotes(piece),
+      ...woodNotes(piece, facts.job),
+      ...jointNotes(piece, facts.job),
+    ]),
+    ...moneyNotes(facts),
+    ...cutNotes(facts),
+  ].sort((a, b) => RANK[a.level] - RANK[b.level]);

@@ -1,0 +1,79 @@
+import { PER_FOOT } from '../length';
+import type { Finding } from '../job';
+import { hardwareName, printNominal } from '../stock';
+import { dim, say, strong } from '../words';
+import { note, type Facts } from './facts';
+
+const dollars = (cents: number): string => `$${(cents / 100).toFixed(2)}`;
+
+/** Budget, the bought price, spares, what the yard lacks and what fits the car. */
+export function moneyNotes({ job, list, buying, pieces }: Facts): readonly Finding[] {
+  const found: Finding[] = [];
+  const complete = buying.unplaced.length === 0 && pieces.every(({ parts }) => parts.length > 0);
+  if (job.budget !== null && list.total > job.budget) {
+    const over = list.total - job.budget;
+    const dear = job.pieces.filter((piece) => piece.choices.top.width !== 'cheapest');
+    const remedies: Finding['remedies'][number][] = [];
+    if (dear.length > 0)
+      remedies.push({
+        label: say`Join every top from its cheapest width`,
+        changes: dear.map((piece) => ({ piece: piece.id, path: ['choices', 'top', 'width'], value: 'cheapest' })),
+      });
+    if (list.spareCount > 0)
+      remedies.push({ label: say`Buy no spares`, changes: [{ piece: null, path: ['spares'], value: 'none' }] });
+    found.push(
+      note(null, 'budget', 'stop', 'stock', {
+        title: say`${dollars(over)} over budget`,
+        because: say`The list comes to ${dollars(list.total)} with tax, the budget is ${dollars(job.budget)}.`,
+        numbers: { overCents: over },
+        remedies,
+      }),
+    );
+  } else if (job.budget !== null && complete && list.total > 0)
+    found.push(
+      note(null, 'budget', 'good', 'stock', {
+        title: say`${dollars(job.budget - list.total)} under budget`,
+        because: say`${dollars(list.total)} with tax, of ${dollars(job.budget)}.`,
+        numbers: { underCents: job.budget - list.total },
+      }),
+    );
+
+  const bought = job.pieces.reduce((sum, piece) => sum + (piece.boughtPrice ?? 0) * piece.copies, 0);
+  const allPriced = job.pieces.length > 0 && job.pieces.every((piece) => piece.boughtPrice !== null);
+  if (allPriced && complete)
+    found.push(
+      note(null, 'bought', list.total < bought ? 'good' : 'care', 'stock', {
+        title: list.total < bought ? say`${dollars(bought - list.total)} less than bought` : say`Buying costs less`,
+        because: say`The same from a shop costs ${dollars(bought)}; wood and screws come to ${dollars(list.total)}. Tools and your hours are not in it.`,
+        numbers: { boughtCents: bought },
+      }),
+    );
+
+  if (list.spareCount > 0)
+    found.push(
+      note(null, 'spares', 'care', 'stock', {
+        title: say`${list.spareCount} spare ${list.spareCount === 1 ? 'board' : 'boards'}`,
+        because: say`One of each size, long enough for its longest piece, in case one splits or is cut wrong: ${dollars(list.spares)} before tax.`,
+        numbers: { sparesCents: list.spares },
+        remedies: [{ label: say`Buy the exact count`, changes: [{ piece: null, path: ['spares'], value: 'none' }] }],
+      }),
+    );
+
+  for (const need of list.notSold)
+    found.push(
+      note(null, `not-sold-${need.kind}-${need.size.replace(/\W/g, '-')}`, 'stop', 'stock', {
+        title: say`No ${hardwareName(need.kind, need.size)} at this yard`,
+        because: say`${strong(need.count)} are needed and the price list has none. The total leaves them out; add a row under Prices.`,
+      }),
+    );
+
+  const long = list.boards.filter(({ offer }) => offer.feet * PER_FOOT > job.shop.car);
+  if (long.length > 0)
+    found.push(
+      note(null, 'car', 'care', 'stock', {
+        title: say`Longer than the car`,
+        because: say`${long.map(({ offer, count }) => `${count} of ${printNominal(offer.nominal)}×${offer.feet}`).join(', ')}; the car takes ${dim(job.shop.car)}. Have the store cut them where the cut sheet has a cut.`,
+      }),
+    );
+  return found;
+}

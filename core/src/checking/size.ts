@@ -1,0 +1,80 @@
+import { inches, toInches } from '../length';
+import type { Finding } from '../job';
+import { dressed } from '../stock';
+import { dim, say } from '../words';
+import { note, type PieceFacts } from './facts';
+import { END_SEAT_OVERHANG, KNEES, PLACE, USUAL_HEIGHT, kneeRoom, seating } from './people';
+
+/** Seats, knees and height. */
+export function sizeNotes({ piece, parts }: PieceFacts): readonly Finding[] {
+  const found: Finding[] = [];
+  const { size, choices } = piece;
+  const seats = seating(piece);
+  const knees = kneeRoom(parts);
+  const change = (path: readonly string[], value: unknown) => ({ piece: piece.id, path, value });
+  const sitting = piece.use === 'dining' || piece.use === 'desk';
+
+  if (piece.seats !== null && seats.total < piece.seats) {
+    const aside = Math.ceil((piece.seats - seats.ends) / 2);
+    const length = size.length + aside * PLACE - (seats.sides / 2) * PLACE - spare(piece, seats.sides / 2);
+    const remedies: Finding['remedies'][number][] = [
+      { label: say`Make it ${dim(length)} long`, changes: [change(['size', 'length'], length)] },
+    ];
+    found.push(
+      note(piece.id, 'seats', 'care', 'brief', {
+        title: say`Seats ${seats.total}, not ${piece.seats}`,
+        because: say`A place is ${dim(PLACE)} wide: ${seats.sides / 2} fit between the legs on each side, ${seats.ends} at the ends${seats.ends === 0 ? say` (an end seat needs ${dim(END_SEAT_OVERHANG)} of overhang)` : ''}.`,
+        numbers: { seats: seats.total, wanted: piece.seats },
+        remedies,
+      }),
+    );
+  } else if (sitting || piece.seats !== null)
+    found.push(
+      note(piece.id, 'seats', 'good', 'brief', {
+        title: say`Seats ${seats.total}`,
+        because: say`${seats.sides / 2} a side at ${dim(PLACE)} each, ${seats.ends === 0 ? 'none' : '1'} at each end.${knees === null ? '' : say` Knees have ${dim(knees)} under the apron.`}`,
+        numbers: { seats: seats.total },
+      }),
+    );
+
+  if (knees !== null && knees < KNEES && (sitting || piece.seats !== null)) {
+    const short = KNEES - knees;
+    const remedies: Finding['remedies'][number][] = [];
+    const slimmer = choices.apron.startsWith('2') ? '2x3' : '1x3';
+    if (dressed(choices.apron).width - dressed(slimmer).width >= short)
+      remedies.push({ label: say`Use a ${slimmer} apron`, changes: [change(['choices', 'apron'], slimmer)] });
+    remedies.push({
+      label: say`Make it ${dim(size.height + short)} high`,
+      changes: [change(['size', 'height'], size.height + short)],
+    });
+    found.push(
+      note(piece.id, 'knees', 'care', 'shape', {
+        title: say`Knees touch the apron`,
+        because: say`${dim(knees)} is clear under the apron; sitting needs ${dim(KNEES)}.`,
+        numbers: { kneesInches: toInches(knees) },
+        remedies,
+      }),
+    );
+  }
+
+  const [low, high] = USUAL_HEIGHT[piece.use];
+  if (size.height < inches(low) || size.height > inches(high)) {
+    const usual = inches(size.height < inches(low) ? low : high);
+    found.push(
+      note(piece.id, 'height', 'care', 'brief', {
+        title: say`${size.height < inches(low) ? 'Lower' : 'Higher'} than usual`,
+        because: say`A ${piece.use === 'standing' ? 'standing work' : piece.use} table is usually ${dim(inches(low))} to ${dim(inches(high))} high. This one is ${dim(size.height)}.`,
+        numbers: { heightInches: toInches(size.height) },
+        remedies: [{ label: say`Make it ${dim(usual)} high`, changes: [change(['size', 'height'], usual)] }],
+      }),
+    );
+  }
+  return found;
+}
+
+/** Length between the legs beyond what whole places use. */
+function spare(piece: PieceFacts['piece'], aside: number): number {
+  const { size, choices } = piece;
+  const legs = choices.legs === '4x4' ? inches(3.5) : dressed('2x4').width;
+  return size.length - 2 * choices.overhang.ends - 2 * legs - aside * PLACE;
+}

@@ -1,0 +1,93 @@
+import { waysOn, singleLane } from './fill';
+import type { Bin, Group } from './group';
+import { knapsack } from './knapsack';
+
+/**
+ * A value that no cutting of `bin` can exceed when each piece of item i is worth `values[i]`.
+ *
+ * Every rule here holds for any layout by straight cuts, so the bound is honest: pieces lying end to end need their
+ * (mean) lengths and a kerf between; pieces anywhere need their areas, each grown by a kerf, inside the bin grown by a
+ * kerf; and across any line over the bin at most k lanes pass, so lengths weighted by the dual feasible function
+ * f(w) = (ceil((k + 1) w) - 1) / k fit in the bin's length (Fekete and Schepers 2004). The least of them is taken.
+ */
+export function mostValue(group: Group, bin: Bin, values: readonly number[], nodes?: number): number {
+  const ways = waysOn(group, bin);
+  if (ways.length === 0) return 0;
+  const mitred = group.items.some((item) => item.meanLength !== item.length);
+  const runLength = bin.runs.reduce((sum, run) => sum + run.to - run.from + group.kerf, 0);
+  const worth = ways.map((way) => values[way.item]!);
+  const most = ways.map((way) => group.items[way.item]!.quantity);
+  const meanLength = (at: number) => (ways[at]!.turned ? ways[at]!.length : group.items[ways[at]!.item]!.meanLength);
+  const single = (weights: readonly number[], capacity: number) =>
+    knapsack(worth, weights, most, capacity, nodes).atMost;
+
+  const mitredAndRipped = ways.some(
+    (way) => group.items[way.item]!.meanLength !== group.items[way.item]!.length && way.width < bin.usableWidth,
+  );
+  if (singleLane(group, bin) && !mitredAndRipped)
+    return single(
+      ways.map((_, at) => meanLength(at) + group.kerf),
+      runLength,
+    );
+
+  const grow = mitred ? 0 : group.kerf;
+  const bounds = [
+    single(
+      ways.map((way, at) => (meanLength(at) + grow) * (way.width + grow)),
+      bin.runs.reduce((sum, run) => sum + run.to - run.from + grow, 0) * (bin.usableWidth + grow),
+    ),
+  ];
+  if (!mitred) {
+    const lanes = Math.floor((bin.usableWidth + group.kerf) / (Math.min(...ways.map((way) => way.width)) + group.kerf));
+    for (let k = 1; k <= Math.min(lanes, 6); k++) {
+      // A width of exactly a whole number of (k + 1)ths counts as itself in f; one less than that is still valid.
+      const share = ways.map(
+        (way) => Math.ceil(((k + 1) * (way.width + group.kerf)) / (bin.usableWidth + group.kerf)) - 1,
+      );
+      if (share.every((lane) => lane > 0))
+        bounds.push(
+          single(
+            ways.map((way, at) => share[at]! * (way.length + group.kerf)),
+            k * runLength,
+          ),
+        );
+    }
+  }
+  return Math.min(...bounds);
+}
+
+/**
+ * A cost in cents below which the group can not be cut, from prices of its items: prices are scaled until no unlimited
+ * bin is worth more than it costs, and limited bins pay back at most what they could gain (Lagrangian duality).
+ */
+export function dualBound(group: Group, prices: readonly number[]): number {
+  const worth = group.bins.map((bin) => mostValue(group, bin, prices));
+  const scale = group.bins.reduce(
+    (least, bin, at) => (bin.available === null && worth[at]! > 0 ? Math.min(least, bin.price / worth[at]!) : least),
+    1,
+  );
+  const paid = group.items.reduce((sum, item, at) => sum + item.quantity * prices[at]! * scale, 0);
+  const back = group.bins.reduce(
+    (sum, bin, at) =>
+      bin.available === null ? sum : sum + bin.available * Math.max(0, worth[at]! * scale - bin.price),
+    0,
+  );
+  return Math.max(0, paid - back);
+}
+
+/**
+ * Rounds a bound up to the least sum of whole bins' prices that reaches it: the only costs that can be paid. Beyond
+ * `most` cents (nothing dearer than a known cutting matters) the next whole cent is all that is said.
+ */
+export function nextPayable(group: Group, most: number): (bound: number) => number {
+  const cent = (bound: number) => Math.max(0, Math.ceil(bound - 1e-6));
+  if (!(most <= 2_000_000)) return cent;
+  const reachable = new Uint8Array(most + 1);
+  reachable[0] = 1;
+  for (const { price } of group.bins)
+    for (let sum = Math.max(1, price); sum <= most; sum++) if (reachable[sum - price]) reachable[sum] = 1;
+  const next = new Int32Array(most + 2);
+  next[most + 1] = most + 1;
+  for (let sum = most; sum >= 0; sum--) next[sum] = reachable[sum] ? sum : next[sum + 1]!;
+  return (bound) => (cent(bound) > most ? cent(bound) : next[cent(bound)]!);
+}

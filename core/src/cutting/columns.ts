@@ -1,0 +1,76 @@
+import { fill, type Pattern } from './fill';
+import type { Group } from './group';
+import { leastCost, type Column } from './simplex';
+
+/** Patterns worth knowing, how much of each the relaxation uses, and what it says each item is worth (cents). */
+export type Relaxation = {
+  readonly pool: readonly Pattern[];
+  readonly use: readonly number[];
+  readonly prices: readonly number[];
+};
+
+/** Breaks ties between equal costs towards fewer bought boards: a tenth of a thousandth of a cent a board. */
+const PER_BOARD = 1e-4;
+
+const MOST_ROUNDS = 200;
+
+/**
+ * Column generation for the cutting-stock relaxation (Gilmore and Gomory 1961): solve over the known patterns, fill
+ * each bin with what the duals say is worth most, keep patterns that earn more than their bin costs, repeat.
+ */
+export function relax(group: Group, stopped: () => boolean): Relaxation {
+  const demand = group.items.map((item) => item.quantity);
+  const limited = group.bins.map((bin, at) => (bin.available === null ? -1 : at)).filter((at) => at >= 0);
+  const rowOf = new Map(limited.map((bin, k) => [bin, group.items.length + k]));
+  const need = [...demand, ...limited.map((bin) => -group.bins[bin]!.available!)];
+  const penalty = 10 * Math.max(1, ...group.bins.map((bin) => bin.price)) + 1000;
+
+  const seen = new Set<string>();
+  const pool: Pattern[] = [];
+  const add = (pattern: Pattern): boolean => {
+    const key = `${pattern.bin}:${pattern.counts.join()}`;
+    if (seen.has(key) || pattern.counts.every((count) => count === 0)) return false;
+    seen.add(key);
+    pool.push(pattern);
+    return true;
+  };
+  group.bins.forEach((_, bin) =>
+    group.items.forEach((_, only) =>
+      add(
+        fill(
+          group,
+          bin,
+          demand,
+          demand.map((_, item) => (item === only ? 1 : 0)),
+        ),
+      ),
+    ),
+  );
+
+  const columnOf = (pattern: Pattern): Column => {
+    const bin = group.bins[pattern.bin]!;
+    const row = rowOf.get(pattern.bin);
+    const counts = pattern.counts.map((count, item) => [item, count] as const).filter(([, count]) => count > 0);
+    return {
+      cost: bin.price + (bin.price > 0 ? PER_BOARD : 0),
+      rows: row === undefined ? counts : [...counts, [row, -1]],
+    };
+  };
+  const columns = pool.map(columnOf);
+  for (let round = 0; ; round++) {
+    const { x, duals } = leastCost(columns, need, penalty);
+    const prices = duals.slice(0, group.items.length);
+    let grew = false;
+    if (round < MOST_ROUNDS && !stopped())
+      group.bins.forEach((bin, at) => {
+        const pattern = fill(group, at, demand, prices);
+        const worth = pattern.counts.reduce((sum, count, item) => sum + count * prices[item]!, 0);
+        const row = rowOf.get(at);
+        if (worth > bin.price + PER_BOARD + (row === undefined ? 0 : duals[row]!) + 1e-6 && add(pattern)) {
+          columns.push(columnOf(pattern));
+          grew = true;
+        }
+      });
+    if (!grew) return { pool, use: x, prices };
+  }
+}

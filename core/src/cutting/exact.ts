@@ -1,0 +1,111 @@
+import { nextPayable } from './bound';
+import type { Group } from './group';
+import { fill, singleLane, waysOn } from './fill';
+import type { Cutting } from './search';
+
+type Taken = { readonly bin: number; readonly counts: readonly number[] };
+
+/**
+ * Complete search for small groups whose bins are filled end to end: the longest piece left goes on some board, every
+ * maximal filling of that board is tried, and states met before are not entered twice. `prices` must be a dual
+ * solution (no bin holds more worth than it costs): what is left then costs at least its worth, rounded up to a sum of
+ * whole boards' prices, which cuts off everything that can not beat the best.
+ *
+ * @param best the cutting to beat, by cost alone.
+ * @param steps the most branches to look at; deterministic where a clock would not be.
+ * @returns the best cutting, and `proved` when the search was complete.
+ */
+export function searchExactly(
+  group: Group,
+  prices: readonly number[],
+  best: Cutting,
+  steps: number,
+  stopped: () => boolean,
+): { readonly cutting: Cutting; readonly proved: boolean } {
+  const simple = group.bins.every((bin) => bin.available === null && bin.runs.length === 1 && singleLane(group, bin));
+  const square = group.items.every((item) => item.meanLength === item.length);
+  const turning = group.bins.some((bin) => waysOn(group, bin).some((way) => way.turned));
+  if (!simple || !square || turning) return { cutting: best, proved: false };
+
+  const bins = group.bins
+    .map((bin, at) => ({
+      at,
+      price: bin.price,
+      room: bin.runs[0]!.to - bin.runs[0]!.from + group.gap,
+      holds: new Set(waysOn(group, bin).map((way) => way.item)),
+    }))
+    .sort((a, b) => a.price - b.price);
+  const order = group.items.map((_, at) => at).sort((a, b) => group.items[b]!.length - group.items[a]!.length);
+  const weight = group.items.map((item) => item.length + group.gap);
+  /** Most worth per length among the items from place k of the order on. */
+  const densest = order.map((_, k) => Math.max(...order.slice(k).map((item) => prices[item]! / weight[item]!)));
+  const payable = nextPayable(group, best.cost);
+  const cheapest = new Map<string, number>();
+  const path: Taken[] = [];
+  let bestCost = best.cost;
+  let bestPath: readonly Taken[] = [];
+  let budget = steps;
+
+  const visit = (left: readonly number[], cost: number): void => {
+    if (stopped()) budget = 0;
+    const first = order.find((item) => left[item]! > 0);
+    if (first === undefined) {
+      if (cost < bestCost) {
+        bestCost = cost;
+        bestPath = [...path];
+      }
+      return;
+    }
+    const worth = left.reduce((sum, count, item) => sum + count * prices[item]!, 0);
+    if (cost + payable(worth) >= bestCost) return;
+    const key = left.join();
+    if ((cheapest.get(key) ?? Infinity) <= cost) return;
+    cheapest.set(key, cost);
+
+    for (const bin of bins) {
+      if (!bin.holds.has(first)) continue;
+      const counts = left.map(() => 0);
+      const fillFrom = (k: number, room: number, value: number): void => {
+        if (--budget <= 0) return;
+        // Worth that this board can still lack before the rest can not be paid for any more.
+        const slack = bestCost - cost - worth - (bin.price - value);
+        if (slack <= 1e-6 && slack + (k < order.length ? densest[k]! * room : 0) <= 1e-6) return;
+        if (k === order.length) {
+          const full = order.every(
+            (item) => !bin.holds.has(item) || counts[item] === left[item] || weight[item]! > room,
+          );
+          if (!full) return;
+          path.push({ bin: bin.at, counts: [...counts] });
+          visit(
+            left.map((count, item) => count - counts[item]!),
+            cost + bin.price,
+          );
+          path.pop();
+          return;
+        }
+        const item = order[k]!;
+        const most = bin.holds.has(item) ? Math.min(left[item]!, Math.floor(room / weight[item]!)) : 0;
+        for (let count = most; count >= (item === first ? 1 : 0); count--) {
+          counts[item] = count;
+          fillFrom(k + 1, room - count * weight[item]!, value + count * prices[item]!);
+        }
+        counts[item] = 0;
+      };
+      fillFrom(0, bin.room, 0);
+    }
+  };
+  visit(
+    group.items.map((item) => item.quantity),
+    0,
+  );
+  const patterns = bestPath.map(({ bin, counts }) =>
+    fill(
+      group,
+      bin,
+      counts,
+      counts.map(() => 1),
+    ),
+  );
+  const cutting = bestPath.length > 0 ? { patterns, cost: bestCost, missing: 0 } : best;
+  return { cutting, proved: budget > 0 };
+}

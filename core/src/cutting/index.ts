@@ -1,0 +1,9 @@
+/**
+ * The optimiser. In: a cut problem (pieces and stock, no furniture in it). Out: which boards, what is cut where, and
+ * how far from the best that can be. Used by buying, the command line and the bench. docs/formats describes the files.
+ */
+export * from './problem';
+export * from './solution';
+export { solve, solveExactly, type Solved, type SolveOptions } from './solve';
+export type { Layout } from './layout';
+export { seeded } from './random';

@@ -1,0 +1,161 @@
+import { dualBound, nextPayable } from './bound';
+import { relax } from './columns';
+import { searchExactly } from './exact';
+import { groupsOf, liesOn, type Group } from './group';
+import { layOut, namesOf, type Layout } from './layout';
+import { fromLength, type CutProblem } from './problem';
+import { searchCuttings, type Cutting } from './search';
+import { SOLUTION_FORMAT, type CutSolution } from './solution';
+
+export type SolveOptions = {
+  /** Called now and then; true ends the search and keeps the best so far. The core has no clock of its own. */
+  readonly stopped?: () => boolean;
+  /** How hard to try where the first cutting is not proved: `quick` while a size is being changed. */
+  readonly effort?: keyof typeof EFFORTS;
+};
+
+/** Shaken restarts of the search, and branches of the complete one. Counts, not seconds: the same everywhere. */
+const EFFORTS = {
+  quick: { tries: 8, steps: 60_000 },
+  full: { tries: 40, steps: 1_000_000 },
+} as const;
+
+export type Unplaced = { readonly part: string; readonly quantity: number; readonly because: string };
+
+/** A solved problem in exact lengths: every board on its own, cents, and what was proved. */
+export type Solved = {
+  readonly status: CutSolution['status'];
+  readonly cost: number;
+  readonly lowerBound: number;
+  readonly layouts: readonly Layout[];
+  readonly unplaced: readonly Unplaced[];
+};
+
+/** Which items no stock can hold, with the reason, and the group without them. */
+function sortOut(group: Group): { group: Group; unplaced: Unplaced[] } {
+  const unplaced: Unplaced[] = [];
+  const items = group.items.filter((item) => {
+    const usable = group.bins.filter((bin) => bin.available !== 0);
+    if (usable.some((bin) => liesOn(item, bin).length > 0)) return true;
+    const because =
+      group.bins.length === 0
+        ? 'no stock of its material and thickness'
+        : usable.length === 0
+          ? 'all stock of its material and thickness is used up'
+          : usable.every(
+                (bin) => bin.usableWidth < Math.min(item.width, bin.kind === 'sheet' ? item.length : item.width),
+              )
+            ? 'wider than any stock of its material and thickness'
+            : 'longer than any stock of its material and thickness, after trim and defects';
+    unplaced.push(...item.parts.map(({ id, quantity }) => ({ part: id, quantity, because })));
+    return false;
+  });
+  return { group: { ...group, items, bins: group.bins.filter((bin) => bin.available !== 0) }, unplaced };
+}
+
+function solveGroup(
+  group: Group,
+  { tries, steps }: { tries: number; steps: number },
+  stopped: () => boolean,
+): { cutting: Cutting; bound: number } {
+  const relaxation = relax(group, stopped);
+  const rough = dualBound(group, relaxation.prices);
+  let cutting = searchCuttings(group, relaxation, rough, 3, stopped);
+  let bound = nextPayable(group, cutting.cost)(rough);
+  if (cutting.missing === 0 && cutting.cost > bound) {
+    const more = searchCuttings(group, relaxation, bound, tries, stopped);
+    if (more.missing === 0 && more.cost < cutting.cost) cutting = more;
+  }
+  if (cutting.missing === 0 && cutting.cost > bound) {
+    // Scaled prices never overcharge a bin, so they may cut off branches of the complete search.
+    const paid = group.items.reduce((sum, item, at) => sum + item.quantity * relaxation.prices[at]!, 0);
+    const scale = paid > 0 ? Math.min(1, rough / paid) : 0;
+    const exact = searchExactly(
+      group,
+      relaxation.prices.map((price) => price * scale),
+      cutting,
+      steps,
+      stopped,
+    );
+    cutting = exact.cutting;
+    if (exact.proved) bound = cutting.cost;
+  }
+  return { cutting, bound };
+}
+
+/**
+ * Least total price of stock for all parts. Materials and thicknesses are independent and solved apart; each gets a
+ * lower bound from column generation, a cutting from a seeded search and, where it is small, a complete search.
+ * `optimal` is said only when the bound equals the cost. Deterministic unless `stopped` says stop.
+ */
+export function solveExactly(
+  problem: CutProblem,
+  { stopped = () => false, effort = 'full' }: SolveOptions = {},
+): Solved {
+  const layouts: Layout[] = [];
+  const unplaced: Unplaced[] = [];
+  let cost = 0;
+  let lowerBound = 0;
+  for (const whole of groupsOf(problem)) {
+    const sorted = sortOut(whole);
+    unplaced.push(...sorted.unplaced);
+    if (sorted.group.items.length === 0) continue;
+    const { cutting, bound } = solveGroup(sorted.group, EFFORTS[effort], stopped);
+    const nameOf = namesOf(sorted.group);
+    layouts.push(...cutting.patterns.map((pattern) => layOut(sorted.group, pattern, nameOf)));
+    cost += cutting.cost;
+    lowerBound += cutting.missing > 0 ? 0 : bound;
+    if (cutting.missing > 0) unplaced.push(...missingFrom(sorted.group, cutting));
+  }
+  const status = unplaced.length > 0 ? 'infeasible' : lowerBound >= cost ? 'optimal' : 'feasible';
+  return { status, cost, lowerBound: Math.min(lowerBound, cost), layouts, unplaced };
+}
+
+/** Parts that found no place: the last of each item, as `namesOf` hands out the first ones first. */
+const missingFrom = (group: Group, cutting: Cutting): Unplaced[] =>
+  group.items.flatMap((item, at) => {
+    let placed = cutting.patterns.reduce((sum, pattern) => sum + pattern.counts[at]!, 0);
+    return item.parts.flatMap(({ id, quantity }) => {
+      const made = Math.min(placed, quantity);
+      placed -= made;
+      return made < quantity ? [{ part: id, quantity: quantity - made, because: 'not enough stock is available' }] : [];
+    });
+  });
+
+/** Solves a problem and writes the solution in its unit, equal boards counted together. `seconds` is left to the caller's clock. */
+export function solve(problem: CutProblem, options: SolveOptions = {}): Omit<CutSolution, 'seconds'> {
+  const solved = solveExactly(problem, options);
+  const out = (length: number) => fromLength(length, problem.unit);
+  const boards = new Map<string, { layout: Layout; count: number }>();
+  for (const layout of solved.layouts) {
+    const key = JSON.stringify(layout);
+    boards.set(key, { layout, count: (boards.get(key)?.count ?? 0) + 1 });
+  }
+  return {
+    format: SOLUTION_FORMAT,
+    status: solved.status,
+    cost: solved.cost / 100,
+    lowerBound: solved.lowerBound / 100,
+    boards: [...boards.values()].map(({ layout, count }) => ({
+      stock: layout.stock,
+      count,
+      pieces: layout.pieces.map(({ part, x, y, length, width, turned }) => ({
+        part,
+        x: out(x),
+        y: out(y),
+        length: out(length),
+        width: out(width),
+        turned,
+        flip: 'none',
+      })),
+      cuts: layout.cuts.map(({ kind, at, from, to }) => ({ kind, at: out(at), from: out(from), to: out(to) })),
+      offcuts: layout.offcuts.map(({ x, y, length, width }) => ({
+        x: out(x),
+        y: out(y),
+        length: out(length),
+        width: out(width),
+      })),
+    })),
+    unplaced: solved.unplaced,
+  };
+}

@@ -1,0 +1,15 @@
+/** Sill Plan's core: a job in, the whole plan out. No interface, no network, no clock, no randomness but a seeded one. */
+export * from './length';
+export * from './words';
+export * from './stock';
+export * from './job';
+export * from './piece';
+export * from './milling';
+export * from './joinery';
+export * from './cutting';
+export * from './buying';
+export * from './sawing';
+export * from './building';
+export * from './calendar';
+export * from './checking';
+export * from './plan';

@@ -1,0 +1,9 @@
+/**
+ * The job: what a person stated. In: files and forms. Out: a trusted `Job`, or errors that name the field.
+ * Used by every later room; the only thing that is saved.
+ */
+export * from './schema';
+export * from './read';
+export * from './change';
+export * from './finding';
+export * from './defaults';

@@ -1,0 +1,137 @@
+import * as v from 'valibot';
+import { LONGEST } from '../length';
+import { NOMINALS, POCKET_SCREWS, SPECIES_NAMES } from '../stock';
+
+/**
+ * The job file, `sill-plan/job@1`: everything a person stated, and nothing that is computed. Checked once, at the
+ * border (HTTP body, file import, command line). Lengths are integers of 1/320 mm, money is cents.
+ */
+const whole = (least: number, most: number) =>
+  v.pipe(
+    v.number('must be a number'),
+    v.integer('must be a whole number'),
+    v.minValue(least, `must be at least ${least}`),
+    v.maxValue(most, `must be at most ${most}`),
+  );
+const length = whole(0, LONGEST);
+const size = whole(1, LONGEST);
+const cents = whole(0, 100_000_000);
+const text = (most: number) => v.pipe(v.string('must be text'), v.maxLength(most, `must be at most ${most} letters`));
+const name = v.pipe(text(120), v.nonEmpty('must not be empty'));
+const id = v.pipe(v.string('must be text'), v.regex(/^[A-Za-z0-9][A-Za-z0-9_.-]{0,63}$/, 'must be a short plain id'));
+const oneOf = <const Options extends readonly string[]>(options: Options) =>
+  v.picklist(options, `must be one of ${options.join(', ')}`);
+
+export const USES = ['dining', 'desk', 'coffee', 'standing'] as const;
+export const TOP_WIDTHS = ['cheapest', '4', '6', '8', '10', '12'] as const;
+export const LEGS = ['4x4', 'two 2x4', 'three 2x4'] as const;
+export const APRON_STOCK = ['1x3', '1x4', '1x6', '2x3', '2x4', '2x6'] as const;
+
+/** The choices of the family "four legs and aprons". */
+export const ApronTableChoicesSchema = v.object({
+  top: v.object({
+    thickness: oneOf(['1x', '2x']),
+    width: oneOf(TOP_WIDTHS),
+    edges: oneOf(['ripped', 'as bought']),
+    fixing: oneOf(['clips', 'screwed']),
+  }),
+  legs: oneOf(LEGS),
+  apron: oneOf(APRON_STOCK),
+  overhang: v.object({ ends: length, sides: length }),
+  setback: length,
+  crossSupports: whole(0, 12),
+});
+
+export const PieceSchema = v.object({
+  id,
+  name,
+  family: oneOf(['apron-table']),
+  use: oneOf(USES),
+  where: text(200),
+  copies: whole(1, 20),
+  size: v.object({ length: size, width: size, height: size }),
+  /** Seats wanted, or null where nobody sits at it. */
+  seats: v.nullable(whole(1, 40)),
+  /** Price of the bought one that this must beat, cents. */
+  boughtPrice: v.nullable(cents),
+  choices: ApronTableChoicesSchema,
+});
+
+export const BoardOfferSchema = v.object({
+  id,
+  nominal: oneOf(NOMINALS),
+  feet: v.pipe(v.number('must be a number'), v.minValue(1, 'must be at least 1'), v.maxValue(40, 'must be at most 40')),
+  species: oneOf(SPECIES_NAMES),
+  grade: text(40),
+  price: cents,
+  inStock: v.boolean('must be true or false'),
+});
+export const HardwareOfferSchema = v.object({
+  id,
+  kind: oneOf(['pocket-screw', 'clip', 'glue']),
+  size: oneOf([...POCKET_SCREWS, '']),
+  count: whole(1, 100_000),
+  price: cents,
+});
+const unique = <Row extends { id: string }>(what: string) =>
+  v.check<Row[], string>((rows) => new Set(rows.map((row) => row.id)).size === rows.length, what);
+
+export const YardSchema = v.object({
+  id,
+  name,
+  tax: v.pipe(v.number('must be a number'), v.minValue(0, 'must be at least 0'), v.maxValue(50, 'must be at most 50')),
+  boards: v.pipe(v.array(BoardOfferSchema), v.maxLength(500), unique('two boards have the same id')),
+  hardware: v.pipe(v.array(HardwareOfferSchema), v.maxLength(200), unique('two rows have the same id')),
+});
+
+export const ShopSchema = v.object({
+  /** Width of the saw's cut. */
+  kerf: whole(1, 3251),
+  /** Taken off each end of a store board to get it square. */
+  squareEnds: length,
+  /** Ripped off each rounded edge of a top board. */
+  edgeRip: length,
+  /** Left on top boards until the glued top is cut to length. */
+  topExtra: length,
+  /** Left on laminated legs, and on parts that are cut to fit. */
+  partExtra: length,
+  clamps: whole(0, 200),
+  /** The longest board that fits the car. */
+  car: length,
+  /** Weight one person carries, lb. */
+  lift: whole(1, 1000),
+  /** Hours at the bench in one day. */
+  hours: whole(1, 16),
+});
+
+export const JOB_FORMAT = 'sill-plan/job@1';
+
+export const JobSchema = v.object({
+  format: v.literal(JOB_FORMAT, `must be ${JOB_FORMAT}`),
+  name,
+  units: oneOf(['in', 'mm']),
+  budget: v.nullable(cents),
+  spares: oneOf(['none', 'each']),
+  pieces: v.pipe(
+    v.array(PieceSchema, 'must be a list of pieces'),
+    v.maxLength(30, 'must be at most 30 pieces'),
+    unique('two pieces have the same id'),
+  ),
+  yard: YardSchema,
+  shop: ShopSchema,
+  /** What has been ticked off: ids of saw setups and build steps. */
+  done: v.pipe(v.array(text(120)), v.maxLength(5000)),
+});
+
+/** Read-only all the way down: jobs are changed by making new ones. */
+type Fixed<T> = T extends readonly (infer Item)[]
+  ? readonly Fixed<Item>[]
+  : T extends object
+    ? { readonly [Key in keyof T]: Fixed<T[Key]> }
+    : T;
+
+export type Job = Fixed<v.InferOutput<typeof JobSchema>>;
+export type Piece = Fixed<v.InferOutput<typeof PieceSchema>>;
+export type Shop = Fixed<v.InferOutput<typeof ShopSchema>>;
+export type ApronTableChoices = Piece['choices'];
+export type Use = Piece['use'];

@@ -1,0 +1,7 @@
+/**
+ * How parts are held together. In: joints and parts. Out: jig settings, screws, positions and what must be bought.
+ * Used by buying (boxes of screws), building (steps) and the Joints stage. It reads no boards, so it comes before them.
+ */
+export * from './pocket-screws';
+export * from './fastening';
+export * from './needs';

@@ -1,0 +1,46 @@
+import { PER_FOOT, PER_INCH, PER_MM, type Length, type Units } from './length';
+
+/** A length taken apart for the eye: whole units and a fraction of an inch. `over` is 0 where there is none. */
+export type Reading = {
+  readonly negative: boolean;
+  readonly feet: number | null;
+  readonly whole: number;
+  readonly over: number;
+  readonly under: number;
+  /** True where the length is not exactly this and was rounded to the finest mark. */
+  readonly rounded: boolean;
+};
+
+/**
+ * Takes a length apart as read off a tape: inches to the nearest 1/64, or millimetres to the nearest whole one.
+ *
+ * @param feet write whole feet apart, as in 5 ft 6; off by default, since furniture is measured in inches.
+ */
+export function readLength(length: Length, units: Units, feet = false): Reading {
+  const size = Math.abs(length);
+  const negative = length < 0;
+  if (units === 'mm') {
+    const whole = Math.round(size / PER_MM);
+    return { negative: negative && whole > 0, feet: null, whole, over: 0, under: 1, rounded: whole * PER_MM !== size };
+  }
+  const marks = Math.round((size * 64) / PER_INCH);
+  const rounded = marks * PER_INCH !== size * 64;
+  const feetCount = feet && size >= PER_FOOT ? Math.floor(marks / (64 * 12)) : null;
+  const inchMarks = marks - (feetCount ?? 0) * 64 * 12;
+  let over = inchMarks % 64;
+  let under = 64;
+  while (over > 0 && over % 2 === 0) {
+    over /= 2;
+    under /= 2;
+  }
+  return { negative: negative && marks > 0, feet: feetCount, whole: Math.floor(inchMarks / 64), over, under, rounded };
+}
+
+/** Plain text of a length: `34 1/2`, `876`; with `mark` also the unit: `34 1/2"`, `876 mm`. */
+export function printLength(length: Length, units: Units, mark = false): string {
+  const { negative, whole, over, under } = readLength(length, units);
+  const fraction = over > 0 ? `${over}/${under}` : '';
+  const number = units === 'mm' || (fraction && whole > 0) ? `${whole} ${fraction}`.trim() : fraction || String(whole);
+  const unit = mark ? (units === 'in' ? '"' : ' mm') : '';
+  return `${negative ? '-' : ''}${number}${unit}`;
+}

@@ -1,0 +1,211 @@
+import fc from 'fast-check';
+import {
+  applyChanges,
+  around,
+  boxOf,
+  compareTops,
+  contact,
+  demoJob,
+  extent,
+  inches,
+  mm,
+  newJob,
+  newPiece,
+  overlap,
+  planJob,
+  plain,
+  type Change,
+  type Job,
+  type Plan,
+} from './index';
+import { jobOf, tables } from './testing/tables';
+
+const today = '2026-11-24';
+const plan = (job: Job): Plan => planJob(job, { today, effort: 'quick' });
+
+describe('laws of every table that can be built', () => {
+  const check = (units: 'in' | 'mm', runs: number) => {
+    let built = 0;
+    fc.assert(
+      fc.property(tables(units), (piece) => {
+        const job = jobOf(piece, units);
+        const result = plan(job);
+        const { parts, fastenings, steps, model } = result.pieces[0]!;
+        if (parts.length === 0) {
+          expect(model.findings.some((finding) => finding.level === 'stop' && finding.remedies.length > 0)).toBe(true);
+          return;
+        }
+        built++;
+        const boxes = parts.map(boxOf);
+        const outside = around(boxes)!;
+        expect([extent(outside, 0), extent(outside, 1), extent(outside, 2)]).toEqual([
+          piece.size.length,
+          piece.size.width,
+          piece.size.height,
+        ]);
+        expect(boxes.some((a, at) => boxes.slice(at + 1).some((b) => overlap(a, b)))).toBe(false);
+
+        const byId = new Map(parts.map((part) => [part.id, part]));
+        const reached = new Set([parts[0]!.id]);
+        for (let before = -1; before !== reached.size;) {
+          before = reached.size;
+          for (const { drilled, into } of model.joints) {
+            expect(contact(boxOf(byId.get(drilled)!), boxOf(byId.get(into)!))).not.toBeNull();
+            if (reached.has(drilled)) reached.add(into);
+            if (reached.has(into)) reached.add(drilled);
+          }
+        }
+        expect(reached.size).toBe(parts.length);
+
+        for (const { positions, drilled } of fastenings) {
+          expect(positions.length).toBeGreaterThan(0);
+          expect(Math.min(...positions)).toBeGreaterThan(0);
+          expect(Math.max(...positions)).toBeLessThan(Math.max(drilled.length, drilled.width));
+        }
+        // Every part is handled in some step, and never again before it is there.
+        const handled = new Set(steps.flatMap((step) => step.adds));
+        expect(parts.filter((part) => !handled.has(part.id))).toEqual([]);
+
+        cutsAddUp(result, job);
+        moneyAddsUp(result, job);
+      }),
+      { numRuns: runs, seed: 20261124 },
+    );
+    return built;
+  };
+
+  test('400 in inches', () => expect(check('in', 400)).toBeGreaterThan(200));
+  test('150 in millimetres', () => expect(check('mm', 150)).toBeGreaterThan(70));
+});
+
+/** Cut pieces are exactly the blanks of the parts, each long enough, none laid over another, all inside the board. */
+function cutsAddUp(result: Plan, job: Job) {
+  const counts = new Map<string, number>();
+  for (const board of result.buying.boards) {
+    let end = job.shop.squareEnds - job.shop.kerf;
+    for (const { blank, x, length } of board.pieces) {
+      counts.set(blank.part.id, (counts.get(blank.part.id) ?? 0) + 1);
+      expect(blank.part.nominal).toBe(board.offer.nominal);
+      expect(length).toBe(blank.part.length + blank.extra);
+      expect(x - end).toBeGreaterThanOrEqual(job.shop.kerf);
+      end = x + length;
+    }
+    expect(end).toBeLessThanOrEqual(board.length - job.shop.squareEnds);
+  }
+  for (const { blank, quantity } of result.buying.unplaced)
+    counts.set(blank.part.id, (counts.get(blank.part.id) ?? 0) + quantity);
+  for (const part of result.parts) {
+    const copies = job.pieces.find((piece) => piece.id === part.piece)!.copies;
+    expect(counts.get(part.id)).toBe(part.plies * copies);
+  }
+}
+
+function moneyAddsUp({ list, buying }: Plan, job: Job) {
+  const lines = [...list.boards.map((line) => line.total), ...list.hardware.map((line) => line.total)];
+  const subtotal = lines.reduce((sum, line) => sum + line, 0);
+  expect(list.subtotal).toBe(subtotal);
+  expect(list.tax).toBe(Math.round((subtotal * job.yard.tax) / 100));
+  expect(list.total).toBe(list.subtotal + list.tax);
+  const withoutSpares = list.boards.reduce((sum, line) => sum + (line.count - line.spare) * line.offer.price, 0);
+  expect(withoutSpares).toBe(buying.cost);
+  expect(buying.lowerBound).toBeLessThanOrEqual(buying.cost);
+  for (const { need } of list.hardware) {
+    const held = list.hardware
+      .filter((line) => line.need === need)
+      .reduce((sum, line) => sum + line.count * line.offer.count, 0);
+    expect(held).toBeGreaterThanOrEqual(need.count);
+  }
+  for (const value of [...lines, list.total]) expect(Number.isInteger(value)).toBe(true);
+}
+
+describe('the demo job', () => {
+  const job = demoJob();
+  const result = planJob(job, { today });
+
+  test('plans three pieces with nothing that stops', () => {
+    expect(result.pieces).toHaveLength(3);
+    expect(result.findings.filter((finding) => finding.level === 'stop')).toEqual([]);
+    expect(result.buying.status).toBe('optimal');
+    expect(result.list.total).toBeLessThan(job.budget!);
+  });
+
+  test('is the same every time', () => {
+    expect(JSON.stringify(planJob(demoJob(), { today }))).toBe(JSON.stringify(result));
+  });
+
+  test('goes through JSON unchanged, so it can cross a worker', () => {
+    expect(JSON.parse(JSON.stringify(result))).toEqual(result);
+  });
+
+  test('top options: the chosen one is the plan, each total is what taking it costs', () => {
+    const options = compareTops(job, result, 'glaze', { today });
+    expect(options.map((option) => option.nominal)).toEqual(['2x4', '2x6', '2x8', '2x10', '2x12']);
+    for (const option of options) {
+      const taken = applyChanges(job, [
+        { piece: 'glaze', path: ['choices', 'top', 'width'], value: option.nominal.split('x')[1] },
+        // Hold the other "cheapest" top where it is, as the options do.
+        { piece: 'wedging', path: ['choices', 'top', 'width'], value: result.pieces[1]!.topNominal.split('x')[1] },
+      ]);
+      expect(planJob(taken, { today }).list.total).toBe(option.total);
+      expect(option.total - result.list.total).toBe(option.difference);
+    }
+    expect(options.find((option) => option.chosen)?.difference).toBe(0);
+  });
+
+  test('"cheapest" costs no more than any one width', () => {
+    const width = (value: string) =>
+      applyChanges(job, [{ piece: 'wedging', path: ['choices', 'top', 'width'], value }]);
+    for (const value of ['4', '6', '8', '10', '12'])
+      expect(result.list.total).toBeLessThanOrEqual(planJob(width(value), { today }).list.total);
+  });
+});
+
+describe('impossible and bad targets', () => {
+  const base = { ...newJob('test'), pieces: [newPiece('t', 'dining')] };
+  const change = (path: Change['path'], value: unknown) => applyChanges(base, [{ piece: 't', path, value }]);
+  const stops = (job: Job) => plan(job).findings.filter((finding) => finding.level === 'stop');
+
+  test.each([
+    ['lower than its top is thick', ['size', 'height'], inches(1), 'Lower than its top'],
+    ['apron deeper than the legs', ['size', 'height'], inches(4), 'deeper than the legs'],
+    ['no room along', ['size', 'length'], inches(26), 'along the table'],
+    ['no room across', ['size', 'width'], inches(9), 'across the table'],
+    ['set back too far', ['choices', 'setback'], inches(3), 'set back past its leg'],
+    ['too many supports', ['choices', 'crossSupports'], 12, '12 cross supports do not fit'],
+    ['apron longer than any board sold', ['size', 'length'], inches(230), 'No board for'],
+  ] as const)('%s is a finding whose remedy works', (_, path, value, title) => {
+    const found = stops(change(path, value));
+    expect(found.map((finding) => plain(finding.title, 'in')).join()).toContain(title);
+    let job = change(path, value);
+    for (let tries = 0; tries < 4 && stops(job).length > 0; tries++)
+      job = applyChanges(job, stops(job)[0]!.remedies[0]!.changes);
+    expect(stops(job)).toEqual([]);
+  });
+
+  test('one impossible piece leaves the others planned', () => {
+    const job = { ...demoJob() };
+    const broken = applyChanges(job, [{ piece: 'tea', path: ['size', 'height'], value: mm(10) }]);
+    const result = plan(broken);
+    expect(result.pieces.map(({ parts }) => parts.length > 0)).toEqual([true, true, false]);
+    expect(result.list.total).toBeGreaterThan(0);
+  });
+
+  test('an empty job is a plan with nothing in it', () => {
+    const result = plan(newJob('empty'));
+    expect(result.list.total).toBe(0);
+    expect(result.findings).toEqual([]);
+    expect(result.calendar.ready).toBeNull();
+  });
+
+  test('a size out of stock is left out, and said where nothing is left', () => {
+    const none = {
+      ...base,
+      yard: { ...base.yard, boards: base.yard.boards.map((offer) => ({ ...offer, inStock: offer.nominal !== '2x4' })) },
+    };
+    expect(
+      plan(none)
+        .findings.map((finding) => plain(finding.because, 'in'))
+        .join(),
+    ).toContain('no 2×4 in stock');
+  });
+});

@@ -1,0 +1,187 @@
+import { blanksOf } from './milling';
+import { buildPiece, divideTop, topCandidates, type Joint, type Part } from './piece';
+import { buyingList, chooseBoards, type Boards, type BuyingList, type SolveCache } from './buying';
+import { fastenings, hardwareNeeds } from './joinery';
+import { numberCuts, sawSetups, type NumberedCut, type Setup } from './sawing';
+import { saturdays, type BenchCalendar } from './calendar';
+import { findingsOf, weightOf, type PieceFacts } from './checking';
+import type { SolveOptions } from './cutting';
+import type { Finding, Job, Piece } from './job';
+import { topNominals, type HardwareNeed, type Nominal } from './stock';
+import { stepsOf } from './building';
+import type { Length } from './length';
+
+/** Everything that follows from a job. Always computed, never saved. */
+export type Plan = {
+  readonly pieces: readonly (PieceFacts & { readonly topNominal: Nominal; readonly weight: number })[];
+  readonly parts: readonly Part[];
+  readonly joints: readonly Joint[];
+  readonly needs: readonly HardwareNeed[];
+  readonly buying: Boards;
+  readonly list: BuyingList;
+  readonly cuts: readonly NumberedCut[];
+  readonly setups: readonly Setup[];
+  readonly calendar: BenchCalendar;
+  readonly findings: readonly Finding[];
+  /** Pounds of the heaviest piece, and how many people carry it. */
+  readonly carry: { readonly pounds: number; readonly people: number };
+};
+
+export type PlanOptions = SolveOptions & {
+  /** ISO date; the core has no clock. */
+  readonly today: string;
+  /** Kept by the caller between plans, so that pools of boards that did not change are not solved again. */
+  readonly cache?: SolveCache;
+};
+
+/** Minutes for one crosscut with a stop, one rip, one board squared. One person, not hurried. */
+const CROSSCUT = 2;
+const RIP = 4;
+const SQUARE = 2;
+
+type Draft = Pick<Plan, 'parts' | 'joints' | 'needs' | 'buying' | 'list'> & {
+  readonly models: readonly {
+    readonly piece: Piece;
+    readonly topNominal: Nominal;
+    readonly facts: Omit<PieceFacts, 'steps'>;
+  }[];
+};
+
+/** The way from brief to list, for settled top widths. */
+function draft(job: Job, tops: readonly Nominal[], options: PlanOptions, cache: SolveCache): Draft {
+  const models = job.pieces.map((piece, at) => {
+    const topNominal = tops[at]!;
+    const model = buildPiece(piece, topNominal, job.shop, job.units);
+    return {
+      piece,
+      topNominal,
+      facts: { piece, model, parts: model.parts, fastenings: fastenings(model.joints, model.parts, job.units) },
+    };
+  });
+  const parts = models.flatMap(({ facts }) => facts.parts);
+  const made = models.flatMap(({ facts }) => facts.fastenings);
+  const needs = hardwareNeeds(job, parts, made);
+  const buying = chooseBoards(blanksOf(job, parts), job.yard, job.shop, options, cache);
+  const joints = models.flatMap(({ facts }) => facts.model.joints);
+  return { models, parts, joints, needs, buying, list: buyingList(job, buying, needs) };
+}
+
+/** More combinations of "cheapest" tops than this are settled piece by piece instead of all together. */
+const MOST_COMBINATIONS = 130;
+
+const combinations = <T>(options: readonly (readonly T[])[]): readonly (readonly T[])[] =>
+  options.reduce<readonly (readonly T[])[]>(
+    (rows, choices) => rows.flatMap((row) => choices.map((choice) => [...row, choice])),
+    [[]],
+  );
+
+/** Whether one draft is to be preferred: it finds boards for more, then it costs less. */
+const cheaper = (a: Draft, b: Draft): boolean =>
+  a.buying.unplaced.length !== b.buying.unplaced.length
+    ? a.buying.unplaced.length < b.buying.unplaced.length
+    : a.list.total < b.list.total;
+
+/**
+ * Settles "cheapest" tops: the widths that make the whole job cost least, boards and screws together. All
+ * combinations are tried where they are few; else each piece in turn with the others held, which can miss the least.
+ */
+function settleTops(job: Job, options: PlanOptions, cache: SolveCache): Draft {
+  const candidates = job.pieces.map(topCandidates);
+  const count = candidates.reduce((product, row) => product * row.length, 1);
+  const best = (rows: readonly (readonly Nominal[])[]): { tops: readonly Nominal[]; found: Draft } =>
+    rows
+      .map((tops) => ({ tops, found: draft(job, tops, options, cache) }))
+      .reduce((least, next) => (cheaper(next.found, least.found) ? next : least));
+  if (count <= MOST_COMBINATIONS) return best(combinations(candidates)).found;
+  let settled = best([candidates.map((row) => row[0]!)]);
+  candidates.forEach((row, at) => {
+    if (row.length > 1) settled = best(row.map((nominal) => settled.tops.with(at, nominal)));
+  });
+  return settled.found;
+}
+
+/** The whole plan of a job: brief, piece, parts, blanks, boards, cuts, joints, steps, calendar, findings. */
+export function planJob(job: Job, options: PlanOptions): Plan {
+  const cache = options.cache ?? new Map();
+  const { models, parts, joints, needs, buying, list } = settleTops(job, options, cache);
+  const cuts = numberCuts(buying.boards);
+  const setups = sawSetups(cuts);
+  const pieces = models.map(({ piece, topNominal, facts }) => ({
+    ...facts,
+    topNominal,
+    steps: stepsOf(piece, facts.parts, facts.fastenings, job.shop),
+    weight: facts.parts.reduce((sum, part) => sum + weightOf(part, job.yard), 0),
+  }));
+  const sawing = setups.map(({ id, kind, count, boards }) => ({
+    id,
+    work: kind === 'stop' ? CROSSCUT * count + SQUARE * boards.length : RIP * count,
+    wait: 0,
+  }));
+  const chains = pieces.flatMap(({ piece, steps }) =>
+    Array.from({ length: piece.copies }, () => steps.map(({ id, work, wait }) => ({ id, work, wait }))),
+  );
+  const pounds = Math.max(0, ...pieces.map((item) => item.weight));
+  return {
+    pieces,
+    parts,
+    joints,
+    needs,
+    buying,
+    list,
+    cuts,
+    setups,
+    calendar: saturdays(sawing, chains, job.shop.hours, options.today),
+    findings: findingsOf({ job, pieces, buying, list }),
+    carry: { pounds, people: Math.max(1, Math.ceil(pounds / job.shop.lift)) },
+  };
+}
+
+/** One way to join a piece's top, beside the others: what it would make of the whole job. */
+export type TopOption = {
+  readonly nominal: Nominal;
+  readonly boards: number;
+  /** Width each board is ripped to, or its own where none is. */
+  readonly ripTo: Length;
+  readonly ripped: number;
+  readonly glueLines: number;
+  /** Whole job with tax, cents. */
+  readonly total: number;
+  /** Against the plan as it is, cents. */
+  readonly difference: number;
+  readonly leftShare: number;
+  readonly chosen: boolean;
+  /** Why it can not be made, where it can not. */
+  readonly not: string | null;
+};
+
+/** The same top from every nominal width of its thickness, everything else as it is. */
+export function compareTops(job: Job, plan: Plan, pieceId: string, options: PlanOptions): readonly TopOption[] {
+  const cache = options.cache ?? new Map();
+  const at = job.pieces.findIndex((piece) => piece.id === pieceId);
+  const piece = job.pieces[at];
+  if (!piece || plan.pieces[at]!.parts.length === 0) return [];
+  const tops = plan.pieces.map((item) => item.topNominal);
+  return topNominals(piece.choices.top.thickness).map((nominal) => {
+    const { widths, ripped } = divideTop(
+      piece.size.width,
+      nominal,
+      piece.choices.top.edges,
+      job.shop.edgeRip,
+      job.units,
+    );
+    const { list, buying } = draft(job, tops.with(at, nominal), options, cache);
+    const lacking = buying.unplaced[0];
+    return {
+      nominal,
+      boards: widths.length,
+      ripTo: widths[Math.floor((widths.length - 1) / 2)]!,
+      ripped,
+      glueLines: widths.length - 1,
+      total: list.total,
+      difference: list.total - plan.list.total,
+      leftShare: list.leftShare,
+      chosen: nominal === tops[at],
+      not: lacking ? lacking.because : null,
+    };
+  });
+}

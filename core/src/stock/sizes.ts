@@ -1,0 +1,52 @@
+import { inches, type Length } from '../length';
+
+/** Nominal thickness names as sold: 1x, 2x, 4x. */
+export type Thickness = '1x' | '2x' | '4x';
+
+/** Every nominal board this program can buy, thickness by width. */
+export const NOMINALS = [
+  '1x2',
+  '1x3',
+  '1x4',
+  '1x6',
+  '1x8',
+  '1x10',
+  '1x12',
+  '2x2',
+  '2x3',
+  '2x4',
+  '2x6',
+  '2x8',
+  '2x10',
+  '2x12',
+  '4x4',
+] as const;
+export type Nominal = (typeof NOMINALS)[number];
+
+/** Dry dressed thickness, American Softwood Lumber Standard PS 20. */
+const THICKNESS: Record<string, number> = { '1': 3 / 4, '2': 3 / 2, '4': 7 / 2 };
+/** Dry dressed width, American Softwood Lumber Standard PS 20. */
+const WIDTH: Record<string, number> = {
+  '2': 1.5,
+  '3': 2.5,
+  '4': 3.5,
+  '6': 5.5,
+  '8': 7.25,
+  '10': 9.25,
+  '12': 11.25,
+};
+
+/** Actual width and thickness of a nominal board: a 2x6 measures 1 1/2 by 5 1/2. Source: PS 20. */
+export function dressed(nominal: Nominal): { readonly width: Length; readonly thickness: Length } {
+  const [thick, wide] = nominal.split('x') as [string, string];
+  return { thickness: inches(THICKNESS[thick]!), width: inches(WIDTH[wide]!) };
+}
+
+export const thicknessOf = (nominal: Nominal): Thickness => `${nominal.split('x')[0]}x` as Thickness;
+
+/** The nominal widths a top can be joined from, narrow first. */
+export const topNominals = (thickness: '1x' | '2x'): readonly Nominal[] =>
+  NOMINALS.filter((nominal) => thicknessOf(nominal) === thickness && dressed(nominal).width >= inches(3.5));
+
+/** How a nominal is written for people: 2×6. */
+export const printNominal = (nominal: Nominal): string => nominal.replace('x', '×');

@@ -1,0 +1,23 @@
+/** Unit, property and server tests; browser tests live in e2e and run under Playwright. */
+const transform = {
+  '^.+\\.tsx?$': [
+    '@swc/jest',
+    {
+      jsc: {
+        parser: { syntax: 'typescript', tsx: true },
+        target: 'es2022',
+        transform: { react: { runtime: 'automatic' } },
+      },
+    },
+  ],
+};
+export default {
+  testEnvironment: 'node',
+  testMatch: ['<rootDir>/{core,server,web,bench}/**/*.test.ts'],
+  transform,
+  moduleNameMapper: {
+    '^@sill/core$': '<rootDir>/core/src/index.ts',
+    '^@sill/core/(.*)$': '<rootDir>/core/src/$1/index.ts',
+  },
+  maxWorkers: 2,
+};
