@@ -17,7 +17,6 @@ const ROOMS = [
   'building',
   'calendar',
   'checking',
-  'formats',
 ];
 
 const oneWay = ROOMS.map((room, at) => ({

@@ -1,0 +1,103 @@
+import { randomBytes } from 'node:crypto';
+import { existsSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import express, { type Express, type RequestHandler } from 'express';
+import { rateLimit } from 'express-rate-limit';
+import helmet from 'helmet';
+import type { Knex } from 'knex';
+import type { Logger } from 'pino';
+import { readShop, readYard } from '@sill/core';
+import { ApiError, apiNotFound, errorHandler } from './errors';
+import { jobsRouter } from './jobs';
+import { listsRouter } from './lists';
+
+export type AppOptions = {
+  readonly database: Knex;
+  readonly log: Logger;
+  /** Folder of the built interface; left out in tests of the API alone. */
+  readonly site?: string;
+  /** True where only this machine may ask: other names in the Host header are then refused. */
+  readonly onlyHere: boolean;
+  /** Requests a minute from one address. */
+  readonly perMinute?: number;
+};
+
+const HERE = new Set(['localhost', '127.0.0.1', '[::1]']);
+
+/** Refuses pages of other sites: their Origin, and names that were pointed at this machine. */
+const sameSite =
+  (onlyHere: boolean): RequestHandler =>
+  (request, _response, next) => {
+    const host = request.headers.host ?? '';
+    const origin = request.headers.origin;
+    if (onlyHere && !HERE.has(host.replace(/:\d+$/, '')))
+      throw new ApiError(403, 'forbidden', 'This server answers this machine only.');
+    if (origin !== undefined && origin !== `http://${host}` && origin !== `https://${host}`)
+      throw new ApiError(403, 'forbidden', 'Requests from other sites are not answered.');
+    next();
+  };
+
+/** Strict content policy: own files only; styles and scripts by a nonce that is new with every page. */
+const policy: RequestHandler = (request, response, next) => {
+  const nonce = randomBytes(16).toString('base64');
+  response.locals['nonce'] = nonce;
+  helmet({
+    contentSecurityPolicy: {
+      useDefaults: false,
+      directives: {
+        defaultSrc: ["'none'"],
+        scriptSrc: ["'self'", `'nonce-${nonce}'`],
+        styleSrc: ["'self'", `'nonce-${nonce}'`],
+        imgSrc: ["'self'", 'data:', 'blob:'],
+        fontSrc: ["'self'"],
+        connectSrc: ["'self'"],
+        workerSrc: ["'self'"],
+        manifestSrc: ["'self'"],
+        formAction: ["'self'"],
+        frameAncestors: ["'none'"],
+        baseUri: ["'none'"],
+      },
+    },
+    strictTransportSecurity: false,
+  })(request, response, next);
+};
+
+/** The whole HTTP application. Holds no state of its own; the database does. */
+export function makeApp({ database, log, site, onlyHere, perMinute = 1200 }: AppOptions): Express {
+  const app = express();
+  app.disable('x-powered-by');
+  app.use(policy, sameSite(onlyHere));
+  app.use(
+    '/api',
+    rateLimit({
+      windowMs: 60_000,
+      limit: perMinute,
+      legacyHeaders: false,
+      standardHeaders: true,
+      handler: () => {
+        throw new ApiError(429, 'too-many', 'Too many requests in a minute. Wait a little and try again.');
+      },
+    }),
+  );
+  app.use('/api', express.json({ limit: '2mb' }));
+  app.get('/api/health', (_request, response) => {
+    response.json({ ok: true });
+  });
+  app.use('/api/jobs', jobsRouter(database));
+  app.use('/api/yards', listsRouter(database, 'yards', readYard));
+  app.use('/api/shops', listsRouter(database, 'shops', readShop));
+  app.use('/api', apiNotFound);
+  if (site !== undefined && existsSync(join(site, 'index.html'))) {
+    const page = readFileSync(join(site, 'index.html'), 'utf8');
+    app.use('/assets', express.static(join(site, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }));
+    app.use(express.static(site, { index: false }));
+    app.get('/{*path}', (_request, response) => {
+      response
+        .set('Cache-Control', 'no-cache')
+        .type('html')
+        .send(page.replaceAll('__NONCE__', response.locals['nonce'] as string));
+    });
+  }
+  app.use(errorHandler(log));
+  return app;
+}

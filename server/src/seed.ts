@@ -1,0 +1,16 @@
+import type { Knex } from 'knex';
+import { DEFAULT_SHOP, SAMPLE_YARD, demoJob } from '@sill/core';
+
+/** The sample yard and a usual shop, where there are none yet; with `demo` also the demo job, under the id "demo". */
+export async function seed(database: Knex, demo: boolean): Promise<void> {
+  const saved_at = new Date().toISOString();
+  const document = (id: string, value: unknown) => ({ id, revision: 1, data: JSON.stringify(value), saved_at });
+  await database('yards').insert(document(SAMPLE_YARD.id, SAMPLE_YARD)).onConflict('id').ignore();
+  await database('shops').insert(document('usual', DEFAULT_SHOP)).onConflict('id').ignore();
+  if (!demo || (await database('jobs').where({ id: 'demo' }).first())) return;
+  const job = demoJob();
+  await database.transaction(async (within) => {
+    await within('jobs').insert({ ...document('demo', job), name: job.name });
+    await within('job_revisions').insert({ job_id: 'demo', revision: 1, data: JSON.stringify(job), saved_at });
+  });
+}
