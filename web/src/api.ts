@@ -1,0 +1,65 @@
+import type { FieldError, Job, Yard } from '@sill/core';
+
+export type SavedJob = { readonly id: string; readonly revision: number; readonly savedAt: string; readonly job: Job };
+export type JobSummary = {
+  readonly id: string;
+  readonly name: string;
+  readonly revision: number;
+  readonly savedAt: string;
+  readonly pieces: readonly string[];
+};
+export type Revision = { readonly revision: number; readonly savedAt: string };
+export type Listed<T> = { readonly id: string; readonly revision: number; readonly savedAt: string; readonly value: T };
+
+/** What the server answered when it refused. */
+export class Refused extends Error {
+  constructor(
+    readonly status: number,
+    readonly code: string,
+    message: string,
+    readonly fields: readonly FieldError[],
+    readonly current: unknown,
+  ) {
+    super(message);
+  }
+}
+/** The server could not be reached at all. */
+export class Offline extends Error {}
+
+async function ask<T>(method: string, path: string, body?: unknown): Promise<T> {
+  let answer: Response;
+  try {
+    answer = await fetch(`/api${path}`, {
+      method,
+      ...(body === undefined ? {} : { headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) }),
+    });
+  } catch {
+    throw new Offline('The server does not answer.');
+  }
+  if (answer.status === 204) return undefined as T;
+  const text = await answer.text();
+  let data: unknown;
+  try {
+    data = JSON.parse(text);
+  } catch {
+    throw new Offline('The server does not answer as it should.');
+  }
+  if (answer.ok) return data as T;
+  const { error } = data as { error: { code: string; message: string; fields: FieldError[]; current?: unknown } };
+  throw new Refused(answer.status, error.code, error.message, error.fields, error.current);
+}
+
+export const api = {
+  jobs: () => ask<readonly JobSummary[]>('GET', '/jobs'),
+  make: (job: Job) => ask<SavedJob>('POST', '/jobs', { job }),
+  job: (id: string) => ask<SavedJob>('GET', `/jobs/${id}`),
+  save: (id: string, revision: number, job: Job) => ask<Omit<SavedJob, 'job'>>('PUT', `/jobs/${id}`, { revision, job }),
+  copy: (id: string) => ask<SavedJob>('POST', `/jobs/${id}/copy`),
+  remove: (id: string) => ask<void>('DELETE', `/jobs/${id}`),
+  restore: (id: string) => ask<SavedJob>('POST', `/jobs/${id}/restore`),
+  revisions: (id: string) => ask<readonly Revision[]>('GET', `/jobs/${id}/revisions`),
+  revision: (id: string, revision: number) => ask<SavedJob>('GET', `/jobs/${id}/revisions/${revision}`),
+  yards: () => ask<readonly Listed<Yard>[]>('GET', '/yards'),
+  saveYard: (id: string, revision: number, value: Yard) =>
+    ask<Omit<Listed<Yard>, 'value'>>('PUT', `/yards/${id}`, { revision, value }),
+};

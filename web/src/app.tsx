@@ -1,0 +1,93 @@
+import createCache from '@emotion/cache';
+import { CacheProvider } from '@emotion/react';
+import { Alert, CssBaseline, GlobalStyles, Snackbar, ThemeProvider } from '@mui/material';
+import { lazy, Suspense, useMemo } from 'react';
+import { createBrowserRouter, Navigate, RouterProvider, useParams } from 'react-router';
+import type { StageName } from '@sill/core';
+import { JobGate, StageFrame } from './frame/Frame';
+import { JobsPage } from './jobs/JobsPage';
+import { BriefStage } from './stages/brief/BriefStage';
+import { BuildStage } from './stages/build/BuildStage';
+import { CutsStage } from './stages/cuts/CutsStage';
+import { JointsStage } from './stages/joints/JointsStage';
+import { PartsStage } from './stages/parts/PartsStage';
+import { ShapeStage } from './stages/shape/ShapeStage';
+import { StockStage } from './stages/stock/StockStage';
+import { said } from './state/view';
+import { useApp, useFrom } from './state/hooks';
+import { styles } from './styles';
+import { makeTheme } from './theme';
+
+const Packet = lazy(() => import('./packet/Packet'));
+
+const STAGE: Readonly<Record<StageName, () => React.ReactNode>> = {
+  brief: BriefStage,
+  shape: ShapeStage,
+  parts: PartsStage,
+  stock: StockStage,
+  cuts: CutsStage,
+  joints: JointsStage,
+  build: BuildStage,
+};
+
+function Stage() {
+  const Shown = STAGE[useParams()['stage'] as StageName];
+  return <Shown />;
+}
+
+const router = createBrowserRouter([
+  { path: '/', element: <JobsPage /> },
+  {
+    path: '/jobs/:id',
+    element: <JobGate />,
+    children: [
+      { index: true, element: <Navigate to="brief" replace /> },
+      {
+        path: 'packet',
+        element: (
+          <Suspense fallback={<p role="status">Laying out the packet.</p>}>
+            <Packet />
+          </Suspense>
+        ),
+      },
+      { path: ':stage', element: <StageFrame />, children: [{ index: true, element: <Stage /> }] },
+    ],
+  },
+  { path: '*', element: <Navigate to="/" replace /> },
+]);
+
+/** Styles are written under the nonce that the server put into this page. */
+const nonce = document.querySelector<HTMLMetaElement>('meta[property=csp-nonce]')?.nonce;
+const cache = createCache({ key: 'sill', ...(nonce ? { nonce } : {}) });
+
+function Message() {
+  const message = useFrom((state) => state.view.message);
+  const dispatch = useApp();
+  return (
+    <Snackbar
+      open={message !== null}
+      autoHideDuration={message?.bad ? null : 6000}
+      onClose={(_, reason) => reason !== 'clickaway' && dispatch(said(null))}
+      anchorOrigin={{ vertical: 'bottom', horizontal: 'center' }}
+    >
+      <Alert variant="filled" severity={message?.bad ? 'error' : 'info'} onClose={() => dispatch(said(null))}>
+        {message?.text}
+      </Alert>
+    </Snackbar>
+  );
+}
+
+export function App() {
+  const look = useFrom((state) => state.view.look);
+  const theme = useMemo(() => makeTheme(look), [look]);
+  return (
+    <CacheProvider value={cache}>
+      <ThemeProvider theme={theme}>
+        <CssBaseline />
+        <GlobalStyles styles={styles} />
+        <RouterProvider router={router} />
+        <Message />
+      </ThemeProvider>
+    </CacheProvider>
+  );
+}

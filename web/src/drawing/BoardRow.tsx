@@ -1,0 +1,164 @@
+import { scaleLinear } from 'd3';
+import { KEEP_OFFCUT, printLength, printNominal, type Board, type Length, type NumberedCut } from '@sill/core';
+import { useMark, useUnits } from '../state/hooks';
+import { ROLE_TONE } from '../theme';
+import { DimSpan } from '../words/Dim';
+
+type Props = {
+  readonly board: Board;
+  readonly cuts: readonly NumberedCut[];
+  /** The longest board in view, so that all are to one scale. */
+  readonly longest: Length;
+  readonly label: (partId: string) => string;
+  /** Cuts of the saw setup being looked at; the others step back. Null shows all alike. */
+  readonly lit: ReadonlySet<number> | null;
+};
+
+const WIDTH = 640;
+const TOP = 26;
+
+/** About how wide text of this many letters is at 15 px. */
+const room = (letters: number) => letters * 7.6;
+
+/**
+ * One board to scale: squared ends hatched, pieces with their tags and lengths, numbered cuts, rips dashed inside, and
+ * what is kept. What a narrow piece has no room for is left out of the drawing and stands in its name.
+ */
+export function BoardRow({ board, cuts, longest, label, lit }: Props) {
+  const units = useUnits();
+  const x = scaleLinear().domain([0, longest]).range([0, WIDTH]);
+  const width = board.pieces[0]!.blank.width;
+  const tall = Math.max(26, Math.min(44, 8 + (width / 8128) * 6));
+  const inches = (length: Length) => printLength(length, units, true);
+  const [first, last] = [board.pieces[0]!, board.pieces.at(-1)!];
+  const name = `Board ${board.number}, ${printNominal(board.offer.nominal)} by ${board.offer.feet} feet: ${board.pieces.map((piece) => `${label(piece.blank.part.id)} ${inches(piece.length)}`).join(', ')}`;
+  const kept = board.offcuts.filter((offcut) => offcut.length >= KEEP_OFFCUT);
+  return (
+    <div className="board-row">
+      <div className="board-name">
+        <strong>{board.number}</strong>
+        <span>
+          <b>
+            {printNominal(board.offer.nominal)}×{board.offer.feet}
+          </b>
+          <small>buy</small>
+        </span>
+        <EndSection width={width} thickness={first.blank.thickness} />
+      </div>
+      <svg className="board" viewBox={`0 0 ${WIDTH + 4} ${TOP + tall + 8}`} role="img" aria-label={name}>
+        <rect className="outline" x={1} y={TOP} width={x(board.length)} height={tall} rx={2} />
+        <rect className="waste" x={1} y={TOP} width={x(first.x)} height={tall} />
+        {board.pieces.map((piece, at) => (
+          <Piece
+            key={at}
+            x={1 + x(piece.x)}
+            y={TOP}
+            width={x(piece.length)}
+            tall={tall}
+            id={piece.blank.part.id}
+            role={piece.blank.part.role}
+            tag={label(piece.blank.part.id)}
+            length={piece.length}
+            digits={printLength(piece.length, units).length}
+            rip={piece.blank.rip ? (1 - piece.blank.rip.to / piece.blank.rip.from) * tall : 0}
+            square={piece.blank.rip?.why === 'square edges'}
+            dimmed={lit !== null && !lit.has(cuts[at]!.number)}
+          />
+        ))}
+        {kept.map((offcut) => {
+          const wide = x(offcut.length);
+          const words = wide > room(9);
+          return (
+            words && (
+              <text key={offcut.x} className="keep" x={1 + x(offcut.x) + wide / 2} y={TOP + tall / 2 + 5}>
+                keep <DimSpan of={Math.floor(offcut.length / 8128) * 8128} />
+              </text>
+            )
+          );
+        })}
+        {cuts.map((cut) => (
+          <g key={cut.number} className={lit !== null && !lit.has(cut.number) ? 'cut dimmed' : 'cut'}>
+            <line x1={1 + x(cut.x)} x2={1 + x(cut.x)} y1={TOP - 8} y2={TOP + tall + 5} />
+            <circle cx={1 + x(cut.x)} cy={TOP - 15} r={10} />
+            <text x={1 + x(cut.x)} y={TOP - 11}>
+              {cut.number}
+            </text>
+          </g>
+        ))}
+        <title>{`${name}. Kerf after every cut. Last cut ${inches(last.x + last.length)} from the left end.`}</title>
+      </svg>
+    </div>
+  );
+}
+
+type PieceProps = {
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly tall: number;
+  readonly id: string;
+  readonly role: keyof typeof ROLE_TONE;
+  readonly tag: string;
+  readonly length: Length;
+  readonly digits: number;
+  /** Height of what is ripped off, on the drawing. */
+  readonly rip: number;
+  readonly square: boolean;
+  readonly dimmed: boolean;
+};
+
+function Piece({ x, y, width, tall, id, role, tag, length, digits, rip, square, dimmed }: PieceProps) {
+  const { marked, handlers } = useMark(id);
+  const middle = y + tall / 2 + 5;
+  const tagFits = width > room(tag.length) + 12;
+  const lengthFits = width > room(tag.length + digits) + 30;
+  return (
+    <g className={`piece${marked ? ' marked' : ''}${dimmed ? ' dimmed' : ''}`} {...handlers}>
+      <rect className="wood" x={x} y={y} width={width} height={tall} />
+      {[0.22, 0.5, 0.8].map((at, k) => (
+        <path
+          key={at}
+          className="grain"
+          d={`M${x + 6} ${y + tall * at} q ${width * 0.3} ${k % 2 ? 3 : -3} ${width * 0.5} 0 t ${Math.max(0, width * 0.5 - 8)} 0`}
+        />
+      ))}
+      {rip > 0 && square && (
+        <line className="rip" x1={x} x2={x + width} y1={y + Math.max(2, rip / 2)} y2={y + Math.max(2, rip / 2)} />
+      )}
+      {rip > 0 && (
+        <line
+          className="rip"
+          x1={x}
+          x2={x + width}
+          y1={y + tall - Math.max(2, square ? rip / 2 : rip)}
+          y2={y + tall - Math.max(2, square ? rip / 2 : rip)}
+        />
+      )}
+      <rect className={`role role-${role}`} x={x} y={y} width={5} height={tall} />
+      {tagFits && (
+        <text className="piece-tag" x={x + 11} y={middle}>
+          {tag}
+        </text>
+      )}
+      {lengthFits && (
+        <text className="piece-length" x={x + width - 7} y={middle}>
+          <DimSpan of={length} />
+        </text>
+      )}
+    </g>
+  );
+}
+
+/** The end of the board, with its rings: how it stands on the saw. */
+function EndSection({ width, thickness }: { readonly width: Length; readonly thickness: Length }) {
+  const tall = Math.max(18, Math.min(40, (width / 8128) * 5));
+  const wide = Math.max(7, (tall * thickness) / width);
+  return (
+    <svg className="end-section" viewBox="0 0 44 44" aria-hidden>
+      <rect x={22 - wide / 2} y={22 - tall / 2} width={wide} height={tall} rx={2} />
+      {[0.3, 0.6].map((at) => (
+        <path key={at} d={`M${22 - wide / 2} ${22 - tall / 2 + tall * at + 4} q ${wide / 2} -8 ${wide} 0`} />
+      ))}
+    </svg>
+  );
+}

@@ -1,0 +1,180 @@
+import { useMemo } from 'react';
+import { around, boxOf, extent, type Part } from '@sill/core';
+import { useMark } from '../state/hooks';
+import { DimSpan } from '../words/Dim';
+import { backToFront, boundsOf, facesOf, project, viewTowards, type Screen, type View } from './iso';
+
+export type Drawn = {
+  readonly part: Part;
+  /** New in this step, already there, or joined later (dashed). */
+  readonly as: 'new' | 'there' | 'later';
+};
+
+type Props = {
+  readonly parts: readonly Drawn[];
+  readonly view?: View;
+  readonly tags?: boolean;
+  /** Dimension lines over the whole, or along one part. */
+  readonly measure?: 'outside' | Part | null;
+  readonly label: string;
+};
+
+const WIDTH = 480;
+const PAD = 46;
+const text = (points: readonly Screen[]) => points.map(([x, y]) => `${x.toFixed(1)},${y.toFixed(1)}`).join(' ');
+
+function Solid({ part, as, at, view }: Drawn & { readonly at: (point: Screen) => Screen; readonly view: View }) {
+  const { marked, handlers } = useMark(part.id);
+  return (
+    <g className={`solid ${as}${marked ? ' marked' : ''}`} {...(as === 'later' ? {} : handlers)}>
+      {facesOf(boxOf(part), view).map(({ side, points }) => (
+        <polygon key={side} className={`face-${side}`} points={text(points.map(at))} />
+      ))}
+    </g>
+  );
+}
+
+/** Tags stand outside the picture, left and right, a line from each to its part; none over another. */
+function placeTags(drawn: readonly Drawn[], view: View, at: (point: Screen) => Screen, height: number) {
+  const middle = WIDTH / 2;
+  const rows = drawn.map(({ part, as }) => {
+    const { min, max } = boxOf(part);
+    const point = at(
+      project(
+        [(min[0] + max[0]) / 2, (min[1] + max[1]) / 2, part.role === 'leg' ? min[2] + (max[2] - min[2]) / 3 : max[2]],
+        view,
+      ),
+    );
+    return { part, as, point, side: point[0] < middle ? ('left' as const) : ('right' as const) };
+  });
+  return (['left', 'right'] as const).flatMap((side) => {
+    const column = rows.filter((row) => row.side === side).sort((a, b) => a.point[1] - b.point[1]);
+    let last = -Infinity;
+    const placed = column.map((row) => {
+      last = Math.max(row.point[1], last + 26);
+      return { ...row, x: side === 'left' ? 20 : WIDTH - 20, y: last };
+    });
+    const over = Math.max(0, last - (height - 14));
+    return placed.map((row) => ({ ...row, y: row.y - over }));
+  });
+}
+
+/**
+ * Parts as a drawing on paper, from the same geometry as the model: solid, new in blue, later ones dashed. Fits any
+ * print; where there is no WebGL it stands in for the model.
+ */
+export function PartPicture({ parts, view: given, tags = false, measure = null, label }: Props) {
+  const view = useMemo(
+    () =>
+      given ??
+      viewTowards(
+        parts.filter(({ as }) => as === 'new').map(({ part }) => boxOf(part)),
+        parts.map(({ part }) => boxOf(part)),
+      ),
+    [given, parts],
+  );
+  const corners = parts.flatMap(({ part }) => facesOf(boxOf(part), view).flatMap(({ points }) => points));
+  if (corners.length === 0) return null;
+  const bounds = boundsOf(corners);
+  const scale = Math.min((WIDTH - 2 * PAD) / bounds.width, 360 / bounds.height);
+  const height = bounds.height * scale + 2 * PAD;
+  const left = (WIDTH - bounds.width * scale) / 2;
+  const at = ([x, y]: Screen): Screen => [(x - bounds.x) * scale + left, (y - bounds.y) * scale + PAD];
+  const solid = backToFront(
+    parts.filter(({ as }) => as !== 'later').map((item) => ({ ...item, box: boxOf(item.part) })),
+    view,
+  );
+  const later = parts.filter(({ as }) => as === 'later');
+  const shownTags = tags
+    ? placeTags(
+        parts.filter(({ as }) => as !== 'later'),
+        view,
+        at,
+        height,
+      )
+    : [];
+
+  return (
+    <svg className="part-picture" viewBox={`0 0 ${WIDTH} ${height.toFixed(0)}`} role="img" aria-label={label}>
+      {later.map((item) => (
+        <Solid key={item.part.id} {...item} at={at} view={view} />
+      ))}
+      {solid.map((item) => (
+        <Solid key={item.part.id} {...item} at={at} view={view} />
+      ))}
+      {shownTags.map(({ part, as, point, x, y }) => (
+        <g key={part.id} className={`tag-flag ${as}`}>
+          <line x1={point[0]} y1={point[1]} x2={x} y2={y} />
+          <circle cx={point[0]} cy={point[1]} r={2.5} />
+          <rect x={x - 17} y={y - 12} width={34} height={24} rx={3} />
+          <text x={x} y={y + 5}>
+            {part.tag}
+          </text>
+        </g>
+      ))}
+      {measure === 'outside' && <Outside parts={parts.map(({ part }) => part)} view={view} at={at} />}
+      {measure !== null && measure !== 'outside' && <Along part={measure} view={view} at={at} />}
+    </svg>
+  );
+}
+
+type DimensionProps = { readonly from: Screen; readonly to: Screen; readonly length: number };
+
+function Dimension({ from, to, length }: DimensionProps) {
+  const [x, y] = [(from[0] + to[0]) / 2, (from[1] + to[1]) / 2];
+  return (
+    <g className="dimension">
+      <line x1={from[0]} y1={from[1]} x2={to[0]} y2={to[1]} />
+      <circle cx={from[0]} cy={from[1]} r={2.5} />
+      <circle cx={to[0]} cy={to[1]} r={2.5} />
+      <rect x={x - 25} y={y - 11} width={50} height={22} />
+      <text x={x} y={y + 5}>
+        <DimSpan of={length} />
+      </text>
+    </g>
+  );
+}
+
+type Placed = { readonly view: View; readonly at: (point: Screen) => Screen };
+
+/** Length, width and height of the whole, along the edges nearest the eye. */
+function Outside({ parts, view, at }: Placed & { readonly parts: readonly Part[] }) {
+  const box = around(parts.map(boxOf));
+  if (!box) return null;
+  const near = (axis: 0 | 1, flip: boolean) => (flip ? box.min[axis] : box.max[axis]);
+  const [x, y] = [near(0, view.flipX), near(1, view.flipY)];
+  const far = [view.flipX ? box.max[0] : box.min[0], view.flipY ? box.max[1] : box.min[1]] as const;
+  const top = box.max[2];
+  const shift = (point: Screen, dx: number, dy: number): Screen => [point[0] + dx, point[1] + dy];
+  const corner = (a: number, b: number, c: number) => at(project([a, b, c], view));
+  return (
+    <>
+      <Dimension
+        from={shift(corner(far[0], y, top), -10, 16)}
+        to={shift(corner(x, y, top), -10, 16)}
+        length={extent(box, 0)}
+      />
+      <Dimension
+        from={shift(corner(x, y, top), 12, 14)}
+        to={shift(corner(x, far[1], top), 12, 14)}
+        length={extent(box, 1)}
+      />
+      <Dimension
+        from={shift(corner(x, far[1], box.min[2]), 22, 0)}
+        to={shift(corner(x, far[1], top), 22, 0)}
+        length={extent(box, 2)}
+      />
+    </>
+  );
+}
+
+/** The length of one part, above it. */
+function Along({ part, view, at }: Placed & { readonly part: Part }) {
+  const { min, max } = boxOf(part);
+  const end = [...min] as [number, number, number];
+  end[part.along] = max[part.along]!;
+  const start = [...min] as [number, number, number];
+  if (part.along !== 2) start[2] = end[2] = max[2];
+  const lift = ([x, y]: Screen): Screen => [x, y - 18];
+  return <Dimension from={lift(at(project(start, view)))} to={lift(at(project(end, view)))} length={part.length} />;
+}

@@ -1,0 +1,134 @@
+import { Button, Table, TableBody, TableCell, TableHead, TableRow, TableSortLabel, TextField } from '@mui/material';
+import {
+  flexRender,
+  getCoreRowModel,
+  getFilteredRowModel,
+  getSortedRowModel,
+  useReactTable,
+  type ColumnDef,
+  type SortingState,
+} from '@tanstack/react-table';
+import { unparse } from 'papaparse';
+import { useState, type ReactNode } from 'react';
+import { marked, said } from '../state/view';
+import { useApp, useFrom } from '../state/hooks';
+
+export type Column<Row> = {
+  readonly key: string;
+  readonly head: string;
+  /** What sorting and filtering see, and CSV too unless it has words of its own. */
+  readonly value: (row: Row) => string | number;
+  readonly csv?: (row: Row) => string;
+  readonly cell?: (row: Row) => ReactNode;
+  readonly number?: boolean;
+};
+
+type Props<Row> = {
+  readonly rows: readonly Row[];
+  readonly columns: readonly Column<Row>[];
+  readonly rowId: (row: Row) => string;
+  /** Part that a row marks, where it is about one. */
+  readonly partOf?: (row: Row) => string;
+  readonly name: string;
+  readonly filter?: boolean;
+};
+
+/** A table that sorts, filters and copies as CSV. */
+export function DataTable<Row>({ rows, columns, rowId, partOf, name, filter = true }: Props<Row>) {
+  const dispatch = useApp();
+  const markedPart = useFrom((state) => state.view.marked);
+  const [sorting, setSorting] = useState<SortingState>([]);
+  const [search, setSearch] = useState('');
+  const definitions: ColumnDef<Row>[] = columns.map((column) => ({
+    id: column.key,
+    header: column.head,
+    accessorFn: column.value,
+    cell: ({ row }) => column.cell?.(row.original) ?? column.value(row.original),
+    sortingFn: column.number ? 'basic' : 'alphanumeric',
+  }));
+  // The table library keeps its own memory; the compiler lint is told so in its place.
+  // eslint-disable-next-line react-hooks/incompatible-library
+  const table = useReactTable({
+    data: rows as Row[],
+    columns: definitions,
+    state: { sorting, globalFilter: search },
+    onSortingChange: setSorting,
+    getRowId: rowId,
+    globalFilterFn: 'includesString',
+    getCoreRowModel: getCoreRowModel(),
+    getSortedRowModel: getSortedRowModel(),
+    getFilteredRowModel: getFilteredRowModel(),
+  });
+  const shown = table.getRowModel().rows;
+  const copy = async () => {
+    const csv = unparse({
+      fields: columns.map(({ head }) => head),
+      data: shown.map((row) => columns.map((column) => (column.csv ?? column.value)(row.original))),
+    });
+    try {
+      await navigator.clipboard.writeText(csv);
+      dispatch(said({ text: `${name} copied as CSV, ${shown.length} rows.`, bad: false }));
+    } catch {
+      dispatch(said({ text: 'The browser did not allow copying.', bad: true }));
+    }
+  };
+  return (
+    <div className="data-table">
+      <div className="table-tools">
+        {filter && (
+          <TextField
+            label={`Find in ${name.toLowerCase()}`}
+            value={search}
+            onChange={(event) => setSearch(event.target.value)}
+          />
+        )}
+        <Button onClick={() => void copy()}>Copy as CSV</Button>
+      </div>
+      <div className="scroll">
+        <Table size="small" aria-label={name}>
+          <TableHead>
+            {table.getHeaderGroups().map((group) => (
+              <TableRow key={group.id}>
+                {group.headers.map((header, at) => (
+                  <TableCell
+                    key={header.id}
+                    align={columns[at]!.number ? 'right' : 'left'}
+                    sortDirection={header.column.getIsSorted() || false}
+                  >
+                    <TableSortLabel
+                      active={header.column.getIsSorted() !== false}
+                      direction={header.column.getIsSorted() || 'asc'}
+                      onClick={header.column.getToggleSortingHandler()}
+                    >
+                      {columns[at]!.head}
+                    </TableSortLabel>
+                  </TableCell>
+                ))}
+              </TableRow>
+            ))}
+          </TableHead>
+          <TableBody>
+            {shown.map((row) => {
+              const part = partOf?.(row.original) ?? null;
+              return (
+                <TableRow
+                  key={row.id}
+                  selected={part !== null && part === markedPart}
+                  onPointerEnter={() => part !== null && dispatch(marked(part))}
+                  onPointerLeave={() => part !== null && dispatch(marked(null))}
+                >
+                  {row.getVisibleCells().map((cell, at) => (
+                    <TableCell key={cell.id} align={columns[at]!.number ? 'right' : 'left'}>
+                      {flexRender(cell.column.columnDef.cell, cell.getContext())}
+                    </TableCell>
+                  ))}
+                </TableRow>
+              );
+            })}
+          </TableBody>
+        </Table>
+      </div>
+      {shown.length === 0 && <p className="soft">No row has “{search}” in it.</p>}
+    </div>
+  );
+}

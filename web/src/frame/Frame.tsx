@@ -1,0 +1,138 @@
+import { Badge, Button, Drawer, useMediaQuery } from '@mui/material';
+import { useEffect, useState } from 'react';
+import { Navigate, Outlet, useParams } from 'react-router';
+import { api, Offline, Refused } from '../api';
+import { closed, opened, redone, undone } from '../state/bench';
+import { useApp, useFrom, useNotes } from '../state/hooks';
+import { kept } from '../state/kept';
+import { ConflictDialog } from './ConflictDialog';
+import { Header } from './Header';
+import { Margin } from './Margin';
+import { Sill } from './Sill';
+import { STAGES, isStage } from './stages';
+import { Stick } from './Stick';
+import { useGo } from './useGo';
+
+/** Opens the job of the address; what a lost connection left in this browser goes before what the server has. */
+function useOpenJob(id: string) {
+  const dispatch = useApp();
+  const [problem, setProblem] = useState<string | null>(null);
+  const [again, setAgain] = useState(0);
+  useEffect(() => {
+    let gone = false;
+    setProblem(null);
+    api.job(id).then(
+      (saved) => {
+        if (gone) return;
+        const mine = kept(id);
+        dispatch(opened(mine ? { ...saved, revision: mine.revision, kept: mine.job } : saved));
+      },
+      (error: unknown) => {
+        if (gone) return;
+        const mine = kept(id);
+        if (error instanceof Offline && mine)
+          dispatch(opened({ id, revision: mine.revision, savedAt: '', job: mine.job, kept: mine.job }));
+        else
+          setProblem(
+            error instanceof Refused && error.status === 404
+              ? 'There is no such job. It may have been removed.'
+              : 'The server does not answer. It may be starting.',
+          );
+      },
+    );
+    return () => {
+      gone = true;
+      dispatch(closed());
+    };
+  }, [id, dispatch, again]);
+  return { problem, retry: () => setAgain((count) => count + 1) };
+}
+
+/** Keys 1 to 7 go to stages; Ctrl+Z and Ctrl+Y go back and forth. Not while typing. */
+function useKeys() {
+  const dispatch = useApp();
+  const { go } = useGo();
+  useEffect(() => {
+    const press = (event: KeyboardEvent) => {
+      const typing =
+        event.target instanceof HTMLElement &&
+        event.target.closest('input:not([type=radio]):not([type=checkbox]), textarea, [role=dialog], [role=menu]');
+      const control = event.ctrlKey || event.metaKey;
+      if (control && !typing && (event.key === 'z' || event.key === 'Z')) {
+        event.preventDefault();
+        dispatch(event.shiftKey ? redone() : undone());
+      } else if (control && !typing && event.key === 'y') {
+        event.preventDefault();
+        dispatch(redone());
+      } else if (!control && !event.altKey && !typing) {
+        const stage = STAGES[Number(event.key) - 1];
+        if (stage) go(stage.name);
+      }
+    };
+    window.addEventListener('keydown', press);
+    return () => window.removeEventListener('keydown', press);
+  }, [dispatch, go]);
+}
+
+/** Stick, margin and sill around the stage in view. */
+export function StageFrame() {
+  const { stage } = useParams();
+  const notes = useNotes();
+  const [drawer, setDrawer] = useState(false);
+  const narrow = useMediaQuery('(max-width: 899px)');
+  useKeys();
+  if (!isStage(stage)) return <Navigate to="../brief" replace relative="path" />;
+  const open = notes.filter((note) => note.level !== 'good').length;
+  return (
+    <div className="frame">
+      <a className="skip" href="#stage">
+        To the stage
+      </a>
+      <Header />
+      <Stick />
+      <main id="stage" tabIndex={-1}>
+        {narrow && (
+          <Badge badgeContent={open} color="warning" className="notes-button">
+            <Button onClick={() => setDrawer(true)} aria-haspopup="dialog">
+              Notes
+            </Button>
+          </Badge>
+        )}
+        <Outlet />
+      </main>
+      {narrow ? (
+        <Drawer anchor="right" open={drawer} onClose={() => setDrawer(false)}>
+          <div className="drawer">
+            <Button onClick={() => setDrawer(false)}>Close</Button>
+            <Margin />
+          </div>
+        </Drawer>
+      ) : (
+        <Margin />
+      )}
+      <Sill />
+      <ConflictDialog />
+    </div>
+  );
+}
+
+/** Loads the job once for all its screens, the packet among them. */
+export function JobGate() {
+  const id = useParams()['id']!;
+  const { problem, retry } = useOpenJob(id);
+  const ready = useFrom((state) => state.bench.job !== null && state.bench.id === id);
+  if (problem)
+    return (
+      <div className="blank-page" role="alert">
+        <h1>{problem}</h1>
+        <Button onClick={retry}>Try again</Button> <Button href="/">All jobs</Button>
+      </div>
+    );
+  if (!ready)
+    return (
+      <div className="blank-page" role="status">
+        <p>Opening the job.</p>
+      </div>
+    );
+  return <Outlet />;
+}

@@ -1,0 +1,201 @@
+import {
+  Button,
+  Dialog,
+  DialogActions,
+  DialogContent,
+  DialogTitle,
+  IconButton,
+  ListItemIcon,
+  Menu,
+  MenuItem,
+  Tab,
+  Tabs,
+} from '@mui/material';
+import MoreVert from '@mui/icons-material/MoreVert';
+import UndoIcon from '@mui/icons-material/Undo';
+import RedoIcon from '@mui/icons-material/Redo';
+import { format, parseISO } from 'date-fns';
+import { useState } from 'react';
+import { Link, useNavigate, useSearchParams } from 'react-router';
+import { readJobText, type Job } from '@sill/core';
+import { api } from '../api';
+import { changed, redone, replaced, undone } from '../state/bench';
+import { useApp, useFrom, useJob, usePiece } from '../state/hooks';
+import { lookChosen, said } from '../state/view';
+import { AddPiece } from './AddPiece';
+import { saveFile, textOfChosenFile } from './files';
+import { OlderDialog } from './OlderDialog';
+import { useGo } from './useGo';
+
+function SavedState() {
+  const { saving, savedAt, refusal } = useFrom((state) => state.bench);
+  const words = {
+    saved: savedAt ? `Saved ${format(parseISO(savedAt), 'HH:mm')}` : 'Saved',
+    waiting: 'Changed',
+    saving: 'Saving',
+    offline: 'Offline. Changes are kept here and sent when the server answers.',
+    refused: refusal ?? 'Not saved',
+  }[saving];
+  return (
+    <span className="saved" data-state={saving} role="status">
+      {words}
+    </span>
+  );
+}
+
+/** The job, its pieces as tabs, saved state, undo, units, print. */
+export function Header() {
+  const job = useJob();
+  const piece = usePiece();
+  const { id, past, future } = useFrom((state) => state.bench);
+  const look = useFrom((state) => state.view.look);
+  const dispatch = useApp();
+  const navigate = useNavigate();
+  const [, setSearch] = useSearchParams();
+  const { packet } = useGo();
+  const [menu, setMenu] = useState<HTMLElement | null>(null);
+  const [asking, setAsking] = useState<'add' | 'older' | 'remove' | null>(null);
+
+  const importJob = async () => {
+    setMenu(null);
+    const text = await textOfChosenFile('.json,application/json');
+    if (text === null) return;
+    const read = readJobText(text);
+    if (read.ok) dispatch(replaced(read.value));
+    dispatch(
+      said(
+        read.ok
+          ? { text: `Read “${read.value.name}” in place of this job. Undo brings it back.`, bad: false }
+          : { text: `${read.message} Nothing was changed.`, bad: true },
+      ),
+    );
+  };
+  const removePiece = (gone: string) => {
+    setAsking(null);
+    dispatch(replaced({ ...job, pieces: job.pieces.filter((item) => item.id !== gone) }));
+    dispatch(said({ text: 'Piece removed. Undo brings it back.', bad: false }));
+  };
+  const copyJob = async () => {
+    setMenu(null);
+    const copy = await api.copy(id!);
+    void navigate(`/jobs/${copy.id}/brief`);
+  };
+  const select = (pieceId: string) =>
+    setSearch((before) => ({ ...Object.fromEntries(before), piece: pieceId }), { replace: true });
+
+  return (
+    <header className="head">
+      <Link to="/" className="job-name" title="All jobs">
+        {job.name}
+      </Link>
+      <Tabs
+        value={piece?.id ?? false}
+        onChange={(_, value: string) => select(value)}
+        variant="scrollable"
+        scrollButtons={false}
+        aria-label="Pieces"
+        className="pieces"
+      >
+        {job.pieces.map((item) => (
+          <Tab key={item.id} value={item.id} label={item.copies > 1 ? `${item.name} ×${item.copies}` : item.name} />
+        ))}
+      </Tabs>
+      <Button className="add-piece" variant="text" color="primary" onClick={() => setAsking('add')}>
+        + Add a piece
+      </Button>
+      <span className="grow" />
+      <SavedState />
+      <IconButton
+        aria-label="Undo"
+        title="Undo (Ctrl+Z)"
+        disabled={past.length === 0}
+        onClick={() => dispatch(undone())}
+      >
+        <UndoIcon />
+      </IconButton>
+      <IconButton
+        aria-label="Redo"
+        title="Redo (Ctrl+Y)"
+        disabled={future.length === 0}
+        onClick={() => dispatch(redone())}
+      >
+        <RedoIcon />
+      </IconButton>
+      <Button
+        className="units"
+        aria-label={`Units: ${job.units === 'in' ? 'inches' : 'millimetres'}. Change`}
+        onClick={() => dispatch(changed([{ piece: null, path: ['units'], value: job.units === 'in' ? 'mm' : 'in' }]))}
+      >
+        {job.units === 'in' ? 'in · mm' : 'mm · in'}
+      </Button>
+      <Button className="print" variant="contained" color="primary" onClick={() => void navigate(packet)}>
+        Print shop packet
+      </Button>
+      <IconButton aria-label="More" aria-haspopup="menu" onClick={(event) => setMenu(event.currentTarget)}>
+        <MoreVert />
+      </IconButton>
+      <Menu anchorEl={menu} open={menu !== null} onClose={() => setMenu(null)}>
+        <MenuItem
+          onClick={() => {
+            setMenu(null);
+            setAsking('add');
+          }}
+        >
+          Add a piece
+        </MenuItem>
+        {piece && (
+          <MenuItem
+            onClick={() => {
+              setMenu(null);
+              setAsking('remove');
+            }}
+          >
+            Remove {piece.name}
+          </MenuItem>
+        )}
+        <MenuItem
+          onClick={() => {
+            setMenu(null);
+            saveFile(`${job.name}.json`, 'application/json', JSON.stringify(job, null, 2));
+          }}
+        >
+          Save job as a file
+        </MenuItem>
+        <MenuItem onClick={() => void importJob()}>Read a job file in its place</MenuItem>
+        <MenuItem onClick={() => void copyJob()}>Copy this job</MenuItem>
+        <MenuItem
+          onClick={() => {
+            setMenu(null);
+            setAsking('older');
+          }}
+        >
+          Go back to an older save
+        </MenuItem>
+        <MenuItem
+          onClick={() => {
+            setMenu(null);
+            dispatch(lookChosen(look === 'light' ? 'workshop' : 'light'));
+          }}
+        >
+          <ListItemIcon>{look === 'light' ? '◐' : '◑'}</ListItemIcon>
+          {look === 'light' ? 'Workshop look (dark)' : 'Paper look (light)'}
+        </MenuItem>
+        <MenuItem onClick={() => void navigate('/')}>All jobs</MenuItem>
+      </Menu>
+      <AddPiece open={asking === 'add'} onClose={() => setAsking(null)} onAdded={select} />
+      {asking === 'older' && id && (
+        <OlderDialog id={id} onClose={() => setAsking(null)} onTake={(older: Job) => dispatch(replaced(older))} />
+      )}
+      <Dialog open={asking === 'remove'} onClose={() => setAsking(null)}>
+        <DialogTitle>Remove {piece?.name}?</DialogTitle>
+        <DialogContent>Its parts leave the buying list and the cuts. Undo brings it back.</DialogContent>
+        <DialogActions>
+          <Button onClick={() => setAsking(null)}>Keep it</Button>
+          <Button color="error" onClick={() => piece && removePiece(piece.id)}>
+            Remove
+          </Button>
+        </DialogActions>
+      </Dialog>
+    </header>
+  );
+}

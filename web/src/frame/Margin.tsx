@@ -1,0 +1,67 @@
+import { Link } from '@mui/material';
+import type { Finding } from '@sill/core';
+import { useChange, useNotes } from '../state/hooks';
+import { Words } from '../words/Words';
+
+const LEVEL = { stop: 'Stop', care: 'Take care', good: 'Good' } as const;
+
+/** Where the interface is general: the word that goes over all of it. */
+const LAST_WORD =
+  'Loads and times are estimates for ordinary home use. Local codes, the tool’s manual and the product’s label come first.';
+
+export function NoteMark({ number, level }: { readonly number: number; readonly level: Finding['level'] }) {
+  return (
+    <span
+      className="note-mark"
+      data-level={level}
+      role="img"
+      aria-label={`note ${number}, ${LEVEL[level].toLowerCase()}`}
+    >
+      {number}
+    </span>
+  );
+}
+
+/** The number of the note whose id ends so, to stand beside what it is about. */
+export function NoteFor({ id }: { readonly id: string }) {
+  const notes = useNotes();
+  const at = notes.findIndex((note) => note.id.endsWith(`.${id}`));
+  const note = notes[at];
+  return note ? <NoteMark number={at + 1} level={note.level} /> : null;
+}
+
+/** Notes on what is in view: what, why with the number, and the way out. */
+export function Margin() {
+  const notes = useNotes();
+  const change = useChange();
+  return (
+    <aside className="margin" aria-label="Margin notes">
+      <h2>Margin notes</h2>
+      {notes.length === 0 && <p className="soft">Nothing to note here.</p>}
+      <ol>
+        {notes.map((note, at) => (
+          <li key={note.id}>
+            <NoteMark number={at + 1} level={note.level} />
+            <div>
+              <h3>
+                <Words of={note.title} piece={note.piece} />
+              </h3>
+              <p>
+                <Words of={note.because} piece={note.piece} />
+                {note.remedies.map((remedy, which) => (
+                  <span key={which}>
+                    {' '}
+                    <Link component="button" type="button" className="remedy" onClick={() => change(remedy.changes)}>
+                      <Words of={remedy.label} piece={note.piece} />
+                    </Link>
+                  </span>
+                ))}
+              </p>
+            </div>
+          </li>
+        ))}
+      </ol>
+      <p className="soft last-word">{LAST_WORD}</p>
+    </aside>
+  );
+}

@@ -1,0 +1,168 @@
+import { Button, LinearProgress, Popover } from '@mui/material';
+import { format, parseISO } from 'date-fns';
+import { useState, type ReactNode } from 'react';
+import { useNavigate } from 'react-router';
+import { printNominal, type Job, type Plan } from '@sill/core';
+import { changed } from '../state/bench';
+import { endProof } from '../state/replanning';
+import { useApp, useFrom, useJob, usePlan, useStage } from '../state/hooks';
+import { Dim } from '../words/Dim';
+import { cents, difference, dollars } from '../words/money';
+import { STAGES, settledMark } from './stages';
+import { useGo } from './useGo';
+
+type Tally = {
+  readonly name: string;
+  readonly figure: ReactNode;
+  readonly aside: ReactNode;
+  readonly explain: ReactNode;
+};
+
+const hours = (minutes: number) => `${Math.floor(minutes / 60)} h ${Math.round(minutes % 60)} min`;
+
+function tallies(plan: Plan, job: Job): readonly Tally[] {
+  const { list, calendar, carry, buying } = plan;
+  const boards = list.boards.reduce((sum, line) => sum + line.total, 0);
+  const heaviest = plan.pieces.reduce((most, item) => (item.weight > most.weight ? item : most), plan.pieces[0]!);
+  return [
+    {
+      name: 'Spend',
+      figure: dollars(list.total),
+      aside: job.budget === null ? 'no budget set' : `of $${(job.budget / 100).toFixed(job.budget % 100 ? 2 : 0)}`,
+      explain: (
+        <>
+          Boards {cents(boards)}, of which spares {cents(list.spares)}. Screws, clips and glue{' '}
+          {cents(list.subtotal - boards)}. Tax at {job.yard.tax} % {cents(list.tax)}. Finish and sandpaper are not in it
+          yet.
+        </>
+      ),
+    },
+    {
+      name: 'To buy',
+      figure: `${list.boardCount} ${list.boardCount === 1 ? 'board' : 'boards'}`,
+      aside: list.spareCount > 0 ? `+${list.spareCount} spare` : 'no spares',
+      explain: (
+        <>
+          {list.boards
+            .map((line) => `${line.count} of ${printNominal(line.offer.nominal)}×${line.offer.feet}`)
+            .join(', ')}
+          .
+        </>
+      ),
+    },
+    {
+      name: 'Left over',
+      figure: `${(list.leftShare * 100).toFixed(1)}%`,
+      aside: (
+        <>
+          <Dim of={list.usable} mark /> usable
+        </>
+      ),
+      explain: (
+        <>
+          Share of the {buying.boards.length} boards, by volume, that ends in no piece: saw kerf, squared ends and
+          offcuts. Offcuts of a foot and more add up to <Dim of={list.usable} mark />.
+        </>
+      ),
+    },
+    {
+      name: 'Bench time',
+      figure: `${calendar.days.length} ${calendar.days.length === 1 ? 'Saturday' : 'Saturdays'}`,
+      aside: calendar.ready ? format(parseISO(calendar.ready), 'd MMM') : '',
+      explain: (
+        <>
+          {hours(calendar.minutes)} at the bench for one person, in days of {job.shop.hours} h. While one piece waits
+          for glue another is worked on. Finishing comes after.
+        </>
+      ),
+    },
+    {
+      name: 'Carry',
+      figure: `${Math.round(carry.pounds)} lb`,
+      aside:
+        carry.people === 1 ? 'one person' : `${['', '', 'two', 'three', 'four'][carry.people] ?? carry.people} people`,
+      explain: (
+        <>
+          The heaviest piece, {heaviest?.piece.name}, by the volume and density of its wood. One person carries{' '}
+          {job.shop.lift} lb in this shop.
+        </>
+      ),
+    },
+  ];
+}
+
+/** What the whole plan rests on, always in view, and the one action that comes next. */
+export function Sill() {
+  const job = useJob();
+  const plan = usePlan();
+  const { working, proving, moved, failed } = useFrom((state) => state.planning);
+  const dispatch = useApp();
+  const navigate = useNavigate();
+  const stage = useStage();
+  const { go, packet } = useGo();
+  const [open, setOpen] = useState<{ anchor: HTMLElement; name: string } | null>(null);
+
+  const at = STAGES.findIndex((item) => item.name === stage);
+  const here = STAGES[at]!;
+  const settle = () => {
+    const mark = settledMark(stage);
+    if (!job.done.includes(mark)) dispatch(changed([{ piece: null, path: ['done'], value: [...job.done, mark] }]));
+    const next = STAGES[at + 1];
+    if (next) go(next.name);
+    else void navigate(packet);
+  };
+  const shown = plan && job.pieces.length > 0 && plan.pieces.length > 0 ? tallies(plan, job) : [];
+  const explained = shown.find((tally) => tally.name === open?.name);
+  const used = plan && job.budget ? Math.min(1, plan.list.total / job.budget) : null;
+
+  return (
+    <footer className="sill" aria-label="What the plan rests on">
+      {working && <LinearProgress className="sill-progress" aria-label="Working out the plan" />}
+      <div className="tallies">
+        {shown.map(({ name, figure, aside }) => (
+          <button
+            key={name}
+            type="button"
+            className="tally"
+            aria-haspopup="dialog"
+            onClick={(event) => setOpen({ anchor: event.currentTarget, name })}
+          >
+            <span className="tally-name">{name}</span>
+            <span className="tally-figure" data-testid={`tally-${name.toLowerCase().replace(' ', '-')}`}>
+              {figure} <small>{aside}</small>
+              {name === 'Spend' && moved !== null && <em aria-live="polite">{difference(moved)}</em>}
+            </span>
+            {name === 'Spend' && used !== null && (
+              <span className="bar" aria-hidden data-over={plan!.list.total > job.budget!}>
+                <span ref={(element) => element?.style.setProperty('width', `${used * 100}%`)} />
+              </span>
+            )}
+          </button>
+        ))}
+      </div>
+      {failed !== null && <p role="alert">The plan could not be worked out: {failed}</p>}
+      {proving && (
+        <span className="proving" role="status">
+          Looking for cheaper boards
+          <Button size="small" onClick={() => dispatch(endProof())}>
+            Stop
+          </Button>
+        </span>
+      )}
+      <Button className="next" onClick={settle} disabled={job.pieces.length === 0}>
+        {here.next}
+      </Button>
+      <Popover
+        open={explained !== undefined}
+        anchorEl={open?.anchor ?? null}
+        onClose={() => setOpen(null)}
+        anchorOrigin={{ vertical: 'top', horizontal: 'left' }}
+        transformOrigin={{ vertical: 'bottom', horizontal: 'left' }}
+        slotProps={{ paper: { className: 'explain', 'aria-label': explained?.name } }}
+      >
+        <h2>{explained?.name}</h2>
+        <p>{explained?.explain}</p>
+      </Popover>
+    </footer>
+  );
+}

@@ -1,0 +1,20 @@
+/** Hands the browser a file to save. */
+export function saveFile(name: string, type: string, content: string): void {
+  const link = document.createElement('a');
+  link.href = URL.createObjectURL(new Blob([content], { type }));
+  link.download = name.replace(/[\\/:*?"<>|]+/g, '-');
+  link.click();
+  setTimeout(() => URL.revokeObjectURL(link.href), 10_000);
+}
+
+/** Text of a file the person picks; null where none was. */
+export function textOfChosenFile(accept: string): Promise<string | null> {
+  return new Promise((done) => {
+    const input = document.createElement('input');
+    input.type = 'file';
+    input.accept = accept;
+    input.onchange = () => void (input.files?.[0]?.text().then(done) ?? done(null));
+    input.oncancel = () => done(null);
+    input.click();
+  });
+}

@@ -1,0 +1,134 @@
+import { Button, Dialog, DialogActions, DialogContent, DialogTitle, IconButton, TextField } from '@mui/material';
+import DeleteOutline from '@mui/icons-material/DeleteOutlined';
+import ContentCopy from '@mui/icons-material/ContentCopy';
+import { format, parseISO } from 'date-fns';
+import { useCallback, useEffect, useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { newJob, readJobText } from '@sill/core';
+import { api, type JobSummary } from '../api';
+import { textOfChosenFile } from '../frame/files';
+
+/** All jobs: make one, open one, copy, remove and bring back. */
+export function JobsPage() {
+  const navigate = useNavigate();
+  const [jobs, setJobs] = useState<readonly JobSummary[] | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const [removed, setRemoved] = useState<JobSummary | null>(null);
+  const [naming, setNaming] = useState<string | null>(null);
+
+  const tell = useCallback((error: Error) => setProblem(error.message), []);
+  const list = useCallback(
+    () =>
+      api.jobs().then((rows) => {
+        setJobs(rows);
+        setProblem(null);
+      }, tell),
+    [tell],
+  );
+  useEffect(() => void list(), [list]);
+
+  const open = (id: string) => void navigate(`/jobs/${id}/brief`);
+  const make = () => {
+    const name = naming?.trim();
+    if (name) api.make(newJob(name)).then(({ id }) => open(id), tell);
+  };
+  const readFile = async () => {
+    const text = await textOfChosenFile('.json,application/json');
+    if (text === null) return;
+    const read = readJobText(text);
+    if (read.ok) api.make(read.value).then(({ id }) => open(id), tell);
+    else setProblem(`${read.message} Nothing was changed.`);
+  };
+  const remove = (job: JobSummary) =>
+    api
+      .remove(job.id)
+      .then(() => {
+        setRemoved(job);
+        return list();
+      })
+      .catch(tell);
+  const restore = (job: JobSummary) =>
+    api
+      .restore(job.id)
+      .then(() => {
+        setRemoved(null);
+        return list();
+      })
+      .catch(tell);
+
+  return (
+    <main className="jobs-page">
+      <header>
+        <h1>Sill Plan</h1>
+        <p>Say what table you want. It works out the boards to buy, the cuts to make and the steps to build it.</p>
+      </header>
+      <div className="jobs-tools">
+        <Button variant="contained" color="primary" onClick={() => setNaming('')}>
+          New job
+        </Button>
+        <Button onClick={() => void readFile()}>Read a job file</Button>
+      </div>
+      {problem && (
+        <p className="problem" role="alert">
+          {problem}{' '}
+          <Button size="small" onClick={() => void list()}>
+            Try again
+          </Button>
+        </p>
+      )}
+      {removed && (
+        <p className="notice" role="status">
+          Removed “{removed.name}”.{' '}
+          <Button size="small" onClick={() => void restore(removed)}>
+            Undo
+          </Button>
+        </p>
+      )}
+      {!jobs && !problem && <p role="status">Reading the jobs.</p>}
+      {jobs?.length === 0 && <p className="empty">No jobs yet. Make one: it takes a name, a size and two minutes.</p>}
+      <ul className="jobs">
+        {jobs?.map((job) => (
+          <li key={job.id}>
+            <Link to={`/jobs/${job.id}/brief`}>
+              <strong>{job.name}</strong>
+              <span>{job.pieces.length === 0 ? 'nothing in it yet' : job.pieces.join(', ')}</span>
+            </Link>
+            <span className="soft">{format(parseISO(job.savedAt), 'd MMM yyyy HH:mm')}</span>
+            <IconButton aria-label={`Copy ${job.name}`} onClick={() => void api.copy(job.id).then(list, tell)}>
+              <ContentCopy fontSize="small" />
+            </IconButton>
+            <IconButton aria-label={`Remove ${job.name}`} onClick={() => void remove(job)}>
+              <DeleteOutline fontSize="small" />
+            </IconButton>
+          </li>
+        ))}
+      </ul>
+      <Dialog open={naming !== null} onClose={() => setNaming(null)} fullWidth maxWidth="xs">
+        <form
+          onSubmit={(event) => {
+            event.preventDefault();
+            make();
+          }}
+        >
+          <DialogTitle>New job</DialogTitle>
+          <DialogContent>
+            <TextField
+              autoFocus
+              margin="dense"
+              label="Name of the job"
+              value={naming ?? ''}
+              onChange={(event) => setNaming(event.target.value.slice(0, 120))}
+              helperText="A room or a shop, such as Pottery room"
+            />
+          </DialogContent>
+          <DialogActions>
+            <Button onClick={() => setNaming(null)}>Close</Button>
+            <Button type="submit" variant="contained" color="primary" disabled={!naming?.trim()}>
+              Make it
+            </Button>
+          </DialogActions>
+        </form>
+      </Dialog>
+    </main>
+  );
+}

@@ -1,0 +1,113 @@
+import { USE_NAMES, USES, kneeRoom, seating } from '@sill/core';
+import { Choice } from '../../fields/Choice';
+import { NumberField } from '../../fields/NumberField';
+import { TextLine } from '../../fields/TextLine';
+import { NoteFor } from '../../frame/Margin';
+import { useChange, useChangePiece, useJob, usePiece, usePieceFacts } from '../../state/hooks';
+import { Dim } from '../../words/Dim';
+import { SizeFields } from '../SizeFields';
+import { StageHead } from '../StageHead';
+import { Waiting } from '../Waiting';
+import { SeatPlan } from './SeatPlan';
+
+/** What is wanted: which piece, where, how big, for how many, for how much. */
+export function BriefStage() {
+  const job = useJob();
+  const piece = usePiece();
+  const facts = usePieceFacts();
+  const change = useChange();
+  const changePiece = useChangePiece(piece?.id ?? '');
+  const knees = facts ? kneeRoom(facts.parts) : null;
+  return (
+    <>
+      <StageHead title="Brief" about={piece ? USE_NAMES[piece.use] : 'an empty job'} />
+      <section className="sheet job-line" aria-label="The job">
+        <TextLine
+          label="Name of the job"
+          value={job.name}
+          required
+          most={120}
+          onChange={(value) => change([{ piece: null, path: ['name'], value }])}
+        />
+        <NumberField
+          label="Budget for everything"
+          money
+          optional
+          least={0}
+          most={1_000_000}
+          value={job.budget}
+          onChange={(value) => change([{ piece: null, path: ['budget'], value }])}
+        />
+      </section>
+      {!piece && <Waiting>{null}</Waiting>}
+      {piece && (
+        <div className="two-columns">
+          <section className="sheet form" aria-label="The piece">
+            <TextLine
+              label="Name of the piece"
+              value={piece.name}
+              required
+              most={120}
+              onChange={(value) => changePiece(['name'], value)}
+            />
+            <TextLine
+              label="Where it goes"
+              value={piece.where}
+              most={200}
+              onChange={(value) => changePiece(['where'], value)}
+            />
+            <Choice
+              label="Used as"
+              value={piece.use}
+              options={USES.map((use) => ({ value: use, label: USE_NAMES[use].toLowerCase().replace(' table', '') }))}
+              onChange={(value) => changePiece(['use'], value)}
+            />
+            <SizeFields piece={piece} />
+            <div className="row">
+              <NumberField
+                label="Seats wanted"
+                optional
+                least={1}
+                most={40}
+                value={piece.seats}
+                onChange={(value) => changePiece(['seats'], value)}
+                placeholder="any"
+              />
+              <NumberField
+                label="Copies"
+                least={1}
+                most={20}
+                value={piece.copies}
+                onChange={(value) => changePiece(['copies'], value)}
+              />
+            </div>
+            <NumberField
+              label="Price of the bought one, each"
+              money
+              optional
+              least={0}
+              most={1_000_000}
+              value={piece.boughtPrice}
+              onChange={(value) => changePiece(['boughtPrice'], value)}
+            />
+          </section>
+          <section className="sheet" aria-label="Room at the table">
+            <h2>
+              Room at the table <NoteFor id="seats" />
+            </h2>
+            <SeatPlan piece={piece} />
+            <p>
+              Seats <strong data-testid="seats">{seating(piece).total}</strong>.{' '}
+              {knees !== null && (
+                <>
+                  Knees have <Dim of={knees} mark /> under the apron.
+                </>
+              )}{' '}
+              A place is <Dim of={24 * 8128} mark /> wide; leave <Dim of={36 * 8128} mark /> to walk behind a chair.
+            </p>
+          </section>
+        </div>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,190 @@
+import { Button } from '@mui/material';
+import { useMemo, useState } from 'react';
+import { useSearchParams } from 'react-router';
+import type { Part, Plan, Step } from '@sill/core';
+import { PartPicture, type Drawn } from '../../drawing/PartPicture';
+import { useChange, useJob, usePieceFacts } from '../../state/hooks';
+import { Dim } from '../../words/Dim';
+import { Words } from '../../words/Words';
+import { StageHead } from '../StageHead';
+import { Waiting } from '../Waiting';
+import { BenchMode } from './BenchMode';
+
+type Facts = Plan['pieces'][number];
+
+/** The parts as they stand in a step: new, there before, later. */
+export function drawnIn(step: Step, parts: readonly Part[]): readonly Drawn[] {
+  const adds = new Set(step.adds);
+  const there = new Set(step.there);
+  return parts.map((part) => ({ part, as: adds.has(part.id) ? 'new' : there.has(part.id) ? 'there' : 'later' }));
+}
+
+/** The part whose length matters in a step: the one rail that is added. */
+export const measured = (step: Step, parts: readonly Part[]): Part | null => {
+  const rails = parts.filter((part) => step.adds.includes(part.id) && part.role !== 'leg' && part.role !== 'top');
+  return rails.length > 0 && rails.length <= 2 ? rails[0]! : null;
+};
+
+const minutes = (count: number) =>
+  count < 60 ? `${count} min` : `${Math.floor(count / 60)} h${count % 60 ? ` ${count % 60} min` : ''}`;
+
+export const isDone = (step: Step, done: readonly string[]): boolean =>
+  step.actions.every((action) => done.includes(action.id));
+
+/** Steps in order: what to pick up, do and check, with a picture of each. */
+export function BuildStage() {
+  return (
+    <>
+      <Waiting>
+        <Steps />
+      </Waiting>
+    </>
+  );
+}
+
+function Steps() {
+  const facts = usePieceFacts()!;
+  const job = useJob();
+  const [search, setSearch] = useSearchParams();
+  const [bench, setBench] = useState(false);
+  const { steps } = facts;
+  const asked = Number(search.get('step'));
+  const firstOpen = steps.findIndex((step) => !isDone(step, job.done));
+  const at = asked >= 1 && asked <= steps.length ? asked - 1 : Math.max(0, firstOpen);
+  const step = steps[at]!;
+  const go = (to: number) =>
+    setSearch((before) => ({ ...Object.fromEntries(before), step: String(to + 1) }), { replace: true });
+  return (
+    <>
+      <StageHead
+        title="Build"
+        about={`Step ${at + 1} of ${steps.length} · about ${minutes(step.work)}${step.wait > 0 ? `, then ${minutes(step.wait)} in clamps` : ''}`}
+      >
+        <Button onClick={() => setBench(true)}>At the bench</Button>
+      </StageHead>
+      <div className="step-bar" role="group" aria-label="Steps">
+        {steps.map((item, k) => (
+          <StepMark
+            key={item.id}
+            step={item}
+            number={k + 1}
+            here={k === at}
+            done={isDone(item, job.done)}
+            onGo={() => go(k)}
+          />
+        ))}
+      </div>
+      <StepView
+        facts={facts}
+        step={step}
+        onNext={at + 1 < steps.length ? () => go(at + 1) : null}
+        onBack={at > 0 ? () => go(at - 1) : null}
+      />
+      {bench && <BenchMode facts={facts} start={at} onClose={() => setBench(false)} />}
+    </>
+  );
+}
+
+type MarkProps = {
+  readonly step: Step;
+  readonly number: number;
+  readonly here: boolean;
+  readonly done: boolean;
+  readonly onGo: () => void;
+};
+
+/** One step of the bar, as wide as it takes time. */
+function StepMark({ step, number, here, done, onGo }: MarkProps) {
+  return (
+    <button
+      type="button"
+      data-done={done}
+      aria-current={here ? 'step' : undefined}
+      aria-label={`Step ${number}${done ? ', done' : ''}`}
+      onClick={onGo}
+      ref={(element) => element?.style.setProperty('flex-grow', String(Math.max(1, step.work / 12)))}
+    >
+      {number}
+    </button>
+  );
+}
+
+type ViewProps = {
+  readonly facts: Facts;
+  readonly step: Step;
+  readonly onNext: (() => void) | null;
+  readonly onBack: (() => void) | null;
+};
+
+function StepView({ facts, step, onNext, onBack }: ViewProps) {
+  const job = useJob();
+  const change = useChange();
+  const drawn = useMemo(() => drawnIn(step, facts.parts), [step, facts.parts]);
+  const toggle = (id: string) =>
+    change([
+      {
+        piece: null,
+        path: ['done'],
+        value: job.done.includes(id) ? job.done.filter((item) => item !== id) : [...job.done, id],
+      },
+    ]);
+  const finish = () => {
+    const missing = step.actions.map((action) => action.id).filter((id) => !job.done.includes(id));
+    if (missing.length > 0) change([{ piece: null, path: ['done'], value: [...job.done, ...missing] }]);
+    onNext?.();
+  };
+  return (
+    <div className="step-columns">
+      <div>
+        <figure className="sheet step-picture">
+          <PartPicture
+            parts={drawn}
+            tags={step.adds.length + step.there.length <= 9}
+            measure={measured(step, facts.parts)}
+            label="The step"
+          />
+          <figcaption className="soft">Blue: added in this step. Dashed: joined later.</figcaption>
+        </figure>
+        <div className="sheet pick-up">
+          <h3>Pick up for this step</h3>
+          <p>
+            <Words of={step.pickUp} piece={step.piece} />
+          </p>
+          {step.spacers.map((spacer) => (
+            <p key={spacer.thickness}>
+              Cut {spacer.count} spacers <Dim of={spacer.thickness} mark /> thick from an offcut.
+            </p>
+          ))}
+        </div>
+      </div>
+      <section aria-label="What to do">
+        <h2 className="step-title">
+          <Words of={step.title} piece={step.piece} />
+        </h2>
+        <ol className="actions">
+          {step.actions.map((action) => (
+            <li key={action.id}>
+              <label className="tick">
+                <input type="checkbox" checked={job.done.includes(action.id)} onChange={() => toggle(action.id)} />
+                <span>
+                  <Words of={action.text} piece={step.piece} />
+                </span>
+              </label>
+            </li>
+          ))}
+        </ol>
+        {step.cautions.map((caution, at) => (
+          <p key={at} className="caution">
+            <Words of={caution} />
+          </p>
+        ))}
+        <p className="step-buttons">
+          {onBack && <Button onClick={onBack}>Step before</Button>}
+          <Button variant="contained" color="primary" onClick={finish}>
+            {onNext ? 'Step done · next' : 'Step done'}
+          </Button>
+        </p>
+      </section>
+    </div>
+  );
+}

@@ -1,0 +1,238 @@
+import { ToggleButton, ToggleButtonGroup } from '@mui/material';
+import { useState } from 'react';
+import { useSearchParams } from 'react-router';
+import { printNominal, type Plan, type Setup } from '@sill/core';
+import { DataTable, type Column } from '../../fields/DataTable';
+import { BoardRow } from '../../drawing/BoardRow';
+import { useChange, useJob, usePlan } from '../../state/hooks';
+import { Dim } from '../../words/Dim';
+import { runs, useLabel } from '../labels';
+import { StageHead } from '../StageHead';
+import { Waiting } from '../Waiting';
+
+type Way = 'board' | 'setup' | 'piece';
+
+const isWay = (way: string | null): way is Way => way === 'board' || way === 'setup' || way === 'piece';
+
+/** Which piece from which board, in what order: by board, by saw setup, by piece. */
+export function CutsStage() {
+  const plan = usePlan();
+  const [search, setSearch] = useSearchParams();
+  const given = search.get('by');
+  const way: Way = isWay(given) ? given : 'board';
+  const set = (value: Way | null) =>
+    value && setSearch((before) => ({ ...Object.fromEntries(before), by: value }), { replace: true });
+  const about = plan ? `${plan.buying.boards.length} boards · ${plan.cuts.length} pieces · cut in this order` : '';
+  return (
+    <>
+      <StageHead title="Cuts" about={about}>
+        <ToggleButtonGroup
+          size="small"
+          exclusive
+          value={way}
+          onChange={(_, value: Way | null) => set(value)}
+          aria-label="Order of the diagrams"
+        >
+          <ToggleButton value="board">By board</ToggleButton>
+          <ToggleButton value="setup">By saw setup</ToggleButton>
+          <ToggleButton value="piece">By piece</ToggleButton>
+        </ToggleButtonGroup>
+      </StageHead>
+      <Waiting wholeJob>{plan && <Cuts plan={plan} way={way} />}</Waiting>
+    </>
+  );
+}
+
+function Cuts({ plan, way }: { readonly plan: Plan; readonly way: Way }) {
+  const [chosen, setChosen] = useState<string | null>(null);
+  const lit = plan.setups.find((setup) => setup.id === chosen) ?? null;
+  if (way === 'piece') return <ByPiece plan={plan} />;
+  if (way === 'setup') return <BySetup plan={plan} />;
+  return (
+    <>
+      <SetupStrip plan={plan} chosen={chosen} onChoose={(id) => setChosen(id === chosen ? null : id)} />
+      <Boards plan={plan} lit={lit} />
+    </>
+  );
+}
+
+/** Cuts of a setup: its own crosscuts, or those of the pieces that a fence setting rips. */
+const cutsOf = (plan: Plan, setup: Setup): ReadonlySet<number> => {
+  if (setup.kind === 'stop') return new Set(setup.cuts);
+  const parts = new Set(setup.parts);
+  return new Set(plan.cuts.filter((cut) => parts.has(cut.piece.blank.part)).map((cut) => cut.number));
+};
+
+export function SetupName({ setup }: { readonly setup: Setup }) {
+  return (
+    <>
+      {setup.kind === 'stop' ? 'Stop ' : 'Rip '}
+      <Dim of={setup.setting} />
+    </>
+  );
+}
+
+/** What a setting is for, in a few words. */
+export function SetupWords({ setup, brief = false }: { readonly setup: Setup; readonly brief?: boolean }) {
+  const names = [...new Set(setup.parts.map((part) => part.name))].map((name) =>
+    setup.count === 1 ? name : `${name}s`,
+  );
+  const many = setup.gang > 1 && !brief ? `, up to ${setup.gang} together` : '';
+  return (
+    <>
+      {setup.count} {names.join(' and ')}
+      {setup.kind === 'fence' ? ', fence' : many}
+    </>
+  );
+}
+
+function SetupStrip({
+  plan,
+  chosen,
+  onChoose,
+}: {
+  readonly plan: Plan;
+  readonly chosen: string | null;
+  readonly onChoose: (id: string) => void;
+}) {
+  const { done } = useJob();
+  return (
+    <div className="setups" role="group" aria-label="Saw settings in order">
+      {plan.setups.map((setup) => (
+        <button
+          key={setup.id}
+          type="button"
+          className="setup"
+          aria-pressed={setup.id === chosen}
+          data-done={done.includes(setup.id)}
+          onClick={() => onChoose(setup.id)}
+        >
+          <strong>
+            <SetupName setup={setup} />
+          </strong>
+          <span>
+            <SetupWords setup={setup} brief />
+            {done.includes(setup.id) && ' · done'}
+          </span>
+        </button>
+      ))}
+    </div>
+  );
+}
+
+export function Boards({
+  plan,
+  lit,
+  only,
+}: {
+  readonly plan: Plan;
+  readonly lit: Setup | null;
+  readonly only?: ReadonlySet<number>;
+}) {
+  const label = useLabel();
+  const longest = Math.max(...plan.buying.boards.map((board) => board.length));
+  const litCuts = lit ? cutsOf(plan, lit) : null;
+  return (
+    <div className="boards">
+      {plan.buying.boards
+        .filter((board) => only === undefined || only.has(board.number))
+        .map((board) => (
+          <BoardRow
+            key={board.number}
+            board={board}
+            cuts={plan.cuts.filter((cut) => cut.board === board.number)}
+            longest={longest}
+            label={label}
+            lit={litCuts}
+          />
+        ))}
+    </div>
+  );
+}
+
+function BySetup({ plan }: { readonly plan: Plan }) {
+  const job = useJob();
+  const change = useChange();
+  const label = useLabel();
+  const toggle = (id: string) =>
+    change([
+      {
+        piece: null,
+        path: ['done'],
+        value: job.done.includes(id) ? job.done.filter((item) => item !== id) : [...job.done, id],
+      },
+    ]);
+  return (
+    <div className="stack">
+      <p className="caution">
+        Eye, ear and dust protection; guards stay on; unplug before you change a blade. Nothing under{' '}
+        <Dim of={6 * 8128} mark /> near the blade by hand. The saw’s manual and local rules come first.
+      </p>
+      {plan.setups.map((setup, at) => (
+        <section key={setup.id} className="sheet setup-block" data-done={job.done.includes(setup.id)}>
+          <label className="tick">
+            <input type="checkbox" checked={job.done.includes(setup.id)} onChange={() => toggle(setup.id)} />
+            <span>
+              <strong>
+                {at + 1}. <SetupName setup={setup} />
+              </strong>{' '}
+              <SetupWords setup={setup} />: {runs(setup.parts.map((part) => label(part.id)))}
+              {setup.cuts.length > 0 && (
+                <>
+                  {' '}
+                  · cuts <b>{setup.cuts.join(', ')}</b>
+                </>
+              )}
+              {setup.extraFor && <> · left long for {setup.extraFor}</>}
+            </span>
+          </label>
+          <Boards plan={plan} lit={setup} only={new Set(setup.boards)} />
+        </section>
+      ))}
+    </div>
+  );
+}
+
+function ByPiece({ plan }: { readonly plan: Plan }) {
+  const label = useLabel();
+  type Row = Plan['cuts'][number];
+  const columns: Column<Row>[] = [
+    { key: 'piece', head: 'Piece', value: (row) => label(row.piece.blank.part.id) },
+    { key: 'name', head: 'Part', value: (row) => row.piece.blank.part.name },
+    {
+      key: 'rough',
+      head: 'Cut to',
+      number: true,
+      value: (row) => row.piece.length,
+      cell: (row) => <Dim of={row.piece.length} />,
+    },
+    {
+      key: 'finished',
+      head: 'Finished',
+      number: true,
+      value: (row) => row.piece.blank.part.length,
+      cell: (row) => <Dim of={row.piece.blank.part.length} />,
+    },
+    {
+      key: 'rip',
+      head: 'Rip to',
+      number: true,
+      value: (row) => row.piece.blank.rip?.to ?? 0,
+      cell: (row) => (row.piece.blank.rip ? <Dim of={row.piece.blank.rip.to} /> : ''),
+    },
+    { key: 'board', head: 'Board', number: true, value: (row) => row.board },
+    { key: 'stock', head: 'From', value: (row) => printNominal(row.piece.blank.nominal) },
+    { key: 'cut', head: 'Cut', number: true, value: (row) => row.number },
+  ];
+  return (
+    <section className="sheet">
+      <DataTable
+        name="Pieces"
+        rows={plan.cuts}
+        columns={columns}
+        rowId={(row) => String(row.number)}
+        partOf={(row) => row.piece.blank.part.id}
+      />
+    </section>
+  );
+}

@@ -1,0 +1,102 @@
+import type { Bit, Fastening, Piece } from '@sill/core';
+import { listOf, dim } from '@sill/core';
+import { usePiece, usePieceFacts } from '../../state/hooks';
+import { Dim, Text } from '../../words/Dim';
+import { PartTag } from '../../words/PartTag';
+import { Words } from '../../words/Words';
+import { StageHead } from '../StageHead';
+import { Waiting } from '../Waiting';
+import { PocketPicture } from './PocketPicture';
+
+const KIND = {
+  edge: 'Top boards, edge to edge',
+  'rail end': 'Rails into legs and aprons',
+  'top clips': 'Top on base, clips',
+  'top screws': 'Top on base, screws',
+} as const;
+
+/** Joints worked the same way stand together: same kind, setting, screw and positions. */
+export function alike(made: readonly Fastening[]): readonly (readonly Fastening[])[] {
+  const groups = new Map<string, Fastening[]>();
+  for (const item of made) {
+    const key = [item.joint.kind, item.jig, item.screw, item.face, item.positions.join()].join('|');
+    groups.set(key, [...(groups.get(key) ?? []), item]);
+  }
+  return [...groups.values()];
+}
+
+/** Each joint with its jig setting, screw, count and positions. */
+export function JointsStage() {
+  const piece = usePiece();
+  const facts = usePieceFacts();
+  const made = facts?.fastenings ?? [];
+  const screws = made.reduce((sum, item) => sum + item.positions.length, 0);
+  const kinds = [...new Set(made.map((item) => item.joint.kind))];
+  return (
+    <>
+      <StageHead title="Joints" about={`${made.length} joints · ${screws} screws and clips`} />
+      <Waiting>
+        <div className="stack">
+          <p className="caution">
+            Glasses on. Clamp the work before you drill a pocket: if the bit grabs, the jig spins. The jig’s own chart
+            comes first; try each setting on offcuts.
+          </p>
+          {kinds.map((kind) => (
+            <section key={kind} className="sheet" aria-label={KIND[kind]}>
+              <h2>{KIND[kind]}</h2>
+              {alike(made.filter((item) => item.joint.kind === kind)).map((group) => (
+                <JointGroup key={group[0]!.joint.id} group={group} piece={piece!} />
+              ))}
+            </section>
+          ))}
+        </div>
+      </Waiting>
+    </>
+  );
+}
+
+function JointGroup({ group, piece }: { readonly group: readonly Fastening[]; readonly piece: Piece }) {
+  const { jig, screw, positions, from, face, by, reaches } = group[0]!;
+  const where = listOf(positions.map((position): Bit => dim(position)));
+  return (
+    <article className="joint-group" data-short={!reaches}>
+      <p className="joint-pairs">
+        {group.map(({ joint, drilled, into }) => (
+          <span key={joint.id} className="pair">
+            <PartTag id={drilled.id} tag={drilled.tag} />→<PartTag id={into.id} tag={into.tag} />
+          </span>
+        ))}
+      </p>
+      <PocketPicture fastening={group[0]!} />
+      <dl>
+        {by === 'pocket screws' ? (
+          <>
+            <dt>Jig and collar</dt>
+            <dd>
+              <Dim of={jig} />
+            </dd>
+            <dt>Screw</dt>
+            <dd>
+              <Text of={screw} /> coarse
+            </dd>
+          </>
+        ) : (
+          <>
+            <dt>Clip</dt>
+            <dd>
+              slot <Dim of={(7 * 8128) / 16} /> below the top edge
+            </dd>
+          </>
+        )}
+        <dt>How many</dt>
+        <dd>
+          {positions.length} each, {positions.length * group.length * piece.copies} in all
+        </dd>
+        <dt>Where</dt>
+        <dd>
+          <Words of={where} /> from the {from}, {face}
+        </dd>
+      </dl>
+    </article>
+  );
+}

@@ -1,0 +1,142 @@
+import { Button, Table, TableBody, TableCell, TableHead, TableRow, useMediaQuery } from '@mui/material';
+import { unparse } from 'papaparse';
+import { useState } from 'react';
+import { SPECIES, hardwareName, printNominal, type Plan } from '@sill/core';
+import { saveFile } from '../../frame/files';
+import { useJob } from '../../state/hooks';
+import { Text } from '../../words/Dim';
+import { cents, dollars } from '../../words/money';
+import { runs, useLabel } from '../labels';
+
+/** The list for the store, with its total against the budget and against the bought price. */
+export function BuyingTable({ plan }: { readonly plan: Plan }) {
+  const job = useJob();
+  const label = useLabel();
+  const narrow = useMediaQuery('(max-width: 899px)');
+  const [open, setOpen] = useState(false);
+  const { list } = plan;
+  const hardware = list.hardware.reduce((sum, line) => sum + line.total, 0);
+  const bought = job.pieces.every((piece) => piece.boughtPrice !== null)
+    ? job.pieces.reduce((sum, piece) => sum + piece.boughtPrice! * piece.copies, 0)
+    : null;
+  const csv = () => {
+    const rows = [
+      ...list.boards.map((line) => [
+        line.offer.id,
+        line.offer.grade,
+        line.count,
+        cents(line.offer.price),
+        cents(line.total),
+        line.spare,
+      ]),
+      ...list.hardware.map((line) => [
+        hardwareName(line.offer.kind, line.offer.size),
+        `${line.offer.count} in one`,
+        line.count,
+        cents(line.offer.price),
+        cents(line.total),
+        0,
+      ]),
+      ['tax', `${job.yard.tax} %`, '', '', cents(list.tax), ''],
+      ['total', '', '', '', cents(list.total), ''],
+    ];
+    saveFile(
+      `${job.name} buying list.csv`,
+      'text/csv',
+      unparse({ fields: ['item', 'grade', 'count', 'each', 'total', 'of which spare'], data: rows }),
+    );
+  };
+  return (
+    <section className="sheet" aria-label="Buying list">
+      <div className="scroll">
+        <Table size="small" data-testid="buying-list">
+          <TableHead>
+            <TableRow>
+              <TableCell>Board</TableCell>
+              <TableCell className="wide-only">Grade</TableCell>
+              <TableCell align="right">Count</TableCell>
+              <TableCell align="right" className="wide-only">
+                Each
+              </TableCell>
+              <TableCell align="right">Total</TableCell>
+              <TableCell>For</TableCell>
+            </TableRow>
+          </TableHead>
+          <TableBody>
+            {list.boards.map((line) => (
+              <TableRow key={line.offer.id}>
+                <TableCell className="tag-cell">
+                  {printNominal(line.offer.nominal)}×{line.offer.feet}
+                </TableCell>
+                <TableCell className="soft wide-only">
+                  {line.offer.grade} {SPECIES[line.offer.species].name}
+                </TableCell>
+                <TableCell align="right">{line.count}</TableCell>
+                <TableCell align="right" className="wide-only">
+                  {cents(line.offer.price)}
+                </TableCell>
+                <TableCell align="right">{cents(line.total)}</TableCell>
+                <TableCell className="soft">
+                  {runs(line.partIds.map(label))}
+                  {line.spare > 0 && (
+                    <b>
+                      {line.partIds.length > 0 ? ', ' : ''}
+                      {line.spare} spare
+                    </b>
+                  )}
+                </TableCell>
+              </TableRow>
+            ))}
+            <TableRow>
+              <TableCell colSpan={narrow ? 2 : 4} className="soft">
+                Screws, clips and glue · {list.hardware.length} {list.hardware.length === 1 ? 'line' : 'lines'}
+              </TableCell>
+              <TableCell align="right">{cents(hardware)}</TableCell>
+              <TableCell>
+                <Button size="small" variant="text" color="primary" aria-expanded={open} onClick={() => setOpen(!open)}>
+                  {open ? 'hide' : 'show'}
+                </Button>
+              </TableCell>
+            </TableRow>
+            {open &&
+              list.hardware.map((line) => (
+                <TableRow key={line.offer.id}>
+                  <TableCell colSpan={narrow ? 1 : 2}>
+                    <Text of={hardwareName(line.offer.kind, line.offer.size)} />
+                  </TableCell>
+                  <TableCell align="right">{line.count}</TableCell>
+                  <TableCell align="right" className="wide-only">
+                    {cents(line.offer.price)}
+                  </TableCell>
+                  <TableCell align="right">{cents(line.total)}</TableCell>
+                  <TableCell className="soft">
+                    {line.offer.count} {line.offer.kind === 'glue' ? 'fl oz a bottle' : 'a box'}; {line.need.count}{' '}
+                    needed
+                  </TableCell>
+                </TableRow>
+              ))}
+            <TableRow className="total">
+              <TableCell colSpan={narrow ? 2 : 4}>
+                With {job.yard.tax} % tax <span className="soft">({cents(list.tax)})</span>
+              </TableCell>
+              <TableCell align="right" data-testid="list-total">
+                {cents(list.total)}
+              </TableCell>
+              <TableCell className={job.budget !== null && list.total > job.budget ? 'over' : 'saves'}>
+                {job.budget !== null &&
+                  (list.total > job.budget
+                    ? `${dollars(list.total - job.budget)} over budget`
+                    : `${dollars(job.budget - list.total)} under budget`)}
+                {bought !== null &&
+                  ` · bought ${job.pieces.length === 1 && job.pieces[0]!.copies === 1 ? 'one costs' : 'ones cost'} ${cents(bought)}`}
+              </TableCell>
+            </TableRow>
+          </TableBody>
+        </Table>
+      </div>
+      <div className="table-tools">
+        <Button onClick={csv}>Save as CSV</Button>
+      </div>
+    </section>
+  );
+}

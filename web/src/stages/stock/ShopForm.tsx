@@ -1,0 +1,74 @@
+import { inches, type Shop } from '@sill/core';
+import { Choice } from '../../fields/Choice';
+import { LengthField } from '../../fields/LengthField';
+import { NumberField } from '../../fields/NumberField';
+import { useChange, useJob } from '../../state/hooks';
+
+type Lengths = 'kerf' | 'squareEnds' | 'edgeRip' | 'topExtra' | 'partExtra' | 'car';
+const LENGTHS: readonly (readonly [Lengths, string])[] = [
+  ['kerf', 'Width of the saw’s cut'],
+  ['squareEnds', 'Taken off each end to square a board'],
+  ['edgeRip', 'Ripped off each rounded edge'],
+  ['topExtra', 'Left on top boards until glued'],
+  ['partExtra', 'Left on glued legs and fit parts'],
+  ['car', 'Longest board the car takes'],
+];
+
+/** What the plan may count on in this shop. */
+export function ShopForm() {
+  const { shop, spares } = useJob();
+  const change = useChange();
+  const set = (key: keyof Shop, value: number | null) =>
+    value !== null && change([{ piece: null, path: ['shop', key], value }]);
+  return (
+    <section className="sheet form shop" aria-label="My shop">
+      <div className="grid-fields">
+        {LENGTHS.map(([key, label]) => (
+          <LengthField
+            key={key}
+            label={label}
+            {...(key === 'kerf' ? { least: inches(1 / 64), most: inches(0.4) } : {})}
+            value={shop[key]}
+            onChange={(value) => set(key, value)}
+          />
+        ))}
+        <NumberField
+          label="Clamps"
+          least={0}
+          most={200}
+          value={shop.clamps}
+          onChange={(value) => set('clamps', value)}
+        />
+        <NumberField
+          label="One person carries"
+          unit="lb"
+          least={1}
+          most={1000}
+          value={shop.lift}
+          onChange={(value) => set('lift', value)}
+        />
+        <NumberField
+          label="Hours in a day at the bench"
+          unit="h"
+          least={1}
+          most={16}
+          value={shop.hours}
+          onChange={(value) => set('hours', value)}
+        />
+      </div>
+      <Choice
+        label="Spare boards"
+        value={spares}
+        options={[
+          { value: 'none', label: 'the exact count' },
+          { value: 'each', label: 'one of each size' },
+        ]}
+        onChange={(value) => change([{ piece: null, path: ['spares'], value }])}
+      />
+      <p className="soft">
+        Exact count: when the yard is near and you pick straight boards. One of each: when a second trip costs an
+        afternoon.
+      </p>
+    </section>
+  );
+}

@@ -1,0 +1,48 @@
+import { ToggleButton, ToggleButtonGroup } from '@mui/material';
+import { useState } from 'react';
+import { useJob, usePiece, usePlan } from '../../state/hooks';
+import { StageHead } from '../StageHead';
+import { TopOptions } from '../TopOptions';
+import { Waiting } from '../Waiting';
+import { BuyingTable } from './BuyingTable';
+import { Prices } from './Prices';
+import { ShopForm } from './ShopForm';
+
+type Tab = 'buy' | 'prices' | 'shop';
+
+/** What to buy, what it costs, and the prices and shop it is worked out from. */
+export function StockStage() {
+  const job = useJob();
+  const plan = usePlan();
+  const piece = usePiece();
+  const [tab, setTab] = useState<Tab>('buy');
+  return (
+    <>
+      <StageHead title="Stock" about={tab === 'shop' ? 'what your shop can do' : `Cheapest mix at ${job.yard.name}`}>
+        <ToggleButtonGroup
+          size="small"
+          exclusive
+          value={tab}
+          onChange={(_, value: Tab | null) => value && setTab(value)}
+          aria-label="Part of the stock"
+        >
+          <ToggleButton value="buy">To buy</ToggleButton>
+          <ToggleButton value="prices">Prices</ToggleButton>
+          <ToggleButton value="shop">My shop</ToggleButton>
+        </ToggleButtonGroup>
+      </StageHead>
+      {tab === 'buy' && (
+        <Waiting wholeJob>
+          {plan && (
+            <div className="stack">
+              <BuyingTable plan={plan} />
+              {piece && <TopOptions piece={piece} plan={plan} />}
+            </div>
+          )}
+        </Waiting>
+      )}
+      {tab === 'prices' && <Prices />}
+      {tab === 'shop' && <ShopForm />}
+    </>
+  );
+}

@@ -1,0 +1,80 @@
+import { useCallback, useMemo } from 'react';
+import { useDispatch, useSelector } from 'react-redux';
+import { useParams, useSearchParams } from 'react-router';
+import type { Change, Finding, Job, Piece, Plan, StageName, Units } from '@sill/core';
+import { changed } from './bench';
+import { marked } from './view';
+import type { AppDispatch, RootState } from './store';
+
+export const useApp = useDispatch.withTypes<AppDispatch>();
+export const useFrom = useSelector.withTypes<RootState>();
+
+/** The job on the bench. Only for screens that are shown when one is open. */
+export function useJob(): Job {
+  const job = useFrom((state) => state.bench.job);
+  if (!job) throw new Error('No job is open');
+  return job;
+}
+
+export const usePlan = (): Plan | null => useFrom((state) => state.planning.plan);
+export const useUnits = (): Units => useFrom((state) => state.bench.job?.units ?? 'in');
+
+/** The piece in view: the one the address names, else the first; null in an empty job. */
+export function usePiece(): Piece | null {
+  const job = useJob();
+  const [search] = useSearchParams();
+  return job.pieces.find((piece) => piece.id === search.get('piece')) ?? job.pieces[0] ?? null;
+}
+
+/** The computed facts of the piece in view, once its plan is there. */
+export function usePieceFacts(): Plan['pieces'][number] | null {
+  const piece = usePiece();
+  const plan = usePlan();
+  return plan?.pieces.find((facts) => facts.piece.id === piece?.id) ?? null;
+}
+
+export function useChange(): (changes: readonly Change[]) => void {
+  const dispatch = useApp();
+  return useCallback((changes) => void dispatch(changed(changes)), [dispatch]);
+}
+
+/** Changes one thing of a piece. */
+export function useChangePiece(piece: string): (path: Change['path'], value: unknown) => void {
+  const change = useChange();
+  return useCallback((path, value) => change([{ piece, path, value }]), [change, piece]);
+}
+
+/** Whether a part is marked, and the handlers that mark it while it is under the pointer or has the focus. */
+export function useMark(id: string | null) {
+  const dispatch = useApp();
+  const isMarked = useFrom((state) => id !== null && state.view.marked === id);
+  const handlers = useMemo(() => {
+    if (id === null) return {};
+    const on = () => void dispatch(marked(id));
+    const off = () => void dispatch(marked(null));
+    return { onPointerEnter: on, onPointerLeave: off, onFocus: on, onBlur: off };
+  }, [dispatch, id]);
+  return { marked: isMarked, handlers };
+}
+
+/** A stage is about one piece, or about the whole job. */
+const OF_PIECE: readonly StageName[] = ['brief', 'shape', 'parts', 'joints', 'build'];
+
+/** Findings for the margin of a stage, those that stop first. */
+export function notesOf(plan: Plan | null, stage: StageName, piece: string | null): readonly Finding[] {
+  return (plan?.findings ?? []).filter(
+    (finding) =>
+      finding.stage === stage && (finding.piece === null || finding.piece === piece || !OF_PIECE.includes(stage)),
+  );
+}
+
+export function useStage(): StageName {
+  return (useParams()['stage'] ?? 'brief') as StageName;
+}
+
+export function useNotes(): readonly Finding[] {
+  const stage = useStage();
+  const plan = usePlan();
+  const piece = usePiece();
+  return useMemo(() => notesOf(plan, stage, piece?.id ?? null), [plan, stage, piece?.id]);
+}

@@ -1,0 +1,48 @@
+import { createListenerMiddleware, isAnyOf } from '@reduxjs/toolkit';
+import { planQuickly, prove, stopProof } from '../workers/planner';
+import { changed, closed, opened, redone, replaced, tookTheirs, undone } from './bench';
+import { cleared, failed, planned, proofEnded, started } from './planning';
+import type { RootState } from './store';
+
+export const replanning = createListenerMiddleware<RootState>();
+
+/**
+ * Plans again after every change: first quickly, then, where that is not proved to be the least, a longer search in a
+ * second worker that can be stopped. What is of an older job is dropped when it comes back.
+ */
+replanning.startListening({
+  matcher: isAnyOf(opened, changed, replaced, undone, redone, tookTheirs),
+  effect: async (_action, { getState, dispatch, cancelActiveListeners }) => {
+    cancelActiveListeners();
+    stopProof();
+    const { job } = getState().bench;
+    if (!job) return;
+    const current = () => getState().bench.job === job;
+    dispatch(started());
+    try {
+      const plan = await planQuickly(job);
+      if (!current()) return;
+      const proved = plan.buying.status === 'optimal' || plan.buying.boards.length === 0;
+      dispatch(planned({ job, plan, proving: !proved }));
+      if (proved) return;
+      const better = await prove(job);
+      if (current()) dispatch(planned({ job, plan: better, proving: false }));
+    } catch (error) {
+      if (current()) dispatch(failed(error instanceof Error ? error.message : 'The plan could not be worked out.'));
+    }
+  },
+});
+
+replanning.startListening({
+  matcher: isAnyOf(closed),
+  effect: (_action, { dispatch }) => {
+    stopProof();
+    dispatch(cleared());
+  },
+});
+
+/** Ends the longer search; the plan stays as it is, with its bound told honestly. */
+export const endProof = () => {
+  stopProof();
+  return proofEnded();
+};

@@ -1,0 +1,529 @@
+import { css } from '@mui/material';
+import { DISPLAY } from '../theme';
+
+export const stageStyles = css`
+  .stage-head {
+    display: flex;
+    align-items: center;
+    flex-wrap: wrap;
+    gap: 4px 14px;
+    min-height: 36px;
+    margin-bottom: 12px;
+    & p {
+      margin: 4px 0 0;
+    }
+    & .MuiToggleButton-root {
+      text-transform: none;
+      font-size: 15px;
+      padding: 3px 12px;
+      color: var(--ink);
+      border-color: var(--edge);
+      background: var(--sheet);
+      &.Mui-selected,
+      &.Mui-selected:hover {
+        background: var(--slate);
+        color: var(--slate-ink);
+      }
+    }
+  }
+  .sheet {
+    background: var(--sheet);
+    border: 1px solid var(--line);
+    border-radius: 3px;
+    padding: 14px;
+  }
+  .stack {
+    display: flex;
+    flex-direction: column;
+    gap: 12px;
+    min-width: 0;
+  }
+  .scroll {
+    overflow-x: auto;
+  }
+  .form {
+    display: flex;
+    flex-direction: column;
+    gap: 14px;
+  }
+  .row {
+    display: flex;
+    gap: 12px;
+    align-items: center;
+  }
+  .job-line {
+    display: grid;
+    grid-template-columns: 1fr 240px;
+    gap: 12px;
+    margin-bottom: 12px;
+  }
+  .two-columns {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+    gap: 12px;
+    align-items: start;
+  }
+  .grid-fields {
+    display: grid;
+    grid-template-columns: repeat(auto-fill, minmax(240px, 1fr));
+    gap: 14px;
+  }
+  .sizes {
+    border: 0;
+    padding: 0;
+    margin: 0;
+    min-width: 0;
+    display: grid;
+    grid-template-columns: repeat(3, minmax(0, 1fr));
+    gap: 6px;
+    & legend {
+      padding: 0 0 7px;
+      color: var(--soft);
+    }
+    &.two {
+      grid-template-columns: repeat(2, minmax(0, 1fr));
+    }
+    & .MuiInputBase-root {
+      padding-right: 8px;
+    }
+    & .MuiInputBase-input {
+      padding-left: 10px;
+      padding-right: 0;
+    }
+    & .MuiInputAdornment-root p {
+      margin: 0;
+    }
+  }
+  .choices {
+    display: flex;
+    flex-direction: column;
+    gap: 8px;
+    min-width: 0;
+    & > fieldset {
+      border-bottom: 1px solid var(--line);
+      padding-bottom: 9px;
+    }
+  }
+  .choice {
+    border: 0;
+    padding: 0;
+    margin: 0;
+    min-width: 0;
+    & legend {
+      padding: 0 0 4px;
+      color: var(--soft);
+    }
+  }
+  .chips {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 5px;
+  }
+  .chip {
+    position: relative;
+    & input {
+      position: absolute;
+      opacity: 0;
+      inset: 0;
+      margin: 0;
+      cursor: pointer;
+    }
+    & span {
+      display: block;
+      padding: 4px 10px;
+      min-height: 32px;
+      border: 1px solid var(--edge);
+      border-radius: 3px;
+      background: var(--sheet);
+    }
+    & input:checked + span {
+      background: var(--chalk-wash);
+      border-color: var(--chalk);
+      box-shadow: inset 0 0 0 1px var(--chalk);
+      color: var(--chalk);
+      font-weight: 700;
+    }
+    & input:focus-visible + span {
+      outline: 2px solid var(--chalk);
+      outline-offset: 2px;
+    }
+    &[data-not='true'] span {
+      text-decoration: line-through;
+      color: var(--soft);
+    }
+  }
+  .shape-columns {
+    display: grid;
+    grid-template-columns: 252px minmax(0, 1fr);
+    gap: 18px;
+    align-items: start;
+  }
+  .parts-columns {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) 250px;
+    gap: 12px;
+    align-items: start;
+  }
+  .parts-side {
+    position: sticky;
+    top: 0;
+  }
+  .fit-list {
+    padding-left: 0;
+    list-style: none;
+    margin: 4px 0 0;
+    & li {
+      padding: 4px 0;
+    }
+  }
+  .fit {
+    font-weight: 700;
+    color: var(--ochre);
+  }
+  .empty {
+    & h2 {
+      font-size: 22px;
+      margin-bottom: 4px;
+    }
+  }
+  .cards {
+    display: grid;
+    grid-template-columns: repeat(auto-fill, minmax(190px, 1fr));
+    gap: 12px;
+    margin-top: 12px;
+  }
+  .card {
+    display: flex;
+    flex-direction: column;
+    font: inherit;
+    text-align: left;
+    background: var(--sheet);
+    color: var(--ink);
+    border: 1px solid var(--edge);
+    border-radius: 3px;
+    padding: 10px 12px;
+    cursor: pointer;
+    &:hover {
+      border-color: var(--chalk);
+      background: var(--chalk-wash);
+    }
+  }
+  .table-tools {
+    display: flex;
+    gap: 12px;
+    margin-bottom: 8px;
+    align-items: center;
+    & .MuiTextField-root {
+      max-width: 240px;
+    }
+  }
+  .data-table {
+    & .MuiTableCell-root {
+      white-space: nowrap;
+    }
+    & .MuiTableSortLabel-root:not(.Mui-active) .MuiTableSortLabel-icon {
+      display: none;
+    }
+  }
+  .scroll + .table-tools {
+    margin: 10px 0 0;
+  }
+  .MuiTableRow-root.Mui-selected {
+    background: var(--chalk-wash) !important;
+  }
+  .total td {
+    font-weight: 700;
+  }
+  .top-options .MuiTableCell-root {
+    white-space: nowrap;
+    padding: 5px 7px;
+  }
+  .left-bar {
+    display: inline-flex;
+    align-items: center;
+    gap: 6px;
+    & rect {
+      fill: var(--edge);
+    }
+  }
+  .prices {
+    & .row {
+      margin-bottom: 10px;
+      flex-wrap: wrap;
+      & > * {
+        flex: 1 1 180px;
+      }
+    }
+    & td .MuiTextField-root {
+      max-width: 260px;
+      margin: 6px 0 2px;
+    }
+  }
+  .caution {
+    border-left: 4px solid var(--ochre);
+    padding: 4px 10px;
+    margin: 0 0 4px;
+    background: var(--sheet);
+  }
+  .setups {
+    display: flex;
+    gap: 8px;
+    margin-bottom: 6px;
+    padding: 2px 2px 8px;
+    overflow-x: auto;
+    scrollbar-width: thin;
+  }
+  .setup {
+    flex: none;
+    font: inherit;
+    text-align: left;
+    background: var(--sheet);
+    color: var(--ink);
+    border: 1px solid var(--edge);
+    border-radius: 3px;
+    padding: 5px 10px;
+    cursor: pointer;
+    & strong {
+      display: block;
+      font: 600 17px ${DISPLAY};
+    }
+    & > span {
+      font-size: 14px;
+      white-space: nowrap;
+    }
+    &[aria-pressed='true'] {
+      border-color: var(--chalk);
+      box-shadow: inset 0 -3px 0 var(--chalk);
+      background: var(--chalk-wash);
+    }
+    &[data-done='true'] {
+      color: var(--soft);
+    }
+  }
+  .setup-block[data-done='true'] {
+    background: none;
+  }
+  .tick {
+    display: flex;
+    gap: 12px;
+    align-items: flex-start;
+    cursor: pointer;
+    & input {
+      width: 20px;
+      height: 20px;
+      flex: none;
+      margin: 1px 0 0;
+      accent-color: var(--moss);
+    }
+  }
+  .joint-group {
+    display: grid;
+    grid-template-columns: 150px minmax(0, 300px) minmax(0, 1fr);
+    gap: 6px 18px;
+    padding: 12px 0;
+    align-items: center;
+    border-top: 1px solid var(--line);
+    & dl {
+      display: grid;
+      grid-template-columns: 120px minmax(0, 1fr);
+      gap: 2px 10px;
+      margin: 0;
+    }
+    & dt {
+      color: var(--soft);
+    }
+    & dd {
+      margin: 0;
+    }
+    &[data-short='true'] dd {
+      color: var(--keel);
+    }
+  }
+  .joint-pairs {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 2px 12px;
+    margin: 0;
+  }
+  .pair {
+    white-space: nowrap;
+  }
+  .step-bar {
+    display: flex;
+    gap: 3px;
+    margin-bottom: 12px;
+    & button {
+      flex: 1 1 0;
+      min-width: 22px;
+      min-height: 24px;
+      border: 0;
+      border-radius: 2px;
+      background: var(--line);
+      color: var(--ink);
+      font: 500 13px ${DISPLAY};
+      cursor: pointer;
+      padding: 2px 0;
+    }
+    & button[data-done='true'] {
+      background: var(--moss);
+      color: var(--sheet);
+    }
+    & button[aria-current='step'] {
+      background: var(--chalk);
+      color: var(--sheet);
+    }
+  }
+  .step-columns {
+    display: grid;
+    grid-template-columns: minmax(0, 1.25fr) minmax(0, 1fr);
+    gap: 16px;
+    align-items: start;
+  }
+  .step-picture {
+    margin: 0;
+  }
+  .step-title {
+    font-size: 21px;
+    padding-bottom: 8px;
+    border-bottom: 1px solid var(--line);
+  }
+  .actions {
+    list-style: none;
+    padding: 0;
+    margin: 0 0 8px;
+    & li {
+      padding: 9px 0;
+      border-bottom: 1px solid var(--line);
+    }
+    & input:checked + span {
+      color: var(--soft);
+    }
+  }
+  .pick-up {
+    margin: 10px 0;
+    & p {
+      margin: 4px 0 0;
+    }
+  }
+  .step-buttons {
+    display: flex;
+    gap: 8px;
+    justify-content: flex-end;
+  }
+  .bench-mode {
+    padding: 16px 20px;
+    display: flex;
+    flex-direction: column;
+    gap: 10px;
+    & header,
+    & footer {
+      display: flex;
+      justify-content: space-between;
+      align-items: center;
+      gap: 12px;
+    }
+    & h1 {
+      font-size: clamp(22px, 4vw, 34px);
+    }
+    & .bench-body {
+      flex: 1;
+      min-height: 0;
+      display: grid;
+      grid-template-columns: 1fr 1fr;
+      gap: 24px;
+      align-items: center;
+    }
+    & .bench-action {
+      font-size: clamp(24px, 3.6vw, 40px);
+      line-height: 1.3;
+    }
+    & footer .MuiButton-root {
+      min-height: 64px;
+      font-size: 22px;
+      min-width: 34%;
+    }
+    & .part-picture {
+      max-height: 60vh;
+    }
+  }
+  .jobs-page {
+    max-width: 820px;
+    margin: 0 auto;
+    padding: 40px 20px;
+    & h1 {
+      font-size: 34px;
+    }
+    & .jobs {
+      list-style: none;
+      padding: 0;
+      & li {
+        display: flex;
+        align-items: center;
+        gap: 8px;
+        border-bottom: 1px solid var(--line);
+        padding: 10px 0;
+      }
+      & a {
+        flex: 1;
+        text-decoration: none;
+        color: var(--ink);
+      }
+      & strong {
+        font: 600 19px ${DISPLAY};
+        display: block;
+        color: var(--chalk);
+      }
+    }
+  }
+  .jobs-tools {
+    display: flex;
+    gap: 10px;
+    margin: 12px 0;
+  }
+  .problem {
+    color: var(--keel);
+  }
+  .both {
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+    gap: 20px;
+    & ul {
+      padding-left: 18px;
+      margin: 0;
+    }
+  }
+  @media (max-width: 899px) {
+    .two-columns,
+    .shape-columns,
+    .parts-columns,
+    .step-columns,
+    .job-line {
+      grid-template-columns: minmax(0, 1fr);
+    }
+    .shape-columns > .stack {
+      order: -1;
+    }
+    .parts-side {
+      position: static;
+    }
+    .joint-group {
+      grid-template-columns: minmax(0, 1fr);
+    }
+    .stage-head {
+      padding-right: 84px;
+    }
+    .row {
+      flex-wrap: wrap;
+    }
+    .chip span {
+      padding: 8px 12px;
+      min-height: 40px;
+    }
+    .bench-mode .bench-body {
+      grid-template-columns: 1fr;
+    }
+    .bench-mode .part-picture {
+      max-height: 34vh;
+    }
+  }
+`;

@@ -1,0 +1,136 @@
+import { createTheme, type Theme } from '@mui/material/styles';
+
+export type Look = 'light' | 'workshop';
+
+/** Colours of the two looks. Drawings read them as CSS variables, MUI through the theme; they are written here once. */
+const COLOURS = {
+  light: {
+    paper: '#f5f5f0',
+    sheet: '#fffefb',
+    ink: '#20272b',
+    soft: '#556167',
+    line: '#d5d6cd',
+    edge: '#b3b5a9',
+    chalk: '#21577f',
+    chalkWash: '#e1edf5',
+    keel: '#b5341c',
+    ochre: '#8a5a06',
+    moss: '#43682f',
+    slate: '#2a3439',
+    slateInk: '#fffefb',
+    slateSoft: '#c3ccd0',
+    sapwood: '#ecdcb9',
+    sapwoodLight: '#f5ebd3',
+    sapwoodDark: '#d9c08d',
+    grain: '#d8c294',
+    woodInk: '#20272b',
+    woodEdge: '#6e5a2f',
+    stick: '#f3ead6',
+    stickDeep: '#e6d5ae',
+    fresh: '#a9c9e0',
+    freshDark: '#7fabcb',
+  },
+  workshop: {
+    paper: '#14181a',
+    sheet: '#1d2326',
+    ink: '#f6f5ee',
+    soft: '#c2cbcf',
+    line: '#3b464b',
+    edge: '#66747a',
+    chalk: '#8fc7f0',
+    chalkWash: '#1f3b4e',
+    keel: '#ff9d87',
+    ochre: '#f2bd62',
+    moss: '#a5d68a',
+    slate: '#0b0e10',
+    slateInk: '#ffffff',
+    slateSoft: '#c2cbcf',
+    sapwood: '#e3cf9f',
+    sapwoodLight: '#f0e2c0',
+    sapwoodDark: '#c4a566',
+    grain: '#c9b17d',
+    woodInk: '#14181a',
+    woodEdge: '#f6f5ee',
+    stick: '#2b2a24',
+    stickDeep: '#38352a',
+    fresh: '#8fc7f0',
+    freshDark: '#5d9cca',
+  },
+} as const;
+
+/** Tones of the parts' roles: an edge on a piece, never its fill. */
+export const ROLE_TONE = { top: '#21577f', leg: '#4b7337', apron: '#8a5a12', support: '#6b4a7d' } as const;
+
+export const DISPLAY = '"Barlow Semi Condensed", "Arial Narrow", sans-serif';
+export const TEXT = '"Atkinson Hyperlegible Next", Verdana, sans-serif';
+
+const kebab = (name: string) => name.replace(/[A-Z]/g, (letter) => `-${letter.toLowerCase()}`);
+
+/** `--keel: #b5341c` and the others, for the root element. */
+export const colourVariables = (look: Look): Record<string, string> =>
+  Object.fromEntries(Object.entries(COLOURS[look]).map(([name, value]) => [`--${kebab(name)}`, value]));
+
+export function makeTheme(look: Look): Theme {
+  const colour = COLOURS[look];
+  return createTheme({
+    palette: {
+      mode: look === 'light' ? 'light' : 'dark',
+      primary: { main: colour.chalk, contrastText: look === 'light' ? '#ffffff' : '#0b0e10' },
+      error: { main: colour.keel },
+      warning: { main: colour.ochre },
+      success: { main: colour.moss },
+      text: { primary: colour.ink, secondary: colour.soft },
+      background: { default: colour.paper, paper: colour.sheet },
+      divider: colour.line,
+    },
+    shape: { borderRadius: 3 },
+    shadows: Array.from({ length: 25 }, (_, at) =>
+      at === 0 ? 'none' : '0 6px 24px rgb(0 0 0 / 0.22)',
+    ) as Theme['shadows'],
+    typography: {
+      fontFamily: TEXT,
+      fontSize: 15,
+      htmlFontSize: 16,
+      body1: { fontSize: 15, lineHeight: 1.45 },
+      body2: { fontSize: 15, lineHeight: 1.4 },
+      h1: { fontFamily: DISPLAY, fontWeight: 600, fontSize: 26, lineHeight: 1.2 },
+      h2: { fontFamily: DISPLAY, fontWeight: 600, fontSize: 17, lineHeight: 1.3 },
+      h3: { fontFamily: DISPLAY, fontWeight: 600, fontSize: 22, lineHeight: 1.2 },
+      button: { fontFamily: TEXT, textTransform: 'none', fontSize: 15, fontWeight: 500 },
+    },
+    components: {
+      MuiButtonBase: { defaultProps: { disableRipple: true } },
+      MuiButton: {
+        defaultProps: { disableElevation: true, variant: 'outlined', color: 'inherit' },
+        styleOverrides: {
+          root: {
+            borderColor: colour.edge,
+            minHeight: 34,
+            padding: '4px 12px',
+            '&.Mui-focusVisible': { outline: `2px solid ${colour.chalk}`, outlineOffset: 2 },
+          },
+        },
+      },
+      MuiPaper: { defaultProps: { elevation: 0 }, styleOverrides: { root: { backgroundImage: 'none' } } },
+      MuiTextField: { defaultProps: { size: 'small', fullWidth: true } },
+      MuiTableCell: {
+        styleOverrides: {
+          root: { fontSize: 15, padding: '6px 8px', borderColor: colour.line, fontVariantNumeric: 'tabular-nums' },
+          head: { fontFamily: DISPLAY, fontWeight: 500, color: colour.soft },
+        },
+      },
+      MuiTooltip: { styleOverrides: { tooltip: { fontSize: 14 } } },
+      MuiLink: { defaultProps: { underline: 'always' } },
+      MuiCssBaseline: {
+        styleOverrides: {
+          ':root': colourVariables(look),
+          body: { fontVariantNumeric: 'tabular-nums' },
+          ':focus-visible': { outline: `2px solid ${colour.chalk}`, outlineOffset: 2 },
+          '@media (prefers-reduced-motion: reduce)': {
+            '*': { animationDuration: '0s !important', transitionDuration: '0s !important' },
+          },
+        },
+      },
+    },
+  });
+}

@@ -1,0 +1,32 @@
+import { wrap, type Remote } from 'comlink';
+import { formatISO } from 'date-fns';
+import type { Job, Plan, TopOption } from '@sill/core';
+import type { PlanWorker } from './plan.worker';
+
+const start = () => new Worker(new URL('./plan.worker.ts', import.meta.url), { type: 'module' });
+
+/** Quick plans, one after the other; kept for the whole session so that its memory of solved boards lasts. */
+let quick: Remote<PlanWorker> | null = null;
+/** The longer search. Ending the worker is how it is stopped. */
+let prover: Worker | null = null;
+
+export const today = (): string => formatISO(new Date(), { representation: 'date' });
+
+const quickWorker = () => (quick ??= wrap<PlanWorker>(start()));
+
+export const planQuickly = (job: Job): Promise<Plan> => quickWorker().plan(job, today(), 'quick');
+
+export const topOptions = (job: Job, plan: Plan, pieceId: string): Promise<readonly TopOption[]> =>
+  quickWorker().compareTops(job, plan, pieceId, today());
+
+export function stopProof(): void {
+  prover?.terminate();
+  prover = null;
+}
+
+/** Searches longer for the same job. Never settles when it is stopped. */
+export function prove(job: Job): Promise<Plan> {
+  stopProof();
+  prover = start();
+  return wrap<PlanWorker>(prover).plan(job, today(), 'full');
+}

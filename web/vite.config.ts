@@ -1,0 +1,11 @@
+import react from '@vitejs/plugin-react';
+import { defineConfig } from 'vite';
+
+export default defineConfig({
+  plugins: [react()],
+  // The server puts a fresh nonce in place of this on every page.
+  html: { cspNonce: '__NONCE__' },
+  worker: { format: 'es' },
+  build: { chunkSizeWarningLimit: 1500, modulePreload: { polyfill: false } },
+  server: { proxy: { '/api': 'http://127.0.0.1:4173' } },
+});
