@@ -1,8 +1,19 @@
 import type { Interpolation, Theme } from '@mui/material';
+import { baseStyles } from './styles/base';
 import { drawingStyles } from './styles/drawings';
 import { frameStyles } from './styles/frame';
 import { packetStyles } from './styles/packet';
+import { sillStyles } from './styles/sill';
 import { stageStyles } from './styles/stages';
+import { workStyles } from './styles/work';
 
-/** One sheet for the frame, the stages, the drawings and paper. Colours are the theme's variables. */
-export const styles: Interpolation<Theme> = [frameStyles, stageStyles, drawingStyles, packetStyles];
+/** Styles of the frame, the stages, the drawings and paper. Colours are the theme's variables. */
+export const styles: Interpolation<Theme> = [
+  baseStyles,
+  frameStyles,
+  sillStyles,
+  stageStyles,
+  workStyles,
+  drawingStyles,
+  packetStyles,
+];

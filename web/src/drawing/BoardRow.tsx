@@ -1,7 +1,7 @@
 import { scaleLinear } from 'd3';
 import { KEEP_OFFCUT, printLength, printNominal, type Board, type Length, type NumberedCut } from '@sill/core';
 import { useMark, useUnits } from '../state/hooks';
-import { ROLE_TONE } from '../theme';
+import { type ROLE_TONE } from '../theme';
 import { DimSpan } from '../words/Dim';
 
 type Props = {

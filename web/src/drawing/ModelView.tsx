@@ -30,7 +30,7 @@ class Guard extends Component<
 /** The live picture of a piece, with a drawn one where WebGL is missing. */
 export function ModelView({ parts, label }: { readonly parts: readonly Part[]; readonly label: string }) {
   const [apart, setApart] = useState(0);
-  const able = useMemo(hasWebGl, []);
+  const able = useMemo(() => hasWebGl(), []);
   const drawn = useMemo(() => parts.map((part) => ({ part, as: 'there' as const })), [parts]);
   const paper = <PartPicture parts={drawn} view={USUAL_VIEW} measure="outside" label={label} />;
   return (

@@ -20,7 +20,6 @@ function useOpenJob(id: string) {
   const [again, setAgain] = useState(0);
   useEffect(() => {
     let gone = false;
-    setProblem(null);
     api.job(id).then(
       (saved) => {
         if (gone) return;
@@ -45,7 +44,13 @@ function useOpenJob(id: string) {
       dispatch(closed());
     };
   }, [id, dispatch, again]);
-  return { problem, retry: () => setAgain((count) => count + 1) };
+  return {
+    problem,
+    retry: () => {
+      setProblem(null);
+      setAgain((count) => count + 1);
+    },
+  };
 }
 
 /** Keys 1 to 7 go to stages; Ctrl+Z and Ctrl+Y go back and forth. Not while typing. */
@@ -90,7 +95,7 @@ export function StageFrame() {
       </a>
       <Header />
       <Stick />
-      <main id="stage" tabIndex={-1}>
+      <main id="stage" tabIndex={0}>
         {narrow && (
           <Badge badgeContent={open} color="warning" className="notes-button">
             <Button onClick={() => setDrawer(true)} aria-haspopup="dialog">

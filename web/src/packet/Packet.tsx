@@ -26,7 +26,7 @@ import { paginate } from './paginate';
 type Paper = 'letter' | 'a4';
 
 /** Height inside the margins, mm, less the head and foot of a page. */
-const ROOM: Record<Paper, number> = { letter: 224, a4: 242 };
+const ROOM: Record<Paper, number> = { letter: 219, a4: 237 };
 
 type Sheet = { readonly key: string; readonly title: ReactNode; readonly about: string; readonly body: ReactNode };
 

@@ -1,4 +1,4 @@
-import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import { createSlice, original, type PayloadAction } from '@reduxjs/toolkit';
 import { applyChanges, type Change, type Job } from '@sill/core';
 import type { SavedJob } from '../api';
 
@@ -100,7 +100,8 @@ export const bench = createSlice({
         ...state,
         revision: payload.revision,
         savedAt: payload.savedAt,
-        saving: state.job === payload.job ? 'saved' : 'waiting',
+        // A draft is never the object it stands for.
+        saving: original(state)?.job === payload.job ? 'saved' : 'waiting',
       }) as BenchState,
     saveFailed: (
       state,

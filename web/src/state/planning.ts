@@ -1,4 +1,4 @@
-import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import { createSlice, original, type PayloadAction } from '@reduxjs/toolkit';
 import type { Job, Plan } from '@sill/core';
 
 /** The plan of the job on the bench, and what of it is still being worked on. */
@@ -23,17 +23,18 @@ export const planning = createSlice({
     cleared: () => initialState,
     started: (state): PlanningState => ({ ...state, working: true, failed: null }) as PlanningState,
     planned: (state, { payload }: PayloadAction<{ job: Job; plan: Plan; proving: boolean }>): PlanningState => {
-      const before = (state as PlanningState).plan;
-      const moved =
-        before && before.list.total !== payload.plan.list.total ? payload.plan.list.total - before.list.total : null;
-      const keep = before !== null && (state as PlanningState).of === payload.job;
+      // A draft is never the object it stands for.
+      const before = original(state) as PlanningState;
+      const step = before.plan ? payload.plan.list.total - before.plan.list.total : 0;
+      // A better plan of the same job adds to what the change itself made.
+      const moved = step + (before.of === payload.job ? (before.moved ?? 0) : 0);
       return {
         plan: payload.plan,
         of: payload.job,
         working: false,
         proving: payload.proving,
         failed: null,
-        moved: keep && moved === null ? (state as PlanningState).moved : moved,
+        moved: moved === 0 ? null : moved,
       };
     },
     proofEnded: (state): PlanningState => ({ ...state, proving: false }) as PlanningState,

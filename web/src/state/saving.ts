@@ -13,7 +13,7 @@ import {
   opened,
 } from './bench';
 import { keep, letGo } from './kept';
-import type { RootState } from './store';
+import type { AppDispatch, RootState } from './store';
 
 /** A pause this long in changing sends what there is. */
 const PAUSE_MS = 500;
@@ -22,6 +22,41 @@ const RETRY_MS = 2000;
 export const saving = createListenerMiddleware<RootState>();
 
 const grew = isAnyOf(changed, replaced, undone, redone, keptMine, opened);
+
+type Outcome = 'done' | 'offline';
+type Store = { readonly getState: () => RootState; readonly dispatch: AppDispatch };
+
+/** Sends what there is of job `id`, from the revision known by then; nothing where all is sent. */
+async function sendOnce(id: string, { getState, dispatch }: Store): Promise<Outcome> {
+  const { id: open, job, revision, saving: state, conflict } = getState().bench;
+  if (open !== id || !job || conflict || state === 'saved') return 'done';
+  dispatch(saveStarted());
+  try {
+    dispatch(saveDone({ ...(await api.save(id, revision, job)), job }));
+    if (getState().bench.saving === 'saved') letGo(id);
+    return 'done';
+  } catch (error) {
+    if (error instanceof Offline) {
+      dispatch(saveFailed({ saving: 'offline', refusal: null }));
+      return 'offline';
+    }
+    if (error instanceof Refused && error.code === 'stale') dispatch(conflicted(error.current as SavedJob));
+    else {
+      const refusal = error instanceof Error ? error.message : 'The server could not save.';
+      dispatch(saveFailed({ saving: 'refused', refusal }));
+    }
+    return 'done';
+  }
+}
+
+/** The save under way. The next waits for it: sent side by side, the second would look like another tab's. */
+let underWay: Promise<unknown> = Promise.resolve();
+
+const inTurn = (work: () => Promise<Outcome>): Promise<Outcome> => {
+  const mine = underWay.then(work, work);
+  underWay = mine;
+  return mine;
+};
 
 /**
  * Saves as you go: each change is kept in this browser at once and sent after a pause. While the server does not answer
@@ -35,28 +70,7 @@ saving.startListening({
     if (!id || !job || state !== 'waiting' || conflict) return;
     keep(id, { revision, job });
     await delay(PAUSE_MS);
-    for (;;) {
-      const now = getState().bench;
-      if (now.id !== id || !now.job || now.conflict) return;
-      dispatch(saveStarted());
-      try {
-        const done = await api.save(id, now.revision, now.job);
-        dispatch(saveDone({ ...done, job: now.job }));
-        if (getState().bench.job === now.job) letGo(id);
-        return;
-      } catch (error) {
-        if (error instanceof Offline) {
-          dispatch(saveFailed({ saving: 'offline', refusal: null }));
-          await delay(RETRY_MS);
-        } else if (error instanceof Refused && error.code === 'stale') {
-          dispatch(conflicted(error.current as SavedJob));
-          return;
-        } else {
-          const refusal = error instanceof Error ? error.message : 'The server could not save.';
-          dispatch(saveFailed({ saving: 'refused', refusal }));
-          return;
-        }
-      }
-    }
+    while ((await inTurn(() => sendOnce(id, { getState, dispatch: dispatch as AppDispatch }))) === 'offline')
+      await delay(RETRY_MS);
   },
 });

@@ -1,0 +1,18 @@
+import { defineConfig } from '@playwright/test';
+
+/** Debian's Chromium, headless, software rendering. Each test file brings up its own server on its own database. */
+export default defineConfig({
+  testDir: './tests',
+  timeout: 60_000,
+  expect: { timeout: 10_000 },
+  workers: 2,
+  retries: 0,
+  reporter: [['list']],
+  use: {
+    viewport: { width: 1280, height: 800 },
+    launchOptions: {
+      executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
+      args: ['--no-sandbox', '--use-angle=swiftshader', '--enable-unsafe-swiftshader'],
+    },
+  },
+});

@@ -1,0 +1,128 @@
+import { expect, saved, test } from './server';
+
+test('a newcomer has a priced buying list in under two minutes and no more than twelve inputs', async ({ page }) => {
+  const start = Date.now();
+  let inputs = 0;
+  const click = async (name: RegExp | string, role: 'button' | 'link' = 'button') => {
+    inputs++;
+    await page.getByRole(role, { name }).first().click();
+  };
+  const type = async (label: string, value: string) => {
+    inputs++;
+    await page.getByLabel(label, { exact: true }).fill(value);
+    await page.keyboard.press('Enter');
+  };
+
+  await page.goto('/');
+  await click('New job');
+  await type('Name of the job', 'Potting shed');
+  await expect(page.getByRole('heading', { name: 'What are you making?' })).toBeVisible();
+  await click(/^Standing work table/);
+  await type('long', '5\' 4"');
+  await type('wide', '2 ft 6 1/2');
+  await type('high', '36 - 1/2');
+  await type('Budget for everything', '240');
+  await click(/^Stock/, 'link');
+
+  const total = page.getByTestId('list-total');
+  await expect(total).toHaveText(/^\d+\.\d\d$/);
+  const amount = Number(await total.textContent());
+  expect(amount).toBeGreaterThan(50);
+  await expect(page.getByTestId('tally-spend')).toContainText(`$${amount.toFixed(2)}`);
+  await expect(page.getByTestId('tally-spend')).toContainText('of $240');
+  expect(inputs).toBeLessThanOrEqual(12);
+  expect(Date.now() - start).toBeLessThan(120_000);
+  await saved(page);
+
+  // The rest of the way: every stage has something to say about this table.
+  await page.getByRole('link', { name: /^Parts/ }).click();
+  await expect(page.getByRole('row', { name: /T1 top board/ })).toContainText('64');
+  await page.getByRole('link', { name: /^Cuts/ }).click();
+  await expect(page.locator('svg.board').first()).toBeVisible();
+  await page.getByRole('link', { name: /^Joints/ }).click();
+  await expect(page.getByText('Rails into legs and aprons')).toBeVisible();
+  await page.getByRole('link', { name: /^Build/ }).click();
+  await expect(page.getByRole('heading', { name: 'Glue up the legs L1, L2, L3 and L4' })).toBeVisible();
+  await page.getByRole('button', { name: 'Print shop packet' }).click();
+  await expect(page.getByRole('heading', { name: 'Buying list' })).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('heading', { name: 'Buying list' })).toBeVisible();
+});
+
+test('a changed size moves the tallies, says by how much, and undo brings them back', async ({ page }) => {
+  await page.goto('/jobs/demo/shape');
+  const spend = page.getByTestId('tally-spend');
+  await expect(spend).toContainText('$');
+  const before = (await spend.textContent())!.match(/\$[\d.]+/)![0];
+  await page.getByLabel('long').fill('84');
+  await page.keyboard.press('Enter');
+  await expect(spend).toContainText(/\+\$\d+\.\d\d/);
+  const after = (await spend.textContent())!.match(/\$[\d.]+/)![0];
+  const moved = (await spend.textContent())!.match(/\+\$([\d.]+)/)![1]!;
+  expect(Number(after.slice(1)) - Number(before.slice(1))).toBeCloseTo(Number(moved), 2);
+  await page.getByLabel('long').blur();
+  await page.keyboard.press('Control+z');
+  await expect(spend).toContainText(before);
+  await expect(page.getByLabel('long')).toHaveValue('64');
+  await page.keyboard.press('Control+y');
+  await expect(page.getByLabel('long')).toHaveValue('84');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await saved(page);
+});
+
+test('a top option is taken with one click and costs what it said', async ({ page }) => {
+  await page.goto('/jobs/demo/stock');
+  const row = page.getByRole('row', { name: /of 2×4 at/ });
+  const told = Number((await row.getByRole('cell').nth(2).textContent())!);
+  await row.getByRole('button').click();
+  await expect(row).toContainText('chosen');
+  await expect(page.getByTestId('list-total')).toHaveText(told.toFixed(2));
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('row', { name: /of 2×6 at/ })).toContainText('chosen');
+  await saved(page);
+});
+
+test('notes offer the fix: an impossible height is told and put right in one click', async ({ page }) => {
+  await page.goto('/jobs/demo/shape?piece=tea');
+  await page.getByLabel('high').fill('1/2');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('alert')).toContainText('Lower than its top is thick');
+  await page
+    .getByRole('alert')
+    .getByRole('button', { name: /^Make it/ })
+    .click();
+  await expect(page.getByText('Lower than its top is thick')).toHaveCount(0);
+  await expect(page.locator('.model')).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await page.keyboard.press('Control+z');
+  await expect(page.getByLabel('high')).toHaveValue('17');
+  await saved(page);
+});
+
+test('bad sizes are told under the field and the last good one stays', async ({ page }) => {
+  await page.goto('/jobs/demo/brief');
+  const long = page.getByLabel('long');
+  for (const [typed, message] of [
+    ['0', 'It must be more than 0.'],
+    ['-4', 'It must be more than 0.'],
+    ['wide', 'is not a length'],
+    ['9999999', 'longer than 100 m'],
+    ['12 14', 'two lengths side by side'],
+  ] as const) {
+    await long.fill(typed);
+    await expect(page.getByRole('alert')).toContainText(message);
+    await page.keyboard.press('Enter');
+    await expect(long).toHaveAttribute('data-length', String(64 * 8128));
+  }
+  await page.keyboard.press('Escape');
+  await expect(long).toHaveValue('64');
+});
+
+test('units change everywhere and back', async ({ page }) => {
+  await page.goto('/jobs/demo/parts');
+  await expect(page.getByRole('row', { name: /^A1/ })).toContainText('51');
+  await page.getByRole('button', { name: /^Units/ }).click();
+  await expect(page.getByRole('row', { name: /^A1/ })).toContainText('1295 mm');
+  await page.getByRole('button', { name: /^Units/ }).click();
+  await expect(page.getByRole('row', { name: /^A1/ })).toContainText('51');
+});

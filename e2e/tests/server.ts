@@ -1,0 +1,88 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { createServer, type AddressInfo } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { test as base, expect, type Page } from '@playwright/test';
+
+const root = join(import.meta.dirname ?? __dirname, '..', '..');
+
+const freePort = () =>
+  new Promise<number>((done) => {
+    const probe = createServer().listen(0, '127.0.0.1', () => {
+      const { port } = probe.address() as AddressInfo;
+      probe.close(() => done(port));
+    });
+  });
+
+/** The real server on a database of its own; it can be killed and started again on the same file and port. */
+export class Sill {
+  private process: ChildProcess | null = null;
+  constructor(
+    private readonly folder: string,
+    private readonly port: number,
+  ) {}
+  get url() {
+    return `http://127.0.0.1:${this.port}`;
+  }
+  async start() {
+    this.process = spawn(process.execPath, ['--import', 'tsx', 'server/src/main.ts'], {
+      cwd: root,
+      stdio: 'ignore',
+      env: { ...process.env, SILL_PORT: String(this.port), SILL_DATABASE: join(this.folder, 'e2e.db'), SILL_DEMO: '1' },
+    });
+    for (let tries = 0; tries < 200; tries++) {
+      if ((await fetch(`${this.url}/api/health`).catch(() => null))?.ok) return;
+      await new Promise((done) => setTimeout(done, 100));
+    }
+    throw new Error('the server did not start');
+  }
+  kill() {
+    return new Promise<void>((done) => {
+      if (!this.process || this.process.exitCode !== null) return done();
+      this.process.once('exit', () => done());
+      this.process.kill('SIGKILL');
+    });
+  }
+}
+
+/** A fresh server for each worker; a page that fails the test on any script error or blocked content. */
+export const test = base.extend<{ troubles: string[] }, { sill: Sill }>({
+  sill: [
+    // Playwright reads the names of fixtures out of this pattern; it must be there even when empty.
+    // eslint-disable-next-line no-empty-pattern
+    async ({}, use) => {
+      const folder = mkdtempSync(join(tmpdir(), 'sill-e2e-'));
+      const sill = new Sill(folder, await freePort());
+      await sill.start();
+      await use(sill);
+      await sill.kill();
+      rmSync(folder, { recursive: true });
+    },
+    { scope: 'worker' },
+  ],
+  baseURL: async ({ sill }, use) => use(sill.url),
+  troubles: [
+    async ({ page }, use) => {
+      const troubles: string[] = [];
+      page.on('pageerror', (error) => troubles.push(error.message));
+      page.on('console', (message) => {
+        if (message.type() === 'error' && !/Failed to load resource/.test(message.text()))
+          troubles.push(message.text());
+      });
+      await use(troubles);
+      expect(troubles).toEqual([]);
+    },
+    { auto: true },
+  ],
+});
+
+/** A job of its own for a test, made over HTTP from the demo job. Returns its id. */
+export async function copyOfDemo(sill: Sill): Promise<string> {
+  const answer = await fetch(`${sill.url}/api/jobs/demo/copy`, { method: 'POST' });
+  return ((await answer.json()) as { id: string }).id;
+}
+
+export const saved = (page: Page) => expect(page.locator('.saved')).toHaveText(/^Saved/);
+
+export { expect };

@@ -1,0 +1,143 @@
+import AxeBuilder from '@axe-core/playwright';
+import { copyOfDemo, expect, test } from './server';
+
+const STAGES = ['brief', 'shape', 'parts', 'stock', 'cuts', 'joints', 'build'];
+const RULES = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'];
+
+for (const width of [1280, 390]) {
+  test.describe(`at ${width} wide`, () => {
+    test.use({ viewport: { width, height: width === 390 ? 844 : 800 } });
+    for (const stage of [...STAGES, 'cuts?by=setup', 'cuts?by=piece', 'packet']) {
+      test(`${stage} has nothing that axe finds, and does not scroll sideways`, async ({ page }) => {
+        await page.goto(`/jobs/demo/${stage}`);
+        await expect(page.locator(stage === 'packet' ? '.page' : '.tally').first()).toBeVisible();
+        if (stage === 'shape' || stage === 'stock')
+          await expect(page.getByRole('row', { name: /of 2×6 at/ })).toBeVisible();
+        const { violations } = await new AxeBuilder({ page }).withTags(RULES).analyze();
+        expect(
+          violations.map(
+            (found) =>
+              `${found.id}: ${found.nodes
+                .map((node) => node.target.join(' '))
+                .slice(0, 3)
+                .join(' | ')}`,
+          ),
+        ).toEqual([]);
+        const wider = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+        expect(wider).toBeLessThanOrEqual(0);
+      });
+    }
+  });
+}
+
+test('the workshop look keeps its contrast', async ({ page }) => {
+  await page.goto('/jobs/demo/stock');
+  await page.getByRole('button', { name: 'More' }).click();
+  await page.getByRole('menuitem', { name: /Workshop look/ }).click();
+  await expect(page.locator('.tally').first()).toBeVisible();
+  for (const stage of ['stock', 'cuts', 'build']) {
+    await page.goto(`/jobs/demo/${stage}`);
+    await expect(page.locator('.tally').first()).toBeVisible();
+    const { violations } = await new AxeBuilder({ page }).withTags(RULES).analyze();
+    expect(violations.map((found) => `${found.id}: ${found.nodes[0]!.target.join(' ')}`)).toEqual([]);
+  }
+});
+
+test('keys 1 to 7 go to the stages, and the action at the foot settles one', async ({ page, sill }) => {
+  const id = await copyOfDemo(sill);
+  await page.goto(`/jobs/${id}/brief`);
+  await expect(page.getByRole('heading', { name: 'Brief' })).toBeVisible();
+  for (const [at, stage] of STAGES.entries()) {
+    await page.keyboard.press(String(at + 1));
+    await expect(page).toHaveURL(new RegExp(`/${stage}`));
+  }
+  await page.keyboard.press('2');
+  await page.getByRole('button', { name: 'Settle the shape' }).click();
+  await expect(page).toHaveURL(/parts/);
+  await expect(page.getByRole('link', { name: /^Shape, settled/ })).toBeVisible();
+});
+
+test('pointing at a part marks it in the list and the drawing', async ({ page }) => {
+  await page.goto('/jobs/demo/parts');
+  await page.getByRole('row', { name: /^E1/ }).hover();
+  await expect(page.locator('.part-picture .marked')).toHaveCount(1);
+  await expect(page.getByRole('img', { name: 'Where E1 is' })).toBeVisible();
+});
+
+test('the parts table sorts, filters and copies as CSV', async ({ page, context }) => {
+  await context.grantPermissions(['clipboard-read', 'clipboard-write']);
+  await page.goto('/jobs/demo/parts');
+  await page.getByLabel('Find in parts').fill('apron');
+  await expect(page.getByRole('row')).toHaveCount(5);
+  await page.getByRole('button', { name: 'Long' }).click();
+  await page.getByRole('button', { name: 'Copy as CSV' }).click();
+  await expect(page.locator('.MuiSnackbar-root')).toContainText('4 rows');
+  const csv = await page.evaluate(() => navigator.clipboard.readText());
+  expect(csv.split(/\r?\n/)[0]).toBe('Tag,Part,Count,Long,Wide,Thick,Made from,Fit');
+  expect(csv).toContain('E1,end apron,1,20 1/2,3 1/2,1 1/2,2×4,');
+});
+
+test('cuts: a saw setting lights its own cuts; ticks are kept', async ({ page, sill }) => {
+  const id = await copyOfDemo(sill);
+  await page.goto(`/jobs/${id}/cuts`);
+  await page.getByRole('button', { name: /^Stop 65/ }).click();
+  await expect(page.locator('.cut.dimmed').first()).toBeVisible();
+  await expect(page.locator('.cut:not(.dimmed)')).toHaveCount(6);
+  await page.getByRole('button', { name: 'By saw setup' }).click();
+  await page.getByRole('checkbox').first().check();
+  await expect(page.locator('.saved')).toHaveAttribute('data-state', 'saved');
+  await page.reload();
+  await expect(page.getByRole('checkbox').first()).toBeChecked();
+});
+
+test('build: actions are ticked, at the bench one at a time by Space', async ({ page, sill }) => {
+  const id = await copyOfDemo(sill);
+  await page.goto(`/jobs/${id}/build?step=9`);
+  await expect(page.getByRole('heading', { name: /Join end apron E1/ })).toBeVisible();
+  await page.getByRole('checkbox').first().check();
+  await page.getByRole('button', { name: 'At the bench' }).click();
+  const action = page.locator('.bench-action');
+  await expect(action).toContainText('spacer under the apron');
+  await page.keyboard.press('Space');
+  await expect(action).toContainText('Glue the end grain');
+  await page.keyboard.press('PageUp');
+  await expect(action).toContainText('spacer under the apron');
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('checkbox').nth(1)).toBeChecked();
+  await page.getByRole('button', { name: 'Step done · next' }).click();
+  await expect(page.getByRole('heading', { name: /Join end apron E2/ })).toBeVisible();
+});
+
+test('prices: changing one moves the total; out of stock leaves it out', async ({ page, sill }) => {
+  const id = await copyOfDemo(sill);
+  await page.goto(`/jobs/${id}/stock`);
+  const total = async () => Number(await page.getByTestId('list-total').textContent());
+  const before = await total();
+  await page.getByRole('button', { name: 'Prices' }).click();
+  await page.getByLabel('2x6x12 in stock').uncheck();
+  await page.getByRole('button', { name: 'To buy', exact: true }).click();
+  await expect(page.getByTestId('buying-list')).not.toContainText('2×6×12');
+  expect(await total()).toBeGreaterThanOrEqual(before);
+});
+
+test('without WebGL the piece is drawn on paper instead', async ({ page }) => {
+  await page.addInitScript(() => {
+    HTMLCanvasElement.prototype.getContext = () => null;
+  });
+  await page.goto('/jobs/demo/shape');
+  await expect(page.locator('.model .part-picture')).toBeVisible();
+});
+
+test('the packet prints on Letter and A4, every page numbered', async ({ page }) => {
+  await page.goto('/jobs/demo/packet');
+  await expect(page.locator('.page').first()).toBeVisible();
+  const pages = await page.locator('.page').count();
+  await expect(page.locator('.page').last()).toContainText(`${pages} / ${pages}`);
+  const count = (pdf: Buffer) => pdf.toString('latin1').match(/\/Type\s*\/Page[^s]/g)!.length;
+  expect(count(await page.pdf({ preferCSSPageSize: true }))).toBe(pages);
+  await page.getByRole('button', { name: 'A4' }).click();
+  const onA4 = await page.locator('.page').count();
+  const pdf = await page.pdf({ preferCSSPageSize: true });
+  expect(count(pdf)).toBe(onA4);
+  expect(pdf.toString('latin1')).toMatch(/MediaBox\s*\[0 0 59[45]/);
+});

@@ -1,0 +1,7 @@
+#!/usr/bin/env bash
+# From a fresh clone to a running application with the demo job in it.
+set -euo pipefail
+cd "$(dirname "$0")/.."
+bash scripts/install.sh
+npm run -s build
+SILL_DEMO=1 exec npm run -s start

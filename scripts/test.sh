@@ -1,0 +1,16 @@
+#!/usr/bin/env bash
+# Everything there is to test: types, lint, unit, property and server tests, then the browser.
+set -euo pipefail
+cd "$(dirname "$0")/.."
+bash scripts/install.sh
+if ! command -v "${CHROMIUM:-chromium}" >/dev/null; then
+  as_root=$([ "$(id -u)" = 0 ] && echo || echo sudo)
+  $as_root apt-get update -qq
+  $as_root env DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends chromium >/dev/null
+fi
+step() { echo; echo "== $1"; shift; "$@"; }
+step "types" npm run -s types
+step "lint" npm run -s lint
+step "unit, property and server tests" npm run -s unit
+step "build" npm run -s build
+step "browser tests" npm run -s e2e

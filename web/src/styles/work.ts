@@ -1,0 +1,204 @@
+import { css } from '@mui/material';
+import { DISPLAY } from '../theme';
+
+export const workStyles = css`
+  .caution {
+    border-left: 4px solid var(--ochre);
+    padding: 4px 10px;
+    margin: 0 0 4px;
+    background: var(--sheet);
+  }
+  .setups {
+    display: flex;
+    gap: 8px;
+    margin-bottom: 6px;
+    padding: 2px 2px 8px;
+    overflow-x: auto;
+    scrollbar-width: thin;
+  }
+  .setup {
+    flex: none;
+    font: inherit;
+    text-align: left;
+    background: var(--sheet);
+    color: var(--ink);
+    border: 1px solid var(--edge);
+    border-radius: 3px;
+    padding: 5px 10px;
+    cursor: pointer;
+    & strong {
+      display: block;
+      font: 600 17px ${DISPLAY};
+    }
+    & > span {
+      font-size: 14px;
+      white-space: nowrap;
+    }
+    &[aria-pressed='true'] {
+      border-color: var(--chalk);
+      box-shadow: inset 0 -3px 0 var(--chalk);
+      background: var(--chalk-wash);
+    }
+    &[data-done='true'] {
+      color: var(--soft);
+    }
+  }
+  .setup-block[data-done='true'] {
+    background: none;
+  }
+  .tick {
+    display: flex;
+    gap: 12px;
+    align-items: flex-start;
+    cursor: pointer;
+    & input {
+      width: 20px;
+      height: 20px;
+      flex: none;
+      margin: 1px 0 0;
+      accent-color: var(--moss);
+    }
+  }
+  .joint-group {
+    display: grid;
+    grid-template-columns: 150px minmax(0, 300px) minmax(0, 1fr);
+    gap: 6px 18px;
+    padding: 12px 0;
+    align-items: center;
+    border-top: 1px solid var(--line);
+    & dl {
+      display: grid;
+      grid-template-columns: 120px minmax(0, 1fr);
+      gap: 2px 10px;
+      margin: 0;
+    }
+    & dt {
+      color: var(--soft);
+    }
+    & dd {
+      margin: 0;
+    }
+    &[data-short='true'] dd {
+      color: var(--keel);
+    }
+  }
+  .joint-pairs {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 2px 12px;
+    margin: 0;
+  }
+  .pair {
+    white-space: nowrap;
+  }
+  .step-bar {
+    display: flex;
+    gap: 3px;
+    margin-bottom: 12px;
+    & button {
+      flex: 1 1 0;
+      min-width: 22px;
+      min-height: 24px;
+      border: 0;
+      border-radius: 2px;
+      background: var(--line);
+      color: var(--ink);
+      font: 500 13px ${DISPLAY};
+      cursor: pointer;
+      padding: 2px 0;
+    }
+    & button[data-done='true'] {
+      background: var(--moss);
+      color: var(--sheet);
+    }
+    & button[aria-current='step'] {
+      background: var(--chalk);
+      color: var(--sheet);
+    }
+  }
+  .step-columns {
+    display: grid;
+    grid-template-columns: minmax(0, 1.25fr) minmax(0, 1fr);
+    gap: 16px;
+    align-items: start;
+  }
+  .step-picture {
+    margin: 0;
+  }
+  .step-title {
+    font-size: 21px;
+    padding-bottom: 8px;
+    border-bottom: 1px solid var(--line);
+  }
+  .actions {
+    list-style: none;
+    padding: 0;
+    margin: 0 0 8px;
+    & li {
+      padding: 9px 0;
+      border-bottom: 1px solid var(--line);
+    }
+    & input:checked + span {
+      color: var(--soft);
+    }
+  }
+  .pick-up {
+    margin: 10px 0;
+    & p {
+      margin: 4px 0 0;
+    }
+  }
+  .step-buttons {
+    display: flex;
+    gap: 8px;
+    justify-content: flex-end;
+  }
+  .bench-mode {
+    padding: 16px 20px;
+    display: flex;
+    flex-direction: column;
+    gap: 10px;
+    & header,
+    & footer {
+      display: flex;
+      justify-content: space-between;
+      align-items: center;
+      gap: 12px;
+    }
+    & h1 {
+      font-size: clamp(22px, 4vw, 34px);
+    }
+    & .bench-body {
+      flex: 1;
+      min-height: 0;
+      display: grid;
+      grid-template-columns: 1fr 1fr;
+      gap: 24px;
+      align-items: center;
+    }
+    & .bench-action {
+      font-size: clamp(24px, 3.6vw, 40px);
+      line-height: 1.3;
+    }
+    & footer .MuiButton-root {
+      min-height: 64px;
+      font-size: 22px;
+      min-width: 34%;
+    }
+    & .part-picture {
+      max-height: 60vh;
+    }
+  }
+  @media (max-width: 899px) {
+    .step-columns,
+    .joint-group {
+      grid-template-columns: minmax(0, 1fr);
+    }
+    .bench-mode .bench-body {
+      grid-template-columns: 1fr;
+    }
+    .bench-mode .part-picture {
+      max-height: 34vh;
+    }
+  }
+`;
