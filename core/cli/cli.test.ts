@@ -1,0 +1,83 @@
+import { execFile } from 'node:child_process';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { demoJob } from '../src';
+
+const folder = mkdtempSync(join(tmpdir(), 'sill-cli-'));
+afterAll(() => rmSync(folder, { recursive: true }));
+
+type Ran = { readonly code: number; readonly out: string; readonly err: string };
+
+/** The command as a person runs it, less the package manager. */
+const run = (...args: string[]) =>
+  new Promise<Ran>((done) => {
+    execFile(
+      process.execPath,
+      ['--import', 'tsx', join(__dirname, 'main.ts'), ...args],
+      { maxBuffer: 64e6 },
+      (error, out, err) => done({ code: error ? Number(error.code) : 0, out, err }),
+    );
+  });
+
+const file = (name: string, content: unknown) => {
+  const path = join(folder, name);
+  writeFileSync(path, typeof content === 'string' ? content : JSON.stringify(content));
+  return path;
+};
+
+const problem = {
+  format: 'sill-plan/cut-problem@1',
+  unit: 'in',
+  kerf: 0.125,
+  stock: [{ id: '2x4x8', kind: 'board', material: 'spf', length: 96, width: 3.5, thickness: 1.5, price: 4.36 }],
+  parts: [{ id: 'leg', quantity: 6, material: 'spf', length: 30, width: 3.5, thickness: 1.5 }],
+};
+
+test('plan prints the whole plan of a job', async () => {
+  const { code, out } = await run('plan', file('job.json', demoJob()), '--today', '2026-11-24');
+  expect(code).toBe(0);
+  const plan = JSON.parse(out) as { parts: unknown[]; list: { total: number }; findings: unknown[] };
+  expect(plan.parts.length).toBeGreaterThan(30);
+  expect(plan.list.total).toBeGreaterThan(10000);
+}, 60_000);
+
+test('solve prints a solution in the published format', async () => {
+  const { code, out } = await run('solve', file('problem.json', problem));
+  expect(code).toBe(0);
+  expect(JSON.parse(out)).toMatchObject({
+    format: 'sill-plan/cut-solution@1',
+    status: 'optimal',
+    cost: 8.72,
+    lowerBound: 8.72,
+    unplaced: [],
+  });
+}, 60_000);
+
+test.each([
+  ['a negative kerf', 'solve', { ...problem, kerf: -1 }, 'kerf: must be at least 0'],
+  [
+    'one id twice',
+    'solve',
+    { ...problem, parts: [...problem.parts, ...problem.parts] },
+    'parts: must have ids that differ',
+  ],
+  [
+    'a million pieces',
+    'solve',
+    { ...problem, parts: [{ ...problem.parts[0], quantity: 1_000_000 }] },
+    'parts 1, quantity: must be at most 5000',
+  ],
+  ['not JSON', 'solve', '{', 'the file: must be JSON'],
+  ['a job of another version', 'plan', { ...demoJob(), format: 'sill-plan/job@9' }, 'format: must be sill-plan/job@1'],
+  ['no such command', 'draw', problem, 'Usage'],
+])(
+  '%s: exit code 2, the reason on standard error, nothing on standard output',
+  async (_, command, content, message) => {
+    const { code, out, err } = await run(command, file('bad.json', content));
+    expect(code).toBe(2);
+    expect(out).toBe('');
+    expect(err).toContain(message);
+  },
+  60_000,
+);

@@ -1,0 +1,81 @@
+import fc from 'fast-check';
+import { inches } from '../length';
+import { DEFAULT_SHOP, newPiece } from '../job';
+import { fastenings } from '../joinery';
+import { buildPiece } from '../piece';
+import { plain } from '../words';
+import { tables } from '../testing/tables';
+import { clampsAlong, caulsAlong, diagonalOf, panels, stepsOf } from './index';
+
+test('clamps and cauls by hand', () => {
+  expect([20, 30, 64, 8].map((length) => clampsAlong(inches(length)))).toEqual([2, 3, 7, 2]);
+  expect([30, 36, 64].map((length) => caulsAlong(inches(length)))).toEqual([2, 2, 4]);
+});
+
+test('a 3-4-5 frame has a diagonal of 5', () => expect(diagonalOf(inches(30), inches(40))).toBe(inches(50)));
+
+test('panels hold the open time and use every board once', () => {
+  expect(panels(4)).toEqual([4]);
+  expect(panels(5)).toEqual([2, 3]);
+  expect(panels(6)).toEqual([3, 3]);
+  expect(panels(9)).toEqual([3, 3, 3]);
+  for (let count = 1; count < 40; count++) {
+    expect(panels(count).reduce((sum, size) => sum + size, 0)).toBe(count);
+    expect(Math.max(...panels(count))).toBeLessThanOrEqual(4);
+  }
+});
+
+const stepsFor = (piece: Parameters<typeof buildPiece>[0], nominal: '1x8' | '2x8') => {
+  const { parts, joints } = buildPiece(piece, nominal, DEFAULT_SHOP, 'in');
+  return { parts, steps: stepsOf(piece, parts, fastenings(joints, parts, 'in'), DEFAULT_SHOP) };
+};
+
+test('no part is "there" in a step before a step has handled it; ids are unique; clamps never exceed the shop', () => {
+  fc.assert(
+    fc.property(tables('in'), (piece) => {
+      const { parts, steps } = stepsFor(piece, piece.choices.top.thickness === '1x' ? '1x8' : '2x8');
+      const handled = new Set<string>();
+      const ids = new Set<string>();
+      for (const step of steps) {
+        for (const id of step.there) expect(handled.has(id)).toBe(true);
+        step.adds.forEach((id) => handled.add(id));
+        for (const { id } of step.actions) {
+          expect(ids.has(id)).toBe(false);
+          ids.add(id);
+        }
+        expect(step.clamps).toBeLessThanOrEqual(DEFAULT_SHOP.clamps);
+        expect(step.work).toBeGreaterThan(0);
+      }
+      expect(handled.size).toBe(parts.length);
+    }),
+    { numRuns: 120, seed: 3 },
+  );
+});
+
+test('the words of a table worked out by hand', () => {
+  const { steps } = stepsFor(
+    { ...newPiece('t', 'standing'), size: { length: inches(60), width: inches(28), height: inches(36) } },
+    '2x8',
+  );
+  const words = steps.map((step) =>
+    [plain(step.title, 'in'), ...step.actions.map((action) => plain(action.text, 'in'))].join(' | '),
+  );
+  const frame = words.find((text) => text.startsWith('Join end apron E1'))!;
+  // Legs 34 1/2 long, frame 28 - 2 x 2 = 24 wide: the diagonal is 42.03, on the tape 42.
+  expect(frame).toContain('about 42 each');
+  expect(frame).toContain('Lay a 1/2 spacer');
+  expect(frame).toContain('Drive 4 pocket screws 2 1/2 coarse, 2 each end');
+  const legs = words.find((text) => text.startsWith('Glue up the legs'))!;
+  expect(legs).toContain('4 clamps a leg. You have 8: glue 2 legs at a time.');
+  expect(words.find((text) => text.startsWith('Join the end frames'))).toContain('about 59 1/16'); // 54 by 24
+});
+
+test('saws and drills stand with their caution', () => {
+  const { steps } = stepsFor(newPiece('t', 'dining'), '2x8');
+  for (const step of steps) {
+    const words = step.actions.map((action) => plain(action.text, 'in')).join(' ');
+    if (/\bcut (?:the other|all four|to what)|Square one end/.test(words))
+      expect(step.cautions.length).toBeGreaterThan(0);
+    if (/pocket screws|pockets in/.test(words)) expect(step.cautions.length).toBeGreaterThan(0);
+  }
+});

@@ -1,0 +1,150 @@
+import { inches } from '../length';
+import { applyChanges, newJob, newPiece, type Change, type Job, type Piece } from '../job';
+import { planJob } from '../plan';
+import { SAMPLE_YARD } from '../stock';
+import { plain } from '../words';
+import { kneeRoom, movement, seating, showsAt, tipsAt, topSag, weightOf } from './index';
+
+const job = (piece: Piece, rest: Partial<Job> = {}): Job => ({ ...newJob('j'), pieces: [piece], ...rest });
+const plan = (of: Job) => planJob(of, { today: '2026-11-24', effort: 'quick' });
+const finding = (of: Job, id: string) => plan(of).findings.find((note) => note.id.endsWith(`.${id}`));
+
+const sized = (piece: Piece, length: number, width: number, height: number): Piece => ({
+  ...piece,
+  size: { length: inches(length), width: inches(width), height: inches(height) },
+});
+
+describe('people', () => {
+  test('places: 24 in each between the legs, ends only where they overhang', () => {
+    // Dining 66 long, overhang 10, legs 3 1/2 along: 66 - 20 - 7 = 39 is one place a side, and one at each end.
+    expect(seating(newPiece('t', 'dining'))).toEqual({ sides: 2, ends: 2, total: 4 });
+    // 84: 57 between the legs is two a side.
+    expect(seating(sized(newPiece('t', 'dining'), 84, 34, 29.5)).total).toBe(6);
+    expect(seating(newPiece('t', 'desk')).ends).toBe(0);
+  });
+
+  test('knees: height less top and apron', () => {
+    const { parts } = plan(job(newPiece('t', 'dining'))).pieces[0]!;
+    expect(kneeRoom(parts)).toBe(inches(29.5 - 1.5 - 3.5));
+    expect(kneeRoom([])).toBeNull();
+  });
+
+  test('too few seats: the remedy lengthens to just enough', () => {
+    const wanted = job({ ...newPiece('t', 'dining'), seats: 8 });
+    const note = finding(wanted, 'seats')!;
+    expect(note.level).toBe('care');
+    const longer = applyChanges(wanted, note.remedies[0]!.changes);
+    expect(finding(longer, 'seats')).toMatchObject({ level: 'good', numbers: { seats: 8 } });
+    const shorter = applyChanges(longer, [
+      { piece: 't', path: ['size', 'length'], value: longer.pieces[0]!.size.length - inches(1 / 16) },
+    ]);
+    expect(finding(shorter, 'seats')!.level).toBe('care');
+  });
+
+  test('knees against a deep apron, and a height out of the usual', () => {
+    const deep = job({
+      ...sized(newPiece('t', 'desk'), 52, 26, 28),
+      choices: { ...newPiece('t', 'desk').choices, apron: '2x6' },
+    });
+    const knees = finding(deep, 'knees')!;
+    expect(knees.numbers).toEqual({ kneesInches: 21 });
+    expect(finding(applyChanges(deep, knees.remedies[0]!.changes), 'knees')).toBeUndefined();
+    const high = finding(job(sized(newPiece('t', 'dining'), 66, 34, 40)), 'height')!;
+    expect(plain(high.because, 'in')).toBe('A dining table is usually 28 to 30 high. This one is 40.');
+  });
+});
+
+describe('wood, by hand', () => {
+  const { parts } = plan(
+    job(
+      sized(
+        {
+          ...newPiece('t', 'standing'),
+          choices: {
+            ...newPiece('t', 'standing').choices,
+            top: { thickness: '2x', width: '6', edges: 'ripped', fixing: 'clips' },
+          },
+        },
+        60,
+        31.5,
+        36,
+      ),
+    ),
+  ).pieces[0]!;
+
+  test('weight of a board: volume times density', () => {
+    const top = parts.find((part) => part.tag === 'T1')!;
+    // 60 x 5 1/4 x 1 1/2 in is 472.5 cubic inches, 0.2734 cubic feet, at 29 lb.
+    expect(weightOf(top, SAMPLE_YARD)).toBeCloseTo(7.93, 2);
+  });
+
+  test('movement: width x Ct x change', () => {
+    expect(movement(31.5, 'spf', 4)).toBeCloseTo(31.5 * 0.0022 * 4);
+  });
+
+  test('sag: P L^3 / 48 E I, and where it shows', () => {
+    const sag = topSag(parts, SAMPLE_YARD, 200)!;
+    const inertia = (24 * 1.5 ** 3) / 12;
+    expect(sag.sag).toBeCloseTo((200 * sag.span ** 3) / (48 * 1.4e6 * inertia), 6);
+    expect(showsAt(24)).toBeCloseTo(1 / 16);
+  });
+
+  test('tipping: own weight about the feet, over the overhang', () => {
+    const weight = parts.reduce((sum, part) => sum + weightOf(part, SAMPLE_YARD), 0);
+    // Overhang 2 at the sides, half of 31 1/2 is 15 3/4; 3 at the ends, half of 60 is 30.
+    const side = (weight * (15.75 - 2)) / 2;
+    const end = (weight * (30 - 3)) / 3;
+    expect(tipsAt(parts, SAMPLE_YARD).pounds).toBeCloseTo(Math.min(side, end), 4);
+  });
+});
+
+describe('money and shop', () => {
+  const piece = { ...newPiece('t', 'coffee'), boughtPrice: 14900 };
+  test('over budget stops, with ways out that lower the total', () => {
+    const poor = job(
+      { ...piece, choices: { ...piece.choices, top: { ...piece.choices.top, width: '12' } } },
+      { budget: 3000 },
+    );
+    const note = finding(poor, 'budget')!;
+    expect(note.level).toBe('stop');
+    const before = plan(poor).list.total;
+    expect(note.numbers).toEqual({ overCents: before - 3000 });
+    for (const remedy of note.remedies)
+      expect(plan(applyChanges(poor, remedy.changes)).list.total).toBeLessThan(before);
+  });
+
+  test.each<[string, Change[], string, string]>([
+    ['under budget', [{ piece: null, path: ['budget'], value: 90000 }], 'budget', 'good'],
+    ['less than bought', [], 'bought', 'good'],
+    ['dearer than bought', [{ piece: 't', path: ['boughtPrice'], value: 100 }], 'bought', 'care'],
+    ['spares', [], 'spares', 'care'],
+    ['longer than the car', [{ piece: null, path: ['shop', 'car'], value: inches(40) }], 'car', 'care'],
+    ['all clamps', [{ piece: null, path: ['shop', 'clamps'], value: 2 }], 'clamps', 'care'],
+    ['a screw that is not sold', [{ piece: null, path: ['yard', 'hardware'], value: [] }], 'not-sold-glue-', 'stop'],
+    [
+      'short pieces',
+      [{ piece: 't', path: ['size'], value: { length: inches(24), width: inches(15.5), height: inches(7) } }],
+      'short',
+      'care',
+    ],
+    ['a screwed top moves', [{ piece: 't', path: ['choices', 'top', 'fixing'], value: 'screwed' }], 'movement', 'care'],
+    [
+      'a far overhang tips',
+      [{ piece: 't', path: ['choices', 'overhang', 'ends'], value: inches(10) }],
+      'tipping',
+      'care',
+    ],
+  ])('%s', (_, changes, id, level) => {
+    expect(finding(applyChanges(job(piece), changes), id)?.level).toBe(level);
+  });
+
+  test('thin top screwed to thick aprons: clips offered, and they end it', () => {
+    const thin = job({
+      ...piece,
+      choices: { ...piece.choices, top: { thickness: '1x', width: '6', edges: 'ripped', fixing: 'screwed' } },
+    });
+    const note = finding(thin, 'reach')!;
+    expect(note.level).toBe('stop');
+    expect(finding(applyChanges(thin, note.remedies[0]!.changes), 'reach')).toBeUndefined();
+  });
+});

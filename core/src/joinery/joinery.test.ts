@@ -1,0 +1,119 @@
+import { inches, printLength, type Length } from '../length';
+import { DEFAULT_SHOP, newJob, newPiece, type Piece } from '../job';
+import { buildPiece } from '../piece';
+import {
+  edgePositions,
+  fastenings,
+  hardwareNeeds,
+  laminationGlue,
+  pocketScrew,
+  railEndPositions,
+  railEndScrews,
+} from './index';
+
+const printed = (positions: readonly Length[]) => positions.map((position) => printLength(position, 'in'));
+
+describe('pocket screws, by the jig table', () => {
+  test.each([
+    [1 / 2, '1'],
+    [5 / 8, '1'],
+    [11 / 16, '1'], // between 5/8 and 3/4: the shorter screw
+    [3 / 4, '1 1/4'],
+    [7 / 8, '1 1/2'],
+    [1, '1 1/2'],
+    [1 + 1 / 8, '1 1/2'],
+    [1 + 1 / 4, '2'],
+    [1 + 3 / 8, '2'],
+    [1 + 1 / 2, '2 1/2'],
+    [1 + 5 / 8, '2 1/2'],
+  ])('%s thick takes %s', (thickness, screw) => {
+    expect(pocketScrew(inches(thickness))).toBe(screw);
+  });
+
+  test('too thin for any', () => expect(pocketScrew(inches(7 / 16))).toBeNull());
+
+  test.each([
+    [1.5, 1],
+    [2.5, 2],
+    [3.5, 2],
+    [5.5, 3],
+    [7.25, 3],
+    [9.25, 4],
+  ])('a rail %s wide has %s in each end', (width, count) => {
+    expect(railEndScrews(inches(width))).toBe(count);
+  });
+
+  test('positions worked out by hand: a 5 1/2 rail and a 60 in edge', () => {
+    // 7/8 from both edges and the middle of 5 1/2.
+    expect(printed(railEndPositions(inches(5.5), 'in'))).toEqual(['7/8', '2 3/4', '4 5/8']);
+    expect(printed(railEndPositions(inches(3.5), 'in'))).toEqual(['7/8', '2 5/8']);
+    expect(printed(railEndPositions(inches(1.5), 'in'))).toEqual(['3/4']);
+    // 2 in from each end leaves 56: eight spaces of 7.
+    expect(printed(edgePositions(inches(60), 'in'))).toEqual(['2', '9', '16', '23', '30', '37', '44', '51', '58']);
+  });
+
+  test('never more than the spacing apart, to the nearest tape mark', () => {
+    for (const length of [20, 33.3, 47, 64.5, 96]) {
+      const positions = edgePositions(inches(length), 'in');
+      positions
+        .slice(1)
+        .forEach((position, at) => expect(position - positions[at]!).toBeLessThanOrEqual(inches(7 + 1 / 16)));
+      expect(positions[0]).toBe(inches(2));
+    }
+  });
+});
+
+const table = (choices: Partial<Piece['choices']>): Piece => {
+  const piece = newPiece('t', 'standing');
+  return { ...piece, choices: { ...piece.choices, ...choices } };
+};
+const made = (piece: Piece, nominal: '1x6' | '2x6' = '2x6') => {
+  const { parts, joints } = buildPiece(piece, nominal, DEFAULT_SHOP, 'in');
+  return { parts, made: fastenings(joints, parts, 'in') };
+};
+
+describe('fastenings', () => {
+  test('jig is set to the drilled part, the screw follows the thinner of the two', () => {
+    const { made: all } = made(table({ apron: '1x4', legs: '4x4' }));
+    const rail = all.find((item) => item.joint.kind === 'rail end')!;
+    expect(rail).toMatchObject({ jig: inches(3 / 4), screw: '1 1/4', reaches: true });
+    const edge = all.find((item) => item.joint.kind === 'edge')!;
+    expect(edge).toMatchObject({ jig: inches(1.5), screw: '2 1/2', face: 'underside' });
+  });
+
+  test('a thin top on thick aprons: screws that stay inside do not reach, and it says so', () => {
+    const piece = table({ apron: '2x4', top: { thickness: '1x', width: '6', edges: 'ripped', fixing: 'screwed' } });
+    const top = made(piece, '1x6').made.filter((item) => item.joint.kind === 'top screws');
+    expect(top.length).toBeGreaterThan(0);
+    expect(top.every((item) => item.screw === '1 1/4' && !item.reaches)).toBe(true);
+    const clips = made(
+      { ...piece, choices: { ...piece.choices, top: { ...piece.choices.top, fixing: 'clips' } } },
+      '1x6',
+    );
+    expect(
+      clips.made.filter((item) => item.joint.kind === 'top clips').every((item) => item.by === 'clips' && item.reaches),
+    ).toBe(true);
+  });
+
+  test('glue by hand: both faces of every joint; screws, clips and glue for all copies', () => {
+    const piece = { ...table({ crossSupports: 0, legs: 'two 2x4' }), copies: 2 };
+    const { parts, made: all } = made(piece);
+    const leg = parts.find((part) => part.tag === 'L1')!;
+    // One glue line of 34 1/2 by 3 1/2, two faces.
+    expect(laminationGlue(leg)).toBeCloseTo(2 * 34.5 * 3.5);
+    const edges = all.filter((item) => item.joint.kind === 'edge');
+    expect(edges[0]!.glue).toBeCloseTo(2 * 60 * 1.5);
+    const job = { ...newJob('j'), pieces: [piece] };
+    const needs = hardwareNeeds(job, parts, all);
+    const screws = all
+      .filter((item) => item.by === 'pocket screws')
+      .reduce((sum, item) => sum + item.positions.length, 0);
+    expect(needs.find((need) => need.kind === 'pocket-screw')).toEqual({
+      kind: 'pocket-screw',
+      size: '2 1/2',
+      count: 2 * screws,
+    });
+    const area = 2 * (4 * laminationGlue(leg) + all.reduce((sum, item) => sum + item.glue, 0));
+    expect(needs.find((need) => need.kind === 'glue')!.count).toBe(Math.ceil(area / 288));
+  });
+});
