@@ -75,7 +75,7 @@ export function apronTableSteps(
       does: [
         say`Square one end of each glued leg.`,
         say`Set the stop at ${dim(leg.length)} and cut all four without moving it.`,
-        say`Stand them side by side: all four the same height, and each ${dim(section.along)} by ${dim(section.across)}. If the section differs, type in what you measure before cutting the end aprons.`,
+        say`Stand them side by side: all four the same height, and each ${dim(section.along)} by ${dim(section.across)}. If the section comes out thicker, the base is that much wider and the overhang takes it up.`,
       ],
       pickUp: say`${tagsOf(legs)} · saw with a stop at ${dim(leg.length)} · square`,
       cautions: [SAW],

@@ -1,3 +1,4 @@
+import { useMediaQuery } from '@mui/material';
 import { scaleLinear } from 'd3';
 import { KEEP_OFFCUT, printLength, printNominal, type Board, type Length, type NumberedCut } from '@sill/core';
 import { useMark, useUnits } from '../state/hooks';
@@ -14,7 +15,9 @@ type Props = {
   readonly lit: ReadonlySet<number> | null;
 };
 
-const WIDTH = 640;
+/** Width of the drawing in its own units: as many as the pixels it will have, so that text stays its size. */
+const WIDE = 640;
+const NARROW = 330;
 const TOP = 26;
 
 /** About how wide text of this many letters is at 15 px. */
@@ -26,7 +29,9 @@ const room = (letters: number) => letters * 7.6;
  */
 export function BoardRow({ board, cuts, longest, label, lit }: Props) {
   const units = useUnits();
-  const x = scaleLinear().domain([0, longest]).range([0, WIDTH]);
+  const narrow = useMediaQuery('(max-width: 599px)');
+  const total = narrow ? NARROW : WIDE;
+  const x = scaleLinear().domain([0, longest]).range([0, total]);
   const width = board.pieces[0]!.blank.width;
   const tall = Math.max(26, Math.min(44, 8 + (width / 8128) * 6));
   const inches = (length: Length) => printLength(length, units, true);
@@ -45,7 +50,7 @@ export function BoardRow({ board, cuts, longest, label, lit }: Props) {
         </span>
         <EndSection width={width} thickness={first.blank.thickness} />
       </div>
-      <svg className="board" viewBox={`0 0 ${WIDTH + 4} ${TOP + tall + 8}`} role="img" aria-label={name}>
+      <svg className="board" viewBox={`0 0 ${total + 14} ${TOP + tall + 8}`} role="img" aria-label={name}>
         <rect className="outline" x={1} y={TOP} width={x(board.length)} height={tall} rx={2} />
         <rect className="waste" x={1} y={TOP} width={x(first.x)} height={tall} />
         {board.pieces.map((piece, at) => (

@@ -17,9 +17,11 @@ type Props = {
   /** Dimension lines over the whole, or along one part. */
   readonly measure?: 'outside' | Part | null;
   readonly label: string;
+  /** Width in its own units: about the pixels it will have, so that text stays its size. */
+  readonly width?: number;
 };
 
-const WIDTH = 480;
+const USUAL_WIDTH = 480;
 const PAD = 46;
 const text = (points: readonly Screen[]) => points.map(([x, y]) => `${x.toFixed(1)},${y.toFixed(1)}`).join(' ');
 
@@ -35,8 +37,8 @@ function Solid({ part, as, at, view }: Drawn & { readonly at: (point: Screen) =>
 }
 
 /** Tags stand outside the picture, left and right, a line from each to its part; none over another. */
-function placeTags(drawn: readonly Drawn[], view: View, at: (point: Screen) => Screen, height: number) {
-  const middle = WIDTH / 2;
+function placeTags(drawn: readonly Drawn[], view: View, at: (point: Screen) => Screen, width: number, height: number) {
+  const middle = width / 2;
   const rows = drawn.map(({ part, as }) => {
     const { min, max } = boxOf(part);
     const point = at(
@@ -52,7 +54,7 @@ function placeTags(drawn: readonly Drawn[], view: View, at: (point: Screen) => S
     let last = -Infinity;
     const placed = column.map((row) => {
       last = Math.max(row.point[1], last + 26);
-      return { ...row, x: side === 'left' ? 20 : WIDTH - 20, y: last };
+      return { ...row, x: side === 'left' ? 20 : width - 20, y: last };
     });
     const over = Math.max(0, last - (height - 14));
     return placed.map((row) => ({ ...row, y: row.y - over }));
@@ -63,7 +65,7 @@ function placeTags(drawn: readonly Drawn[], view: View, at: (point: Screen) => S
  * Parts as a drawing on paper, from the same geometry as the model: solid, new in blue, later ones dashed. Fits any
  * print; where there is no WebGL it stands in for the model.
  */
-export function PartPicture({ parts, view: given, tags = false, measure = null, label }: Props) {
+export function PartPicture({ parts, view: given, tags = false, measure = null, label, width = USUAL_WIDTH }: Props) {
   const view = useMemo(
     () =>
       given ??
@@ -76,9 +78,9 @@ export function PartPicture({ parts, view: given, tags = false, measure = null, 
   const corners = parts.flatMap(({ part }) => facesOf(boxOf(part), view).flatMap(({ points }) => points));
   if (corners.length === 0) return null;
   const bounds = boundsOf(corners);
-  const scale = Math.min((WIDTH - 2 * PAD) / bounds.width, 360 / bounds.height);
+  const scale = Math.min((width - 2 * PAD) / bounds.width, 360 / bounds.height);
   const height = bounds.height * scale + 2 * PAD;
-  const left = (WIDTH - bounds.width * scale) / 2;
+  const left = (width - bounds.width * scale) / 2;
   const at = ([x, y]: Screen): Screen => [(x - bounds.x) * scale + left, (y - bounds.y) * scale + PAD];
   const solid = backToFront(
     parts.filter(({ as }) => as !== 'later').map((item) => ({ ...item, box: boxOf(item.part) })),
@@ -90,12 +92,13 @@ export function PartPicture({ parts, view: given, tags = false, measure = null, 
         parts.filter(({ as }) => as !== 'later'),
         view,
         at,
+        width,
         height,
       )
     : [];
 
   return (
-    <svg className="part-picture" viewBox={`0 0 ${WIDTH} ${height.toFixed(0)}`} role="img" aria-label={label}>
+    <svg className="part-picture" viewBox={`0 0 ${width} ${height.toFixed(0)}`} role="img" aria-label={label}>
       {later.map((item) => (
         <Solid key={item.part.id} {...item} at={at} view={view} />
       ))}

@@ -223,6 +223,7 @@ function StepSheet({ facts, step, number }: StepBlock) {
       </h2>
       <div>
         <PartPicture
+          width={290}
           parts={drawnIn(step, facts.parts)}
           tags={step.adds.length + step.there.length <= 9}
           measure={measured(step, facts.parts)}

@@ -258,6 +258,20 @@ export const drawingStyles = css`
       stroke-width: 2;
     }
   }
+  @media (max-width: 599px) {
+    .board-row {
+      grid-template-columns: minmax(0, 1fr);
+    }
+    .board-name {
+      padding: 6px 0 0;
+      & span {
+        flex: none;
+      }
+      & small {
+        display: none;
+      }
+    }
+  }
   .pocket-picture {
     width: 100%;
     max-width: 300px;

@@ -92,6 +92,9 @@ export const packetStyles = css`
     & .rip {
       opacity: 1;
     }
+    & .role {
+      fill: ${INK};
+    }
     & .boards {
       gap: 6px;
     }

@@ -84,6 +84,7 @@ export function PartsStage() {
                 as: shown && part.id !== shown.id ? 'there' : shown ? 'new' : 'there',
               }))}
               view={USUAL_VIEW}
+              width={250}
               measure={shown ?? 'outside'}
               label={`Where ${shown?.tag ?? 'each part'} is`}
             />
