@@ -56,9 +56,10 @@ export function relax(group: Group, stopped: () => boolean): Relaxation {
       rows: row === undefined ? counts : [...counts, [row, -1]],
     };
   };
-  const columns = pool.map(columnOf);
+  const program = leastCost(need, penalty);
+  for (const pattern of pool) program.add(columnOf(pattern));
   for (let round = 0; ; round++) {
-    const { x, duals } = leastCost(columns, need, penalty);
+    const { x, duals } = program.solve();
     const prices = duals.slice(0, group.items.length);
     let grew = false;
     if (round < MOST_ROUNDS && !stopped())
@@ -67,7 +68,7 @@ export function relax(group: Group, stopped: () => boolean): Relaxation {
         const worth = pattern.counts.reduce((sum, count, item) => sum + count * prices[item]!, 0);
         const row = rowOf.get(at);
         if (worth > bin.price + PER_BOARD + (row === undefined ? 0 : duals[row]!) + 1e-6 && add(pattern)) {
-          columns.push(columnOf(pattern));
+          program.add(columnOf(pattern));
           grew = true;
         }
       });

@@ -3,6 +3,9 @@ import type { Group } from './group';
 import { fill, singleLane, waysOn } from './fill';
 import type { Cutting } from './search';
 
+/** Longer lists never finish, and each board adds to the depth of the search. */
+const MOST_PIECES = 120;
+
 type Taken = { readonly bin: number; readonly counts: readonly number[] };
 
 /**
@@ -25,7 +28,8 @@ export function searchExactly(
   const simple = group.bins.every((bin) => bin.available === null && bin.runs.length === 1 && singleLane(group, bin));
   const square = group.items.every((item) => item.meanLength === item.length);
   const turning = group.bins.some((bin) => waysOn(group, bin).some((way) => way.turned));
-  if (!simple || !square || turning) return { cutting: best, proved: false };
+  const pieces = group.items.reduce((sum, item) => sum + item.quantity, 0);
+  if (!simple || !square || turning || pieces > MOST_PIECES) return { cutting: best, proved: false };
 
   const bins = group.bins
     .map((bin, at) => ({

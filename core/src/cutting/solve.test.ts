@@ -197,7 +197,9 @@ test('simplex: a program small enough to solve on paper', () => {
       ],
     },
   ] as const;
-  const { x, duals } = leastCost(columns, [4, 6, -2], 1000);
+  const program = leastCost([4, 6, -2], 1000);
+  columns.forEach(program.add);
+  const { x, duals } = program.solve();
   expect(x[0]).toBeCloseTo(2);
   expect(x[1]).toBeCloseTo(2);
   expect(4 * duals[0]! + 6 * duals[1]! - 2 * duals[2]!).toBeCloseTo(10);

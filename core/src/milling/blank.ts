@@ -31,12 +31,14 @@ function allowance(part: Part, shop: Shop): Pick<Blank, 'extra' | 'extraFor'> {
 /**
  * The blank of one part. It takes the full width of its nominal board; where the part is narrower it is ripped later,
  * one pass a side where both rounded edges must go.
+ *
+ * @param squared the piece's top boards are ripped square on both edges.
  */
-export function blankOf(part: Part, shop: Shop, copies: number): Blank {
+export function blankOf(part: Part, shop: Shop, copies: number, squared: boolean): Blank {
   const actual = dressed(part.nominal);
   const across = boxOf(part).max[part.across] - boxOf(part).min[part.across];
   const { extra, extraFor } = allowance(part, shop);
-  const why = part.role === 'top' && actual.width - across >= 2 * shop.edgeRip ? 'square edges' : 'to width';
+  const why = squared && part.role === 'top' ? 'square edges' : 'to width';
   return {
     part,
     nominal: part.nominal,
@@ -52,6 +54,9 @@ export function blankOf(part: Part, shop: Shop, copies: number): Blank {
 
 /** Blanks of all parts of a job's pieces, in the order of the parts. */
 export function blanksOf(job: Job, parts: readonly Part[]): readonly Blank[] {
-  const copies = new Map(job.pieces.map((piece) => [piece.id, piece.copies]));
-  return parts.map((part) => blankOf(part, job.shop, copies.get(part.piece) ?? 1));
+  const pieces = new Map(job.pieces.map((piece) => [piece.id, piece]));
+  return parts.map((part) => {
+    const piece = pieces.get(part.piece)!;
+    return blankOf(part, job.shop, piece.copies, piece.choices.top.edges === 'ripped');
+  });
 }

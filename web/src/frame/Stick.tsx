@@ -1,6 +1,7 @@
 import { useEffect, useRef } from 'react';
 import { NavLink } from 'react-router';
-import { usePlan, usePiece, useJob, useStage, notesOf } from '../state/hooks';
+import { usePlan, usePiece, useJob, useStage } from '../state/hooks';
+import { notesOf } from '../state/notes';
 import { STAGES, settledMark } from './stages';
 import { useGo } from './useGo';
 

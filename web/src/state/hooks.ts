@@ -3,6 +3,7 @@ import { useDispatch, useSelector } from 'react-redux';
 import { useParams, useSearchParams } from 'react-router';
 import type { Change, Finding, Job, Piece, Plan, StageName, Units } from '@sill/core';
 import { changed } from './bench';
+import { notesOf } from './notes';
 import { marked } from './view';
 import type { AppDispatch, RootState } from './store';
 
@@ -55,17 +56,6 @@ export function useMark(id: string | null) {
     return { onPointerEnter: on, onPointerLeave: off, onFocus: on, onBlur: off };
   }, [dispatch, id]);
   return { marked: isMarked, handlers };
-}
-
-/** A stage is about one piece, or about the whole job. */
-const OF_PIECE: readonly StageName[] = ['brief', 'shape', 'parts', 'joints', 'build'];
-
-/** Findings for the margin of a stage, those that stop first. */
-export function notesOf(plan: Plan | null, stage: StageName, piece: string | null): readonly Finding[] {
-  return (plan?.findings ?? []).filter(
-    (finding) =>
-      finding.stage === stage && (finding.piece === null || finding.piece === piece || !OF_PIECE.includes(stage)),
-  );
 }
 
 export function useStage(): StageName {

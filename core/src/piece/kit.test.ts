@@ -1,0 +1,163 @@
+import fc from 'fast-check';
+import { inches, tapeStep } from '../length';
+import { DEFAULT_SHOP, newPiece } from '../job';
+import { around, boxOf, buildPiece, contact, divideTop, extent, overlap, topCandidates, type Box } from './index';
+import { board, boxAt, join, mirror, spread } from './kit';
+
+const boxes = fc
+  .tuple(
+    fc.integer({ min: 0, max: 50 }),
+    fc.integer({ min: 0, max: 50 }),
+    fc.integer({ min: 0, max: 50 }),
+    fc.integer({ min: 1, max: 30 }),
+    fc.integer({ min: 1, max: 30 }),
+    fc.integer({ min: 1, max: 30 }),
+  )
+  .map(([x, y, z, a, b, c]): Box => boxAt([x, y, z], [a, b, c]));
+
+describe('boxes', () => {
+  test('touching is neither overlapping nor apart', () => {
+    const a = boxAt([0, 0, 0], [10, 10, 10]);
+    const beside = boxAt([10, 2, 3], [5, 5, 5]);
+    expect(overlap(a, beside)).toBe(false);
+    expect(contact(a, beside)).toEqual({ normal: 0, area: { min: [10, 2, 3], max: [10, 7, 8] } });
+    expect(contact(a, boxAt([11, 0, 0], [1, 1, 1]))).toBeNull();
+    // An edge alone is no joint.
+    expect(contact(a, boxAt([10, 10, 0], [1, 1, 1]))).toBeNull();
+  });
+
+  test('overlap and contact are the same both ways, and never both', () => {
+    fc.assert(
+      fc.property(boxes, boxes, (a, b) => {
+        expect(overlap(a, b)).toBe(overlap(b, a));
+        expect(contact(a, b)).toEqual(contact(b, a));
+        if (overlap(a, b)) expect(contact(a, b)).toBeNull();
+      }),
+    );
+  });
+
+  test('mirroring twice is nothing done, and keeps the size', () => {
+    fc.assert(
+      fc.property(boxes, fc.constantFrom(0 as const, 1 as const, 2 as const), (box, axis) => {
+        expect(mirror(mirror(box, axis, 200), axis, 200)).toEqual(box);
+        expect(extent(mirror(box, axis, 200), axis)).toBe(extent(box, axis));
+      }),
+    );
+  });
+
+  test('the box around all holds each', () => {
+    expect(around([])).toBeNull();
+    expect(around([boxAt([0, 5, 1], [1, 1, 1]), boxAt([3, 2, 0], [1, 1, 9])])).toEqual({
+      min: [0, 2, 0],
+      max: [4, 6, 9],
+    });
+  });
+});
+
+describe('the kit', () => {
+  test('a board fills its box; its outline is its face', () => {
+    const part = board(
+      'p',
+      { tag: 'A1', role: 'apron', name: 'apron', nominal: '2x4' },
+      boxAt([1, 2, 3], [100, 7, 30]),
+      0,
+      2,
+    );
+    expect(part).toMatchObject({ id: 'p.A1', length: 100, width: 30, thickness: 7, plies: 1, fit: null });
+    expect(part.outline).toEqual([
+      [0, 0],
+      [100, 0],
+      [100, 30],
+      [0, 30],
+    ]);
+    expect(boxOf(part)).toEqual(boxAt([1, 2, 3], [100, 7, 30]));
+    expect(join('rail end', part, { ...part, id: 'p.L1', tag: 'L1' })).toEqual({
+      id: 'p.A1>L1',
+      piece: 'p',
+      kind: 'rail end',
+      drilled: 'p.A1',
+      into: 'p.L1',
+    });
+  });
+
+  test('spread: equal gaps to a tape step, inside the ends, in order', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 5 }), fc.integer({ min: 40, max: 90 }), (count, span) => {
+        const step = tapeStep('in');
+        const starts = spread(0, inches(span), inches(1.5), count, step);
+        expect(starts).toHaveLength(count);
+        const edges = [0, ...starts.flatMap((start) => [start, start + inches(1.5)]), inches(span)];
+        const gaps = edges.filter((_, at) => at % 2 === 0).map((from, at) => edges[2 * at + 1]! - from);
+        expect(Math.max(...gaps) - Math.min(...gaps)).toBeLessThanOrEqual(2 * step);
+        for (const start of starts) expect(start % step).toBe(0);
+      }),
+    );
+  });
+});
+
+describe('tops', () => {
+  test('boards add up to the top exactly, none wider than it can be, all but the last to one fence setting', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 3 * 64, max: 48 * 64 }),
+        fc.constantFrom('1x4' as const, '2x6' as const, '2x10' as const, '1x12' as const),
+        fc.constantFrom('ripped' as const, 'as bought' as const),
+        fc.constantFrom('in' as const, 'mm' as const),
+        (marks, nominal, edges, units) => {
+          const width = marks * 127;
+          const { widths } = divideTop(width, nominal, edges, inches(1 / 8), units);
+          expect(widths.reduce((sum, board) => sum + board, 0)).toBe(width);
+          const most =
+            inches({ '1x4': 3.5, '2x6': 5.5, '2x10': 9.25, '1x12': 11.25 }[nominal]) -
+            (edges === 'ripped' ? inches(1 / 4) : 0);
+          expect(Math.max(...widths)).toBeLessThanOrEqual(most);
+          expect(Math.min(...widths)).toBeGreaterThan(0);
+          if (edges === 'ripped') expect(new Set(widths.slice(0, -1)).size).toBeLessThanOrEqual(1);
+        },
+      ),
+      { numRuns: 400, seed: 2 },
+    );
+  });
+
+  test('candidates: one where a width is chosen, all of its thickness for the cheapest', () => {
+    const piece = newPiece('t', 'desk');
+    expect(topCandidates(piece)).toEqual(['2x4', '2x6', '2x8', '2x10', '2x12']);
+    const one = {
+      ...piece,
+      choices: { ...piece.choices, top: { ...piece.choices.top, thickness: '1x' as const, width: '8' as const } },
+    };
+    expect(topCandidates(one)).toEqual(['1x8']);
+  });
+});
+
+describe('four legs and aprons', () => {
+  const at = (legs: 'two 2x4' | 'three 2x4' | '4x4') => {
+    const piece = { ...newPiece('t', 'standing'), choices: { ...newPiece('t', 'standing').choices, legs } };
+    return buildPiece(piece, '2x6', DEFAULT_SHOP, 'in').parts.find((part) => part.tag === 'L1')!;
+  };
+  test.each([
+    ['4x4', 3.5, 1],
+    ['two 2x4', 3, 2],
+    ['three 2x4', 4.5, 3],
+  ] as const)('legs of %s', (legs, thick, plies) => {
+    const leg = at(legs);
+    const sides = [0, 1].map((axis) => extent(boxOf(leg), axis as 0 | 1)).sort((a, b) => a - b);
+    expect(sides).toEqual([inches(Math.min(thick, 3.5)), inches(Math.max(thick, 3.5))]);
+    expect(leg.plies).toBe(plies);
+  });
+
+  test('the four legs stand in the corners, and opposite parts are equal', () => {
+    const piece = newPiece('t', 'standing');
+    const { parts } = buildPiece(piece, '2x6', DEFAULT_SHOP, 'in');
+    const size = (tag: string) => {
+      const { length, width, thickness } = parts.find((part) => part.tag === tag)!;
+      return [length, width, thickness];
+    };
+    expect(size('A1')).toEqual(size('A2'));
+    expect(size('E1')).toEqual(size('E2'));
+    const legs = parts.filter((part) => part.role === 'leg').map(boxOf);
+    const whole = around(legs)!;
+    expect(extent(whole, 0)).toBe(piece.size.length - 2 * piece.choices.overhang.ends);
+    expect(extent(whole, 1)).toBe(piece.size.width - 2 * piece.choices.overhang.sides);
+  });
+});

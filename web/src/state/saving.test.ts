@@ -1,0 +1,123 @@
+import { configureStore } from '@reduxjs/toolkit';
+import { demoJob, type Job } from '@sill/core';
+import { api, Offline, Refused } from '../api';
+import { bench, changed, keptMine, opened } from './bench';
+import { kept } from './kept';
+import { planning } from './planning';
+import { saving } from './saving';
+import { view } from './view';
+
+const memory = new Map<string, string>();
+Object.assign(globalThis, {
+  localStorage: {
+    getItem: (key: string) => memory.get(key) ?? null,
+    setItem: (key: string, value: string) => void memory.set(key, value),
+    removeItem: (key: string) => void memory.delete(key),
+  },
+});
+
+type Save = typeof api.save;
+let answers: (() => ReturnType<Save>)[];
+let sent: { revision: number; name: string }[];
+
+/** The real listener on a real store; only the wire is played. */
+function open(save?: Save) {
+  memory.clear();
+  sent = [];
+  answers = [];
+  api.save = (id, revision, job) => {
+    sent.push({ revision, name: job.name });
+    return save
+      ? save(id, revision, job)
+      : (answers.shift() ?? (() => Promise.resolve({ id, revision: revision + 1, savedAt: 'now' })))();
+  };
+  const store = configureStore({
+    reducer: { bench: bench.reducer, planning: planning.reducer, view: view.reducer },
+    middleware: (defaults) => defaults({ serializableCheck: false, immutableCheck: false }).prepend(saving.middleware),
+  });
+  store.dispatch(opened({ id: 'a', revision: 1, savedAt: 'then', job: demoJob() }));
+  return store;
+}
+const rename = (name: string) => changed([{ piece: null, path: ['name'], value: name }]);
+
+beforeEach(() => jest.useFakeTimers());
+afterEach(() => jest.useRealTimers());
+const pass = (ms: number) => jest.advanceTimersByTimeAsync(ms);
+
+test('a pause in typing sends once, the last of it; until then it is kept here', async () => {
+  const store = open();
+  store.dispatch(rename('One'));
+  await pass(300);
+  store.dispatch(rename('Two'));
+  await pass(0);
+  expect(kept('a')).toMatchObject({ revision: 1, job: { name: 'Two' } });
+  expect(sent).toEqual([]);
+  await pass(600);
+  expect(sent).toEqual([{ revision: 1, name: 'Two' }]);
+  expect(store.getState().bench).toMatchObject({ saving: 'saved', revision: 2 });
+  expect(kept('a')).toBeNull();
+});
+
+test('a slow save is waited for: the next goes on top of it, never beside it', async () => {
+  const slow: Save = (id, revision) =>
+    new Promise((done) => setTimeout(() => done({ id, revision: revision + 1, savedAt: 'x' }), 3000));
+  const store = open(slow);
+  store.dispatch(rename('One'));
+  await pass(700);
+  store.dispatch(rename('Two'));
+  await pass(2000);
+  expect(sent).toEqual([{ revision: 1, name: 'One' }]);
+  await pass(5000);
+  expect(sent).toEqual([
+    { revision: 1, name: 'One' },
+    { revision: 2, name: 'Two' },
+  ]);
+  expect(store.getState().bench).toMatchObject({ saving: 'saved', revision: 3 });
+});
+
+test('without a server it says so, keeps the change and tries again until it is through', async () => {
+  const store = open();
+  answers.push(
+    () => Promise.reject(new Offline('gone')),
+    () => Promise.reject(new Offline('gone')),
+  );
+  store.dispatch(rename('One'));
+  await pass(600);
+  expect(store.getState().bench.saving).toBe('offline');
+  expect(kept('a')).toMatchObject({ job: { name: 'One' } });
+  await pass(4500);
+  expect(sent).toHaveLength(3);
+  expect(store.getState().bench.saving).toBe('saved');
+});
+
+test('a stale save is never forced: it asks, and goes through when mine is kept', async () => {
+  const store = open();
+  const theirs: Job = { ...demoJob(), name: 'Theirs' };
+  answers.push(() =>
+    Promise.reject(
+      new Refused(409, 'stale', 'changed elsewhere', [], { id: 'a', revision: 5, savedAt: 'y', job: theirs }),
+    ),
+  );
+  store.dispatch(rename('Mine'));
+  await pass(600);
+  expect(store.getState().bench.conflict).toMatchObject({ revision: 5, job: { name: 'Theirs' } });
+  store.dispatch(rename('Mine still'));
+  await pass(5000);
+  expect(sent).toHaveLength(1);
+  store.dispatch(keptMine());
+  await pass(600);
+  expect(sent[1]).toEqual({ revision: 5, name: 'Mine still' });
+  expect(store.getState().bench).toMatchObject({ saving: 'saved', revision: 6, conflict: null });
+});
+
+test('a refused save gives the reason and waits for the next change', async () => {
+  const store = open();
+  answers.push(() => Promise.reject(new Refused(422, 'invalid', 'name must not be empty', [], undefined)));
+  store.dispatch(rename('Bad'));
+  await pass(3000);
+  expect(store.getState().bench).toMatchObject({ saving: 'refused', refusal: 'name must not be empty' });
+  expect(sent).toHaveLength(1);
+  store.dispatch(rename('Good'));
+  await pass(600);
+  expect(store.getState().bench.saving).toBe('saved');
+});
