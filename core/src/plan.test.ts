@@ -209,3 +209,48 @@ describe('impossible and bad targets', () => {
     ).toContain('no 2×4 in stock');
   });
 });
+
+describe('larger jobs', () => {
+  const many = (count: number): Job => ({
+    ...newJob('many'),
+    pieces: Array.from({ length: count }, (_, at) => ({
+      ...newPiece(`p${at}`, (['dining', 'desk', 'coffee', 'standing'] as const)[at % 4]!),
+      size: { length: inches(40 + at * 1.375), width: inches(20 + at * 0.625), height: inches(17 + at) },
+    })),
+  });
+
+  test.each([3, 6, 12])(
+    '%s pieces, every top left to the cheapest: whole, and no dearer than all of one width',
+    (count) => {
+      const job = many(count);
+      const result = plan(job);
+      cutsAddUp(result, job);
+      moneyAddsUp(result, job);
+      expect(result.buying.unplaced).toEqual([]);
+      const sixes = {
+        ...job,
+        pieces: job.pieces.map((piece) => ({
+          ...piece,
+          choices: { ...piece.choices, top: { ...piece.choices.top, width: '6' as const } },
+        })),
+      };
+      expect(result.list.total).toBeLessThanOrEqual(plan(sixes).list.total);
+    },
+  );
+
+  test('twenty copies of one table are one shopping trip', () => {
+    const job = { ...newJob('copies'), pieces: [{ ...newPiece('t', 'coffee'), copies: 20 }] };
+    const result = plan(job);
+    cutsAddUp(result, job);
+    expect(result.buying.boards.length).toBeGreaterThan(40);
+    expect(result.buying.cost / Math.max(1, result.buying.lowerBound)).toBeLessThan(1.03);
+  });
+
+  test('a stop ends the search and keeps what is whole', () => {
+    const job = many(8);
+    let asked = 0;
+    const result = planJob(job, { today, effort: 'full', stopped: () => ++asked > 3 });
+    cutsAddUp(result, job);
+    expect(result.buying.lowerBound).toBeLessThanOrEqual(result.buying.cost);
+  });
+});

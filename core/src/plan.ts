@@ -66,8 +66,10 @@ function draft(job: Job, tops: readonly Nominal[], options: PlanOptions, cache: 
   return { models, parts, joints, needs, buying, list: buyingList(job, buying, needs) };
 }
 
-/** More combinations of "cheapest" tops than this are settled piece by piece instead of all together. */
-const MOST_COMBINATIONS = 130;
+/** All combinations of "cheapest" tops are tried up to this many; beyond, pieces are settled one by one. */
+const MOST_COMBINATIONS = 30;
+/** In jobs of more pieces than this, a top is not tried again with all the others beside it. */
+const MOST_TOGETHER = 4;
 
 const combinations = <T>(options: readonly (readonly T[])[]): readonly (readonly T[])[] =>
   options.reduce<readonly (readonly T[])[]>(
@@ -83,20 +85,34 @@ const cheaper = (a: Draft, b: Draft): boolean =>
 
 /**
  * Settles "cheapest" tops: the widths that make the whole job cost least, boards and screws together. All
- * combinations are tried where they are few; else each piece in turn with the others held, which can miss the least.
+ * combinations are tried where they are few. Else the pieces settled each on its own are set against all of one width,
+ * and in a job of few pieces each is tried once more among the others; that can miss the least by a little.
  */
 function settleTops(job: Job, options: PlanOptions, cache: SolveCache): Draft {
+  const best = (of: Job, rows: readonly (readonly Nominal[])[]): { tops: readonly Nominal[]; found: Draft } =>
+    rows
+      .map((tops) => ({ tops, found: draft(of, tops, options, cache) }))
+      .reduce((least, next) => (cheaper(next.found, least.found) ? next : least));
   const candidates = job.pieces.map(topCandidates);
   const count = candidates.reduce((product, row) => product * row.length, 1);
-  const best = (rows: readonly (readonly Nominal[])[]): { tops: readonly Nominal[]; found: Draft } =>
-    rows
-      .map((tops) => ({ tops, found: draft(job, tops, options, cache) }))
-      .reduce((least, next) => (cheaper(next.found, least.found) ? next : least));
-  if (count <= MOST_COMBINATIONS) return best(combinations(candidates)).found;
-  let settled = best([candidates.map((row) => row[0]!)]);
-  candidates.forEach((row, at) => {
-    if (row.length > 1) settled = best(row.map((nominal) => settled.tops.with(at, nominal)));
+  if (count <= MOST_COMBINATIONS) return best(job, combinations(candidates)).found;
+  const alone = job.pieces.map((piece, at) => {
+    const rows = candidates[at]!.map((nominal) => [nominal]);
+    return rows.length === 1 ? rows[0]![0]! : best({ ...job, pieces: [piece] }, rows).tops[0]!;
   });
+  const widest = Math.max(...candidates.map((row) => row.length));
+  const alike = Array.from({ length: widest }, (_, width) =>
+    candidates.map((row) => row[Math.min(width, row.length - 1)]!),
+  );
+  let settled = best(job, [alone, ...alike]);
+  if (job.pieces.length <= MOST_TOGETHER)
+    candidates.forEach((row, at) => {
+      if (row.length > 1)
+        settled = best(
+          job,
+          row.map((nominal) => settled.tops.with(at, nominal)),
+        );
+    });
   return settled.found;
 }
 

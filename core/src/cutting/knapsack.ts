@@ -1,12 +1,20 @@
+const TINY = 1e-9;
+
 /** The best filling found, and a value no filling can exceed. They are equal when the search finished. */
 export type Filling = { readonly counts: readonly number[]; readonly value: number; readonly atMost: number };
 
+/** Grids finer than this are left to branch and bound. */
+const MOST_CELLS = 30_000;
+
+const gcd = (a: number, b: number): number => (b === 0 ? a : gcd(b, a % b));
+
 /**
- * Bounded knapsack by depth-first branch and bound: most value with weights within `capacity`.
- * Items are tried in order of value for weight and bounded by the fractional relaxation (Dantzig 1957; Martello and
- * Toth, Knapsack Problems, 1990, section 2). Stops after `nodes` branches with the root bound as `atMost`.
+ * Bounded knapsack: most value with weights within `capacity`. Tape lengths are multiples of some 1/16 in or 1 mm, so
+ * that dynamic programming over multiples of their common divisor is exact and quick; where they are not, branch and
+ * bound, which may stop early and then says how much better it could be.
  *
  * @param weights positive integers; @param most how many of each there are; items of no value are left out.
+ * @param nodes branches before branch and bound stops.
  */
 export function knapsack(
   values: readonly number[],
@@ -15,44 +23,111 @@ export function knapsack(
   capacity: number,
   nodes = 20_000,
 ): Filling {
-  const order = values
+  const useful = values
     .map((_, at) => at)
-    .filter((at) => values[at]! > 1e-9 && most[at]! > 0 && weights[at]! <= capacity)
-    .sort((a, b) => values[b]! / weights[b]! - values[a]! / weights[a]!);
-  const now = values.map(() => 0);
-  let best = values.map(() => 0);
+    .filter((at) => values[at]! > TINY && most[at]! > 0 && weights[at]! <= capacity);
+  const grain = useful.reduce((common, at) => gcd(common, weights[at]!), 0);
+  return grain > 0 && capacity / grain <= MOST_CELLS
+    ? onGrid(useful, grain, values, weights, most, capacity)
+    : byBranches(useful, values, weights, most, capacity, nodes);
+}
+
+/** Dynamic programming over capacity (Martello and Toth, Knapsack Problems, 1990, section 3), counts split in powers of two. */
+function onGrid(
+  useful: readonly number[],
+  grain: number,
+  values: readonly number[],
+  weights: readonly number[],
+  most: readonly number[],
+  capacity: number,
+): Filling {
+  const cells = Math.floor(capacity / grain);
+  const best = new Float64Array(cells + 1);
+  const bundles: { at: number; count: number; taken: Uint8Array }[] = [];
+  for (const at of useful) {
+    const weight = weights[at]! / grain;
+    let left = Math.min(most[at]!, Math.floor(cells / weight));
+    for (let size = 1; left > 0; size *= 2) {
+      const count = Math.min(size, left);
+      left -= count;
+      const taken = new Uint8Array(cells + 1);
+      const [heavy, worth] = [count * weight, count * values[at]!];
+      for (let cell = cells; cell >= heavy; cell--) {
+        const candidate = best[cell - heavy]! + worth;
+        if (candidate > best[cell]! + TINY) {
+          best[cell] = candidate;
+          taken[cell] = 1;
+        }
+      }
+      bundles.push({ at, count, taken });
+    }
+  }
+  const counts = values.map(() => 0);
+  let cell = cells;
+  for (let k = bundles.length - 1; k >= 0; k--) {
+    const { at, count, taken } = bundles[k]!;
+    if (!taken[cell]) continue;
+    counts[at]! += count;
+    cell -= (count * weights[at]!) / grain;
+  }
+  return { counts, value: best[cells]!, atMost: best[cells]! };
+}
+
+/**
+ * Depth-first branch and bound. Items are tried in order of value for weight and bounded by the fractional relaxation
+ * (Dantzig 1957; Martello and Toth, section 2). Stops after `nodes` branches with the root bound as `atMost`.
+ */
+function byBranches(
+  useful: readonly number[],
+  values: readonly number[],
+  weights: readonly number[],
+  most: readonly number[],
+  capacity: number,
+  nodes: number,
+): Filling {
+  const order = [...useful].sort((a, b) => values[b]! / weights[b]! - values[a]! / weights[a]!);
+  const size = order.length;
+  const value = Float64Array.from(order, (at) => values[at]!);
+  const weight = Float64Array.from(order, (at) => weights[at]!);
+  const limit = Int32Array.from(order, (at) => most[at]!);
+  const now = new Int32Array(size);
+  let best = new Int32Array(size);
   let bestValue = 0;
   let left = nodes;
 
+  /** The most that items from `from` on can add within `room`, the last of them in part. */
   const fractional = (from: number, room: number): number => {
     let total = 0;
-    for (let k = from; k < order.length && room > 0; k++) {
-      const at = order[k]!;
-      const take = Math.min(most[at]!, room / weights[at]!);
-      total += take * values[at]!;
-      room -= take * weights[at]!;
+    for (let k = from; k < size && room > 0; k++) {
+      const take = Math.min(limit[k]!, room / weight[k]!);
+      total += take * value[k]!;
+      room -= take * weight[k]!;
     }
     return total;
   };
 
-  const branch = (k: number, room: number, value: number): void => {
-    if (value > bestValue + 1e-9) {
-      bestValue = value;
-      best = [...now];
+  const branch = (k: number, room: number, worth: number): void => {
+    if (worth > bestValue + TINY) {
+      bestValue = worth;
+      best = now.slice();
     }
-    if (k === order.length || left <= 0) return;
-    if (value + fractional(k, room) <= bestValue + 1e-9) return;
-    const at = order[k]!;
-    for (let count = Math.min(most[at]!, Math.floor(room / weights[at]!)); count >= 0; count--) {
+    if (k === size) return;
+    const full = Math.min(limit[k]!, Math.floor(room / weight[k]!));
+    for (let count = full; count >= 0 && left > 0; count--) {
       left--;
-      now[at] = count;
-      branch(k + 1, room - count * weights[at]!, value + count * values[at]!);
-      if (left <= 0) break;
+      const rest = room - count * weight[k]!;
+      const sum = worth + count * value[k]!;
+      // Items stand by value for weight, so taking fewer of this one never raises the bound.
+      if (sum + fractional(k + 1, rest) <= bestValue + TINY) break;
+      now[k] = count;
+      branch(k + 1, rest, sum);
     }
-    now[at] = 0;
+    now[k] = 0;
   };
 
   const root = fractional(0, capacity);
   branch(0, capacity, 0);
-  return { counts: best, value: bestValue, atMost: left > 0 ? bestValue : root };
+  const counts = values.map(() => 0);
+  order.forEach((at, k) => (counts[at] = best[k]!));
+  return { counts, value: bestValue, atMost: left > 0 ? bestValue : root };
 }

@@ -79,7 +79,9 @@ function finishGreedily(bench: Bench, values: readonly number[]): void {
     }
     const worth = (pattern: Pattern) =>
       pattern.counts.reduce((sum, count, item) => sum + count * values[item]!, 0) / Math.max(price(pattern), 0.01);
-    bench.put(useful.reduce((best, pattern) => (worth(pattern) > worth(best) ? pattern : best)));
+    const chosen = useful.reduce((best, pattern) => (worth(pattern) > worth(best) ? pattern : best));
+    // With less left to place the others only get worse, so the best stays the best for as long as it fits.
+    while (bench.fits(chosen)) bench.put(chosen);
   }
 }
 

@@ -100,8 +100,9 @@ export function leastCost(demand: readonly number[], penalty: number): Program {
   };
 
   const solve = (): Optimum => {
-    const patience = 5 * all.length;
-    for (let round = 0; round < 20 * patience; round++) {
+    // Stopping early costs only tightness: whoever uses the duals checks them against the bins again.
+    const patience = 4 * size + 50;
+    for (let round = 0; round < 2 * patience; round++) {
       priceRows();
       const at = entering(round > patience);
       if (at < 0) break;

@@ -205,7 +205,10 @@ test('simplex: a program small enough to solve on paper', () => {
   expect(4 * duals[0]! + 6 * duals[1]! - 2 * duals[2]!).toBeCloseTo(10);
 });
 
-test('knapsack: exact against every combination', () => {
+test.each([
+  ['on a grid', 1],
+  ['by branches, where the grid is too fine', 1_000_003],
+])('knapsack %s: exact against every combination', (_, fine) => {
   fc.assert(
     fc.property(
       fc.array(
@@ -222,11 +225,13 @@ test('knapsack: exact against every combination', () => {
             every(at + 1, room - count * weight, value + count * worth);
         };
         every(0, capacity, 0);
+        // The same question with weights that share no divisor: a hair over, and the room as much.
+        const scaled = (weight: number) => (fine === 1 ? weight : weight * fine + 1);
         const found = knapsack(
           rows.map((row) => row[0]),
-          rows.map((row) => row[1]),
+          rows.map((row) => scaled(row[1])),
           rows.map((row) => row[2]),
-          capacity,
+          fine === 1 ? capacity : capacity * fine + 12,
         );
         expect(found.value).toBe(best);
         expect(found.atMost).toBe(best);

@@ -10,7 +10,7 @@ import { SOLUTION_FORMAT, type CutSolution } from './solution';
 export type SolveOptions = {
   /** Called now and then; true ends the search and keeps the best so far. The core has no clock of its own. */
   readonly stopped?: () => boolean;
-  /** How hard to try where the first cutting is not proved: `quick` while a size is being changed. */
+  /** How hard to try where the first cutting is not proved: `quick` while a size changes. */
   readonly effort?: keyof typeof EFFORTS;
 };
 

@@ -4,7 +4,7 @@ import { useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { printNominal, type Job, type Plan } from '@sill/core';
 import { changed } from '../state/bench';
-import { endProof } from '../state/replanning';
+import { endPlan, endProof, planAgain } from '../state/replanning';
 import { useApp, useFrom, useJob, usePlan, useStage } from '../state/hooks';
 import { Dim } from '../words/Dim';
 import { cents, difference, dollars } from '../words/money';
@@ -95,7 +95,7 @@ function tallies(plan: Plan, job: Job): readonly Tally[] {
 export function Sill() {
   const job = useJob();
   const plan = usePlan();
-  const { working, proving, moved, failed } = useFrom((state) => state.planning);
+  const { working, halted, proving, moved, failed } = useFrom((state) => state.planning);
   const dispatch = useApp();
   const navigate = useNavigate();
   const stage = useStage();
@@ -141,7 +141,23 @@ export function Sill() {
         ))}
       </div>
       {failed !== null && <p role="alert">The plan could not be worked out: {failed}</p>}
-      {proving && (
+      {working && (
+        <span className="proving late" role="status">
+          Working out the plan
+          <Button size="small" onClick={() => dispatch(endPlan())}>
+            Stop
+          </Button>
+        </span>
+      )}
+      {halted && (
+        <span className="proving" role="status">
+          Stopped: this is the plan before the last change
+          <Button size="small" onClick={() => dispatch(planAgain())}>
+            Work it out
+          </Button>
+        </span>
+      )}
+      {proving && !working && (
         <span className="proving" role="status">
           Looking for cheaper boards
           <Button size="small" onClick={() => dispatch(endProof())}>

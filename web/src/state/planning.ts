@@ -10,18 +10,29 @@ export type PlanningState = {
   /** A longer search for cheaper boards, or for a proof, is under way in the background. */
   readonly proving: boolean;
   readonly failed: string | null;
+  /** Stopped by the person: the plan shown is of before the last change. */
+  readonly halted: boolean;
   /** Cents that the last change made of the total; null where there was none. */
   readonly moved: number | null;
 };
 
-const initialState: PlanningState = { plan: null, of: null, working: false, proving: false, failed: null, moved: null };
+const initialState: PlanningState = {
+  plan: null,
+  of: null,
+  working: false,
+  proving: false,
+  failed: null,
+  halted: false,
+  moved: null,
+};
 
 export const planning = createSlice({
   name: 'planning',
   initialState,
   reducers: {
     cleared: () => initialState,
-    started: (state): PlanningState => ({ ...state, working: true, failed: null }) as PlanningState,
+    started: (state): PlanningState => ({ ...state, working: true, failed: null, halted: false }) as PlanningState,
+    halted: (state): PlanningState => ({ ...state, working: false, halted: true }) as PlanningState,
     planned: (state, { payload }: PayloadAction<{ job: Job; plan: Plan; proving: boolean }>): PlanningState => {
       // A draft is never the object it stands for.
       const before = original(state) as PlanningState;
@@ -34,6 +45,7 @@ export const planning = createSlice({
         working: false,
         proving: payload.proving,
         failed: null,
+        halted: false,
         moved: moved === 0 ? null : moved,
       };
     },
@@ -43,4 +55,4 @@ export const planning = createSlice({
   },
 });
 
-export const { cleared, started, planned, proofEnded, failed } = planning.actions;
+export const { cleared, started, halted, planned, proofEnded, failed } = planning.actions;

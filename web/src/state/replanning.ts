@@ -1,8 +1,11 @@
-import { createListenerMiddleware, isAnyOf } from '@reduxjs/toolkit';
-import { planQuickly, prove, stopProof } from '../workers/planner';
+import { createAction, createListenerMiddleware, isAnyOf } from '@reduxjs/toolkit';
+import { planQuickly, prove, stopPlan, stopProof } from '../workers/planner';
 import { changed, closed, opened, redone, replaced, tookTheirs, undone } from './bench';
-import { cleared, failed, planned, proofEnded, started } from './planning';
+import { cleared, failed, halted, planned, proofEnded, started } from './planning';
 import type { RootState } from './store';
+
+/** Works the plan out once more after it was stopped. */
+export const planAgain = createAction('planning/again');
 
 export const replanning = createListenerMiddleware<RootState>();
 
@@ -11,7 +14,7 @@ export const replanning = createListenerMiddleware<RootState>();
  * second worker that can be stopped. What is of an older job is dropped when it comes back.
  */
 replanning.startListening({
-  matcher: isAnyOf(opened, changed, replaced, undone, redone, tookTheirs),
+  matcher: isAnyOf(opened, changed, replaced, undone, redone, tookTheirs, planAgain),
   effect: async (_action, { getState, dispatch, cancelActiveListeners }) => {
     cancelActiveListeners();
     stopProof();
@@ -40,6 +43,12 @@ replanning.startListening({
     dispatch(cleared());
   },
 });
+
+/** Ends a plan that takes too long; the one in view stays. */
+export const endPlan = () => {
+  stopPlan();
+  return halted();
+};
 
 /** Ends the longer search; the plan stays as it is, with its bound told honestly. */
 export const endProof = () => {

@@ -161,6 +161,18 @@ export const sillStyles = css`
       margin: 0 16px;
     }
   }
+  .sill .late,
+  .sill-progress {
+    animation: late 0s 0.3s both;
+  }
+  @keyframes late {
+    from {
+      visibility: hidden;
+    }
+  }
+  .sill .proving .MuiButton-root {
+    margin-left: 10px;
+  }
   .sill-progress {
     position: absolute !important;
     inset: -4px 0 auto 0;

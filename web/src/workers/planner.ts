@@ -6,13 +6,25 @@ import type { PlanWorker } from './plan.worker';
 const start = () => new Worker(new URL('./plan.worker.ts', import.meta.url), { type: 'module' });
 
 /** Quick plans, one after the other; kept for the whole session so that its memory of solved boards lasts. */
-let quick: Remote<PlanWorker> | null = null;
+let quick: { readonly worker: Worker; readonly remote: Remote<PlanWorker> } | null = null;
 /** The longer search. Ending the worker is how it is stopped. */
 let prover: Worker | null = null;
 
 export const today = (): string => formatISO(new Date(), { representation: 'date' });
 
-const quickWorker = () => (quick ??= wrap<PlanWorker>(start()));
+function quickWorker(): Remote<PlanWorker> {
+  if (!quick) {
+    const worker = start();
+    quick = { worker, remote: wrap<PlanWorker>(worker) };
+  }
+  return quick.remote;
+}
+
+/** Ends a quick plan that takes too long. What was asked of it never settles; the next one starts afresh. */
+export function stopPlan(): void {
+  quick?.worker.terminate();
+  quick = null;
+}
 
 export const planQuickly = (job: Job): Promise<Plan> => quickWorker().plan(job, today(), 'quick');
 
