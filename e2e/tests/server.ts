@@ -86,3 +86,4 @@ export async function copyOfDemo(sill: Sill): Promise<string> {
 export const saved = (page: Page) => expect(page.locator('.saved')).toHaveText(/^Saved/);
 
 export { expect };
+export type { Page };

@@ -1,4 +1,4 @@
-import type { FieldError, Job, Yard } from '@sill/core';
+import type { FieldError, Job, Shop, Yard } from '@sill/core';
 
 export type SavedJob = { readonly id: string; readonly revision: number; readonly savedAt: string; readonly job: Job };
 export type JobSummary = {
@@ -49,6 +49,16 @@ async function ask<T>(method: string, path: string, body?: unknown): Promise<T> 
   throw new Refused(answer.status, error.code, error.message, error.fields, error.current);
 }
 
+/** Price lists and shops are kept alike: all of a kind, and one saved on top of the revision it was made from. */
+const lists = <T>(kind: 'yards' | 'shops') => ({
+  all: () => ask<readonly Listed<T>[]>('GET', `/${kind}`),
+  save: (id: string, revision: number, value: T) =>
+    ask<Omit<Listed<T>, 'value'>>('PUT', `/${kind}/${id}`, { revision, value }),
+});
+
+/** The shop that new jobs start with. */
+export const USUAL_SHOP = 'usual';
+
 export const api = {
   jobs: () => ask<readonly JobSummary[]>('GET', '/jobs'),
   make: (job: Job) => ask<SavedJob>('POST', '/jobs', { job }),
@@ -59,7 +69,6 @@ export const api = {
   restore: (id: string) => ask<SavedJob>('POST', `/jobs/${id}/restore`),
   revisions: (id: string) => ask<readonly Revision[]>('GET', `/jobs/${id}/revisions`),
   revision: (id: string, revision: number) => ask<SavedJob>('GET', `/jobs/${id}/revisions/${revision}`),
-  yards: () => ask<readonly Listed<Yard>[]>('GET', '/yards'),
-  saveYard: (id: string, revision: number, value: Yard) =>
-    ask<Omit<Listed<Yard>, 'value'>>('PUT', `/yards/${id}`, { revision, value }),
+  yards: lists<Yard>('yards'),
+  shops: lists<Shop>('shops'),
 };

@@ -23,21 +23,23 @@ function place(part: Part, whole: Box): Placed {
   return { part, size: [size(0), size(2), size(1)], middle: [inch(0), inch(2), inch(1)] };
 }
 
-/** Pulled apart: away from the middle of the piece, and up for the top. */
-const apartBy = ({ part, middle: [x, y, z] }: Placed, apart: number): Vector => [
-  x * (1 + 0.5 * apart),
-  y + (part.role === 'top' ? 14 * apart : part.role === 'leg' ? -4 * apart : 4 * apart),
-  z * (1 + (part.role === 'top' ? 0.35 : 0.8) * apart),
+/** Pulled apart: away from the middle of the piece, and up by a share of its height for the top. */
+const apartBy = ({ part, middle: [x, y, z] }: Placed, apart: number, height: number): Vector => [
+  x * (1 + 0.3 * apart),
+  y + apart * height * (part.role === 'top' ? 0.3 : part.role === 'leg' ? -0.08 : 0.08),
+  z * (1 + (part.role === 'top' ? 0.3 : 0.6) * apart),
 ];
 
-function Solid({ placed, apart }: { readonly placed: Placed; readonly apart: number }) {
+type SolidProps = { readonly placed: Placed; readonly apart: number; readonly height: number };
+
+function Solid({ placed, apart, height }: SolidProps) {
   const dispatch = useApp();
   const isMarked = useFrom((state) => state.view.marked === placed.part.id);
   const invalidate = useThree((state) => state.invalidate);
   useEffect(() => invalidate(), [invalidate, isMarked, apart, placed]);
   return (
     <mesh
-      position={apartBy(placed, apart)}
+      position={apartBy(placed, apart, height)}
       onPointerOver={(event) => {
         event.stopPropagation();
         dispatch(marked(placed.part.id));
@@ -117,7 +119,7 @@ export default function Model({ parts, apart }: { readonly parts: readonly Part[
         <directionalLight position={[60, 140, 90]} intensity={1.75} />
         <directionalLight position={[-90, 40, -60]} intensity={0.7} />
         {placed.map((item) => (
-          <Solid key={item.part.id} placed={item} apart={apart} />
+          <Solid key={item.part.id} placed={item} apart={apart} height={height} />
         ))}
         {apart === 0 && <Labels measures={measures} labels={labels} />}
         <OrbitControls

@@ -5,7 +5,7 @@ import { format, parseISO } from 'date-fns';
 import { useCallback, useEffect, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { newJob, readJobText } from '@sill/core';
-import { api, type JobSummary } from '../api';
+import { api, USUAL_SHOP, type JobSummary } from '../api';
 import { textOfChosenFile } from '../frame/files';
 
 /** All jobs: make one, open one, copy, remove and bring back. */
@@ -28,9 +28,19 @@ export function JobsPage() {
   useEffect(() => void list(), [list]);
 
   const open = (id: string) => void navigate(`/jobs/${id}/brief`);
-  const make = () => {
+  /** A job starts with the prices and the shop that were last kept on the server. */
+  const make = async () => {
     const name = naming?.trim();
-    if (name) api.make(newJob(name)).then(({ id }) => open(id), tell);
+    if (!name) return;
+    try {
+      const [yards, shops] = await Promise.all([api.yards.all(), api.shops.all()]);
+      const fresh = newJob(name);
+      const yard = yards[0]?.value ?? fresh.yard;
+      const shop = shops.find((row) => row.id === USUAL_SHOP)?.value ?? fresh.shop;
+      open((await api.make({ ...fresh, yard, shop })).id);
+    } catch (error) {
+      tell(error as Error);
+    }
   };
   const readFile = async () => {
     const text = await textOfChosenFile('.json,application/json');
@@ -107,7 +117,7 @@ export function JobsPage() {
         <form
           onSubmit={(event) => {
             event.preventDefault();
-            make();
+            void make();
           }}
         >
           <DialogTitle>New job</DialogTitle>

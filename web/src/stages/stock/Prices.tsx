@@ -1,37 +1,28 @@
 import { Button, Checkbox, Table, TableBody, TableCell, TableHead, TableRow } from '@mui/material';
-import { useState } from 'react';
 import { hardwareName, printNominal } from '@sill/core';
 import { api } from '../../api';
 import { NumberField } from '../../fields/NumberField';
 import { TextLine } from '../../fields/TextLine';
-import { useApp, useChange, useJob } from '../../state/hooks';
-import { said } from '../../state/view';
+import { useChange, useJob } from '../../state/hooks';
+import { useErrand } from '../../state/useErrand';
 import { Text } from '../../words/Dim';
 
 /** The price list of this job. Changing a price changes this job at once; the yard's own list only when told to. */
 export function Prices() {
   const { yard } = useJob();
   const change = useChange();
-  const dispatch = useApp();
-  const [busy, setBusy] = useState(false);
+  const { busy, run } = useErrand();
   const set = (path: readonly (string | number)[], value: unknown) =>
     change([{ piece: null, path: ['yard', ...path], value }]);
-  const run = (work: () => Promise<string>) => {
-    setBusy(true);
-    work()
-      .then((text) => dispatch(said({ text, bad: false })))
-      .catch((error: Error) => dispatch(said({ text: error.message, bad: true })))
-      .finally(() => setBusy(false));
-  };
   const keepInYard = () =>
     run(async () => {
-      const before = (await api.yards()).find((row) => row.id === yard.id);
-      await api.saveYard(yard.id, before?.revision ?? 0, yard);
+      const before = (await api.yards.all()).find((row) => row.id === yard.id);
+      await api.yards.save(yard.id, before?.revision ?? 0, yard);
       return `Kept in ${yard.name}. New jobs can take these prices.`;
     });
   const takeFromYard = () =>
     run(async () => {
-      const found = (await api.yards()).find((row) => row.id === yard.id);
+      const found = (await api.yards.all()).find((row) => row.id === yard.id);
       if (!found) throw new Error('The yard has no list of this name yet. Keep these prices there first.');
       change([{ piece: null, path: ['yard'], value: found.value }]);
       return `Prices taken from ${found.value.name}.`;

@@ -1,8 +1,11 @@
+import { Button } from '@mui/material';
 import { inches, type Shop } from '@sill/core';
+import { api, USUAL_SHOP } from '../../api';
 import { Choice } from '../../fields/Choice';
 import { LengthField } from '../../fields/LengthField';
 import { NumberField } from '../../fields/NumberField';
 import { useChange, useJob } from '../../state/hooks';
+import { useErrand } from '../../state/useErrand';
 
 type Lengths = 'kerf' | 'squareEnds' | 'edgeRip' | 'topExtra' | 'partExtra' | 'car';
 const LENGTHS: readonly (readonly [Lengths, string])[] = [
@@ -18,6 +21,20 @@ const LENGTHS: readonly (readonly [Lengths, string])[] = [
 export function ShopForm() {
   const { shop, spares } = useJob();
   const change = useChange();
+  const { busy, run } = useErrand();
+  const usual = async () => (await api.shops.all()).find((row) => row.id === USUAL_SHOP);
+  const keep = () =>
+    run(async () => {
+      await api.shops.save(USUAL_SHOP, (await usual())?.revision ?? 0, shop);
+      return 'Kept as your usual shop. New jobs start with it.';
+    });
+  const take = () =>
+    run(async () => {
+      const found = await usual();
+      if (!found) throw new Error('There is no usual shop yet. Keep this one first.');
+      change([{ piece: null, path: ['shop'], value: found.value }]);
+      return 'Your usual shop is taken.';
+    });
   const set = (key: keyof Shop, value: number | null) =>
     value !== null && change([{ piece: null, path: ['shop', key], value }]);
   return (
@@ -69,6 +86,14 @@ export function ShopForm() {
         Exact count: when the yard is near and you pick straight boards. One of each: when a second trip costs an
         afternoon.
       </p>
+      <div className="row">
+        <Button disabled={busy} onClick={take}>
+          Take my usual shop
+        </Button>
+        <Button disabled={busy} onClick={keep}>
+          Keep as my usual shop
+        </Button>
+      </div>
     </section>
   );
 }
