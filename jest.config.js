@@ -13,9 +13,12 @@ const transform = {
 };
 export default {
   testEnvironment: 'node',
-  testMatch: ['<rootDir>/{core,server,web,bench}/**/*.test.ts'],
+  testMatch: ['<rootDir>/{core,server,web,bench}/**/*.test.{ts,tsx}'],
+  setupFiles: ['<rootDir>/web/src/testing/setup.ts'],
   transform,
   moduleNameMapper: {
+    // Its other build is a module, which tests can not load.
+    '^d3$': '<rootDir>/node_modules/d3/dist/d3.js',
     '^@sill/core$': '<rootDir>/core/src/index.ts',
     '^@sill/core/(.*)$': '<rootDir>/core/src/$1/index.ts',
   },

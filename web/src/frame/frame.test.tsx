@@ -1,0 +1,103 @@
+/** @jest-environment jsdom */
+import { act, fireEvent, screen, within } from '@testing-library/react';
+import { applyChanges, demoJob, inches } from '@sill/core';
+import { onBench } from '../testing/bench';
+import { ConflictDialog } from './ConflictDialog';
+import { Margin, NoteFor } from './Margin';
+import { Stick } from './Stick';
+import { settledMark } from './stages';
+import { conflicted } from '../state/bench';
+
+// The sill and the header reach for workers and files; the browser tests go through them.
+
+describe('the stick', () => {
+  test('has every stage in order, keeps the piece in view, marks where you are', () => {
+    onBench(<Stick />, { path: '/jobs/demo/shape?piece=tea' });
+    const links = screen.getAllByRole<HTMLAnchorElement>('link');
+    expect(links.map((link) => link.textContent!.replace(/\d.*$/, ''))).toEqual([
+      'Brief',
+      'Shape',
+      'Parts',
+      'Stock',
+      'Cuts',
+      'Joints',
+      'Build',
+    ]);
+    expect(links[3]!.getAttribute('href')).toBe('/jobs/demo/stock?piece=tea');
+    expect(links[1]!.closest('li')!.dataset['here']).toBe('true');
+  });
+
+  test('tells settled stages and open notes in words', () => {
+    const job = { ...demoJob(), done: [settledMark('brief')] };
+    onBench(<Stick />, { job });
+    expect(screen.getByRole('link', { name: 'Brief, settled' })).toBeTruthy();
+    expect(screen.getByRole('link', { name: /^Stock, 2 open notes$/ })).toBeTruthy();
+  });
+});
+
+describe('the margin', () => {
+  test('notes are numbered, those that stop first, each with its reason', () => {
+    const job = applyChanges(demoJob(), [{ piece: null, path: ['budget'], value: 5000 }]);
+    onBench(<Margin />, { job, path: '/jobs/demo/stock' });
+    const notes = screen.getAllByRole('listitem');
+    expect(within(notes[0]!).getByRole('img').getAttribute('aria-label')).toBe('note 1, stop');
+    expect(within(notes[0]!).getByRole('heading').textContent).toMatch(/over budget$/);
+    expect(notes.map((note) => within(note).getByRole('img').textContent)).toEqual(
+      notes.map((_, at) => String(at + 1)),
+    );
+  });
+
+  test('a remedy changes the job by one click', () => {
+    const { jobNow } = onBench(<Margin />, { path: '/jobs/demo/stock' });
+    fireEvent.click(screen.getByRole('button', { name: 'Buy the exact count' }));
+    expect(jobNow().spares).toBe('none');
+  });
+
+  test('where there is nothing it says so, and the last word stands under all', () => {
+    onBench(<Margin />, { path: '/jobs/demo/parts' });
+    expect(screen.getByText('Nothing to note here.')).toBeTruthy();
+    expect(screen.getByText(/Local codes, the tool’s manual and the product’s label come first/)).toBeTruthy();
+  });
+
+  test('a note’s number stands beside what it is about, and nowhere without one', () => {
+    const { container } = onBench(
+      <>
+        <NoteFor id="movement" />
+        <NoteFor id="no-such-note" />
+      </>,
+    );
+    expect(container.querySelectorAll('.note-mark')).toHaveLength(1);
+  });
+});
+
+describe('changed in another tab', () => {
+  const theirs = {
+    id: 'demo',
+    revision: 7,
+    savedAt: '2026-11-24T12:00:00Z',
+    job: applyChanges(demoJob(), [{ piece: 'glaze', path: ['size', 'length'], value: inches(72) }]),
+  };
+  const told = () => {
+    const bench = onBench(<ConflictDialog />);
+    act(() => void bench.store.dispatch(conflicted(theirs)));
+    return bench;
+  };
+
+  test('shows both', async () => {
+    told();
+    const dialog = await screen.findByRole('dialog');
+    expect(dialog.textContent).toContain('Glaze table: 64 × 30 1/2 × 36');
+    expect(dialog.textContent).toContain('Glaze table: 72 × 30 1/2 × 36');
+  });
+
+  test('takes the one that is chosen', async () => {
+    const first = told();
+    fireEvent.click(await screen.findByRole('button', { name: 'Take the other' }));
+    expect(first.jobNow().pieces[0]!.size.length).toBe(inches(72));
+    first.unmount();
+    const second = told();
+    fireEvent.click(await screen.findByRole('button', { name: 'Keep mine' }));
+    expect(second.jobNow().pieces[0]!.size.length).toBe(inches(64));
+    expect(second.store.getState().bench).toMatchObject({ revision: 7, conflict: null, saving: 'waiting' });
+  });
+});
