@@ -74,8 +74,8 @@ describe('laws of every table that can be built', () => {
     return built;
   };
 
-  test('400 in inches', () => expect(check('in', 400)).toBeGreaterThan(200));
-  test('150 in millimetres', () => expect(check('mm', 150)).toBeGreaterThan(70));
+  test('400 in inches, nearly all of them valid', () => expect(check('in', 400)).toBeGreaterThan(370));
+  test('150 in millimetres, nearly all of them valid', () => expect(check('mm', 150)).toBeGreaterThan(135));
 });
 
 /** Cut pieces are exactly the blanks of the parts, each long enough, none laid over another, all inside the board. */
