@@ -133,5 +133,4 @@ type Fixed<T> = T extends readonly (infer Item)[]
 export type Job = Fixed<v.InferOutput<typeof JobSchema>>;
 export type Piece = Fixed<v.InferOutput<typeof PieceSchema>>;
 export type Shop = Fixed<v.InferOutput<typeof ShopSchema>>;
-export type ApronTableChoices = Piece['choices'];
 export type Use = Piece['use'];
