@@ -1,3 +1,4 @@
+import { existsSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { pino } from 'pino';
 import { makeApp } from './app';
@@ -19,6 +20,8 @@ const server = makeApp({ database, log, site, onlyHere }).listen(port, host, (er
     process.stderr.write(`Port ${port} on ${host} can not be used: ${error.message}. Set SILL_PORT to another.\n`);
     process.exit(1);
   }
+  if (!existsSync(site))
+    process.stdout.write('The interface is not built yet: run `npm run build`, then start again.\n');
   process.stdout.write(`Sill Plan is at http://${host}:${port}\n`);
 });
 

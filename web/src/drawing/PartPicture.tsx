@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { around, boxOf, extent, type Part } from '@sill/core';
 import { useMark } from '../state/hooks';
 import { DimSpan } from '../words/Dim';
-import { backToFront, boundsOf, facesOf, project, viewTowards, type Screen, type View } from './iso';
+import { backToFront, boundsOf, facesOf, project, viewTowards, type Bounds, type Screen, type View } from './iso';
 
 export type Drawn = {
   readonly part: Part;
@@ -61,6 +61,21 @@ function placeTags(drawn: readonly Drawn[], view: View, at: (point: Screen) => S
   });
 }
 
+/** How much of what comes later is shown around what is there, as a share of its larger side. */
+const AROUND = 0.3;
+
+/** Bounds a little wider than what is there, and never wider than the whole: the step fills its picture. */
+function near(there: Bounds, whole: Bounds): Bounds {
+  const more = AROUND * Math.max(there.width, there.height);
+  const clamp = (from: number, size: number, least: number, most: number) => {
+    const start = Math.max(least, from - more);
+    return { start, size: Math.min(least + most, from + size + more) - start };
+  };
+  const across = clamp(there.x, there.width, whole.x, whole.width);
+  const down = clamp(there.y, there.height, whole.y, whole.height);
+  return { x: across.start, y: down.start, width: across.size, height: down.size };
+}
+
 /**
  * Parts as a drawing on paper, from the same geometry as the model: solid, new in blue, later ones dashed. Fits any
  * print; where there is no WebGL it stands in for the model.
@@ -75,27 +90,22 @@ export function PartPicture({ parts, view: given, tags = false, measure = null, 
       ),
     [given, parts],
   );
-  const corners = parts.flatMap(({ part }) => facesOf(boxOf(part), view).flatMap(({ points }) => points));
-  if (corners.length === 0) return null;
-  const bounds = boundsOf(corners);
+  const cornersOf = (drawn: readonly Drawn[]) =>
+    drawn.flatMap(({ part }) => facesOf(boxOf(part), view).flatMap(({ points }) => points));
+  if (parts.length === 0) return null;
+  const now = parts.filter(({ as }) => as !== 'later');
+  const whole = boundsOf(cornersOf(parts));
+  const bounds = now.length > 0 ? near(boundsOf(cornersOf(now)), whole) : whole;
   const scale = Math.min((width - 2 * PAD) / bounds.width, 360 / bounds.height);
   const height = bounds.height * scale + 2 * PAD;
   const left = (width - bounds.width * scale) / 2;
   const at = ([x, y]: Screen): Screen => [(x - bounds.x) * scale + left, (y - bounds.y) * scale + PAD];
   const solid = backToFront(
-    parts.filter(({ as }) => as !== 'later').map((item) => ({ ...item, box: boxOf(item.part) })),
+    now.map((item) => ({ ...item, box: boxOf(item.part) })),
     view,
   );
   const later = parts.filter(({ as }) => as === 'later');
-  const shownTags = tags
-    ? placeTags(
-        parts.filter(({ as }) => as !== 'later'),
-        view,
-        at,
-        width,
-        height,
-      )
-    : [];
+  const shownTags = tags ? placeTags(now, view, at, width, height) : [];
 
   return (
     <svg className="part-picture" viewBox={`0 0 ${width} ${height.toFixed(0)}`} role="img" aria-label={label}>
@@ -121,10 +131,16 @@ export function PartPicture({ parts, view: given, tags = false, measure = null, 
   );
 }
 
-type DimensionProps = { readonly from: Screen; readonly to: Screen; readonly length: number };
+type DimensionProps = {
+  readonly from: Screen;
+  readonly to: Screen;
+  readonly length: number;
+  /** How far above the line its number stands; 0 breaks the line. */
+  readonly raised?: number;
+};
 
-function Dimension({ from, to, length }: DimensionProps) {
-  const [x, y] = [(from[0] + to[0]) / 2, (from[1] + to[1]) / 2];
+function Dimension({ from, to, length, raised = 0 }: DimensionProps) {
+  const [x, y] = [(from[0] + to[0]) / 2, (from[1] + to[1]) / 2 - raised];
   return (
     <g className="dimension">
       <line x1={from[0]} y1={from[1]} x2={to[0]} y2={to[1]} />
@@ -178,6 +194,13 @@ function Along({ part, view, at }: Placed & { readonly part: Part }) {
   end[part.along] = max[part.along]!;
   const start = [...min] as [number, number, number];
   if (part.along !== 2) start[2] = end[2] = max[2];
-  const lift = ([x, y]: Screen): Screen => [x, y - 18];
-  return <Dimension from={lift(at(project(start, view)))} to={lift(at(project(end, view)))} length={part.length} />;
+  const lift = ([x, y]: Screen): Screen => [x, y - 9];
+  return (
+    <Dimension
+      from={lift(at(project(start, view)))}
+      to={lift(at(project(end, view)))}
+      raised={20}
+      length={part.length}
+    />
+  );
 }

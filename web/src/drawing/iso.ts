@@ -72,13 +72,10 @@ export function backToFront<T extends { readonly box: Box }>(items: readonly T[]
   return order;
 }
 
+export type Bounds = { readonly x: number; readonly y: number; readonly width: number; readonly height: number };
+
 /** Bounds on screen of everything drawn. */
-export function boundsOf(points: readonly Screen[]): {
-  readonly x: number;
-  readonly y: number;
-  readonly width: number;
-  readonly height: number;
-} {
+export function boundsOf(points: readonly Screen[]): Bounds {
   const xs = points.map(([x]) => x);
   const ys = points.map(([, y]) => y);
   const [x, y] = [Math.min(...xs), Math.min(...ys)];
