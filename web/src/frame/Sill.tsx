@@ -3,9 +3,9 @@ import { format, parseISO } from 'date-fns';
 import { useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { printNominal, type Job, type Plan } from '@sill/core';
-import { changed } from '../state/bench';
 import { endPlan, endProof, planAgain } from '../state/replanning';
 import { useApp, useFrom, useJob, usePlan, useStage } from '../state/hooks';
+import { useTicks } from '../state/useTicks';
 import { Dim } from '../words/Dim';
 import { cents, difference, dollars } from '../words/money';
 import { STAGES, settledMark } from './stages';
@@ -96,6 +96,7 @@ export function Sill() {
   const job = useJob();
   const plan = usePlan();
   const { working, halted, proving, moved, failed } = useFrom((state) => state.planning);
+  const { tick } = useTicks();
   const dispatch = useApp();
   const navigate = useNavigate();
   const stage = useStage();
@@ -105,8 +106,7 @@ export function Sill() {
   const at = STAGES.findIndex((item) => item.name === stage);
   const here = STAGES[at]!;
   const settle = () => {
-    const mark = settledMark(stage);
-    if (!job.done.includes(mark)) dispatch(changed([{ piece: null, path: ['done'], value: [...job.done, mark] }]));
+    tick([settledMark(stage)]);
     const next = STAGES[at + 1];
     if (next) go(next.name);
     else void navigate(packet);

@@ -1,20 +1,9 @@
 import { Button, GlobalStyles, ToggleButton, ToggleButtonGroup } from '@mui/material';
 import { useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
-import {
-  hardwareName,
-  plain,
-  printNominal,
-  type Board,
-  type Job,
-  type Phrase,
-  type Plan,
-  type Setup,
-  type Step,
-} from '@sill/core';
-import { BoardRow } from '../drawing/BoardRow';
+import { hardwareName, plain, printNominal, type Job, type Phrase, type Plan, type Setup, type Step } from '@sill/core';
 import { PartPicture } from '../drawing/PartPicture';
-import { SetupName, SetupWords } from '../stages/cuts/CutsStage';
+import { Boards, SetupName, SetupWords } from '../stages/cuts/CutsStage';
 import { drawnIn, measured } from '../stages/build/BuildStage';
 import { runs, useLabel } from '../stages/labels';
 import { useJob, usePlan } from '../state/hooks';
@@ -162,32 +151,6 @@ function PartsSheet({ parts, label }: { readonly parts: Plan['parts']; readonly 
   );
 }
 
-function CutSheet({
-  boards,
-  plan,
-  label,
-}: {
-  readonly boards: readonly Board[];
-  readonly plan: Plan;
-  readonly label: (id: string) => string;
-}) {
-  const longest = Math.max(...plan.buying.boards.map((board) => board.length));
-  return (
-    <div className="boards">
-      {boards.map((board) => (
-        <BoardRow
-          key={board.number}
-          board={board}
-          cuts={plan.cuts.filter((cut) => cut.board === board.number)}
-          longest={longest}
-          label={label}
-          lit={null}
-        />
-      ))}
-    </div>
-  );
-}
-
 function OrderSheet({ setups, label }: { readonly setups: readonly Setup[]; readonly label: (id: string) => string }) {
   return (
     <table className="print-order">
@@ -290,7 +253,7 @@ function sheetsOf(plan: Plan, job: Job, label: (id: string) => string, room: num
             <Dim of={job.shop.squareEnds} />
             ). Measure each piece after the cut before.
           </p>
-          <CutSheet boards={boards} plan={plan} label={label} />
+          <Boards plan={plan} lit={null} only={new Set(boards.map((board) => board.number))} />
         </>
       ),
     }),

@@ -2,7 +2,7 @@ import { Button, Dialog } from '@mui/material';
 import { useEffect, useMemo, useState } from 'react';
 import type { Plan } from '@sill/core';
 import { PartPicture } from '../../drawing/PartPicture';
-import { useChange, useJob } from '../../state/hooks';
+import { useTicks } from '../../state/useTicks';
 import { Words } from '../../words/Words';
 import { drawnIn, measured } from './BuildStage';
 
@@ -22,8 +22,7 @@ type Props = { readonly facts: Plan['pieces'][number]; readonly start: number; r
 
 /** At the bench: one action at a time, large; Space, Page Down or a tap at the right goes on and ticks it off. */
 export function BenchMode({ facts, start, onClose }: Props) {
-  const job = useJob();
-  const change = useChange();
+  const { has, tick } = useTicks();
   const list = useMemo(
     () => facts.steps.flatMap((step, number) => step.actions.map((action, k) => ({ step, number, action, k }))),
     [facts.steps],
@@ -31,7 +30,7 @@ export function BenchMode({ facts, start, onClose }: Props) {
   const [at, setAt] = useState(() =>
     Math.max(
       0,
-      list.findIndex((item) => item.number === start && !job.done.includes(item.action.id)),
+      list.findIndex((item) => item.number === start && !has(item.action.id)),
     ),
   );
   useAwake();
@@ -39,7 +38,7 @@ export function BenchMode({ facts, start, onClose }: Props) {
   if (!item) return null;
   const { step, action, number, k } = item;
   const next = () => {
-    if (!job.done.includes(action.id)) change([{ piece: null, path: ['done'], value: [...job.done, action.id] }]);
+    tick([action.id]);
     if (at + 1 < list.length) setAt(at + 1);
     else onClose();
   };

@@ -3,7 +3,8 @@ import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import type { Part, Plan, Step } from '@sill/core';
 import { PartPicture, type Drawn } from '../../drawing/PartPicture';
-import { useChange, useJob, usePieceFacts } from '../../state/hooks';
+import { usePieceFacts } from '../../state/hooks';
+import { useTicks } from '../../state/useTicks';
 import { Dim } from '../../words/Dim';
 import { Words } from '../../words/Words';
 import { StageHead } from '../StageHead';
@@ -28,8 +29,7 @@ export const measured = (step: Step, parts: readonly Part[]): Part | null => {
 const minutes = (count: number) =>
   count < 60 ? `${count} min` : `${Math.floor(count / 60)} h${count % 60 ? ` ${count % 60} min` : ''}`;
 
-export const isDone = (step: Step, done: readonly string[]): boolean =>
-  step.actions.every((action) => done.includes(action.id));
+const isDone = (step: Step, has: (id: string) => boolean): boolean => step.actions.every((action) => has(action.id));
 
 /** Steps in order: what to pick up, do and check, with a picture of each. */
 export function BuildStage() {
@@ -44,12 +44,12 @@ export function BuildStage() {
 
 function Steps() {
   const facts = usePieceFacts()!;
-  const job = useJob();
+  const { has } = useTicks();
   const [search, setSearch] = useSearchParams();
   const [bench, setBench] = useState(false);
   const { steps } = facts;
   const asked = Number(search.get('step'));
-  const firstOpen = steps.findIndex((step) => !isDone(step, job.done));
+  const firstOpen = steps.findIndex((step) => !isDone(step, has));
   const at = asked >= 1 && asked <= steps.length ? asked - 1 : Math.max(0, firstOpen);
   const step = steps[at]!;
   const go = (to: number) =>
@@ -69,7 +69,7 @@ function Steps() {
             step={item}
             number={k + 1}
             here={k === at}
-            done={isDone(item, job.done)}
+            done={isDone(item, has)}
             onGo={() => go(k)}
           />
         ))}
@@ -117,20 +117,10 @@ type ViewProps = {
 };
 
 function StepView({ facts, step, onNext, onBack }: ViewProps) {
-  const job = useJob();
-  const change = useChange();
+  const { has, toggle, tick } = useTicks();
   const drawn = useMemo(() => drawnIn(step, facts.parts), [step, facts.parts]);
-  const toggle = (id: string) =>
-    change([
-      {
-        piece: null,
-        path: ['done'],
-        value: job.done.includes(id) ? job.done.filter((item) => item !== id) : [...job.done, id],
-      },
-    ]);
   const finish = () => {
-    const missing = step.actions.map((action) => action.id).filter((id) => !job.done.includes(id));
-    if (missing.length > 0) change([{ piece: null, path: ['done'], value: [...job.done, ...missing] }]);
+    tick(step.actions.map((action) => action.id));
     onNext?.();
   };
   return (
@@ -165,7 +155,7 @@ function StepView({ facts, step, onNext, onBack }: ViewProps) {
           {step.actions.map((action) => (
             <li key={action.id}>
               <label className="tick">
-                <input type="checkbox" checked={job.done.includes(action.id)} onChange={() => toggle(action.id)} />
+                <input type="checkbox" checked={has(action.id)} onChange={() => toggle(action.id)} />
                 <span>
                   <Words of={action.text} piece={step.piece} />
                 </span>

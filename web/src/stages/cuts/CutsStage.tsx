@@ -4,7 +4,8 @@ import { useSearchParams } from 'react-router';
 import { printNominal, type Plan, type Setup } from '@sill/core';
 import { DataTable, type Column } from '../../fields/DataTable';
 import { BoardRow } from '../../drawing/BoardRow';
-import { useChange, useJob, usePlan } from '../../state/hooks';
+import { usePlan } from '../../state/hooks';
+import { useTicks } from '../../state/useTicks';
 import { Dim } from '../../words/Dim';
 import { runs, useLabel } from '../labels';
 import { StageHead } from '../StageHead';
@@ -95,7 +96,7 @@ function SetupStrip({
   readonly chosen: string | null;
   readonly onChoose: (id: string) => void;
 }) {
-  const { done } = useJob();
+  const { has } = useTicks();
   return (
     <div className="setups" role="group" aria-label="Saw settings in order">
       {plan.setups.map((setup) => (
@@ -104,7 +105,7 @@ function SetupStrip({
           type="button"
           className="setup"
           aria-pressed={setup.id === chosen}
-          data-done={done.includes(setup.id)}
+          data-done={has(setup.id)}
           onClick={() => onChoose(setup.id)}
         >
           <strong>
@@ -112,7 +113,7 @@ function SetupStrip({
           </strong>
           <span>
             <SetupWords setup={setup} brief />
-            {done.includes(setup.id) && ' · done'}
+            {has(setup.id) && ' · done'}
           </span>
         </button>
       ))}
@@ -151,17 +152,8 @@ export function Boards({
 }
 
 function BySetup({ plan }: { readonly plan: Plan }) {
-  const job = useJob();
-  const change = useChange();
+  const { has, toggle } = useTicks();
   const label = useLabel();
-  const toggle = (id: string) =>
-    change([
-      {
-        piece: null,
-        path: ['done'],
-        value: job.done.includes(id) ? job.done.filter((item) => item !== id) : [...job.done, id],
-      },
-    ]);
   return (
     <div className="stack">
       <p className="caution">
@@ -169,9 +161,9 @@ function BySetup({ plan }: { readonly plan: Plan }) {
         <Dim of={6 * 8128} mark /> near the blade by hand. The saw’s manual and local rules come first.
       </p>
       {plan.setups.map((setup, at) => (
-        <section key={setup.id} className="sheet setup-block" data-done={job.done.includes(setup.id)}>
+        <section key={setup.id} className="sheet setup-block" data-done={has(setup.id)}>
           <label className="tick">
-            <input type="checkbox" checked={job.done.includes(setup.id)} onChange={() => toggle(setup.id)} />
+            <input type="checkbox" checked={has(setup.id)} onChange={() => toggle(setup.id)} />
             <span>
               <strong>
                 {at + 1}. <SetupName setup={setup} />
