@@ -1,4 +1,4 @@
-import { expect, saved, test } from './server';
+import { copyOfDemo, expect, saved, test } from './server';
 
 test('a newcomer has a priced buying list in under two minutes and no more than twelve inputs', async ({ page }) => {
   const start = Date.now();
@@ -49,8 +49,8 @@ test('a newcomer has a priced buying list in under two minutes and no more than 
   await expect(page.getByRole('heading', { name: 'Buying list' })).toBeVisible();
 });
 
-test('a changed size moves the tallies, says by how much, and undo brings them back', async ({ page }) => {
-  await page.goto('/jobs/demo/shape');
+test('a changed size moves the tallies, says by how much, and undo brings them back', async ({ page, sill }) => {
+  await page.goto(`/jobs/${await copyOfDemo(sill)}/shape`);
   const spend = page.getByTestId('tally-spend');
   await expect(spend).toContainText('$');
   const before = (await spend.textContent())!.match(/\$[\d.]+/)![0];
@@ -70,8 +70,8 @@ test('a changed size moves the tallies, says by how much, and undo brings them b
   await saved(page);
 });
 
-test('a top option is taken with one click and costs what it said', async ({ page }) => {
-  await page.goto('/jobs/demo/stock');
+test('a top option is taken with one click and costs what it said', async ({ page, sill }) => {
+  await page.goto(`/jobs/${await copyOfDemo(sill)}/stock`);
   const row = page.getByRole('row', { name: /of 2×4 at/ });
   const told = Number((await row.getByRole('cell').nth(2).textContent())!);
   await row.getByRole('button').click();
@@ -82,8 +82,8 @@ test('a top option is taken with one click and costs what it said', async ({ pag
   await saved(page);
 });
 
-test('notes offer the fix: an impossible height is told and put right in one click', async ({ page }) => {
-  await page.goto('/jobs/demo/shape?piece=tea');
+test('notes offer the fix: an impossible height is told and put right in one click', async ({ page, sill }) => {
+  await page.goto(`/jobs/${await copyOfDemo(sill)}/shape?piece=tea`);
   await page.getByLabel('high').fill('1/2');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('alert')).toContainText('Lower than its top is thick');
@@ -118,8 +118,8 @@ test('bad sizes are told under the field and the last good one stays', async ({ 
   await expect(long).toHaveValue('64');
 });
 
-test('units change everywhere and back', async ({ page }) => {
-  await page.goto('/jobs/demo/parts');
+test('units change everywhere and back', async ({ page, sill }) => {
+  await page.goto(`/jobs/${await copyOfDemo(sill)}/parts`);
   await expect(page.getByRole('row', { name: /^A1/ })).toContainText('51');
   await page.getByRole('button', { name: /^Units/ }).click();
   await expect(page.getByRole('row', { name: /^A1/ })).toContainText('1295 mm');

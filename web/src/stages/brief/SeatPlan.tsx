@@ -21,8 +21,9 @@ export function SeatPlan({ piece }: { readonly piece: Piece }) {
   const left = (WIDTH - w) / 2;
   const tall = h + 2 * PAD;
   const aside = seats.sides / 2;
-  const placeWide = scale(PLACE);
-  const placeDeep = Math.min(scale(DEEP), h * 0.45);
+  const placeWide = Math.max(8, scale(PLACE));
+  // A place is drawn a little smaller than it is; a sliver of a table still gets a mark.
+  const placeDeep = Math.max(8, Math.min(scale(DEEP), h * 0.45));
   const from = left + (w - aside * placeWide) / 2;
   const [ends, sides] = [scale(choices.overhang.ends), scale(choices.overhang.sides)];
   const [legX, legY] = [scale(leg.along), scale(leg.across)];
