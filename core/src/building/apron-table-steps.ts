@@ -1,7 +1,7 @@
 import { inches, type Length } from '../length';
 import type { Piece, Shop } from '../job';
 import { boxOf, extent, legSection, type Part } from '../piece';
-import type { Fastening } from '../joinery';
+import { CLIP_SLOT, type Fastening } from '../joinery';
 import { about, dim, listOf, say, strong, tag, type Bit, type Phrase } from '../words';
 import { CLAMP_MINUTES, caulsAlong, clampsAlong, diagonalOf, panels } from './clamping';
 import type { Step } from './step';
@@ -223,7 +223,7 @@ export function apronTableSteps(
       say`Overhang ${dim(choices.overhang.ends)} at each end and ${dim(choices.overhang.sides)} at each side; measure at all four corners.`,
       ...(clips
         ? [
-            say`Cut a slot for the clips on the inside of every apron and support, ${dim(inches(7 / 16))} below the top edge${fixings.length > 0 ? say`: ${strong(screwsOf(fixings))} clips` : ''}.`,
+            say`Cut a slot for the clips on the inside of every apron and support, ${dim(CLIP_SLOT)} below the top edge${fixings.length > 0 ? say`: ${strong(screwsOf(fixings))} clips` : ''}.`,
             say`Leave a gap of ${dim(inches(1 / 8))} between clip and slot end across the grain, so that the top can move.`,
           ]
         : [

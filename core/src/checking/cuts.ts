@@ -1,11 +1,11 @@
-import { inches, PER_FOOT } from '../length';
+import { inches, PER_FOOT, type Length } from '../length';
 import type { Finding } from '../job';
 import { printNominal } from '../stock';
 import { dim, listOf, say, tag, type Phrase } from '../words';
 import { note, type Facts } from './facts';
 
 /** Under this a piece is held with a block, never by hand. */
-const SHORT = inches(6);
+export const SHORT_PIECE: Length = inches(6);
 
 /** What found no board, what was proved, and pieces that are dangerous to hold. */
 export function cutNotes({ job, buying }: Facts): readonly Finding[] {
@@ -60,7 +60,7 @@ export function cutNotes({ job, buying }: Facts): readonly Finding[] {
     ...new Set(
       buying.boards
         .flatMap((board) => board.pieces)
-        .filter((piece) => piece.length < SHORT)
+        .filter((piece) => piece.length < SHORT_PIECE)
         .map((piece) => piece.blank.part),
     ),
   ];
@@ -69,7 +69,7 @@ export function cutNotes({ job, buying }: Facts): readonly Finding[] {
       note(null, 'short', 'care', 'cuts', {
         about: short.map((part) => part.id),
         title: say`Short pieces near the blade`,
-        because: say`${listOf(short.map((part): Phrase[number] => tag(part.tag)))} are under ${dim(SHORT)}. Hold them with a clamp block, never by hand.`,
+        because: say`${listOf(short.map((part): Phrase[number] => tag(part.tag)))} are under ${dim(SHORT_PIECE)}. Hold them with a clamp block, never by hand.`,
       }),
     );
   return found;

@@ -17,13 +17,19 @@ export const USUAL_HEIGHT: Readonly<Record<Use, readonly [number, number]>> = {
 /** Overhang past the legs that someone who sits at the end needs. */
 export const END_SEAT_OVERHANG: Length = inches(10);
 
+/** Room to walk behind a chair. */
+export const BEHIND_CHAIR: Length = inches(36);
+
+/** Length along a side between its two legs; less than nothing where they do not both fit. */
+export const betweenLegs = ({ size, choices }: Piece): Length =>
+  size.length - 2 * choices.overhang.ends - 2 * legSection(choices.legs).along;
+
 export type Seating = { readonly sides: number; readonly ends: number; readonly total: number };
 
 /** Places at a table: 24 in each between the legs along the sides, one at an end that overhangs and is wide enough. */
 export function seating(piece: Piece): Seating {
   const { size, choices } = piece;
-  const between = size.length - 2 * choices.overhang.ends - 2 * legSection(choices.legs).along;
-  const sides = 2 * Math.max(0, Math.floor(between / PLACE));
+  const sides = 2 * Math.max(0, Math.floor(betweenLegs(piece) / PLACE));
   const roomy = choices.overhang.ends >= END_SEAT_OVERHANG && size.width >= PLACE;
   const ends = roomy ? 2 : 0;
   return { sides, ends, total: sides + ends };

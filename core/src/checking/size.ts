@@ -3,7 +3,7 @@ import type { Finding } from '../job';
 import { dressed } from '../stock';
 import { dim, say } from '../words';
 import { note, type PieceFacts } from './facts';
-import { END_SEAT_OVERHANG, KNEES, PLACE, USUAL_HEIGHT, kneeRoom, seating } from './people';
+import { END_SEAT_OVERHANG, KNEES, PLACE, USUAL_HEIGHT, betweenLegs, kneeRoom, seating } from './people';
 
 /** Seats, knees and height. */
 export function sizeNotes({ piece, parts }: PieceFacts): readonly Finding[] {
@@ -16,7 +16,7 @@ export function sizeNotes({ piece, parts }: PieceFacts): readonly Finding[] {
 
   if (piece.seats !== null && seats.total < piece.seats) {
     const aside = Math.ceil((piece.seats - seats.ends) / 2);
-    const length = size.length + aside * PLACE - (seats.sides / 2) * PLACE - spare(piece, seats.sides / 2);
+    const length = size.length + aside * PLACE - betweenLegs(piece);
     const remedies: Finding['remedies'][number][] = [
       { label: say`Make it ${dim(length)} long`, changes: [change(['size', 'length'], length)] },
     ];
@@ -70,11 +70,4 @@ export function sizeNotes({ piece, parts }: PieceFacts): readonly Finding[] {
     );
   }
   return found;
-}
-
-/** Length between the legs beyond what whole places use. */
-function spare(piece: PieceFacts['piece'], aside: number): number {
-  const { size, choices } = piece;
-  const legs = choices.legs === '4x4' ? inches(3.5) : dressed('2x4').width;
-  return size.length - 2 * choices.overhang.ends - 2 * legs - aside * PLACE;
 }

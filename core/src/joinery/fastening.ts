@@ -23,6 +23,9 @@ export type Fastening = {
   readonly reaches: boolean;
 };
 
+/** Slot for a top's clips, below the top edge of the rail: 3/8 to 1/2 is usual. */
+export const CLIP_SLOT: Length = inches(7 / 16);
+
 /** Clips for a top: one every 8 to 12 in; at least one a board. */
 const CLIP_SPACING = inches(10);
 

@@ -1,6 +1,15 @@
 import { useMediaQuery } from '@mui/material';
 import { scaleLinear } from 'd3';
-import { KEEP_OFFCUT, printLength, printNominal, type Board, type Length, type NumberedCut } from '@sill/core';
+import {
+  KEEP_OFFCUT,
+  PER_INCH,
+  toInches,
+  printLength,
+  printNominal,
+  type Board,
+  type Length,
+  type NumberedCut,
+} from '@sill/core';
 import { useMark, useUnits } from '../state/hooks';
 import { type ROLE_TONE } from '../theme';
 import { DimSpan } from '../words/Dim';
@@ -33,7 +42,7 @@ export function BoardRow({ board, cuts, longest, label, lit }: Props) {
   const total = narrow ? NARROW : WIDE;
   const x = scaleLinear().domain([0, longest]).range([0, total]);
   const width = board.pieces[0]!.blank.width;
-  const tall = Math.max(26, Math.min(44, 8 + (width / 8128) * 6));
+  const tall = Math.max(26, Math.min(44, 8 + toInches(width) * 6));
   const inches = (length: Length) => printLength(length, units, true);
   const [first, last] = [board.pieces[0]!, board.pieces.at(-1)!];
   const name = `Board ${board.number}, ${printNominal(board.offer.nominal)} by ${board.offer.feet} feet: ${board.pieces.map((piece) => `${label(piece.blank.part.id)} ${inches(piece.length)}`).join(', ')}`;
@@ -76,7 +85,7 @@ export function BoardRow({ board, cuts, longest, label, lit }: Props) {
           return (
             words && (
               <text key={offcut.x} className="keep" x={1 + x(offcut.x) + wide / 2} y={TOP + tall / 2 + 5}>
-                keep <DimSpan of={Math.floor(offcut.length / 8128) * 8128} />
+                keep <DimSpan of={Math.floor(offcut.length / PER_INCH) * PER_INCH} />
               </text>
             )
           );
@@ -156,7 +165,7 @@ function Piece({ x, y, width, tall, id, role, tag, length, digits, rip, square, 
 
 /** The end of the board, with its rings: how it stands on the saw. */
 function EndSection({ width, thickness }: { readonly width: Length; readonly thickness: Length }) {
-  const tall = Math.max(18, Math.min(40, (width / 8128) * 5));
+  const tall = Math.max(18, Math.min(40, toInches(width) * 5));
   const wide = Math.max(7, (tall * thickness) / width);
   return (
     <svg className="end-section" viewBox="0 0 44 44" aria-hidden>

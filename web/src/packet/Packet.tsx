@@ -1,7 +1,17 @@
 import { Button, GlobalStyles, ToggleButton, ToggleButtonGroup } from '@mui/material';
 import { useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
-import { hardwareName, plain, printNominal, type Job, type Phrase, type Plan, type Setup, type Step } from '@sill/core';
+import {
+  SHORT_PIECE,
+  hardwareName,
+  plain,
+  printNominal,
+  type Job,
+  type Phrase,
+  type Plan,
+  type Setup,
+  type Step,
+} from '@sill/core';
 import { PartPicture } from '../drawing/PartPicture';
 import { Boards, SetupName, SetupWords } from '../stages/cuts/CutsStage';
 import { drawnIn, measured } from '../stages/build/BuildStage';
@@ -329,7 +339,7 @@ export default function Packet() {
           <div className="page-body">{sheet.body}</div>
           <footer>
             <span>
-              Unplug before changing a blade. Nothing shorter than <Dim of={6 * 8128} mark /> near the blade by hand.
+              Unplug before changing a blade. Nothing shorter than <Dim of={SHORT_PIECE} mark /> near the blade by hand.
               Manuals, labels and local rules first.
             </span>
             <span>

@@ -1,4 +1,4 @@
-import { useCallback } from 'react';
+import { useCallback, useMemo } from 'react';
 import type { Job } from '@sill/core';
 import { useJob } from '../state/hooks';
 
@@ -25,14 +25,15 @@ export function marksOf(job: Job): ReadonlyMap<string, string> {
 /** `T1` in a job of one piece, `G-T1` where tags of several pieces lie side by side. */
 export function useLabel(): (partId: string) => string {
   const job = useJob();
+  // Asked for at every piece of every board: the marks are worked out once a job.
+  const marks = useMemo(() => marksOf(job), [job]);
   return useCallback(
     (partId: string) => {
-      const marks = marksOf(job);
       const dot = partId.lastIndexOf('.');
       const mark = marks.get(partId.slice(0, dot));
       return mark ? `${mark}-${partId.slice(dot + 1)}` : partId.slice(dot + 1);
     },
-    [job],
+    [marks],
   );
 }
 

@@ -1,4 +1,4 @@
-import { USE_NAMES, USES, kneeRoom, seating } from '@sill/core';
+import { BEHIND_CHAIR, PLACE, USE_NAMES, USES, kneeRoom, seating } from '@sill/core';
 import { Choice } from '../../fields/Choice';
 import { NumberField } from '../../fields/NumberField';
 import { TextLine } from '../../fields/TextLine';
@@ -103,7 +103,7 @@ export function BriefStage() {
                   Knees have <Dim of={knees} mark /> under the apron.
                 </>
               )}{' '}
-              A place is <Dim of={24 * 8128} mark /> wide; leave <Dim of={36 * 8128} mark /> to walk behind a chair.
+              A place is <Dim of={PLACE} mark /> wide; leave <Dim of={BEHIND_CHAIR} mark /> to walk behind a chair.
             </p>
           </section>
         </div>

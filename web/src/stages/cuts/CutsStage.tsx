@@ -1,7 +1,7 @@
 import { ToggleButton, ToggleButtonGroup } from '@mui/material';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { printNominal, type Plan, type Setup } from '@sill/core';
+import { SHORT_PIECE, printNominal, type Plan, type Setup } from '@sill/core';
 import { DataTable, type Column } from '../../fields/DataTable';
 import { BoardRow } from '../../drawing/BoardRow';
 import { usePlan } from '../../state/hooks';
@@ -158,7 +158,7 @@ function BySetup({ plan }: { readonly plan: Plan }) {
     <div className="stack">
       <p className="caution">
         Eye, ear and dust protection; guards stay on; unplug before you change a blade. Nothing under{' '}
-        <Dim of={6 * 8128} mark /> near the blade by hand. The saw’s manual and local rules come first.
+        <Dim of={SHORT_PIECE} mark /> near the blade by hand. The saw’s manual and local rules come first.
       </p>
       {plan.setups.map((setup, at) => (
         <section key={setup.id} className="sheet setup-block" data-done={has(setup.id)}>

@@ -1,5 +1,5 @@
 import type { Bit, Fastening, Piece } from '@sill/core';
-import { listOf, dim } from '@sill/core';
+import { CLIP_SLOT, listOf, dim } from '@sill/core';
 import { usePiece, usePieceFacts } from '../../state/hooks';
 import { Dim, Text } from '../../words/Dim';
 import { PartTag } from '../../words/PartTag';
@@ -84,7 +84,7 @@ function JointGroup({ group, piece }: { readonly group: readonly Fastening[]; re
           <>
             <dt>Clip</dt>
             <dd>
-              slot <Dim of={(7 * 8128) / 16} /> below the top edge
+              slot <Dim of={CLIP_SLOT} /> below the top edge
             </dd>
           </>
         )}
