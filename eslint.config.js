@@ -5,6 +5,7 @@ import tseslint from 'typescript-eslint';
 /** The rooms of the core in the order a job flows through them. A room may import earlier rooms, never later ones. */
 const ROOMS = [
   'length',
+  'solid',
   'words',
   'stock',
   'job',
@@ -17,6 +18,7 @@ const ROOMS = [
   'building',
   'calendar',
   'checking',
+  'formats',
 ];
 
 const oneWay = ROOMS.map((room, at) => ({

@@ -1,20 +1,46 @@
 import { PER_FOOT, toInches, type Length } from '../length';
 import type { Shop } from '../job';
 import type { Blank } from '../milling';
-import { NOMINALS, type BoardOffer, type Nominal, type Yard } from '../stock';
+import {
+  dressed,
+  isSheet,
+  NOMINALS,
+  SHEET_NAMES,
+  type BoardOffer,
+  type Nominal,
+  type Sheet,
+  type SheetOffer,
+  type Yard,
+} from '../stock';
 import { PROBLEM_FORMAT, solveExactly, type CutProblem, type Layout, type SolveOptions, type Solved } from '../cutting';
 
-/** A piece on a numbered board. */
-export type CutPiece = { readonly blank: Blank; readonly x: Length; readonly length: Length };
+/** A piece on a numbered board or sheet, as it lies: x along the board, y across. */
+export type CutPiece = {
+  readonly blank: Blank;
+  readonly x: Length;
+  readonly y: Length;
+  readonly length: Length;
+  readonly width: Length;
+  readonly turned: boolean;
+};
 
-/** One board to buy and cut. Numbers run through the job, in the order boards are cut. */
+/** One board or sheet to buy and cut. Numbers run through the job, in the order they are cut. */
 export type Board = {
   readonly number: number;
-  readonly offer: BoardOffer;
+  readonly offer: BoardOffer | SheetOffer;
+  readonly material: Nominal | Sheet;
   readonly length: Length;
+  readonly width: Length;
   readonly pieces: readonly CutPiece[];
+  /** Straight cuts in the order they are made; for a sheet, each from edge to edge of what is left. */
+  readonly cuts: Layout['cuts'];
   readonly offcuts: Layout['offcuts'];
 };
+
+/** Size of an offer as sold. */
+export const offerMaterial = (offer: BoardOffer | SheetOffer): Nominal | Sheet => ('sheet' in offer ? offer.sheet : offer.nominal);
+export const offerLength = (offer: BoardOffer | SheetOffer): Length => ('sheet' in offer ? offer.length : offer.feet * PER_FOOT);
+export const offerWidth = (offer: BoardOffer | SheetOffer): Length => ('sheet' in offer ? offer.width : dressed(offer.nominal).width);
 
 export type Boards = {
   readonly boards: readonly Board[];
@@ -25,11 +51,11 @@ export type Boards = {
   readonly unplaced: readonly { readonly blank: Blank; readonly quantity: number; readonly because: string }[];
 };
 
-/** Solved pools by what was asked, so that a change to one nominal size does not solve the others again. */
+/** Solved pools by what was asked, so that a change to one material does not solve the others again. */
 export type SolveCache = Map<string, Solved>;
 
-/** The cut problem of one nominal size: its blanks, and the lengths the yard has of it. */
-export function problemOf(blanks: readonly Blank[], offers: readonly BoardOffer[], shop: Shop): CutProblem {
+/** The cut problem of one nominal size or sheet: its blanks, and the sizes the yard has of it. */
+export function problemOf(blanks: readonly Blank[], offers: readonly (BoardOffer | SheetOffer)[], shop: Shop): CutProblem {
   return {
     format: PROBLEM_FORMAT,
     unit: 'in',
@@ -37,29 +63,39 @@ export function problemOf(blanks: readonly Blank[], offers: readonly BoardOffer[
     objective: 'cost',
     stock: offers.map((offer) => ({
       id: offer.id,
-      kind: 'board',
-      material: offer.nominal,
-      length: offer.feet * 12,
-      width: toInches(blanks[0]!.width),
+      kind: 'sheet' in offer ? 'sheet' : 'board',
+      material: offerMaterial(offer),
+      length: toInches(offerLength(offer)),
+      width: toInches(offerWidth(offer)),
       thickness: toInches(blanks[0]!.thickness),
       price: offer.price / 100,
       available: null,
-      trim: { ends: toInches(shop.squareEnds), edges: 0 },
+      trim: { ends: 'sheet' in offer ? 0 : toInches(shop.squareEnds), edges: 0 },
       defects: [],
     })),
     parts: blanks.map((blank) => ({
       id: blank.part.id,
       quantity: blank.quantity,
-      material: blank.nominal,
+      material: blank.material,
       length: toInches(blank.length),
       width: toInches(blank.width),
       thickness: toInches(blank.thickness),
-      grain: 'any',
+      grain: isSheet(blank.material) && blank.grain ? 'length' : 'any',
+      ...(blank.ends ? { ends: blank.ends } : {}),
     })),
   };
 }
 
-/** The boards to buy for all blanks, each nominal size solved on its own, numbered thick and wide first. */
+/** Everything the yard sells of a material today. */
+export const offersOf = (material: Nominal | Sheet, yard: Yard): readonly (BoardOffer | SheetOffer)[] =>
+  isSheet(material)
+    ? yard.sheets.filter((offer) => offer.sheet === material && offer.inStock)
+    : yard.boards.filter((offer) => offer.nominal === material && offer.inStock);
+
+/** Materials in the order they are cut: boards thick and wide first, then sheets. */
+const ORDER: readonly (Nominal | Sheet)[] = [...[...NOMINALS].reverse(), ...SHEET_NAMES];
+
+/** The boards and sheets to buy for all blanks, each material solved on its own. */
 export function chooseBoards(
   blanks: readonly Blank[],
   yard: Yard,
@@ -72,11 +108,10 @@ export function chooseBoards(
   let cost = 0;
   let lowerBound = 0;
   let proved = true;
-  const order: readonly Nominal[] = [...NOMINALS].reverse();
-  for (const nominal of order) {
-    const wanted = blanks.filter((blank) => blank.nominal === nominal);
+  for (const material of ORDER) {
+    const wanted = blanks.filter((blank) => blank.material === material);
     if (wanted.length === 0) continue;
-    const offers = yard.boards.filter((offer) => offer.nominal === nominal && offer.inStock);
+    const offers = offersOf(material, yard);
     const problem = problemOf(wanted, offers, shop);
     const key = `${options.effort ?? 'full'} ${JSON.stringify(problem)}`;
     const solved = cache.get(key) ?? solveExactly(problem, options);
@@ -87,21 +122,20 @@ export function chooseBoards(
     const blankOfPart = new Map(wanted.map((blank) => [blank.part.id, blank]));
     for (const { part, quantity, because } of solved.unplaced)
       unplaced.push({ blank: blankOfPart.get(part)!, quantity, because });
-    const ofNominal = solved.layouts.map((layout) => {
+    const laid = solved.layouts.map((layout): Omit<Board, 'number'> => {
       const offer = offers.find((row) => row.id === layout.stock)!;
       return {
         offer,
-        length: offer.feet * PER_FOOT,
-        pieces: layout.pieces.map((piece) => ({
-          blank: blankOfPart.get(piece.part)!,
-          x: piece.x,
-          length: piece.length,
-        })),
+        material,
+        length: offerLength(offer),
+        width: offerWidth(offer),
+        pieces: layout.pieces.map(({ part, ...piece }) => ({ blank: blankOfPart.get(part)!, ...piece })),
+        cuts: layout.cuts,
         offcuts: layout.offcuts,
       };
     });
     const longest = (board: Omit<Board, 'number'>) => Math.max(...board.pieces.map((piece) => piece.length));
-    found.push(...ofNominal.sort((a, b) => longest(b) - longest(a) || b.length - a.length));
+    found.push(...laid.sort((a, b) => longest(b) - longest(a) || b.length - a.length));
   }
   return {
     boards: found.map((board, at) => ({ ...board, number: at + 1 })),

@@ -1,12 +1,11 @@
-import { inches, PER_FOOT, type Length } from '../length';
+import { inches, type Length } from '../length';
 import type { Job } from '../job';
-import type { Blank } from '../milling';
-import type { BoardOffer, HardwareNeed, Nominal } from '../stock';
+import type { BoardOffer, HardwareNeed, HardwareOffer, Nominal, Sheet, SheetOffer } from '../stock';
 import { boxesFor, type Boxes } from './boxes';
-import type { Boards } from './boards';
+import { offerLength, offersOf, type Board, type Boards } from './boards';
 
 export type BoardLine = {
-  readonly offer: BoardOffer;
+  readonly offer: BoardOffer | SheetOffer;
   /** Boards to buy, spares among them. */
   readonly count: number;
   readonly spare: number;
@@ -38,21 +37,29 @@ export type BuyingList = {
 export const KEEP_OFFCUT: Length = inches(12);
 
 /** One spare of each nominal size: the cheapest board that can replace the longest blank, should a cut go wrong. */
-function sparesFor(job: Job, boards: Boards): readonly BoardOffer[] {
+function sparesFor(job: Job, boards: Boards): readonly (BoardOffer | SheetOffer)[] {
   if (job.spares === 'none') return [];
-  const longest = new Map<Nominal, Length>();
-  for (const { offer, pieces } of boards.boards)
-    for (const piece of pieces) longest.set(offer.nominal, Math.max(longest.get(offer.nominal) ?? 0, piece.length));
-  return [...longest].flatMap(([nominal, length]) => {
-    const able = job.yard.boards
-      .filter((offer) => offer.nominal === nominal && offer.inStock)
-      .filter((offer) => offer.feet * PER_FOOT - 2 * job.shop.squareEnds >= length)
-      .sort((a, b) => a.price - b.price || a.feet - b.feet);
+  const longest = new Map<Nominal | Sheet, Length>();
+  // Sheets are dear and seldom spoiled whole: a spare is of boards.
+  for (const { offer, material, pieces } of boards.boards)
+    if (!('sheet' in offer))
+      for (const piece of pieces) longest.set(material, Math.max(longest.get(material) ?? 0, piece.length));
+  return [...longest].flatMap(([material, length]) => {
+    const able = offersOf(material, job.yard)
+      .filter((offer) => offerLength(offer) - 2 * job.shop.squareEnds >= length)
+      .sort((a, b) => a.price - b.price || offerLength(a) - offerLength(b));
     return able.slice(0, 1);
   });
 }
 
-const volume = (length: Length, blank: Pick<Blank, 'width' | 'thickness'>) => length * blank.width * blank.thickness;
+/** Boxes for a need, or the thing itself where the person states its price. */
+function boxed(need: HardwareNeed, offers: readonly HardwareOffer[]): readonly Boxes[] | null {
+  if (need.price === undefined) return boxesFor(need, offers);
+  const own = { id: `${need.kind}-${need.size}`, kind: need.kind, size: need.size, count: 1, price: need.price };
+  return [{ offer: own, count: need.count }];
+}
+
+const area = (board: Board) => board.pieces.reduce((sum, piece) => sum + piece.length * piece.width, 0);
 
 /** The list for the store: boards by size, spares, boxes, tax. Every total is in whole cents and they add up. */
 export function buyingList(job: Job, boards: Boards, needs: readonly HardwareNeed[]): BuyingList {
@@ -68,7 +75,7 @@ export function buyingList(job: Job, boards: Boards, needs: readonly HardwareNee
   const hardware: HardwareLine[] = [];
   const notSold: HardwareNeed[] = [];
   for (const need of needs) {
-    const boxes = boxesFor(need, job.yard.hardware);
+    const boxes = boxed(need, job.yard.hardware);
     if (boxes === null) notSold.push(need);
     else hardware.push(...boxes.map((box) => ({ ...box, need, total: box.count * box.offer.price })));
   }
@@ -78,10 +85,11 @@ export function buyingList(job: Job, boards: Boards, needs: readonly HardwareNee
   let bought = 0;
   let used = 0;
   let usable = 0;
-  for (const { pieces, length, offcuts } of boards.boards) {
-    bought += volume(length, pieces[0]!.blank);
-    used += pieces.reduce((sum, piece) => sum + volume(piece.length, piece.blank), 0);
-    usable += offcuts.reduce((sum, offcut) => sum + (offcut.length >= KEEP_OFFCUT ? offcut.length : 0), 0);
+  for (const board of boards.boards) {
+    const { thickness } = board.pieces[0]!.blank;
+    bought += board.length * board.width * thickness;
+    used += area(board) * thickness;
+    usable += board.offcuts.reduce((sum, offcut) => sum + (offcut.length >= KEEP_OFFCUT ? offcut.length : 0), 0);
   }
   return {
     boards: lines,

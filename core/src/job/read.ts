@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { JOB_FORMAT, JobSchema, ShopSchema, YardSchema, type Job, type Shop } from './schema';
+import { ShopSchema, YardSchema, type Shop } from './schema';
 import type { Yard } from '../stock';
 
 /** One thing wrong with input: where, in words, and what would be right. */
@@ -25,43 +25,6 @@ export function read<T>(schema: v.GenericSchema<unknown, T>, input: unknown, wha
   }));
   const first = fields[0]!;
   return { ok: false, message: `This ${what} can not be read: ${first.field} ${first.message}.`, fields };
-}
-
-/**
- * Reads a job from parsed JSON. A file of another kind, a damaged one or one from a newer version of the program comes
- * back as a message; nothing is guessed.
- */
-export function readJob(input: unknown): ReadResult<Job> {
-  const format = typeof input === 'object' && input !== null ? (input as { format?: unknown }).format : undefined;
-  const version = typeof format === 'string' ? /^sill-plan\/job@(\d+)$/.exec(format) : null;
-  if (!version)
-    return {
-      ok: false,
-      message: 'This is not a job file. A job file says “sill-plan/job” in its first lines.',
-      fields: [{ field: 'format', message: `must be ${JOB_FORMAT}` }],
-    };
-  if (Number(version[1]) > 1)
-    return {
-      ok: false,
-      message: `This job was saved by a newer version (${format}). This program reads up to ${JOB_FORMAT}; update it first.`,
-      fields: [{ field: 'format', message: `must be ${JOB_FORMAT}` }],
-    };
-  return read(JobSchema, input, 'job');
-}
-
-/** Reads a job from the text of a file. */
-export function readJobText(text: string): ReadResult<Job> {
-  let input: unknown;
-  try {
-    input = JSON.parse(text);
-  } catch {
-    return {
-      ok: false,
-      message: 'This file is damaged or of another kind: it is not JSON from end to end.',
-      fields: [{ field: 'the file', message: 'must be JSON' }],
-    };
-  }
-  return readJob(input);
 }
 
 export const readYard = (input: unknown): ReadResult<Yard> => read(YardSchema, input, 'price list');

@@ -1,9 +1,9 @@
 import * as v from 'valibot';
 import { LONGEST } from '../length';
-import { NOMINALS, POCKET_SCREWS, SPECIES_NAMES } from '../stock';
+import { HARDWARE_KINDS, NOMINALS, SHEET_NAMES, SPECIES_NAMES, type HardwareKind, type Sheet } from '../stock';
 
 /**
- * The job file, `sill-plan/job@1`: everything a person stated, and nothing that is computed. Checked once, at the
+ * The job file, `sill-plan/job@2`: everything a person stated, and nothing that is computed. Checked once, at the
  * border (HTTP body, file import, command line). Lengths are integers of 1/320 mm, money is cents.
  */
 const whole = (least: number, most: number) =>
@@ -22,30 +22,31 @@ const id = v.pipe(v.string('must be text'), v.regex(/^[A-Za-z0-9][A-Za-z0-9_.-]{
 const oneOf = <const Options extends readonly string[]>(options: Options) =>
   v.picklist(options, `must be one of ${options.join(', ')}`);
 
-export const USES = ['dining', 'desk', 'coffee', 'standing'] as const;
-export const TOP_WIDTHS = ['cheapest', '4', '6', '8', '10', '12'] as const;
-export const LEGS = ['4x4', 'two 2x4', 'three 2x4'] as const;
-export const APRON_STOCK = ['1x3', '1x4', '1x6', '2x3', '2x4', '2x6'] as const;
+export const USES = ['dining', 'desk', 'coffee', 'standing', 'bench', 'side', 'storage'] as const;
 
-/** The choices of the family "four legs and aprons". */
-export const ApronTableChoicesSchema = v.object({
-  top: v.object({
-    thickness: oneOf(['1x', '2x']),
-    width: oneOf(TOP_WIDTHS),
-    edges: oneOf(['ripped', 'as bought']),
-    fixing: oneOf(['clips', 'screwed']),
-  }),
-  legs: oneOf(LEGS),
-  apron: oneOf(APRON_STOCK),
-  overhang: v.object({ ends: length, sides: length }),
-  setback: length,
-  crossSupports: whole(0, 12),
+/** Choices of a family or top by name. Which there are, and what they may be, the family says: see formats. */
+const ChoicesSchema = v.record(
+  text(40),
+  v.union([text(40), v.number('must be a number'), v.boolean()], 'must be text, a number, true or false'),
+);
+const material = v.picklist([...NOMINALS, ...SHEET_NAMES], 'must be a board such as 2x4 or a sheet such as ply 3/4');
+const tag = v.pipe(v.string('must be text'), v.regex(/^[A-Za-z0-9]{1,12}$/, 'must be up to 12 letters and digits'));
+
+export const LoosePartSchema = v.object({
+  tag,
+  name,
+  material,
+  length: size,
+  width: size,
+  count: whole(1, 500),
 });
 
 export const PieceSchema = v.object({
   id,
   name,
-  family: oneOf(['apron-table']),
+  family: name,
+  /** The kind of top, where the family carries one. */
+  top: name,
   use: oneOf(USES),
   where: text(200),
   copies: whole(1, 20),
@@ -54,7 +55,20 @@ export const PieceSchema = v.object({
   seats: v.nullable(whole(1, 40)),
   /** Price of the bought one that this must beat, cents. */
   boughtPrice: v.nullable(cents),
-  choices: ApronTableChoicesSchema,
+  choices: ChoicesSchema,
+  topChoices: ChoicesSchema,
+  /** Parts set by hand, by tag: what is given replaces what was worked out. */
+  overrides: v.record(
+    tag,
+    v.object({
+      length: v.optional(size),
+      width: v.optional(size),
+      material: v.optional(material),
+      count: v.optional(whole(0, 500)),
+    }),
+  ),
+  /** Parts added by hand. */
+  loose: v.pipe(v.array(LoosePartSchema), v.maxLength(500, 'must be at most 500 parts')),
 });
 
 export const BoardOfferSchema = v.object({
@@ -66,10 +80,18 @@ export const BoardOfferSchema = v.object({
   price: cents,
   inStock: v.boolean('must be true or false'),
 });
+export const SheetOfferSchema = v.object({
+  id,
+  sheet: v.picklist(SHEET_NAMES as [Sheet, ...Sheet[]], `must be one of ${SHEET_NAMES.join(', ')}`),
+  length: size,
+  width: size,
+  price: cents,
+  inStock: v.boolean('must be true or false'),
+});
 export const HardwareOfferSchema = v.object({
   id,
-  kind: oneOf(['pocket-screw', 'clip', 'glue']),
-  size: oneOf([...POCKET_SCREWS, '']),
+  kind: v.picklist(HARDWARE_KINDS as [HardwareKind, ...HardwareKind[]], `must be one of ${HARDWARE_KINDS.join(', ')}`),
+  size: text(40),
   count: whole(1, 100_000),
   price: cents,
 });
@@ -81,6 +103,7 @@ export const YardSchema = v.object({
   name,
   tax: v.pipe(v.number('must be a number'), v.minValue(0, 'must be at least 0'), v.maxValue(50, 'must be at most 50')),
   boards: v.pipe(v.array(BoardOfferSchema), v.maxLength(500), unique('two boards have the same id')),
+  sheets: v.pipe(v.array(SheetOfferSchema), v.maxLength(300), unique('two sheets have the same id')),
   hardware: v.pipe(v.array(HardwareOfferSchema), v.maxLength(200), unique('two rows have the same id')),
 });
 
@@ -104,7 +127,7 @@ export const ShopSchema = v.object({
   hours: whole(1, 16),
 });
 
-export const JOB_FORMAT = 'sill-plan/job@1';
+export const JOB_FORMAT = 'sill-plan/job@2';
 
 export const JobSchema = v.object({
   format: v.literal(JOB_FORMAT, `must be ${JOB_FORMAT}`),

@@ -3,5 +3,6 @@
  * Used by buying (boxes of screws), building (steps) and the Joints stage. It reads no boards, so it comes before them.
  */
 export * from './pocket-screws';
+export * from './other-fasteners';
 export * from './fastening';
 export * from './needs';

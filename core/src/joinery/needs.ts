@@ -1,7 +1,7 @@
 import { inches } from '../length';
 import type { Job } from '../job';
 import type { Part } from '../piece';
-import type { HardwareNeed, PocketScrew } from '../stock';
+import { HARDWARE_KINDS, type HardwareKind, type HardwareNeed } from '../stock';
 import type { Fastening } from './fastening';
 
 /** PVA at 6 mil wet covers about 2 square feet of face with a fluid ounce; both faces of a joint count. */
@@ -11,24 +11,47 @@ const SQUARE_INCHES_AN_OUNCE = 2 * 144;
 export const laminationGlue = (part: Part): number =>
   (2 * (part.plies - 1) * part.length * part.width) / (inches(1) * inches(1));
 
-/** Screws and clips by size and ounces of glue for all copies of all pieces, before they are put into boxes. */
-export function hardwareNeeds(job: Job, parts: readonly Part[], made: readonly Fastening[]): readonly HardwareNeed[] {
+const KIND_FOR: Readonly<Partial<Record<Fastening['by'], HardwareKind>>> = {
+  'pocket screws': 'pocket-screw',
+  screws: 'screw',
+  clips: 'clip',
+  brads: 'brad',
+  bolts: 'bolt',
+};
+
+/**
+ * Fasteners by size, ounces of glue, and what the pieces ask for besides, for all copies of all pieces, before they
+ * are put into boxes.
+ *
+ * @param asked hardware that no joint drives: slides, hinges, pulls, by the id of its piece.
+ */
+export function hardwareNeeds(
+  job: Job,
+  parts: readonly Part[],
+  made: readonly Fastening[],
+  asked: ReadonlyMap<string, readonly HardwareNeed[]>,
+): readonly HardwareNeed[] {
   const copies = new Map(job.pieces.map((piece) => [piece.id, piece.copies]));
   const times = (pieceId: string) => copies.get(pieceId) ?? 1;
-  const screws = new Map<PocketScrew, number>();
-  let clips = 0;
+  const rows = new Map<string, HardwareNeed>();
+  const add = (kind: HardwareKind, size: string, count: number, price?: number) => {
+    const key = `${kind} ${size} ${price ?? ''}`;
+    const before = rows.get(key);
+    rows.set(key, { kind, size, count: (before?.count ?? 0) + count, ...(price === undefined ? {} : { price }) });
+  };
   let glue = 0;
   for (const { joint, by, screw, positions, glue: area } of made) {
-    const count = positions.length * times(joint.piece);
-    if (by === 'clips') clips += count;
-    else if (screw !== '') screws.set(screw, (screws.get(screw) ?? 0) + count);
+    const kind = KIND_FOR[by];
+    if (kind && (screw !== '' || kind === 'clip')) add(kind, screw, positions.length * times(joint.piece));
     glue += area * times(joint.piece);
   }
-  for (const part of parts) glue += laminationGlue(part) * times(part.piece);
-  const needs: HardwareNeed[] = [...screws]
-    .sort(([a], [b]) => a.localeCompare(b))
-    .map(([size, count]) => ({ kind: 'pocket-screw', size, count }));
-  if (clips > 0) needs.push({ kind: 'clip', size: '', count: clips });
+  for (const part of parts) {
+    glue += laminationGlue(part) * part.count * times(part.piece);
+    if (part.bought) add(part.bought.kind, part.bought.size, part.count * times(part.piece), part.bought.price);
+  }
+  for (const [piece, needs] of asked) for (const { kind, size, count } of needs) add(kind, size, count * times(piece));
+  const order = (kind: HardwareKind) => HARDWARE_KINDS.indexOf(kind);
+  const needs = [...rows.values()].sort((a, b) => order(a.kind) - order(b.kind) || a.size.localeCompare(b.size, 'en', { numeric: true }));
   if (glue > 0) needs.push({ kind: 'glue', size: '', count: Math.ceil(glue / SQUARE_INCHES_AN_OUNCE) });
   return needs;
 }

@@ -20,12 +20,3 @@ export function around(boxes: readonly Box[]): Box | null {
 /** True where two boxes share volume, not only a face. */
 export const overlap = (a: Box, b: Box): boolean =>
   AXES.every((axis) => a.min[axis] < b.max[axis] && b.min[axis] < a.max[axis]);
-
-/** The rectangle where the faces of two boxes meet: `normal` is the axis across it. Null where they do not touch. */
-export function contact(a: Box, b: Box): { readonly normal: Axis; readonly area: Box } | null {
-  const min = AXES.map((axis) => Math.max(a.min[axis], b.min[axis])) as unknown as Point;
-  const max = AXES.map((axis) => Math.min(a.max[axis], b.max[axis])) as unknown as Point;
-  const flat = AXES.filter((axis) => min[axis] === max[axis]);
-  const apart = AXES.some((axis) => min[axis] > max[axis]);
-  return flat.length === 1 && !apart ? { normal: flat[0]!, area: { min, max } } : null;
-}

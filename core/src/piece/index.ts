@@ -1,9 +1,16 @@
 /**
- * Families. In: a piece's targets and choices. Out: parts with their places and joints, or findings that say why not.
- * Used by milling, joinery, building and every drawing. A family is one file; `families.ts` lists them.
+ * Families and tops. In: a piece's targets and choices. Out: parts with true shapes and places, joints, the order they
+ * go together and what moves, or findings that say why not. Used by milling, joinery, building and every drawing. A
+ * family or a top is one file; `families.ts` lists them.
  */
 export * from './geometry';
 export * from './part';
+export * from './shape';
+export * from './choice';
 export * from './top';
+export type { Family, Top, Built, DeckShape } from './family';
 export * from './families';
-export { legSection, type PieceModel } from './apron-table';
+export * from './build';
+export * from './gallery';
+export * from './demo';
+export { chordSaving } from './tops/round';

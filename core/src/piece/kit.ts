@@ -1,48 +1,60 @@
 import type { Length } from '../length';
+import type { Change, Finding, Remedy } from '../job';
+import {
+  add,
+  common,
+  contacts,
+  cross,
+  dot,
+  into,
+  sub,
+  times,
+  through,
+  unit,
+  degrees,
+  planeAt,
+  type Outline,
+  type Plane,
+  type Vec,
+} from '../solid';
+import type { HardwareNeed, Material } from '../stock';
 import type { Phrase } from '../words';
-import type { Nominal } from '../stock';
-import { AXES, type Axis, type Box, type Point } from './geometry';
-import { boxOf, type Joint, type JointKind, type Part, type Role } from './part';
+import type { Axis, Box, Point } from './geometry';
+import type { Bearer, Built, Room } from './family';
+import {
+  SQUARE,
+  type Assembly,
+  type Bought,
+  type Cut,
+  type End,
+  type Joint,
+  type JointKind,
+  type Motion,
+  type Part,
+  type Role,
+} from './part';
+import { cornersOf, cutSolidOf, hull, rawSolidOf, solidOf, tan } from './shape';
 
-/** A board before it has a place: what it is called and cut from. */
-export type BoardSpec = {
+/** A part before it has a place: what it is called and cut from. */
+export type PartSpec = {
   readonly tag: string;
   readonly role: Role;
   readonly name: string;
-  readonly nominal: Nominal;
+  readonly material: Material;
   readonly plies?: number;
   readonly fit?: Phrase | null;
+  readonly dependsOn?: readonly string[];
+  readonly trimmedLater?: boolean;
+  readonly squared?: boolean;
+  readonly bought?: Bought;
 };
 
-/** A rectangular part that fills `box`; its length runs along one axis of the piece and its width across another. */
-export function board(piece: string, spec: BoardSpec, box: Box, along: Axis, across: Axis): Part {
-  const through = AXES.find((axis) => axis !== along && axis !== across)!;
-  const size = (axis: Axis) => box.max[axis] - box.min[axis];
-  const length = size(along);
-  const width = size(across);
-  return {
-    id: `${piece}.${spec.tag}`,
-    piece,
-    tag: spec.tag,
-    role: spec.role,
-    name: spec.name,
-    nominal: spec.nominal,
-    plies: spec.plies ?? 1,
-    length,
-    width,
-    thickness: size(through),
-    outline: [
-      [0, 0],
-      [length, 0],
-      [length, width],
-      [0, width],
-    ],
-    at: box.min,
-    along,
-    across,
-    fit: spec.fit ?? null,
-  };
-}
+const AXIS: readonly Vec[] = [
+  [1, 0, 0],
+  [0, 1, 0],
+  [0, 0, 1],
+];
+export const UP: Vec = [0, 0, 1];
 
 /** A box from a corner and sizes along x, y and z. */
 export const boxAt = (at: Point, size: Point): Box => ({
@@ -59,6 +71,10 @@ export function mirror(box: Box, axis: Axis, total: Length): Box {
   return { min, max };
 }
 
+/** The same point on the other side of the middle of a piece `total` long along `axis`. */
+export const mirrored = (point: Vec, axis: Axis, total: Length): Vec =>
+  point.map((value, at) => (at === axis ? total - value : value)) as unknown as Vec;
+
 /**
  * Starts of `count` things `size` wide, spread between `from` and `to` with equal gaps; distances from `from` are
  * whole steps of `step`, so that they can be marked off a tape.
@@ -68,13 +84,238 @@ export const spread = (from: Length, to: Length, size: Length, count: number, st
   return Array.from({ length: count }, (_, at) => from + Math.round((gap * (at + 1) + size * at) / step) * step);
 };
 
-/** Joins two parts; `drilled` takes the pocket or slot. */
-export const join = (kind: JointKind, drilled: Part, into: Part): Joint => ({
-  id: `${drilled.id}>${into.tag}`,
-  piece: drilled.piece,
-  kind,
-  drilled: drilled.id,
-  into: into.id,
+const plain = { ends: { left: SQUARE, right: SQUARE }, cuts: [], count: 1, loose: false, changed: {} } as const;
+
+const describe = (piece: string, spec: PartSpec) => ({
+  id: `${piece}.${spec.tag}`,
+  piece,
+  tag: spec.tag,
+  role: spec.role,
+  name: spec.name,
+  material: spec.material,
+  plies: spec.plies ?? 1,
+  fit: spec.fit ?? null,
+  dependsOn: spec.dependsOn ?? [],
+  trimmedLater: spec.trimmedLater ?? false,
+  squared: spec.squared ?? false,
+  bought: spec.bought ?? null,
 });
 
-export { boxOf };
+/** A rectangular part that fills `box`; its length runs along one axis of the piece and its width across another. */
+export function board(piece: string, spec: PartSpec, box: Box, along: Axis, across: Axis): Part {
+  const thick = (3 - along - across) as Axis;
+  const size = (axis: Axis) => box.max[axis] - box.min[axis];
+  const [u, v] = [AXIS[along]!, AXIS[across]!];
+  // The thickness runs along u x v; where that points down its axis, the part starts from the box's far side.
+  const back = dot(cross(u, v), AXIS[thick]!) < 0;
+  const at = add(box.min, back ? times(AXIS[thick]!, size(thick)) : [0, 0, 0]);
+  return {
+    ...plain,
+    ...describe(piece, spec),
+    length: size(along),
+    width: size(across),
+    thickness: size(thick),
+    outline: null,
+    frame: { at, u, v },
+  };
+}
+
+/** A part of any convex outline: the outline's own x and y lie along u and v from `at`, its thickness along u x v. */
+export function shaped(piece: string, spec: PartSpec, outline: Outline, thickness: Length, frame: Part['frame']): Part {
+  const length = Math.round(Math.max(...outline.map(([x]) => x)));
+  const width = Math.round(Math.max(...outline.map(([, y]) => y)));
+  return { ...plain, ...describe(piece, spec), length, width, thickness, outline, frame };
+}
+
+/** A straight member on the slant: the middle line from one point towards another, its ends cut by two planes. */
+export type Member = {
+  readonly from: Vec;
+  readonly to: Vec;
+  /** Which way its width lies; made square to the line. */
+  readonly across: Vec;
+  readonly width: Length;
+  readonly thickness: Length;
+  readonly ends: readonly [Plane, Plane];
+};
+
+/**
+ * A member between two planes. End angles and length follow from the planes: in the member's own directions a plane
+ * n . p = r runs along x = x0 - (n_v / n_u) y - (n_w / n_u) z, so tan(mitre) = -n_v / n_u and tan(bevel) = -n_w / n_u.
+ */
+export function member(piece: string, spec: PartSpec, { from, to, across, width, thickness, ends }: Member): Part {
+  const u = unit(sub(to, from));
+  const v = unit(sub(across, times(u, dot(across, u))));
+  const w = cross(u, v);
+  const meets = ({ normal, reach }: Plane): { at: number; end: End } => {
+    const lead = dot(normal, u);
+    const angle = (other: Vec) => {
+      const slope = -dot(normal, other) / lead;
+      return Math.abs(slope) < 1e-9 ? 0 : degrees(Math.atan(slope));
+    };
+    return { at: (reach - dot(normal, from)) / lead, end: { mitre: angle(v), bevel: angle(w) } };
+  };
+  const [first, last] = [meets(ends[0]), meets(ends[1])];
+  const half = ({ mitre, bevel }: End) => Math.abs((width / 2) * tan(mitre)) + Math.abs((thickness / 2) * tan(bevel));
+  const start = first.at - half(first.end);
+  const length = Math.round(last.at + half(last.end) - start);
+  const at = sub(sub(add(from, times(u, start)), times(v, width / 2)), times(w, thickness / 2));
+  return {
+    ...plain,
+    ...describe(piece, spec),
+    length,
+    width,
+    thickness,
+    outline: null,
+    ends: { left: first.end, right: last.end },
+    frame: { at, u, v },
+  };
+}
+
+/** The horizontal plane at a height. */
+export const level = (height: number): Plane => planeAt([0, 0, height], UP);
+
+/**
+ * Takes out of `part` what `other` fills of it: a prism along the part's own `axis`, from its outline there. Between
+ * `low` and `high` along that axis only, where given.
+ */
+export function cutFor(
+  part: Part,
+  other: Part,
+  kind: Cut['kind'],
+  axis: Axis,
+  range: readonly [number, number] | null = null,
+): Part {
+  const points = cornersOf(rawSolidOf(other)).map((point) => into(part.frame, point));
+  const [a, b] = axis === 2 ? ([0, 1] as const) : axis === 1 ? ([0, 2] as const) : ([1, 2] as const);
+  const outline = hull(points.map((point) => [point[a], point[b]]));
+  const along = points.map((point) => point[axis]);
+  const [from, to] = range ?? [Math.min(...along), Math.max(...along)];
+  return { ...part, cuts: [...part.cuts, { kind, axis, outline, from, to, for: other.tag }] };
+}
+
+/** The plane of the face of a part that looks most in a direction. */
+export function facePlane(part: Part, direction: Vec): Plane {
+  const faces = rawSolidOf(part).flatMap((cell) => cell);
+  const best = faces.reduce((a, b) => (dot(b.normal, direction) > dot(a.normal, direction) ? b : a));
+  return planeAt(best.points[0]!, best.normal);
+}
+
+/** Least and most of a part along a direction of the piece. */
+const reachOf = (part: Part, direction: Vec): readonly [number, number] => {
+  const runs = cornersOf(rawSolidOf(part)).map((point) => dot(point, direction));
+  return [Math.min(...runs), Math.max(...runs)];
+};
+
+/** Takes a half lap out of both of two crossing parts; `upper` lies on the side `direction` points to. */
+export function halfLap(lower: Part, upper: Part, direction: Vec): readonly [Part, Part] {
+  const [a, b] = [reachOf(lower, direction), reachOf(upper, direction)];
+  const [from, to] = [Math.max(a[0], b[0]), Math.min(a[1], b[1])];
+  const middle = (from + to) / 2;
+  const takes = (part: Part, other: Part, low: number, high: number): Part => {
+    const own = [part.frame.u, part.frame.v, through(part.frame)];
+    const axis = own.findIndex((way) => Math.abs(dot(way, direction)) > 1 - 1e-6) as Axis;
+    const sign = Math.sign(dot(own[axis]!, direction));
+    const start = dot(part.frame.at, direction);
+    const ends = [sign * (low - start), sign * (high - start)].sort((x, y) => x - y) as [number, number];
+    return cutFor(part, other, 'lap', axis, ends);
+  };
+  return [takes(lower, upper, middle, to), takes(upper, lower, from, middle)];
+}
+
+/** A round hole straight through a part along an axis of the piece, where it meets it. */
+export function holed(part: Part, centre: Vec, direction: Vec, radius: Length): Part {
+  const own = [part.frame.u, part.frame.v, through(part.frame)];
+  const axis = own.findIndex((way) => Math.abs(dot(way, direction)) > 1 - 1e-6) as Axis;
+  const middle = into(part.frame, centre);
+  const [a, b] = axis === 2 ? ([0, 1] as const) : axis === 1 ? ([0, 2] as const) : ([1, 2] as const);
+  const sizes = [part.length, part.width, part.thickness];
+  const cut: Cut = {
+    kind: 'hole',
+    axis,
+    outline: [
+      [middle[a] - radius, middle[b], 1],
+      [middle[a] + radius, middle[b], 1],
+    ],
+    from: -1,
+    to: sizes[axis]! + 1,
+    for: null,
+  };
+  const touched = common(rawSolidOf(part), cutSolidOf(part, cut)).length > 0;
+  return touched ? { ...part, cuts: [...part.cuts, cut] } : part;
+}
+
+/** A place to collect a piece's parts, joints and assemblies while they are described. */
+export type Kit = ReturnType<typeof kitFor>;
+
+/**
+ * The kit of one piece: parts made with it are kept in order. `put` keeps a part made or changed outside; a part of
+ * the same tag is replaced.
+ */
+export function kitFor(room: Room) {
+  const piece = room.piece.id;
+  const parts = new Map<string, Part>();
+  const joints: Joint[] = [];
+  const assemblies: Assembly[] = [];
+  const motions: Motion[] = [];
+  const needs: HardwareNeed[] = [];
+  const findings: Finding[] = [];
+  const put = (part: Part): Part => {
+    parts.set(part.tag, part);
+    return part;
+  };
+  return {
+    put,
+    tags: (): readonly string[] => [...parts.keys()],
+    get: (tag: string): Part => parts.get(tag)!,
+    board: (spec: PartSpec, box: Box, along: Axis, across: Axis) => put(board(piece, spec, box, along, across)),
+    member: (spec: PartSpec, of: Member) => put(member(piece, spec, of)),
+    shaped: (spec: PartSpec, outline: Outline, thickness: Length, frame: Part['frame']) =>
+      put(shaped(piece, spec, outline, thickness, frame)),
+    /** Whether two parts made before lie against each other. */
+    touch: (a: string, b: string): boolean => contacts(solidOf(parts.get(a)!), solidOf(parts.get(b)!)).length > 0,
+    /** Half laps two parts made before, by tag. */
+    lap(lower: string, upper: string, direction: Vec = UP): void {
+      halfLap(parts.get(lower)!, parts.get(upper)!, direction).forEach(put);
+    },
+    /** Joins two parts by tag; `drilled` takes the pockets, screws or slots. */
+    join(kind: JointKind, drilled: string, other: string, apart = false): void {
+      joints.push({
+        id: `${piece}.${drilled}>${other}`,
+        piece,
+        kind,
+        drilled: `${piece}.${drilled}`,
+        into: `${piece}.${other}`,
+        apart,
+      });
+    },
+    /** Parts by tag that are put together at one time, with assemblies made before. */
+    assemble(id: string, title: Phrase, tags: readonly string[], from: readonly string[] = [], notes: readonly Phrase[] = []) {
+      assemblies.push({ id, title, parts: tags.map((tag) => `${piece}.${tag}`), from, notes });
+    },
+    moves(id: string, name: string, tags: readonly string[], how: Motion['how']): void {
+      motions.push({ id, name, parts: tags.map((tag) => `${piece}.${tag}`), how });
+    },
+    need: (need: HardwareNeed): void => void needs.push(need),
+    /** Says why it can not be built, with ways out. */
+    stop(name: string, title: Phrase, because: Phrase, numbers: Finding['numbers'], remedies: readonly Remedy[]): void {
+      findings.push({
+        id: `${piece}.${name}`,
+        level: 'stop',
+        stage: 'shape',
+        piece,
+        about: [piece],
+        title,
+        because,
+        numbers,
+        remedies,
+      });
+    },
+    change: (path: Change['path'], value: unknown): Change => ({ piece, path, value }),
+    stopped: (): boolean => findings.length > 0,
+    /** Everything described; only the findings where it can not be built. */
+    built: (bearers: readonly string[] = [], by: Readonly<Record<string, Bearer['by']>> = {}): Built =>
+      findings.length > 0
+        ? { parts: [], joints: [], assemblies: [], motions: [], needs: [], findings, bearers: [] }
+        : { parts: [...parts.values()], joints, assemblies, motions, needs, findings, bearers: bearers.map((tag) => ({ tag, by: by[tag] ?? 'rail' })) },
+  };
+}

@@ -1,13 +1,55 @@
 import type { Length } from '../length';
-import type { Nominal } from '../stock';
+import type { Frame, Outline } from '../solid';
+import type { HardwareKind, Material } from '../stock';
 import type { Phrase } from '../words';
-import type { Axis, Box, Point } from './geometry';
 
-export type Role = 'top' | 'leg' | 'apron' | 'support';
+export const ROLES = {
+  top: 'top',
+  leg: 'leg',
+  apron: 'apron',
+  support: 'support',
+  rail: 'rail',
+  stretcher: 'stretcher',
+  brace: 'brace',
+  foot: 'foot',
+  shelf: 'shelf',
+  side: 'side',
+  back: 'back',
+  door: 'door',
+  drawer: 'drawer',
+  edging: 'edging',
+  runner: 'runner',
+  loose: 'loose part',
+} as const;
+export type Role = keyof typeof ROLES;
 
 /**
- * A part is a prism: a face outline through a thickness, set in the piece by a corner and two axes. `outline` runs in
- * the part's own length and width. `plies` boards are glued face to face to make the thickness.
+ * How an end is cut, degrees from square. `mitre` slants across the face, `bevel` through the thickness: with y from
+ * 0 to the width and z from 0 to the thickness the end runs along x = a + y tan(mitre) + z tan(bevel).
+ */
+export type End = { readonly mitre: number; readonly bevel: number };
+export const SQUARE: End = { mitre: 0, bevel: 0 };
+
+export const CUT_KINDS = ['lap', 'notch', 'groove', 'rebate', 'dado', 'hole', 'relief', 'corner'] as const;
+/**
+ * A prism taken out of a part, in the part's own directions: `outline` in the two directions other than `axis` (x, y
+ * for 2; x, z for 1; y, z for 0), from one place to another along it. Convex. `for` is the tag of what lies in it.
+ */
+export type Cut = {
+  readonly kind: (typeof CUT_KINDS)[number];
+  readonly axis: 0 | 1 | 2;
+  readonly outline: Outline;
+  readonly from: number;
+  readonly to: number;
+  readonly for: string | null;
+};
+
+/** Bought as it is: never cut from a board. */
+export type Bought = { readonly kind: HardwareKind; readonly size: string; readonly pounds: number; readonly price?: number };
+
+/**
+ * A part is a prism: a convex face outline through a thickness, its two ends cut to angles, less cut-outs, set in the
+ * piece by a frame. Length is long point to long point. `plies` boards are glued face to face to make the thickness.
  */
 export type Part = {
   /** Unique in the job: `glaze.T1`. */
@@ -17,36 +59,86 @@ export type Part = {
   readonly tag: string;
   readonly role: Role;
   readonly name: string;
-  readonly nominal: Nominal;
+  readonly material: Material;
   readonly plies: number;
   readonly length: Length;
   readonly width: Length;
   readonly thickness: Length;
-  readonly outline: readonly (readonly [Length, Length])[];
-  readonly at: Point;
-  /** Axis of the piece that the part's length runs along, and the one its width runs along. */
-  readonly along: Axis;
-  readonly across: Axis;
+  /** In the part's own length and width, counter-clockwise; null for a rectangle. */
+  readonly outline: Outline | null;
+  readonly ends: { readonly left: End; readonly right: End };
+  readonly cuts: readonly Cut[];
+  readonly frame: Frame;
+  /** How many are made of it in one piece: 1 unless a person says otherwise. */
+  readonly count: number;
+  /** Left long: trimmed with the whole panel once it is glued. */
+  readonly trimmedLater: boolean;
+  /** Both edges are ripped square, the rounded ones off. */
+  readonly squared: boolean;
   /** Where a part must fit what exists by then: what to measure before it is cut. */
   readonly fit: Phrase | null;
+  /** Tags of the parts whose sizes it must fit. */
+  readonly dependsOn: readonly string[];
+  readonly bought: Bought | null;
+  /** Added to the list by hand: it has no place in the piece. */
+  readonly loose: boolean;
+  /** What a person set by hand, with what it would be. */
+  readonly changed: Readonly<Partial<Record<'length' | 'width' | 'material' | 'count', string | number>>>;
 };
 
-/** How two parts meet. `drilled` takes the pockets, or the clip's slot; `into` takes the screw. */
-export type JointKind = 'edge' | 'rail end' | 'top clips' | 'top screws';
+/** How two parts meet. */
+export const JOINT_KINDS = {
+  edge: 'edge to edge',
+  'rail end': 'rail end, pocket screws',
+  'top clips': 'clips under the top',
+  'top screws': 'screws up into the top',
+  lap: 'half lap, glue and screws',
+  glue: 'glue and brads',
+  lamination: 'glue, face to face',
+  screws: 'screws through the face',
+  bolt: 'bolt',
+  dado: 'dado, glue',
+  groove: 'groove, left loose',
+  hinge: 'hinges',
+  slide: 'slides',
+  pins: 'shelf pins',
+  plate: 'plate and screws',
+  rest: 'rests, not fixed',
+} as const;
+export type JointKind = keyof typeof JOINT_KINDS;
+
+/** `drilled` takes the pockets, screws or slots; `into` is what it is fixed to. */
 export type Joint = {
   readonly id: string;
   readonly piece: string;
   readonly kind: JointKind;
   readonly drilled: string;
   readonly into: string;
+  /** Held by hardware across a gap: slides and hinges. The faces need not touch. */
+  readonly apart: boolean;
 };
 
-/** The box a part fills in its piece. */
-export function boxOf(part: Part): Box {
-  const through = (3 - part.along - part.across) as Axis;
-  const max = [...part.at] as [number, number, number];
-  max[part.along] += part.length;
-  max[part.across] += part.width;
-  max[through] += part.thickness;
-  return { min: part.at, max };
-}
+/** Parts put together at one time, out of parts and of assemblies made before. */
+export type Assembly = {
+  readonly id: string;
+  readonly title: Phrase;
+  readonly parts: readonly string[];
+  readonly from: readonly string[];
+  /** What must be said before the joints: spacers, order, which face is up. */
+  readonly notes: readonly Phrase[];
+};
+
+/** What opens: parts that move together, and how far without touching anything else. */
+export type Motion = {
+  readonly id: string;
+  readonly name: string;
+  readonly parts: readonly string[];
+  readonly how:
+    | { readonly kind: 'slide'; readonly along: readonly [number, number, number]; readonly travel: Length }
+    | {
+        readonly kind: 'turn';
+        readonly about: readonly [number, number, number];
+        readonly axis: readonly [number, number, number];
+        readonly degrees: number;
+      };
+};

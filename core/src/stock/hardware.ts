@@ -1,21 +1,40 @@
 /** What is bought besides wood. Sizes are in the trade's names; counts are pieces in a box or fluid ounces in a bottle. */
-export type HardwareKind = 'pocket-screw' | 'clip' | 'glue';
+export const HARDWARE = {
+  'pocket-screw': 'pocket screws',
+  screw: 'wood screws',
+  clip: 'table-top clips with screws',
+  glue: 'wood glue (PVA)',
+  brad: '18 gauge brads',
+  bolt: 'hex bolts with washer and nut',
+  hinge: 'butt hinges with screws',
+  stay: 'lid stays',
+  slide: 'pairs of drawer slides',
+  'shelf-pin': 'shelf pins',
+  leg: 'turned legs with plates',
+  'hairpin-leg': 'hairpin legs with screws',
+  pull: 'pulls with screws',
+  tile: 'tiles',
+  top: 'top, bought as it is',
+} as const;
+export type HardwareKind = keyof typeof HARDWARE;
+export const HARDWARE_KINDS = Object.keys(HARDWARE) as HardwareKind[];
 
 /** Pocket screw lengths in inches, short first: the sizes the jig table asks for. */
 export const POCKET_SCREWS = ['1', '1 1/4', '1 1/2', '2', '2 1/2'] as const;
 export type PocketScrew = (typeof POCKET_SCREWS)[number];
+/** Wood screws as sold, short first: gauge and length in inches. */
+export const WOOD_SCREWS = ['#8 1', '#8 1 1/4', '#8 1 1/2', '#8 2', '#8 2 1/2', '#10 3', '#10 3 1/2'] as const;
+export type WoodScrew = (typeof WOOD_SCREWS)[number];
 
 export type HardwareNeed = {
   readonly kind: HardwareKind;
-  /** Screw length in inches for screws, else empty. */
-  readonly size: PocketScrew | '';
+  /** Length in inches of screws and slides, height of legs, else what tells it apart, or empty. */
+  readonly size: string;
   /** Pieces, or fluid ounces of glue. */
   readonly count: number;
+  /** Cents each where the person states the price: a stone top, tiles already chosen. */
+  readonly price?: number;
 };
 
 export const hardwareName = (kind: HardwareKind, size: string): string =>
-  kind === 'pocket-screw'
-    ? `pocket screws ${size} coarse`
-    : kind === 'clip'
-      ? 'table-top clips with screws'
-      : 'wood glue (PVA)';
+  kind === 'pocket-screw' ? `pocket screws ${size} coarse` : size === '' ? HARDWARE[kind] : `${HARDWARE[kind]} ${size}`;

@@ -1,4 +1,5 @@
-import type { Nominal } from './sizes';
+import { inches, type Length } from '../length';
+import type { Nominal, Sheet } from './sizes';
 import type { Species } from './species';
 import type { HardwareKind, PocketScrew } from './hardware';
 
@@ -13,11 +14,21 @@ export type BoardOffer = {
   readonly inStock: boolean;
 };
 
+/** A sheet or panel as sold: `length` along the face grain. */
+export type SheetOffer = {
+  readonly id: string;
+  readonly sheet: Sheet;
+  readonly length: Length;
+  readonly width: Length;
+  readonly price: number;
+  readonly inStock: boolean;
+};
+
 /** A box, bag or bottle as sold: `count` pieces or fluid ounces for `price` cents. */
 export type HardwareOffer = {
   readonly id: string;
   readonly kind: HardwareKind;
-  readonly size: PocketScrew | '';
+  readonly size: string;
   readonly count: number;
   readonly price: number;
 };
@@ -28,6 +39,7 @@ export type Yard = {
   readonly name: string;
   readonly tax: number;
   readonly boards: readonly BoardOffer[];
+  readonly sheets: readonly SheetOffer[];
   readonly hardware: readonly HardwareOffer[];
 };
 
@@ -99,6 +111,26 @@ const BOARD_PRICES: readonly [Nominal, Species, string, readonly (readonly [numb
       [8, 1342],
       [10, 1756],
       [12, 2118],
+    ],
+  ],
+  [
+    '4x6',
+    'fir',
+    '#2',
+    [
+      [8, 2190],
+      [10, 2840],
+      [12, 3412],
+    ],
+  ],
+  [
+    '6x6',
+    'fir',
+    '#2',
+    [
+      [8, 3460],
+      [10, 4420],
+      [12, 5310],
     ],
   ],
   [
@@ -181,6 +213,105 @@ const BOARD_PRICES: readonly [Nominal, Species, string, readonly (readonly [numb
   ],
 ];
 
+/** Price in cents of each size in inches: [long, wide, cents]. */
+const SHEET_PRICES: readonly (readonly [Sheet, readonly (readonly [number, number, number])[]])[] = [
+  [
+    'ply 3/4',
+    [
+      [96, 48, 5480],
+      [48, 48, 3190],
+      [48, 24, 1840],
+    ],
+  ],
+  [
+    'ply 1/2',
+    [
+      [96, 48, 4360],
+      [48, 48, 2540],
+      [48, 24, 1420],
+    ],
+  ],
+  [
+    'ply 1/4',
+    [
+      [96, 48, 2580],
+      [48, 48, 1510],
+      [48, 24, 880],
+    ],
+  ],
+  [
+    'mdf 3/4',
+    [
+      [97, 49, 4120],
+      [48, 48, 2390],
+    ],
+  ],
+  [
+    'hardboard 1/8',
+    [
+      [96, 48, 1490],
+      [48, 24, 590],
+    ],
+  ],
+  [
+    'panel 3/4',
+    [
+      [36, 12, 1290],
+      [48, 16, 2180],
+      [48, 20, 2690],
+      [60, 20, 3390],
+      [72, 16, 3240],
+      [72, 20, 4050],
+      [72, 24, 4890],
+    ],
+  ],
+];
+
+/** Other things in boxes: kind, size, count, cents. */
+const OTHER_HARDWARE: readonly (readonly [HardwareKind, string, number, number])[] = [
+  ['clip', '', 10, 548],
+  ['clip', '', 25, 1198],
+  ['glue', '', 8, 518],
+  ['glue', '', 16, 798],
+  ['glue', '', 32, 1298],
+  ['screw', '#8 1', 100, 548],
+  ['screw', '#8 1 1/4', 100, 598],
+  ['screw', '#8 1 1/2', 100, 648],
+  ['screw', '#8 2', 100, 848],
+  ['screw', '#8 2 1/2', 100, 948],
+  ['screw', '#10 3', 50, 798],
+  ['screw', '#10 3 1/2', 50, 898],
+  ['brad', '1', 1000, 398],
+  ['brad', '1 1/4', 1000, 448],
+  ['brad', '1 1/2', 1000, 498],
+  ['brad', '2', 1000, 598],
+  ['bolt', '3/8 x 5', 2, 448],
+  ['bolt', '3/8 x 7', 2, 548],
+  ['bolt', '3/8 x 9', 2, 698],
+  ['bolt', '3/8 x 12', 2, 898],
+  ['hinge', '', 2, 498],
+  ['stay', '', 1, 648],
+  ['slide', '10', 1, 1098],
+  ['slide', '12', 1, 1198],
+  ['slide', '14', 1, 1298],
+  ['slide', '16', 1, 1398],
+  ['slide', '18', 1, 1498],
+  ['slide', '20', 1, 1598],
+  ['slide', '22', 1, 1698],
+  ['shelf-pin', '', 20, 348],
+  ['leg', '16', 1, 898],
+  ['leg', '21', 1, 1148],
+  ['leg', '28', 1, 1498],
+  ['leg', '35', 1, 1898],
+  ['hairpin-leg', '16', 4, 3890],
+  ['hairpin-leg', '20', 4, 4290],
+  ['hairpin-leg', '28', 4, 4990],
+  ['pull', '', 1, 398],
+  ['tile', '12', 1, 320],
+  ['tile', '8', 1, 190],
+  ['tile', '6', 1, 120],
+];
+
 const SCREW_BOXES: readonly (readonly [PocketScrew, number, number])[] = [
   ['1', 100, 598],
   ['1 1/4', 50, 448],
@@ -210,6 +341,16 @@ export const SAMPLE_YARD: Yard = {
       inStock: true,
     })),
   ),
+  sheets: SHEET_PRICES.flatMap(([sheet, sizes]) =>
+    sizes.map(([length, width, price]) => ({
+      id: `${sheet.replace(/[ /]/g, '-')}-${width}x${length}`,
+      sheet,
+      length: inches(length),
+      width: inches(width),
+      price,
+      inStock: true,
+    })),
+  ),
   hardware: [
     ...SCREW_BOXES.map(([size, count, price]) => ({
       id: `pocket-${size.replace(/[ /]/g, '-')}-${count}`,
@@ -218,10 +359,14 @@ export const SAMPLE_YARD: Yard = {
       count,
       price,
     })),
-    { id: 'clips-10', kind: 'clip', size: '', count: 10, price: 548 },
-    { id: 'clips-25', kind: 'clip', size: '', count: 25, price: 1198 },
-    { id: 'glue-8', kind: 'glue', size: '', count: 8, price: 518 },
-    { id: 'glue-16', kind: 'glue', size: '', count: 16, price: 798 },
-    { id: 'glue-32', kind: 'glue', size: '', count: 32, price: 1298 },
+    ...OTHER_HARDWARE.map(([kind, size, count, price]) => ({
+      id: [kind === 'clip' ? 'clips' : kind, size.replace(/[^\w]+/g, '-').replace(/^-|-$/g, ''), count]
+        .filter((bit) => bit !== '')
+        .join('-'),
+      kind,
+      size,
+      count,
+      price,
+    })),
   ],
 };

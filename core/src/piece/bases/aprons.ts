@@ -1,0 +1,324 @@
+import { inches, type Length } from '../../length';
+import { rectangle, planeAt, type Vec } from '../../solid';
+import { dressed, isSheet, thicknessAsSold, type Nominal } from '../../stock';
+import { dim, say, tag } from '../../words';
+import { count, measure, pick, yes, type Choices } from '../choice';
+import { family } from '../family';
+import { boxAt, cutFor, UP, type Kit, kitFor } from '../kit';
+import { boxOf } from '../shape';
+import {
+  checkBetween,
+  checkHeight,
+  crossSupports,
+  footprint,
+  LEAST_RAIL,
+  overhangs,
+  RAIL_STOCK,
+  railsBetween,
+  topFixing,
+} from './common';
+import { checkBoughtLeg, legChoices, legSection, placeLegs, type Leg } from './legs';
+
+const butted = (choices: Choices) => choices.corners !== 'mitred';
+const shelved = (choices: Choices) => choices.below !== 'none';
+
+export const apronChoices = {
+  ...legChoices,
+  apron: pick('Aprons', RAIL_STOCK, '2x4'),
+  corners: pick('Apron corners', { butted: 'between the legs', mitred: 'mitred round the legs' }, 'butted', {
+    help: 'Between the legs is the stronger and the easier way. Mitred round the legs shows one band of wood with no leg in it.',
+  }),
+  ...overhangs,
+  setback: measure('Apron set back', inches(0.5), 0, inches(6), { when: butted }),
+  crossSupports: count('Cross supports', 2, 0, 12),
+  cornerBlocks: yes('Corner blocks', false, { help: 'A block across each corner stops the legs from racking.', when: butted }),
+  below: pick(
+    'Below',
+    { none: 'nothing', stretchers: 'stretchers', 'ply shelf': 'plywood shelf', 'slat shelf': 'slatted shelf' },
+    'none',
+    { when: butted },
+  ),
+  shelfHeight: measure('Shelf or stretcher height', inches(6), inches(1), inches(60), { when: shelved }),
+  ...topFixing,
+};
+
+/** What stands below the top: rails between the legs, and what lies on them. */
+export const SHELF_RAIL: Nominal = '2x3';
+const SHELF_SHEET = 'ply 3/4';
+const SHELF_SLAT: Nominal = '1x4';
+const SLAT_GAP: Length = inches(0.5);
+
+/** Rails and shelf between four legs, the shelf's upper face at `at`. */
+export function shelfBelow(
+  kit: Kit,
+  legs: readonly [Leg, Leg, Leg, Leg],
+  kind: 'stretchers' | 'ply shelf' | 'slat shelf',
+  at: Length,
+): void {
+  const rail = dressed(SHELF_RAIL);
+  const thick = kind === 'stretchers' ? 0 : kind === 'ply shelf' ? thicknessAsSold(SHELF_SHEET) : dressed(SHELF_SLAT).thickness;
+  const from = at - thick - rail.width;
+  if (from < 0) {
+    const least = thick + rail.width + inches(1);
+    kit.stop('shelf-low', say`The shelf is too near the floor`, say`Its rails are ${dim(rail.width)} deep and the shelf ${dim(thick)}: at ${dim(at)} they would go through the floor.`, { at, least }, [
+      { label: say`Put it at ${dim(least)}`, changes: [kit.change(['choices', 'shelfHeight'], least)] },
+    ]);
+    return;
+  }
+  const inset = Math.round((legs[0].box.max[1] - legs[0].box.min[1] - rail.thickness) / 2);
+  const base = { role: 'stretcher', nominal: SHELF_RAIL, from, setback: inset } as const;
+  if (kind === 'stretchers') {
+    railsBetween(kit, legs, { ...base, long: 'X', end: 'S', longName: '', endName: 'end stretcher', only: 'end' });
+    const [left, right] = [boxOf(kit.get('S1')), boxOf(kit.get('S2'))];
+    const y = Math.round((left.min[1] + left.max[1] - rail.thickness) / 2);
+    kit.board(
+      {
+        tag: 'S3',
+        role: 'stretcher',
+        name: 'long stretcher',
+        material: SHELF_RAIL,
+        fit: say`the gap between ${tag('S1')} and ${tag('S2')} (the plan says ${dim(right.min[0] - left.max[0])})`,
+        dependsOn: ['S1', 'S2'],
+      },
+      boxAt([left.max[0], y, from], [right.min[0] - left.max[0], rail.thickness, rail.width]),
+      0,
+      2,
+    );
+    kit.join('rail end', 'S3', 'S1');
+    kit.join('rail end', 'S3', 'S2');
+    return;
+  }
+  railsBetween(kit, legs, { ...base, long: 'R', end: 'S', longName: 'long shelf rail', endName: 'end shelf rail' });
+  const rails = ['R1', 'R2', 'S1', 'S2'];
+  const boxes = rails.map((name) => boxOf(kit.get(name)));
+  const [x0, x1] = [boxes[2]!.min[0], boxes[3]!.max[0]];
+  const [y0, y1] = [boxes[0]!.min[1], boxes[1]!.max[1]];
+  if (isSheet(SHELF_SHEET) && kind === 'ply shelf') {
+    let shelf = kit.shaped(
+      { tag: 'H1', role: 'shelf', name: 'shelf', material: SHELF_SHEET },
+      rectangle(x1 - x0, y1 - y0),
+      thick,
+      { at: [x0, y0, at - thick], u: [1, 0, 0], v: [0, 1, 0] },
+    );
+    for (const leg of legs) for (const name of leg.tags) shelf = cutFor(shelf, kit.get(name), 'notch', 2);
+    kit.put(shelf);
+    rails.forEach((name) => kit.join('screws', 'H1', name));
+    return;
+  }
+  const slat = dressed(SHELF_SLAT);
+  const [from0, to0] = [legs[0].box.max[0] + SLAT_GAP, legs[2].box.min[0] - SLAT_GAP];
+  const number = Math.max(1, Math.floor((to0 - from0 + SLAT_GAP) / (slat.width + SLAT_GAP)));
+  const gap = number > 1 ? (to0 - from0 - number * slat.width) / (number - 1) : 0;
+  for (let index = 0; index < number; index++) {
+    const name = `H${index + 1}`;
+    const x = Math.round(from0 + index * (slat.width + gap));
+    kit.board(
+      { tag: name, role: 'shelf', name: 'shelf slat', material: SHELF_SLAT },
+      boxAt([x, y0, at - thick], [slat.width, y1 - y0, slat.thickness]),
+      1,
+      0,
+    );
+    kit.join('screws', name, 'R1');
+    kit.join('screws', name, 'R2');
+  }
+}
+
+/** Aprons that run outside the legs and meet in mitres; the legs stand in their corners. */
+function mitredAprons(kit: Kit, legs: readonly [Leg, Leg, Leg, Leg], nominal: Nominal, under: Length): void {
+  const { width, thickness } = dressed(nominal);
+  const [x0, x1] = [legs[0].box.min[0] - thickness, legs[2].box.max[0] + thickness];
+  const [y0, y1] = [legs[0].box.min[1] - thickness, legs[1].box.max[1] + thickness];
+  const half = thickness / 2;
+  const z = under - width / 2;
+  const sides = [
+    ['A1', 'long apron', [x0, y0 + half, z], [x1, y0 + half, z]],
+    ['A2', 'long apron', [x1, y1 - half, z], [x0, y1 - half, z]],
+    ['E1', 'end apron', [x0 + half, y1, z], [x0 + half, y0, z]],
+    ['E2', 'end apron', [x1 - half, y0, z], [x1 - half, y1, z]],
+  ] as const;
+  const middle: Vec = [(x0 + x1) / 2, (y0 + y1) / 2, z];
+  // The mitre at a corner is the upright plane through it, halfway between the two sides.
+  const mitre = (corner: Vec) => {
+    const [sx, sy] = [Math.sign(corner[0] - middle[0]), Math.sign(corner[1] - middle[1])];
+    return planeAt([sx < 0 ? x0 : x1, sy < 0 ? y0 : y1, z], [Math.SQRT1_2 * sx, -Math.SQRT1_2 * sy, 0]);
+  };
+  for (const [name, label, from, to] of sides)
+    kit.member(
+      { tag: name, role: 'apron', name: label, material: nominal },
+      { from, to, across: UP, width, thickness, ends: [mitre(from), mitre(to)] },
+    );
+  for (const end of ['E1', 'E2']) for (const long of ['A1', 'A2']) kit.join('glue', end, long);
+  const touch = [
+    ['A1', 0, 1, 'low'],
+    ['A1', 2, 1, 'low'],
+    ['A2', 1, 1, 'high'],
+    ['A2', 3, 1, 'high'],
+    ['E1', 0, 0, 'low'],
+    ['E1', 1, 0, 'low'],
+    ['E2', 2, 0, 'high'],
+    ['E2', 3, 0, 'high'],
+  ] as const;
+  for (const [name, leg, axis, side] of touch) kit.join('screws', name, legs[leg]!.facing(axis, side));
+}
+
+/** A block across each corner, long ends against the aprons' inner faces, just clear of the leg. */
+function cornerBlocks(kit: Kit, legs: readonly [Leg, Leg, Leg, Leg], under: Length): void {
+  const stock = dressed('2x3');
+  const pairs = [
+    ['A1', 'E1', 1, 1],
+    ['A2', 'E1', 1, -1],
+    ['A1', 'E2', -1, 1],
+    ['A2', 'E2', -1, -1],
+  ] as const;
+  pairs.forEach(([long, end, sx, sy], at) => {
+    const [a, e] = [boxOf(kit.get(long)), boxOf(kit.get(end))];
+    const leg = legs[at]!.box;
+    const y = sy > 0 ? a.max[1] : a.min[1];
+    const x = sx > 0 ? e.max[0] : e.min[0];
+    const corner = [sx > 0 ? leg.max[0] : leg.min[0], sy > 0 ? leg.max[1] : leg.min[1]] as const;
+    // Far enough in that the block's outer face passes the leg's inner corner.
+    const reach = sx * (corner[0] - x) + sy * (corner[1] - y) + inches(1 / 8);
+    const off = stock.thickness * Math.SQRT2;
+    const run = Math.max(reach, inches(1)) + off / 2;
+    const z = under - stock.width / 2;
+    const from: Vec = [x, y + sy * run, z];
+    const to: Vec = [x + sx * run, y, z];
+    kit.member(
+      { tag: `B${at + 1}`, role: 'support', name: 'corner block', material: '2x3' },
+      {
+        from,
+        to,
+        across: UP,
+        width: stock.width,
+        thickness: stock.thickness,
+        ends: [planeAt(from, [1, 0, 0]), planeAt(to, [0, 1, 0])],
+      },
+    );
+    kit.join('screws', `B${at + 1}`, long);
+    kit.join('screws', `B${at + 1}`, end);
+  });
+}
+
+/** Four legs and aprons: two long and two end aprons level with the leg tops, cross supports between the long ones. */
+export const aprons = family({
+  id: 'aprons',
+  name: 'Four legs and aprons',
+  about: 'The plain strong table: four legs joined by a rail on each side.',
+  topped: true,
+  choices: apronChoices,
+  build(room, choices) {
+    const kit = kitFor(room);
+    const apron = dressed(choices.apron as Nominal);
+    if (!checkHeight(kit, room, apron.width, 'apron')) return kit.built();
+    checkBoughtLeg(kit, room, choices);
+    const section = legSection(choices.legs, choices.boughtSection);
+    const mitred = choices.corners === 'mitred';
+    const outside = footprint(room, choices);
+    const foot = mitred
+      ? {
+          x: outside.x + apron.thickness,
+          y: outside.y + apron.thickness,
+          length: outside.length - 2 * apron.thickness,
+          width: outside.width - 2 * apron.thickness,
+        }
+      : outside;
+    const [longRoom, endRoom] = [foot.length - 2 * section.along, foot.width - 2 * section.across];
+    checkBetween(kit, room, 'length', longRoom, choices.overhangEnds, section.along);
+    checkBetween(kit, room, 'width', endRoom, choices.overhangSides, section.across);
+    const deepest = Math.min(section.along, section.across) - apron.thickness;
+    if (!mitred && choices.setback > deepest && deepest >= 0)
+      kit.stop(
+        'setback-past-leg',
+        say`The apron is set back past its leg`,
+        say`Set back ${dim(choices.setback)}, a ${dim(apron.thickness)} apron leaves its leg. At most ${dim(deepest)} fits.`,
+        { setback: choices.setback, deepest },
+        [{ label: say`Set back ${dim(deepest)}`, changes: [kit.change(['choices', 'setback'], deepest)] }],
+      );
+    if (deepest < 0)
+      kit.stop('apron-past-leg', say`The apron is thicker than the leg`, say`A ${dim(apron.thickness)} apron has no place on a ${dim(Math.min(section.along, section.across))} leg.`, { deepest }, [
+        { label: say`Take 1× aprons`, changes: [kit.change(['choices', 'apron'], '1x4')] },
+      ]);
+    const supportsRoom = longRoom - LEAST_RAIL;
+    const most = Math.max(0, Math.floor(supportsRoom / (apron.thickness + LEAST_RAIL)));
+    if (longRoom >= LEAST_RAIL && choices.crossSupports > most)
+      kit.stop(
+        'too-many-supports',
+        say`${choices.crossSupports} cross supports do not fit`,
+        say`Between the legs there is ${dim(longRoom)}; ${choices.crossSupports + 1} gaps would be under ${dim(LEAST_RAIL)} each.`,
+        { longRoom, most },
+        [{ label: say`Use ${most}`, changes: [kit.change(['choices', 'crossSupports'], most)] }],
+      );
+    if (choices.below !== 'none' && !mitred && choices.shelfHeight > room.under - apron.width - LEAST_RAIL) {
+      const at = Math.max(inches(1), Math.round((room.under - apron.width) / 3));
+      kit.stop('shelf-high', say`The shelf meets the aprons`, say`Under the aprons there is ${dim(room.under - apron.width)}; a shelf at ${dim(choices.shelfHeight)} leaves under ${dim(LEAST_RAIL)} above it.`, { at: choices.shelfHeight }, [
+        { label: say`Put it at ${dim(at)}`, changes: [kit.change(['choices', 'shelfHeight'], at)] },
+        { label: say`Leave it out`, changes: [kit.change(['choices', 'below'], 'none')] },
+      ]);
+    }
+    if (kit.stopped()) return kit.built();
+
+    const legs = placeLegs(kit, foot, room.under, section, choices);
+    const from = room.under - apron.width;
+    if (mitred) mitredAprons(kit, legs, choices.apron as Nominal, room.under);
+    else
+      railsBetween(kit, legs, {
+        long: 'A',
+        end: 'E',
+        longName: 'long apron',
+        endName: 'end apron',
+        role: 'apron',
+        nominal: choices.apron as Nominal,
+        from,
+        setback: choices.setback,
+      });
+    const supports = crossSupports(kit, room, ['A1', 'A2'], choices.crossSupports, choices.apron as Nominal);
+    if (choices.cornerBlocks && !mitred) cornerBlocks(kit, legs, room.under);
+    const below = mitred ? 'none' : choices.below;
+    if (below !== 'none') shelfBelow(kit, legs, below, choices.shelfHeight);
+    assembleFrame(kit, legs, { mitred, below, supports, blocks: choices.cornerBlocks && !mitred, setback: choices.setback });
+    return kit.built(['A1', 'A2', 'E1', 'E2', ...supports]);
+  },
+});
+
+type Frame = {
+  readonly mitred: boolean;
+  readonly below: string;
+  readonly supports: readonly string[];
+  readonly blocks: boolean;
+  readonly setback: Length;
+};
+
+/** Two end frames, then the long rails between them, then what stiffens them, then the shelf. */
+export function assembleFrame(kit: Kit, legs: readonly [Leg, Leg, Leg, Leg], frame: Frame): void {
+  const hollow = (leg: Leg) => (leg.tags.length > 1 ? [`leg-${leg.tag}`] : []);
+  const loose = (leg: Leg) => (leg.tags.length > 1 ? [] : leg.tags);
+  if (frame.mitred) {
+    kit.assemble('apron-frame', say`Glue up the apron frame`, ['A1', 'A2', 'E1', 'E2', ...frame.supports], [], [
+      say`Lay the four aprons end to end, outside up, tape over the mitres, turn them over, glue and fold them shut.`,
+    ]);
+    kit.assemble('base', say`Fix the legs in the corners`, legs.flatMap(loose), ['apron-frame', ...legs.flatMap(hollow)]);
+    return;
+  }
+  const setback =
+    frame.setback > 0
+      ? [say`Lay a ${dim(frame.setback)} spacer under each apron: it sets it back from the leg's face.`]
+      : [say`Apron flush with the legs: press all flat on the bench.`];
+  const ends = frame.below === 'none' ? ['E1', 'E2'] : ['E1', 'E2', 'S1', 'S2'];
+  [0, 1].forEach((side) => {
+    const pair = [legs[2 * side]!, legs[2 * side + 1]!];
+    const rails = ends.filter((name) => name.endsWith(String(side + 1)));
+    kit.assemble(
+      `end-${side + 1}`,
+      say`Join the ${side === 0 ? 'left' : 'right'} end frame`,
+      [...pair.flatMap(loose), ...rails],
+      pair.flatMap(hollow),
+      setback,
+    );
+  });
+  const shelfRails = frame.below === 'stretchers' ? ['S3'] : frame.below === 'none' ? [] : ['R1', 'R2'];
+  kit.assemble('base', say`Join the end frames with the long aprons`, ['A1', 'A2', ...shelfRails], ['end-1', 'end-2']);
+  const inside = [...frame.supports, ...(frame.blocks ? ['B1', 'B2', 'B3', 'B4'] : [])];
+  if (inside.length > 0) kit.assemble('stiff', say`Put in the cross supports${frame.blocks ? ' and corner blocks' : ''}`, inside, ['base']);
+  const shelf = kit.tags().filter((name) => /^H\d+$/.test(name));
+  if (shelf.length > 0) kit.assemble('shelf', say`Lay the shelf`, shelf, [inside.length > 0 ? 'stiff' : 'base']);
+}

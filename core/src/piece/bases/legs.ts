@@ -1,0 +1,166 @@
+import { inches, type Length } from '../../length';
+import { dressed, type Material, type Nominal } from '../../stock';
+import { say, dim, tag } from '../../words';
+import { measure, pick, type Choices } from '../choice';
+import { mirror, boxAt, type Kit } from '../kit';
+import type { Box } from '../geometry';
+import type { Room } from '../family';
+
+/** Leg kinds by what they are glued up from. */
+export const LEG_KINDS = {
+  '4x4': 'solid 4×4',
+  'two 2x4': 'two 2×4, glued',
+  'three 2x4': 'three 2×4, glued',
+  'three 1x4': 'three 1×4, glued',
+  'four 1x4': 'four 1×4, glued',
+  'box 1x4': 'hollow box of 1×4',
+  'box 1x6': 'hollow box of 1×6',
+  bought: 'bought, turned',
+} as const;
+export type LegKind = keyof typeof LEG_KINDS;
+
+/** Heights of bought legs as sold, inches. */
+export const BOUGHT_LEGS = ['16', '21', '28', '35'] as const;
+/** A bought leg is shortened at the foot by at most this much: more would cut into the turning. */
+const MOST_CUT_OFF = inches(1);
+const BOUGHT_POUNDS = 3;
+
+const bought = (choices: Choices) => choices.legs === 'bought';
+
+export const legChoices = {
+  legs: pick('Legs', LEG_KINDS, 'two 2x4', {
+    help: 'Glued legs are straighter and often cheaper than solid ones; a hollow box is light and shows no end grain or nail.',
+  }),
+  boughtLeg: pick('Bought leg, inches high', { '16': '16', '21': '21', '28': '28', '35': '35' }, '28', { when: bought }),
+  boughtSection: measure('Bought leg, square of its block', inches(2.25), inches(1), inches(5), { when: bought }),
+};
+
+/** How thick a leg is along and across the table, and what it is made of. */
+export type LegSection = {
+  readonly along: Length;
+  readonly across: Length;
+  readonly material: Material;
+  readonly plies: number;
+  /** For a hollow box: what the two boards between the wide ones are ripped from. */
+  readonly narrow: Nominal | null;
+};
+
+const LAMINATED: Readonly<Partial<Record<LegKind, readonly [Nominal, number]>>> = {
+  '4x4': ['4x4', 1],
+  'two 2x4': ['2x4', 2],
+  'three 2x4': ['2x4', 3],
+  'three 1x4': ['1x4', 3],
+  'four 1x4': ['1x4', 4],
+};
+
+export function legSection(kind: LegKind, boughtSection: Length = inches(2.25)): LegSection {
+  if (kind === 'bought')
+    return { along: boughtSection, across: boughtSection, material: 'bought', plies: 1, narrow: null };
+  const laminated = LAMINATED[kind];
+  if (laminated) {
+    const [nominal, plies] = laminated;
+    const { width, thickness } = dressed(nominal);
+    return { along: width, across: thickness * plies, material: nominal, plies, narrow: null };
+  }
+  const wide: Nominal = kind === 'box 1x6' ? '1x6' : '1x4';
+  const { width } = dressed(wide);
+  return { along: width, across: width, material: wide, plies: 1, narrow: kind === 'box 1x6' ? '1x6' : '1x3' };
+}
+
+/** A leg in place: its box, and which of its boards shows on a side. */
+export type Leg = {
+  readonly tag: string;
+  readonly box: Box;
+  readonly tags: readonly string[];
+  /** The board on the side across the table (y) or along it (x), low or high. */
+  readonly facing: (axis: 0 | 1, side: 'low' | 'high') => string;
+};
+
+/** Puts one leg into `box`. */
+export function placeLeg(kit: Kit, name: string, box: Box, section: LegSection, choices: { legs: LegKind; boughtLeg: string }): Leg {
+  const length = box.max[2] - box.min[2];
+  if (section.narrow === null) {
+    kit.board(
+      {
+        tag: name,
+        role: 'leg',
+        name: 'leg',
+        material: section.material,
+        plies: section.plies,
+        ...(choices.legs === 'bought'
+          ? { bought: { kind: 'leg' as const, size: choices.boughtLeg, pounds: BOUGHT_POUNDS } }
+          : {}),
+      },
+      box,
+      2,
+      0,
+    );
+    return { tag: name, box, tags: [name], facing: () => name };
+  }
+  const { thickness } = dressed(section.material as Nominal);
+  const [[x, y, z], size] = [box.min, [section.along, section.across]] as const;
+  const spec = (letter: string, wide: boolean) => ({
+    tag: `${name}${letter}`,
+    role: 'leg' as const,
+    name: wide ? 'leg, wide board' : 'leg, narrow board',
+    material: wide ? section.material : section.narrow!,
+    squared: !wide,
+  });
+  const between = size[1]! - 2 * thickness;
+  const front = boxAt([x, y, z], [size[0]!, thickness, length]);
+  const left = boxAt([x, y + thickness, z], [thickness, between, length]);
+  kit.board(spec('A', true), front, 2, 0);
+  kit.board(spec('B', true), boxAt([x, y + size[1]! - thickness, z], [size[0]!, thickness, length]), 2, 0);
+  kit.board(spec('C', false), left, 2, 1);
+  kit.board(spec('D', false), boxAt([x + size[0]! - thickness, y + thickness, z], [thickness, between, length]), 2, 1);
+  for (const narrow of ['C', 'D']) for (const wide of ['A', 'B']) kit.join('lamination', `${name}${narrow}`, `${name}${wide}`);
+  return {
+    tag: name,
+    box,
+    tags: ['A', 'B', 'C', 'D'].map((letter) => `${name}${letter}`),
+    facing: (axis, side) => `${name}${axis === 1 ? (side === 'low' ? 'A' : 'B') : side === 'low' ? 'C' : 'D'}`,
+  };
+}
+
+/** Four legs at the corners of a rectangle: front left, back left, front right, back right. */
+export function placeLegs(
+  kit: Kit,
+  foot: { readonly x: Length; readonly y: Length; readonly length: Length; readonly width: Length },
+  height: Length,
+  section: LegSection,
+  choices: { legs: LegKind; boughtLeg: string },
+): readonly [Leg, Leg, Leg, Leg] {
+  const front = boxAt([foot.x, foot.y, 0], [section.along, section.across, height]);
+  const back = mirror(front, 1, 2 * foot.y + foot.width);
+  const boxes = [front, back, mirror(front, 0, 2 * foot.x + foot.length), mirror(back, 0, 2 * foot.x + foot.length)];
+  const legs = boxes.map((box, at) => placeLeg(kit, `L${at + 1}`, box, section, choices));
+  for (const leg of legs)
+    if (leg.tags.length > 1)
+      kit.assemble(`leg-${leg.tag}`, say`Glue up the hollow leg ${tag(leg.tag)}`, leg.tags, [], [
+        say`Lay a wide board face down, stand both narrow boards on its edges, close it with the other wide board. Glue and clamps only: a nail would show.`,
+        say`Keep the narrow boards ${dim(section.across - 2 * inches(0.75))} wide: that makes the leg as deep as it is wide.`,
+      ]);
+  return legs as unknown as readonly [Leg, Leg, Leg, Leg];
+}
+
+/** Says so where a bought leg does not reach, or would be cut into its turning. */
+export function checkBoughtLeg(kit: Kit, room: Room, choices: { legs: LegKind; boughtLeg: string }): void {
+  if (choices.legs !== 'bought') return;
+  const sold = inches(Number(choices.boughtLeg));
+  const off = sold - room.under;
+  if (off >= 0 && off <= MOST_CUT_OFF) return;
+  const height = sold + room.topThickness;
+  const other = BOUGHT_LEGS.find((size) => inches(Number(size)) >= room.under && inches(Number(size)) - room.under <= MOST_CUT_OFF);
+  kit.stop(
+    'bought-leg',
+    off < 0 ? say`The bought legs are too short` : say`The bought legs are too long`,
+    off < 0
+      ? say`Under the top there is ${dim(room.under)} to stand; these legs are ${dim(sold)}.`
+      : say`They would lose ${dim(off)} at the foot, and over ${dim(MOST_CUT_OFF)} cuts into the turning.`,
+    { sold, under: room.under },
+    [
+      ...(other ? [{ label: say`Take the ${other} in leg`, changes: [kit.change(['choices', 'boughtLeg'], other)] }] : []),
+      { label: say`Make it ${dim(height)} high`, changes: [kit.change(['size', 'height'], height)] },
+    ],
+  );
+}

@@ -1,0 +1,125 @@
+import { inches } from '../../length';
+import { dressed } from '../../stock';
+import { dim, say } from '../../words';
+import { angle, measure, pick } from '../choice';
+import { family } from '../family';
+import { boxAt, kitFor } from '../kit';
+import { boxOf } from '../shape';
+import { topFixing } from './common';
+import { riseOf, strut } from './trestle';
+
+const POSTS = { 'three 2x4': 'three 2×4, glued', '4x4': 'solid 4×4', '6x6': 'solid 6×6' } as const;
+const BEAMS = { '2x4': '2×4', '2x6': '2×6', '4x4': '4×4' } as const;
+
+/** A post on crossing beams, with crossing beams on its head, both half-lapped; diagonal braces to the post. */
+export const pedestal = family({
+  id: 'pedestal',
+  name: 'Pedestal',
+  about: 'One post on crossed beams: for round, octagonal or square tops, with no leg in the way.',
+  topped: true,
+  refuses: (top, { length, width }) =>
+    Math.max(length, width) > 1.34 * Math.min(length, width)
+      ? 'A pedestal carries round, octagonal or square tops: this one is too long for its width.'
+      : top.id === 'tiles'
+        ? 'A tiled top is too heavy at its edge for one post.'
+        : null,
+  choices: {
+    post: pick('Post', POSTS, 'three 2x4'),
+    beams: pick('Crossing beams', BEAMS, '2x4'),
+    braces: pick('Diagonal braces', { '4': 'four, at the foot', '8': 'eight, foot and head' }, '4'),
+    braceAngle: angle('Brace angle, degrees', 45, 35, 60),
+    overhang: measure('Beams short of the edge', inches(4), 0, inches(20)),
+    ...topFixing,
+  },
+  build(room, choices) {
+    const kit = kitFor(room);
+    const post =
+      choices.post === 'three 2x4'
+        ? { material: '2x4' as const, plies: 3, x: dressed('2x4').width, y: 3 * dressed('2x4').thickness }
+        : { material: choices.post, plies: 1, x: dressed(choices.post).width, y: dressed(choices.post).thickness };
+    const beam = dressed(choices.beams);
+    // A beam stands on edge: its width is its height.
+    const [wide, high] = [beam.thickness, beam.width];
+    const length = Math.min(room.inside.length, room.inside.width) - 2 * choices.overhang;
+    const [cx, cy] = [Math.round(room.length / 2), Math.round(room.width / 2)];
+    const postLength = room.under - 2 * high;
+    const least = inches(8);
+    if (postLength < least) {
+      const height = room.height + (least - postLength);
+      kit.stop('post-short', say`Too low for a pedestal`, say`Crossing beams take ${dim(2 * high)} and leave ${dim(Math.max(0, postLength))} for the post. It needs ${dim(least)}.`, { postLength, least }, [
+        { label: say`Make it ${dim(height)} high`, changes: [kit.change(['size', 'height'], height)] },
+      ]);
+      return kit.built();
+    }
+    const braceStock = '2x3' as const;
+    const run = Math.floor((length - Math.max(post.x, post.y)) / 2) - inches(2);
+    if (run < inches(5)) {
+      const overhang = Math.max(0, choices.overhang - (inches(5) - run));
+      kit.stop('beams-short', say`The crossing beams are too short`, say`They are ${dim(Math.max(0, length))} long and leave ${dim(Math.max(0, run))} beside the post for a brace; it needs ${dim(inches(5))}.`, { run }, [
+        { label: say`Keep them ${dim(overhang)} short of the edge`, changes: [kit.change(['choices', 'overhang'], overhang)] },
+        {
+          label: say`Make the top ${dim(room.length + 4 * (inches(5) - run))}`,
+          changes: [
+            kit.change(['size', 'length'], room.length + 4 * (inches(5) - run)),
+            kit.change(['size', 'width'], room.width + 4 * (inches(5) - run)),
+          ],
+        },
+      ]);
+      return kit.built();
+    }
+    const sets = choices.braces === '8' ? 2 : 1;
+    const room45 = Math.min(run, Math.floor((postLength - inches(2)) / sets / (riseOf(1000, choices.braceAngle) / 1000)));
+    const reach = Math.min(room45, inches(12));
+    if (reach < inches(5)) {
+      kit.stop('braces-long', say`No room for the braces`, say`On a post of ${dim(postLength)} ${sets * 4} braces at ${choices.braceAngle} degrees would meet.`, { postLength }, [
+        sets === 2
+          ? { label: say`Use four`, changes: [kit.change(['choices', 'braces'], '4')] }
+          : { label: say`Cut them at 35 degrees`, changes: [kit.change(['choices', 'braceAngle'], 35)] },
+      ]);
+      return kit.built();
+    }
+
+    const cross = (tags: readonly [string, string], z: number, role: 'foot' | 'apron', name: string) => {
+      const half = Math.round(length / 2);
+      kit.board({ tag: tags[0], role, name, material: choices.beams }, boxAt([cx - half, cy - Math.round(wide / 2), z], [2 * half, wide, high]), 0, 2);
+      kit.board({ tag: tags[1], role, name, material: choices.beams }, boxAt([cx - Math.round(wide / 2), cy - half, z], [wide, 2 * half, high]), 1, 2);
+      kit.lap(tags[0], tags[1]);
+      kit.join('lap', tags[0], tags[1]);
+    };
+    cross(['F1', 'F2'], 0, 'foot', 'foot beam');
+    cross(['K1', 'K2'], room.under - high, 'apron', 'head beam');
+    const [px, py] = [cx - Math.round(post.x / 2), cy - Math.round(post.y / 2)];
+    kit.board({ tag: 'P1', role: 'leg', name: 'post', material: post.material, plies: post.plies }, boxAt([px, py, high], [post.x, post.y, postLength]), 2, 0);
+    for (const tag of ['F1', 'F2', 'K1', 'K2']) kit.join('screws', tag, 'P1');
+    const { min, max } = boxOf(kit.get('P1'));
+    const walls = [
+      { at: [min[0], cy, 0], out: [-1, 0, 0], beam: 1 },
+      { at: [max[0], cy, 0], out: [1, 0, 0], beam: 1 },
+      { at: [cx, min[1], 0], out: [0, -1, 0], beam: 2 },
+      { at: [cx, max[1], 0], out: [0, 1, 0], beam: 2 },
+    ] as const;
+    for (let set = 0; set < sets; set++)
+      walls.forEach(({ at, out, beam: n }, k) =>
+        strut(
+          kit,
+          {
+            tag: `D${4 * set + k + 1}`,
+            name: set === 0 ? 'foot brace' : 'head brace',
+            wall: { at, out },
+            floor: set === 0 ? high : room.under - high,
+            run: reach,
+            degrees: choices.braceAngle,
+            stock: braceStock,
+            joins: [set === 0 ? `F${n}` : `K${n}`, 'P1'],
+          },
+          set === 1,
+        ),
+      );
+    kit.assemble('foot', say`Lap the foot beams`, ['F1', 'F2'], [], [say`Keep the lapped beams square: both diagonals between their ends read the same.`]);
+    kit.assemble('head', say`Lap the head beams`, ['K1', 'K2']);
+    kit.assemble('base', say`Stand the post between foot and head`, ['P1', ...Array.from({ length: 4 * sets }, (_, k) => `D${k + 1}`)], ['foot', 'head'], [
+      say`Screw through the beams into the post first, check it plumb all round, then put the braces in.`,
+    ]);
+    return kit.built(['K1', 'K2']);
+  },
+});

@@ -1,0 +1,126 @@
+import { inches, type Length } from '../length';
+import { dressed, thicknessAsSold, type Material, type Nominal } from '../stock';
+import { dim, say } from '../words';
+import { boxAt, cutFor, type Kit } from './kit';
+import type { Box } from './geometry';
+
+/** Slides usually take 1/2 in a side; lengths sold, inches. Domain figures; the slide's own sheet comes first. */
+export const SLIDE_GAP: Length = inches(0.5);
+export const SLIDE_LENGTHS = [10, 12, 14, 16, 18, 20, 22] as const;
+/** Groove for a bottom: half the side's thickness deep, 1/4 up from the edge. */
+const GROOVE_UP: Length = inches(1 / 4);
+/** Room above and below a box in its opening. */
+export const BOX_CLEAR: Length = inches(1 / 2);
+
+export type DrawerSizes = {
+  readonly slide: number;
+  readonly box: { readonly width: Length; readonly depth: Length; readonly height: Length };
+  readonly groove: Length;
+  /** The two pieces between the sides, and the bottom. */
+  readonly between: Length;
+  readonly bottom: { readonly width: Length; readonly depth: Length };
+  readonly front: { readonly width: Length; readonly height: Length };
+};
+
+/**
+ * Sizes of a drawer from its opening. The box is the opening less a slide each side and as deep as the longest slide
+ * that goes in; the bottom reaches half a side's thickness into each groove; the applied front covers the opening and
+ * `cover` around it. Null where no slide is short enough or the opening too small for a box.
+ */
+export function drawerSizes(
+  opening: { readonly width: Length; readonly height: Length; readonly depth: Length },
+  side: Length,
+  cover: { readonly width: Length; readonly height: Length },
+): DrawerSizes | null {
+  const slide = SLIDE_LENGTHS.filter((length) => inches(length) <= opening.depth).at(-1);
+  const width = opening.width - 2 * SLIDE_GAP;
+  const height = opening.height - 2 * BOX_CLEAR;
+  if (slide === undefined || width < inches(4) || height < inches(1.5)) return null;
+  const depth = inches(slide);
+  const groove = Math.floor(side / 2);
+  const between = width - 2 * side;
+  return {
+    slide,
+    box: { width, depth, height },
+    groove,
+    between,
+    bottom: { width: between + 2 * groove, depth: depth - 2 * side + 2 * groove },
+    front: { width: opening.width + 2 * cover.width, height: opening.height + 2 * cover.height },
+  };
+}
+
+export type Drawer = {
+  /** 1, 2, ...: tags are W1A (left), W1B (right), W1C (front), W1D (back), W1E (bottom), W1F (applied front). */
+  readonly number: number;
+  /** The opening: its front plane is at min y. */
+  readonly opening: Box;
+  readonly sides: readonly [string, string];
+  readonly stock: Material;
+  readonly side: Length;
+  readonly front: { readonly material: Material; readonly box: Box };
+};
+
+const BOTTOM = 'ply 1/4' as const;
+export const DRAWER_FRONT_AWAY = inches(1 / 16);
+
+/** One drawer on slides, closed. Its box starts at the opening's front plane; the applied front stands before it. */
+export function drawer(kit: Kit, sizes: DrawerSizes, { number, opening, sides, stock, side, front }: Drawer): readonly string[] {
+  const name = (letter: string) => `W${number}${letter}`;
+  const spec = (letter: string, label: string, material: Material = stock) => ({
+    tag: name(letter),
+    role: 'drawer' as const,
+    name: label,
+    material,
+  });
+  const { box, groove, between } = sizes;
+  const x = opening.min[0] + SLIDE_GAP;
+  const y = opening.min[1];
+  const z = opening.min[2] + BOX_CLEAR;
+  kit.board(spec('A', 'drawer side'), boxAt([x, y, z], [side, box.depth, box.height]), 1, 2);
+  kit.board(spec('B', 'drawer side'), boxAt([x + box.width - side, y, z], [side, box.depth, box.height]), 1, 2);
+  kit.board(spec('C', 'drawer front'), boxAt([x + side, y, z], [between, side, box.height]), 0, 2);
+  kit.board(spec('D', 'drawer back'), boxAt([x + side, y + box.depth - side, z], [between, side, box.height]), 0, 2);
+  const bottomThick = thicknessAsSold(BOTTOM);
+  kit.board(
+    spec('E', 'drawer bottom', BOTTOM),
+    boxAt([x + side - groove, y + side - groove, z + GROOVE_UP], [sizes.bottom.width, sizes.bottom.depth, bottomThick]),
+    0,
+    1,
+  );
+  for (const letter of ['A', 'B', 'C', 'D']) {
+    kit.put(cutFor(kit.get(name(letter)), kit.get(name('E')), 'groove', 0));
+    kit.join('groove', name('E'), name(letter));
+  }
+  for (const end of ['C', 'D']) for (const long of ['A', 'B']) kit.join('screws', name(long), name(end));
+  kit.board({ ...spec('F', 'applied front', front.material) }, front.box, 0, 2);
+  kit.join('screws', name('C'), name('F'));
+  kit.join('slide', name('A'), sides[0], true);
+  kit.join('slide', name('B'), sides[1], true);
+  kit.need({ kind: 'slide', size: String(sizes.slide), count: 1 });
+  kit.need({ kind: 'pull', size: '', count: 1 });
+  const tags = ['A', 'B', 'C', 'D', 'E', 'F'].map(name);
+  kit.moves(`drawer-${number}`, `drawer ${number}`, tags, { kind: 'slide', along: [0, -1, 0], travel: inches(sizes.slide) - inches(1) });
+  return tags;
+}
+
+/** How drawers go together and into their places, one after the other, once `from` is made. */
+export function assembleDrawers(kit: Kit, numbers: readonly number[], from: string): void {
+  numbers.forEach((number, at) => {
+    const name = (letter: string) => `W${number}${letter}`;
+    kit.assemble(`drawer-${number}`, say`Build drawer box ${number}`, ['A', 'B', 'C', 'D', 'E'].map(name), [], [
+      say`Plough the grooves ${dim(GROOVE_UP)} up before anything is joined. Slide the bottom in dry: it squares the box. Both diagonals alike before the last screw.`,
+    ]);
+    const before = at === 0 ? from : `drawer-in-${numbers[at - 1]!}`;
+    kit.assemble(`drawer-in-${number}`, say`Hang drawer ${number} and fix its front`, [name('F')], [before, `drawer-${number}`], [
+      say`Screw the slides level and parallel, run the box in, then hold the front with tape, even gaps all round, and drive its screws from inside.`,
+    ]);
+  });
+}
+
+/** Boards for drawer boxes, by name. */
+export const DRAWER_STOCK = { 'ply 1/2': '1/2 plywood', '1x4': '1×4', '1x6': '1×6', '1x8': '1×8' } as const;
+export type DrawerStock = keyof typeof DRAWER_STOCK;
+export const sideOf = (stock: DrawerStock): Length =>
+  stock === 'ply 1/2' ? thicknessAsSold(stock) : dressed(stock as Nominal).thickness;
+/** The tallest side that can be cut from it. */
+export const tallestSide = (stock: DrawerStock): Length => (stock === 'ply 1/2' ? inches(24) : dressed(stock as Nominal).width);

@@ -1,0 +1,71 @@
+import type { Length } from '../length';
+import type { Piece } from '../job';
+import type { PieceModel } from './build';
+import { SQUARE, type Part } from './part';
+import { thicknessAsSold, type Material } from '../stock';
+
+/** A part with what a person set by hand; a count of 0 leaves it out. */
+function change(part: Part, to: Piece['overrides'][string]): Part {
+  const changed = {
+    ...(to.length !== undefined && to.length !== part.length ? { length: part.length } : {}),
+    ...(to.width !== undefined && to.width !== part.width ? { width: part.width } : {}),
+    ...(to.material !== undefined && to.material !== part.material ? { material: part.material } : {}),
+    ...(to.count !== undefined && to.count !== part.count ? { count: part.count } : {}),
+  };
+  return {
+    ...part,
+    length: to.length ?? part.length,
+    width: to.width ?? part.width,
+    material: to.material ?? part.material,
+    count: to.count ?? part.count,
+    // An outline belongs to the size it was drawn for.
+    outline: to.length === undefined && to.width === undefined ? part.outline : null,
+    changed,
+  };
+}
+
+const loosePart = (piece: Piece, row: Piece['loose'][number]): Part => ({
+  id: `${piece.id}.${row.tag}`,
+  piece: piece.id,
+  tag: row.tag,
+  role: 'loose',
+  name: row.name,
+  material: row.material,
+  plies: 1,
+  length: row.length,
+  width: row.width,
+  thickness: looseThickness(row.material),
+  outline: null,
+  ends: { left: SQUARE, right: SQUARE },
+  cuts: [],
+  frame: { at: [0, 0, 0], u: [1, 0, 0], v: [0, 1, 0] },
+  count: row.count,
+  trimmedLater: false,
+  squared: false,
+  fit: null,
+  dependsOn: [],
+  bought: null,
+  loose: true,
+  changed: {},
+});
+
+const looseThickness = (material: Material): Length => (material === 'bought' ? 1 : thicknessAsSold(material));
+
+/** The model with a person's own sizes, stock and counts, and the parts added by hand. */
+export function overridden(piece: Piece, model: PieceModel): PieceModel {
+  const set = piece.overrides;
+  if (Object.keys(set).length === 0 && piece.loose.length === 0) return model;
+  const parts = model.parts
+    .map((part) => (set[part.tag] ? change(part, set[part.tag]!) : part))
+    .filter((part) => part.count > 0);
+  const kept = new Set(parts.map((part) => part.id));
+  return {
+    ...model,
+    parts: [...parts, ...piece.loose.map((row) => loosePart(piece, row))],
+    joints: model.joints.filter((joint) => kept.has(joint.drilled) && kept.has(joint.into)),
+    assemblies: model.assemblies.map((assembly) => ({ ...assembly, parts: assembly.parts.filter((id) => kept.has(id)) })),
+    motions: model.motions.map((motion) => ({ ...motion, parts: motion.parts.filter((id) => kept.has(id)) })),
+    bearers: model.bearers.filter((id) => kept.has(id)),
+  };
+}
+

@@ -1,0 +1,186 @@
+import type { Length } from '../length';
+import {
+  cutSolid,
+  moved,
+  norm,
+  outOf,
+  prism,
+  radians,
+  rectangle,
+  subtract,
+  sub,
+  turned,
+  add,
+  times,
+  facesOf,
+  through,
+  type Cell,
+  type Flat,
+  type Outline,
+  type Plane,
+  type Solid,
+  type Vec,
+} from '../solid';
+import { AXES, type Axis, type Box, type Point } from './geometry';
+import type { Cut, End, Motion, Part } from './part';
+
+export const tan = (angle: number): number => Math.tan(radians(angle));
+
+/** Reach of an end over its section: how far its plane runs along the length, least and most. */
+export const endRun = ({ mitre, bevel }: End, width: Length, thickness: Length): readonly [number, number] => {
+  const [y, z] = [width * tan(mitre), thickness * tan(bevel)];
+  return [Math.min(0, y) + Math.min(0, z), Math.max(0, y) + Math.max(0, z)];
+};
+
+/** The planes of a part's two ends, in its own directions. */
+function endPlanes({ length, width, thickness, ends }: Part): readonly Plane[] {
+  const plane = (end: End, side: 1 | -1): Plane => {
+    const [ty, tz] = [tan(end.mitre), tan(end.bevel)];
+    const [least, most] = endRun(end, width, thickness);
+    const normal: Vec = [side, -side * ty, -side * tz];
+    const size = norm(normal);
+    const reach = side === 1 ? length - most : least;
+    return { normal: times(normal, 1 / size), reach: reach / size };
+  };
+  return [plane(ends.left, -1), plane(ends.right, 1)];
+}
+
+/** Turns an outline given in x, z into one in z, x, as a prism along y needs it. */
+const swapped = (outline: Outline): Outline => {
+  const back = [...outline].reverse();
+  return back.map(([a, b], at) => {
+    const bulge = back[(at + 1) % back.length]![2] ?? 0;
+    return bulge === 0 ? [b, a] : [b, a, bulge];
+  });
+};
+
+const cutterOf = ({ axis, outline, from, to }: Cut): Cell => prism(axis === 1 ? swapped(outline) : outline, from, to, axis);
+
+/** Surfaces of an end, and of the n-th cut-out: told apart for the drawing's edges. */
+const END_SURFACE = 500;
+const CUT_SURFACE = 1000;
+
+const raws = new WeakMap<Part, Solid>();
+const solids = new WeakMap<Part, Solid>();
+
+function rawLocal(part: Part): Solid {
+  const base: Solid = [prism(part.outline ?? rectangle(part.length, part.width), 0, part.thickness)];
+  return endPlanes(part).reduce((solid, plane, at) => {
+    const { mitre, bevel } = at === 0 ? part.ends.left : part.ends.right;
+    return mitre === 0 && bevel === 0 ? solid : cutSolid(solid, plane, END_SURFACE + at);
+  }, base);
+}
+
+const inPiece = (part: Part, solid: Solid): Solid => {
+  const { frame } = part;
+  const at: Vec = [0, 0, 0];
+  return moved(
+    solid,
+    (point) => outOf(frame, point),
+    (direction) => outOf({ ...frame, at }, direction),
+  );
+};
+
+/** The part's own body in its own directions, cut-outs taken away. */
+export const localSolid = (part: Part): Solid =>
+  part.cuts.reduce((solid, cut, at) => subtract(solid, cutterOf(cut), CUT_SURFACE * (at + 1)), rawLocal(part));
+
+/** The body of a part in its piece before its cut-outs are made. Kept with the part. */
+export function rawSolidOf(part: Part): Solid {
+  const known = raws.get(part);
+  if (known) return known;
+  const solid = inPiece(part, rawLocal(part));
+  raws.set(part, solid);
+  return solid;
+}
+
+/** The body of a part in its piece. Kept with the part: parts never change. */
+export function solidOf(part: Part): Solid {
+  const known = solids.get(part);
+  if (known) return known;
+  const solid = part.cuts.length === 0 ? rawSolidOf(part) : inPiece(part, localSolid(part));
+  solids.set(part, solid);
+  return solid;
+}
+
+/** What a cut-out takes, in the piece. */
+export const cutSolidOf = (part: Part, cut: Cut): Solid => inPiece(part, [cutterOf(cut)]);
+
+/** The smallest box around points, to whole units. */
+export function boxAround(points: readonly Vec[]): Box {
+  const edge = (pick: (...values: number[]) => number): Point =>
+    AXES.map((axis) => Math.round(pick(...points.map((point) => point[axis])))) as unknown as Point;
+  return { min: edge(Math.min), max: edge(Math.max) };
+}
+
+const boxes = new WeakMap<Part, Box>();
+
+/** The box around a part in its piece, to whole units. */
+export function boxOf(part: Part): Box {
+  const known = boxes.get(part);
+  if (known) return known;
+  const box = boxAround(rawSolidOf(part).flatMap((cell) => cell.flatMap((face) => face.points)));
+  boxes.set(part, box);
+  return box;
+}
+
+const mostly = (direction: Vec): Axis => {
+  const sizes = direction.map(Math.abs);
+  return sizes.indexOf(Math.max(...sizes)) as Axis;
+};
+/** The axis of the piece that a part's length runs along, or nearest to. */
+export const alongOf = (part: Part): Axis => mostly(part.frame.u);
+export const acrossOf = (part: Part): Axis => mostly(part.frame.v);
+export const throughOf = (part: Part): Axis => mostly(through(part.frame));
+
+/** Length between the short points: what is left of the long one at both ends. */
+export function shortLength({ length, width, thickness, ends }: Part): Length {
+  const run = (end: End) => {
+    const [least, most] = endRun(end, width, thickness);
+    return most - least;
+  };
+  return Math.round(length - run(ends.left) - run(ends.right));
+}
+
+/** Length along an edge of a part whose ends are parallel; null where they are not. */
+export function edgeLength({ length, width, thickness, ends }: Part): Length | null {
+  const { left, right } = ends;
+  if (left.mitre !== right.mitre || left.bevel !== right.bevel) return null;
+  const [least, most] = endRun(left, width, thickness);
+  return Math.round(length - (most - least));
+}
+
+/** True where an end is not square. */
+export const angled = ({ ends }: Part): boolean =>
+  [ends.left, ends.right].some(({ mitre, bevel }) => mitre !== 0 || bevel !== 0);
+
+/** Convex hull of points in a plane, counter-clockwise (monotone chain). */
+export function hull(points: readonly Flat[]): readonly Flat[] {
+  const sorted = [...points].sort((a, b) => a[0] - b[0] || a[1] - b[1]);
+  const turn = (o: Flat, a: Flat, b: Flat) => (a[0] - o[0]) * (b[1] - o[1]) - (a[1] - o[1]) * (b[0] - o[0]);
+  const half = (row: readonly Flat[]) => {
+    const out: Flat[] = [];
+    for (const point of row) {
+      while (out.length >= 2 && turn(out.at(-2)!, out.at(-1)!, point) <= 1) out.pop();
+      out.push(point);
+    }
+    return out.slice(0, -1);
+  };
+  return [...half(sorted), ...half([...sorted].reverse())];
+}
+
+/** A body moved `share` (0 to 1) of a motion's travel. */
+export function openedBy(solid: Solid, motion: Motion, share: number): Solid {
+  const { how } = motion;
+  if (how.kind === 'slide') return moved(solid, (point) => add(point, times(how.along, how.travel * share)), (d) => d);
+  const angle = how.degrees * share;
+  return moved(
+    solid,
+    (point) => turned(point, how.about, how.axis, angle),
+    (direction) => turned(direction, [0, 0, 0], how.axis, angle),
+  );
+}
+
+/** All corners of a body. */
+export const cornersOf = (solid: Solid): readonly Vec[] => facesOf(solid).flatMap((face) => face.points);
+export const distance = (a: Vec, b: Vec): number => norm(sub(a, b));

@@ -1,0 +1,51 @@
+import { inches } from '../../length';
+import { dressed } from '../../stock';
+import { dim, say } from '../../words';
+import { pick } from '../choice';
+import { top } from '../family';
+import { boxAt, kitFor } from '../kit';
+import { boardCandidates, boardChoices, boardThickness, joinBoards } from './boards';
+
+const ENDS = { '4': '4', '6': '6', '2': '2, an end cap' } as const;
+
+/** Joined boards with a board across each end. */
+export const breadboard = top({
+  id: 'breadboard',
+  name: 'Boards with breadboard ends',
+  about: 'A board across each end hides end grain and holds the top flat.',
+  deck: 'rectangle',
+  holdsScrews: true,
+  moves: true,
+  choices: { ...boardChoices, end: pick('End boards, nominal width', ENDS, '4') },
+  thickness: boardThickness,
+  candidates: boardCandidates,
+  build(room, choices) {
+    const kit = kitFor(room);
+    const stock = `${choices.thickness}${choices.end}` as '1x4' | '2x4';
+    const { width } = dressed(stock);
+    const field = room.length - 2 * width;
+    if (field < inches(6)) {
+      const length = 2 * width + inches(6);
+      kit.stop('breadboard-short', say`The end boards leave no top between them`, say`Two ends of ${dim(width)} leave ${dim(Math.max(0, field))} of ${dim(room.length)}.`, { field }, [
+        { label: say`Make it ${dim(length)} long`, changes: [kit.change(['size', 'length'], length)] },
+      ]);
+      return kit.built();
+    }
+    const boards = joinBoards(kit, room, choices, boxAt([width, 0, room.under], [field, room.width, room.topThickness]));
+    [0, room.length - width].forEach((x, at) => {
+      const name = `B${at + 1}`;
+      kit.board(
+        { tag: name, role: 'top', name: width < inches(2) ? 'end cap' : 'breadboard end', material: stock, fit: say`the width of the glued top at this end`, dependsOn: boards },
+        boxAt([x, 0, room.under], [width, room.width, room.topThickness]),
+        1,
+        0,
+      );
+      boards.forEach((board) => kit.join('rail end', board, name));
+    });
+    kit.assemble('field', say`Glue up the top`, boards);
+    kit.assemble('top', say`Fix the end boards`, ['B1', 'B2'], ['field'], [
+      say`Glue only the middle ${dim(inches(4))}: the top must be free to grow past the ends.`,
+    ]);
+    return kit.built();
+  },
+});

@@ -1,0 +1,89 @@
+import { inches, type Length } from '../../length';
+import { rectangle } from '../../solid';
+import { dressed, thicknessAsSold, type Nominal } from '../../stock';
+import { dim, say } from '../../words';
+import { measure, pick } from '../choice';
+import { top } from '../family';
+import { boxAt, kitFor } from '../kit';
+import { EDGE, edgingDepth, skirtChoices } from './boards';
+import { edgingRound } from './edging';
+
+const CORE = 'ply 3/4' as const;
+const PLANKS = { '1x3': '1×3', '1x4': '1×4', '1x6': '1×6' } as const;
+/** A plank end shorter than this is not laid: it would lift. */
+const SHORTEST: Length = inches(6);
+
+/**
+ * Where the seams of a row fall, from the row's left end: planks of `plank` one after the other, the first shortened
+ * by the row's shift so that no two seams in neighbouring rows are nearer than `stagger`. Rows repeat when the shift
+ * has gone through a whole plank.
+ */
+export function seams(length: Length, plank: Length, stagger: Length, row: number): readonly Length[] {
+  const shifts = Math.max(1, Math.floor(plank / stagger));
+  const first = plank - (row % shifts) * stagger;
+  const found: Length[] = [];
+  for (let at = first; at < length; at += plank) found.push(at);
+  // A stub at either end is given to its neighbour, unless that would make a plank longer than there is.
+  return found.filter((at) => at >= SHORTEST && length - at >= SHORTEST);
+}
+
+/** Planks glued and nailed over a plywood core, with an edging. */
+export const planks = top({
+  id: 'planks',
+  name: 'Planks over plywood',
+  about: 'Short or salvaged planks glued and nailed over a core: flat, and nothing moves.',
+  deck: 'rectangle',
+  holdsScrews: true,
+  moves: false,
+  choices: {
+    planks: pick('Planks', PLANKS, '1x4'),
+    plank: measure('Plank length', inches(36), inches(12), inches(96), { help: 'As long as the pieces you have.' }),
+    stagger: measure('Seams apart in neighbouring rows', inches(9), inches(3), inches(24)),
+    ...skirtChoices,
+  },
+  thickness: (choices) => thicknessAsSold(CORE) + dressed(choices.planks).thickness,
+  candidates: () => [],
+  build(room, choices) {
+    const kit = kitFor(room);
+    const plank = dressed(choices.planks);
+    const core = thicknessAsSold(CORE);
+    const [length, width] = [room.length - 2 * EDGE, room.width - 2 * EDGE];
+    if (choices.stagger * 2 > choices.plank) {
+      kit.stop('stagger', say`The seams can not be that far apart`, say`Planks of ${dim(choices.plank)} repeat before seams ${dim(choices.stagger)} apart could step.`, { stagger: choices.stagger }, [
+        { label: say`Keep them ${dim(Math.floor(choices.plank / 3))} apart`, changes: [kit.change(['topChoices', 'stagger'], Math.floor(choices.plank / 3))] },
+      ]);
+      return kit.built();
+    }
+    kit.shaped({ tag: 'Y1', role: 'top', name: 'core', material: CORE }, rectangle(length, width), core, { at: [EDGE, EDGE, room.under], u: [1, 0, 0], v: [0, 1, 0] });
+    const rows = Math.ceil(width / plank.width);
+    // The outer rows are ripped alike, so that the pattern is even.
+    const outer = rows > 1 ? Math.round((width - (rows - 2) * plank.width) / 2) : width;
+    const laid: string[][] = [];
+    let y = EDGE;
+    for (let row = 0; row < rows; row++) {
+      const wide = row === 0 ? outer : row === rows - 1 ? EDGE + width - y : plank.width;
+      const marks = [0, ...seams(length, choices.plank, choices.stagger, row), length];
+      const names = marks.slice(1).map((end, at) => {
+        const name = `T${row + 1}${String.fromCharCode(65 + at)}`;
+        const from = marks[at]!;
+        kit.board({ tag: name, role: 'top', name: 'plank', material: choices.planks as Nominal }, boxAt([EDGE + from, y, room.under + core], [end - from, wide, plank.thickness]), 0, 1);
+        kit.join('glue', name, 'Y1');
+        return name;
+      });
+      laid.push(names);
+      y += wide;
+    }
+    const deep = edgingDepth(choices.edging, room.topThickness);
+    const edging = edgingRound(kit, room, room.height, deep, [
+      [...laid[0]!, 'Y1'],
+      [...laid.at(-1)!, 'Y1'],
+      [...laid.map((row) => row[0]!), 'Y1'],
+      [...laid.map((row) => row.at(-1)!), 'Y1'],
+    ]);
+    kit.assemble('field', say`Lay the planks on the core`, ['Y1', ...laid.flat()], [], [
+      say`Start at the front edge. Glue, press each plank to the last, nail where the nail will not meet a saw. Seams in neighbouring rows stay ${dim(choices.stagger)} apart.`,
+    ]);
+    kit.assemble('top', say`Fix the edging`, edging, ['field'], [say`Cut one mitre, hold the piece in place, mark the other. Glue and brads.`]);
+    return kit.built();
+  },
+});

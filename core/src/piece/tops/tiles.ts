@@ -1,0 +1,117 @@
+import { inches, type Length } from '../../length';
+import { planeAt, rectangle, type Vec } from '../../solid';
+import { dressed, thicknessAsSold, type Nominal } from '../../stock';
+import { dim, say } from '../../words';
+import { count, measure, pick } from '../choice';
+import { top } from '../family';
+import { boxAt, kitFor } from '../kit';
+import type { Cut } from '../part';
+
+const BED = 'ply 3/4' as const;
+const FRAME: Nominal = '2x4';
+const TILES = { '6': '6', '8': '8', '12': '12' } as const;
+const TILE_THICK: Length = inches(3 / 8);
+/** The frame's lip under the bed, seen from above. */
+const LIP: Length = inches(3 / 4);
+
+/** Inside of the frame above its lip: tiles, the joints between them, and one at each edge. */
+export const tileRun = (tile: Length, number: number, joint: Length): Length => number * tile + (number + 1) * joint;
+/** Outside of the frame round a run of tiles. */
+export const tiledSize = (tile: Length, number: number, joint: Length): Length =>
+  tileRun(tile, number, joint) + 2 * (dressed(FRAME).width - LIP);
+
+/** A mitred frame with a rebate, a plywood bed in it, and loose tiles: sizes follow from the tiles. */
+export const tiles = top({
+  id: 'tiles',
+  name: 'Frame with loose tiles',
+  about: 'Tiles lie loose on a bed in a rebated frame: heat, glaze and water do not matter.',
+  deck: 'rectangle',
+  holdsScrews: true,
+  moves: false,
+  choices: {
+    tile: pick('Tile, inches square', TILES, '12'),
+    long: count('Tiles along', 3, 1, 12),
+    wide: count('Tiles across', 2, 1, 8),
+    joint: measure('Joint between tiles', inches(1 / 8), 0, inches(1 / 2)),
+  },
+  thickness: () => dressed(FRAME).thickness,
+  candidates: () => [],
+  build(room, choices) {
+    const kit = kitFor(room);
+    const tile = inches(Number(choices.tile));
+    const size = { length: tiledSize(tile, choices.long, choices.joint), width: tiledSize(tile, choices.wide, choices.joint) };
+    if (room.length !== size.length || room.width !== size.width) {
+      const fit = (side: Length) => Math.max(1, Math.round((side - tiledSize(tile, 0, choices.joint)) / (tile + choices.joint)));
+      const [long, wide] = [Math.min(12, fit(room.length)), Math.min(8, fit(room.width))];
+      const near = { length: tiledSize(tile, long, choices.joint), width: tiledSize(tile, wide, choices.joint) };
+      const set = (l: number, w: number, s: typeof size) => [
+        kit.change(['topChoices', 'long'], l),
+        kit.change(['topChoices', 'wide'], w),
+        kit.change(['size', 'length'], s.length),
+        kit.change(['size', 'width'], s.width),
+      ];
+      kit.stop('tile-size', say`Whole tiles do not make this size`, say`${choices.long} by ${choices.wide} tiles of ${dim(tile)} with joints of ${dim(choices.joint)} and the frame come to ${dim(size.length)} by ${dim(size.width)}.`, size, [
+        { label: say`Make it ${dim(size.length)} by ${dim(size.width)}`, changes: set(choices.long, choices.wide, size) },
+        ...(long !== choices.long || wide !== choices.wide
+          ? [{ label: say`${long} by ${wide} tiles: ${dim(near.length)} by ${dim(near.width)}`, changes: set(long, wide, near) }]
+          : []),
+      ]);
+      return kit.built();
+    }
+    const frame = dressed(FRAME);
+    const bed = thicknessAsSold(BED);
+    const deep = bed + TILE_THICK;
+    const [l, w, half] = [room.length, room.width, frame.width / 2];
+    const z = room.under + frame.thickness / 2;
+    const sides: readonly (readonly [string, Vec, Vec])[] = [
+      ['G1', [0, half, z], [l, half, z]],
+      ['G2', [l, w - half, z], [0, w - half, z]],
+      ['G3', [half, w, z], [half, 0, z]],
+      ['G4', [l - half, 0, z], [l - half, w, z]],
+    ];
+    const mitre = (corner: Vec) => {
+      const [sx, sy] = [corner[0] < l / 2 ? -1 : 1, corner[1] < w / 2 ? -1 : 1];
+      return planeAt([sx < 0 ? 0 : l, sy < 0 ? 0 : w, z], [Math.SQRT1_2 * sx, -Math.SQRT1_2 * sy, 0]);
+    };
+    for (const [tag, from, to] of sides) {
+      const inwards: Vec = tag === 'G1' ? [0, 1, 0] : tag === 'G2' ? [0, -1, 0] : tag === 'G3' ? [1, 0, 0] : [-1, 0, 0];
+      const part = kit.member({ tag, role: 'edging', name: 'frame side', material: FRAME }, { from, to, across: inwards, width: frame.width, thickness: frame.thickness, ends: [mitre(from), mitre(to)] });
+      const rebate: Cut = {
+        kind: 'rebate',
+        axis: 2,
+        outline: [
+          [-1, frame.width - LIP],
+          [part.length + 1, frame.width - LIP],
+          [part.length + 1, frame.width + 1],
+          [-1, frame.width + 1],
+        ],
+        from: frame.thickness - deep,
+        to: frame.thickness + 1,
+        for: 'Y1',
+      };
+      kit.put({ ...part, cuts: [rebate] });
+    }
+    for (const end of ['G3', 'G4']) for (const long of ['G1', 'G2']) kit.join('edge', end, long);
+    const edge = frame.width - LIP;
+    const bedZ = room.height - deep;
+    kit.shaped({ tag: 'Y1', role: 'top', name: 'bed', material: BED, fit: say`the rebate, corner to corner`, dependsOn: ['G1', 'G2', 'G3', 'G4'] }, rectangle(l - 2 * edge, w - 2 * edge), bed, { at: [edge, edge, bedZ], u: [1, 0, 0], v: [0, 1, 0] });
+    for (const tag of ['G1', 'G2', 'G3', 'G4']) kit.join('screws', 'Y1', tag);
+    const laid: string[] = [];
+    for (let row = 0; row < choices.wide; row++)
+      for (let at = 0; at < choices.long; at++) {
+        const tag = `Q${row * choices.long + at + 1}`;
+        const corner = (index: number) => edge + choices.joint + index * (tile + choices.joint);
+        kit.board(
+          { tag, role: 'top', name: 'tile', material: 'bought', bought: { kind: 'tile', size: choices.tile, pounds: (Number(choices.tile) ** 2 / 144) * 4 } },
+          boxAt([corner(at), corner(row), bedZ + bed], [tile, tile, TILE_THICK]),
+          0,
+          1,
+        );
+        kit.join('rest', tag, 'Y1');
+        laid.push(tag);
+      }
+    kit.assemble('frame', say`Glue up the frame`, ['G1', 'G2', 'G3', 'G4'], [], [say`Plough the rebate before you cut the mitres. Both diagonals alike, then let it set.`]);
+    kit.assemble('top', say`Let in the bed and lay the tiles`, ['Y1', ...laid], ['frame'], [say`Seal the bed first if water will stand on the tiles.`]);
+    return kit.built();
+  },
+});

@@ -1,0 +1,56 @@
+import type { Solid } from './solid';
+import { facesOf } from './solid';
+import { dot, norm, sub, unit, type Vec } from './vector';
+
+export type Edge = readonly [Vec, Vec];
+
+const place = (value: number) => Math.round(value * 2) / 2;
+const key = (point: Vec) => point.map(place).join(',');
+
+/** A line's name: its direction either way round, and the point of it nearest the origin. */
+function lineOf(a: Vec, b: Vec): { readonly name: string; readonly along: Vec; readonly foot: Vec } {
+  let along = unit(sub(b, a));
+  const lead = along.findIndex((value) => Math.abs(value) > 1e-4);
+  if (along[lead]! < 0) along = [-along[0], -along[1], -along[2]];
+  const run = dot(a, along);
+  const foot: Vec = [a[0] - along[0] * run, a[1] - along[1] * run, a[2] - along[2] * run];
+  return { name: `${along.map((value) => value.toFixed(4)).join()}|${foot.map((value) => Math.round(value / 4)).join()}`, along, foot };
+}
+
+/**
+ * The edges of a body worth drawing: where two surfaces meet. Seams between faces of one surface cancel: along such a
+ * seam the surface lies on both sides, so the two runs in opposite directions add up to nothing.
+ */
+export function edgesOf(solid: Solid): readonly Edge[] {
+  const lines = new Map<string, { along: Vec; foot: Vec; marks: Map<number, { at: number; by: number }[]> }>();
+  for (const { points, surface } of facesOf(solid))
+    points.forEach((point, at) => {
+      const next = points[(at + 1) % points.length]!;
+      if (norm(sub(next, point)) < 1) return;
+      const { name, along, foot } = lineOf(point, next);
+      const line = lines.get(name) ?? { along, foot, marks: new Map() };
+      lines.set(name, line);
+      const marks = line.marks.get(surface) ?? [];
+      line.marks.set(surface, marks);
+      marks.push({ at: dot(point, along), by: 1 }, { at: dot(next, along), by: -1 });
+    });
+  const drawn = new Map<string, Edge>();
+  for (const { along, foot, marks } of lines.values())
+    for (const row of marks.values()) {
+      row.sort((a, b) => a.at - b.at);
+      const point = (run: number): Vec => [foot[0] + along[0] * run, foot[1] + along[1] * run, foot[2] + along[2] * run];
+      let cover = 0;
+      let start = 0;
+      for (let index = 0; index < row.length; ) {
+        const { at } = row[index]!;
+        const before = cover;
+        while (index < row.length && row[index]!.at - at < 1) cover += row[index++]!.by;
+        if (before === 0) start = at;
+        if (before === 0 || cover !== 0) continue;
+        const edge: Edge = [point(start), point(at)];
+        drawn.set(`${key(edge[0])} ${key(edge[1])}`, edge);
+      }
+    }
+  return [...drawn.values()];
+}
+

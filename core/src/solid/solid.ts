@@ -1,0 +1,231 @@
+import { add, cross, dot, norm, sub, times, unit, type Vec } from './vector';
+import { flatten, type Outline } from './outline';
+
+/**
+ * One flat face of a cell, its points counter-clockwise seen from outside. `surface` names the surface of the whole
+ * solid it lies on: coplanar faces and the chords of one arc share it. Walls between cells have none (-1).
+ */
+export type Face = { readonly normal: Vec; readonly points: readonly Vec[]; readonly surface: number };
+/** A convex body by its faces. */
+export type Cell = readonly Face[];
+/** A body as convex cells that share no volume. */
+export type Solid = readonly Cell[];
+/** Everything on the side `normal` points away from: points with normal . p <= reach. */
+export type Plane = { readonly normal: Vec; readonly reach: number };
+
+/** Points nearer to a plane than this are on it: a fraction of 1/320 mm. */
+const ON = 0.05;
+
+export const planeAt = (point: Vec, normal: Vec): Plane => ({ normal, reach: dot(normal, point) });
+const flipped = ({ normal, reach }: Plane): Plane => ({ normal: times(normal, -1), reach: -reach });
+
+/** An outline in x and y (z, x for axis 1; y, z for axis 0) drawn along an axis from one place to another. Convex only. */
+export function prism(outline: Outline, from: number, to: number, axis: 0 | 1 | 2 = 2): Cell {
+  const { points, edges } = flatten(outline);
+  const at = ([a, b]: readonly [number, number], c: number): Vec =>
+    axis === 2 ? [a, b, c] : axis === 1 ? [b, c, a] : [c, a, b];
+  const normal = at([0, 0], 1);
+  const low = points.map((point) => at(point, from));
+  const high = points.map((point) => at(point, to));
+  const sides = points.map((_, index): Face => {
+    const next = (index + 1) % points.length;
+    const corners = [low[index]!, low[next]!, high[next]!, high[index]!];
+    const edge = sub(low[next]!, low[index]!);
+    return { normal: unit(cross(edge, normal)), points: corners, surface: 2 + edges[index]! };
+  });
+  return [
+    { normal: times(normal, -1), points: [...low].reverse(), surface: 0 },
+    { normal, points: high, surface: 1 },
+    ...sides,
+  ];
+}
+
+/** The part of a convex polygon on the plane's inner side. */
+function keepInside(points: readonly Vec[], { normal, reach }: Plane): readonly Vec[] {
+  const kept: Vec[] = [];
+  points.forEach((point, at) => {
+    const next = points[(at + 1) % points.length]!;
+    const [here, there] = [dot(normal, point) - reach, dot(normal, next) - reach];
+    if (here <= ON) kept.push(point);
+    if ((here < -ON && there > ON) || (here > ON && there < -ON))
+      kept.push(add(point, times(sub(next, point), here / (here - there))));
+  });
+  return kept.length >= 3 ? kept : [];
+}
+
+/** The face that a cut leaves: all points of the cell on the plane, in order around their middle. */
+function capOf(cell: Cell, { normal, reach }: Plane, surface: number): Face | null {
+  const on: Vec[] = [];
+  for (const { points } of cell)
+    for (const point of points)
+      if (Math.abs(dot(normal, point) - reach) <= 2 * ON && !on.some((other) => norm(sub(other, point)) < 4 * ON))
+        on.push(point);
+  if (on.length < 3) return null;
+  const middle = times(on.reduce(add), 1 / on.length);
+  const first = unit(sub(on[0]!, middle));
+  const second = cross(normal, first);
+  const angle = (point: Vec) => Math.atan2(dot(sub(point, middle), second), dot(sub(point, middle), first));
+  return { normal, points: [...on].sort((a, b) => angle(a) - angle(b)), surface };
+}
+
+/** A cell cut by a plane: what is on its inner side, null for nothing. The new face lies on `surface`. */
+export function cutCell(cell: Cell, plane: Plane, surface: number): Cell | null {
+  let out = false;
+  let inside = false;
+  for (const { points } of cell)
+    for (const point of points) {
+      const side = dot(plane.normal, point) - plane.reach;
+      if (side > ON) out = true;
+      if (side < -ON) inside = true;
+    }
+  if (!inside) return null;
+  if (!out) return cell;
+  const faces = cell.flatMap((face): Face[] => {
+    const points = keepInside(face.points, plane);
+    return points.length === 0 ? [] : [{ ...face, points }];
+  });
+  const cap = capOf(faces, plane, surface);
+  return cap ? [...faces, cap] : faces;
+}
+
+/** What is on the inner side of a plane. */
+export const cutSolid = (solid: Solid, plane: Plane, surface: number): Solid =>
+  solid.flatMap((cell) => {
+    const kept = cutCell(cell, plane, surface);
+    return kept ? [kept] : [];
+  });
+
+const planeOf = (face: Face): Plane => planeAt(face.points[0]!, face.normal);
+
+/** The body without a convex cutter. The cutter's faces become surfaces numbered from `surface` up. */
+export function subtract(solid: Solid, cutter: Cell, surface: number): Solid {
+  return solid.flatMap((cell): readonly Cell[] => {
+    if (volumeOf(common([cell], [cutter])) === 0) return [cell];
+    const pieces: Cell[] = [];
+    let rest: Cell | null = cell;
+    for (const face of cutter) {
+      if (rest === null) break;
+      const plane = planeOf(face);
+      // A wall between cells shows only where the cutter's own face is: the piece outside touches it there.
+      const outside = cutCell(rest, flipped(plane), surface + face.surface);
+      if (outside) pieces.push(outside);
+      rest = cutCell(rest, plane, -1);
+    }
+    return hideWalls(pieces, cutter, surface);
+  });
+}
+
+/** A new face is a surface of the body only where it lies on the cutter; the rest of it is a wall between pieces. */
+function hideWalls(pieces: readonly Cell[], cutter: Cell, surface: number): readonly Cell[] {
+  return pieces.map((cell) =>
+    cell.flatMap((face): readonly Face[] => {
+      const against = cutter.find(
+        (other) => face.surface === surface + other.surface && dot(other.normal, face.normal) < -1 + 1e-9,
+      );
+      if (!against) return [face];
+      const parts: Face[] = [];
+      let rest = face.points;
+      for (const other of cutter) {
+        if (other === against || rest.length === 0) continue;
+        const out = keepInside(rest, flipped(planeOf(other)));
+        if (out.length > 0 && faceArea(out) > 1) parts.push({ ...face, points: out, surface: -1 });
+        rest = keepInside(rest, planeOf(other));
+      }
+      return rest.length > 0 && faceArea(rest) > 1 ? [...parts, { ...face, points: rest }] : parts;
+    }),
+  );
+}
+
+/** What two bodies share. */
+export const common = (a: Solid, b: Solid): Solid =>
+  a.flatMap((cell) =>
+    b.flatMap((cutter): Cell[] => {
+      if (apart(cell, cutter)) return [];
+      const shared = cutter.reduce<Cell | null>((rest, face) => rest && cutCell(rest, planeOf(face), -1), cell);
+      return shared ? [shared] : [];
+    }),
+  );
+
+/** Quick answer for cells whose boxes do not meet. */
+function apart(a: Cell, b: Cell): boolean {
+  return ([0, 1, 2] as const).some((axis) => {
+    const [lowA, highA] = rangeOf(a, axis);
+    const [lowB, highB] = rangeOf(b, axis);
+    return highA <= lowB + ON || highB <= lowA + ON;
+  });
+}
+
+function rangeOf(cell: Cell, axis: 0 | 1 | 2): readonly [number, number] {
+  let low = Infinity;
+  let high = -Infinity;
+  for (const { points } of cell)
+    for (const point of points) {
+      low = Math.min(low, point[axis]);
+      high = Math.max(high, point[axis]);
+    }
+  return [low, high];
+}
+
+const cornersSum = (points: readonly Vec[]): Vec =>
+  points.reduce<Vec>((sum, point, at) => add(sum, cross(point, points[(at + 1) % points.length]!)), [0, 0, 0]);
+
+/** Area of a flat polygon. */
+export const faceArea = (points: readonly Vec[]): number => {
+  const from = points[0]!;
+  return norm(cornersSum(points.map((point) => sub(point, from)))) / 2;
+};
+
+/** Volume in cubic length units: a sixth of each face's signed reach from a corner (divergence theorem). */
+export const volumeOf = (solid: Solid): number =>
+  solid.reduce((sum, cell) => {
+    const from = cell[0]!.points[0]!;
+    const sixths = cell.reduce((total, { points, normal }) => {
+      const area = faceArea(points);
+      return total + 2 * area * dot(normal, sub(points[0]!, from));
+    }, 0);
+    return sum + Math.max(0, sixths) / 6;
+  }, 0);
+
+/** Centre of the cells' corners is enough for balance of near-prisms: each cell's mean corner, weighed by volume. */
+export function middleOf(solid: Solid): Vec {
+  let sum: Vec = [0, 0, 0];
+  let whole = 0;
+  for (const cell of solid) {
+    const volume = volumeOf([cell]);
+    const points = cell.flatMap((face) => face.points);
+    sum = add(sum, times(points.reduce(add), volume / points.length));
+    whole += volume;
+  }
+  return whole > 0 ? times(sum, 1 / whole) : sum;
+}
+
+/** The body with every point and direction moved. */
+export const moved = (solid: Solid, point: (p: Vec) => Vec, direction: (d: Vec) => Vec): Solid =>
+  solid.map((cell) =>
+    cell.map((face) => ({ ...face, normal: direction(face.normal), points: face.points.map(point) })),
+  );
+
+/** The faces that show: all but the walls between cells. */
+export const facesOf = (solid: Solid): readonly Face[] => solid.flatMap((cell) => cell.filter((face) => face.surface >= 0));
+
+/** Where two bodies' faces lie against each other: polygons, each with the normal of `a` there. */
+export function contacts(a: Solid, b: Solid): readonly Face[] {
+  const found: Face[] = [];
+  const facesB = facesOf(b);
+  for (const face of facesOf(a))
+    for (const other of facesB) {
+      if (dot(face.normal, other.normal) > -1 + 1e-6) continue;
+      const plane = planeOf(other);
+      if (!face.points.every((point) => Math.abs(dot(plane.normal, point) - plane.reach) <= TOUCHING)) continue;
+      let shared = face.points;
+      for (let at = 0; at < other.points.length && shared.length > 0; at++) {
+        const [from, to] = [other.points[at]!, other.points[(at + 1) % other.points.length]!];
+        shared = keepInside(shared, planeAt(from, unit(cross(sub(to, from), other.normal))));
+      }
+      if (shared.length >= 3 && faceArea(shared) > TOUCHING) found.push({ ...face, points: shared });
+    }
+  return found;
+}
+
+/** Faces this near lie against each other: lengths of slanted parts are rounded to 1/320 mm at each end. */
+const TOUCHING = 3;

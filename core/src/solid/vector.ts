@@ -1,0 +1,43 @@
+/** A point or direction: x along a piece, y across, z up; points in length units, directions of length one. */
+export type Vec = readonly [number, number, number];
+
+export const add = (a: Vec, b: Vec): Vec => [a[0] + b[0], a[1] + b[1], a[2] + b[2]];
+export const sub = (a: Vec, b: Vec): Vec => [a[0] - b[0], a[1] - b[1], a[2] - b[2]];
+export const times = (a: Vec, factor: number): Vec => [a[0] * factor, a[1] * factor, a[2] * factor];
+export const dot = (a: Vec, b: Vec): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
+export const cross = (a: Vec, b: Vec): Vec => [
+  a[1] * b[2] - a[2] * b[1],
+  a[2] * b[0] - a[0] * b[2],
+  a[0] * b[1] - a[1] * b[0],
+];
+export const norm = (a: Vec): number => Math.hypot(a[0], a[1], a[2]);
+export const unit = (a: Vec): Vec => times(a, 1 / norm(a));
+/** Point `share` of the way from `a` to `b`. */
+export const between = (a: Vec, b: Vec, share: number): Vec => add(a, times(sub(b, a), share));
+
+export const radians = (degrees: number): number => (degrees * Math.PI) / 180;
+export const degrees = (angle: number): number => (angle * 180) / Math.PI;
+
+/** Where a thing's own x, y and z lie in its piece: a corner and the directions of its length and width. */
+export type Frame = { readonly at: Vec; readonly u: Vec; readonly v: Vec };
+
+/** The third direction of a frame, through the thickness. */
+export const through = (frame: Frame): Vec => cross(frame.u, frame.v);
+
+/** A point given in a frame's own directions, in the piece. */
+export const outOf = (frame: Frame, [x, y, z]: Vec): Vec =>
+  add(add(add(frame.at, times(frame.u, x)), times(frame.v, y)), times(through(frame), z));
+
+/** A point of the piece in a frame's own directions. */
+export function into(frame: Frame, point: Vec): Vec {
+  const from = sub(point, frame.at);
+  return [dot(from, frame.u), dot(from, frame.v), dot(from, through(frame))];
+}
+
+/** Turns a direction or point about an axis through `about`, by degrees, right-handed (Rodrigues). */
+export function turned(point: Vec, about: Vec, axis: Vec, angle: number): Vec {
+  const [sin, cos] = [Math.sin(radians(angle)), Math.cos(radians(angle))];
+  const from = sub(point, about);
+  const along = times(axis, dot(axis, from) * (1 - cos));
+  return add(about, add(add(times(from, cos), times(cross(axis, from), sin)), along));
+}
