@@ -5,12 +5,13 @@ import {
   compareTops,
   demoJob,
   inches,
+  newPlanCache,
   planJob,
   seeded,
   solve,
   type CutProblem,
   type Job,
-  type SolveCache,
+  type PlanCache,
 } from '../core/src';
 
 /**
@@ -31,7 +32,7 @@ async function planning() {
   const job = demoJob();
   const one: Job = { ...job, pieces: [job.pieces[0]!] };
   const bench = new Bench({ time: 4000, warmupTime: 1000 });
-  const changing = (of: Job, effort: 'quick' | 'full', cache: SolveCache | undefined) => {
+  const changing = (of: Job, effort: 'quick' | 'full', cache: PlanCache | undefined) => {
     let step = 0;
     return () => {
       step = (step + 1) % 97;
@@ -42,7 +43,7 @@ async function planning() {
   bench
     .add('glaze table alone, quick', changing(one, 'quick', undefined))
     .add('demo job, quick, as typed', changing(job, 'quick', undefined))
-    .add('demo job, quick, with the memory the worker keeps', changing(job, 'quick', new Map()))
+    .add('demo job, quick, with the memory the worker keeps', changing(job, 'quick', newPlanCache()))
     .add('demo job, full', changing(job, 'full', undefined));
   const plan = planJob(job, { today, effort: 'quick' });
   bench.add('the same top, five ways', () => void compareTops(job, plan, 'glaze', { today, effort: 'quick' }));

@@ -1,5 +1,6 @@
 /** Sill Plan's core: a job in, the whole plan out. No interface, no network, no clock, no randomness but a seeded one. */
 export * from './length';
+export * from './solid';
 export * from './words';
 export * from './stock';
 export * from './job';
@@ -12,4 +13,5 @@ export * from './sawing';
 export * from './building';
 export * from './calendar';
 export * from './checking';
+export * from './formats';
 export * from './plan';

@@ -1,5 +1,14 @@
 import { blanksOf } from './milling';
-import { buildPiece, divideTop, topCandidates, type Joint, type Part } from './piece';
+import {
+  boardChoices,
+  buildPiece,
+  choosesWidth,
+  divideTop,
+  settled,
+  topCandidates,
+  type Joint,
+  type Part,
+} from './piece';
 import { buyingList, chooseBoards, type Boards, type BuyingList, type SolveCache } from './buying';
 import { fastenings, hardwareNeeds } from './joinery';
 import { numberCuts, sawSetups, type NumberedCut, type Setup } from './sawing';
@@ -30,9 +39,16 @@ export type Plan = {
 export type PlanOptions = SolveOptions & {
   /** ISO date; the core has no clock. */
   readonly today: string;
-  /** Kept by the caller between plans, so that pools of boards that did not change are not solved again. */
-  readonly cache?: SolveCache;
+  /** Kept by the caller between plans, so that what did not change is not worked out again. */
+  readonly cache?: PlanCache;
 };
+
+/** What is remembered between plans: pools of boards solved, and pieces built. */
+export type PlanCache = {
+  readonly solved: SolveCache;
+  readonly models: Map<string, Omit<PieceFacts, 'steps'>>;
+};
+export const newPlanCache = (): PlanCache => ({ solved: new Map(), models: new Map() });
 
 /** Minutes for one crosscut with a stop, one rip, one board squared. One person, not hurried. */
 const CROSSCUT = 2;
@@ -47,21 +63,28 @@ type Draft = Pick<Plan, 'parts' | 'joints' | 'needs' | 'buying' | 'list'> & {
   }[];
 };
 
+/** A piece as built for one top width, kept so that what did not change is not built again. */
+function modelOf(piece: Piece, topNominal: Nominal, job: Job, known: PlanCache['models']): Omit<PieceFacts, 'steps'> {
+  const key = JSON.stringify([piece, topNominal, job.units, job.shop.edgeRip]);
+  const before = known.get(key);
+  if (before) return { ...before, piece };
+  const model = buildPiece(piece, topNominal, job.shop, job.units);
+  const facts = { piece, model, parts: model.parts, fastenings: fastenings(model.joints, model.parts, job.units) };
+  known.set(key, facts);
+  return facts;
+}
+
 /** The way from brief to list, for settled top widths. */
-function draft(job: Job, tops: readonly Nominal[], options: PlanOptions, cache: SolveCache): Draft {
+function draft(job: Job, tops: readonly Nominal[], options: PlanOptions, cache: PlanCache): Draft {
   const models = job.pieces.map((piece, at) => {
     const topNominal = tops[at]!;
-    const model = buildPiece(piece, topNominal, job.shop, job.units);
-    return {
-      piece,
-      topNominal,
-      facts: { piece, model, parts: model.parts, fastenings: fastenings(model.joints, model.parts, job.units) },
-    };
+    return { piece, topNominal, facts: modelOf(piece, topNominal, job, cache.models) };
   });
   const parts = models.flatMap(({ facts }) => facts.parts);
   const made = models.flatMap(({ facts }) => facts.fastenings);
-  const needs = hardwareNeeds(job, parts, made);
-  const buying = chooseBoards(blanksOf(job, parts), job.yard, job.shop, options, cache);
+  const asked = new Map(models.map(({ piece, facts }) => [piece.id, facts.model.needs]));
+  const needs = hardwareNeeds(job, parts, made, asked);
+  const buying = chooseBoards(blanksOf(job, parts), job.yard, job.shop, options, cache.solved);
   const joints = models.flatMap(({ facts }) => facts.model.joints);
   return { models, parts, joints, needs, buying, list: buyingList(job, buying, needs) };
 }
@@ -88,7 +111,7 @@ const cheaper = (a: Draft, b: Draft): boolean =>
  * combinations are tried where they are few. Else the pieces settled each on its own are set against all of one width,
  * and in a job of few pieces each is tried once more among the others; that can miss the least by a little.
  */
-function settleTops(job: Job, options: PlanOptions, cache: SolveCache): Draft {
+function settleTops(job: Job, options: PlanOptions, cache: PlanCache): Draft {
   const best = (of: Job, rows: readonly (readonly Nominal[])[]): { tops: readonly Nominal[]; found: Draft } =>
     rows
       .map((tops) => ({ tops, found: draft(of, tops, options, cache) }))
@@ -118,14 +141,14 @@ function settleTops(job: Job, options: PlanOptions, cache: SolveCache): Draft {
 
 /** The whole plan of a job: brief, piece, parts, blanks, boards, cuts, joints, steps, calendar, findings. */
 export function planJob(job: Job, options: PlanOptions): Plan {
-  const cache = options.cache ?? new Map();
+  const cache = options.cache ?? newPlanCache();
   const { models, parts, joints, needs, buying, list } = settleTops(job, options, cache);
   const cuts = numberCuts(buying.boards);
-  const setups = sawSetups(cuts);
+  const setups = sawSetups(cuts, buying.boards);
   const pieces = models.map(({ piece, topNominal, facts }) => ({
     ...facts,
     topNominal,
-    steps: stepsOf(piece, facts.parts, facts.fastenings, job.shop),
+    steps: stepsOf(piece, facts.model, facts.fastenings, job.shop),
     weight: facts.parts.reduce((sum, part) => sum + weightOf(part, job.yard), 0),
   }));
   const sawing = setups.map(({ id, kind, count, boards }) => ({
@@ -172,19 +195,14 @@ export type TopOption = {
 
 /** The same top from every nominal width of its thickness, everything else as it is. */
 export function compareTops(job: Job, plan: Plan, pieceId: string, options: PlanOptions): readonly TopOption[] {
-  const cache = options.cache ?? new Map();
+  const cache = options.cache ?? newPlanCache();
   const at = job.pieces.findIndex((piece) => piece.id === pieceId);
   const piece = job.pieces[at];
-  if (!piece || plan.pieces[at]!.parts.length === 0) return [];
+  if (!piece || plan.pieces[at]!.parts.length === 0 || !choosesWidth(piece)) return [];
+  const choices = settled(boardChoices, piece.topChoices);
   const tops = plan.pieces.map((item) => item.topNominal);
-  return topNominals(piece.choices.top.thickness).map((nominal) => {
-    const { widths, ripped } = divideTop(
-      piece.size.width,
-      nominal,
-      piece.choices.top.edges,
-      job.shop.edgeRip,
-      job.units,
-    );
+  return topNominals(choices.thickness).map((nominal) => {
+    const { widths, ripped } = divideTop(piece.size.width, nominal, choices.edges, job.shop.edgeRip, job.units);
     const { list, buying } = draft(job, tops.with(at, nominal), options, cache);
     const lacking = buying.unplaced[0];
     return {

@@ -14,8 +14,15 @@ const saved = (row: JobRow): SavedJob => ({
   id: row.id,
   revision: row.revision,
   savedAt: row.saved_at,
-  job: JSON.parse(row.data) as Job,
+  job: stored(row.data),
 });
+
+/** A job as it was stored, brought up to today's format where an older program stored it. */
+function stored(data: string): Job {
+  const result = readJob(JSON.parse(data));
+  if (!result.ok) throw new ApiError(500, 'unreadable', result.message, result.fields);
+  return result.value;
+}
 
 /** A job in a body, or the error that names its field. */
 function jobIn(body: unknown): Job {
@@ -64,8 +71,14 @@ export function jobsRouter(database: Knex): Router {
     const rows = await jobs().whereNull('removed_at').orderBy('saved_at', 'desc');
     response.json(
       rows.map((row) => {
-        const { job, ...rest } = saved(row);
-        return { ...rest, name: row.name, pieces: job.pieces.map((piece) => piece.name) };
+        const { pieces } = JSON.parse(row.data) as { pieces: readonly { name: string }[] };
+        return {
+          id: row.id,
+          revision: row.revision,
+          savedAt: row.saved_at,
+          name: row.name,
+          pieces: pieces.map((piece) => piece.name),
+        };
       }),
     );
   });

@@ -6,11 +6,11 @@ import { ApiError, notFound } from './errors';
 type Row = { id: string; revision: number; data: string; saved_at: string };
 type Listed = { readonly id: string; readonly revision: number; readonly savedAt: string; readonly value: unknown };
 
-const listed = (row: Row): Listed => ({
+const listed = (row: Row, value: unknown): Listed => ({
   id: row.id,
   revision: row.revision,
   savedAt: row.saved_at,
-  value: JSON.parse(row.data) as unknown,
+  value,
 });
 
 /**
@@ -24,15 +24,21 @@ export function listsRouter(
 ): Router {
   const router = Router();
   const what = table === 'yards' ? 'price list' : 'shop';
+  /** What is stored, brought up to today's format; as it is where that can not be. */
+  const show = (row: Row): Listed => {
+    const data = JSON.parse(row.data) as unknown;
+    const result = readValue(data);
+    return listed(row, result.ok ? result.value : data);
+  };
 
   router.get('/', async (_request, response) => {
-    response.json((await database<Row>(table).orderBy('id')).map(listed));
+    response.json((await database<Row>(table).orderBy('id')).map(show));
   });
 
   router.get('/:id', async (request, response) => {
     const row = await database<Row>(table).where({ id: request.params.id }).first();
     if (!row) throw notFound(what);
-    response.json(listed(row));
+    response.json(show(row));
   });
 
   router.put('/:id', async (request, response) => {
@@ -62,7 +68,7 @@ export function listsRouter(
         'stale',
         `This ${what} was changed elsewhere since you opened it. Nothing was saved.`,
         [],
-        listed(row),
+        show(row),
       );
     }
     response.json({ id, revision: next.revision, savedAt: next.saved_at });

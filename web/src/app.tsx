@@ -19,6 +19,7 @@ import { styles } from './styles';
 import { makeTheme } from './theme';
 
 const Packet = lazy(() => import('./packet/Packet'));
+const Templates = lazy(() => import('./packet/Templates'));
 
 const STAGE: Readonly<Record<StageName, () => React.ReactNode>> = {
   brief: BriefStage,
@@ -47,6 +48,14 @@ const router = createBrowserRouter([
         element: (
           <Suspense fallback={<p role="status">Laying out the packet.</p>}>
             <Packet />
+          </Suspense>
+        ),
+      },
+      {
+        path: 'templates',
+        element: (
+          <Suspense fallback={<p role="status">Laying out the templates.</p>}>
+            <Templates />
           </Suspense>
         ),
       },

@@ -1,3 +1,4 @@
+import type { Role } from '@sill/core';
 import { createTheme, type Theme } from '@mui/material/styles';
 
 export type Look = 'light' | 'workshop';
@@ -59,7 +60,24 @@ const COLOURS = {
 } as const;
 
 /** Tones of the parts' roles: an edge on a piece, never its fill. */
-export const ROLE_TONE = { top: '#21577f', leg: '#4b7337', apron: '#8a5a12', support: '#6b4a7d' } as const;
+export const ROLE_TONE: Readonly<Record<Role, string>> = {
+  top: '#21577f',
+  leg: '#4b7337',
+  apron: '#8a5a12',
+  support: '#6b4a7d',
+  rail: '#8a5a12',
+  stretcher: '#2f6b6b',
+  brace: '#7a3b52',
+  foot: '#4b7337',
+  shelf: '#21577f',
+  side: '#4b7337',
+  back: '#5b666b',
+  door: '#7a3b52',
+  drawer: '#8a5a12',
+  edging: '#2f6b6b',
+  runner: '#6b4a7d',
+  loose: '#5b666b',
+};
 
 export const DISPLAY = '"Barlow Semi Condensed", "Arial Narrow", sans-serif';
 export const TEXT = '"Atkinson Hyperlegible Next", Verdana, sans-serif';

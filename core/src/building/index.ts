@@ -5,3 +5,4 @@
 export * from './step';
 export * from './clamping';
 export { stepsOf } from './steps';
+export { cutsInWords, endsInWords } from './shaping';

@@ -1,10 +1,11 @@
-import { PER_FOOT, toInches, type Length } from '../length';
+import { PER_FOOT, printLength, toInches, type Length, type Units } from '../length';
 import type { Shop } from '../job';
 import type { Blank } from '../milling';
 import {
   dressed,
   isSheet,
   NOMINALS,
+  printMaterial,
   SHEET_NAMES,
   type BoardOffer,
   type Nominal,
@@ -53,6 +54,12 @@ export type Boards = {
 
 /** Solved pools by what was asked, so that a change to one material does not solve the others again. */
 export type SolveCache = Map<string, Solved>;
+
+/** An offer's name for people: 2×6×8, or 3/4 plywood 96 × 48. */
+export const offerName = (offer: BoardOffer | SheetOffer, units: Units): string =>
+  'sheet' in offer
+    ? `${printMaterial(offer.sheet)} ${printLength(offer.length, units)} × ${printLength(offer.width, units)}`
+    : `${printMaterial(offer.nominal)}×${offer.feet}`;
 
 /** The cut problem of one nominal size or sheet: its blanks, and the sizes the yard has of it. */
 export function problemOf(blanks: readonly Blank[], offers: readonly (BoardOffer | SheetOffer)[], shop: Shop): CutProblem {

@@ -1,6 +1,8 @@
-import { inches, PER_FOOT, type Length } from '../length';
+import { inches, type Length } from '../length';
+import { offerLength, offersOf } from '../buying';
+import { alongOf } from '../piece';
 import type { Finding } from '../job';
-import { printNominal } from '../stock';
+import { isSheet, printMaterial } from '../stock';
 import { dim, listOf, say, tag, type Phrase } from '../words';
 import { note, type Facts } from './facts';
 
@@ -12,21 +14,22 @@ export function cutNotes({ job, buying }: Facts): readonly Finding[] {
   const found: Finding[] = [];
   for (const { blank, because } of buying.unplaced) {
     const { part } = blank;
-    const offers = job.yard.boards.filter((offer) => offer.nominal === part.nominal && offer.inStock);
-    const longest = Math.max(0, ...offers.map((offer) => offer.feet * PER_FOOT)) - 2 * job.shop.squareEnds;
+    const offers = offersOf(blank.material, job.yard);
+    const longest = Math.max(0, ...offers.map(offerLength)) - (isSheet(blank.material) ? 0 : 2 * job.shop.squareEnds);
     const excess = blank.length - longest;
     const piece = job.pieces.find((item) => item.id === part.piece)!;
-    const side = part.along === 0 ? 'length' : part.along === 1 ? 'width' : 'height';
+    const along = alongOf(part);
+    const side = along === 0 ? 'length' : along === 1 ? 'width' : 'height';
     const shorter = piece.size[side] - excess;
-    const fits = offers.length > 0 && excess > 0 && shorter > 0;
+    const fits = !part.loose && offers.length > 0 && excess > 0 && shorter > 0;
     found.push(
       note(part.piece, `unplaced-${part.tag}`, 'stop', 'cuts', {
         about: [part.id],
         title: say`No board for ${tag(part.tag)}`,
         because: fits
-          ? say`It needs ${dim(blank.length)}; the longest ${printNominal(part.nominal)} sold gives ${dim(longest)} with its ends squared.`
+          ? say`It needs ${dim(blank.length)}; the longest ${printMaterial(blank.material)} sold gives ${dim(longest)} with its ends squared.`
           : offers.length === 0
-            ? say`This yard has no ${printNominal(part.nominal)} in stock.`
+            ? say`This yard has no ${printMaterial(blank.material)} in stock.`
             : say`It is ${because}.`,
         numbers: {},
         remedies: fits

@@ -17,7 +17,7 @@ export function jointNotes({ piece, parts, fastenings, steps }: PieceFacts, job:
         title: say`Screws too short to hold the top`,
         because: say`The top is ${dim(into.thickness)}, so ${strong(screw)} screws are the longest that stay inside it; out of a pocket in ${dim(drilled.thickness)} stock they hardly reach. ${listOf(rails.map((item): Bit => tag(item.drilled.tag)))} need clips.`,
         remedies: [
-          { label: say`Use clips`, changes: [{ piece: piece.id, path: ['choices', 'top', 'fixing'], value: 'clips' }] },
+          { label: say`Use clips`, changes: [{ piece: piece.id, path: ['choices', 'fixing'], value: 'clips' }] },
         ],
       }),
     );

@@ -1,6 +1,7 @@
-import { PER_FOOT } from '../length';
+import { offerLength, offerName } from '../buying';
+import { choosesWidth } from '../piece';
 import type { Finding } from '../job';
-import { hardwareName, printNominal } from '../stock';
+import { hardwareName } from '../stock';
 import { dim, say, strong } from '../words';
 import { note, type Facts } from './facts';
 
@@ -12,12 +13,12 @@ export function moneyNotes({ job, list, buying, pieces }: Facts): readonly Findi
   const complete = buying.unplaced.length === 0 && pieces.every(({ parts }) => parts.length > 0);
   if (job.budget !== null && list.total > job.budget) {
     const over = list.total - job.budget;
-    const dear = job.pieces.filter((piece) => piece.choices.top.width !== 'cheapest');
+    const dear = job.pieces.filter((piece) => choosesWidth(piece) && piece.topChoices.width !== undefined && piece.topChoices.width !== 'cheapest');
     const remedies: Finding['remedies'][number][] = [];
     if (dear.length > 0)
       remedies.push({
         label: say`Join every top from its cheapest width`,
-        changes: dear.map((piece) => ({ piece: piece.id, path: ['choices', 'top', 'width'], value: 'cheapest' })),
+        changes: dear.map((piece) => ({ piece: piece.id, path: ['topChoices', 'width'], value: 'cheapest' })),
       });
     if (list.spareCount > 0)
       remedies.push({ label: say`Buy no spares`, changes: [{ piece: null, path: ['spares'], value: 'none' }] });
@@ -67,12 +68,12 @@ export function moneyNotes({ job, list, buying, pieces }: Facts): readonly Findi
       }),
     );
 
-  const long = list.boards.filter(({ offer }) => offer.feet * PER_FOOT > job.shop.car);
+  const long = list.boards.filter(({ offer }) => offerLength(offer) > job.shop.car);
   if (long.length > 0)
     found.push(
       note(null, 'car', 'care', 'stock', {
         title: say`Longer than the car`,
-        because: say`${long.map(({ offer, count }) => `${count} of ${printNominal(offer.nominal)}×${offer.feet}`).join(', ')}; the car takes ${dim(job.shop.car)}. Have the store cut them where the cut sheet has a cut.`,
+        because: say`${long.map(({ offer, count }) => `${count} of ${offerName(offer, job.units)}`).join(', ')}; the car takes ${dim(job.shop.car)}. Have the store cut them where the cut sheet has a cut.`,
       }),
     );
   return found;

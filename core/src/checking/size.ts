@@ -1,6 +1,7 @@
 import { inches, toInches } from '../length';
-import type { Finding } from '../job';
-import { dressed } from '../stock';
+import { USE_NAMES, type Finding } from '../job';
+import { choosable, topOf } from '../piece';
+import { dressed, type Nominal } from '../stock';
 import { dim, say } from '../words';
 import { note, type PieceFacts } from './facts';
 import { END_SEAT_OVERHANG, KNEES, PLACE, USUAL_HEIGHT, betweenLegs, kneeRoom, seating } from './people';
@@ -8,15 +9,16 @@ import { END_SEAT_OVERHANG, KNEES, PLACE, USUAL_HEIGHT, betweenLegs, kneeRoom, s
 /** Seats, knees and height. */
 export function sizeNotes({ piece, parts }: PieceFacts): readonly Finding[] {
   const found: Finding[] = [];
-  const { size, choices } = piece;
-  const seats = seating(piece);
+  const { size } = piece;
+  const seats = seating(piece, parts, topOf(piece)?.deck ?? 'rectangle');
+  const table = parts.length > 0 && topOf(piece) !== null;
   const knees = kneeRoom(parts);
   const change = (path: readonly string[], value: unknown) => ({ piece: piece.id, path, value });
-  const sitting = piece.use === 'dining' || piece.use === 'desk';
+  const sitting = table && (piece.use === 'dining' || piece.use === 'desk');
 
-  if (piece.seats !== null && seats.total < piece.seats) {
+  if (parts.length > 0 && piece.seats !== null && seats.total < piece.seats) {
     const aside = Math.ceil((piece.seats - seats.ends) / 2);
-    const length = size.length + aside * PLACE - betweenLegs(piece);
+    const length = size.length + aside * PLACE - betweenLegs(piece, parts);
     const remedies: Finding['remedies'][number][] = [
       { label: say`Make it ${dim(length)} long`, changes: [change(['size', 'length'], length)] },
     ];
@@ -28,7 +30,7 @@ export function sizeNotes({ piece, parts }: PieceFacts): readonly Finding[] {
         remedies,
       }),
     );
-  } else if (sitting || piece.seats !== null)
+  } else if (sitting || (table && piece.seats !== null))
     found.push(
       note(piece.id, 'seats', 'good', 'brief', {
         title: say`Seats ${seats.total}`,
@@ -40,8 +42,11 @@ export function sizeNotes({ piece, parts }: PieceFacts): readonly Finding[] {
   if (knees !== null && knees < KNEES && (sitting || piece.seats !== null)) {
     const short = KNEES - knees;
     const remedies: Finding['remedies'][number][] = [];
-    const slimmer = choices.apron.startsWith('2') ? '2x3' : '1x3';
-    if (dressed(choices.apron).width - dressed(slimmer).width >= short)
+    const apron = piece.choices.apron ?? choosable(piece, 'apron')?.initial;
+    const slimmer = typeof apron === 'string' && apron.startsWith('2') ? '2x3' : '1x3';
+    const offered = choosable(piece, 'apron');
+    const takes = offered?.kind === 'pick' && Object.hasOwn(offered.options, slimmer);
+    if (takes && dressed(apron as Nominal).width - dressed(slimmer).width >= short)
       remedies.push({ label: say`Use a ${slimmer} apron`, changes: [change(['choices', 'apron'], slimmer)] });
     remedies.push({
       label: say`Make it ${dim(size.height + short)} high`,
@@ -63,7 +68,7 @@ export function sizeNotes({ piece, parts }: PieceFacts): readonly Finding[] {
     found.push(
       note(piece.id, 'height', 'care', 'brief', {
         title: say`${size.height < inches(low) ? 'Lower' : 'Higher'} than usual`,
-        because: say`A ${piece.use === 'standing' ? 'standing work' : piece.use} table is usually ${dim(inches(low))} to ${dim(inches(high))} high. This one is ${dim(size.height)}.`,
+        because: say`A ${USE_NAMES[piece.use].toLowerCase()} is usually ${dim(inches(low))} to ${dim(inches(high))} high. This one is ${dim(size.height)}.`,
         numbers: { heightInches: toInches(size.height) },
         remedies: [{ label: say`Make it ${dim(usual)} high`, changes: [change(['size', 'height'], usual)] }],
       }),

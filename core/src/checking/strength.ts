@@ -1,15 +1,23 @@
-import { toInches } from '../length';
-import { boxOf, extent, type Part } from '../piece';
-import { SPECIES, type Nominal, type Species, type Yard } from '../stock';
+import { inches, toInches } from '../length';
+import { alongOf, boxOf, extent, solidOf, type Part } from '../piece';
+import { volumeOf } from '../solid';
+import { isSheet, SHEETS, SPECIES, type Material, type Species, type Yard } from '../stock';
 
 /** Species of a part: what the yard sells in its nominal size. */
-export const speciesOf = (nominal: Nominal, yard: Yard): Species =>
-  yard.boards.find((offer) => offer.nominal === nominal)?.species ?? 'spf';
+export const speciesOf = (material: Material, yard: Yard): Species =>
+  yard.boards.find((offer) => offer.nominal === material)?.species ?? 'spf';
 
-/** Weight in lb of one part, from its volume and its species' density (Wood Handbook). */
+/** Density in lb per cubic foot and stiffness along the grain in psi of what a part is made of. */
+const woodOf = (material: Material, yard: Yard): { readonly density: number; readonly modulus: number } =>
+  isSheet(material) ? SHEETS[material] : SPECIES[speciesOf(material, yard)];
+
+/** Weight in lb of a part, from its volume and its density (Wood Handbook), or as stated for what is bought. */
 export function weightOf(part: Part, yard: Yard): number {
-  const cubicFeet = (toInches(part.length) * toInches(part.width) * toInches(part.thickness)) / 1728;
-  return cubicFeet * SPECIES[speciesOf(part.nominal, yard)].density;
+  if (part.bought) return part.bought.pounds * part.count;
+  const cubicInches = part.loose
+    ? toInches(part.length) * toInches(part.width) * toInches(part.thickness)
+    : volumeOf(solidOf(part)) / inches(1) ** 3;
+  return (cubicInches / 1728) * woodOf(part.material, yard).density * part.count;
 }
 
 /**
@@ -23,14 +31,20 @@ export function topSag(
   yard: Yard,
   load: number,
 ): { readonly sag: number; readonly span: number } | null {
-  const tops = parts.filter((part) => part.role === 'top');
-  const crossing = parts.filter((part) => part.role !== 'top' && part.along === 1).map(boxOf);
-  if (tops.length === 0 || crossing.length < 2) return null;
+  const tops = parts.filter((part) => part.role === 'top' && part.material !== 'bought');
+  const top = tops[0];
+  const under = Math.min(...tops.map((part) => boxOf(part).min[2]));
+  // What crosses the boards right below them carries them: end aprons, heads, cross supports, battens.
+  const crossing = parts
+    .filter((part) => alongOf(part) === 1 && Math.abs(boxOf(part).max[2] - under) < inches(1 / 8))
+    .map(boxOf);
+  if (!top || alongOf(top) !== 0 || crossing.length < 2) return null;
   const sorted = [...crossing].sort((a, b) => a.min[0] - b.min[0]);
   const span = Math.max(...sorted.slice(1).map((box, at) => toInches(box.min[0] - sorted[at]!.max[0])));
-  const width = Math.min(24, toInches(tops.reduce((sum, top) => sum + extent(boxOf(top), 1), 0)));
-  const inertia = (width * toInches(tops[0]!.thickness) ** 3) / 12;
-  const { modulus } = SPECIES[speciesOf(tops[0]!.nominal, yard)];
+  if (span <= 0) return null;
+  const width = Math.min(24, toInches(tops.reduce((sum, part) => sum + extent(boxOf(part), 1), 0)));
+  const inertia = (width * toInches(top.thickness) ** 3) / 12;
+  const { modulus } = woodOf(top.material, yard);
   return { sag: (load * span ** 3) / (48 * modulus * inertia), span };
 }
 
@@ -38,16 +52,17 @@ export function topSag(
 export const showsAt = (span: number): number => span / 12 / 32;
 
 /**
- * Pounds straight down on the edge of the top that lift the far legs, for the less favourable of ends and sides:
+ * Pounds straight down on the edge of the top that lift the far feet, for the less favourable of ends and sides:
  * own weight times its distance from the feet, over the overhang. Infinite where nothing overhangs.
  */
 export function tipsAt(parts: readonly Part[], yard: Yard): { readonly pounds: number; readonly edge: 'end' | 'side' } {
   const weight = parts.reduce((sum, part) => sum + weightOf(part, yard), 0);
-  const legs = parts.filter((part) => part.role === 'leg').map(boxOf);
+  // What stands on the floor: legs, feet, sides.
+  const standing = parts.filter((part) => !part.loose && boxOf(part).min[2] === 0).map(boxOf);
   const tops = parts.filter((part) => part.role === 'top').map(boxOf);
   const over = (axis: 0 | 1) => {
     const foot = toInches(
-      Math.min(...legs.map((box) => box.min[axis])) - Math.min(...tops.map((box) => box.min[axis])),
+      Math.min(...standing.map((box) => box.min[axis])) - Math.min(...tops.map((box) => box.min[axis])),
     );
     const half = toInches(Math.max(...tops.map((box) => box.max[axis]))) / 2;
     return foot > 0 ? (weight * (half - foot)) / foot : Infinity;

@@ -1,6 +1,7 @@
 import { inches, toInches } from '../length';
-import type { Finding, Job } from '../job';
-import { SPECIES, SUMMER_MOISTURE, WINTER_MOISTURE } from '../stock';
+import type { Finding, Job, Piece } from '../job';
+import { choosable, familyOf, settled, topOf, type Choices, type Part } from '../piece';
+import { isBoard, SPECIES, SUMMER_MOISTURE, WINTER_MOISTURE } from '../stock';
 import { about, dim, say, type Phrase } from '../words';
 import { note, type PieceFacts } from './facts';
 import { movement, showsAt, speciesOf, tipsAt, topSag } from './strength';
@@ -15,44 +16,47 @@ const toSixteenth = (value: number) => inches(Math.max(1, Math.round(value * 16)
 const fine = (value: number): Phrase =>
   value < 1 / 64 ? say`under ${dim(inches(1 / 64))}` : say`${dim(inches(Math.round(value * 64) / 64))}`;
 
-/** Movement, stiffness and tipping: estimates for ordinary home use, not an engineer's rating. */
-export function woodNotes({ piece, parts }: PieceFacts, job: Job): readonly Finding[] {
-  if (parts.length === 0) return [];
-  const found: Finding[] = [];
-  const { choices, size } = piece;
-  const top = parts.find((part) => part.role === 'top')!;
-  const species = speciesOf(top.nominal, job.yard);
-  const move = movement(toInches(size.width), species, SUMMER_MOISTURE - WINTER_MOISTURE);
-  const swing = say`${dim(size.width)} of ${SPECIES[species].name} across the grain, from ${SUMMER_MOISTURE} % moisture in summer to ${WINTER_MOISTURE} % in winter.`;
-  const clips = choices.top.fixing === 'clips';
-  found.push(
+/** How far a top of boards moves with the seasons, and whether its fixing lets it. */
+function movementNote(piece: Piece, top: Part, clips: boolean, job: Job): readonly Finding[] {
+  const species = speciesOf(top.material, job.yard);
+  const width = piece.size.width;
+  const move = movement(toInches(width), species, SUMMER_MOISTURE - WINTER_MOISTURE);
+  const swing = say`${dim(width)} of ${SPECIES[species].name} across the grain, from ${SUMMER_MOISTURE} % moisture in summer to ${WINTER_MOISTURE} % in winter.`;
+  return [
     note(piece.id, 'movement', clips ? 'good' : 'care', 'shape', {
       title: say`The top will move ${about(toSixteenth(move))}`,
       because: clips
         ? say`${swing} The clips let it.`
         : say`${swing} Screwed fast it pulls at the screws or cracks. Some builders accept that on narrow tops; clips cost little.`,
       numbers: { movementInches: move },
-      remedies: clips
-        ? []
-        : [
-            {
-              label: say`Use clips`,
-              changes: [{ piece: piece.id, path: ['choices', 'top', 'fixing'], value: 'clips' }],
-            },
-          ],
+      remedies:
+        clips || !choosable(piece, 'fixing')
+          ? []
+          : [{ label: say`Use clips`, changes: [{ piece: piece.id, path: ['choices', 'fixing'], value: 'clips' }] }],
     }),
-  );
+  ];
+}
+
+/** Movement, stiffness and tipping: estimates for ordinary home use, not an engineer's rating. */
+export function woodNotes({ piece, parts }: PieceFacts, job: Job): readonly Finding[] {
+  if (parts.length === 0) return [];
+  const found: Finding[] = [];
+    const choices: Choices = settled(familyOf(piece).choices, piece.choices);
+  const number = (name: string): number => (typeof choices[name] === 'number' ? (choices[name] as number) : 0);
+  const kind = topOf(piece);
+  const boards = parts.filter((part) => part.role === 'top' && isBoard(part.material));
+  if (kind?.moves && boards.length > 0) found.push(...movementNote(piece, boards[0]!, choices.fixing === 'clips', job));
 
   const sag = topSag(parts, job.yard, POINT_LOAD);
   if (sag) {
     const stiff = sag.sag <= showsAt(sag.span);
-    const more = choices.crossSupports + 1;
+    const more = number('crossSupports') + 1;
     found.push(
       note(piece.id, 'sag', stiff ? 'good' : 'care', 'shape', {
         title: stiff ? say`Stiff enough` : say`The top will sag`,
         because: say`${POINT_LOAD} lb in the middle of its longest span, ${dim(toSixteenth(sag.span))}, bends it ${fine(sag.sag)}. It would show at ${fine(showsAt(sag.span))}. An estimate for home use, not a rating.`,
         numbers: { sagInches: sag.sag, spanInches: sag.span },
-        remedies: stiff
+        remedies: stiff || !choosable(piece, 'crossSupports')
           ? []
           : [
               {
@@ -65,20 +69,24 @@ export function woodNotes({ piece, parts }: PieceFacts, job: Job): readonly Find
   }
 
   const tip = tipsAt(parts, job.yard);
-  if (tip.pounds < LEANING) {
+  if (kind && tip.pounds < LEANING) {
     const overhang = tip.edge === 'end' ? 'ends' : 'sides';
-    const half = Math.round(choices.overhang[overhang] / 2);
+    const path = choosable(piece, 'overhang') ? 'overhang' : overhang === 'ends' ? 'overhangEnds' : 'overhangSides';
+    const half = Math.round(number(path) / 2);
     found.push(
       note(piece.id, 'tipping', 'care', 'shape', {
         title: say`${Math.round(tip.pounds)} lb on the ${tip.edge} tips it`,
-        because: say`Its own weight holds it down against ${dim(choices.overhang[overhang])} of overhang. A grown person leaning there is ${LEANING} lb.`,
+        because: say`Its own weight holds it down against what overhangs the feet. A grown person leaning there is ${LEANING} lb.`,
         numbers: { tipsAtPounds: tip.pounds },
-        remedies: [
-          {
-            label: say`Overhang ${dim(half)}`,
-            changes: [{ piece: piece.id, path: ['choices', 'overhang', overhang], value: half }],
-          },
-        ],
+        remedies:
+          number(path) > 0
+            ? [
+                {
+                  label: say`Overhang ${dim(half)}`,
+                  changes: [{ piece: piece.id, path: ['choices', path], value: half }],
+                },
+              ]
+            : [],
       }),
     );
   }

@@ -1,6 +1,7 @@
-import { JOB_FORMAT, JobSchema, read, type FieldError, type Job, type ReadResult } from '../job';
+import { JOB_FORMAT, JobSchema, YardSchema, read, type FieldError, type Job, type ReadResult } from '../job';
 import { findFamily, findTop, wrongWith, type Choices, type Specs } from '../piece';
-import { upgraded } from './upgrade';
+import type { Yard } from '../stock';
+import { upgraded, upgradedYard } from './upgrade';
 
 /** What is wrong with choices against what a family or top offers. */
 function wrongChoices(specs: Specs, choices: Choices, where: string): readonly FieldError[] {
@@ -69,3 +70,6 @@ export function readJobText(text: string): ReadResult<Job> {
   return readJob(input);
 }
 
+
+/** Reads a price list, of an older version too. */
+export const readYard = (input: unknown): ReadResult<Yard> => read(YardSchema, upgradedYard(input), 'price list');

@@ -4,6 +4,21 @@ import { SAMPLE_YARD } from '../stock';
 type Loose = Record<string, unknown>;
 const record = (value: unknown): Loose => (typeof value === 'object' && value !== null ? (value as Loose) : {});
 
+/** A price list of an older version: what it had stays as it was, what it could not hold comes from the sample. */
+export function upgradedYard(input: unknown): unknown {
+  const yard = record(input);
+  if (typeof input !== 'object' || input === null || 'sheets' in yard) return input;
+  const hardware = Array.isArray(yard.hardware) ? yard.hardware : [];
+  return {
+    ...yard,
+    sheets: SAMPLE_YARD.sheets,
+    hardware: [
+      ...hardware,
+      ...SAMPLE_YARD.hardware.filter((offer) => !['pocket-screw', 'clip', 'glue'].includes(offer.kind)),
+    ],
+  };
+}
+
 /** Version 1 knew one family, its choices in groups; and price lists of boards alone. */
 function fromFirst(job: Loose): Loose {
   const pieces = Array.isArray(job.pieces) ? job.pieces : [];
@@ -34,15 +49,7 @@ function fromFirst(job: Loose): Loose {
         loose: [],
       };
     }),
-    // What the old list had stays as it was; what it could not hold comes from the sample.
-    yard: {
-      ...yard,
-      sheets: SAMPLE_YARD.sheets,
-      hardware: [
-        ...(Array.isArray(yard.hardware) ? yard.hardware : []),
-        ...SAMPLE_YARD.hardware.filter((offer) => !['pocket-screw', 'clip', 'glue'].includes(offer.kind)),
-      ],
-    },
+    yard: upgradedYard(yard),
   };
 }
 

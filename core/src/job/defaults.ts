@@ -1,6 +1,6 @@
 import { inches } from '../length';
 import { SAMPLE_YARD } from '../stock';
-import { JOB_FORMAT, type Job, type Shop } from './schema';
+import { JOB_FORMAT, type Job, type Shop, type Use } from './schema';
 
 /** A small shop: a mitre saw and a circular saw with a guide. Domain figures: thin kerf 3/32, ends squared by 1/2. */
 export const DEFAULT_SHOP: Shop = {
@@ -13,6 +13,16 @@ export const DEFAULT_SHOP: Shop = {
   car: inches(100),
   lift: 50,
   hours: 6,
+};
+
+export const USE_NAMES: Readonly<Record<Use, string>> = {
+  dining: 'Dining table',
+  desk: 'Desk',
+  coffee: 'Coffee table',
+  standing: 'Standing work table',
+  bench: 'Bench',
+  side: 'Side table',
+  storage: 'Shelves or case',
 };
 
 /** An empty job with the sample yard's prices. */

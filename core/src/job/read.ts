@@ -1,6 +1,5 @@
 import * as v from 'valibot';
-import { ShopSchema, YardSchema, type Shop } from './schema';
-import type { Yard } from '../stock';
+import { ShopSchema, type Shop } from './schema';
 
 /** One thing wrong with input: where, in words, and what would be right. */
 export type FieldError = { readonly field: string; readonly message: string };
@@ -27,5 +26,4 @@ export function read<T>(schema: v.GenericSchema<unknown, T>, input: unknown, wha
   return { ok: false, message: `This ${what} can not be read: ${first.field} ${first.message}.`, fields };
 }
 
-export const readYard = (input: unknown): ReadResult<Yard> => read(YardSchema, input, 'price list');
 export const readShop = (input: unknown): ReadResult<Shop> => read(ShopSchema, input, 'shop');

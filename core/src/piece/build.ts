@@ -143,7 +143,7 @@ function topOn(base: Built, over: Built): Built['assemblies'] {
     return built.assemblies.filter((assembly) => !taken.has(assembly.id)).map((assembly) => assembly.id);
   };
   const loose = [...over.parts, ...base.parts].map((part) => part.id).filter((id) => !used.has(id));
-  return [{ id: 'top-on', title: say`Set the top on the base`, parts: loose, from: [...last(over), ...last(base)], notes: [] }];
+  return [{ id: 'top-on', title: say`Set the top on the base`, parts: loose, from: [...last(over), ...last(base)], notes: [], spacers: [] }];
 }
 
 const hitsLeg = (piece: Piece, across: Length): Finding => ({

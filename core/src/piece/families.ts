@@ -11,7 +11,7 @@ import { shelfUnit } from './bases/shelf-unit';
 import { splayed } from './bases/splayed';
 import { trestle } from './bases/trestle';
 import { xFrame } from './bases/x-frame';
-import { settled } from './choice';
+import { settled, type Spec } from './choice';
 import type { Family, Top } from './family';
 import { boughtTop, foundTop } from './tops/bought';
 import { breadboard } from './tops/breadboard';
@@ -58,3 +58,6 @@ export const findTop = (id: string): Top | null => tops.get(id) ?? null;
 /** Why a top can not stand on a family at this size, in words; null where it can. */
 export const refusal = (piece: Piece, family: Family, top: Top): string | null =>
   family.refuses?.(top, piece.size, settled(family.choices, family.id === piece.family ? piece.choices : {})) ?? null;
+
+/** A choice of a piece's family by name; null where that family does not offer it. */
+export const choosable = (piece: Pick<Piece, 'family'>, name: string): Spec | null => familyOf(piece).choices[name] ?? null;

@@ -13,4 +13,7 @@ export * from './families';
 export * from './build';
 export * from './gallery';
 export * from './demo';
+export * from './found';
 export { chordSaving } from './tops/round';
+export { boardChoices } from './tops/boards';
+export { apronChoices } from './bases/aprons';

@@ -25,7 +25,7 @@ import {
   SQUARE,
   type Assembly,
   type Bought,
-  type Cut,
+  type Cutout,
   type End,
   type Joint,
   type JointKind,
@@ -181,7 +181,7 @@ export const level = (height: number): Plane => planeAt([0, 0, height], UP);
 export function cutFor(
   part: Part,
   other: Part,
-  kind: Cut['kind'],
+  kind: Cutout['kind'],
   axis: Axis,
   range: readonly [number, number] | null = null,
 ): Part {
@@ -229,7 +229,7 @@ export function holed(part: Part, centre: Vec, direction: Vec, radius: Length): 
   const middle = into(part.frame, centre);
   const [a, b] = axis === 2 ? ([0, 1] as const) : axis === 1 ? ([0, 2] as const) : ([1, 2] as const);
   const sizes = [part.length, part.width, part.thickness];
-  const cut: Cut = {
+  const cut: Cutout = {
     kind: 'hole',
     axis,
     outline: [
@@ -289,8 +289,15 @@ export function kitFor(room: Room) {
       });
     },
     /** Parts by tag that are put together at one time, with assemblies made before. */
-    assemble(id: string, title: Phrase, tags: readonly string[], from: readonly string[] = [], notes: readonly Phrase[] = []) {
-      assemblies.push({ id, title, parts: tags.map((tag) => `${piece}.${tag}`), from, notes });
+    assemble(
+      id: string,
+      title: Phrase,
+      tags: readonly string[],
+      from: readonly string[] = [],
+      notes: readonly Phrase[] = [],
+      spacers: Assembly['spacers'] = [],
+    ): void {
+      assemblies.push({ id, title, parts: tags.map((tag) => `${piece}.${tag}`), from, notes, spacers });
     },
     moves(id: string, name: string, tags: readonly string[], how: Motion['how']): void {
       motions.push({ id, name, parts: tags.map((tag) => `${piece}.${tag}`), how });

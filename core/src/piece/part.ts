@@ -35,7 +35,7 @@ export const CUT_KINDS = ['lap', 'notch', 'groove', 'rebate', 'dado', 'hole', 'r
  * A prism taken out of a part, in the part's own directions: `outline` in the two directions other than `axis` (x, y
  * for 2; x, z for 1; y, z for 0), from one place to another along it. Convex. `for` is the tag of what lies in it.
  */
-export type Cut = {
+export type Cutout = {
   readonly kind: (typeof CUT_KINDS)[number];
   readonly axis: 0 | 1 | 2;
   readonly outline: Outline;
@@ -67,7 +67,7 @@ export type Part = {
   /** In the part's own length and width, counter-clockwise; null for a rectangle. */
   readonly outline: Outline | null;
   readonly ends: { readonly left: End; readonly right: End };
-  readonly cuts: readonly Cut[];
+  readonly cuts: readonly Cutout[];
   readonly frame: Frame;
   /** How many are made of it in one piece: 1 unless a person says otherwise. */
   readonly count: number;
@@ -126,6 +126,8 @@ export type Assembly = {
   readonly from: readonly string[];
   /** What must be said before the joints: spacers, order, which face is up. */
   readonly notes: readonly Phrase[];
+  /** Spacer blocks that hold a distance while it is joined. */
+  readonly spacers: readonly { readonly thickness: Length; readonly count: number }[];
 };
 
 /** What opens: parts that move together, and how far without touching anything else. */

@@ -22,7 +22,7 @@ import {
   type Vec,
 } from '../solid';
 import { AXES, type Axis, type Box, type Point } from './geometry';
-import type { Cut, End, Motion, Part } from './part';
+import type { Cutout, End, Motion, Part } from './part';
 
 export const tan = (angle: number): number => Math.tan(radians(angle));
 
@@ -54,7 +54,7 @@ const swapped = (outline: Outline): Outline => {
   });
 };
 
-const cutterOf = ({ axis, outline, from, to }: Cut): Cell => prism(axis === 1 ? swapped(outline) : outline, from, to, axis);
+const cutterOf = ({ axis, outline, from, to }: Cutout): Cell => prism(axis === 1 ? swapped(outline) : outline, from, to, axis);
 
 /** Surfaces of an end, and of the n-th cut-out: told apart for the drawing's edges. */
 const END_SURFACE = 500;
@@ -104,7 +104,7 @@ export function solidOf(part: Part): Solid {
 }
 
 /** What a cut-out takes, in the piece. */
-export const cutSolidOf = (part: Part, cut: Cut): Solid => inPiece(part, [cutterOf(cut)]);
+export const cutSolidOf = (part: Part, cut: Cutout): Solid => inPiece(part, [cutterOf(cut)]);
 
 /** The smallest box around points, to whole units. */
 export function boxAround(points: readonly Vec[]): Box {

@@ -54,3 +54,47 @@ export function edgesOf(solid: Solid): readonly Edge[] {
   return [...drawn.values()];
 }
 
+
+/** A face with its corners, and which of its sides are drawn: seams of one surface are not. */
+export type OutlinedFace = { readonly normal: Vec; readonly points: readonly Vec[]; readonly drawn: readonly boolean[] };
+
+const outlined = new WeakMap<Solid, readonly OutlinedFace[]>();
+
+/** The faces that show, each side cut where a drawn edge begins or ends on it. Kept with the body. */
+export function outlinedFaces(solid: Solid): readonly OutlinedFace[] {
+  const known = outlined.get(solid);
+  if (known) return known;
+  const lines = new Map<string, { along: Vec; runs: [number, number][] }>();
+  for (const [a, b] of edgesOf(solid)) {
+    const { name, along } = lineOf(a, b);
+    const line = lines.get(name) ?? { along, runs: [] };
+    lines.set(name, line);
+    line.runs.push([dot(a, along), dot(b, along)].sort((p, q) => p - q) as [number, number]);
+  }
+  const faces = facesOf(solid).map(({ normal, points }): OutlinedFace => {
+    const corners: Vec[] = [];
+    const drawn: boolean[] = [];
+    points.forEach((point, at) => {
+      const next = points[(at + 1) % points.length]!;
+      const line = lines.get(lineOf(point, next).name);
+      const [from, to] = line ? [dot(point, line.along), dot(next, line.along)] : [0, 1];
+      const share = (run: number) => (run - from) / (to - from);
+      const inside = (value: number) => value > 1e-4 && value < 1 - 1e-4;
+      const stops = (line?.runs ?? []).flat().map(share).filter(inside);
+      const marks = [0, ...[...new Set(stops)].sort((a, b) => a - b), 1];
+      for (let k = 0; k + 1 < marks.length; k++) {
+        const [start, end] = [marks[k]!, marks[k + 1]!];
+        const middle = from + ((start + end) / 2) * (to - from);
+        corners.push([
+          point[0] + (next[0] - point[0]) * start,
+          point[1] + (next[1] - point[1]) * start,
+          point[2] + (next[2] - point[2]) * start,
+        ]);
+        drawn.push(line?.runs.some(([low, high]) => middle > low && middle < high) ?? false);
+      }
+    });
+    return { normal, points: corners, drawn };
+  });
+  outlined.set(solid, faces);
+  return faces;
+}

@@ -205,16 +205,43 @@ export const moved = (solid: Solid, point: (p: Vec) => Vec, direction: (d: Vec) 
     cell.map((face) => ({ ...face, normal: direction(face.normal), points: face.points.map(point) })),
   );
 
-/** The faces that show: all but the walls between cells. */
-export const facesOf = (solid: Solid): readonly Face[] => solid.flatMap((cell) => cell.filter((face) => face.surface >= 0));
+const shown = new WeakMap<Solid, readonly Face[]>();
+
+/** The faces that show: all but the walls between cells. Kept with the body. */
+export function facesOf(solid: Solid): readonly Face[] {
+  const known = shown.get(solid);
+  if (known) return known;
+  const faces = solid.flatMap((cell) => cell.filter((face) => face.surface >= 0));
+  shown.set(solid, faces);
+  return faces;
+}
+
+/** Least and most of points along each axis, a touch wider. */
+type Span = readonly [number, number, number, number, number, number];
+const spans = new WeakMap<Face, Span>();
+function spanOfFace(face: Face): Span {
+  const known = spans.get(face);
+  if (known) return known;
+  const span: [number, number, number, number, number, number] = [Infinity, Infinity, Infinity, -Infinity, -Infinity, -Infinity];
+  for (const point of face.points)
+    for (let axis = 0; axis < 3; axis++) {
+      span[axis] = Math.min(span[axis]!, point[axis]! - TOUCHING);
+      span[axis + 3] = Math.max(span[axis + 3]!, point[axis]! + TOUCHING);
+    }
+  spans.set(face, span);
+  return span;
+}
+const clear = (a: Span, b: Span): boolean =>
+  a[0] > b[3] || b[0] > a[3] || a[1] > b[4] || b[1] > a[4] || a[2] > b[5] || b[2] > a[5];
 
 /** Where two bodies' faces lie against each other: polygons, each with the normal of `a` there. */
 export function contacts(a: Solid, b: Solid): readonly Face[] {
   const found: Face[] = [];
   const facesB = facesOf(b);
-  for (const face of facesOf(a))
+  for (const face of facesOf(a)) {
+    const span = spanOfFace(face);
     for (const other of facesB) {
-      if (dot(face.normal, other.normal) > -1 + 1e-6) continue;
+      if (clear(span, spanOfFace(other)) || dot(face.normal, other.normal) > -1 + 1e-6) continue;
       const plane = planeOf(other);
       if (!face.points.every((point) => Math.abs(dot(plane.normal, point) - plane.reach) <= TOUCHING)) continue;
       let shared = face.points;
@@ -224,6 +251,7 @@ export function contacts(a: Solid, b: Solid): readonly Face[] {
       }
       if (shared.length >= 3 && faceArea(shared) > TOUCHING) found.push({ ...face, points: shared });
     }
+  }
   return found;
 }
 

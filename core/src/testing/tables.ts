@@ -1,25 +1,31 @@
 import fc from 'fast-check';
 import { inches, mm, type Length, type Units } from '../length';
-import { APRON_STOCK, LEGS, TOP_WIDTHS, USES, newJob, newPiece, type Job, type Piece } from '../job';
+import { newJob, type Job, type Piece } from '../job';
+import { apronChoices, boardChoices, newPiece } from '../piece';
 
-/** Random four-leg tables of sizes people build, in quarter inches or whole millimetres. For property tests. */
+const keys = <V extends string>(options: Readonly<Record<V, string>>) => Object.keys(options) as V[];
+
+/** A length in quarter inches or whole millimetres. */
+export const lengths = (units: Units, from: number, to: number): fc.Arbitrary<Length> =>
+  units === 'in'
+    ? fc.integer({ min: from * 4, max: to * 4 }).map((quarters) => inches(quarters / 4))
+    : fc.integer({ min: Math.ceil(from * 25.4), max: Math.floor(to * 25.4) }).map(mm);
+
+/** Random four-leg tables with joined tops, of sizes people build. For property tests. */
 export const tables = (units: Units): fc.Arbitrary<Piece> => {
-  const size = (from: number, to: number): fc.Arbitrary<Length> =>
-    units === 'in'
-      ? fc.integer({ min: from * 4, max: to * 4 }).map((quarters) => inches(quarters / 4))
-      : fc.integer({ min: Math.ceil(from * 25.4), max: Math.floor(to * 25.4) }).map(mm);
+  const size = (from: number, to: number) => lengths(units, from, to);
   return fc
     .record({
-      use: fc.constantFrom(...USES),
+      start: fc.constantFrom('dining', 'desk', 'coffee', 'standing'),
       length: size(36, 84),
       width: size(20, 42),
       height: size(16, 40),
-      thickness: fc.constantFrom('1x' as const, '2x' as const),
-      topWidth: fc.constantFrom(...TOP_WIDTHS),
-      edges: fc.constantFrom('ripped' as const, 'as bought' as const),
-      fixing: fc.constantFrom('clips' as const, 'screwed' as const),
-      legs: fc.constantFrom(...LEGS),
-      apron: fc.constantFrom(...APRON_STOCK),
+      thickness: fc.constantFrom(...keys(boardChoices.thickness.options)),
+      topWidth: fc.constantFrom(...keys(boardChoices.width.options)),
+      edges: fc.constantFrom(...keys(boardChoices.edges.options)),
+      fixing: fc.constantFrom(...keys(apronChoices.fixing.options)),
+      legs: fc.constantFrom('4x4', 'two 2x4', 'three 2x4'),
+      apron: fc.constantFrom(...keys(apronChoices.apron.options)),
       ends: size(0, 8),
       sides: size(0, 3),
       setback: fc.constantFrom(0, inches(1 / 4), inches(1 / 2)),
@@ -27,17 +33,19 @@ export const tables = (units: Units): fc.Arbitrary<Piece> => {
       copies: fc.integer({ min: 1, max: 2 }),
     })
     .map((row) => ({
-      ...newPiece('table', row.use),
+      ...newPiece('table', row.start),
       copies: row.copies,
       size: { length: row.length, width: row.width, height: row.height },
       choices: {
-        top: { thickness: row.thickness, width: row.topWidth, edges: row.edges, fixing: row.fixing },
         legs: row.legs,
         apron: row.apron,
-        overhang: { ends: row.ends, sides: row.sides },
+        overhangEnds: row.ends,
+        overhangSides: row.sides,
         setback: row.setback,
         crossSupports: row.crossSupports,
+        fixing: row.fixing,
       },
+      topChoices: { thickness: row.thickness, width: row.topWidth, edges: row.edges },
     }));
 };
 

@@ -5,14 +5,14 @@ import {
   PER_INCH,
   toInches,
   printLength,
-  printNominal,
+  offerName,
   type Board,
   type Length,
   type NumberedCut,
 } from '@sill/core';
 import { useMark, useUnits } from '../state/hooks';
-import { type ROLE_TONE } from '../theme';
-import { DimSpan } from '../words/Dim';
+import type { ROLE_TONE } from '../theme';
+import { DimSpan, Text } from '../words/Dim';
 
 type Props = {
   readonly board: Board;
@@ -45,7 +45,7 @@ export function BoardRow({ board, cuts, longest, label, lit }: Props) {
   const tall = Math.max(26, Math.min(44, 8 + toInches(width) * 6));
   const inches = (length: Length) => printLength(length, units, true);
   const [first, last] = [board.pieces[0]!, board.pieces.at(-1)!];
-  const name = `Board ${board.number}, ${printNominal(board.offer.nominal)} by ${board.offer.feet} feet: ${board.pieces.map((piece) => `${label(piece.blank.part.id)} ${inches(piece.length)}`).join(', ')}`;
+  const name = `Board ${board.number}, ${offerName(board.offer, units)}: ${board.pieces.map((piece) => `${label(piece.blank.part.id)} ${inches(piece.length)}`).join(', ')}`;
   const kept = board.offcuts.filter((offcut) => offcut.length >= KEEP_OFFCUT);
   return (
     <div className="board-row">
@@ -53,7 +53,7 @@ export function BoardRow({ board, cuts, longest, label, lit }: Props) {
         <strong>{board.number}</strong>
         <span>
           <b>
-            {printNominal(board.offer.nominal)}×{board.offer.feet}
+            <Text of={offerName(board.offer, units)} />
           </b>
           <small>buy</small>
         </span>
@@ -92,9 +92,9 @@ export function BoardRow({ board, cuts, longest, label, lit }: Props) {
         })}
         {cuts.map((cut) => (
           <g key={cut.number} className={lit !== null && !lit.has(cut.number) ? 'cut dimmed' : 'cut'}>
-            <line x1={1 + x(cut.x)} x2={1 + x(cut.x)} y1={TOP - 8} y2={TOP + tall + 5} />
-            <circle cx={1 + x(cut.x)} cy={TOP - 15} r={10} />
-            <text x={1 + x(cut.x)} y={TOP - 11}>
+            <line x1={1 + x(cut.at)} x2={1 + x(cut.at)} y1={TOP - 8} y2={TOP + tall + 5} />
+            <circle cx={1 + x(cut.at)} cy={TOP - 15} r={10} />
+            <text x={1 + x(cut.at)} y={TOP - 11}>
               {cut.number}
             </text>
           </g>

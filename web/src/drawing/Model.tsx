@@ -1,64 +1,96 @@
 import { useMediaQuery } from '@mui/material';
-import { Edges, Line, OrbitControls } from '@react-three/drei';
+import { Line, OrbitControls } from '@react-three/drei';
 import { Canvas, useFrame, useThree } from '@react-three/fiber';
-import { useEffect, useMemo, useRef } from 'react';
-import { Vector3 } from 'three';
-import { around, boxOf, extent, toInches, type Box, type Part } from '@sill/core';
+import { useEffect, useImperativeHandle, useMemo, useRef, type Ref } from 'react';
+import { Spherical, Vector3, type BufferGeometry, type PerspectiveCamera } from 'three';
+import type { OrbitControls as Controls } from 'three-stdlib';
+import { extent, middleOf, outOf, solidOf, toInches, type Box, type Part, type PieceModel } from '@sill/core';
 import { useApp, useFrom } from '../state/hooks';
 import { marked } from '../state/view';
 import { Dim } from '../words/Dim';
+import { linesOf, shownSolid, surfaceOf, wholeOf, worldOf, type Section, type Vector } from './scene';
 
-/** World of the model: inches, y up, the middle of the piece's foot at the origin. */
-type Vector = [number, number, number];
+/** How the piece is looked at. */
+export type Look3D = {
+  readonly apart: number;
+  readonly open: number;
+  readonly ghost: boolean;
+  readonly tags: boolean;
+  readonly section: Section | null;
+  readonly picked: string | null;
+};
 
-type Placed = { readonly part: Part; readonly size: Vector; readonly middle: Vector };
-
-function place(part: Part, whole: Box): Placed {
-  const box = boxOf(part);
-  const inch = (axis: 0 | 1 | 2) =>
-    toInches(
-      (box.min[axis] + box.max[axis]) / 2 - (axis === 2 ? whole.min[2] : (whole.min[axis] + whole.max[axis]) / 2),
-    );
-  const size = (axis: 0 | 1 | 2) => toInches(extent(box, axis));
-  return { part, size: [size(0), size(2), size(1)], middle: [inch(0), inch(2), inch(1)] };
-}
+/** What the keys and buttons around the picture can ask of it. */
+export type ModelHandle = {
+  readonly turn: (across: number, up: number) => void;
+  readonly zoom: (factor: number) => void;
+  readonly reset: () => void;
+  /** The picture as a PNG data address. */
+  readonly picture: () => string;
+};
 
 /** Pulled apart: away from the middle of the piece, and up by a share of its height for the top. */
-const apartBy = ({ part, middle: [x, y, z] }: Placed, apart: number, height: number): Vector => [
-  x * (1 + 0.3 * apart),
-  y + apart * height * (part.role === 'top' ? 0.3 : part.role === 'leg' ? -0.08 : 0.08),
-  z * (1 + (part.role === 'top' ? 0.3 : 0.6) * apart),
-];
+function apartBy(part: Part, [x, , z]: Vector, apart: number, height: number): Vector {
+  const lift = part.role === 'top' || part.role === 'edging' ? 0.3 : part.role === 'leg' || part.role === 'foot' ? -0.06 : 0.08;
+  const spread = part.role === 'top' ? 0.3 : 0.6;
+  return [x * 0.3 * apart, apart * height * lift, z * spread * apart];
+}
 
-type SolidProps = { readonly placed: Placed; readonly apart: number; readonly height: number };
+type BodyProps = {
+  readonly part: Part;
+  readonly surface: BufferGeometry;
+  readonly lines: BufferGeometry;
+  readonly offset: Vector;
+  readonly ghost: boolean;
+  readonly picked: boolean;
+  readonly onPick: (id: string) => void;
+};
 
-function Solid({ placed, apart, height }: SolidProps) {
+function Body({ part, surface, lines, offset, ghost, picked, onPick }: BodyProps) {
   const dispatch = useApp();
-  const isMarked = useFrom((state) => state.view.marked === placed.part.id);
+  const isMarked = useFrom((state) => state.view.marked === part.id) || picked;
   const invalidate = useThree((state) => state.invalidate);
-  useEffect(() => invalidate(), [invalidate, isMarked, apart, placed]);
+  useEffect(() => invalidate(), [invalidate, isMarked, offset, surface, ghost]);
+  useEffect(
+    () => () => {
+      surface.dispose();
+      lines.dispose();
+    },
+    [surface, lines],
+  );
+  const clear = ghost && !isMarked;
+  const wood = part.bought ? (part.bought.kind === 'top' || part.bought.kind === 'tile' ? '#d9d6cf' : '#a9adad') : '#f2dfb4';
   return (
-    <mesh
-      position={apartBy(placed, apart, height)}
-      onPointerOver={(event) => {
-        event.stopPropagation();
-        dispatch(marked(placed.part.id));
-      }}
-      onPointerOut={() => dispatch(marked(null))}
-    >
-      <boxGeometry args={placed.size} />
-      <meshLambertMaterial color={isMarked ? '#9cc4e0' : '#f2dfb4'} />
-      <Edges threshold={15} color={isMarked ? '#21577f' : '#5f5233'} />
-    </mesh>
+    <group position={offset}>
+      <mesh
+        geometry={surface}
+        onPointerOver={(event) => {
+          event.stopPropagation();
+          dispatch(marked(part.id));
+        }}
+        onPointerOut={() => dispatch(marked(null))}
+        onClick={(event) => {
+          // A drag that turns the piece is no click on it.
+          if (event.delta > 4) return;
+          event.stopPropagation();
+          onPick(part.id);
+        }}
+      >
+        <meshLambertMaterial color={isMarked ? '#9cc4e0' : wood} transparent={clear} opacity={clear ? 0.16 : 1} depthWrite={!clear} polygonOffset polygonOffsetFactor={1} polygonOffsetUnits={1} />
+      </mesh>
+      <lineSegments geometry={lines}>
+        <lineBasicMaterial color={isMarked ? '#21577f' : '#5f5233'} transparent={clear} opacity={clear ? 0.55 : 1} />
+      </lineSegments>
+    </group>
   );
 }
 
 type Measure = { readonly from: Vector; readonly to: Vector; readonly length: number };
 
 /** Lines for the three outside dimensions, a little off the piece. */
-function measuresOf(whole: Box): readonly Measure[] {
+function outsideMeasures(whole: Box): readonly Measure[] {
   const [l, w, h] = [0, 1, 2].map((axis) => toInches(extent(whole, axis as 0 | 1 | 2))) as Vector;
-  const out = 3;
+  const out = Math.max(2, Math.max(l, w, h) / 24);
   return [
     { from: [-l / 2, 0, w / 2 + out], to: [l / 2, 0, w / 2 + out], length: extent(whole, 0) },
     { from: [l / 2 + out, 0, -w / 2], to: [l / 2 + out, 0, w / 2], length: extent(whole, 1) },
@@ -66,39 +98,111 @@ function measuresOf(whole: Box): readonly Measure[] {
   ];
 }
 
-type LabelsProps = {
-  readonly measures: readonly Measure[];
-  readonly labels: React.RefObject<(HTMLSpanElement | null)[]>;
-};
-
-/** Keeps the numbers, which are ordinary text over the picture, at the middle of their lines. */
-function Labels({ measures, labels }: LabelsProps) {
-  const middle = useMemo(() => new Vector3(), []);
-  useFrame(({ camera, size }) => {
-    measures.forEach(({ from, to }, at) => {
-      middle.set((from[0] + to[0]) / 2, (from[1] + to[1]) / 2, (from[2] + to[2]) / 2).project(camera);
-      const [x, y] = [((middle.x + 1) / 2) * size.width, ((1 - middle.y) / 2) * size.height];
-      labels.current[at]?.style.setProperty('transform', `translate(${x}px, ${y}px) translate(-50%, -50%)`);
-    });
-  });
-  return measures.map(({ from, to }, at) => <Line key={at} points={[from, to]} color="#b5341c" lineWidth={1.5} />);
+/** Lines for length, width and thickness of one part, on its faces. */
+function partMeasures(part: Part, whole: Box): readonly Measure[] {
+  const { frame, length, width, thickness } = part;
+  const at = (x: number, y: number, z: number) => worldOf(outOf(frame, [x, y, z]), whole);
+  return [
+    { from: at(0, width, thickness), to: at(length, width, thickness), length },
+    { from: at(0, 0, thickness), to: at(0, width, thickness), length: width },
+    { from: at(length, 0, 0), to: at(length, 0, thickness), length: thickness },
+  ];
 }
 
-/** The piece in space: drag to turn, scroll to come closer, pulled apart by the slider. */
-export default function Model({ parts, apart }: { readonly parts: readonly Part[]; readonly apart: number }) {
-  const whole = useMemo(() => around(parts.map(boxOf))!, [parts]);
-  const placed = useMemo(() => parts.map((part) => place(part, whole)), [parts, whole]);
-  const measures = useMemo(() => measuresOf(whole), [whole]);
-  const labels = useRef<(HTMLSpanElement | null)[]>([]);
-  const reach = Math.max(
-    toInches(extent(whole, 0)),
-    toInches(extent(whole, 1)) * 1.3,
-    toInches(extent(whole, 2)) * 1.6,
+type Label = { readonly at: Vector };
+type LabelsProps = { readonly labels: readonly Label[]; readonly spans: React.RefObject<(HTMLSpanElement | null)[]> };
+
+/** Keeps words, which are ordinary text over the picture, at their places in the model. */
+function Labels({ labels, spans }: LabelsProps) {
+  const point = useMemo(() => new Vector3(), []);
+  useFrame(({ camera, size }) => {
+    labels.forEach(({ at }, index) => {
+      point.set(...at).project(camera);
+      const [x, y] = [((point.x + 1) / 2) * size.width, ((1 - point.y) / 2) * size.height];
+      spans.current[index]?.style.setProperty('transform', `translate(${x}px, ${y}px) translate(-50%, -50%)`);
+    });
+  });
+  return null;
+}
+
+const middle = ({ from, to }: Measure): Vector => [(from[0] + to[0]) / 2, (from[1] + to[1]) / 2, (from[2] + to[2]) / 2];
+
+/** Turning, coming closer and taking a picture, for keys and buttons outside. */
+function Hand({ handle, home, target }: { readonly handle: Ref<ModelHandle>; readonly home: Vector; readonly target: Vector }) {
+  const { gl, scene, camera, invalidate } = useThree();
+  const controls = useThree((state) => state.controls) as Controls | null;
+  useImperativeHandle(handle, () => {
+    const about = new Vector3(...target);
+    const place = (change: (spherical: Spherical) => void) => {
+      const spherical = new Spherical().setFromVector3(camera.position.clone().sub(about));
+      change(spherical);
+      spherical.phi = Math.min(Math.PI - 0.05, Math.max(0.05, spherical.phi));
+      camera.position.setFromSpherical(spherical).add(about);
+      camera.lookAt(about);
+      controls?.update();
+      invalidate();
+    };
+    return {
+      turn: (across, up) =>
+        place((spherical) => {
+          spherical.theta += across;
+          spherical.phi -= up;
+        }),
+      zoom: (factor) => place((spherical) => void (spherical.radius *= factor)),
+      reset: () => {
+        (camera as PerspectiveCamera).position.set(...home);
+        camera.lookAt(about);
+        controls?.update();
+        invalidate();
+      },
+      picture: () => {
+        gl.render(scene, camera);
+        return gl.domElement.toDataURL('image/png');
+      },
+    };
+  }, [gl, scene, camera, invalidate, controls, home, target]);
+  return null;
+}
+
+type Props = { readonly model: Pick<PieceModel, 'parts' | 'motions'>; readonly look: Look3D; readonly onPick: (id: string | null) => void; readonly handle: Ref<ModelHandle> };
+
+/** The piece in space: drag to turn, scroll to come closer, click a part for its sizes. */
+export default function Model({ model, look, onPick, handle }: Props) {
+  const parts = useMemo(() => model.parts.filter((part) => !part.loose), [model.parts]);
+  const whole = useMemo(() => wholeOf(parts), [parts]);
+  const { section, open, apart } = look;
+  const bodies = useMemo(
+    () =>
+      parts.flatMap((part) => {
+        const solid = shownSolid(part, whole, model.motions, open, section);
+        return solid.length === 0
+          ? []
+          : [{ part, surface: surfaceOf(solid, whole), lines: linesOf(solid, whole), centre: worldOf(middleOf(solidOf(part)), whole) }];
+      }),
+    [parts, whole, model.motions, open, section],
   );
-  const height = toInches(extent(whole, 2));
+  const picked = parts.find((part) => part.id === look.picked) ?? null;
+  const size = (axis: 0 | 1 | 2) => toInches(extent(whole, axis));
+  const [length, width, height] = [size(0), size(1), size(2)];
+  const measures = useMemo(() => (apart > 0 ? [] : picked ? partMeasures(picked, whole) : outsideMeasures(whole)), [apart, picked, whole]);
+  const tagged = useMemo(
+    () =>
+      look.tags
+        ? bodies.map(({ part, centre }) => {
+            const [x, y, z] = apartBy(part, centre, apart, height);
+            return { part, at: [centre[0] + x, centre[1] + y, centre[2] + z] as Vector };
+          })
+        : [],
+    [look.tags, bodies, apart, height],
+  );
+  const labels = useMemo(() => [...measures.map((measure) => ({ at: middle(measure) })), ...tagged], [measures, tagged]);
+  const spans = useRef<(HTMLSpanElement | null)[]>([]);
+  const reach = Math.max(length, width * 1.3, height * 1.6);
   // A narrow picture needs the eye farther back to hold the whole width.
   const narrow = useMediaQuery('(max-width: 599px)');
   const back = narrow ? 1.55 : 1;
+  const home = useMemo<Vector>(() => [reach * 1.15 * back, reach * back + height / 2, reach * 1.75 * back], [reach, back, height]);
+  const target = useMemo<Vector>(() => [0, height * 0.42, 0], [height]);
   return (
     <>
       <Canvas
@@ -106,42 +210,56 @@ export default function Model({ parts, apart }: { readonly parts: readonly Part[
         frameloop="demand"
         flat
         dpr={[1, 2]}
-        camera={{
-          fov: 28,
-          near: 1,
-          far: 5000,
-          position: [reach * 1.15 * back, reach * back + height / 2, reach * 1.75 * back],
-        }}
+        camera={{ fov: 28, near: 1, far: 5000, position: home }}
         role="img"
         aria-label="The piece in space"
+        onPointerMissed={() => onPick(null)}
       >
         <ambientLight intensity={1.7} />
         <directionalLight position={[60, 140, 90]} intensity={1.75} />
         <directionalLight position={[-90, 40, -60]} intensity={0.7} />
-        {placed.map((item) => (
-          <Solid key={item.part.id} placed={item} apart={apart} height={height} />
+        {bodies.map(({ part, surface, lines, centre }) => (
+          <Body
+            key={part.id}
+            part={part}
+            surface={surface}
+            lines={lines}
+            offset={apartBy(part, centre, apart, height)}
+            ghost={look.ghost}
+            picked={part.id === look.picked}
+            onPick={onPick}
+          />
         ))}
-        {apart === 0 && <Labels measures={measures} labels={labels} />}
-        <OrbitControls
-          makeDefault
-          target={[0, height * 0.42, 0]}
-          enablePan={false}
-          minDistance={reach * 0.6}
-          maxDistance={reach * 5}
-        />
+        {measures.map(({ from, to }, at) => (
+          <Line key={at} points={[from, to]} color="#b5341c" lineWidth={1.5} />
+        ))}
+        <Labels labels={labels} spans={spans} />
+        <OrbitControls makeDefault target={target} enablePan={false} minDistance={reach * 0.3} maxDistance={reach * 5} />
+        <Hand handle={handle} home={home} target={target} />
       </Canvas>
-      {apart === 0 &&
-        measures.map(({ length }, at) => (
-          <span
-            key={at}
-            className="model-dim"
-            ref={(element) => {
-              labels.current[at] = element;
-            }}
-          >
-            <Dim of={length} />
-          </span>
-        ))}
+      {measures.map(({ length: long }, at) => (
+        <span
+          key={`m${at}`}
+          className="model-dim"
+          ref={(element) => {
+            spans.current[at] = element;
+          }}
+        >
+          <Dim of={long} />
+        </span>
+      ))}
+      {tagged.map(({ part }, at) => (
+        <span
+          key={part.id}
+          className="model-tag"
+          ref={(element) => {
+            spans.current[measures.length + at] = element;
+          }}
+        >
+          {part.tag}
+        </span>
+      ))}
     </>
   );
 }
+

@@ -1,8 +1,15 @@
-import { Slider } from '@mui/material';
-import { Component, lazy, Suspense, useMemo, useState, type ReactNode } from 'react';
-import type { Part } from '@sill/core';
+import { Button, Slider, ToggleButton, ToggleButtonGroup } from '@mui/material';
+import { Component, lazy, Suspense, useMemo, useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
+import type { Part, PieceModel } from '@sill/core';
+import { saveData, saveFile } from '../frame/files';
+import { useApp } from '../state/hooks';
+import { said } from '../state/view';
+import { Dim } from '../words/Dim';
+import { PartTag } from '../words/PartTag';
 import { USUAL_VIEW } from './iso';
+import type { Look3D, ModelHandle } from './Model';
 import { PartPicture } from './PartPicture';
+import type { Section } from './scene';
 
 const Model = lazy(() => import('./Model'));
 
@@ -27,42 +34,151 @@ class Guard extends Component<
   }
 }
 
-/** The live picture of a piece, with a drawn one where WebGL is missing. */
-export function ModelView({ parts, label }: { readonly parts: readonly Part[]; readonly label: string }) {
-  const [apart, setApart] = useState(0);
+const PLAIN: Look3D = { apart: 0, open: 0, ghost: false, tags: false, section: null, picked: null };
+const TURN = Math.PI / 16;
+const SECTIONS = [
+  ['none', 'whole', null],
+  ['across', 'cut across', 0],
+  ['along', 'cut along', 1],
+  ['level', 'cut level', 2],
+] as const;
+
+type Props = { readonly model: PieceModel; readonly label: string };
+
+/** The live picture of a piece with its tools, and a drawn one where WebGL is missing. */
+export function ModelView({ model, label }: Props) {
+  const [look, setLook] = useState(PLAIN);
+  const dispatch = useApp();
+  const handle = useRef<ModelHandle>(null);
   const able = useMemo(() => hasWebGl(), []);
-  const drawn = useMemo(() => parts.map((part) => ({ part, as: 'there' as const })), [parts]);
+  const placed = useMemo(() => model.parts.filter((part) => !part.loose), [model.parts]);
+  const drawn = useMemo(() => placed.map((part) => ({ part, as: 'there' as const })), [placed]);
   const paper = <PartPicture parts={drawn} view={USUAL_VIEW} measure="outside" label={label} />;
+  const set = (change: Partial<Look3D>) => setLook((before) => ({ ...before, ...change }));
+  const picked = placed.find((part) => part.id === look.picked) ?? null;
+
+  const step = (by: number) => {
+    const at = placed.findIndex((part) => part.id === look.picked);
+    set({ picked: placed[(at + by + placed.length) % placed.length]?.id ?? null });
+  };
+  const onKey = (event: KeyboardEvent) => {
+    // Sliders and buttons inside keep their own keys.
+    if (event.target !== event.currentTarget) return;
+    const keys: Readonly<Record<string, () => void>> = {
+      ArrowLeft: () => handle.current?.turn(-TURN, 0),
+      ArrowRight: () => handle.current?.turn(TURN, 0),
+      ArrowUp: () => handle.current?.turn(0, TURN),
+      ArrowDown: () => handle.current?.turn(0, -TURN),
+      '+': () => handle.current?.zoom(0.85),
+      '=': () => handle.current?.zoom(0.85),
+      '-': () => handle.current?.zoom(1.18),
+      Home: () => handle.current?.reset(),
+      ']': () => step(1),
+      '[': () => step(-1),
+      Escape: () => set({ picked: null }),
+    };
+    const act = keys[event.key];
+    if (!act) return;
+    event.preventDefault();
+    act();
+  };
+  const savePng = () => {
+    const picture = handle.current?.picture();
+    if (picture) saveData(`${label}.png`, picture);
+  };
+  const saveGltf = async () => {
+    try {
+      const { gltfOf } = await import('@sill/core/formats/out');
+      saveFile(`${label}.gltf`, 'model/gltf+json', await gltfOf(placed, label));
+    } catch (error) {
+      dispatch(said({ text: error instanceof Error ? error.message : 'The model could not be saved.', bad: true }));
+    }
+  };
+
   return (
     <div className="model">
-      <div className="model-space" data-space={able}>
+      <div
+        className="model-space"
+        data-space={able}
+        {...(able
+          ? {
+              tabIndex: 0,
+              role: 'group',
+              'aria-label': `${label} in space. Arrow keys turn, plus and minus come closer and go back, Home resets, square brackets step through the parts.`,
+              onKeyDown: onKey,
+            }
+          : {})}
+      >
         {able ? (
           <Guard instead={paper}>
             <Suspense fallback={paper}>
-              <Model parts={parts} apart={apart} />
+              <Model model={model} look={look} onPick={(id) => set({ picked: id })} handle={handle} />
             </Suspense>
           </Guard>
         ) : (
           paper
         )}
+        {picked && <Picked part={picked} />}
       </div>
       {able && (
         <div className="model-foot">
-          <span className="soft">Drag to turn · scroll to come closer</span>
-          <span className="soft" id="apart">
-            apart
-          </span>
-          <Slider
+          <ToggleButtonGroup
             size="small"
-            min={0}
-            max={1}
-            step={0.05}
-            value={apart}
-            onChange={(_, value) => setApart(value as number)}
-            aria-labelledby="apart"
-          />
+            exclusive
+            value={SECTIONS.find(([, , axis]) => axis === (look.section?.axis ?? null))![0]}
+            onChange={(_, value: string | null) => {
+              const axis = SECTIONS.find(([name]) => name === value)?.[2];
+              if (value !== null) set({ section: axis === null || axis === undefined ? null : { axis, share: 0.5 } });
+            }}
+            aria-label="Cut open"
+          >
+            {SECTIONS.map(([name, words]) => (
+              <ToggleButton key={name} value={name}>
+                {words}
+              </ToggleButton>
+            ))}
+          </ToggleButtonGroup>
+          {look.section && (
+            <Share label="where" value={look.section.share} onChange={(share) => set({ section: { axis: look.section!.axis, share } as Section })} />
+          )}
+          <ToggleButton size="small" value="ghost" selected={look.ghost} onChange={() => set({ ghost: !look.ghost })}>
+            see through
+          </ToggleButton>
+          <ToggleButton size="small" value="tags" selected={look.tags} onChange={() => set({ tags: !look.tags })}>
+            tags
+          </ToggleButton>
+          <Share label="apart" value={look.apart} onChange={(apart) => set({ apart })} />
+          {model.motions.length > 0 && <Share label="open" value={look.open} onChange={(open) => set({ open })} />}
+          <span className="grow" />
+          <Button size="small" onClick={savePng}>
+            PNG
+          </Button>
+          <Button size="small" onClick={() => void saveGltf()}>
+            glTF
+          </Button>
         </div>
       )}
     </div>
+  );
+}
+
+type ShareProps = { readonly label: string; readonly value: number; readonly onChange: (share: number) => void };
+
+/** From nothing to all of it. */
+function Share({ label, value, onChange }: ShareProps) {
+  return (
+    <label className="share">
+      <span className="soft">{label}</span>
+      <Slider size="small" min={0} max={1} step={0.02} value={value} onChange={(_, next) => onChange(next as number)} slotProps={{ input: { 'aria-label': label } }} />
+    </label>
+  );
+}
+
+/** The part that was clicked: its tag, name and sizes. */
+function Picked({ part }: { readonly part: Part }) {
+  return (
+    <p className="picked" role="status">
+      <PartTag id={part.id} tag={part.tag} /> {part.name}: <Dim of={part.length} /> × <Dim of={part.width} /> × <Dim of={part.thickness} />
+    </p>
   );
 }

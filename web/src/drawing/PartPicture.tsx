@@ -1,8 +1,9 @@
 import { useMemo } from 'react';
-import { around, boxOf, extent, type Part } from '@sill/core';
+import { alongOf, around, boxOf, cornersOf, edgesOf, extent, solidOf, type Part } from '@sill/core';
 import { useMark } from '../state/hooks';
 import { DimSpan } from '../words/Dim';
-import { backToFront, boundsOf, facesOf, project, viewTowards, type Bounds, type Screen, type View } from './iso';
+import { axesOf, boundsOf, project, sideOf, viewTowards, type Bounds, type Screen, type View } from './iso';
+import { paintOrder, type Patch } from './paint';
 
 export type Drawn = {
   readonly part: Part;
@@ -25,15 +26,32 @@ const USUAL_WIDTH = 480;
 const PAD = 46;
 const text = (points: readonly Screen[]) => points.map(([x, y]) => `${x.toFixed(1)},${y.toFixed(1)}`).join(' ');
 
-function Solid({ part, as, at, view }: Drawn & { readonly at: (point: Screen) => Screen; readonly view: View }) {
+type At = (point: Screen) => Screen;
+
+/** One face, or what is seen of it, with the sides that are edges of its part. */
+function Face({ patch, at, view }: { readonly patch: Patch<Drawn>; readonly at: At; readonly view: View }) {
+  const { part, as } = patch.of;
   const { marked, handlers } = useMark(part.id);
+  const points = patch.points.map((point) => at(project(point, view)));
+  const sides = points.flatMap((point, k) => {
+    const next = points[(k + 1) % points.length]!;
+    return patch.drawn[k] ? [`M${point[0].toFixed(1)},${point[1].toFixed(1)}L${next[0].toFixed(1)},${next[1].toFixed(1)}`] : [];
+  });
   return (
-    <g className={`solid ${as}${marked ? ' marked' : ''}`} {...(as === 'later' ? {} : handlers)}>
-      {facesOf(boxOf(part), view).map(({ side, points }) => (
-        <polygon key={side} className={`face-${side}`} points={text(points.map(at))} />
-      ))}
+    <g className={`solid ${as}${marked ? ' marked' : ''}`} {...handlers}>
+      <polygon className={`face-${sideOf(patch.normal, view)}`} points={text(points)} />
+      {sides.length > 0 && <path className="edge" d={sides.join('')} />}
     </g>
   );
+}
+
+/** A part that comes later: its edges, dashed. */
+function Later({ part, at, view }: { readonly part: Part; readonly at: At; readonly view: View }) {
+  const lines = edgesOf(solidOf(part)).map(([a, b]) => {
+    const [from, to] = [at(project(a, view)), at(project(b, view))];
+    return `M${from[0].toFixed(1)},${from[1].toFixed(1)}L${to[0].toFixed(1)},${to[1].toFixed(1)}`;
+  });
+  return <path className="later" d={lines.join('')} />;
 }
 
 /** Tags stand outside the picture, left and right, a line from each to its part; none over another. */
@@ -90,30 +108,34 @@ export function PartPicture({ parts, view: given, tags = false, measure = null, 
       ),
     [given, parts],
   );
-  const cornersOf = (drawn: readonly Drawn[]) =>
-    drawn.flatMap(({ part }) => facesOf(boxOf(part), view).flatMap(({ points }) => points));
+  const painted = useMemo(
+    () =>
+      paintOrder(
+        parts.filter(({ as }) => as !== 'later').map((item) => ({ of: item, solid: solidOf(item.part) })),
+        view,
+      ),
+    [parts, view],
+  );
+  const pointsOf = (drawn: readonly Drawn[]) =>
+    drawn.flatMap(({ part }) => cornersOf(solidOf(part)).map((point) => project(point, view)));
   if (parts.length === 0) return null;
   const now = parts.filter(({ as }) => as !== 'later');
-  const whole = boundsOf(cornersOf(parts));
-  const bounds = now.length > 0 ? near(boundsOf(cornersOf(now)), whole) : whole;
+  const whole = boundsOf(pointsOf(parts));
+  const bounds = now.length > 0 ? near(boundsOf(pointsOf(now)), whole) : whole;
   const scale = Math.min((width - 2 * PAD) / bounds.width, 360 / bounds.height);
   const height = bounds.height * scale + 2 * PAD;
   const left = (width - bounds.width * scale) / 2;
   const at = ([x, y]: Screen): Screen => [(x - bounds.x) * scale + left, (y - bounds.y) * scale + PAD];
-  const solid = backToFront(
-    now.map((item) => ({ ...item, box: boxOf(item.part) })),
-    view,
-  );
   const later = parts.filter(({ as }) => as === 'later');
   const shownTags = tags ? placeTags(now, view, at, width, height) : [];
 
   return (
     <svg className="part-picture" viewBox={`0 0 ${width} ${height.toFixed(0)}`} role="img" aria-label={label}>
       {later.map((item) => (
-        <Solid key={item.part.id} {...item} at={at} view={view} />
+        <Later key={item.part.id} part={item.part} at={at} view={view} />
       ))}
-      {solid.map((item) => (
-        <Solid key={item.part.id} {...item} at={at} view={view} />
+      {painted.map((patch, at0) => (
+        <Face key={at0} patch={patch} at={at} view={view} />
       ))}
       {shownTags.map(({ part, as, point, x, y }) => (
         <g key={part.id} className={`tag-flag ${as}`}>
@@ -160,9 +182,11 @@ type Placed = { readonly view: View; readonly at: (point: Screen) => Screen };
 function Outside({ parts, view, at }: Placed & { readonly parts: readonly Part[] }) {
   const box = around(parts.map(boxOf));
   if (!box) return null;
-  const near = (axis: 0 | 1, flip: boolean) => (flip ? box.min[axis] : box.max[axis]);
-  const [x, y] = [near(0, view.flipX), near(1, view.flipY)];
-  const far = [view.flipX ? box.max[0] : box.min[0], view.flipY ? box.max[1] : box.min[1]] as const;
+  const { eye } = axesOf(view);
+  const near = (axis: 0 | 1) => (eye[axis] < 0 ? box.min[axis] : box.max[axis]);
+  const away = (axis: 0 | 1) => (eye[axis] < 0 ? box.max[axis] : box.min[axis]);
+  const [x, y] = [near(0), near(1)];
+  const far = [away(0), away(1)] as const;
   const top = box.max[2];
   const shift = (point: Screen, dx: number, dy: number): Screen => [point[0] + dx, point[1] + dy];
   const corner = (a: number, b: number, c: number) => at(project([a, b, c], view));
@@ -190,10 +214,11 @@ function Outside({ parts, view, at }: Placed & { readonly parts: readonly Part[]
 /** The length of one part, above it. */
 function Along({ part, view, at }: Placed & { readonly part: Part }) {
   const { min, max } = boxOf(part);
+  const along = alongOf(part);
   const end = [...min] as [number, number, number];
-  end[part.along] = max[part.along]!;
+  end[along] = max[along]!;
   const start = [...min] as [number, number, number];
-  if (part.along !== 2) start[2] = end[2] = max[2];
+  if (along !== 2) start[2] = end[2] = max[2];
   const lift = ([x, y]: Screen): Screen => [x, y - 9];
   return (
     <Dimension

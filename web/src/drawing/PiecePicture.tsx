@@ -7,10 +7,8 @@ import { PartPicture } from './PartPicture';
 export function PiecePicture({ piece }: { readonly piece: Piece }) {
   const parts = useMemo(() => {
     const candidates = topCandidates(piece);
-    return buildPiece(piece, candidates[Math.min(1, candidates.length - 1)]!, DEFAULT_SHOP, 'in').parts.map((part) => ({
-      part,
-      as: 'there' as const,
-    }));
+    const { parts: built } = buildPiece(piece, candidates[Math.min(1, candidates.length - 1)]!, DEFAULT_SHOP, 'in');
+    return built.map((part) => ({ part, as: 'there' as const }));
   }, [piece]);
   return <PartPicture parts={parts} view={USUAL_VIEW} label={piece.name} />;
 }

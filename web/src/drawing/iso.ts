@@ -1,76 +1,32 @@
-import { AXES, around, type Box, type Point } from '@sill/core';
+import { around, dot, type Box, type Point, type Vec } from '@sill/core';
 
-/** Where the eye is: turned about the vertical, looking down; x and y may be mirrored so that a side comes to the front. */
-export type View = { readonly turn: number; readonly down: number; readonly flipX: boolean; readonly flipY: boolean };
+/** Where the eye is: so many degrees round from the front towards the right, and so many looking down. */
+export type View = { readonly turn: number; readonly down: number };
 
-export const USUAL_VIEW: View = { turn: 32, down: 28, flipX: false, flipY: false };
+export const USUAL_VIEW: View = { turn: 32, down: 28 };
 
 export type Screen = readonly [x: number, y: number];
-export type Face = { readonly side: 'top' | 'left' | 'right'; readonly points: readonly Screen[] };
 
 const radians = (degrees: number) => (degrees * Math.PI) / 180;
 
-/** Parallel projection of a point of the piece, in its own length units. */
-export function project([x, y, z]: Point, { turn, down, flipX, flipY }: View): Screen {
-  const a = flipX ? -x : x;
-  const b = flipY ? -y : y;
+/** Directions of the screen in the piece: to the right, up, and towards the eye. */
+export function axesOf({ turn, down }: View): { readonly right: Vec; readonly up: Vec; readonly eye: Vec } {
   const [sin, cos] = [Math.sin(radians(turn)), Math.cos(radians(turn))];
-  return [a * cos - b * sin, (a * sin + b * cos) * Math.sin(radians(down)) - z * Math.cos(radians(down))];
+  const [steep, flat] = [Math.sin(radians(down)), Math.cos(radians(down))];
+  return { right: [cos, sin, 0], up: [-sin * steep, cos * steep, flat], eye: [sin * flat, -cos * flat, steep] };
 }
 
-/** A box as the eye has it: mirrored so that larger x, y and z are nearer. */
-const seen = (box: Box, { flipX, flipY }: View): Box => {
-  const min = [...box.min] as [number, number, number];
-  const max = [...box.max] as [number, number, number];
-  ([flipX, flipY] as const).forEach((flip, axis) => {
-    if (flip) [min[axis], max[axis]] = [-max[axis]!, -min[axis]!];
-  });
-  return { min, max };
-};
-
-/** The three faces of a box that the eye sees. */
-export function facesOf(box: Box, view: View): readonly Face[] {
-  const near = seen(box, view);
-  const flat: View = { ...view, flipX: false, flipY: false };
-  const at = (x: 'min' | 'max', y: 'min' | 'max', z: 'min' | 'max') =>
-    project([near[x][0], near[y][1], near[z][2]], flat);
-  return [
-    {
-      side: 'top',
-      points: [at('min', 'min', 'max'), at('max', 'min', 'max'), at('max', 'max', 'max'), at('min', 'max', 'max')],
-    },
-    {
-      side: 'left',
-      points: [at('min', 'max', 'min'), at('max', 'max', 'min'), at('max', 'max', 'max'), at('min', 'max', 'max')],
-    },
-    {
-      side: 'right',
-      points: [at('max', 'min', 'min'), at('max', 'max', 'min'), at('max', 'max', 'max'), at('max', 'min', 'max')],
-    },
-  ];
+/** Parallel projection of a point of the piece, in its own length units; y grows downwards as on a screen. */
+export function project(point: Point | Vec, view: View): Screen {
+  const { right, up } = axesOf(view);
+  return [dot(point, right), -dot(point, up)];
 }
 
-/**
- * Back to front, so that nearer boxes are painted over farther ones. A box can hide another only where it is nearer
- * or level along every axis; of two boxes that share no volume at most one can hide the other, which gives an order.
- */
-export function backToFront<T extends { readonly box: Box }>(items: readonly T[], view: View): readonly T[] {
-  const boxes = items.map(({ box }) => seen(box, view));
-  const canHide = (near: Box, far: Box) => AXES.every((axis) => near.max[axis] > far.min[axis]);
-  const before = boxes.map((box, at) =>
-    boxes.flatMap((other, k) => (k !== at && canHide(box, other) && !canHide(other, box) ? [k] : [])),
-  );
-  const order: T[] = [];
-  const state = items.map(() => 0);
-  const visit = (at: number) => {
-    if (state[at] !== 0) return;
-    state[at] = 1;
-    before[at]!.forEach(visit);
-    order.push(items[at]!);
-  };
-  items.forEach((_, at) => visit(at));
-  return order;
-}
+export type Side = 'top' | 'left' | 'right';
+
+/** Which of three tones a face takes: from above, or from the side it looks to. */
+export const sideOf = (normal: Vec, view: View): Side =>
+  normal[2] > 0.6 ? 'top' : dot(normal, axesOf(view).right) > 0 ? 'right' : 'left';
 
 export type Bounds = { readonly x: number; readonly y: number; readonly width: number; readonly height: number };
 
@@ -82,10 +38,15 @@ export function boundsOf(points: readonly Screen[]): Bounds {
   return { x, y, width: Math.max(...xs) - x, height: Math.max(...ys) - y };
 }
 
-/** Mirrors the view so that the middle of `front` comes nearer than the middle of `whole`. */
+/** The four corners to look from: front right, front left, back right, back left. */
+const CORNERS = [USUAL_VIEW.turn, -USUAL_VIEW.turn, 180 - USUAL_VIEW.turn, USUAL_VIEW.turn - 180];
+
+/** From the corner that brings the middle of `front` nearest, against the middle of `whole`. */
 export function viewTowards(front: readonly Box[], whole: readonly Box[]): View {
   const [a, b] = [around(front), around(whole)];
   if (!a || !b) return USUAL_VIEW;
-  const middle = (box: Box, axis: 0 | 1) => box.min[axis] + box.max[axis];
-  return { ...USUAL_VIEW, flipX: middle(a, 0) < middle(b, 0), flipY: middle(a, 1) < middle(b, 1) };
+  const off = ([0, 1] as const).map((axis) => (a.min[axis] + a.max[axis] - b.min[axis] - b.max[axis]) / 2);
+  const nearness = (turn: number) => dot(axesOf({ ...USUAL_VIEW, turn }).eye, [off[0]!, off[1]!, 0]);
+  const turn = CORNERS.reduce((best, next) => (nearness(next) > nearness(best) + 1 ? next : best));
+  return { ...USUAL_VIEW, turn };
 }

@@ -13,10 +13,12 @@ type Props<T extends string> = {
   readonly options: readonly Option<T>[];
   readonly onChange: (value: T) => void;
   readonly mark?: ReactNode;
+  /** When to take which, in a line. */
+  readonly help?: string | undefined;
 };
 
 /** A few ways to do it, all in view; one is taken. Arrow keys move between them, as radio buttons do. */
-export function Choice<T extends string>({ label, value, options, onChange, mark }: Props<T>) {
+export function Choice<T extends string>({ label, value, options, onChange, mark, help }: Props<T>) {
   const name = useId();
   return (
     <fieldset className="choice">
@@ -38,6 +40,7 @@ export function Choice<T extends string>({ label, value, options, onChange, mark
           </label>
         ))}
       </div>
+      {help && <p className="help">{help}</p>}
     </fieldset>
   );
 }

@@ -9,7 +9,7 @@ import {
   type SortingState,
 } from '@tanstack/react-table';
 import { unparse } from 'papaparse';
-import { useState, type ReactNode } from 'react';
+import { useState, type KeyboardEvent, type ReactNode } from 'react';
 import { marked, said } from '../state/view';
 import { useApp, useFrom } from '../state/hooks';
 
@@ -29,12 +29,15 @@ type Props<Row> = {
   readonly rowId: (row: Row) => string;
   /** Part that a row marks, where it is about one. */
   readonly partOf?: (row: Row) => string;
+  /** A row that is picked, and what picking one does. */
+  readonly picked?: string | null;
+  readonly onPick?: (row: Row) => void;
   readonly name: string;
   readonly filter?: boolean;
 };
 
 /** A table that sorts, filters and copies as CSV. */
-export function DataTable<Row>({ rows, columns, rowId, partOf, name, filter = true }: Props<Row>) {
+export function DataTable<Row>({ rows, columns, rowId, partOf, picked = null, onPick, name, filter = true }: Props<Row>) {
   const dispatch = useApp();
   const markedPart = useFrom((state) => state.view.marked);
   const [sorting, setSorting] = useState<SortingState>([]);
@@ -113,7 +116,16 @@ export function DataTable<Row>({ rows, columns, rowId, partOf, name, filter = tr
               return (
                 <TableRow
                   key={row.id}
-                  selected={part !== null && part === markedPart}
+                  selected={(part !== null && part === markedPart) || row.id === picked}
+                  {...(onPick
+                    ? {
+                        tabIndex: 0,
+                        'aria-selected': row.id === picked,
+                        onClick: () => onPick(row.original),
+                        onKeyDown: (event: KeyboardEvent) => event.key === 'Enter' && onPick(row.original),
+                        style: { cursor: 'pointer' },
+                      }
+                    : {})}
                   onPointerEnter={() => part !== null && dispatch(marked(part))}
                   onPointerLeave={() => part !== null && dispatch(marked(null))}
                 >
@@ -128,7 +140,7 @@ export function DataTable<Row>({ rows, columns, rowId, partOf, name, filter = tr
           </TableBody>
         </Table>
       </div>
-      {shown.length === 0 && <p className="soft">No row has “{search}” in it.</p>}
+      {shown.length === 0 && search !== '' && <p className="soft">No row has “{search}” in it.</p>}
     </div>
   );
 }

@@ -2,7 +2,7 @@ import { Button, LinearProgress, Popover } from '@mui/material';
 import { format, parseISO } from 'date-fns';
 import { useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
-import { printNominal, type Job, type Plan } from '@sill/core';
+import { offerName, type Job, type Plan } from '@sill/core';
 import { endPlan, endProof, planAgain } from '../state/replanning';
 import { useApp, useFrom, useJob, usePlan, useStage } from '../state/hooks';
 import { useTicks } from '../state/useTicks';
@@ -44,7 +44,7 @@ function tallies(plan: Plan, job: Job): readonly Tally[] {
       explain: (
         <>
           {list.boards
-            .map((line) => `${line.count} of ${printNominal(line.offer.nominal)}×${line.offer.feet}`)
+            .map((line) => `${line.count} of ${offerName(line.offer, job.units)}`)
             .join(', ')}
           .
         </>

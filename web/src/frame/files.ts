@@ -18,3 +18,11 @@ export function textOfChosenFile(accept: string): Promise<string | null> {
     input.click();
   });
 }
+
+/** Hands the browser a data address to save. */
+export function saveData(name: string, address: string): void {
+  const link = document.createElement('a');
+  link.href = address;
+  link.download = name.replace(/[\\/:*?"<>|]+/g, '-');
+  link.click();
+}

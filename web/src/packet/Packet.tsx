@@ -5,7 +5,8 @@ import {
   SHORT_PIECE,
   hardwareName,
   plain,
-  printNominal,
+  offerName,
+  printMaterial,
   type Job,
   type Phrase,
   type Plan,
@@ -64,9 +65,9 @@ function BuyingSheet({
               </td>
               <td>
                 <b>
-                  {printNominal(line.offer.nominal)}×{line.offer.feet}
+                  <Text of={offerName(line.offer, job.units)} />
                 </b>{' '}
-                {line.offer.grade}
+                {'grade' in line.offer ? line.offer.grade : ''}
               </td>
               <td>{line.count}</td>
               <td>{cents(line.offer.price)}</td>
@@ -151,7 +152,7 @@ function PartsSheet({ parts, label }: { readonly parts: Plan['parts']; readonly 
             </td>
             <td>
               {part.plies > 1 && `${part.plies} × `}
-              {printNominal(part.nominal)}
+              <Text of={printMaterial(part.material)} />
             </td>
             <td>{part.fit ? 'fit' : ''}</td>
           </tr>

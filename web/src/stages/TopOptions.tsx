@@ -73,7 +73,7 @@ export function TopOptions({ piece, plan }: { readonly piece: Piece; readonly pl
                         size="small"
                         variant="text"
                         color={row.difference < 0 ? 'success' : 'inherit'}
-                        onClick={() => change(['choices', 'top', 'width'], row.nominal.split('x')[1])}
+                        onClick={() => change(['topChoices', 'width'], row.nominal.split('x')[1])}
                         aria-label={`Take ${row.boards} of ${row.nominal}, ${difference(row.difference)}`}
                       >
                         {difference(row.difference)}

@@ -1,4 +1,4 @@
-import type { Job } from '@sill/core';
+import { readJob, type Job } from '@sill/core';
 
 /** Changes that the server does not have yet, kept in this browser so that closing the tab loses nothing. */
 type Kept = { readonly revision: number; readonly job: Job };
@@ -19,7 +19,10 @@ export function letGo(id: string): void {
 
 export function kept(id: string): Kept | null {
   try {
-    return JSON.parse(localStorage.getItem(keyOf(id)) ?? 'null') as Kept | null;
+    const found = JSON.parse(localStorage.getItem(keyOf(id)) ?? 'null') as { revision: number; job: unknown } | null;
+    // It may have been kept by an older program.
+    const result = found && readJob(found.job);
+    return result?.ok ? { revision: found!.revision, job: result.value } : null;
   } catch {
     return null;
   }

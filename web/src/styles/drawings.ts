@@ -12,45 +12,81 @@ export const drawingStyles = css`
     width: 100%;
     max-height: 400px;
     & polygon {
+      stroke-width: 0.7;
+      stroke-linejoin: round;
+    }
+    & .edge {
+      fill: none;
       stroke: var(--wood-edge);
       stroke-width: 1;
-      stroke-linejoin: round;
+      stroke-linecap: round;
     }
     & .face-top {
       fill: var(--sapwood-light);
+      stroke: var(--sapwood-light);
     }
     & .face-left {
       fill: var(--sapwood);
+      stroke: var(--sapwood);
     }
     & .face-right {
       fill: var(--sapwood-dark);
+      stroke: var(--sapwood-dark);
     }
-    & .new polygon {
+    & .new .edge {
       stroke: var(--chalk);
-      stroke-width: 1.6;
+      stroke-width: 1.5;
     }
     & .new .face-top {
       fill: var(--chalk-wash);
+      stroke: var(--chalk-wash);
     }
     & .new .face-left {
       fill: var(--fresh);
+      stroke: var(--fresh);
     }
     & .new .face-right {
       fill: var(--fresh-dark);
+      stroke: var(--fresh-dark);
     }
-    & .later polygon {
+    & .later {
       fill: none;
       stroke: var(--soft);
       stroke-dasharray: 4 4;
       opacity: 0.75;
     }
-    & .marked polygon {
+    & .marked .edge {
       stroke: var(--chalk);
-      stroke-width: 2.4;
+      stroke-width: 2.2;
     }
     & .marked .face-top,
     & .marked .face-left {
       fill: var(--fresh);
+      stroke: var(--fresh);
+    }
+  }
+  .part-sheet {
+    display: block;
+    width: 100%;
+    & .sheet-line {
+      fill: none;
+      stroke: var(--ink);
+      stroke-width: 1.2;
+    }
+    & .sheet-line.outline {
+      fill: var(--sapwood-light);
+    }
+    & .sheet-line.through {
+      fill: var(--sheet);
+    }
+    & .sheet-line.pocket {
+      fill: var(--sapwood-dark);
+      stroke-dasharray: 7 2 2 2;
+    }
+    & .sheet-line.hidden,
+    & .sheet-line.far-edge {
+      stroke-dasharray: 4 3;
+      stroke-width: 1;
     }
   }
   .tag-flag {
@@ -102,18 +138,53 @@ export const drawingStyles = css`
       overflow: hidden;
       height: 372px;
     }
+    & .model-space:focus-visible {
+      outline: 2px solid var(--chalk);
+      outline-offset: 2px;
+    }
     & .model-foot {
       display: flex;
+      flex-wrap: wrap;
       align-items: center;
-      gap: 12px;
-      & .soft:first-of-type {
+      gap: 8px 10px;
+      & .MuiToggleButton-root {
+        padding: 3px 9px;
+        text-transform: none;
+      }
+      & .grow {
         flex: 1;
       }
+    }
+    & .share {
+      display: flex;
+      align-items: center;
+      gap: 8px;
       & .MuiSlider-root {
-        width: 120px;
-        margin-right: 8px;
+        width: 84px;
       }
     }
+    & .picked {
+      position: absolute;
+      left: 8px;
+      bottom: 6px;
+      margin: 0;
+      padding: 2px 8px;
+      background: var(--sheet);
+      border: 1px solid var(--edge);
+      border-radius: 3px;
+    }
+  }
+  .model-tag {
+    position: absolute;
+    top: 0;
+    left: 0;
+    font: 600 14px ${DISPLAY};
+    color: var(--ink);
+    background: var(--sheet);
+    border: 1px solid var(--edge);
+    border-radius: 3px;
+    padding: 0 4px;
+    pointer-events: none;
   }
   .model-dim {
     position: absolute;

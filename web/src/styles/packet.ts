@@ -223,4 +223,27 @@ export const packetStyles = css`
       break-after: auto;
     }
   }
+  .templates {
+    & .template-page {
+      background: white;
+      color: black;
+      width: 184mm;
+      margin: 0 auto 8mm;
+      padding: 2mm;
+      break-after: page;
+      & header {
+        font-size: 13px;
+        height: 8mm;
+      }
+    }
+    & .template-line {
+      fill: none;
+      stroke: black;
+    }
+    & .template-mark {
+      fill: none;
+      stroke: black;
+      stroke-width: 0.25;
+    }
+  }
 `;

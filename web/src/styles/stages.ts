@@ -160,7 +160,7 @@ export const stageStyles = css`
   }
   .parts-columns {
     display: grid;
-    grid-template-columns: minmax(0, 1fr) 250px;
+    grid-template-columns: minmax(0, 1fr) 300px;
     gap: 12px;
     align-items: start;
   }
@@ -206,6 +206,70 @@ export const stageStyles = css`
     &:hover {
       border-color: var(--chalk);
       background: var(--chalk-wash);
+    }
+  }
+  .card:disabled {
+    cursor: not-allowed;
+    background: var(--paper);
+    & svg {
+      opacity: 0.45;
+    }
+  }
+  .card[aria-pressed='true'] {
+    border-color: var(--chalk);
+    box-shadow: inset 0 0 0 1px var(--chalk);
+  }
+  .card .not {
+    color: var(--ochre);
+  }
+  .choice-group {
+    display: contents;
+    & h2 {
+      margin: 8px 0 0;
+      font-size: 17px;
+    }
+  }
+  .help {
+    margin: 3px 0 0;
+    font-size: 13.5px;
+    line-height: 1.3;
+    color: var(--soft);
+  }
+  .facts {
+    display: grid;
+    grid-template-columns: auto 1fr;
+    gap: 3px 10px;
+    margin: 8px 0;
+    & dt {
+      color: var(--soft);
+    }
+    & dd {
+      margin: 0;
+    }
+  }
+  .by-hand {
+    border: 0;
+    border-top: 1px solid var(--line);
+    margin: 10px 0 0;
+    padding: 8px 0 0;
+    & legend {
+      float: left;
+      width: 100%;
+      color: var(--soft);
+      margin-bottom: 6px;
+    }
+    & .sizes {
+      clear: both;
+    }
+  }
+  .changed {
+    color: var(--ochre);
+    font-weight: 600;
+  }
+  .problems {
+    padding-left: 18px;
+    & li {
+      margin: 4px 0;
     }
   }
   .table-tools {

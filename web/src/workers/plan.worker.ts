@@ -1,23 +1,24 @@
 import { expose } from 'comlink';
 import {
   compareTops,
+  newPlanCache,
   planJob,
   type Job,
   type Plan,
-  type SolveCache,
   type SolveOptions,
   type TopOption,
 } from '@sill/core';
 
-/** Pools of boards solved before; the oldest go when there are many. */
-const cache: SolveCache = new Map();
+/** Pools of boards solved and pieces built before; the oldest go when there are many. */
+const cache = newPlanCache();
 const MOST_KEPT = 400;
 
 const trim = () => {
-  for (const key of cache.keys()) {
-    if (cache.size <= MOST_KEPT) return;
-    cache.delete(key);
-  }
+  for (const kept of [cache.solved, cache.models])
+    for (const key of kept.keys()) {
+      if (kept.size <= MOST_KEPT) break;
+      kept.delete(key);
+    }
 };
 
 const worker = {

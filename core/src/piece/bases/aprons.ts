@@ -313,6 +313,7 @@ export function assembleFrame(kit: Kit, legs: readonly [Leg, Leg, Leg, Leg], fra
       [...pair.flatMap(loose), ...rails],
       pair.flatMap(hollow),
       setback,
+      frame.setback > 0 ? [{ thickness: frame.setback, count: 2 }] : [],
     );
   });
   const shelfRails = frame.below === 'stretchers' ? ['S3'] : frame.below === 'none' ? [] : ['R1', 'R2'];

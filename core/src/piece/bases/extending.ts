@@ -5,7 +5,7 @@ import { measure, pick } from '../choice';
 import { family } from '../family';
 import { boxAt, kitFor, mirror, type Kit } from '../kit';
 import type { Box } from '../geometry';
-import type { Cut, Part } from '../part';
+import type { Cutout, Part } from '../part';
 import { boxOf } from '../shape';
 import { into as intoFrame } from '../../solid';
 import { assembleFrame } from './aprons';
@@ -21,13 +21,13 @@ export const longestTravel = (keeperFar: Length, farApron: Length, overlap: Leng
   farApron - clear - keeperFar - overlap;
 
 /** Takes a box out of a part, with running clearance: what slides through it. */
-function passage(part: Part, box: Box, kind: Cut['kind'], runner: string, axis: 0 | 1 | 2): Part {
+function passage(part: Part, box: Box, kind: Cutout['kind'], runner: string, axis: 0 | 1 | 2): Part {
   const points = [box.min, box.max].map((point) => intoFrame(part.frame, point));
   const range = (at: 0 | 1 | 2) => [Math.min(points[0]![at], points[1]![at]), Math.max(points[0]![at], points[1]![at])] as const;
   const [a, b] = axis === 2 ? ([0, 1] as const) : axis === 1 ? ([0, 2] as const) : ([1, 2] as const);
   const [[a0, a1], [b0, b1]] = [range(a), range(b)];
   const [from, to] = range(axis);
-  const cut: Cut = { kind, axis, outline: [[a0, b0], [a1, b0], [a1, b1], [a0, b1]], from, to, for: runner };
+  const cut: Cutout = { kind, axis, outline: [[a0, b0], [a1, b0], [a1, b1], [a0, b1]], from, to, for: runner };
   return { ...part, cuts: [...part.cuts, cut] };
 }
 

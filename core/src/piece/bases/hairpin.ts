@@ -5,7 +5,7 @@ import { dim, say } from '../../words';
 import { count, pick } from '../choice';
 import { family } from '../family';
 import { boxAt, kitFor, spread } from '../kit';
-import type { Cut } from '../part';
+import type { Cutout } from '../part';
 import { checkBetween, footprint, overhangs, topFixing } from './common';
 
 /** Hairpin legs as sold: heights in inches; plate, rod and splay of a common three-rod leg. */
@@ -23,7 +23,7 @@ const shape = (height: Length): Outline => [
   [0, PLATE / 2 + TIP / 2],
 ];
 
-const between = (height: Length): Cut => ({
+const between = (height: Length): Cutout => ({
   kind: 'relief',
   axis: 2,
   outline: [

@@ -4,7 +4,7 @@ import { dim, say } from '../../words';
 import { measure, pick, yes } from '../choice';
 import { family } from '../family';
 import { boxAt, kitFor, type Kit } from '../kit';
-import type { Cut, Part } from '../part';
+import type { Cutout, Part } from '../part';
 import { checkBetween, footprint, overhangs, topFixing } from './common';
 
 const TIMBER = { '4x4': '4×4', '4x6': '4×6', '6x6': '6×6' } as const;
@@ -14,7 +14,7 @@ function clipped(part: Part, size: Length, edge: 'upper' | 'lower'): Part {
   const { length, width, thickness } = part;
   const from = edge === 'upper' ? thickness : 0;
   const to = edge === 'upper' ? thickness - size : size;
-  const corner = (x: number, inner: number): Cut => ({
+  const corner = (x: number, inner: number): Cutout => ({
     kind: 'corner',
     axis: 1,
     outline:
@@ -35,7 +35,7 @@ function clipped(part: Part, size: Length, edge: 'upper' | 'lower'): Part {
 /** A relief under a foot, so that it stands on its two ends. */
 function relieved(part: Part, pad: Length, deep: Length): Part {
   const { length, width } = part;
-  const cut: Cut = {
+  const cut: Cutout = {
     kind: 'relief',
     axis: 1,
     outline: [[pad, -1], [length - pad, -1], [length - pad - deep, deep], [pad + deep, deep]],

@@ -5,7 +5,7 @@ import { dim, say } from '../../words';
 import { count, measure, pick } from '../choice';
 import { top } from '../family';
 import { boxAt, kitFor } from '../kit';
-import type { Cut } from '../part';
+import type { Cutout } from '../part';
 
 const BED = 'ply 3/4' as const;
 const FRAME: Nominal = '2x4';
@@ -76,7 +76,7 @@ export const tiles = top({
     for (const [tag, from, to] of sides) {
       const inwards: Vec = tag === 'G1' ? [0, 1, 0] : tag === 'G2' ? [0, -1, 0] : tag === 'G3' ? [1, 0, 0] : [-1, 0, 0];
       const part = kit.member({ tag, role: 'edging', name: 'frame side', material: FRAME }, { from, to, across: inwards, width: frame.width, thickness: frame.thickness, ends: [mitre(from), mitre(to)] });
-      const rebate: Cut = {
+      const rebate: Cutout = {
         kind: 'rebate',
         axis: 2,
         outline: [

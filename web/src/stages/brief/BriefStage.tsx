@@ -1,4 +1,4 @@
-import { BEHIND_CHAIR, PLACE, USE_NAMES, USES, kneeRoom, seating } from '@sill/core';
+import { BEHIND_CHAIR, PLACE, USE_NAMES, USES, familyOf, kneeRoom, seating, topOf } from '@sill/core';
 import { Choice } from '../../fields/Choice';
 import { NumberField } from '../../fields/NumberField';
 import { TextLine } from '../../fields/TextLine';
@@ -17,10 +17,13 @@ export function BriefStage() {
   const facts = usePieceFacts();
   const change = useChange();
   const changePiece = useChangePiece(piece?.id ?? '');
-  const knees = facts ? kneeRoom(facts.parts) : null;
+  const parts = facts?.parts ?? [];
+  const knees = kneeRoom(parts);
+  const table = piece ? topOf(piece) : null;
+  const seats = piece ? seating(piece, parts, table?.deck ?? 'rectangle') : { sides: 0, ends: 0, total: 0 };
   return (
     <>
-      <StageHead title="Brief" about={piece ? USE_NAMES[piece.use] : 'an empty job'} />
+      <StageHead title="Brief" about={piece ? `${USE_NAMES[piece.use]} · ${familyOf(piece).name}` : 'an empty job'} />
       <section className="sheet job-line" aria-label="The job">
         <TextLine
           label="Name of the job"
@@ -91,21 +94,23 @@ export function BriefStage() {
               onChange={(value) => changePiece(['boughtPrice'], value)}
             />
           </section>
-          <section className="sheet" aria-label="Room at the table">
-            <h2>
-              Room at the table <NoteFor id="seats" />
-            </h2>
-            <SeatPlan piece={piece} />
-            <p>
-              Seats <strong data-testid="seats">{seating(piece).total}</strong>.{' '}
-              {knees !== null && (
-                <>
-                  Knees have <Dim of={knees} mark /> under the apron.
-                </>
-              )}{' '}
-              A place is <Dim of={PLACE} mark /> wide; leave <Dim of={BEHIND_CHAIR} mark /> to walk behind a chair.
-            </p>
-          </section>
+          {table && (
+            <section className="sheet" aria-label="Room at the table">
+              <h2>
+                Room at the table <NoteFor id="seats" />
+              </h2>
+              <SeatPlan piece={piece} parts={parts} seats={seats} />
+              <p>
+                Seats <strong data-testid="seats">{seats.total}</strong>.{' '}
+                {knees !== null && (
+                  <>
+                    Knees have <Dim of={knees} mark /> under the apron.
+                  </>
+                )}{' '}
+                A place is <Dim of={PLACE} mark /> wide; leave <Dim of={BEHIND_CHAIR} mark /> to walk behind a chair.
+              </p>
+            </section>
+          )}
         </div>
       )}
     </>

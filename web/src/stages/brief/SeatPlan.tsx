@@ -1,5 +1,5 @@
 import { scaleLinear } from 'd3';
-import { PLACE, inches, legSection, seating, type Piece } from '@sill/core';
+import { PLACE, boxOf, inches, topOf, type Part, type Piece, type Seating } from '@sill/core';
 import { DimSpan } from '../../words/Dim';
 
 const DEEP = inches(14);
@@ -8,11 +8,12 @@ const PAD = 34;
 /** Room at both sides for the number of the width. */
 const ASIDE = 52;
 
-/** The table from above: legs dashed below, a mark for every place. */
-export function SeatPlan({ piece }: { readonly piece: Piece }) {
-  const { size, choices } = piece;
-  const seats = seating(piece);
-  const leg = legSection(choices.legs);
+type Props = { readonly piece: Piece; readonly parts: readonly Part[]; readonly seats: Seating };
+
+/** The table from above: what stands on the floor dashed below, a mark for every place. */
+export function SeatPlan({ piece, parts, seats }: Props) {
+  const { size } = piece;
+  const deck = topOf(piece)?.deck ?? 'rectangle';
   const span = Math.max(size.length, size.width * 1.2);
   const scale = scaleLinear()
     .domain([0, span])
@@ -20,46 +21,61 @@ export function SeatPlan({ piece }: { readonly piece: Piece }) {
   const [w, h] = [scale(size.length), Math.min(300, scale(size.width))];
   const left = (WIDTH - w) / 2;
   const tall = h + 2 * PAD;
-  const aside = seats.sides / 2;
   const placeWide = Math.max(8, scale(PLACE));
   // A place is drawn a little smaller than it is; a sliver of a table still gets a mark.
   const placeDeep = Math.max(8, Math.min(scale(DEEP), h * 0.45));
-  const from = left + (w - aside * placeWide) / 2;
-  const [ends, sides] = [scale(choices.overhang.ends), scale(choices.overhang.sides)];
-  const [legX, legY] = [scale(leg.along), scale(leg.across)];
-  const corners = [
-    [left + ends, PAD + sides],
-    [left + w - ends - legX, PAD + sides],
-    [left + ends, PAD + h - sides - legY],
-    [left + w - ends - legX, PAD + h - sides - legY],
-  ] as const;
+  const standing = parts.filter((part) => !part.loose && boxOf(part).min[2] === 0).map(boxOf);
+  const cut = w * 0.2929;
   return (
     <svg
       className="seat-plan"
       viewBox={`0 0 ${WIDTH} ${tall.toFixed(0)}`}
       role="img"
-      aria-label={`The table from above with ${seats.total} places`}
+      aria-label={`The ${piece.use === 'bench' ? 'bench' : 'table'} from above with ${seats.total} places`}
     >
-      <rect className="top-view" x={left} y={PAD} width={w} height={h} />
-      {corners.map(([x, y], at) => (
-        <rect key={at} className="leg-view" x={x} y={y} width={legX} height={legY} />
+      {deck === 'round' ? (
+        <ellipse className="top-view" cx={left + w / 2} cy={PAD + h / 2} rx={w / 2} ry={h / 2} />
+      ) : deck === 'octagon' ? (
+        <path
+          className="top-view"
+          d={`M${left + cut} ${PAD}h${w - 2 * cut}l${cut} ${cut}v${Math.max(0, h - 2 * cut)}l${-cut} ${cut}h${2 * cut - w}l${-cut} ${-cut}v${-Math.max(0, h - 2 * cut)}Z`}
+        />
+      ) : (
+        <rect className="top-view" x={left} y={PAD} width={w} height={h} />
+      )}
+      {standing.map((box, at) => (
+        <rect
+          key={at}
+          className="leg-view"
+          x={left + scale(box.min[0])}
+          y={PAD + scale(box.min[1])}
+          width={scale(box.max[0] - box.min[0])}
+          height={scale(box.max[1] - box.min[1])}
+        />
       ))}
-      {Array.from({ length: aside }, (_, at) => (
-        <g key={at} className="place">
-          <rect x={from + at * placeWide + 3} y={PAD + 4} width={placeWide - 6} height={placeDeep - 6} />
-          <rect
-            x={from + at * placeWide + 3}
-            y={PAD + h - placeDeep + 2}
-            width={placeWide - 6}
-            height={placeDeep - 6}
-          />
-        </g>
-      ))}
-      {seats.ends > 0 && (
-        <g className="place">
-          <rect x={left + 4} y={PAD + (h - placeWide) / 2} width={placeDeep - 6} height={placeWide} />
-          <rect x={left + w - placeDeep + 2} y={PAD + (h - placeWide) / 2} width={placeDeep - 6} height={placeWide} />
-        </g>
+      {piece.use === 'bench' ? (
+        <Row count={seats.total} from={left + (w - seats.total * placeWide) / 2} y={PAD + 4} wide={placeWide} deep={h - 8} />
+      ) : deck === 'rectangle' ? (
+        <>
+          {[PAD + 4, PAD + h - placeDeep + 2].map((y) => (
+            <Row
+              key={y}
+              count={seats.sides / 2}
+              from={left + (w - (seats.sides / 2) * placeWide) / 2}
+              y={y}
+              wide={placeWide}
+              deep={placeDeep - 6}
+            />
+          ))}
+          {seats.ends > 0 && (
+            <g className="place">
+              <rect x={left + 4} y={PAD + (h - placeWide) / 2} width={placeDeep - 6} height={placeWide} />
+              <rect x={left + w - placeDeep + 2} y={PAD + (h - placeWide) / 2} width={placeDeep - 6} height={placeWide} />
+            </g>
+          )}
+        </>
+      ) : (
+        <Around count={seats.total} x={left + w / 2} y={PAD + h / 2} radius={w / 2} wide={placeWide * 0.8} deep={placeDeep * 0.6} />
       )}
       <g className="dimension plain">
         <text x={WIDTH / 2} y={PAD - 12}>
@@ -71,4 +87,25 @@ export function SeatPlan({ piece }: { readonly piece: Piece }) {
       </g>
     </svg>
   );
+}
+
+type RowProps = { readonly count: number; readonly from: number; readonly y: number; readonly wide: number; readonly deep: number };
+
+function Row({ count, from, y, wide, deep }: RowProps) {
+  return Array.from({ length: count }, (_, at) => (
+    <g key={at} className="place">
+      <rect x={from + at * wide + 3} y={y} width={wide - 6} height={Math.max(2, deep)} />
+    </g>
+  ));
+}
+
+type AroundProps = { readonly count: number; readonly x: number; readonly y: number; readonly radius: number; readonly wide: number; readonly deep: number };
+
+/** Places round a rim, evenly. */
+function Around({ count, x, y, radius, wide, deep }: AroundProps) {
+  return Array.from({ length: count }, (_, at) => (
+    <g key={at} className="place" transform={`rotate(${(360 * at) / count} ${x} ${y})`}>
+      <rect x={x - wide / 2} y={y - radius + 8} width={wide} height={deep} />
+    </g>
+  ));
 }

@@ -1,9 +1,10 @@
 import { ToggleButton, ToggleButtonGroup } from '@mui/material';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { SHORT_PIECE, printNominal, type Plan, type Setup } from '@sill/core';
+import { SHORT_PIECE, printMaterial, type CutPiece, type Plan, type Setup } from '@sill/core';
 import { DataTable, type Column } from '../../fields/DataTable';
 import { BoardRow } from '../../drawing/BoardRow';
+import { SheetPlan } from '../../drawing/SheetPlan';
 import { usePlan } from '../../state/hooks';
 import { useTicks } from '../../state/useTicks';
 import { Dim } from '../../words/Dim';
@@ -23,7 +24,8 @@ export function CutsStage() {
   const way: Way = isWay(given) ? given : 'board';
   const set = (value: Way | null) =>
     value && setSearch((before) => ({ ...Object.fromEntries(before), by: value }), { replace: true });
-  const about = plan ? `${plan.buying.boards.length} boards · ${plan.cuts.length} pieces · cut in this order` : '';
+  const pieces = plan ? plan.buying.boards.reduce((sum, board) => sum + board.pieces.length, 0) : 0;
+  const about = plan ? `${plan.buying.boards.length} boards and sheets · ${pieces} pieces · cut in this order` : '';
   return (
     <>
       <StageHead title="Cuts" about={about}>
@@ -59,30 +61,48 @@ function Cuts({ plan, way }: { readonly plan: Plan; readonly way: Way }) {
 
 /** Cuts of a setup: its own crosscuts, or those of the pieces that a fence setting rips. */
 const cutsOf = (plan: Plan, setup: Setup): ReadonlySet<number> => {
-  if (setup.kind === 'stop') return new Set(setup.cuts);
+  if (setup.kind !== 'fence') return new Set(setup.cuts);
   const parts = new Set(setup.parts);
-  return new Set(plan.cuts.filter((cut) => parts.has(cut.piece.blank.part)).map((cut) => cut.number));
+  return new Set(plan.cuts.filter((cut) => cut.piece && parts.has(cut.piece.blank.part)).map((cut) => cut.number));
 };
 
 export function SetupName({ setup }: { readonly setup: Setup }) {
   return (
     <>
-      {setup.kind === 'stop' ? 'Stop ' : 'Rip '}
-      <Dim of={setup.setting} />
+      {setup.kind === 'guide' ? (
+        `Sheet ${setup.boards[0]}`
+      ) : (
+        <>
+          {setup.kind === 'stop' ? 'Stop ' : 'Rip '}
+          <Dim of={setup.setting} />
+        </>
+      )}
     </>
   );
 }
+
+/** `15°`, or `15° and 45°` where the ends differ. */
+const angleText = ({ left, right }: NonNullable<Setup['ends']>): string =>
+  [...new Set([left, right].map((angle) => `${Math.round(Math.abs(angle) * 2) / 2}°`))].join(' and ');
 
 /** What a setting is for, in a few words. */
 export function SetupWords({ setup, brief = false }: { readonly setup: Setup; readonly brief?: boolean }) {
   const names = [...new Set(setup.parts.map((part) => part.name))].map((name) =>
     setup.count === 1 ? name : `${name}s`,
   );
+  if (setup.kind === 'guide')
+    return (
+      <>
+        {setup.count} cuts along a guide{!brief && `: ${names.join(', ')}`}
+      </>
+    );
+  const angles = setup.ends ? `, saw at ${angleText(setup.ends)}` : '';
   const many = setup.gang > 1 && !brief ? `, up to ${setup.gang} together` : '';
   return (
     <>
       {setup.count} {names.join(' and ')}
       {setup.kind === 'fence' ? ', fence' : many}
+      {!brief && angles}
     </>
   );
 }
@@ -137,16 +157,19 @@ export function Boards({
     <div className="boards">
       {plan.buying.boards
         .filter((board) => only === undefined || only.has(board.number))
-        .map((board) => (
-          <BoardRow
-            key={board.number}
-            board={board}
-            cuts={plan.cuts.filter((cut) => cut.board === board.number)}
-            longest={longest}
-            label={label}
-            lit={litCuts}
-          />
-        ))}
+        .map((board) => {
+          const Drawing = 'sheet' in board.offer ? SheetPlan : BoardRow;
+          return (
+            <Drawing
+              key={board.number}
+              board={board}
+              cuts={plan.cuts.filter((cut) => cut.board === board.number)}
+              longest={longest}
+              label={label}
+              lit={litCuts}
+            />
+          );
+        })}
     </div>
   );
 }
@@ -187,7 +210,15 @@ function BySetup({ plan }: { readonly plan: Plan }) {
 
 function ByPiece({ plan }: { readonly plan: Plan }) {
   const label = useLabel();
-  type Row = Plan['cuts'][number];
+  type Row = { readonly id: string; readonly piece: CutPiece; readonly board: number; readonly cut: number | null };
+  const rows = plan.buying.boards.flatMap((board): Row[] =>
+    board.pieces.map((piece, at) => ({
+      id: `${board.number}.${at}`,
+      piece,
+      board: board.number,
+      cut: plan.cuts.find((cut) => cut.piece === piece)?.number ?? null,
+    })),
+  );
   const columns: Column<Row>[] = [
     { key: 'piece', head: 'Piece', value: (row) => label(row.piece.blank.part.id) },
     { key: 'name', head: 'Part', value: (row) => row.piece.blank.part.name },
@@ -213,16 +244,16 @@ function ByPiece({ plan }: { readonly plan: Plan }) {
       cell: (row) => (row.piece.blank.rip ? <Dim of={row.piece.blank.rip.to} /> : ''),
     },
     { key: 'board', head: 'Board', number: true, value: (row) => row.board },
-    { key: 'stock', head: 'From', value: (row) => printNominal(row.piece.blank.nominal) },
-    { key: 'cut', head: 'Cut', number: true, value: (row) => row.number },
+    { key: 'stock', head: 'From', value: (row) => printMaterial(row.piece.blank.material) },
+    { key: 'cut', head: 'Cut', number: true, value: (row) => row.cut ?? '' },
   ];
   return (
     <section className="sheet">
       <DataTable
         name="Pieces"
-        rows={plan.cuts}
+        rows={rows}
         columns={columns}
-        rowId={(row) => String(row.number)}
+        rowId={(row) => row.id}
         partOf={(row) => row.piece.blank.part.id}
       />
     </section>

@@ -1,4 +1,4 @@
-import type { Bit, Fastening, Piece } from '@sill/core';
+import type { Bit, Fastening, JointKind, Piece } from '@sill/core';
 import { CLIP_SLOT, listOf, dim } from '@sill/core';
 import { usePiece, usePieceFacts } from '../../state/hooks';
 import { Dim, Text } from '../../words/Dim';
@@ -8,12 +8,35 @@ import { StageHead } from '../StageHead';
 import { Waiting } from '../Waiting';
 import { PocketPicture } from './PocketPicture';
 
-const KIND = {
-  edge: 'Top boards, edge to edge',
-  'rail end': 'Rails into legs and aprons',
+const KIND: Readonly<Record<JointKind, string>> = {
+  edge: 'Boards, edge to edge',
+  'rail end': 'Rail ends, pocket screws',
   'top clips': 'Top on base, clips',
   'top screws': 'Top on base, screws',
-} as const;
+  lap: 'Half laps',
+  glue: 'Glue and brads',
+  lamination: 'Glue alone',
+  screws: 'Screws through the face',
+  bolt: 'Bolts',
+  dado: 'Dados',
+  groove: 'Grooves, left loose',
+  hinge: 'Hinges',
+  slide: 'Slides',
+  pins: 'Shelf pins',
+  plate: 'Plates and screws',
+  rest: 'Rests, not fixed',
+};
+
+const BY: Readonly<Record<Fastening['by'], string>> = {
+  'pocket screws': 'pocket screws',
+  clips: 'clips',
+  screws: 'wood screws',
+  brads: 'glue and brads',
+  bolts: 'bolts',
+  glue: 'glue',
+  hardware: 'its own hardware',
+  nothing: 'nothing: it lies loose',
+};
 
 /** Joints worked the same way stand together: same kind, setting, screw and positions. */
 export function alike(made: readonly Fastening[]): readonly (readonly Fastening[])[] {
@@ -67,7 +90,7 @@ function JointGroup({ group, piece }: { readonly group: readonly Fastening[]; re
           </span>
         ))}
       </p>
-      <PocketPicture fastening={group[0]!} />
+      {(by === 'pocket screws' || by === 'clips') && <PocketPicture fastening={group[0]!} />}
       <dl>
         {by === 'pocket screws' ? (
           <>
@@ -80,22 +103,33 @@ function JointGroup({ group, piece }: { readonly group: readonly Fastening[]; re
               <Text of={screw} /> coarse
             </dd>
           </>
-        ) : (
+        ) : by === 'clips' ? (
           <>
             <dt>Clip</dt>
             <dd>
               slot <Dim of={CLIP_SLOT} /> below the top edge
             </dd>
           </>
+        ) : (
+          <>
+            <dt>Held by</dt>
+            <dd>
+              {BY[by]} {screw !== '' && <Text of={screw} />}
+            </dd>
+          </>
         )}
-        <dt>How many</dt>
-        <dd>
-          {positions.length} each, {positions.length * group.length * piece.copies} in all
-        </dd>
-        <dt>Where</dt>
-        <dd>
-          <Words of={where} /> from the {from}, {face}
-        </dd>
+        {positions.length > 0 && (
+          <>
+            <dt>How many</dt>
+            <dd>
+              {positions.length} each, {positions.length * group.length * piece.copies} in all
+            </dd>
+            <dt>Where</dt>
+            <dd>
+              <Words of={where} /> from the {from}, {face}
+            </dd>
+          </>
+        )}
       </dl>
     </article>
   );

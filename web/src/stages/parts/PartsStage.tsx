@@ -1,19 +1,28 @@
 import { ToggleButton, ToggleButtonGroup } from '@mui/material';
-import { useState } from 'react';
-import { plain, printLength, printNominal, type Part } from '@sill/core';
+import { useMemo, useState } from 'react';
+import { useSearchParams } from 'react-router';
+import { endText, plain, printLength, printMaterial, type Part } from '@sill/core';
 import { DataTable, type Column } from '../../fields/DataTable';
 import { PartPicture } from '../../drawing/PartPicture';
 import { USUAL_VIEW } from '../../drawing/iso';
 import { useFrom, useJob, usePiece, usePieceFacts, usePlan, useUnits } from '../../state/hooks';
-import { Dim } from '../../words/Dim';
+import { Dim, Text } from '../../words/Dim';
 import { PartTag } from '../../words/PartTag';
 import { Words } from '../../words/Words';
 import { StageHead } from '../StageHead';
 import { Waiting } from '../Waiting';
+import { PartPanel } from './PartPanel';
+import { PartsTools } from './PartsTools';
 
-const madeFrom = (part: Part) => `${part.plies > 1 ? `${part.plies} × ` : ''}${printNominal(part.nominal)}`;
+const madeFrom = (part: Part) => `${part.plies > 1 ? `${part.plies} × ` : ''}${part.bought ? 'bought' : printMaterial(part.material)}`;
+/** Both ends in a few signs: `15°` for mitres alike, `22.5° / 45° bevel` else. */
+const endsOf = (part: Part): string => {
+  const [left, right] = [endText(part.ends.left), endText(part.ends.right)].map((text) => text.replace(' mitre', '')) as [string, string];
+  return left === right ? left : `${left || 'square'} / ${right || 'square'}`;
+};
+const cutsOf = (part: Part): string => [...new Set(part.cuts.map(({ kind }) => kind))].join(', ');
 
-/** The exact list: tag, role, sizes, what it is made from, and what is cut to fit. */
+/** The exact list: tag, role, sizes, ends, cut-outs, what it is made from, and what is cut to fit. */
 export function PartsStage() {
   const job = useJob();
   const plan = usePlan();
@@ -21,10 +30,18 @@ export function PartsStage() {
   const facts = usePieceFacts();
   const units = useUnits();
   const marked = useFrom((state) => state.view.marked);
+  const [search, setSearch] = useSearchParams();
   const [all, setAll] = useState(false);
   const nameOf = (id: string) => job.pieces.find((item) => item.id === id)!;
   const parts = all ? (plan?.parts ?? []) : (facts?.parts ?? []);
-  const count = parts.reduce((sum, part) => sum + (nameOf(part.piece)?.copies ?? 1), 0);
+  const count = parts.reduce((sum, part) => sum + part.count * (nameOf(part.piece)?.copies ?? 1), 0);
+  const picked = parts.find((part) => part.tag === search.get('part') && part.piece === piece?.id) ?? null;
+  const pick = (tag: string | null, of?: string) =>
+    setSearch((before) => {
+      const next = Object.fromEntries(before);
+      delete next.part;
+      return { ...next, ...(tag ? { part: tag } : {}), ...(of ? { piece: of } : {}) };
+    });
 
   const size = (key: 'length' | 'width' | 'thickness', head: string): Column<Part> => ({
     key,
@@ -32,17 +49,23 @@ export function PartsStage() {
     number: true,
     value: (part) => part[key],
     csv: (part) => printLength(part[key], units),
-    cell: (part) => <Dim of={part[key]} />,
+    cell: (part) => (
+      <span className={key in part.changed ? 'changed' : ''}>
+        <Dim of={part[key]} />
+      </span>
+    ),
   });
   const columns: Column<Part>[] = [
     ...(all ? [{ key: 'piece', head: 'Piece', value: (part: Part) => nameOf(part.piece).name }] : []),
     { key: 'tag', head: 'Tag', value: (part) => part.tag, cell: (part) => <PartTag id={part.id} tag={part.tag} /> },
     { key: 'role', head: 'Part', value: (part) => part.name },
-    { key: 'count', head: 'Count', number: true, value: (part) => nameOf(part.piece).copies },
+    { key: 'count', head: 'Count', number: true, value: (part) => part.count * nameOf(part.piece).copies },
     size('length', 'Long'),
     size('width', 'Wide'),
     size('thickness', 'Thick'),
-    { key: 'from', head: 'Made from', value: madeFrom },
+    { key: 'ends', head: 'Ends', value: endsOf },
+    { key: 'cuts', head: 'Cut out', value: cutsOf },
+    { key: 'from', head: 'Made from', value: madeFrom, cell: (part) => <Text of={madeFrom(part)} /> },
     {
       key: 'fit',
       head: 'Fit',
@@ -50,11 +73,19 @@ export function PartsStage() {
       cell: (part) => (part.fit ? <span className="fit">fit</span> : ''),
     },
   ];
-  const shown = parts.find((part) => part.id === marked && part.piece === piece?.id);
+  const shown = picked ?? parts.find((part) => part.id === marked && part.piece === piece?.id) ?? null;
+  const drawn = useMemo(
+    () =>
+      (facts?.parts ?? [])
+        .filter((part) => !part.loose)
+        .map((part) => ({ part, as: shown && part.id === shown.id ? ('new' as const) : ('there' as const) })),
+    [facts, shown],
+  );
   const fits = parts.filter((part) => part.fit !== null);
   return (
     <>
       <StageHead title="Parts" about={`${count} parts · finished sizes`}>
+        {piece && facts && facts.parts.length > 0 && <PartsTools piece={piece} parts={facts.parts} onAdded={pick} />}
         <ToggleButtonGroup
           size="small"
           exclusive
@@ -75,25 +106,28 @@ export function PartsStage() {
               columns={columns}
               rowId={(part) => part.id}
               partOf={(part) => part.id}
+              picked={picked?.id ?? null}
+              onPick={(part) => pick(part.tag, part.piece)}
             />
           </section>
           <section className="sheet parts-side" aria-label="Where it is">
             <PartPicture
-              parts={(facts?.parts ?? []).map((part) => ({
-                part,
-                as: shown && part.id !== shown.id ? 'there' : shown ? 'new' : 'there',
-              }))}
+              parts={drawn}
               view={USUAL_VIEW}
               width={250}
-              measure={shown ?? 'outside'}
+              measure={shown && !shown.loose ? shown : 'outside'}
               label={`Where ${shown?.tag ?? 'each part'} is`}
             />
-            <p className="soft">Point at a row to see the part.</p>
-            {fits.length > 0 && (
+            {picked && piece ? (
+              <PartPanel part={picked} piece={piece} />
+            ) : (
+              <p className="soft">Point at a row to see the part. Click it for its template, or to set it by hand.</p>
+            )}
+            {!picked && fits.length > 0 && (
               <>
                 <h2>Cut these to fit</h2>
                 <ul className="fit-list">
-                  {fits.map((part) => (
+                  {fits.slice(0, 12).map((part) => (
                     <li key={part.id}>
                       <PartTag id={part.id} tag={part.tag} />: measure <Words of={part.fit!} piece={part.piece} />
                     </li>

@@ -1,106 +1,32 @@
-import { APRON_STOCK, LEGS, TOP_WIDTHS, printNominal, type Nominal, type Piece } from '@sill/core';
-import { Choice } from '../../fields/Choice';
-import { LengthField } from '../../fields/LengthField';
-import { NumberField } from '../../fields/NumberField';
-import { NoteFor } from '../../frame/Margin';
+import { familyOf, topOf, type Nominal, type Piece } from '@sill/core';
 import { useChangePiece } from '../../state/hooks';
+import { SpecFields } from './SpecFields';
 
-const LEG_NAMES: Record<(typeof LEGS)[number], string> = {
-  '4x4': 'solid 4×4',
-  'two 2x4': 'two 2×4, glued',
-  'three 2x4': 'three 2×4, glued',
-};
-
-/** Every choice of the family, all in view. */
+/** Every choice of the family and of the top, all in view. */
 export function Choices({ piece, topNominal }: { readonly piece: Piece; readonly topNominal: Nominal | null }) {
   const change = useChangePiece(piece.id);
-  const { top, legs, apron, overhang, setback, crossSupports } = piece.choices;
-  const digit = top.thickness === '1x' ? '1' : '2';
-  const cheapest = top.width === 'cheapest' && topNominal ? `cheapest (${printNominal(topNominal)} now)` : 'cheapest';
+  const top = topOf(piece);
   return (
     <>
-      <Choice
-        label="Top thickness"
-        value={top.thickness}
-        options={[
-          { value: '1x', label: '1× boards' },
-          { value: '2x', label: '2× boards' },
-        ]}
-        onChange={(value) => change(['choices', 'top', 'thickness'], value)}
-      />
-      <Choice
-        label="Top boards"
-        value={top.width}
-        options={TOP_WIDTHS.map((width) => ({
-          value: width,
-          label: width === 'cheapest' ? cheapest : `${digit}×${width}`,
-        }))}
-        onChange={(value) => change(['choices', 'top', 'width'], value)}
-      />
-      <Choice
-        label="Straight edges"
-        value={top.edges}
-        options={[
-          { value: 'ripped', label: 'ripped square' },
-          { value: 'as bought', label: 'as bought' },
-        ]}
-        onChange={(value) => change(['choices', 'top', 'edges'], value)}
-      />
-      <Choice
-        label="Legs"
-        value={legs}
-        options={LEGS.map((value) => ({ value, label: LEG_NAMES[value] }))}
-        onChange={(value) => change(['choices', 'legs'], value)}
-      />
-      <Choice
-        label="Aprons"
-        mark={<NoteFor id="knees" />}
-        value={apron}
-        options={APRON_STOCK.map((value) => ({ value, label: printNominal(value) }))}
-        onChange={(value) => change(['choices', 'apron'], value)}
-      />
-      <Choice
-        label="Top on base"
-        mark={<NoteFor id="movement" />}
-        value={top.fixing}
-        options={[
-          { value: 'clips', label: 'clips, free to move' },
-          { value: 'screwed', label: 'screwed fast' },
-        ]}
-        onChange={(value) => change(['choices', 'top', 'fixing'], value)}
-      />
-      <fieldset className="sizes two">
-        <legend>
-          Overhang <NoteFor id="tipping" />
-        </legend>
-        <LengthField
-          label="ends"
-          value={overhang.ends}
-          onChange={(value) => change(['choices', 'overhang', 'ends'], value)}
+      {top && Object.keys(top.choices).length > 0 && (
+        <div className="choice-group">
+          <h2>Top</h2>
+          <SpecFields
+            specs={top.choices}
+            choices={piece.topChoices}
+            cheapest={topNominal}
+            onChange={(name, value) => change(['topChoices', name], value)}
+          />
+        </div>
+      )}
+      <div className="choice-group">
+        <h2>{top ? 'Base' : 'Build'}</h2>
+        <SpecFields
+          specs={familyOf(piece).choices}
+          choices={piece.choices}
+          onChange={(name, value) => change(['choices', name], value)}
         />
-        <LengthField
-          label="sides"
-          value={overhang.sides}
-          onChange={(value) => change(['choices', 'overhang', 'sides'], value)}
-        />
-      </fieldset>
-      <fieldset className="sizes two">
-        <legend>
-          Below <NoteFor id="sag" />
-        </legend>
-        <LengthField
-          label="apron set back"
-          value={setback}
-          onChange={(value) => change(['choices', 'setback'], value)}
-        />
-        <NumberField
-          label="cross supports"
-          least={0}
-          most={12}
-          value={crossSupports}
-          onChange={(value) => change(['choices', 'crossSupports'], value)}
-        />
-      </fieldset>
+      </div>
     </>
   );
 }

@@ -1,26 +1,55 @@
-import { FAMILIES, type Piece } from '@sill/core';
+import { Button } from '@mui/material';
+import { useMemo, useState } from 'react';
+import { buildPiece, choosesWidth, familyOf, topCandidates, topOf, type Piece, type PieceModel } from '@sill/core';
 import { ModelView } from '../../drawing/ModelView';
-import { usePiece, usePieceFacts, usePlan } from '../../state/hooks';
+import { useJob, usePiece, usePieceFacts, usePlan } from '../../state/hooks';
 import { SizeFields } from '../SizeFields';
 import { StageHead } from '../StageHead';
 import { TopOptions } from '../TopOptions';
 import { Waiting } from '../Waiting';
 import { Choices } from './Choices';
+import { KindDialog } from './KindDialog';
 
 /** The choices beside the piece as it would stand. */
 export function ShapeStage() {
   const piece = usePiece();
+  const [which, setWhich] = useState<'family' | 'top' | null>(null);
+  const top = piece ? topOf(piece) : null;
+  const about = piece ? `${familyOf(piece).name}${top ? ` · ${top.name.toLowerCase()}` : ''}` : '';
   return (
     <>
-      <StageHead title="Shape" about={piece ? `${FAMILIES[piece.family].name} · joined board top` : ''} />
+      <StageHead title="Shape" about={about}>
+        {piece && (
+          <>
+            {top && <Button onClick={() => setWhich('top')}>Change top</Button>}
+            <Button onClick={() => setWhich('family')}>Change family</Button>
+          </>
+        )}
+      </StageHead>
       {piece ? <ShapeOf piece={piece} /> : <Waiting>{null}</Waiting>}
+      {piece && <KindDialog piece={piece} which={which} onClose={() => setWhich(null)} />}
     </>
   );
+}
+
+/**
+ * The piece built here and now, so that the model follows a changed size at once while the plan is worked out beside
+ * it. A top left to "cheapest" is shown as the plan last settled it.
+ */
+function useModel(piece: Piece): PieceModel {
+  const job = useJob();
+  const settled = usePieceFacts()?.topNominal;
+  return useMemo(() => {
+    const candidates = topCandidates(piece);
+    const nominal = settled && candidates.includes(settled) ? settled : candidates[0]!;
+    return buildPiece(piece, nominal, job.shop, job.units);
+  }, [piece, settled, job.shop, job.units]);
 }
 
 function ShapeOf({ piece }: { readonly piece: Piece }) {
   const plan = usePlan();
   const facts = usePieceFacts();
+  const model = useModel(piece);
   return (
     <div className="shape-columns">
       <section className="choices" aria-label="Sizes and choices">
@@ -28,12 +57,18 @@ function ShapeOf({ piece }: { readonly piece: Piece }) {
         <Choices piece={piece} topNominal={facts?.topNominal ?? null} />
       </section>
       <div className="stack">
-        <Waiting>
+        {model.parts.length > 0 ? (
           <section className="sheet" aria-label="The piece">
-            <ModelView parts={facts?.parts ?? []} label={piece.name} />
+            <ModelView model={model} label={piece.name} />
           </section>
-          {plan && <TopOptions piece={piece} plan={plan} />}
-        </Waiting>
+        ) : (
+          <Waiting>{null}</Waiting>
+        )}
+        {plan && choosesWidth(piece) && (
+          <Waiting>
+            <TopOptions piece={piece} plan={plan} />
+          </Waiting>
+        )}
       </div>
     </div>
   );

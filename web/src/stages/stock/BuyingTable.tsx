@@ -1,7 +1,7 @@
 import { Button, Table, TableBody, TableCell, TableHead, TableRow, useMediaQuery } from '@mui/material';
 import { unparse } from 'papaparse';
 import { useState } from 'react';
-import { SPECIES, hardwareName, printNominal, type Plan } from '@sill/core';
+import { SPECIES, hardwareName, offerName, type Plan } from '@sill/core';
 import { saveFile } from '../../frame/files';
 import { useJob } from '../../state/hooks';
 import { Text } from '../../words/Dim';
@@ -23,7 +23,7 @@ export function BuyingTable({ plan }: { readonly plan: Plan }) {
     const rows = [
       ...list.boards.map((line) => [
         line.offer.id,
-        line.offer.grade,
+        'grade' in line.offer ? line.offer.grade : 'sheet',
         line.count,
         cents(line.offer.price),
         cents(line.total),
@@ -66,10 +66,10 @@ export function BuyingTable({ plan }: { readonly plan: Plan }) {
             {list.boards.map((line) => (
               <TableRow key={line.offer.id}>
                 <TableCell className="tag-cell">
-                  {printNominal(line.offer.nominal)}×{line.offer.feet}
+                  <Text of={offerName(line.offer, job.units)} />
                 </TableCell>
                 <TableCell className="soft wide-only">
-                  {line.offer.grade} {SPECIES[line.offer.species].name}
+                  {'grade' in line.offer ? `${line.offer.grade} ${SPECIES[line.offer.species].name}` : 'sheet'}
                 </TableCell>
                 <TableCell align="right">{line.count}</TableCell>
                 <TableCell align="right" className="wide-only">
@@ -89,7 +89,7 @@ export function BuyingTable({ plan }: { readonly plan: Plan }) {
             ))}
             <TableRow>
               <TableCell colSpan={narrow ? 2 : 4} className="soft">
-                Screws, clips and glue · {list.hardware.length} {list.hardware.length === 1 ? 'line' : 'lines'}
+                Screws, hardware and glue · {list.hardware.length} {list.hardware.length === 1 ? 'line' : 'lines'}
               </TableCell>
               <TableCell align="right">{cents(hardware)}</TableCell>
               <TableCell>

@@ -1,5 +1,5 @@
 import { Button, Checkbox, Table, TableBody, TableCell, TableHead, TableRow } from '@mui/material';
-import { hardwareName, printNominal } from '@sill/core';
+import { hardwareName, offerName, printNominal } from '@sill/core';
 import { api } from '../../api';
 import { NumberField } from '../../fields/NumberField';
 import { TextLine } from '../../fields/TextLine';
@@ -9,7 +9,7 @@ import { Text } from '../../words/Dim';
 
 /** The price list of this job. Changing a price changes this job at once; the yard's own list only when told to. */
 export function Prices() {
-  const { yard } = useJob();
+  const { yard, units } = useJob();
   const change = useChange();
   const { busy, run } = useErrand();
   const set = (path: readonly (string | number)[], value: unknown) =>
@@ -79,6 +79,31 @@ export function Prices() {
                   <Checkbox
                     checked={offer.inStock}
                     onChange={(_, checked) => set(['boards', at, 'inStock'], checked)}
+                    slotProps={{ input: { 'aria-label': `${offer.id} in stock` } }}
+                  />
+                </TableCell>
+              </TableRow>
+            ))}
+            {yard.sheets.map((offer, at) => (
+              <TableRow key={offer.id}>
+                <TableCell className="tag-cell">
+                  <Text of={offerName(offer, units)} />
+                </TableCell>
+                <TableCell className="soft">sheet</TableCell>
+                <TableCell>
+                  <NumberField
+                    label={`Price of ${offer.id}`}
+                    money
+                    least={0}
+                    most={1_000_000}
+                    value={offer.price}
+                    onChange={(value) => value !== null && set(['sheets', at, 'price'], value)}
+                  />
+                </TableCell>
+                <TableCell>
+                  <Checkbox
+                    checked={offer.inStock}
+                    onChange={(_, checked) => set(['sheets', at, 'inStock'], checked)}
                     slotProps={{ input: { 'aria-label': `${offer.id} in stock` } }}
                   />
                 </TableCell>

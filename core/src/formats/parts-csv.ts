@@ -1,0 +1,108 @@
+import Papa from 'papaparse';
+import { parseLength, printLength, type Length, type Units } from '../length';
+import { LoosePartSchema, read, type Piece } from '../job';
+import type { Part } from '../piece';
+import { isBoard, isSheet, NOMINALS, SHEETS, SHEET_NAMES, dressed, type Material } from '../stock';
+
+type LooseRow = Piece['loose'][number];
+export type RowProblem = { readonly row: number; readonly message: string };
+
+/** Column names people use, by what they mean. */
+const NAMES: Readonly<Record<string, 'tag' | 'name' | 'material' | 'length' | 'width' | 'count'>> = {
+  tag: 'tag',
+  part: 'name',
+  name: 'name',
+  description: 'name',
+  material: 'material',
+  from: 'material',
+  'made from': 'material',
+  stock: 'material',
+  long: 'length',
+  length: 'length',
+  wide: 'width',
+  width: 'width',
+  count: 'count',
+  quantity: 'count',
+  qty: 'count',
+};
+
+/** A material as people write it: 2x4, 2×4, 3/4 plywood, ply 3/4. Null where it is none we know. */
+export function readMaterial(text: string): Exclude<Material, 'bought'> | null {
+  const plain = text.trim().toLowerCase().replace(/×/g, 'x').replace(/\s+/g, ' ');
+  if (isBoard(plain as Material)) return plain as Exclude<Material, 'bought'>;
+  return SHEET_NAMES.find((sheet) => sheet === plain || SHEETS[sheet].name.toLowerCase() === plain) ?? null;
+}
+
+/**
+ * Parts from a CSV text with a heading line: part, material, length, width, count, and tag where it has one. Good rows
+ * come back as parts; every bad one is named with what would be right. Lengths are read as a person types them.
+ */
+export function readPartsCsv(
+  text: string,
+  units: Units,
+  taken: ReadonlySet<string>,
+): { readonly parts: readonly LooseRow[]; readonly problems: readonly RowProblem[] } {
+  const parsed = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), {
+    header: true,
+    skipEmptyLines: 'greedy',
+    transformHeader: (head) => NAMES[head.trim().toLowerCase()] ?? head.trim().toLowerCase(),
+  });
+  const heads = parsed.meta.fields ?? [];
+  const lacking = (['material', 'length'] as const).filter((name) => !heads.includes(name));
+  if (lacking.length > 0)
+    return { parts: [], problems: [{ row: 1, message: `The heading line needs a column for ${lacking.join(' and ')}.` }] };
+  const parts: LooseRow[] = [];
+  const problems: RowProblem[] = [];
+  const tags = new Set(taken);
+  parsed.data.forEach((row, at) => {
+    const line = at + 2;
+    const wrong = (message: string) => problems.push({ row: line, message });
+    const material = readMaterial(row.material ?? '');
+    if (!material) return wrong(`“${row.material ?? ''}” is no material. Write a board such as ${NOMINALS[9]} or a sheet such as ${SHEETS['ply 3/4'].name}.`);
+    const size = (name: 'length' | 'width', otherwise: Length | null): Length | null => {
+      const given = (row[name] ?? '').trim();
+      if (given === '' && otherwise !== null) return otherwise;
+      const length = parseLength(given, units);
+      if (length.ok && length.length > 0) return length.length;
+      wrong(`The ${name} “${given}” can not be read: ${length.ok ? 'it must be more than 0.' : length.message}`);
+      return null;
+    };
+    const length = size('length', null);
+    if (length === null) return;
+    const width = size('width', isSheet(material) ? null : dressed(material).width);
+    if (width === null) return;
+    let number = 1;
+    while (tags.has(`X${number}`)) number++;
+    const tag = (row.tag ?? '').trim() || `X${number}`;
+    if (tags.has(tag)) return wrong(`The tag ${tag} is taken already. Give it another, or leave the tag out.`);
+    const counted = (row.count ?? '').trim() === '' ? 1 : Number(row.count);
+    const made = read(LoosePartSchema, { tag, name: (row.name ?? '').trim() || 'part', material, length, width, count: counted }, 'row');
+    if (!made.ok) return wrong(`${made.fields[0]!.field} ${made.fields[0]!.message}.`);
+    tags.add(tag);
+    parts.push(made.value);
+  });
+  return { parts, problems };
+}
+
+/** A parts list as CSV, readable by the same columns; lengths as the person's tape shows them. */
+export const partsCsv = (parts: readonly Part[], units: Units): string =>
+  Papa.unparse({
+    fields: ['tag', 'part', 'count', 'length', 'width', 'thickness', 'material', 'left end', 'right end', 'cut-outs'],
+    data: parts.map((part) => [
+      part.tag,
+      part.name,
+      part.count,
+      printLength(part.length, units),
+      printLength(part.width, units),
+      printLength(part.thickness, units),
+      part.plies > 1 ? `${part.plies} x ${part.material}` : part.material,
+      endText(part.ends.left),
+      endText(part.ends.right),
+      part.cuts.map(({ kind }) => kind).join(' + '),
+    ]),
+  });
+
+const half = (angle: number) => Math.round(Math.abs(angle) * 2) / 2;
+/** `15° mitre`, `45° bevel`, `8° mitre, 5.5° bevel`; square ends are empty. */
+export const endText = ({ mitre, bevel }: Part['ends']['left']): string =>
+  [mitre !== 0 ? `${half(mitre)}° mitre` : '', bevel !== 0 ? `${half(bevel)}° bevel` : ''].filter((text) => text !== '').join(', ');

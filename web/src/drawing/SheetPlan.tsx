@@ -1,0 +1,94 @@
+import { scaleLinear } from 'd3';
+import { offerName, printLength, type Board, type CutPiece, type Length, type NumberedCut } from '@sill/core';
+import { useMark, useUnits } from '../state/hooks';
+import { DimSpan, Text } from '../words/Dim';
+
+type Props = {
+  readonly board: Board;
+  readonly cuts: readonly NumberedCut[];
+  /** The longest board in view, so that all are to one scale. */
+  readonly longest: Length;
+  readonly label: (partId: string) => string;
+  readonly lit: ReadonlySet<number> | null;
+};
+
+const WIDE = 640;
+const PAD = 16;
+
+/** One sheet to scale: pieces with their tags and sizes, and the cuts numbered in the order they are made. */
+export function SheetPlan({ board, cuts, longest, label, lit }: Props) {
+  const units = useUnits();
+  const scale = scaleLinear()
+    .domain([0, Math.max(longest, board.length)])
+    .range([0, WIDE - 2 * PAD]);
+  const tall = scale(board.width);
+  // The sheet lies as its drawing does: width upwards.
+  const y = (value: Length) => PAD + tall - scale(value);
+  const x = (value: Length) => PAD + scale(value);
+  const sizes = (piece: CutPiece) => `${printLength(piece.length, units)} by ${printLength(piece.width, units)}`;
+  const name = `Sheet ${board.number}, ${offerName(board.offer, units)}: ${board.pieces.map((piece) => `${label(piece.blank.part.id)} ${sizes(piece)}`).join(', ')}`;
+  return (
+    <div className="board-row">
+      <div className="board-name">
+        <strong>{board.number}</strong>
+        <span>
+          <b>
+            <Text of={offerName(board.offer, units)} />
+          </b>
+          <small>buy</small>
+        </span>
+      </div>
+      <svg className="board" viewBox={`0 0 ${WIDE} ${(tall + 2 * PAD).toFixed(0)}`} role="img" aria-label={name}>
+        <rect className="outline" x={x(0)} y={y(board.width)} width={scale(board.length)} height={tall} rx={2} />
+        {board.pieces.map((piece, at) => (
+          <Lying key={at} piece={piece} tag={label(piece.blank.part.id)} x={x(piece.x)} y={y(piece.y + piece.width)} width={scale(piece.length)} tall={scale(piece.width)} />
+        ))}
+        {cuts.map((cut) => {
+          const [x1, x2] = cut.kind === 'crosscut' ? [x(cut.at), x(cut.at)] : [x(cut.from), x(cut.to)];
+          const [y1, y2] = cut.kind === 'crosscut' ? [y(cut.from), y(cut.to)] : [y(cut.at), y(cut.at)];
+          const [cx, cy] = cut.kind === 'crosscut' ? [x1, Math.min(y1, y2) + 2] : [x1 + 2, y1];
+          return (
+            <g key={cut.number} className={lit !== null && !lit.has(cut.number) ? 'cut dimmed' : 'cut'}>
+              <line x1={x1} x2={x2} y1={y1} y2={y2} />
+              <circle cx={cx} cy={cy} r={9} />
+              <text x={cx} y={cy + 4}>
+                {cut.number}
+              </text>
+            </g>
+          );
+        })}
+        <title>{`${name}. Kerf beside every cut.`}</title>
+      </svg>
+    </div>
+  );
+}
+
+type LyingProps = {
+  readonly piece: CutPiece;
+  readonly tag: string;
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly tall: number;
+};
+
+function Lying({ piece, tag, x, y, width, tall }: LyingProps) {
+  const { part } = piece.blank;
+  const { marked, handlers } = useMark(part.id);
+  return (
+    <g className={`piece${marked ? ' marked' : ''}`} {...handlers}>
+      <rect className="wood" x={x} y={y} width={width} height={tall} />
+      <rect className={`role role-${part.role}`} x={x} y={y} width={5} height={tall} />
+      {width > 40 && tall > 18 && (
+        <text className="piece-tag" x={x + 24} y={y + Math.min(tall / 2 + 5, 34)}>
+          {tag}
+        </text>
+      )}
+      {width > 120 && tall > 18 && (
+        <text className="piece-length" x={x + width - 7} y={y + Math.min(tall / 2 + 5, 34)}>
+          <DimSpan of={piece.length} /> × <DimSpan of={piece.width} />
+        </text>
+      )}
+    </g>
+  );
+}

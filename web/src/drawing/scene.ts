@@ -1,0 +1,74 @@
+import { BufferGeometry, Float32BufferAttribute } from 'three';
+import {
+  PER_INCH,
+  around,
+  boxOf,
+  cutSolid,
+  edgesOf,
+  facesOf,
+  openedBy,
+  planeAt,
+  solidOf,
+  type Box,
+  type Motion,
+  type Part,
+  type Solid,
+  type Vec,
+} from '@sill/core';
+
+/** World of the model: inches, y up, the front towards +z, the middle of the piece's foot at the origin. */
+export type Vector = [number, number, number];
+
+/** A point of a piece in the world of the model. */
+export const worldOf = ([x, y, z]: Vec, whole: Box): Vector => [
+  (x - (whole.min[0] + whole.max[0]) / 2) / PER_INCH,
+  (z - whole.min[2]) / PER_INCH,
+  ((whole.min[1] + whole.max[1]) / 2 - y) / PER_INCH,
+];
+const turnedOver = ([x, y, z]: Vec): Vector => [x, z, -y];
+
+/** Faces of a body as triangles. */
+export function surfaceOf(solid: Solid, whole: Box): BufferGeometry {
+  const positions: number[] = [];
+  const normals: number[] = [];
+  for (const { points, normal } of facesOf(solid))
+    for (let at = 1; at + 1 < points.length; at++)
+      for (const point of [points[0]!, points[at]!, points[at + 1]!]) {
+        positions.push(...worldOf(point, whole));
+        normals.push(...turnedOver(normal));
+      }
+  const geometry = new BufferGeometry();
+  geometry.setAttribute('position', new Float32BufferAttribute(positions, 3));
+  geometry.setAttribute('normal', new Float32BufferAttribute(normals, 3));
+  return geometry;
+}
+
+/** Edges of a body as pairs of points. */
+export function linesOf(solid: Solid, whole: Box): BufferGeometry {
+  const positions = edgesOf(solid).flatMap(([a, b]) => [...worldOf(a, whole), ...worldOf(b, whole)]);
+  const geometry = new BufferGeometry();
+  geometry.setAttribute('position', new Float32BufferAttribute(positions, 3));
+  return geometry;
+}
+
+/** Where the piece is cut open to look inside: the axis across the cut, and how far along it. */
+export type Section = { readonly axis: 0 | 1 | 2; readonly share: number };
+
+/** A surface number of its own, so that the cut's edges are drawn. */
+const CUT_FACE = 900;
+
+/** A part's body as it is shown: moved by what is open, then cut open. Nothing where it lies before the cut. */
+export function shownSolid(part: Part, whole: Box, motions: readonly Motion[], open: number, section: Section | null): Solid {
+  const motion = open > 0 ? motions.find((one) => one.parts.includes(part.id)) : undefined;
+  const solid = motion ? openedBy(solidOf(part), motion, open) : solidOf(part);
+  if (!section) return solid;
+  const { axis, share } = section;
+  const at = whole.min[axis] + (whole.max[axis] - whole.min[axis]) * share;
+  // The front, right or upper side is taken away: what the eye comes from.
+  const normal: Vec = axis === 0 ? [1, 0, 0] : axis === 1 ? [0, -1, 0] : [0, 0, 1];
+  return cutSolid(solid, planeAt([at, at, at], normal), CUT_FACE);
+}
+
+/** The box around all parts that have a place. */
+export const wholeOf = (parts: readonly Part[]): Box =>
+  around(parts.filter((part) => !part.loose).map(boxOf)) ?? { min: [0, 0, 0], max: [1, 1, 1] };

@@ -1,0 +1,118 @@
+import { Button, Dialog, DialogActions, DialogContent, DialogTitle } from '@mui/material';
+import {
+  FAMILIES,
+  STARTS,
+  TOPS,
+  familyOf,
+  pieceFrom,
+  refusal,
+  type Change,
+  type Choices,
+  type Family,
+  type Piece,
+  type Specs,
+  type Top,
+} from '@sill/core';
+import { PiecePicture } from '../../drawing/PiecePicture';
+import { useChange } from '../../state/hooks';
+
+/** What a new kind offers too stays as it was. */
+const kept = (specs: Specs, choices: Choices): Choices =>
+  Object.fromEntries(
+    Object.entries(choices).filter(([name, value]) => {
+      const spec = specs[name];
+      return spec !== undefined && (spec.kind !== 'pick' || Object.hasOwn(spec.options, String(value)));
+    }),
+  );
+
+/** A piece that shows a family or a top as the gallery has it. */
+const sampleOf = (family: Family): Piece => pieceFrom(STARTS.find((start) => start.family === family.id)!, 'sample');
+const topSample = (top: Top): Piece => {
+  const own = STARTS.find((start) => start.top === top.id && familyOf(start).topped);
+  if (own) return pieceFrom(own, 'sample');
+  const plain = pieceFrom(STARTS[1]!, 'sample');
+  return { ...plain, top: top.id, topChoices: {} };
+};
+
+type Props = { readonly piece: Piece; readonly which: 'family' | 'top' | null; readonly onClose: () => void };
+
+/** All families, or all tops, drawn by our own geometry. What this piece can not take says why. */
+export function KindDialog({ piece, which, onClose }: Props) {
+  const change = useChange();
+  const take = (changes: readonly (readonly [Change['path'], unknown])[]) => {
+    change(changes.map(([path, value]) => ({ piece: piece.id, path, value })));
+    onClose();
+  };
+  const family = familyOf(piece);
+  return (
+    <Dialog open={which !== null} onClose={onClose} maxWidth="lg" fullWidth>
+      <DialogTitle>{which === 'top' ? 'Which top?' : 'Which way to build it?'}</DialogTitle>
+      <DialogContent>
+        <div className="cards kinds">
+          {which === 'top' &&
+            TOPS.map((top) => (
+              <KindCard
+                key={top.id}
+                name={top.name}
+                about={top.about}
+                sample={topSample(top)}
+                chosen={top.id === piece.top}
+                not={refusal(piece, family, top)}
+                onTake={() =>
+                  take([
+                    [['top'], top.id],
+                    [['topChoices'], kept(top.choices, piece.topChoices)],
+                  ])
+                }
+              />
+            ))}
+          {which === 'family' &&
+            FAMILIES.map((one) => {
+              const top = TOPS.find((other) => other.id === piece.top);
+              return (
+                <KindCard
+                  key={one.id}
+                  name={one.name}
+                  about={one.about}
+                  sample={sampleOf(one)}
+                  chosen={one.id === piece.family}
+                  not={one.topped && family.topped && top ? refusal(piece, one, top) : null}
+                  onTake={() =>
+                    take([
+                      [['family'], one.id],
+                      [['choices'], kept(one.choices, piece.choices)],
+                    ])
+                  }
+                />
+              );
+            })}
+        </div>
+      </DialogContent>
+      <DialogActions>
+        <Button onClick={onClose}>Close</Button>
+      </DialogActions>
+    </Dialog>
+  );
+}
+
+type CardProps = {
+  readonly name: string;
+  readonly about: string;
+  readonly sample: Piece;
+  readonly chosen: boolean;
+  readonly not: string | null;
+  readonly onTake: () => void;
+};
+
+function KindCard({ name, about, sample, chosen, not, onTake }: CardProps) {
+  return (
+    <button type="button" className="card" aria-pressed={chosen} disabled={not !== null} onClick={onTake}>
+      <PiecePicture piece={sample} />
+      <strong>
+        {name}
+        {chosen && <span className="soft"> · now</span>}
+      </strong>
+      <span className={not ? 'not' : 'soft'}>{not ?? about}</span>
+    </button>
+  );
+}
