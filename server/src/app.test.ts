@@ -54,7 +54,7 @@ describe('jobs', () => {
     expect(listed).toHaveLength(2);
     expect(listed[0]).toMatchObject({
       name: 'Kiln Lane pottery room',
-      pieces: ['Glaze table', 'Wedging table', 'Tea table'],
+      pieces: ['Glaze table', 'Ware shelf', 'Window bench', 'Drawer cart'],
     });
 
     const job = applyChanges(demoJob(), [{ piece: null, path: ['name'], value: 'Shelf' }]);
@@ -104,32 +104,32 @@ describe('bad input: one error shape, nothing changed', () => {
     ],
     [
       'a negative size',
-      (job: ReturnType<typeof demoJob>) => applyChanges(job, [{ piece: 'tea', path: ['size', 'width'], value: -5 }]),
+      (job: ReturnType<typeof demoJob>) => applyChanges(job, [{ piece: 'bench', path: ['size', 'width'], value: -5 }]),
       'pieces 3, size, width',
       'at least 1',
     ],
     [
       'a huge size',
-      (job: ReturnType<typeof demoJob>) => applyChanges(job, [{ piece: 'tea', path: ['size', 'height'], value: 1e12 }]),
+      (job: ReturnType<typeof demoJob>) => applyChanges(job, [{ piece: 'bench', path: ['size', 'height'], value: 1e12 }]),
       'pieces 3, size, height',
       'at most',
     ],
     [
       'letters',
       (job: ReturnType<typeof demoJob>) =>
-        applyChanges(job, [{ piece: 'tea', path: ['size', 'height'], value: 'tall' }]),
+        applyChanges(job, [{ piece: 'bench', path: ['size', 'height'], value: 'tall' }]),
       'pieces 3, size, height',
       'must be a number',
     ],
     ['no name', (job: ReturnType<typeof demoJob>) => ({ ...job, name: '' }), 'name', 'must not be empty'],
     [
       'a newer version',
-      (job: ReturnType<typeof demoJob>) => ({ ...job, format: 'sill-plan/job@2' }),
+      (job: ReturnType<typeof demoJob>) => ({ ...job, format: 'sill-plan/job@3' }),
       'format',
-      'must be sill-plan/job@1',
+      'must be sill-plan/job@2',
     ],
-    ['another kind of file', () => ({ format: 'something/else@1' }), 'format', 'must be sill-plan/job@1'],
-    ['nothing', () => null, 'format', 'must be sill-plan/job@1'],
+    ['another kind of file', () => ({ format: 'something/else@1' }), 'format', 'must be sill-plan/job@2'],
+    ['nothing', () => null, 'format', 'must be sill-plan/job@2'],
   ])('%s', async (_, spoil, field, message) => {
     const was = await before();
     const answer = await send('put', '/api/jobs/demo').send({ revision: 1, job: spoil(demoJob()) });

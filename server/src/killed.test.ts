@@ -69,5 +69,5 @@ test('killed during a save, what was answered is there and the job is whole', as
   };
   expect([answered, answered + 1]).toContain(body.revision);
   expect(body.job.name).toBe(`save ${body.revision - 1}`);
-  expect(body.job.pieces).toHaveLength(3);
+  expect(body.job.pieces).toHaveLength(4);
 }, 60_000);

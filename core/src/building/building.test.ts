@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { inches } from '../length';
-import { DEFAULT_SHOP, newPiece } from '../job';
+import { DEFAULT_SHOP } from '../job';
 import { fastenings } from '../joinery';
-import { buildPiece } from '../piece';
+import { buildPiece, newPiece } from '../piece';
 import { plain } from '../words';
 import { tables } from '../testing/tables';
 import { clampsAlong, caulsAlong, diagonalOf, panels, stepsOf } from './index';
@@ -26,14 +26,15 @@ test('panels hold the open time and use every board once', () => {
 });
 
 const stepsFor = (piece: Parameters<typeof buildPiece>[0], nominal: '1x8' | '2x8') => {
-  const { parts, joints } = buildPiece(piece, nominal, DEFAULT_SHOP, 'in');
-  return { parts, steps: stepsOf(piece, parts, fastenings(joints, parts, 'in'), DEFAULT_SHOP) };
+  const model = buildPiece(piece, nominal, DEFAULT_SHOP, 'in');
+  const { parts, joints } = model;
+  return { parts, steps: stepsOf(piece, model, fastenings(joints, parts, 'in'), DEFAULT_SHOP) };
 };
 
 test('no part is "there" in a step before a step has handled it; ids are unique; clamps never exceed the shop', () => {
   fc.assert(
     fc.property(tables('in'), (piece) => {
-      const { parts, steps } = stepsFor(piece, piece.choices.top.thickness === '1x' ? '1x8' : '2x8');
+      const { parts, steps } = stepsFor(piece, piece.topChoices.thickness === '1x' ? '1x8' : '2x8');
       const handled = new Set<string>();
       const ids = new Set<string>();
       for (const step of steps) {
@@ -60,13 +61,13 @@ test('the words of a table worked out by hand', () => {
   const words = steps.map((step) =>
     [plain(step.title, 'in'), ...step.actions.map((action) => plain(action.text, 'in'))].join(' | '),
   );
-  const frame = words.find((text) => text.startsWith('Join end apron E1'))!;
+  const frame = words.find((text) => text.startsWith('Join the left end frame'))!;
   // Legs 34 1/2 long, frame 28 - 2 x 2 = 24 wide: the diagonal is 42.03, on the tape 42.
   expect(frame).toContain('about 42 each');
   expect(frame).toContain('Lay a 1/2 spacer');
-  expect(frame).toContain('Drive 4 pocket screws 2 1/2 coarse, 2 each end');
+  expect(frame).toContain('Drive 4 pocket screws 2 1/2 coarse, 2 each joint: E1 into L1 and L2');
   const legs = words.find((text) => text.startsWith('Glue up the legs'))!;
-  expect(legs).toContain('4 clamps a leg. You have 8: glue 2 legs at a time.');
+  expect(legs).toContain('4 clamps each. You have 8: glue 2 at a time.');
   expect(words.find((text) => text.startsWith('Join the end frames'))).toContain('about 59 1/16'); // 54 by 24
 });
 

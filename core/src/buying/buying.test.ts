@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { inches } from '../length';
-import { DEFAULT_SHOP, newJob, newPiece } from '../job';
+import { DEFAULT_SHOP, newJob } from '../job';
 import { blanksOf } from '../milling';
-import { buildPiece } from '../piece';
+import { buildPiece, newPiece } from '../piece';
 import { SAMPLE_YARD, type HardwareOffer } from '../stock';
-import { boxesFor, buyingList, chooseBoards } from './index';
+import { boxesFor, buyingList, chooseBoards, offerLength, offerMaterial } from './index';
 
 describe('boxes of screws', () => {
   const offer = (count: number, price: number): HardwareOffer => ({
@@ -67,15 +67,15 @@ describe('the list', () => {
   });
 
   test('spares: one of each nominal size, long enough for its longest piece', () => {
-    const nominals = new Set(boards.boards.map((board) => board.offer.nominal));
+    const nominals = new Set(boards.boards.map((board) => board.material));
     expect(list.spareCount).toBe(nominals.size);
     for (const line of list.boards.filter((row) => row.spare > 0)) {
       const longest = Math.max(
         ...boards.boards
-          .filter((board) => board.offer.nominal === line.offer.nominal)
+          .filter((board) => board.material === offerMaterial(line.offer))
           .flatMap((board) => board.pieces.map((cut) => cut.length)),
       );
-      expect(line.offer.feet * 12 - 1).toBeGreaterThanOrEqual(longest / inches(1));
+      expect(offerLength(line.offer) / inches(1) - 1).toBeGreaterThanOrEqual(longest / inches(1));
     }
     const exact = buyingList({ ...job, spares: 'none' }, boards, []);
     expect(exact.spareCount).toBe(0);

@@ -1,5 +1,6 @@
 import { inches } from '../length';
-import { applyChanges, newJob, newPiece, type Change, type Job, type Piece } from '../job';
+import { applyChanges, newJob, type Change, type Job, type Piece } from '../job';
+import { newPiece } from '../piece';
 import { planJob } from '../plan';
 import { SAMPLE_YARD } from '../stock';
 import { plain } from '../words';
@@ -14,13 +15,15 @@ const sized = (piece: Piece, length: number, width: number, height: number): Pie
   size: { length: inches(length), width: inches(width), height: inches(height) },
 });
 
+const seats = (piece: Piece) => seating(piece, plan(job(piece)).pieces[0]!.parts, 'rectangle');
+
 describe('people', () => {
   test('places: 24 in each between the legs, ends only where they overhang', () => {
     // Dining 66 long, overhang 10, legs 3 1/2 along: 66 - 20 - 7 = 39 is one place a side, and one at each end.
-    expect(seating(newPiece('t', 'dining'))).toEqual({ sides: 2, ends: 2, total: 4 });
+    expect(seats(newPiece('t', 'dining'))).toEqual({ sides: 2, ends: 2, total: 4 });
     // 84: 57 between the legs is two a side.
-    expect(seating(sized(newPiece('t', 'dining'), 84, 34, 29.5)).total).toBe(6);
-    expect(seating(newPiece('t', 'desk')).ends).toBe(0);
+    expect(seats(sized(newPiece('t', 'dining'), 84, 34, 29.5)).total).toBe(6);
+    expect(seats(newPiece('t', 'desk')).ends).toBe(0);
   });
 
   test('knees: height less top and apron', () => {
@@ -60,10 +63,7 @@ describe('wood, by hand', () => {
       sized(
         {
           ...newPiece('t', 'standing'),
-          choices: {
-            ...newPiece('t', 'standing').choices,
-            top: { thickness: '2x', width: '6', edges: 'ripped', fixing: 'clips' },
-          },
+          topChoices: { thickness: '2x', width: '6', edges: 'ripped' },
         },
         60,
         31.5,
@@ -102,7 +102,7 @@ describe('money and shop', () => {
   const piece = { ...newPiece('t', 'coffee'), boughtPrice: 14900 };
   test('over budget stops, with ways out that lower the total', () => {
     const poor = job(
-      { ...piece, choices: { ...piece.choices, top: { ...piece.choices.top, width: '12' } } },
+      { ...piece, topChoices: { width: '12' } },
       { budget: 3000 },
     );
     const note = finding(poor, 'budget')!;
@@ -127,10 +127,10 @@ describe('money and shop', () => {
       'short',
       'care',
     ],
-    ['a screwed top moves', [{ piece: 't', path: ['choices', 'top', 'fixing'], value: 'screwed' }], 'movement', 'care'],
+    ['a screwed top moves', [{ piece: 't', path: ['choices', 'fixing'], value: 'screwed' }], 'movement', 'care'],
     [
       'a far overhang tips',
-      [{ piece: 't', path: ['choices', 'overhang', 'ends'], value: inches(10) }],
+      [{ piece: 't', path: ['choices', 'overhangEnds'], value: inches(10) }],
       'tipping',
       'care',
     ],
@@ -141,7 +141,8 @@ describe('money and shop', () => {
   test('thin top screwed to thick aprons: clips offered, and they end it', () => {
     const thin = job({
       ...piece,
-      choices: { ...piece.choices, top: { thickness: '1x', width: '6', edges: 'ripped', fixing: 'screwed' } },
+      choices: { ...piece.choices, fixing: 'screwed' },
+      topChoices: { thickness: '1x', width: '6' },
     });
     const note = finding(thin, 'reach')!;
     expect(note.level).toBe('stop');

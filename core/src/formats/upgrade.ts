@@ -21,12 +21,11 @@ export function upgradedYard(input: unknown): unknown {
 
 /** Version 1 knew one family, its choices in groups; and price lists of boards alone. */
 function fromFirst(job: Loose): Loose {
-  const pieces = Array.isArray(job.pieces) ? job.pieces : [];
   const yard = record(job.yard);
   return {
     ...job,
     format: JOB_FORMAT,
-    pieces: pieces.map((item: unknown): Loose => {
+    pieces: !Array.isArray(job.pieces) ? job.pieces : job.pieces.map((item: unknown): Loose => {
       const piece = record(item);
       const choices = record(piece.choices);
       const { fixing, ...top } = record(choices.top);

@@ -1,7 +1,9 @@
 import { inches, printLength, type Length } from '../length';
-import { DEFAULT_SHOP, newJob, newPiece, type Piece } from '../job';
-import { buildPiece } from '../piece';
+import { DEFAULT_SHOP, newJob, type Piece } from '../job';
+import { buildPiece, newPiece } from '../piece';
 import {
+  boltFor,
+  bradFor,
   edgePositions,
   fastenings,
   hardwareNeeds,
@@ -9,6 +11,7 @@ import {
   pocketScrew,
   railEndPositions,
   railEndScrews,
+  woodScrew,
 } from './index';
 
 const printed = (positions: readonly Length[]) => positions.map((position) => printLength(position, 'in'));
@@ -63,9 +66,9 @@ describe('pocket screws, by the jig table', () => {
   });
 });
 
-const table = (choices: Partial<Piece['choices']>): Piece => {
+const table = (choices: Piece['choices'], topChoices: Piece['topChoices'] = {}): Piece => {
   const piece = newPiece('t', 'standing');
-  return { ...piece, choices: { ...piece.choices, ...choices } };
+  return { ...piece, choices: { ...piece.choices, ...choices }, topChoices };
 };
 const made = (piece: Piece, nominal: '1x6' | '2x6' = '2x6') => {
   const { parts, joints } = buildPiece(piece, nominal, DEFAULT_SHOP, 'in');
@@ -82,14 +85,11 @@ describe('fastenings', () => {
   });
 
   test('a thin top on thick aprons: screws that stay inside do not reach, and it says so', () => {
-    const piece = table({ apron: '2x4', top: { thickness: '1x', width: '6', edges: 'ripped', fixing: 'screwed' } });
+    const piece = table({ apron: '2x4', fixing: 'screwed' }, { thickness: '1x', width: '6' });
     const top = made(piece, '1x6').made.filter((item) => item.joint.kind === 'top screws');
     expect(top.length).toBeGreaterThan(0);
     expect(top.every((item) => item.screw === '1 1/4' && !item.reaches)).toBe(true);
-    const clips = made(
-      { ...piece, choices: { ...piece.choices, top: { ...piece.choices.top, fixing: 'clips' } } },
-      '1x6',
-    );
+    const clips = made({ ...piece, choices: { ...piece.choices, fixing: 'clips' } }, '1x6');
     expect(
       clips.made.filter((item) => item.joint.kind === 'top clips').every((item) => item.by === 'clips' && item.reaches),
     ).toBe(true);
@@ -104,7 +104,7 @@ describe('fastenings', () => {
     const edges = all.filter((item) => item.joint.kind === 'edge');
     expect(edges[0]!.glue).toBeCloseTo(2 * 60 * 1.5);
     const job = { ...newJob('j'), pieces: [piece] };
-    const needs = hardwareNeeds(job, parts, all);
+    const needs = hardwareNeeds(job, parts, all, new Map([['t', [{ kind: 'pull', size: '', count: 3 }]]]));
     const screws = all
       .filter((item) => item.by === 'pocket screws')
       .reduce((sum, item) => sum + item.positions.length, 0);
@@ -113,7 +113,27 @@ describe('fastenings', () => {
       size: '2 1/2',
       count: 2 * screws,
     });
+    expect(needs.find((need) => need.kind === 'pull')).toEqual({ kind: 'pull', size: '', count: 6 });
     const area = 2 * (4 * laminationGlue(leg) + all.reduce((sum, item) => sum + item.glue, 0));
     expect(needs.find((need) => need.kind === 'glue')!.count).toBe(Math.ceil(area / 288));
+  });
+});
+
+describe('other fasteners', () => {
+  test.each([
+    // Through 3/4 into plenty: 2 x 3/4 is 1 1/2.
+    [0.75, 3, '#8 1 1/2'],
+    // Into 3/4 more there is 1 1/2 in all, less the 1/8 that the tip keeps: 1 1/4 is the longest safe one.
+    [0.75, 0.75, '#8 1 1/4'],
+    [1.5, 3.5, '#10 3'],
+    // Through a 4x4 nothing is long enough: the longest, in a counterbore.
+    [3.5, 10, '#10 3 1/2'],
+  ])('a screw through %s into %s', (deep, bite, screw) => {
+    expect(woodScrew(inches(deep), inches(bite))).toBe(screw);
+  });
+
+  test('brads are twice the thinner part, bolts bite three inches', () => {
+    expect([0.5, 0.75, 1.5].map((thin) => bradFor(inches(thin)))).toEqual(['1', '1 1/2', '2']);
+    expect([1.5, 3.5, 5.5].map((deep) => boltFor(inches(deep)))).toEqual(['3/8 x 5', '3/8 x 7', '3/8 x 9']);
   });
 });

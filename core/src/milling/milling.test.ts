@@ -1,17 +1,18 @@
 import { inches, printLength } from '../length';
-import { DEFAULT_SHOP, newJob, newPiece, type Piece } from '../job';
-import { buildPiece } from '../piece';
+import { DEFAULT_SHOP, newJob, type Piece } from '../job';
+import { buildPiece, newPiece } from '../piece';
 import { blanksOf } from './index';
 
-const blanks = (choices: Partial<Piece['choices']>, width: number, copies = 1) => {
+const blanks = (choices: Piece['choices'], topChoices: Piece['topChoices'], width: number, copies = 1) => {
   const base = newPiece('t', 'standing');
   const piece: Piece = {
     ...base,
     copies,
     size: { ...base.size, width: inches(width) },
     choices: { ...base.choices, ...choices },
+    topChoices,
   };
-  const { parts } = buildPiece(piece, piece.choices.top.thickness === '1x' ? '1x6' : '2x6', DEFAULT_SHOP, 'in');
+  const { parts } = buildPiece(piece, '2x6', DEFAULT_SHOP, 'in');
   return new Map(
     blanksOf({ ...newJob('j'), pieces: [piece] }, parts).map((blank) => [
       blank.part.tag,
@@ -24,34 +25,34 @@ const blanks = (choices: Partial<Piece['choices']>, width: number, copies = 1) =
     ]),
   );
 };
-const top = (edges: 'ripped' | 'as bought') => ({ thickness: '2x', width: '6', edges, fixing: 'clips' }) as const;
+const top = (edges: 'ripped' | 'as bought') => ({ thickness: '2x', width: '6', edges });
 
 describe('blanks worked out by hand: a table 60 long and 36 high', () => {
   test('ripped square: an inch over for squaring, an eighth off each edge', () => {
-    const all = blanks({ top: top('ripped') }, 31.5);
+    const all = blanks({}, top('ripped'), 31.5);
     expect(all.get('T1')).toEqual({ cut: '61', quantity: 1, rip: '5 1/4 square edges', for: 'squaring the glued top' });
   });
 
   test('as bought: only the outer boards are ripped, and only to width', () => {
-    const all = blanks({ top: top('as bought') }, 30);
+    const all = blanks({}, top('as bought'), 30);
     expect(all.get('T1')?.rip).toBe('4 to width');
     expect(all.get('T3')?.rip).toBeNull();
-    expect(blanks({ top: top('as bought') }, 33).get('T1')?.rip).toBeNull();
-    expect(blanks({ top: top('as bought') }, 32.8).get('T1')?.rip).toMatch(/to width$/);
+    expect(blanks({}, top('as bought'), 33).get('T1')?.rip).toBeNull();
+    expect(blanks({}, top('as bought'), 32.8).get('T1')?.rip).toMatch(/to width$/);
   });
 
   test('laminated legs: one blank a ply, half an inch over; solid ones to size', () => {
-    expect(blanks({ legs: 'three 2x4' }, 30).get('L1')).toEqual({
+    expect(blanks({ legs: 'three 2x4' }, {}, 30).get('L1')).toEqual({
       cut: '35',
       quantity: 3,
       rip: null,
       for: 'trimming the glued leg',
     });
-    expect(blanks({ legs: '4x4' }, 30).get('L1')).toEqual({ cut: '34 1/2', quantity: 1, rip: null, for: null });
+    expect(blanks({ legs: '4x4' }, {}, 30).get('L1')).toEqual({ cut: '34 1/2', quantity: 1, rip: null, for: null });
   });
 
   test('aprons to size, cross supports left long to fit, copies counted', () => {
-    const all = blanks({ legs: 'two 2x4', crossSupports: 1 }, 30, 3);
+    const all = blanks({ legs: 'two 2x4', crossSupports: 1 }, {}, 30, 3);
     // 60 - 2 x 3 - 2 x 3 1/2
     expect(all.get('A1')).toEqual({ cut: '47', quantity: 3, rip: null, for: null });
     // 30 - 2 x 2 - 2 x 1/2 - 2 x 1 1/2 = 22, and half an inch

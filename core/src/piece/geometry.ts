@@ -16,7 +16,3 @@ export function around(boxes: readonly Box[]): Box | null {
     AXES.map((axis) => pick(...boxes.map((box) => box[end][axis]))) as unknown as Point;
   return { min: edge('min', Math.min), max: edge('max', Math.max) };
 }
-
-/** True where two boxes share volume, not only a face. */
-export const overlap = (a: Box, b: Box): boolean =>
-  AXES.every((axis) => a.min[axis] < b.max[axis] && b.min[axis] < a.max[axis]);

@@ -1,8 +1,21 @@
 import fc from 'fast-check';
 import { inches, tapeStep } from '../length';
-import { DEFAULT_SHOP, newPiece } from '../job';
-import { around, boxOf, buildPiece, contact, divideTop, extent, overlap, topCandidates, type Box } from './index';
-import { board, boxAt, join, mirror, spread } from './kit';
+import { DEFAULT_SHOP } from '../job';
+import { common, contacts, volumeOf } from '../solid';
+import {
+  acrossOf,
+  alongOf,
+  around,
+  boxOf,
+  buildPiece,
+  divideTop,
+  extent,
+  newPiece,
+  solidOf,
+  topCandidates,
+  type Box,
+} from './index';
+import { board, boxAt, halfLap, mirror, spread, UP } from './kit';
 
 const boxes = fc
   .tuple(
@@ -16,26 +29,6 @@ const boxes = fc
   .map(([x, y, z, a, b, c]): Box => boxAt([x, y, z], [a, b, c]));
 
 describe('boxes', () => {
-  test('touching is neither overlapping nor apart', () => {
-    const a = boxAt([0, 0, 0], [10, 10, 10]);
-    const beside = boxAt([10, 2, 3], [5, 5, 5]);
-    expect(overlap(a, beside)).toBe(false);
-    expect(contact(a, beside)).toEqual({ normal: 0, area: { min: [10, 2, 3], max: [10, 7, 8] } });
-    expect(contact(a, boxAt([11, 0, 0], [1, 1, 1]))).toBeNull();
-    // An edge alone is no joint.
-    expect(contact(a, boxAt([10, 10, 0], [1, 1, 1]))).toBeNull();
-  });
-
-  test('overlap and contact are the same both ways, and never both', () => {
-    fc.assert(
-      fc.property(boxes, boxes, (a, b) => {
-        expect(overlap(a, b)).toBe(overlap(b, a));
-        expect(contact(a, b)).toEqual(contact(b, a));
-        if (overlap(a, b)) expect(contact(a, b)).toBeNull();
-      }),
-    );
-  });
-
   test('mirroring twice is nothing done, and keeps the size', () => {
     fc.assert(
       fc.property(boxes, fc.constantFrom(0 as const, 1 as const, 2 as const), (box, axis) => {
@@ -55,29 +48,39 @@ describe('boxes', () => {
 });
 
 describe('the kit', () => {
-  test('a board fills its box; its outline is its face', () => {
-    const part = board(
-      'p',
-      { tag: 'A1', role: 'apron', name: 'apron', nominal: '2x4' },
-      boxAt([1, 2, 3], [100, 7, 30]),
-      0,
-      2,
-    );
-    expect(part).toMatchObject({ id: 'p.A1', length: 100, width: 30, thickness: 7, plies: 1, fit: null });
-    expect(part.outline).toEqual([
-      [0, 0],
-      [100, 0],
-      [100, 30],
-      [0, 30],
-    ]);
-    expect(boxOf(part)).toEqual(boxAt([1, 2, 3], [100, 7, 30]));
-    expect(join('rail end', part, { ...part, id: 'p.L1', tag: 'L1' })).toEqual({
-      id: 'p.A1>L1',
-      piece: 'p',
-      kind: 'rail end',
-      drilled: 'p.A1',
-      into: 'p.L1',
-    });
+  test('a board fills its box, whichever way it lies', () => {
+    const box = boxAt([1, 2, 3], [100, 7, 30]);
+    for (const [along, across] of [
+      [0, 1],
+      [0, 2],
+      [1, 0],
+      [1, 2],
+      [2, 0],
+      [2, 1],
+    ] as const) {
+      const part = board('p', { tag: 'A1', role: 'apron', name: 'apron', material: '2x4' }, box, along, across);
+      expect(part).toMatchObject({ id: 'p.A1', length: extent(box, along), width: extent(box, across), plies: 1, fit: null });
+      expect(boxOf(part)).toEqual(box);
+      expect(volumeOf(solidOf(part))).toBeCloseTo(100 * 7 * 30);
+      expect([alongOf(part), acrossOf(part)]).toEqual([along, across]);
+    }
+  });
+
+  test('half laps: each loses half where they cross, and together they fill it', () => {
+    const beam = (tag: string, along: 0 | 1) =>
+      board(
+        'p',
+        { tag, role: 'foot', name: 'beam', material: '2x4' },
+        along === 0 ? boxAt([0, 4000, 0], [10_000, 2000, 3000]) : boxAt([4000, 0, 1000], [2000, 10_000, 3000]),
+        along,
+        2,
+      );
+    const [low, high] = halfLap(beam('F1', 0), beam('F2', 1), UP);
+    // They share 2000 by 2000 by 2000: half of it comes out of each.
+    expect(volumeOf(solidOf(low))).toBeCloseTo(10_000 * 2000 * 3000 - 2000 * 2000 * 1000);
+    expect(volumeOf(solidOf(high))).toBeCloseTo(10_000 * 2000 * 3000 - 2000 * 2000 * 1000);
+    expect(volumeOf(common(solidOf(low), solidOf(high)))).toBeCloseTo(0);
+    expect(contacts(solidOf(low), solidOf(high)).length).toBeGreaterThan(0);
   });
 
   test('spread: equal gaps to a tape step, inside the ends, in order', () => {
@@ -122,10 +125,7 @@ describe('tops', () => {
   test('candidates: one where a width is chosen, all of its thickness for the cheapest', () => {
     const piece = newPiece('t', 'desk');
     expect(topCandidates(piece)).toEqual(['2x4', '2x6', '2x8', '2x10', '2x12']);
-    const one = {
-      ...piece,
-      choices: { ...piece.choices, top: { ...piece.choices.top, thickness: '1x' as const, width: '8' as const } },
-    };
+    const one = { ...piece, topChoices: { thickness: '1x', width: '8' } };
     expect(topCandidates(one)).toEqual(['1x8']);
   });
 });
@@ -157,7 +157,7 @@ describe('four legs and aprons', () => {
     expect(size('E1')).toEqual(size('E2'));
     const legs = parts.filter((part) => part.role === 'leg').map(boxOf);
     const whole = around(legs)!;
-    expect(extent(whole, 0)).toBe(piece.size.length - 2 * piece.choices.overhang.ends);
-    expect(extent(whole, 1)).toBe(piece.size.width - 2 * piece.choices.overhang.sides);
+    expect(extent(whole, 0)).toBe(piece.size.length - 2 * inches(3));
+    expect(extent(whole, 1)).toBe(piece.size.width - 2 * inches(2));
   });
 });

@@ -7,6 +7,9 @@ export type Edge = readonly [Vec, Vec];
 const place = (value: number) => Math.round(value * 2) / 2;
 const key = (point: Vec) => point.map(place).join(',');
 
+/** Keeps whole and half lengths off the borders of the grid that lines are told apart by. */
+const OFF = 0.137;
+
 /** A line's name: its direction either way round, and the point of it nearest the origin. */
 function lineOf(a: Vec, b: Vec): { readonly name: string; readonly along: Vec; readonly foot: Vec } {
   let along = unit(sub(b, a));
@@ -14,7 +17,7 @@ function lineOf(a: Vec, b: Vec): { readonly name: string; readonly along: Vec; r
   if (along[lead]! < 0) along = [-along[0], -along[1], -along[2]];
   const run = dot(a, along);
   const foot: Vec = [a[0] - along[0] * run, a[1] - along[1] * run, a[2] - along[2] * run];
-  return { name: `${along.map((value) => value.toFixed(4)).join()}|${foot.map((value) => Math.round(value / 4)).join()}`, along, foot };
+  return { name: `${along.map((value) => Math.round(value * 1e4 + OFF)).join()}|${foot.map((value) => Math.round(value / 4 + OFF)).join()}`, along, foot };
 }
 
 /**

@@ -30,12 +30,27 @@ export function arcOf(a: Flat, b: Flat, bulge: number): { readonly centre: Flat;
   return { centre, radius: Math.hypot(a[0] - centre[0], a[1] - centre[1]) };
 }
 
+/** Two arcs of one circle, one after the other, are one surface: they have no corner between them. */
+function sameCircle(outline: Outline, at: number, before: number): boolean {
+  const arc = (index: number) => {
+    const [x, y, bulge = 0] = outline[index]!;
+    const [nextX, nextY] = outline[(index + 1) % outline.length]!;
+    return bulge === 0 ? null : arcOf([x, y], [nextX, nextY], bulge);
+  };
+  const [a, b] = [arc(at), arc(before)];
+  return (
+    a !== null && b !== null && Math.hypot(a.centre[0] - b.centre[0], a.centre[1] - b.centre[1]) < 1 && Math.abs(a.radius - b.radius) < 1
+  );
+}
+
 /** The corners with every arc in chords, and for each edge which edge of the outline it is of. */
 export function flatten(outline: Outline): { readonly points: readonly Flat[]; readonly edges: readonly number[] } {
   const points: Flat[] = [];
   const edges: number[] = [];
-  outline.forEach(([x, y, bulge = 0], at) => {
-    const [nextX, nextY] = outline[(at + 1) % outline.length]!;
+  outline.forEach(([x, y, bulge = 0], index) => {
+    let at = index;
+    while (at > 0 && sameCircle(outline, at, at - 1)) at--;
+    const [nextX, nextY] = outline[(index + 1) % outline.length]!;
     points.push([x, y]);
     edges.push(at);
     if (bulge === 0) return;

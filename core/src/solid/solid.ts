@@ -3,7 +3,7 @@ import { flatten, type Outline } from './outline';
 
 /**
  * One flat face of a cell, its points counter-clockwise seen from outside. `surface` names the surface of the whole
- * solid it lies on: coplanar faces and the chords of one arc share it. Walls between cells have none (-1).
+ * solid it lies on: coplanar faces and the chords of one arc share it.
  */
 export type Face = { readonly normal: Vec; readonly points: readonly Vec[]; readonly surface: number };
 /** A convex body by its faces. */
@@ -106,34 +106,12 @@ export function subtract(solid: Solid, cutter: Cell, surface: number): Solid {
     for (const face of cutter) {
       if (rest === null) break;
       const plane = planeOf(face);
-      // A wall between cells shows only where the cutter's own face is: the piece outside touches it there.
       const outside = cutCell(rest, flipped(plane), surface + face.surface);
       if (outside) pieces.push(outside);
-      rest = cutCell(rest, plane, -1);
+      rest = cutCell(rest, plane, surface + face.surface);
     }
-    return hideWalls(pieces, cutter, surface);
+    return pieces;
   });
-}
-
-/** A new face is a surface of the body only where it lies on the cutter; the rest of it is a wall between pieces. */
-function hideWalls(pieces: readonly Cell[], cutter: Cell, surface: number): readonly Cell[] {
-  return pieces.map((cell) =>
-    cell.flatMap((face): readonly Face[] => {
-      const against = cutter.find(
-        (other) => face.surface === surface + other.surface && dot(other.normal, face.normal) < -1 + 1e-9,
-      );
-      if (!against) return [face];
-      const parts: Face[] = [];
-      let rest = face.points;
-      for (const other of cutter) {
-        if (other === against || rest.length === 0) continue;
-        const out = keepInside(rest, flipped(planeOf(other)));
-        if (out.length > 0 && faceArea(out) > 1) parts.push({ ...face, points: out, surface: -1 });
-        rest = keepInside(rest, planeOf(other));
-      }
-      return rest.length > 0 && faceArea(rest) > 1 ? [...parts, { ...face, points: rest }] : parts;
-    }),
-  );
 }
 
 /** What two bodies share. */
@@ -207,11 +185,42 @@ export const moved = (solid: Solid, point: (p: Vec) => Vec, direction: (d: Vec) 
 
 const shown = new WeakMap<Solid, readonly Face[]>();
 
-/** The faces that show: all but the walls between cells. Kept with the body. */
+/** What is left of a flat polygon outside a convex one in the same plane, in convex pieces. */
+function outsideOf(points: readonly Vec[], cover: Face): readonly (readonly Vec[])[] {
+  const pieces: (readonly Vec[])[] = [];
+  let rest = points;
+  for (let at = 0; at < cover.points.length && rest.length > 0; at++) {
+    const [from, to] = [cover.points[at]!, cover.points[(at + 1) % cover.points.length]!];
+    const side = planeAt(from, unit(cross(sub(to, from), cover.normal)));
+    const out = keepInside(rest, flipped(side));
+    if (out.length > 0 && faceArea(out) > 1) pieces.push(out);
+    rest = keepInside(rest, side);
+  }
+  return pieces;
+}
+
+/** The faces that show: what is left of each cell's faces where no other cell lies against it. Kept with the body. */
 export function facesOf(solid: Solid): readonly Face[] {
   const known = shown.get(solid);
   if (known) return known;
-  const faces = solid.flatMap((cell) => cell.filter((face) => face.surface >= 0));
+  const faces =
+    solid.length === 1
+      ? solid[0]!
+      : solid.flatMap((cell, at) =>
+          cell.flatMap((face): readonly Face[] => {
+            const plane = planeOf(face);
+            let left: readonly (readonly Vec[])[] = [face.points];
+            solid.forEach((other, k) => {
+              if (k === at) return;
+              for (const against of other) {
+                if (clear(spanOfFace(face), spanOfFace(against)) || dot(face.normal, against.normal) > -1 + 1e-9) continue;
+                if (Math.abs(dot(plane.normal, against.points[0]!) - plane.reach) > 2 * ON) continue;
+                left = left.flatMap((points) => outsideOf(points, against));
+              }
+            });
+            return left.map((points) => (points === face.points ? face : { ...face, points }));
+          }),
+        );
   shown.set(solid, faces);
   return faces;
 }

@@ -1,4 +1,4 @@
-import { common, contacts, volumeOf } from '../solid';
+import { common, contacts, dot, volumeOf } from '../solid';
 import { around, boxOf, cutSolidOf, openedBy, rawSolidOf, solidOf, type Joint, type Part, type PieceModel } from '../piece';
 
 /** Volumes are compared to this share of a cubic inch; slanted lengths are rounded to 1/320 mm. */
@@ -121,3 +121,41 @@ export const misassembled = (model: PieceModel): readonly string[] => {
 };
 const has = (held: ReadonlySet<string> | undefined, joint: Joint) => held !== undefined && held.has(joint.drilled) && held.has(joint.into);
 
+
+/** Names whose parts stand in pairs or fours and must be alike. */
+const ALIKE = ['leg', 'crossed leg', 'long apron', 'end apron', 'post', 'strut', 'kicker', 'foot', 'head', 'cleat', 'long rail', 'end rail', 'ring board', 'foot brace', 'head brace', 'left side', 'corner block'];
+
+/** Parts that should be each other's mirror image and are not, to the rounding of slanted lengths. */
+export const uneven = (model: PieceModel): readonly string[] =>
+  ALIKE.flatMap((name) => {
+    const parts = model.parts.filter((part) => part.name === name);
+    const first = parts[0];
+    if (!first) return [];
+    const angles = ({ ends }: Part) => [ends.left, ends.right].map(({ mitre, bevel }) => Math.abs(mitre) + Math.abs(bevel)).sort((a, b) => a - b);
+    return parts
+      .filter(
+        (part) =>
+          Math.abs(part.length - first.length) > 2 ||
+          Math.abs(part.width - first.width) > 1 ||
+          part.thickness !== first.thickness ||
+          angles(part).some((angle, at) => Math.abs(angle - angles(first)[at]!) > 0.01),
+      )
+      .map((part) => `${part.tag} ${part.length}x${part.width}x${part.thickness} is not like ${first.tag} ${first.length}x${first.width}x${first.thickness}`);
+  });
+
+/** Slanted ends that lie against nothing: neither another part, nor the floor, nor the top's underside. */
+export const unmated = (model: PieceModel): readonly string[] =>
+  placed(model).flatMap((part) =>
+    [part.ends.left, part.ends.right].flatMap((end, at) => {
+      if (part.bought || (end.mitre === 0 && end.bevel === 0)) return [];
+      const far = at === 0 ? 0 : 1;
+      // The end is the face whose outward side looks most along the length.
+      const along = part.frame.u.map((value) => (far === 0 ? -value : value)) as unknown as readonly [number, number, number];
+      const face = rawSolidOf(part)
+        .flat()
+        .reduce((best, next) => (dot(next.normal, along) > dot(best.normal, along) ? next : best));
+      const level = Math.abs(face.normal[2]) > 1 - 1e-6;
+      const meets = placed(model).some((other) => other !== part && near(part, other) && contacts([[face]], solidOf(other)).length > 0);
+      return level || meets ? [] : [`${part.tag}, ${far === 0 ? 'left' : 'right'} end`];
+    }),
+  );

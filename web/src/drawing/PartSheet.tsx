@@ -1,13 +1,13 @@
 import { pathOf, PER_MM, templatesOf, type Part, type Template } from '@sill/core';
 import { DimSpan } from '../words/Dim';
 
-const WIDE = 420;
+const WIDE = 290;
 const PAD = 34;
 
 /** A part on paper: its face and its edge, every cut-out in place, length and width beside them. */
 export function PartSheet({ part }: { readonly part: Part }) {
   const templates = templatesOf(part);
-  const scale = Math.min((WIDE - 2 * PAD) / templates[0]!.width, 150 / templates[0]!.height);
+  const scale = Math.min((WIDE - 2 * PAD) / templates[0]!.width, 130 / templates[0]!.height);
   const heights = templates.map((template) => Math.max(4, template.height * scale));
   const tops = [PAD, PAD + heights[0]! + 30];
   const total = tops[1]! + heights[1]! + 24;

@@ -6,8 +6,12 @@ import { Dim, Text } from '../words/Dim';
 import { Words } from '../words/Words';
 import { BoardRow } from './BoardRow';
 import { PartPicture } from './PartPicture';
+import { PartSheet } from './PartSheet';
+import { SheetPlan } from './SheetPlan';
 
 const plan = planJob(demoJob(), { today: '2026-11-24', effort: 'quick' });
+const onBoards = plan.buying.boards.filter((board) => !('sheet' in board.offer));
+const sheets = plan.buying.boards.filter((board) => 'sheet' in board.offer);
 const longest = Math.max(...plan.buying.boards.map((board) => board.length));
 const tagOf = (id: string) => id.split('.')[1]!;
 
@@ -47,7 +51,7 @@ describe('words', () => {
 
 describe('a board', () => {
   const row = (at: number, lit: ReadonlySet<number> | null = null) => {
-    const board = plan.buying.boards[at]!;
+    const board = onBoards[at]!;
     const cuts = plan.cuts.filter((cut) => cut.board === board.number);
     return {
       board,
@@ -64,7 +68,7 @@ describe('a board', () => {
   });
 
   test('is drawn to scale: pieces in order, none over another, a cut at the end of each', () => {
-    for (let at = 0; at < plan.buying.boards.length; at++) {
+    for (let at = 0; at < onBoards.length; at++) {
       const { container, cuts, unmount } = row(at);
       const number = (element: Element, name: string) => Number(element.getAttribute(name));
       const woods = [...container.querySelectorAll('.wood')];
@@ -85,11 +89,51 @@ describe('a board', () => {
   });
 
   test('tags that do not fit are left out of the drawing, never printed over a neighbour', () => {
-    const { container } = row(plan.buying.boards.length - 1);
+    const { container } = row(onBoards.length - 1);
     for (const text of container.querySelectorAll('.piece-tag')) {
       const wood = text.parentElement!.querySelector('.wood')!;
       expect(Number(wood.getAttribute('width'))).toBeGreaterThan(text.textContent!.length * 7);
     }
+  });
+});
+
+describe('a sheet', () => {
+  test('is drawn to scale: every piece and every cut inside it, none over another', () => {
+    for (const board of sheets) {
+      const cuts = plan.cuts.filter((cut) => cut.board === board.number);
+      const { container, unmount } = onBench(<SheetPlan board={board} cuts={cuts} longest={longest} label={tagOf} lit={null} />);
+      const number = (element: Element, name: string) => Number(element.getAttribute(name));
+      const frame = container.querySelector('.outline')!;
+      const box = (element: Element) => ({
+        left: number(element, 'x'),
+        top: number(element, 'y'),
+        right: number(element, 'x') + number(element, 'width'),
+        bottom: number(element, 'y') + number(element, 'height'),
+      });
+      const outer = box(frame);
+      const woods = [...container.querySelectorAll('.wood')].map(box);
+      expect(woods).toHaveLength(board.pieces.length);
+      woods.forEach((a, at) => {
+        expect(a.left >= outer.left - 0.01 && a.right <= outer.right + 0.01).toBe(true);
+        expect(a.top >= outer.top - 0.01 && a.bottom <= outer.bottom + 0.01).toBe(true);
+        for (const b of woods.slice(at + 1))
+          expect(a.right <= b.left + 0.01 || b.right <= a.left + 0.01 || a.bottom <= b.top + 0.01 || b.bottom <= a.top + 0.01).toBe(true);
+      });
+      expect(container.querySelectorAll('.cut')).toHaveLength(board.cuts.length);
+      expect(screen.getByRole('img').getAttribute('aria-label')).toContain(`Sheet ${board.number}`);
+      unmount();
+    }
+    expect(sheets.length).toBeGreaterThan(2);
+  });
+});
+
+describe('one part on paper', () => {
+  test('shows its face and edge, its notches and its sizes', () => {
+    const shelf = plan.parts.find((part) => part.tag === 'H1' && part.piece === 'glaze')!;
+    const { container } = onBench(<PartSheet part={shelf} />);
+    expect(container.querySelectorAll('.sheet-line.outline')).toHaveLength(2);
+    expect(container.querySelectorAll('.sheet-line.through')).toHaveLength(4);
+    expect([...container.querySelectorAll('text')].map((text) => text.textContent)).toEqual(['56 1/2', '25', '23/32']);
   });
 });
 
@@ -103,8 +147,8 @@ describe('a picture of parts', () => {
   test('draws every part: later ones first and dashed, the rest over them, tags for what is there', () => {
     const { container } = onBench(<PartPicture parts={drawn} tags label="step" />);
     expect(container.querySelectorAll('.new')).not.toHaveLength(0);
-    expect(container.querySelectorAll('g.solid')).toHaveLength(parts.length);
-    const order = [...container.querySelectorAll('g.solid')].map((element) => element.classList.contains('later'));
+    expect(container.querySelectorAll('path.later')).toHaveLength(parts.length - 10);
+    const order = [...container.querySelectorAll('g.solid, path.later')].map((element) => element.classList.contains('later'));
     expect(order.lastIndexOf(true)).toBeLessThan(order.indexOf(false));
     expect(container.querySelectorAll('.tag-flag')).toHaveLength(10);
   });
@@ -143,6 +187,6 @@ describe('a picture of parts', () => {
         }
       unmount();
     }
-    expect(plan.pieces.every(({ parts: all }) => all.map(boxOf).length > 10)).toBe(true);
+    expect(plan.pieces.every(({ parts: all }) => all.map(boxOf).length > 9)).toBe(true);
   });
 });

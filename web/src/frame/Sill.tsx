@@ -2,7 +2,7 @@ import { Button, LinearProgress, Popover } from '@mui/material';
 import { format, parseISO } from 'date-fns';
 import { useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
-import { offerName, type Job, type Plan } from '@sill/core';
+import { offerName, PER_INCH, type Job, type Length, type Plan } from '@sill/core';
 import { endPlan, endProof, planAgain } from '../state/replanning';
 import { useApp, useFrom, useJob, usePlan, useStage } from '../state/hooks';
 import { useTicks } from '../state/useTicks';
@@ -17,6 +17,9 @@ type Tally = {
   readonly aside: ReactNode;
   readonly explain: ReactNode;
 };
+
+/** Nobody measures what is left over to the sixteenth. */
+const wholeInches = (length: Length): Length => Math.floor(length / PER_INCH) * PER_INCH;
 
 const hours = (minutes: number) => `${Math.floor(minutes / 60)} h ${Math.round(minutes % 60)} min`;
 
@@ -55,13 +58,13 @@ function tallies(plan: Plan, job: Job): readonly Tally[] {
       figure: `${(list.leftShare * 100).toFixed(1)}%`,
       aside: (
         <>
-          <Dim of={list.usable} mark /> usable
+          <Dim of={wholeInches(list.usable)} mark /> usable
         </>
       ),
       explain: (
         <>
           Share of the {buying.boards.length} boards, by volume, that ends in no piece: saw kerf, squared ends and
-          offcuts. Offcuts of a foot and more add up to <Dim of={list.usable} mark />.
+          offcuts. Offcuts of a foot and more add up to <Dim of={wholeInches(list.usable)} mark />.
         </>
       ),
     },

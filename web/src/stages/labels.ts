@@ -37,23 +37,26 @@ export function useLabel(): (partId: string) => string {
   );
 }
 
-/** `L1–L4, E1` from the tags of parts: runs are drawn together. */
+/** The last figure or letter of a tag apart: what a run counts along. */
+function parse(label: string): { readonly head: string; readonly at: number; readonly last: string } {
+  const [, head, last] = /^(.*?)(\d+|[A-Z])$/.exec(label) ?? [label, label, ''];
+  return { head: head!, last: last!, at: /\d/.test(last!) ? Number(last) : last === '' ? 0 : last!.charCodeAt(0) };
+}
+
+/** `L1–L4, W1A–W1F` from the tags of parts: runs are drawn together. */
 export function runs(labels: readonly string[]): string {
-  const parsed = [...new Set(labels)].map((label) => /^(.*?)(\d+)$/.exec(label)).filter((match) => match !== null);
-  const sorted = parsed
-    .map((match) => ({ head: match[1]!, number: Number(match[2]) }))
-    .sort((a, b) => a.head.localeCompare(b.head) || a.number - b.number);
-  const out: { head: string; from: number; to: number }[] = [];
-  for (const { head, number } of sorted) {
-    const last = out.at(-1);
-    if (last && last.head === head && last.to === number - 1) last.to = number;
-    else out.push({ head, from: number, to: number });
+  const sorted = [...new Set(labels)].map(parse).sort((a, b) => a.head.localeCompare(b.head, 'en', { numeric: true }) || a.at - b.at);
+  const out: { head: string; from: string; to: string; at: number; count: number }[] = [];
+  for (const { head, at, last } of sorted) {
+    const run = out.at(-1);
+    if (run && run.head === head && at === run.at + 1) Object.assign(run, { to: last, at, count: run.count + 1 });
+    else out.push({ head, from: last, to: last, at, count: 1 });
   }
   return out
-    .map(({ head, from, to }) =>
-      from === to
+    .map(({ head, from, to, count }) =>
+      count === 1
         ? `${head}${from}`
-        : to === from + 1
+        : count === 2
           ? `${head}${from}, ${head}${to}`
           : `${head}${from}–${head.replace(/^.*-/, '')}${to}`,
     )

@@ -51,6 +51,13 @@ export const stageStyles = css`
     gap: 12px;
     align-items: center;
   }
+  .parts-side .row {
+    flex-wrap: wrap;
+    gap: 6px;
+  }
+  .sizes.two {
+    margin-top: 10px;
+  }
   .job-line {
     display: grid;
     grid-template-columns: 1fr 240px;
@@ -128,7 +135,7 @@ export const stageStyles = css`
       margin: 0;
       cursor: pointer;
     }
-    & span {
+    & > span {
       display: block;
       padding: 4px 10px;
       min-height: 32px;
@@ -160,7 +167,7 @@ export const stageStyles = css`
   }
   .parts-columns {
     display: grid;
-    grid-template-columns: minmax(0, 1fr) 300px;
+    grid-template-columns: minmax(0, 1fr) 280px;
     gap: 12px;
     align-items: start;
   }
@@ -284,6 +291,7 @@ export const stageStyles = css`
   .data-table {
     & .MuiTableCell-root {
       white-space: nowrap;
+      padding: 6px 7px;
     }
     & .MuiTableSortLabel-root:not(.Mui-active) .MuiTableSortLabel-icon {
       display: none;
@@ -388,7 +396,7 @@ export const stageStyles = css`
     .row {
       flex-wrap: wrap;
     }
-    .chip span {
+    .chip > span {
       padding: 8px 12px;
       min-height: 40px;
     }

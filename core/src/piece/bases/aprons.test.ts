@@ -1,19 +1,21 @@
-import { inches, printLength } from '../length';
-import { DEFAULT_SHOP, newPiece, type Piece } from '../job';
-import { divideTop, buildPiece } from './index';
+import { inches, printLength } from '../../length';
+import { DEFAULT_SHOP, type Piece } from '../../job';
+import { buildPiece, divideTop, newPiece } from '../index';
 
 /** 66 x 31 1/2 x 36 of 2x6, legs of two 2x4, 2x4 aprons set back 1/2, overhang 4 and 2 1/2: worked out by hand. */
 const table: Piece = {
   ...newPiece('w', 'standing'),
   size: { length: inches(66), width: inches(31.5), height: inches(36) },
   choices: {
-    top: { thickness: '2x', width: '6', edges: 'ripped', fixing: 'clips' },
     legs: 'two 2x4',
     apron: '2x4',
-    overhang: { ends: inches(4), sides: inches(2.5) },
+    overhangEnds: inches(4),
+    overhangSides: inches(2.5),
     setback: inches(1 / 2),
     crossSupports: 2,
+    fixing: 'clips',
   },
+  topChoices: { thickness: '2x', width: '6', edges: 'ripped' },
 };
 
 test('a table worked out by hand', () => {
@@ -35,7 +37,7 @@ test('a table worked out by hand', () => {
     C2: '22 1/2 x 3 1/2 x 1 1/2',
   });
   expect(parts.filter((part) => part.fit !== null).map((part) => part.tag)).toEqual(['C1', 'C2']);
-  expect(parts.find((part) => part.tag === 'L1')).toMatchObject({ plies: 2, nominal: '2x4' });
+  expect(parts.find((part) => part.tag === 'L1')).toMatchObject({ plies: 2, material: '2x4' });
 });
 
 describe('dividing a top', () => {

@@ -1,0 +1,131 @@
+import { applyChanges, newJob, readShop, DEFAULT_SHOP } from '../job';
+import { demoJob, newPiece, STARTS } from '../piece';
+import { SAMPLE_YARD } from '../stock';
+import { readJob, readJobText, readYard } from './index';
+
+test('every job this program makes can be read back from its text', () => {
+  for (const job of [
+    demoJob(),
+    newJob('x'),
+    { ...newJob('y'), pieces: STARTS.map((start) => newPiece(start.id, start.id)) },
+  ])
+    expect(readJobText(JSON.stringify(job))).toEqual({ ok: true, value: job });
+  expect(readYard(SAMPLE_YARD).ok).toBe(true);
+  expect(readShop(DEFAULT_SHOP).ok).toBe(true);
+});
+
+test.each([
+  ['not JSON', '{"format":', 'damaged'],
+  ['another kind', '{"format":"sill-plan/cut-problem@1"}', 'not a job file'],
+  ['a list', '[]', 'not a job file'],
+  ['a newer version', JSON.stringify({ ...demoJob(), format: 'sill-plan/job@3' }), 'newer version'],
+])('%s gets a message', (_, text, message) => {
+  const read = readJobText(text);
+  expect(read.ok).toBe(false);
+  if (!read.ok) expect(read.message).toContain(message);
+});
+
+test.each([
+  [['pieces', 0, 'size', 'length'], -1, 'pieces 1, size, length', 'at least 1'],
+  [['pieces', 0, 'choices', 'legs'], 'oak', 'pieces 1, legs', 'must be one of'],
+  [['pieces', 0, 'choices', 'wings'], 2, 'pieces 1, wings', 'is not a choice'],
+  [['pieces', 0, 'choices', 'shelfHeight'], 1.5, 'pieces 1, shelf or stretcher height', 'whole number'],
+  [['pieces', 1, 'family'], 'boat', 'pieces 2, family', 'does not know'],
+  [['pieces', 1, 'top'], 'cloth', 'pieces 2, top', 'does not know'],
+  [['pieces', 0, 'topChoices'], { edges: 7 }, 'pieces 1, top, straight edges', 'must be one of'],
+  [['pieces', 0, 'overrides'], { A1: { length: -4 } }, 'pieces 1, overrides, A1, length', 'at least 1'],
+  [['pieces', 1, 'id'], 'glaze', 'pieces', 'same id'],
+  [['yard', 'boards', 4, 'price'], 1.5, 'yard, boards 5, price', 'whole number'],
+  [['shop', 'kerf'], undefined, 'shop, kerf', 'is missing'],
+  [['name'], 7, 'name', 'must be text'],
+])('names the field %s', (path, value, field, message) => {
+  const read = readJob(applyChanges(demoJob(), [{ piece: null, path, value }]));
+  expect(read.ok).toBe(false);
+  if (!read.ok) {
+    expect(read.fields[0]!.field).toBe(field);
+    expect(read.fields[0]!.message).toContain(message);
+  }
+});
+
+test('changes make a new job and leave the old; a piece that is gone changes nothing', () => {
+  const job = demoJob();
+  const before = JSON.stringify(job);
+  const changed = applyChanges(job, [
+    { piece: 'bench', path: ['size', 'length'], value: 5 },
+    { piece: null, path: ['yard', 'boards', 0, 'price'], value: 1 },
+  ]);
+  expect(changed.pieces[2]!.size.length).toBe(5);
+  expect(changed.yard.boards[0]!.price).toBe(1);
+  expect(JSON.stringify(job)).toBe(before);
+  expect(applyChanges(job, [{ piece: 'gone', path: ['name'], value: 'x' }])).toEqual(job);
+});
+
+/** A job as the first version of the program wrote it. */
+const first = {
+  ...newJob('old'),
+  format: 'sill-plan/job@1',
+  yard: {
+    id: 'old-yard',
+    name: 'Old yard',
+    tax: 5,
+    boards: [{ id: '2x4x8', nominal: '2x4', feet: 8, species: 'spf', grade: '#2', price: 400, inStock: true }],
+    hardware: [{ id: 'clips-10', kind: 'clip', size: '', count: 10, price: 500 }],
+  },
+  pieces: [
+    {
+      id: 'glaze',
+      name: 'Glaze table',
+      family: 'apron-table',
+      use: 'standing',
+      where: '',
+      copies: 2,
+      size: { length: 520192, width: 247904, height: 292608 },
+      seats: null,
+      boughtPrice: 42000,
+      choices: {
+        top: { thickness: '1x', width: '6', edges: 'as bought', fixing: 'screwed' },
+        legs: '4x4',
+        apron: '2x6',
+        overhang: { ends: 24384, sides: 16256 },
+        setback: 4064,
+        crossSupports: 3,
+      },
+    },
+  ],
+};
+
+test('a job of the first version migrates: nothing a person stated is lost', () => {
+  const result = readJob(first);
+  expect(result.ok).toBe(true);
+  if (!result.ok) return;
+  expect(result.value.pieces[0]).toEqual({
+    ...first.pieces[0],
+    family: 'aprons',
+    top: 'joined',
+    choices: {
+      legs: '4x4',
+      apron: '2x6',
+      overhangEnds: 24384,
+      overhangSides: 16256,
+      setback: 4064,
+      crossSupports: 3,
+      fixing: 'screwed',
+    },
+    topChoices: { thickness: '1x', width: '6', edges: 'as bought' },
+    overrides: {},
+    loose: [],
+  });
+  expect(result.value.yard.boards).toEqual(first.yard.boards);
+  expect(result.value.yard.hardware[0]).toEqual(first.yard.hardware[0]);
+  expect(result.value.yard.sheets).toEqual(SAMPLE_YARD.sheets);
+  expect(readJob(result.value)).toEqual(result);
+});
+
+test('a damaged job of the first version names the field, in today’s words', () => {
+  const damaged = { ...first, pieces: [{ ...first.pieces[0]!, choices: { ...first.pieces[0]!.choices, legs: 'glass' } }] };
+  const result = readJob(damaged);
+  expect(result.ok).toBe(false);
+  if (!result.ok) expect(result.fields[0]).toMatchObject({ field: 'pieces 1, legs' });
+  expect(readJob({ format: 'sill-plan/job@1' }).ok).toBe(false);
+  expect(readJob({ ...first, pieces: 'none' }).ok).toBe(false);
+});

@@ -1,0 +1,47 @@
+import fc from 'fast-check';
+import { plain } from '../words';
+import { colliding, loose, misassembled, outside, overlapping, unconnected, undeclared, uneven, unmated, wrongVolume } from '../testing/laws';
+import { mended, piecesOf } from '../testing/pieces';
+import { FAMILIES, TOPS, refusal, type Family, type PieceModel, type Top } from './index';
+
+/** Every family with every top it may carry; families without one alone. */
+const PAIRS: readonly (readonly [string, Family, Top | null])[] = FAMILIES.flatMap((family) =>
+  family.topped
+    ? TOPS.map((top) => [`${family.name} · ${top.name}`, family, top] as const)
+    : [[family.name, family, null] as const],
+);
+const LAWS: Readonly<Record<string, (model: PieceModel) => readonly string[]>> = {
+  overlapping,
+  undeclared,
+  loose,
+  unconnected,
+  uneven,
+  unmated,
+  wrongVolume,
+  colliding,
+  misassembled,
+};
+
+describe.each(['in', 'mm'] as const)('every family with every top, in %s, at random sizes and choices', (units) => {
+  test.each(PAIRS)('%s', (_, family, top) => {
+    const runs = units === 'in' ? 6 : 2;
+    fc.assert(
+      fc.property(piecesOf(family, top, units), (wish) => {
+        if (top && refusal(wish, family, top)) {
+          // What is refused says why, and offers what can be built.
+          const { model, taken } = mended(wish, units);
+          expect([model.findings.map((finding) => plain(finding.title, units)), taken > 0]).toEqual([[], true]);
+          return;
+        }
+        // An impossible wish gives findings, never parts; taking their remedies leads to something that can be built.
+        const { piece, model } = mended(wish, units);
+        expect(model.findings.map((finding) => `${finding.id}: ${plain(finding.because, units)}`)).toEqual([]);
+        expect(outside(model)).toEqual({ min: [0, 0, 0], max: [piece.size.length, piece.size.width, piece.size.height] });
+        expect(Object.fromEntries(Object.entries(LAWS).map(([name, law]) => [name, law(model)]))).toEqual(
+          Object.fromEntries(Object.keys(LAWS).map((name) => [name, []])),
+        );
+      }),
+      { numRuns: runs, seed: 2026 },
+    );
+  });
+});
