@@ -3,6 +3,7 @@ import { cutNotes } from './cuts';
 import type { Facts } from './facts';
 import { jointNotes } from './joints';
 import { moneyNotes } from './money';
+import { partNotes } from './parts';
 import { sizeNotes } from './size';
 import { woodNotes } from './wood';
 
@@ -23,6 +24,7 @@ export const findingsOf = (facts: Facts): readonly Finding[] =>
       ...piece.model.findings,
       ...sizeNotes(piece),
       ...woodNotes(piece, facts.job),
+      ...partNotes(piece),
       ...jointNotes(piece, facts.job),
     ]),
     ...moneyNotes(facts),

@@ -1,6 +1,6 @@
 import { inches, type Length, type Units } from '../length';
 import type { Finding, Piece, Shop } from '../job';
-import { contacts, faceArea, type Solid } from '../solid';
+import { common, contacts, faceArea, volumeOf, type Solid } from '../solid';
 import { topNominals, type Nominal } from '../stock';
 import { say } from '../words';
 import { settled, type Choices } from './choice';
@@ -9,7 +9,7 @@ import type { Bearer, Built, Room, Top } from './family';
 import { holed, UP } from './kit';
 import { overridden } from './overrides';
 import type { Joint, JointKind, Part } from './part';
-import { boxOf, solidOf } from './shape';
+import { boxOf, openedBy, solidOf } from './shape';
 
 /** Parts and joints of one copy of a piece, with what moves in it and the order it goes together. */
 export type PieceModel = Omit<Built, 'bearers'> & {
@@ -32,7 +32,7 @@ export function roomOf(piece: Piece, topNominal: Nominal, shop: Shop, units: Uni
     deck === 'rectangle'
       ? { x: 0, y: 0, length, width }
       : { x: Math.round((length - side) / 2), y: Math.round((width - side) / 2), length: side, width: side };
-  return { piece, shop, units, length, width, height, topThickness, under: height - topThickness, deck, inside, topNominal };
+  return { piece, shop, units, length, width, height, topThickness, under: height - topThickness, deck, inside, topNominal, bearers: [] };
 }
 
 /** Touching less than this over a rail is no place for a fastener. */
@@ -70,32 +70,65 @@ function fixTop(bearers: readonly Bearer[], base: readonly Part[], tops: readonl
 const bearing = (solid: Solid, part: Part): number =>
   contacts(solid, solidOf(part)).reduce((sum, face) => sum + (face.normal[2] > 0.9 ? faceArea(face.points) : 0), 0);
 
-const refused = (piece: Piece, top: Top, because: string): Finding => ({
-  id: `${piece.id}.top-refused`,
-  level: 'stop',
-  stage: 'shape',
-  piece: piece.id,
-  about: [piece.id],
-  title: say`This top can not stand on this base`,
-  because: say`${{ strong: top.name }}: ${because}`,
-  numbers: {},
-  remedies: [
+/** What a person can take instead where a top can not stand on a base: only what then can. */
+function refused(piece: Piece, top: Top, because: string): Finding {
+  const plainTop = { ...piece, top: 'joined', topChoices: {} };
+  const plainBase = { ...piece, family: 'aprons', choices: {} };
+  const change = (path: string, value: unknown) => ({ piece: piece.id, path: [path], value });
+  const stands = (other: Piece) => refusal(other, familyOf(other), topOf(other)!) === null;
+  return {
+    id: `${piece.id}.top-refused`,
+    level: 'stop',
+    stage: 'shape',
+    piece: piece.id,
+    about: [piece.id],
+    title: say`This top can not stand on this base`,
+    because: say`${{ strong: top.name }}: ${because}`,
+    numbers: {},
+    remedies: [
+      ...(stands(plainTop) && top.id !== 'joined'
+        ? [{ label: say`Take joined boards`, changes: [change('top', 'joined'), change('topChoices', {})] }]
+        : []),
+      ...(stands(plainBase)
+        ? [{ label: say`Take four legs and aprons`, changes: [change('family', 'aprons'), change('choices', {})] }]
+        : []),
+    ],
+  };
+}
+
+/** Less than this is the rounding of slanted lengths, not a collision: a thousandth of a cubic inch. */
+const SLIVER = inches(1) ** 3 / 1000;
+
+/** Where a motion is looked at: near enough together that nothing as thick as an edging slips between. */
+const SHARES = Array.from({ length: 20 }, (_, at) => (at + 1) / 20);
+
+/** An edging that hangs below the top must clear what is under it, shut and open. */
+function edgingHits(piece: Piece, base: Built, over: Built): readonly Finding[] {
+  const edging = over.parts.filter((part) => part.role === 'edging');
+  if (edging.length === 0) return [];
+  const hits = (body: Solid) => edging.some((part) => volumeOf(common(body, solidOf(part))) > SLIVER);
+  const motionOf = (part: Part) => base.motions.find((motion) => motion.parts.includes(part.id));
+  const struck = base.parts.find((part) => {
+    const motion = motionOf(part);
+    return hits(solidOf(part)) || (motion && SHARES.some((share) => hits(openedBy(solidOf(part), motion, share))));
+  });
+  if (!struck) return [];
+  return [
     {
-      label: say`Take joined boards`,
-      changes: [
-        { piece: piece.id, path: ['top'], value: 'joined' },
-        { piece: piece.id, path: ['topChoices'], value: {} },
+      id: `${piece.id}.edging-hits`,
+      level: 'stop',
+      stage: 'shape',
+      piece: piece.id,
+      about: [struck.id],
+      title: say`The edging runs into ${{ tag: struck.tag }}`,
+      because: say`It hangs below the top, where ${struck.name} ${{ tag: struck.tag }} stands or moves.`,
+      numbers: {},
+      remedies: [
+        { label: say`Keep it level with the top`, changes: [{ piece: piece.id, path: ['topChoices', 'edging'], value: 'flush' }] },
       ],
     },
-    {
-      label: say`Take four legs and aprons`,
-      changes: [
-        { piece: piece.id, path: ['family'], value: 'aprons' },
-        { piece: piece.id, path: ['choices'], value: {} },
-      ],
-    },
-  ],
-});
+  ];
+}
 
 /**
  * Parts and joints of one copy of a piece, or the findings that say why it can not be built.
@@ -113,10 +146,16 @@ export function buildPiece(piece: Piece, topNominal: Nominal, shop: Shop, units:
   }
   const base = family.build(room, choices);
   const topChoices = top ? settled(top.choices, piece.topChoices) : {};
-  const over = top ? top.build(room, topChoices) : null;
-  const findings = [...base.findings, ...(over?.findings ?? [])];
+  const bearers = base.parts.filter((part) => base.bearers.some(({ tag }) => tag === part.tag)).map(boxOf);
+  const over = top ? top.build({ ...room, bearers }, topChoices) : null;
+  const findings = [...base.findings, ...(over?.findings ?? []), ...(over ? edgingHits(piece, base, over) : [])];
   if (findings.length > 0) return { ...NOTHING, findings };
-  const joints = over && top ? [...base.joints, ...over.joints, ...fixTop(base.bearers, base.parts, over.parts, top, choices)] : base.joints;
+  const fixed = over && top ? fixTop(base.bearers, base.parts, over.parts, top, choices) : [];
+  if (over && top) {
+    const unborne = unsupported(piece, base, fixed, choices);
+    if (unborne) return { ...NOTHING, findings: [unborne] };
+  }
+  const joints = [...base.joints, ...(over?.joints ?? []), ...fixed];
   const ids = base.bearers.map(({ tag }) => `${piece.id}.${tag}`);
   const assemblies = over ? [...over.assemblies, ...base.assemblies, ...topOn(base, over)] : base.assemblies;
   const uncut = [...(over?.parts ?? []), ...base.parts];
@@ -157,6 +196,30 @@ const hitsLeg = (piece: Piece, across: Length): Finding => ({
   numbers: { across },
   remedies: [{ label: say`Leave the hole out`, changes: [{ piece: piece.id, path: ['topChoices', 'hole'], value: 0 }] }],
 });
+
+/** Says so where the top rests on nothing, or where a leg that only the top holds does not reach it. */
+function unsupported(piece: Piece, base: Built, fixed: readonly Joint[], choices: Choices): Finding | null {
+  const held = new Set(fixed.map((joint) => joint.drilled));
+  const joined = new Set(base.joints.flatMap((joint) => [joint.drilled, joint.into]));
+  const loose = base.parts.filter((part) => !held.has(part.id) && !joined.has(part.id));
+  if (fixed.length > 0 && loose.length === 0) return null;
+  const small = (name: string) => (typeof choices[name] === 'number' ? Math.min(choices[name] as number, inches(1)) : null);
+  const changes = ['overhangEnds', 'overhangSides', 'overhang'].flatMap((name) => {
+    const value = small(name);
+    return value === null ? [] : [{ piece: piece.id, path: ['choices', name], value }];
+  });
+  return {
+    id: `${piece.id}.top-unsupported`,
+    level: 'stop',
+    stage: 'shape',
+    piece: piece.id,
+    about: [piece.id],
+    title: say`The top does not rest on its base`,
+    because: say`The underside of this top is not flat all over, and the base meets it where it is higher. Nearer to the edge it lies on the frame.`,
+    numbers: {},
+    remedies: [{ label: say`Overhang ${{ dim: inches(1) }} at most`, changes }],
+  };
+}
 
 /** A round hole down through the middle of the top and of whatever crosses it below. */
 function drilledForParasol(room: Room, parts: readonly Part[], across: Length): readonly Part[] {

@@ -3,6 +3,7 @@ import type { Finding, Piece, Shop } from '../job';
 import type { HardwareNeed, Nominal } from '../stock';
 import type { Assembly, Joint, Motion, Part } from './part';
 import type { Specs, Values } from './choice';
+import type { Box } from './geometry';
 
 export type DeckShape = 'rectangle' | 'round' | 'octagon';
 
@@ -20,6 +21,8 @@ export type Room = {
   readonly deck: DeckShape;
   /** The rectangle inside the top's plan that a base stands under: from [x, y], so long and so wide. */
   readonly inside: { readonly x: Length; readonly y: Length; readonly length: Length; readonly width: Length };
+  /** What the base carries the top on, as boxes: known once the base is built, so to the top alone. */
+  readonly bearers: readonly Box[];
   /** The nominal size that the top is joined from, settled where the choice is "cheapest". */
   readonly topNominal: Nominal;
 };

@@ -6,6 +6,7 @@ import {
   contacts,
   cross,
   dot,
+  faceArea,
   into,
   sub,
   times,
@@ -273,6 +274,9 @@ export function kitFor(room: Room) {
       put(shaped(piece, spec, outline, thickness, frame)),
     /** Whether two parts made before lie against each other. */
     touch: (a: string, b: string): boolean => contacts(solidOf(parts.get(a)!), solidOf(parts.get(b)!)).length > 0,
+    /** How much of two parts made before lies against each other. */
+    contact: (a: string, b: string): number =>
+      contacts(solidOf(parts.get(a)!), solidOf(parts.get(b)!)).reduce((sum, face) => sum + faceArea(face.points), 0),
     /** Half laps two parts made before, by tag. */
     lap(lower: string, upper: string, direction: Vec = UP): void {
       halfLap(parts.get(lower)!, parts.get(upper)!, direction).forEach(put);

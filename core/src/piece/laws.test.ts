@@ -1,14 +1,12 @@
 import fc from 'fast-check';
 import { plain } from '../words';
-import { colliding, loose, misassembled, outside, overlapping, unconnected, undeclared, uneven, unmated, wrongVolume } from '../testing/laws';
+import { colliding, loose, misassembled, outside, overlapping, twice, unconnected, undeclared, uneven, unmated, wrongVolume } from '../testing/laws';
 import { mended, piecesOf } from '../testing/pieces';
 import { FAMILIES, TOPS, refusal, type Family, type PieceModel, type Top } from './index';
 
 /** Every family with every top it may carry; families without one alone. */
-const PAIRS: readonly (readonly [string, Family, Top | null])[] = FAMILIES.flatMap((family) =>
-  family.topped
-    ? TOPS.map((top) => [`${family.name} · ${top.name}`, family, top] as const)
-    : [[family.name, family, null] as const],
+const PAIRS = FAMILIES.flatMap((family): readonly (readonly [string, Family, Top | null])[] =>
+  family.topped ? TOPS.map((top) => [`${family.name} · ${top.name}`, family, top]) : [[family.name, family, null]],
 );
 const LAWS: Readonly<Record<string, (model: PieceModel) => readonly string[]>> = {
   overlapping,
@@ -20,6 +18,7 @@ const LAWS: Readonly<Record<string, (model: PieceModel) => readonly string[]>> =
   wrongVolume,
   colliding,
   misassembled,
+  twice,
 };
 
 describe.each(['in', 'mm'] as const)('every family with every top, in %s, at random sizes and choices', (units) => {

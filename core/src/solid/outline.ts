@@ -57,9 +57,12 @@ export function flatten(outline: Outline): { readonly points: readonly Flat[]; r
     const { centre, radius } = arcOf([x, y], [nextX, nextY], bulge);
     const angle = 4 * Math.atan(bulge);
     const start = Math.atan2(y - centre[1], x - centre[0]);
-    const steps = Math.max(1, Math.ceil(Math.abs(angle) / ((CHORD * Math.PI) / 180)));
-    for (let step = 1; step < steps; step++) {
-      const turn = start + (angle * step) / steps;
+    // Corners lie at whole multiples of the chord's angle, so that the outermost points of a circle are among them.
+    const chord = (CHORD * Math.PI) / 180;
+    const sign = Math.sign(angle);
+    const [from, to] = [(sign * start) / chord, (sign * (start + angle)) / chord];
+    for (let step = Math.floor(from + 1e-6) + 1; step < to - 1e-6; step++) {
+      const turn = sign * step * chord;
       points.push([centre[0] + radius * Math.cos(turn), centre[1] + radius * Math.sin(turn)]);
       edges.push(at);
     }

@@ -159,3 +159,9 @@ export const unmated = (model: PieceModel): readonly string[] =>
       return level || meets ? [] : [`${part.tag}, ${far === 0 ? 'left' : 'right'} end`];
     }),
   );
+
+/** Tags that more than one part has: on the wood they could not be told apart. */
+export const twice = (model: PieceModel): readonly string[] => {
+  const tags = model.parts.map((part) => part.tag);
+  return [...new Set(tags.filter((tag, at) => tags.indexOf(tag) !== at))];
+};

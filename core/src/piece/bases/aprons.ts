@@ -17,7 +17,7 @@ import {
   railsBetween,
   topFixing,
 } from './common';
-import { checkBoughtLeg, legChoices, legSection, placeLegs, type Leg } from './legs';
+import { checkBoughtLeg, joinLeg, legChoices, legSection, placeLegs, type Leg } from './legs';
 
 const butted = (choices: Choices) => choices.corners !== 'mitred';
 const shelved = (choices: Choices) => choices.below !== 'none';
@@ -43,7 +43,10 @@ export const apronChoices = {
 };
 
 /** What stands below the top: rails between the legs, and what lies on them. */
-export const SHELF_RAIL: Nominal = '2x3';
+const SHELF_RAIL: Nominal = '2x3';
+/** On legs too thin for that. */
+const THIN_RAIL: Nominal = '1x3';
+const THIN_LEG: Length = inches(2.25);
 const SHELF_SHEET = 'ply 3/4';
 const SHELF_SLAT: Nominal = '1x4';
 const SLAT_GAP: Length = inches(0.5);
@@ -55,7 +58,9 @@ export function shelfBelow(
   kind: 'stretchers' | 'ply shelf' | 'slat shelf',
   at: Length,
 ): void {
-  const rail = dressed(SHELF_RAIL);
+  const size = (axis: 0 | 1) => legs[0].box.max[axis] - legs[0].box.min[axis];
+  const stock = Math.min(size(0), size(1)) < THIN_LEG ? THIN_RAIL : SHELF_RAIL;
+  const rail = dressed(stock);
   const thick = kind === 'stretchers' ? 0 : kind === 'ply shelf' ? thicknessAsSold(SHELF_SHEET) : dressed(SHELF_SLAT).thickness;
   const from = at - thick - rail.width;
   if (from < 0) {
@@ -65,8 +70,8 @@ export function shelfBelow(
     ]);
     return;
   }
-  const inset = Math.round((legs[0].box.max[1] - legs[0].box.min[1] - rail.thickness) / 2);
-  const base = { role: 'stretcher', nominal: SHELF_RAIL, from, setback: inset } as const;
+  const inset = Math.round((Math.min(size(0), size(1)) - rail.thickness) / 2);
+  const base = { role: 'stretcher', nominal: stock, from, setback: inset } as const;
   if (kind === 'stretchers') {
     railsBetween(kit, legs, { ...base, long: 'X', end: 'S', longName: '', endName: 'end stretcher', only: 'end' });
     const [left, right] = [boxOf(kit.get('S1')), boxOf(kit.get('S2'))];
@@ -76,7 +81,7 @@ export function shelfBelow(
         tag: 'S3',
         role: 'stretcher',
         name: 'long stretcher',
-        material: SHELF_RAIL,
+        material: stock,
         fit: say`the gap between ${tag('S1')} and ${tag('S2')} (the plan says ${dim(right.min[0] - left.max[0])})`,
         dependsOn: ['S1', 'S2'],
       },
@@ -149,16 +154,16 @@ function mitredAprons(kit: Kit, legs: readonly [Leg, Leg, Leg, Leg], nominal: No
     );
   for (const end of ['E1', 'E2']) for (const long of ['A1', 'A2']) kit.join('glue', end, long);
   const touch = [
-    ['A1', 0, 1, 'low'],
-    ['A1', 2, 1, 'low'],
-    ['A2', 1, 1, 'high'],
-    ['A2', 3, 1, 'high'],
-    ['E1', 0, 0, 'low'],
-    ['E1', 1, 0, 'low'],
-    ['E2', 2, 0, 'high'],
-    ['E2', 3, 0, 'high'],
+    ['A1', 0],
+    ['A1', 2],
+    ['A2', 1],
+    ['A2', 3],
+    ['E1', 0],
+    ['E1', 1],
+    ['E2', 2],
+    ['E2', 3],
   ] as const;
-  for (const [name, leg, axis, side] of touch) kit.join('screws', name, legs[leg]!.facing(axis, side));
+  for (const [name, leg] of touch) joinLeg(kit, 'screws', name, legs[leg]!);
 }
 
 /** A block across each corner, long ends against the aprons' inner faces, just clear of the leg. */
@@ -184,7 +189,7 @@ function cornerBlocks(kit: Kit, legs: readonly [Leg, Leg, Leg, Leg], under: Leng
     const from: Vec = [x, y + sy * run, z];
     const to: Vec = [x + sx * run, y, z];
     kit.member(
-      { tag: `B${at + 1}`, role: 'support', name: 'corner block', material: '2x3' },
+      { tag: `J${at + 1}`, role: 'support', name: 'corner block', material: '2x3' },
       {
         from,
         to,
@@ -194,8 +199,8 @@ function cornerBlocks(kit: Kit, legs: readonly [Leg, Leg, Leg, Leg], under: Leng
         ends: [planeAt(from, [1, 0, 0]), planeAt(to, [0, 1, 0])],
       },
     );
-    kit.join('screws', `B${at + 1}`, long);
-    kit.join('screws', `B${at + 1}`, end);
+    kit.join('screws', `J${at + 1}`, long);
+    kit.join('screws', `J${at + 1}`, end);
   });
 }
 
@@ -318,7 +323,7 @@ export function assembleFrame(kit: Kit, legs: readonly [Leg, Leg, Leg, Leg], fra
   });
   const shelfRails = frame.below === 'stretchers' ? ['S3'] : frame.below === 'none' ? [] : ['R1', 'R2'];
   kit.assemble('base', say`Join the end frames with the long aprons`, ['A1', 'A2', ...shelfRails], ['end-1', 'end-2']);
-  const inside = [...frame.supports, ...(frame.blocks ? ['B1', 'B2', 'B3', 'B4'] : [])];
+  const inside = [...frame.supports, ...(frame.blocks ? ['J1', 'J2', 'J3', 'J4'] : [])];
   if (inside.length > 0) kit.assemble('stiff', say`Put in the cross supports${frame.blocks ? ' and corner blocks' : ''}`, inside, ['base']);
   const shelf = kit.tags().filter((name) => /^H\d+$/.test(name));
   if (shelf.length > 0) kit.assemble('shelf', say`Lay the shelf`, shelf, [inside.length > 0 ? 'stiff' : 'base']);

@@ -6,7 +6,7 @@ import { boxAt, spread, type Kit } from '../kit';
 import type { Room } from '../family';
 import type { Box } from '../geometry';
 import { boxOf } from '../shape';
-import type { Leg } from './legs';
+import { joinLeg, type Leg } from './legs';
 
 /** The least room between two legs that leaves a rail worth cutting. */
 export const LEAST_RAIL: Length = inches(4);
@@ -112,16 +112,16 @@ export function railsBetween(kit: Kit, legs: readonly [Leg, Leg, Leg, Leg], rail
       const name = `${rails.long}${first + at}`;
       const [left, right] = at === 0 ? [frontLeft, frontRight] : [backLeft, backRight];
       kit.board(spec(name, rails.longName), boxAt([x0, y, rails.from], [x1 - x0, thickness, width]), 0, 2);
-      kit.join('rail end', name, left.facing(0, 'high'));
-      kit.join('rail end', name, right.facing(0, 'low'));
+      joinLeg(kit, 'rail end', name, left);
+      joinLeg(kit, 'rail end', name, right);
     });
   if (rails.only !== 'long')
     [xLeft, xRight].forEach((x, at) => {
       const name = `${rails.end}${first + at}`;
       const [front, back] = at === 0 ? [frontLeft, backLeft] : [frontRight, backRight];
       kit.board(spec(name, rails.endName), boxAt([x, y0, rails.from], [thickness, y1 - y0, width]), 1, 2);
-      kit.join('rail end', name, front.facing(1, 'high'));
-      kit.join('rail end', name, back.facing(1, 'low'));
+      joinLeg(kit, 'rail end', name, front);
+      joinLeg(kit, 'rail end', name, back);
     });
 }
 

@@ -6,7 +6,7 @@ import { assembleDrawers, drawer, DRAWER_STOCK, drawerSizes, sideOf, tallestSide
 import { family } from '../family';
 import { boxAt, kitFor } from '../kit';
 import { checkBetween, checkHeight, footprint, overhangs, topFixing } from './common';
-import { checkBoughtLeg, legChoices, legSection, placeLegs } from './legs';
+import { checkBoughtLeg, joinLeg, legChoices, legSection, placeLegs } from './legs';
 
 const RAIL: Nominal = '1x2';
 const SIDE_STOCK = '1x12';
@@ -84,8 +84,8 @@ export const endTable = family({
       const z = room.under - rail.width - at * (rail.width + choices.opening);
       const name = `R${at + 1}`;
       kit.board({ tag: name, role: 'rail', name: 'front rail', material: RAIL }, boxAt([x0, railY, z], [between, rail.thickness, rail.width]), 0, 2);
-      kit.join('rail end', name, legs[0].facing(0, 'high'));
-      kit.join('rail end', name, legs[2].facing(0, 'low'));
+      joinLeg(kit, 'rail end', name, legs[0]);
+      joinLeg(kit, 'rail end', name, legs[2]);
       if (at > 0) openings.push(z + rail.width);
     }
     // Sides and back in bands that the stock can give, pocketed into the legs.
@@ -99,14 +99,14 @@ export const endTable = family({
         const name = `E${2 * at + k + 1}`;
         const inner = k === 0 ? leg.box.min[0] + SIDE_INSET : leg.box.max[0] - SIDE_INSET - panel.thickness;
         kit.board({ tag: name, role: 'apron', name: 'side', material: SIDE_STOCK, squared: bands > 1 }, boxAt([inner, leg.box.max[1], low + from], [panel.thickness, depthRoom, to - from]), 1, 2);
-        kit.join('rail end', name, leg.facing(1, 'high'));
-        kit.join('rail end', name, legs[2 * k + 1]!.facing(1, 'low'));
+        joinLeg(kit, 'rail end', name, leg);
+        joinLeg(kit, 'rail end', name, legs[2 * k + 1]!);
         sides[k]!.push(name);
       });
       const name = `A${at + 1}`;
       kit.board({ tag: name, role: 'apron', name: 'back', material: SIDE_STOCK, squared: bands > 1 }, boxAt([x0, backY, low + from], [between, rail.thickness, to - from]), 0, 2);
-      kit.join('rail end', name, legs[1].facing(0, 'high'));
-      kit.join('rail end', name, legs[3].facing(0, 'low'));
+      joinLeg(kit, 'rail end', name, legs[1]);
+      joinLeg(kit, 'rail end', name, legs[3]);
     }
     // Supports level with the legs' inner faces: the slides are screwed to them.
     const support = dressed('1x3');
@@ -123,8 +123,8 @@ export const endTable = family({
           1,
           2,
         );
-        kit.join('rail end', name, leg.facing(1, 'high'));
-        kit.join('rail end', name, legs[k + 1]!.facing(1, 'low'));
+        joinLeg(kit, 'rail end', name, leg);
+        joinLeg(kit, 'rail end', name, legs[k + 1]!);
         return name;
       }) as [string, string];
       all.push(supports);

@@ -42,7 +42,12 @@ export const hairpin = family({
   name: 'Hairpin legs',
   about: 'Bought metal legs under a stiff top: nothing to joint, nothing below.',
   topped: true,
-  refuses: (top) => (top.holdsScrews ? null : 'The legs screw straight into the top, and this one takes no screws.'),
+  refuses: (top) =>
+    !top.holdsScrews
+      ? 'The legs screw straight into the top, and this one takes no screws.'
+      : top.id === 'slats' || top.id === 'octagon'
+        ? 'The legs want a flat underside; these slats lie on battens.'
+        : null,
   choices: {
     height: pick('Legs, inches high', HEIGHTS, '28'),
     battens: count('Battens across', 2, 0, 6),

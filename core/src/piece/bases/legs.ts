@@ -5,6 +5,7 @@ import { measure, pick, type Choices } from '../choice';
 import { mirror, boxAt, type Kit } from '../kit';
 import type { Box } from '../geometry';
 import type { Room } from '../family';
+import type { JointKind } from '../part';
 
 /** Leg kinds by what they are glued up from. */
 export const LEG_KINDS = {
@@ -71,10 +72,15 @@ export function legSection(kind: LegKind, boughtSection: Length = inches(2.25)):
 export type Leg = {
   readonly tag: string;
   readonly box: Box;
+  /** Its boards: one, or the four of a hollow box. */
   readonly tags: readonly string[];
-  /** The board on the side across the table (y) or along it (x), low or high. */
-  readonly facing: (axis: 0 | 1, side: 'low' | 'high') => string;
 };
+
+/** Joins a part to a leg: to the board of it that it lies against most. */
+export function joinLeg(kit: Kit, kind: JointKind, part: string, leg: Leg): void {
+  const board = leg.tags.reduce((best, next) => (kit.contact(part, next) > kit.contact(part, best) ? next : best));
+  kit.join(kind, part, board);
+}
 
 /** Puts one leg into `box`. */
 export function placeLeg(kit: Kit, name: string, box: Box, section: LegSection, choices: { legs: LegKind; boughtLeg: string }): Leg {
@@ -95,7 +101,7 @@ export function placeLeg(kit: Kit, name: string, box: Box, section: LegSection, 
       2,
       0,
     );
-    return { tag: name, box, tags: [name], facing: () => name };
+    return { tag: name, box, tags: [name] };
   }
   const { thickness } = dressed(section.material as Nominal);
   const [[x, y, z], size] = [box.min, [section.along, section.across]] as const;
@@ -118,7 +124,6 @@ export function placeLeg(kit: Kit, name: string, box: Box, section: LegSection, 
     tag: name,
     box,
     tags: ['A', 'B', 'C', 'D'].map((letter) => `${name}${letter}`),
-    facing: (axis, side) => `${name}${axis === 1 ? (side === 'low' ? 'A' : 'B') : side === 'low' ? 'C' : 'D'}`,
   };
 }
 
@@ -149,8 +154,11 @@ export function checkBoughtLeg(kit: Kit, room: Room, choices: { legs: LegKind; b
   const sold = inches(Number(choices.boughtLeg));
   const off = sold - room.under;
   if (off >= 0 && off <= MOST_CUT_OFF) return;
-  const height = sold + room.topThickness;
-  const other = BOUGHT_LEGS.find((size) => inches(Number(size)) >= room.under && inches(Number(size)) - room.under <= MOST_CUT_OFF);
+  const stands = (size: string) => inches(Number(size)) >= room.under;
+  const other = BOUGHT_LEGS.find((size) => stands(size) && inches(Number(size)) - room.under <= MOST_CUT_OFF);
+  // Where none fits as it is, the next taller one, or the tallest there is.
+  const next = BOUGHT_LEGS.find(stands) ?? BOUGHT_LEGS.at(-1)!;
+  const height = inches(Number(next)) + room.topThickness;
   kit.stop(
     'bought-leg',
     off < 0 ? say`The bought legs are too short` : say`The bought legs are too long`,
@@ -160,7 +168,10 @@ export function checkBoughtLeg(kit: Kit, room: Room, choices: { legs: LegKind; b
     { sold, under: room.under },
     [
       ...(other ? [{ label: say`Take the ${other} in leg`, changes: [kit.change(['choices', 'boughtLeg'], other)] }] : []),
-      { label: say`Make it ${dim(height)} high`, changes: [kit.change(['size', 'height'], height)] },
+      {
+        label: say`${next} in legs: ${dim(height)} high`,
+        changes: [kit.change(['choices', 'boughtLeg'], next), kit.change(['size', 'height'], height)],
+      },
     ],
   );
 }

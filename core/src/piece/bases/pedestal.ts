@@ -90,7 +90,8 @@ export const pedestal = family({
     cross(['K1', 'K2'], room.under - high, 'apron', 'head beam');
     const [px, py] = [cx - Math.round(post.x / 2), cy - Math.round(post.y / 2)];
     kit.board({ tag: 'P1', role: 'leg', name: 'post', material: post.material, plies: post.plies }, boxAt([px, py, high], [post.x, post.y, postLength]), 2, 0);
-    for (const tag of ['F1', 'F2', 'K1', 'K2']) kit.join('screws', tag, 'P1');
+    // The lower beam of a lap may leave the post to the upper one.
+    for (const tag of ['F1', 'F2', 'K1', 'K2']) if (kit.touch(tag, 'P1')) kit.join('screws', tag, 'P1');
     const { min, max } = boxOf(kit.get('P1'));
     const walls = [
       { at: [min[0], cy, 0], out: [-1, 0, 0], beam: 1 },

@@ -19,7 +19,7 @@ const ACROSS: Vec = [0, 1, 0];
  * A leg that leans in towards the middle as it rises, both ends cut level: its direction is (tan a, tan b, 1) for a
  * splay of a along and b across. Its outermost point on the floor is the corner of the footprint.
  */
-function leg(kit: Kit, name: string, corner: Vec, lean: Vec, under: Length, stock: keyof typeof LEG_STOCK): Part {
+function leg(kit: Kit, name: string, corner: Vec, side: readonly [1 | -1, 1 | -1], lean: Vec, under: Length, stock: keyof typeof LEG_STOCK): Part {
   const { width, thickness } = dressed(stock);
   const spec = { tag: name, role: 'leg' as const, name: 'leg', material: stock, plies: PLIES[stock] };
   const place = (from: Vec) =>
@@ -35,7 +35,7 @@ function leg(kit: Kit, name: string, corner: Vec, lean: Vec, under: Length, stoc
   const points = cornersOf(rawSolidOf(place(corner)));
   const shift = ([0, 1] as const).map((axis) => {
     const values = points.map((point) => point[axis]);
-    return corner[axis] - (lean[axis] >= 0 ? Math.min(...values) : Math.max(...values));
+    return corner[axis] - (side[axis] > 0 ? Math.min(...values) : Math.max(...values));
   });
   return place(add(corner, [shift[0]!, shift[1]!, 0]));
 }
@@ -112,7 +112,7 @@ export const splayed = family({
       const more = room[at === 0 ? 'length' : 'width'] + (LEAST_RAIL - leave[at]);
       kit.stop(
         `splay-meets-${at === 0 ? 'along' : 'across'}`,
-        say`The splayed legs meet under the top`,
+        say`The splayed legs come too close under the top`,
         say`At ${choices[name]} degrees each leg leans in ${dim(Math.round(lean[at]))} by the top, which leaves ${dim(Math.max(0, leave[at]))} for the rail between them. It needs ${dim(LEAST_RAIL)}.`,
         { left: leave[at], least: LEAST_RAIL },
         [
@@ -146,12 +146,12 @@ export const splayed = family({
     const [x0, x1, y0, y1] = [foot.x, foot.x + foot.length, foot.y, foot.y + foot.width];
     const [a, b] = [tan(choices.splayEnds), tan(choices.splaySides)];
     const corners = [
-      ['L1', [x0, y0, 0], [a, b, 1]],
-      ['L2', [x0, y1, 0], [a, -b, 1]],
-      ['L3', [x1, y0, 0], [-a, b, 1]],
-      ['L4', [x1, y1, 0], [-a, -b, 1]],
+      ['L1', [x0, y0, 0], [1, 1]],
+      ['L2', [x0, y1, 0], [1, -1]],
+      ['L3', [x1, y0, 0], [-1, 1]],
+      ['L4', [x1, y1, 0], [-1, -1]],
     ] as const;
-    for (const [name, corner, way] of corners) leg(kit, name, corner, way, room.under, choices.legs);
+    for (const [name, corner, side] of corners) leg(kit, name, corner, side, [side[0] * a, side[1] * b, 1], room.under, choices.legs);
     const nominal = choices.apron as Nominal;
     rail(kit, 'A1', 'long apron', ['L1', 'L3'], apronFrom, nominal, ALONG, 'apron');
     rail(kit, 'A2', 'long apron', ['L2', 'L4'], apronFrom, nominal, ALONG, 'apron');

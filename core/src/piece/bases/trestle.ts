@@ -183,7 +183,7 @@ export const trestle = family({
         strut(
           kit,
           {
-            tag: `Q${at + 1}`,
+            tag: `V${at + 1}`,
             name: 'kicker',
             wall: { at: [at === 0 ? left.max[0] : right.min[0], y, 0], out: [side, 0, 0] },
             floor: kickerFrom,
@@ -202,7 +202,7 @@ export const trestle = family({
         say`Keep post and foot square with a clamped corner before the struts go in: a strut fixes whatever angle there is.`,
       ]),
     );
-    kit.assemble('base', say`Join the trestles with the stretcher`, ['S1', ...(choices.kickers ? ['N1', 'Q1', 'Q2'] : [])], ['trestle-1', 'trestle-2']);
+    kit.assemble('base', say`Join the trestles with the stretcher`, ['S1', ...(choices.kickers ? ['N1', 'V1', 'V2'] : [])], ['trestle-1', 'trestle-2']);
     return kit.built(bearers);
   },
 });

@@ -42,7 +42,7 @@ export const round = top({
   build(room: Room, choices) {
     const kit = kitFor(room);
     if (room.length !== room.width) {
-      kit.stop('not-round', say`A round top is as long as it is wide`, say`It is ${dim(room.length)} by ${dim(room.width)}.`, {}, [
+      kit.stop('not-round', say`A round top is as long as it is wide`, say`It is ${dim(room.length)} by ${dim(room.width)}; a disc has one width all round.`, {}, [
         { label: say`Make it ${dim(room.length)} across`, changes: [kit.change(['size', 'width'], room.length)] },
         { label: say`Make it ${dim(room.width)} across`, changes: [kit.change(['size', 'length'], room.width)] },
       ]);

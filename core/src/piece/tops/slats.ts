@@ -45,10 +45,20 @@ export const slats = top({
     // Battens under all slats, no farther apart than slats so thick carry.
     const most: Length = inches(slat.thickness > inches(1) ? 30 : 18);
     const inset = inches(2);
-    const count = Math.max(2, Math.ceil((room.length - 2 * inset - batten.width) / most) + 1);
-    const battens = Array.from({ length: count }, (_, at) => {
+    const [first, last] = [inset, room.length - inset - batten.width];
+    const count = Math.max(2, Math.ceil((last - first) / most) + 1);
+    const even = Array.from({ length: count }, (_, at) => Math.round(first + ((last - first) * at) / (count - 1)));
+    // Where the base has a cross member a batten lies on it.
+    const over = room.bearers
+      .filter((box) => box.max[1] - box.min[1] > box.max[0] - box.min[0])
+      .map((box) => Math.max(0, Math.min(room.length - batten.width, Math.round((box.min[0] + box.max[0] - batten.width) / 2))));
+    const apart = batten.width + inches(1 / 2);
+    const places = [...over, ...even].reduce<readonly Length[]>(
+      (kept, x) => (kept.some((other) => Math.abs(other - x) < apart) ? kept : [...kept, x]),
+      [],
+    );
+    const battens = [...places].sort((a, b) => a - b).map((x, at) => {
       const tag = `B${at + 1}`;
-      const x = Math.round(inset + ((room.length - 2 * inset - batten.width) * at) / (count - 1));
       kit.board({ tag, role: 'top', name: 'batten', material: '1x4' }, boxAt([x, 0, room.under], [batten.width, room.width, batten.thickness]), 1, 0);
       names.forEach((name) => kit.join('screws', tag, name));
       return tag;

@@ -41,7 +41,7 @@ export const tiles = top({
     const tile = inches(Number(choices.tile));
     const size = { length: tiledSize(tile, choices.long, choices.joint), width: tiledSize(tile, choices.wide, choices.joint) };
     if (room.length !== size.length || room.width !== size.width) {
-      const fit = (side: Length) => Math.max(1, Math.round((side - tiledSize(tile, 0, choices.joint)) / (tile + choices.joint)));
+      const fit = (side: Length) => Math.max(1, Math.ceil((side - tiledSize(tile, 0, choices.joint)) / (tile + choices.joint)));
       const [long, wide] = [Math.min(12, fit(room.length)), Math.min(8, fit(room.width))];
       const near = { length: tiledSize(tile, long, choices.joint), width: tiledSize(tile, wide, choices.joint) };
       const set = (l: number, w: number, s: typeof size) => [
@@ -51,9 +51,9 @@ export const tiles = top({
         kit.change(['size', 'width'], s.width),
       ];
       kit.stop('tile-size', say`Whole tiles do not make this size`, say`${choices.long} by ${choices.wide} tiles of ${dim(tile)} with joints of ${dim(choices.joint)} and the frame come to ${dim(size.length)} by ${dim(size.width)}.`, size, [
-        { label: say`Make it ${dim(size.length)} by ${dim(size.width)}`, changes: set(choices.long, choices.wide, size) },
+        { label: say`${long} by ${wide} tiles: ${dim(near.length)} by ${dim(near.width)}`, changes: set(long, wide, near) },
         ...(long !== choices.long || wide !== choices.wide
-          ? [{ label: say`${long} by ${wide} tiles: ${dim(near.length)} by ${dim(near.width)}`, changes: set(long, wide, near) }]
+          ? [{ label: say`${choices.long} by ${choices.wide} tiles: ${dim(size.length)} by ${dim(size.width)}`, changes: set(choices.long, choices.wide, size) }]
           : []),
       ]);
       return kit.built();

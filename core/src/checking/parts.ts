@@ -1,0 +1,72 @@
+import { inches, type Length } from '../length';
+import type { Finding } from '../job';
+import { chordSaving, topOf } from '../piece';
+import { dressed, isBoard, printMaterial, type Nominal } from '../stock';
+import { dim, listOf, say, strong, tag, type Bit } from '../words';
+import { note, type PieceFacts } from './facts';
+
+/** Above this furniture is anchored to the wall. */
+const TALL: Length = inches(30);
+
+/** Parts set or added by hand, parts their stock can not give, what a round top saves, and what must be anchored. */
+export function partNotes({ piece, parts }: PieceFacts): readonly Finding[] {
+  if (parts.length === 0) return [];
+  const found: Finding[] = [];
+  const set = parts.filter((part) => Object.keys(part.changed).length > 0);
+  if (set.length > 0) {
+    const others = Object.fromEntries(Object.entries(piece.overrides).filter(([name]) => !set.some((part) => part.tag === name)));
+    found.push(
+      note(piece.id, 'by-hand', 'care', 'parts', {
+        about: set.map((part) => part.id),
+        title: say`${strong(set.length)} ${set.length === 1 ? 'part is' : 'parts are'} set by hand`,
+        because: say`${listOf(set.map((part): Bit => tag(part.tag)))}: bought and cut as you say. What joins them is still worked out from the plan; check it on the model.`,
+        remedies: [{ label: say`Take all back`, changes: [{ piece: piece.id, path: ['overrides'], value: others }] }],
+      }),
+    );
+  }
+  // Boards glued face to face are wide or thick in their plies' sum; the width is one board's.
+  const wide = parts.filter((part) => isBoard(part.material) && part.width > dressed(part.material).width);
+  for (const part of wide) {
+    const most = dressed(part.material as Nominal).width;
+    found.push(
+      note(piece.id, `wide-${part.tag}`, 'stop', 'parts', {
+        about: [part.id],
+        title: say`${tag(part.tag)} is wider than its board`,
+        because: say`It is ${dim(part.width)} wide; ${printMaterial(part.material)} gives ${dim(most)}.`,
+        remedies: part.loose
+          ? []
+          : [
+              {
+                label: say`Take it back`,
+                changes: [
+                  {
+                    piece: piece.id,
+                    path: ['overrides'],
+                    value: Object.fromEntries(Object.entries(piece.overrides).filter(([name]) => name !== part.tag)),
+                  },
+                ],
+              },
+            ],
+      }),
+    );
+  }
+  if (topOf(piece)?.id === 'round') {
+    const boards = parts.filter((part) => part.role === 'top');
+    const saved = chordSaving(piece.size.length, boards.map((part) => part.length));
+    found.push(
+      note(piece.id, 'chords', 'good', 'shape', {
+        title: say`Round saves ${dim(Math.floor(saved / inches(1)) * inches(1))} of board`,
+        because: say`Each of the ${strong(boards.length)} boards need only be as long as its chord: the outer ones are ${dim(Math.min(...boards.map((part) => part.length)))} and not ${dim(piece.size.length)}.`,
+        numbers: { savedUnits: saved },
+      }),
+    );
+  }
+  if (topOf(piece) === null && piece.size.height > TALL)
+    found.push(
+      note(piece.id, 'anchor', 'care', 'shape', {
+        title: say`Anchor it to the wall`,
+        because: say`At ${dim(piece.size.height)} it tips onto a child who climbs an open drawer or a shelf. A bracket into a stud at the top holds it.`,
+      }),
+    );
+  return found;
+}
