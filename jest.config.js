@@ -1,6 +1,6 @@
 /** Unit, property and server tests; browser tests live in e2e and run under Playwright. */
 const transform = {
-  '^.+\\.tsx?$': [
+  '^.+\\.(tsx?|m?js)$': [
     '@swc/jest',
     {
       jsc: {
@@ -16,6 +16,8 @@ export default {
   testMatch: ['<rootDir>/{core,server,web,bench}/**/*.test.{ts,tsx}'],
   setupFiles: ['<rootDir>/web/src/testing/setup.ts'],
   transform,
+  // Published as modules only.
+  transformIgnorePatterns: ['/node_modules/(?!(@gltf-transform|property-graph)/)'],
   moduleNameMapper: {
     // Its other build is a module, which tests can not load.
     '^d3$': '<rootDir>/node_modules/d3/dist/d3.js',

@@ -1,5 +1,5 @@
 import { execFile } from 'node:child_process';
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { demoJob } from '../src';
@@ -40,6 +40,29 @@ test('plan prints the whole plan of a job', async () => {
   const plan = JSON.parse(out) as { parts: unknown[]; list: { total: number }; findings: unknown[] };
   expect(plan.parts.length).toBeGreaterThan(30);
   expect(plan.list.total).toBeGreaterThan(10000);
+}, 60_000);
+
+test.each([
+  ['csv', 'glaze parts.csv', /^tag,part,count/],
+  ['svg', 'cart G1.svg', /^<svg /],
+  ['dxf', 'glaze H1.dxf', /LWPOLYLINE/],
+  ['gltf', 'bench.gltf', /"version":"2.0"/],
+])(
+  'export writes %s files and names them',
+  async (kind, name, content) => {
+    const out = join(folder, kind);
+    const ran = await run('export', file('job.json', demoJob()), '--as', kind, '--out', out);
+    expect(ran.code).toBe(0);
+    expect(ran.out.trim().split('\n')).toContain(join(out, name));
+    expect(readFileSync(join(out, name), 'utf8')).toMatch(content);
+  },
+  60_000,
+);
+
+test('export to a kind it does not know: exit code 2, what would be right', async () => {
+  const ran = await run('export', file('job.json', demoJob()), '--as', 'stl', '--out', folder);
+  expect([ran.code, ran.out]).toEqual([2, '']);
+  expect(ran.err).toContain('--as: must be one of csv, svg, dxf, gltf');
 }, 60_000);
 
 test('solve prints a solution in the published format', async () => {

@@ -1,10 +1,24 @@
-import { readFileSync } from 'node:fs';
+import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { parseArgs } from 'node:util';
-import { CutProblemSchema, planJob, read, readJobText, solve, type ReadResult } from '../src';
+import {
+  CutProblemSchema,
+  partsCsv,
+  planJob,
+  read,
+  readJobText,
+  solve,
+  svgOf,
+  templatesOf,
+  type Job,
+  type ReadResult,
+} from '../src';
+import { dxfOf, gltfOf } from '../src/formats/out';
 
 const USAGE = `Usage:
   npm run -s sill -- plan job.json [--today 2026-01-31]
-  npm run -s sill -- solve problem.json [--time-limit 10]`;
+  npm run -s sill -- solve problem.json [--time-limit 10]
+  npm run -s sill -- export job.json --as csv|svg|dxf|gltf --out FOLDER`;
 
 /** One line an error on standard error, nothing on standard output, exit code 2. */
 function refuse(lines: readonly string[]): never {
@@ -40,7 +54,12 @@ function options() {
   try {
     return parseArgs({
       allowPositionals: true,
-      options: { 'time-limit': { type: 'string', default: '60' }, today: { type: 'string' } },
+      options: {
+        'time-limit': { type: 'string', default: '60' },
+        today: { type: 'string' },
+        as: { type: 'string' },
+        out: { type: 'string' },
+      },
     });
   } catch (error) {
     return refuse([(error as Error).message, USAGE]);
@@ -49,13 +68,44 @@ function options() {
 
 const { positionals, values } = options();
 const [command, path] = positionals;
-if (path === undefined || (command !== 'plan' && command !== 'solve')) refuse([USAGE]);
+if (path === undefined || !['plan', 'solve', 'export'].includes(command ?? '')) refuse([USAGE]);
 
-if (command === 'plan') {
+const KINDS = ['csv', 'svg', 'dxf', 'gltf'] as const;
+
+/** Writes the part lists, templates or models of a job's pieces into a folder, and prints what was written. */
+async function exportFiles(job: Job, today: string): Promise<void> {
+  const kind = KINDS.find((name) => name === values.as);
+  if (!kind) refuse([`--as: must be one of ${KINDS.join(', ')}`]);
+  const folder = values.out;
+  if (folder === undefined) return refuse(['--out: must be a folder to write into']);
+  mkdirSync(folder, { recursive: true });
+  const written: string[] = [];
+  const write = (name: string, text: string) => {
+    const file = join(folder, name.replace(/[\\/:*?"<>|]+/g, '-'));
+    writeFileSync(file, text);
+    written.push(file);
+  };
+  for (const { piece, parts } of planJob(job, { today, effort: 'quick' }).pieces) {
+    const cut = parts.filter((part) => part.bought === null);
+    const placed = parts.filter((part) => !part.loose);
+    if (kind === 'csv') write(`${piece.id} parts.csv`, partsCsv(parts, job.units));
+    else if (kind === 'gltf') write(`${piece.id}.gltf`, await gltfOf(placed, piece.name));
+    else
+      for (const part of cut) {
+        const title = `${piece.name}, ${part.tag} ${part.name}`;
+        const templates = templatesOf(part);
+        write(`${piece.id} ${part.tag}.${kind}`, kind === 'svg' ? svgOf(templates, title) : dxfOf(templates, title));
+      }
+  }
+  process.stdout.write(`${written.join('\n')}\n`);
+}
+
+if (command === 'plan' || command === 'export') {
   const job = accepted(readJobText(fileText(path)));
   const today = values.today ?? new Date().toISOString().slice(0, 10);
   if (Number.isNaN(Date.parse(today))) refuse(['--today: must be a date such as 2026-01-31']);
-  print(planJob(job, { today }));
+  if (command === 'plan') print(planJob(job, { today }));
+  else await exportFiles(job, today);
 } else {
   const limit = Number(values['time-limit']);
   if (!(limit > 0)) refuse(['--time-limit: must be a number of seconds above 0']);

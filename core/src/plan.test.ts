@@ -141,8 +141,7 @@ describe('the demo job', () => {
   });
 
   test('"cheapest" costs no more than any one width', () => {
-    const width = (value: string) =>
-      applyChanges(job, [{ piece: 'bench', path: ['topChoices', 'width'], value }]);
+    const width = (value: string) => applyChanges(job, [{ piece: 'bench', path: ['topChoices', 'width'], value }]);
     for (const value of ['4', '6', '8', '10', '12'])
       expect(result.list.total).toBeLessThanOrEqual(planJob(width(value), { today }).list.total);
   });

@@ -110,7 +110,8 @@ describe('bad input: one error shape, nothing changed', () => {
     ],
     [
       'a huge size',
-      (job: ReturnType<typeof demoJob>) => applyChanges(job, [{ piece: 'bench', path: ['size', 'height'], value: 1e12 }]),
+      (job: ReturnType<typeof demoJob>) =>
+        applyChanges(job, [{ piece: 'bench', path: ['size', 'height'], value: 1e12 }]),
       'pieces 3, size, height',
       'at most',
     ],

@@ -14,14 +14,26 @@ const idsOf = (parts: readonly Part[]) => parts.map((part) => part.id);
  * Boards joined edge to edge: laid out, glued in panels that the open time allows, and cut to size together. `boards`
  * are in order, each joined to the next by one of `edges`.
  */
-export function panelSteps(name: string, what: string, boards: readonly Part[], edges: readonly Fastening[], shop: Shop): readonly Draft[] {
+export function panelSteps(
+  name: string,
+  what: string,
+  boards: readonly Part[],
+  edges: readonly Fastening[],
+  shop: Shop,
+): readonly Draft[] {
   const drafts: Draft[] = [];
   const length = Math.max(...boards.map((part) => part.length));
   const width = boards.reduce((sum, part) => sum + part.width, 0);
   const clamps = Math.min(shop.clamps, clampsAlong(length));
   const few = clampsAlong(length) > shop.clamps;
   const joinOf = (a: Part, b: Part) => edges.find((item) => item.drilled === a && item.into === b)!;
-  const glueUp = (id: string, title: Phrase, group: readonly Part[], joints: readonly Fastening[], there: readonly Part[]) => {
+  const glueUp = (
+    id: string,
+    title: Phrase,
+    group: readonly Part[],
+    joints: readonly Fastening[],
+    there: readonly Part[],
+  ) => {
     const screws = screwsOf(joints);
     drafts.push({
       name: id,
@@ -35,7 +47,9 @@ export function panelSteps(name: string, what: string, boards: readonly Part[], 
         say`Spread glue on both edges of each joint. You have about five minutes.`,
         say`Clamp, alternately above and below: ${strong(clamps)} along the length, and ${strong(caulsAlong(length))} cauls across to keep it flat.${few ? (screws > 0 ? ' That is all the clamps you have: the screws do the rest.' : ' That is all the clamps you have: glue one joint at a time.') : ''}`,
         ...(screws > 0
-          ? [say`Press each joint flush and drive its screws: ${strong(`${joints[0]!.screw} coarse`)}, ${strong(screws)} in all.`]
+          ? [
+              say`Press each joint flush and drive its screws: ${strong(`${joints[0]!.screw} coarse`)}, ${strong(screws)} in all.`,
+            ]
           : [say`Press each joint flush with your fingers before it grabs.`]),
         GLUE_RAGS,
       ],
@@ -63,7 +77,8 @@ export function panelSteps(name: string, what: string, boards: readonly Part[], 
   groups.forEach((group, at) => {
     if (group.length < 2) return;
     const joints = group.slice(1).map((board, k) => joinOf(group[k]!, board));
-    const title = sizes.length === 1 ? say`Glue up the ${what}` : say`Glue up panel ${at + 1} of the ${what}: ${tagsOf(group)}`;
+    const title =
+      sizes.length === 1 ? say`Glue up the ${what}` : say`Glue up panel ${at + 1} of the ${what}: ${tagsOf(group)}`;
     glueUp(`${name}-panel-${at + 1}`, title, group, joints, []);
   });
   groups.slice(1).forEach((group, at) => {

@@ -3,7 +3,14 @@ import { dim, listOf, say, strong, type Phrase } from '../words';
 import { degreesText, tagsOf } from './phrases';
 
 const sameShape = (part: Part): string =>
-  JSON.stringify([part.name, part.length, part.width, part.thickness, part.ends, part.cuts.map(({ kind, axis }) => [kind, axis])]);
+  JSON.stringify([
+    part.name,
+    part.length,
+    part.width,
+    part.thickness,
+    part.ends,
+    part.cuts.map(({ kind, axis }) => [kind, axis]),
+  ]);
 
 /** Parts of one shape together, in order. */
 export function alike(parts: readonly Part[]): readonly (readonly Part[])[] {
@@ -17,13 +24,20 @@ export function endsInWords(part: Part): Phrase | null {
   if (!angled(part)) return null;
   const { left, right } = part.ends;
   const angle = (end: Part['ends']['left']) =>
-    [end.mitre !== 0 ? `${degreesText(end.mitre)} across the face` : '', end.bevel !== 0 ? `${degreesText(end.bevel)} through the thickness` : '']
+    [
+      end.mitre !== 0 ? `${degreesText(end.mitre)} across the face` : '',
+      end.bevel !== 0 ? `${degreesText(end.bevel)} through the thickness` : '',
+    ]
       .filter((text) => text !== '')
       .join(' and ') || 'square';
   const along = edgeLength(part);
-  if (along !== null) return say`both ends ${strong(angle(left))}, slanting the same way: ${dim(along)} along each edge`;
+  if (along !== null)
+    return say`both ends ${strong(angle(left))}, slanting the same way: ${dim(along)} along each edge`;
   const short = shortLength(part);
-  const both = angle(left) === angle(right) ? say`both ends ${strong(angle(left))}` : say`one end ${strong(angle(left))}, the other ${strong(angle(right))}`;
+  const both =
+    angle(left) === angle(right)
+      ? say`both ends ${strong(angle(left))}`
+      : say`one end ${strong(angle(left))}, the other ${strong(angle(right))}`;
   return say`${both}: ${dim(part.length)} long point to long point, ${dim(short)} between the short points`;
 }
 
@@ -46,7 +60,10 @@ export function cutsInWords(part: Part): Phrase | null {
     kinds.map((kind) => {
       const of = part.cuts.filter((cut) => cut.kind === kind);
       const fors = [...new Set(of.map((cut) => cut.for).filter((name) => name !== null))];
-      const words = of.length === 1 ? `a ${KIND_WORDS[kind]}` : `${of.length} ${KIND_WORDS[kind]}${kind === 'relief' ? 's' : kind === 'notch' ? 'es' : 's'}`;
+      const words =
+        of.length === 1
+          ? `a ${KIND_WORDS[kind]}`
+          : `${of.length} ${KIND_WORDS[kind]}${kind === 'relief' ? 's' : kind === 'notch' ? 'es' : 's'}`;
       return { strong: fors.length > 0 && fors.length <= 4 ? `${words} for ${fors.join(', ')}` : words };
     }),
   );
@@ -61,10 +78,13 @@ export const shapingActions = (parts: readonly Part[]): readonly Phrase[] =>
     return [
       ...(ends ? [say`${tagsOf(group)}: ${ends}.`] : []),
       ...(cuts ? [say`${tagsOf(group)}: ${cuts}.`] : []),
-      ...(part.outline !== null && !part.trimmedLater && part.cuts.length === 0 ? [say`${tagsOf(group)}: cut to the outline of its template.`] : []),
+      ...(part.outline !== null && !part.trimmedLater && part.cuts.length === 0
+        ? [say`${tagsOf(group)}: cut to the outline of its template.`]
+        : []),
     ];
   });
 
 export const needsShaping = (part: Part): boolean =>
-  !part.loose && part.bought === null && (angled(part) || part.cuts.length > 0 || (part.outline !== null && part.outline.length !== 4));
-
+  !part.loose &&
+  part.bought === null &&
+  (angled(part) || part.cuts.length > 0 || (part.outline !== null && part.outline.length !== 4));

@@ -1,6 +1,17 @@
 import { inches } from '../length';
 import type { Piece, Shop } from '../job';
-import { around, boxOf, extent, JOINT_KINDS, topOf, type Assembly, type Axis, type Box, type Part, type PieceModel } from '../piece';
+import {
+  around,
+  boxOf,
+  extent,
+  JOINT_KINDS,
+  topOf,
+  type Assembly,
+  type Axis,
+  type Box,
+  type Part,
+  type PieceModel,
+} from '../piece';
 import { CLIP_SLOT, type Fastening } from '../joinery';
 import { about, dim, listOf, say, strong, tag, type Bit, type Phrase } from '../words';
 import { CLAMP_MINUTES, clampsAlong, diagonalOf } from './clamping';
@@ -68,7 +79,10 @@ function shapingStep(parts: readonly Part[]): readonly Draft[] {
       name: 'shape',
       title: say`Cut angles, laps and grooves`,
       adds: idsOf(shaped),
-      does: [...shapingActions(shaped), say`Lay each part on its full-size template from Parts before and after: a traced line needs no arithmetic.`],
+      does: [
+        ...shapingActions(shaped),
+        say`Lay each part on its full-size template from Parts before and after: a traced line needs no arithmetic.`,
+      ],
       pickUp: say`${tagsOf(shaped)} · templates · square and bevel gauge`,
       cautions: [SAW, say`Clamp small parts; never hold them by hand at the blade.`],
       work: SHAPE * shaped.length,
@@ -76,7 +90,8 @@ function shapingStep(parts: readonly Part[]): readonly Draft[] {
   ];
 }
 
-const pocketed = (made: readonly Fastening[]) => made.filter((item) => item.by === 'pocket screws' && item.positions.length > 0);
+const pocketed = (made: readonly Fastening[]) =>
+  made.filter((item) => item.by === 'pocket screws' && item.positions.length > 0);
 
 /** Pockets in all parts that are cut by now, by jig setting. */
 function pocketStep(made: readonly Fastening[]): readonly Draft[] {
@@ -168,7 +183,9 @@ function drivingActions(joints: readonly Fastening[]): readonly Phrase[] {
       case 'glue':
         return [say`Glue ${from} to ${into} and clamp.`];
       case 'nothing':
-        return joint.kind === 'groove' ? [say`Slide ${from} into its groove in ${into}, without glue.`] : [say`${from} rests on ${into}, not fixed.`];
+        return joint.kind === 'groove'
+          ? [say`Slide ${from} into its groove in ${into}, without glue.`]
+          : [say`${from} rests on ${into}, not fixed.`];
       case 'hardware':
         return [say`Fix the ${JOINT_KINDS[joint.kind]}: ${from} to ${into}.`];
     }
@@ -176,7 +193,13 @@ function drivingActions(joints: readonly Fastening[]): readonly Phrase[] {
 }
 
 /** One assembly: parts that are cut to fit now, then its joints. */
-function assemblyStep(assembly: Assembly, parts: readonly Part[], before: readonly Part[], joints: readonly Fastening[], shop: Shop): Draft {
+function assemblyStep(
+  assembly: Assembly,
+  parts: readonly Part[],
+  before: readonly Part[],
+  joints: readonly Fastening[],
+  shop: Shop,
+): Draft {
   const fits = parts.filter((part) => part.fit !== null);
   const late = pocketed(joints).filter((item) => item.drilled.fit !== null);
   const glued = joints.some((item) => item.glue > 0);
@@ -196,17 +219,24 @@ function assemblyStep(assembly: Assembly, parts: readonly Part[], before: readon
       ...fits.slice(0, 6).map((part) => say`${tag(part.tag)}: measure ${part.fit!}, cut it to that.`),
       ...(fits.length > 6 ? [say`Cut the others to what you measure too.`] : []),
       ...shapingActions(fits.filter(needsShaping)),
-      ...(late.length > 0 ? [say`Drill its pockets: jig at ${dim(late[0]!.jig)}, ${strong(screwsOf(late))} in all.`] : []),
+      ...(late.length > 0
+        ? [say`Drill its pockets: jig at ${dim(late[0]!.jig)}, ${strong(screwsOf(late))} in all.`]
+        : []),
       ...(ends && glued ? [say`Glue the end grain, wait a minute, glue it again. Clamp across.`] : []),
       ...drivingActions(joints),
-      ...(diagonal !== null ? [say`Measure both diagonals: ${about(diagonal)} each. Push the long corner until they match.`] : []),
+      ...(diagonal !== null
+        ? [say`Measure both diagonals: ${about(diagonal)} each. Push the long corner until they match.`]
+        : []),
       ...(glued ? [GLUE_RAGS] : []),
     ],
     pickUp: say`${parts.length > 0 ? tagsOf(parts) : 'what is made so far'}${assembly.spacers.length > 0 ? say` · ${strong(assembly.spacers.reduce((sum, { count }) => sum + count, 0))} spacers ${dim(assembly.spacers[0]!.thickness)}` : ''}${clamps > 0 ? say` · ${strong(clamps)} clamps over ${dim(longest)}` : ''}${sizes.length > 0 ? ` · screws ${sizes.join(', ')}` : ''}`,
     spacers: assembly.spacers,
     clamps,
     diagonal,
-    cautions: [...(fits.length > 0 ? [SAW] : []), ...(joints.some((item) => item.positions.length > 0) ? [GLASSES] : [])],
+    cautions: [
+      ...(fits.length > 0 ? [SAW] : []),
+      ...(joints.some((item) => item.positions.length > 0) ? [GLASSES] : []),
+    ],
     work: 8 + HANDLE * parts.length + SCREW * screwsOf(joints) + POCKET * screwsOf(late) + 6 * fits.length,
     wait: glued ? 30 : 0,
   };
@@ -254,13 +284,20 @@ export function stepsOf(piece: Piece, model: PieceModel, made: readonly Fastenin
     const before = groups.flat();
     const all = new Set([...before, ...own]);
     const together = ({ drilled, into }: Fastening) => all.has(drilled) && all.has(into);
-    const already = ({ drilled, into }: Fastening) => groups.some((group) => group.includes(drilled) && group.includes(into));
+    const already = ({ drilled, into }: Fastening) =>
+      groups.some((group) => group.includes(drilled) && group.includes(into));
     const joints = made.filter((item) => together(item) && !already(item));
     held.set(assembly.id, [...all]);
     if (own.length === 0 && joints.length === 0) continue;
-    if (before.length === 0 && isPanel(own, joints)) drafts.push(...panelSteps(assembly.id, own[0]!.role === 'top' ? 'top' : own[0]!.name, own, joints, shop));
+    if (before.length === 0 && isPanel(own, joints))
+      drafts.push(...panelSteps(assembly.id, own[0]!.role === 'top' ? 'top' : own[0]!.name, own, joints, shop));
     else drafts.push(assemblyStep(assembly, own, before, joints, shop));
   }
-  drafts.push(lastStep(piece, parts.filter((part) => !part.loose)));
+  drafts.push(
+    lastStep(
+      piece,
+      parts.filter((part) => !part.loose),
+    ),
+  );
   return finished(piece.id, drafts);
 }

@@ -39,9 +39,12 @@ export type Board = {
 };
 
 /** Size of an offer as sold. */
-export const offerMaterial = (offer: BoardOffer | SheetOffer): Nominal | Sheet => ('sheet' in offer ? offer.sheet : offer.nominal);
-export const offerLength = (offer: BoardOffer | SheetOffer): Length => ('sheet' in offer ? offer.length : offer.feet * PER_FOOT);
-export const offerWidth = (offer: BoardOffer | SheetOffer): Length => ('sheet' in offer ? offer.width : dressed(offer.nominal).width);
+export const offerMaterial = (offer: BoardOffer | SheetOffer): Nominal | Sheet =>
+  'sheet' in offer ? offer.sheet : offer.nominal;
+export const offerLength = (offer: BoardOffer | SheetOffer): Length =>
+  'sheet' in offer ? offer.length : offer.feet * PER_FOOT;
+export const offerWidth = (offer: BoardOffer | SheetOffer): Length =>
+  'sheet' in offer ? offer.width : dressed(offer.nominal).width;
 
 export type Boards = {
   readonly boards: readonly Board[];
@@ -62,7 +65,11 @@ export const offerName = (offer: BoardOffer | SheetOffer, units: Units): string 
     : `${printMaterial(offer.nominal)}×${offer.feet}`;
 
 /** The cut problem of one nominal size or sheet: its blanks, and the sizes the yard has of it. */
-export function problemOf(blanks: readonly Blank[], offers: readonly (BoardOffer | SheetOffer)[], shop: Shop): CutProblem {
+export function problemOf(
+  blanks: readonly Blank[],
+  offers: readonly (BoardOffer | SheetOffer)[],
+  shop: Shop,
+): CutProblem {
   return {
     format: PROBLEM_FORMAT,
     unit: 'in',

@@ -101,10 +101,7 @@ describe('wood, by hand', () => {
 describe('money and shop', () => {
   const piece = { ...newPiece('t', 'coffee'), boughtPrice: 14900 };
   test('over budget stops, with ways out that lower the total', () => {
-    const poor = job(
-      { ...piece, topChoices: { width: '12' } },
-      { budget: 3000 },
-    );
+    const poor = job({ ...piece, topChoices: { width: '12' } }, { budget: 3000 });
     const note = finding(poor, 'budget')!;
     expect(note.level).toBe('stop');
     const before = plan(poor).list.total;
@@ -128,12 +125,7 @@ describe('money and shop', () => {
       'care',
     ],
     ['a screwed top moves', [{ piece: 't', path: ['choices', 'fixing'], value: 'screwed' }], 'movement', 'care'],
-    [
-      'a far overhang tips',
-      [{ piece: 't', path: ['choices', 'overhangEnds'], value: inches(10) }],
-      'tipping',
-      'care',
-    ],
+    ['a far overhang tips', [{ piece: 't', path: ['choices', 'overhangEnds'], value: inches(10) }], 'tipping', 'care'],
   ])('%s', (_, changes, id, level) => {
     expect(finding(applyChanges(job(piece), changes), id)?.level).toBe(level);
   });

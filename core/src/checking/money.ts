@@ -13,7 +13,9 @@ export function moneyNotes({ job, list, buying, pieces }: Facts): readonly Findi
   const complete = buying.unplaced.length === 0 && pieces.every(({ parts }) => parts.length > 0);
   if (job.budget !== null && list.total > job.budget) {
     const over = list.total - job.budget;
-    const dear = job.pieces.filter((piece) => choosesWidth(piece) && piece.topChoices.width !== undefined && piece.topChoices.width !== 'cheapest');
+    const dear = job.pieces.filter(
+      (piece) => choosesWidth(piece) && piece.topChoices.width !== undefined && piece.topChoices.width !== 'cheapest',
+    );
     const remedies: Finding['remedies'][number][] = [];
     if (dear.length > 0)
       remedies.push({

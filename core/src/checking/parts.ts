@@ -14,7 +14,9 @@ export function partNotes({ piece, parts }: PieceFacts): readonly Finding[] {
   const found: Finding[] = [];
   const set = parts.filter((part) => Object.keys(part.changed).length > 0);
   if (set.length > 0) {
-    const others = Object.fromEntries(Object.entries(piece.overrides).filter(([name]) => !set.some((part) => part.tag === name)));
+    const others = Object.fromEntries(
+      Object.entries(piece.overrides).filter(([name]) => !set.some((part) => part.tag === name)),
+    );
     found.push(
       note(piece.id, 'by-hand', 'care', 'parts', {
         about: set.map((part) => part.id),
@@ -52,7 +54,10 @@ export function partNotes({ piece, parts }: PieceFacts): readonly Finding[] {
   }
   if (topOf(piece)?.id === 'round') {
     const boards = parts.filter((part) => part.role === 'top');
-    const saved = chordSaving(piece.size.length, boards.map((part) => part.length));
+    const saved = chordSaving(
+      piece.size.length,
+      boards.map((part) => part.length),
+    );
     found.push(
       note(piece.id, 'chords', 'good', 'shape', {
         title: say`Round saves ${dim(Math.floor(saved / inches(1)) * inches(1))} of board`,

@@ -41,7 +41,7 @@ function movementNote(piece: Piece, top: Part, clips: boolean, job: Job): readon
 export function woodNotes({ piece, parts }: PieceFacts, job: Job): readonly Finding[] {
   if (parts.length === 0) return [];
   const found: Finding[] = [];
-    const choices: Choices = settled(familyOf(piece).choices, piece.choices);
+  const choices: Choices = settled(familyOf(piece).choices, piece.choices);
   const number = (name: string): number => (typeof choices[name] === 'number' ? (choices[name] as number) : 0);
   const kind = topOf(piece);
   const boards = parts.filter((part) => part.role === 'top' && isBoard(part.material));
@@ -56,14 +56,15 @@ export function woodNotes({ piece, parts }: PieceFacts, job: Job): readonly Find
         title: stiff ? say`Stiff enough` : say`The top will sag`,
         because: say`${POINT_LOAD} lb in the middle of its longest span, ${dim(toSixteenth(sag.span))}, bends it ${fine(sag.sag)}. It would show at ${fine(showsAt(sag.span))}. An estimate for home use, not a rating.`,
         numbers: { sagInches: sag.sag, spanInches: sag.span },
-        remedies: stiff || !choosable(piece, 'crossSupports')
-          ? []
-          : [
-              {
-                label: say`Use ${more} cross supports`,
-                changes: [{ piece: piece.id, path: ['choices', 'crossSupports'], value: more }],
-              },
-            ],
+        remedies:
+          stiff || !choosable(piece, 'crossSupports')
+            ? []
+            : [
+                {
+                  label: say`Use ${more} cross supports`,
+                  changes: [{ piece: piece.id, path: ['choices', 'crossSupports'], value: more }],
+                },
+              ],
       }),
     );
   }

@@ -50,7 +50,10 @@ export function readPartsCsv(
   const heads = parsed.meta.fields ?? [];
   const lacking = (['material', 'length'] as const).filter((name) => !heads.includes(name));
   if (lacking.length > 0)
-    return { parts: [], problems: [{ row: 1, message: `The heading line needs a column for ${lacking.join(' and ')}.` }] };
+    return {
+      parts: [],
+      problems: [{ row: 1, message: `The heading line needs a column for ${lacking.join(' and ')}.` }],
+    };
   const parts: LooseRow[] = [];
   const problems: RowProblem[] = [];
   const tags = new Set(taken);
@@ -58,7 +61,10 @@ export function readPartsCsv(
     const line = at + 2;
     const wrong = (message: string) => problems.push({ row: line, message });
     const material = readMaterial(row.material ?? '');
-    if (!material) return wrong(`“${row.material ?? ''}” is no material. Write a board such as ${NOMINALS[9]} or a sheet such as ${SHEETS['ply 3/4'].name}.`);
+    if (!material)
+      return wrong(
+        `“${row.material ?? ''}” is no material. Write a board such as ${NOMINALS[9]} or a sheet such as ${SHEETS['ply 3/4'].name}.`,
+      );
     const size = (name: 'length' | 'width', otherwise: Length | null): Length | null => {
       const given = (row[name] ?? '').trim();
       if (given === '' && otherwise !== null) return otherwise;
@@ -76,7 +82,11 @@ export function readPartsCsv(
     const tag = (row.tag ?? '').trim() || `X${number}`;
     if (tags.has(tag)) return wrong(`The tag ${tag} is taken already. Give it another, or leave the tag out.`);
     const counted = (row.count ?? '').trim() === '' ? 1 : Number(row.count);
-    const made = read(LoosePartSchema, { tag, name: (row.name ?? '').trim() || 'part', material, length, width, count: counted }, 'row');
+    const made = read(
+      LoosePartSchema,
+      { tag, name: (row.name ?? '').trim() || 'part', material, length, width, count: counted },
+      'row',
+    );
     if (!made.ok) return wrong(`${made.fields[0]!.field} ${made.fields[0]!.message}.`);
     tags.add(tag);
     parts.push(made.value);
@@ -105,4 +115,6 @@ export const partsCsv = (parts: readonly Part[], units: Units): string =>
 const half = (angle: number) => Math.round(Math.abs(angle) * 2) / 2;
 /** `15° mitre`, `45° bevel`, `8° mitre, 5.5° bevel`; square ends are empty. */
 export const endText = ({ mitre, bevel }: Part['ends']['left']): string =>
-  [mitre !== 0 ? `${half(mitre)}° mitre` : '', bevel !== 0 ? `${half(bevel)}° bevel` : ''].filter((text) => text !== '').join(', ');
+  [mitre !== 0 ? `${half(mitre)}° mitre` : '', bevel !== 0 ? `${half(bevel)}° bevel` : '']
+    .filter((text) => text !== '')
+    .join(', ');

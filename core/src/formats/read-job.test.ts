@@ -122,7 +122,10 @@ test('a job of the first version migrates: nothing a person stated is lost', () 
 });
 
 test('a damaged job of the first version names the field, in today’s words', () => {
-  const damaged = { ...first, pieces: [{ ...first.pieces[0]!, choices: { ...first.pieces[0]!.choices, legs: 'glass' } }] };
+  const damaged = {
+    ...first,
+    pieces: [{ ...first.pieces[0]!, choices: { ...first.pieces[0]!.choices, legs: 'glass' } }],
+  };
   const result = readJob(damaged);
   expect(result.ok).toBe(false);
   if (!result.ok) expect(result.fields[0]).toMatchObject({ field: 'pieces 1, legs' });

@@ -19,7 +19,9 @@ function wrongPieces(job: Job): readonly FieldError[] {
     const family = findFamily(piece.family);
     const top = findTop(piece.top);
     return [
-      ...(family ? [] : [{ field: `${where}, family`, message: `is “${piece.family}”, which this program does not know` }]),
+      ...(family
+        ? []
+        : [{ field: `${where}, family`, message: `is “${piece.family}”, which this program does not know` }]),
       ...(top ? [] : [{ field: `${where}, top`, message: `is “${piece.top}”, which this program does not know` }]),
       ...(family ? wrongChoices(family.choices, piece.choices, where) : []),
       ...(top && family?.topped ? wrongChoices(top.choices, piece.topChoices, `${where}, top`) : []),
@@ -69,7 +71,6 @@ export function readJobText(text: string): ReadResult<Job> {
   }
   return readJob(input);
 }
-
 
 /** Reads a price list, of an older version too. */
 export const readYard = (input: unknown): ReadResult<Yard> => read(YardSchema, upgradedYard(input), 'price list');

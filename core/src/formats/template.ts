@@ -1,9 +1,13 @@
 import { PER_MM } from '../length';
 import { endRun, tan, type Cutout, type Part } from '../piece';
-import { flatten, rectangle, spanOf, type Corner, type Outline } from '../solid';
+import { clipped, flatten, rectangle, spanOf, type Corner, type Flat, type Outline } from '../solid';
 
 /** A closed line of a template in millimetres, arcs as bulges; `through` is cut all the way, `hidden` is seen from another side. */
-export type Line = { readonly kind: 'outline' | 'through' | 'pocket' | 'hidden' | 'far edge'; readonly points: Outline; readonly note: string };
+export type Line = {
+  readonly kind: 'outline' | 'through' | 'pocket' | 'hidden' | 'far edge';
+  readonly points: Outline;
+  readonly note: string;
+};
 /** One side of a part at full size: face (length by width) or edge (length by thickness). Origin at the lower left. */
 export type Template = {
   readonly view: 'face' | 'edge';
@@ -14,7 +18,9 @@ export type Template = {
 
 const mm = (length: number): number => length / PER_MM;
 const inMm = (outline: Outline): Outline =>
-  outline.map((corner): Corner => (corner[2] === undefined ? [mm(corner[0]), mm(corner[1])] : [mm(corner[0]), mm(corner[1]), corner[2]]));
+  outline.map((corner): Corner =>
+    corner[2] === undefined ? [mm(corner[0]), mm(corner[1])] : [mm(corner[0]), mm(corner[1]), corner[2]],
+  );
 
 /** The part's outline on its face at a depth: straight ends slanted by their angles. */
 function faceAt(part: Part, z: number): Outline {
@@ -67,19 +73,35 @@ function cutLine(part: Part, cut: Cutout, view: Template['view']): Line | null {
     const through = cut.from <= 0 && cut.to >= sizes[normal];
     const deep = Math.min(cut.to, sizes[normal]) - Math.max(cut.from, 0);
     const outline = cut.outline.some((corner) => corner[2]) ? cut.outline : within(cut.outline, sizes[0], sizes[up]);
-    return { kind: through ? 'through' : 'pocket', points: inMm(outline), note: through ? cut.kind : `${cut.kind}, ${mm(deep).toFixed(1)} mm deep` };
+    return {
+      kind: through ? 'through' : 'pocket',
+      points: inMm(outline),
+      note: through ? cut.kind : `${cut.kind}, ${mm(deep).toFixed(1)} mm deep`,
+    };
   }
   const { x, y } = spanOf(flatten(cut.outline).points);
   // A cut along x has its outline in y and z; one along the other level axis in x and what is up.
   const along: Range = cut.axis === 0 ? [cut.from, cut.to] : x;
   const across: Range = cut.axis === 0 ? (up === 1 ? x : y) : [cut.from, cut.to];
   const [wide, tall] = [held(along, sizes[0]), held(across, sizes[up])];
-  return wide[1] > wide[0] && tall[1] > tall[0] ? { kind: 'hidden', points: inMm(box(wide, tall)), note: cut.kind } : null;
+  return wide[1] > wide[0] && tall[1] > tall[0]
+    ? { kind: 'hidden', points: inMm(box(wide, tall)), note: cut.kind }
+    : null;
 }
 
-/** An outline of straight sides kept inside the part. */
-const within = (outline: Outline, length: number, height: number): Outline =>
-  outline.map(([x, y]): Corner => [Math.min(length, Math.max(0, x)), Math.min(height, Math.max(0, y))]);
+/** The part of an outline of straight sides that lies on the part. */
+function within(outline: Outline, length: number, height: number): Outline {
+  const sides: readonly (readonly [Flat, number])[] = [
+    [[-1, 0], 0],
+    [[1, 0], length],
+    [[0, -1], 0],
+    [[0, 1], height],
+  ];
+  return sides.reduce<readonly Flat[]>(
+    (rest, [normal, reach]) => clipped(rest, normal, reach),
+    outline.map(([x, y]): Flat => [x, y]),
+  );
+}
 
 /** A part's face and edge at full size, with everything that is cut out of it. */
 export function templatesOf(part: Part): readonly Template[] {

@@ -25,32 +25,35 @@ function fromFirst(job: Loose): Loose {
   return {
     ...job,
     format: JOB_FORMAT,
-    pieces: !Array.isArray(job.pieces) ? job.pieces : job.pieces.map((item: unknown): Loose => {
-      const piece = record(item);
-      const choices = record(piece.choices);
-      const { fixing, ...top } = record(choices.top);
-      const overhang = record(choices.overhang);
-      return {
-        ...piece,
-        family: piece.family === 'apron-table' ? 'aprons' : piece.family,
-        top: 'joined',
-        choices: {
-          legs: choices.legs,
-          apron: choices.apron,
-          overhangEnds: overhang.ends,
-          overhangSides: overhang.sides,
-          setback: choices.setback,
-          crossSupports: choices.crossSupports,
-          fixing,
-        },
-        topChoices: top,
-        overrides: {},
-        loose: [],
-      };
-    }),
+    pieces: !Array.isArray(job.pieces)
+      ? job.pieces
+      : job.pieces.map((item: unknown): Loose => {
+          const piece = record(item);
+          const choices = record(piece.choices);
+          const { fixing, ...top } = record(choices.top);
+          const overhang = record(choices.overhang);
+          return {
+            ...piece,
+            family: piece.family === 'apron-table' ? 'aprons' : piece.family,
+            top: 'joined',
+            choices: {
+              legs: choices.legs,
+              apron: choices.apron,
+              overhangEnds: overhang.ends,
+              overhangSides: overhang.sides,
+              setback: choices.setback,
+              crossSupports: choices.crossSupports,
+              fixing,
+            },
+            topChoices: top,
+            overrides: {},
+            loose: [],
+          };
+        }),
     yard: upgradedYard(yard),
   };
 }
 
 /** A job file of an older version as one of today's. What it does not know it leaves for the reader to name. */
-export const upgraded = (input: unknown, version: number): unknown => (version === 1 ? fromFirst(record(input)) : input);
+export const upgraded = (input: unknown, version: number): unknown =>
+  version === 1 ? fromFirst(record(input)) : input;

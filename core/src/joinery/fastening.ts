@@ -38,11 +38,20 @@ const BRAD_SPACING = inches(6);
 const inSquareInches = (area: number) => area / (inches(1) * inches(1));
 
 /** Where two parts meet, seen from the drilled one: the widest face, its run along the part, and its area. */
-type Meeting = { readonly normal: Vec; readonly area: number; readonly run: Length; readonly start: Length; readonly lengthwise: boolean };
+type Meeting = {
+  readonly normal: Vec;
+  readonly area: number;
+  readonly run: Length;
+  readonly start: Length;
+  readonly lengthwise: boolean;
+};
 
 function meetingOf(drilled: Part, into: Part): Meeting | null {
   const faces = contacts(solidOf(drilled), solidOf(into));
-  const widest = faces.reduce<Face | null>((best, face) => (best === null || faceArea(face.points) > faceArea(best.points) ? face : best), null);
+  const widest = faces.reduce<Face | null>(
+    (best, face) => (best === null || faceArea(face.points) > faceArea(best.points) ? face : best),
+    null,
+  );
   if (widest === null) return null;
   const points = faces
     .filter((face) => dot(face.normal, widest.normal) > 0.99)
@@ -98,7 +107,15 @@ function fasten(joint: Joint, parts: ReadonlyMap<string, Part>, units: Units): F
   const shifted = (local: readonly Length[]) => local.map((at) => roundToTape(meeting.start + at, units));
   switch (joint.kind) {
     case 'edge':
-      return { ...base, by: 'pocket screws', screw: pocket, positions: edgePositions(drilled.length, units), from: 'left end', face: 'underside', glue: glued };
+      return {
+        ...base,
+        by: 'pocket screws',
+        screw: pocket,
+        positions: edgePositions(drilled.length, units),
+        from: 'left end',
+        face: 'underside',
+        glue: glued,
+      };
     case 'rail end':
       return {
         ...base,
@@ -113,14 +130,18 @@ function fasten(joint: Joint, parts: ReadonlyMap<string, Part>, units: Units): F
       return {
         ...base,
         by: 'clips',
-        positions: shifted(meeting.run <= inches(9) ? [Math.round(meeting.run / 2)] : edgePositions(meeting.run, units, CLIP_SPACING)),
+        positions: shifted(
+          meeting.run <= inches(9) ? [Math.round(meeting.run / 2)] : edgePositions(meeting.run, units, CLIP_SPACING),
+        ),
       };
     case 'top screws':
       return {
         ...base,
         by: 'pocket screws',
         screw: pocket,
-        positions: shifted(meeting.run <= inches(9) ? [Math.round(meeting.run / 2)] : edgePositions(meeting.run, units, inches(8))),
+        positions: shifted(
+          meeting.run <= inches(9) ? [Math.round(meeting.run / 2)] : edgePositions(meeting.run, units, inches(8)),
+        ),
         reaches: pocketScrew(drilled.thickness) === pocket || drilled.thickness <= into.thickness,
       };
     case 'screws':
@@ -128,13 +149,35 @@ function fasten(joint: Joint, parts: ReadonlyMap<string, Part>, units: Units): F
       const [deep, bite] = [thicknessAlong(drilled, meeting.normal), thicknessAlong(into, meeting.normal)];
       const lapped = joint.kind === 'lap';
       const screw = lapped ? woodScrew(Math.round(deep / 2), Math.round(bite / 2)) : woodScrew(deep, bite);
-      const positions = lapped ? [Math.round(meeting.run / 4), Math.round((3 * meeting.run) / 4)] : along(meeting.run, inches(8), units);
-      return { ...base, by: 'screws', screw, positions: shifted(positions), face: 'outside', glue: drilled.role === 'top' || into.role === 'top' ? 0 : glued };
+      const positions = lapped
+        ? [Math.round(meeting.run / 4), Math.round((3 * meeting.run) / 4)]
+        : along(meeting.run, inches(8), units);
+      return {
+        ...base,
+        by: 'screws',
+        screw,
+        positions: shifted(positions),
+        face: 'outside',
+        glue: drilled.role === 'top' || into.role === 'top' ? 0 : glued,
+      };
     }
     case 'bolt':
-      return { ...base, by: 'bolts', screw: boltFor(thicknessAlong(drilled, meeting.normal)), positions: shifted([Math.round(meeting.run / 2)]), face: 'outside' };
+      return {
+        ...base,
+        by: 'bolts',
+        screw: boltFor(thicknessAlong(drilled, meeting.normal)),
+        positions: shifted([Math.round(meeting.run / 2)]),
+        face: 'outside',
+      };
     case 'glue':
-      return { ...base, by: 'brads', screw: bradFor(thinner), positions: shifted(along(meeting.run, BRAD_SPACING, units)), face: 'outside', glue: glued };
+      return {
+        ...base,
+        by: 'brads',
+        screw: bradFor(thinner),
+        positions: shifted(along(meeting.run, BRAD_SPACING, units)),
+        face: 'outside',
+        glue: glued,
+      };
     case 'lamination':
     case 'dado':
       return { ...base, by: 'glue', glue: glued };

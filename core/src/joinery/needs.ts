@@ -51,7 +51,9 @@ export function hardwareNeeds(
   }
   for (const [piece, needs] of asked) for (const { kind, size, count } of needs) add(kind, size, count * times(piece));
   const order = (kind: HardwareKind) => HARDWARE_KINDS.indexOf(kind);
-  const needs = [...rows.values()].sort((a, b) => order(a.kind) - order(b.kind) || a.size.localeCompare(b.size, 'en', { numeric: true }));
+  const needs = [...rows.values()].sort(
+    (a, b) => order(a.kind) - order(b.kind) || a.size.localeCompare(b.size, 'en', { numeric: true }),
+  );
   if (glue > 0) needs.push({ kind: 'glue', size: '', count: Math.ceil(glue / SQUARE_INCHES_AN_OUNCE) });
   return needs;
 }

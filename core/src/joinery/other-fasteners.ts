@@ -27,7 +27,8 @@ const BRADS = [
   [2, '2'],
 ] as const;
 /** 18 gauge brads: twice the thinner part; they only hold while glue sets. */
-export const bradFor = (thinner: Length): string => (BRADS.find(([size]) => inches(size) >= 2 * thinner) ?? BRADS.at(-1)!)[1];
+export const bradFor = (thinner: Length): string =>
+  (BRADS.find(([size]) => inches(size) >= 2 * thinner) ?? BRADS.at(-1)!)[1];
 
 const BOLTS = [
   [5, '3/8 x 5'],
@@ -36,4 +37,5 @@ const BOLTS = [
   [12, '3/8 x 12'],
 ] as const;
 /** Bolts go through one part and at least 3 in into the other. */
-export const boltFor = (deep: Length): string => (BOLTS.find(([size]) => inches(size) >= deep + inches(3)) ?? BOLTS.at(-1)!)[1];
+export const boltFor = (deep: Length): string =>
+  (BOLTS.find(([size]) => inches(size) >= deep + inches(3)) ?? BOLTS.at(-1)!)[1];

@@ -17,7 +17,15 @@ export type PieceModel = Omit<Built, 'bearers'> & {
   readonly bearers: readonly string[];
 };
 
-const NOTHING: PieceModel = { parts: [], joints: [], assemblies: [], motions: [], needs: [], findings: [], bearers: [] };
+const NOTHING: PieceModel = {
+  parts: [],
+  joints: [],
+  assemblies: [],
+  motions: [],
+  needs: [],
+  findings: [],
+  bearers: [],
+};
 
 /** The square inside a round or octagonal top of a width: its corners lie on the edge. */
 const inscribed = (across: Length): Length => Math.floor(across / Math.SQRT2);
@@ -32,14 +40,33 @@ export function roomOf(piece: Piece, topNominal: Nominal, shop: Shop, units: Uni
     deck === 'rectangle'
       ? { x: 0, y: 0, length, width }
       : { x: Math.round((length - side) / 2), y: Math.round((width - side) / 2), length: side, width: side };
-  return { piece, shop, units, length, width, height, topThickness, under: height - topThickness, deck, inside, topNominal, bearers: [] };
+  return {
+    piece,
+    shop,
+    units,
+    length,
+    width,
+    height,
+    topThickness,
+    under: height - topThickness,
+    deck,
+    inside,
+    topNominal,
+    bearers: [],
+  };
 }
 
 /** Touching less than this over a rail is no place for a fastener. */
 const LEAST_BEARING = inches(1) * inches(1 / 2);
 
 /** How each bearer holds each part of the top it lies against. */
-function fixTop(bearers: readonly Bearer[], base: readonly Part[], tops: readonly Part[], top: Top, choices: Choices): readonly Joint[] {
+function fixTop(
+  bearers: readonly Bearer[],
+  base: readonly Part[],
+  tops: readonly Part[],
+  top: Top,
+  choices: Choices,
+): readonly Joint[] {
   const byTag = new Map(base.map((part) => [part.tag, part]));
   const joints: Joint[] = [];
   for (const { tag, by } of bearers) {
@@ -62,7 +89,14 @@ function fixTop(bearers: readonly Bearer[], base: readonly Part[], tops: readonl
     // A rail along the boards is fixed to the one it bears on most; one across them to all it crosses well.
     const chosen = wide.length === 0 ? touching.slice(0, 1) : narrow ? wide.slice(0, 1) : wide;
     for (const { part } of chosen)
-      joints.push({ id: `${rail.id}>${part.tag}`, piece: rail.piece, kind, drilled: rail.id, into: part.id, apart: false });
+      joints.push({
+        id: `${rail.id}>${part.tag}`,
+        piece: rail.piece,
+        kind,
+        drilled: rail.id,
+        into: part.id,
+        apart: false,
+      });
   }
   return joints;
 }
@@ -124,7 +158,10 @@ function edgingHits(piece: Piece, base: Built, over: Built): readonly Finding[] 
       because: say`It hangs below the top, where ${struck.name} ${{ tag: struck.tag }} stands or moves.`,
       numbers: {},
       remedies: [
-        { label: say`Keep it level with the top`, changes: [{ piece: piece.id, path: ['topChoices', 'edging'], value: 'flush' }] },
+        {
+          label: say`Keep it level with the top`,
+          changes: [{ piece: piece.id, path: ['topChoices', 'edging'], value: 'flush' }],
+        },
       ],
     },
   ];
@@ -161,7 +198,8 @@ export function buildPiece(piece: Piece, topNominal: Nominal, shop: Shop, units:
   const uncut = [...(over?.parts ?? []), ...base.parts];
   const across = typeof topChoices.hole === 'number' ? topChoices.hole : 0;
   const parts = across > 0 ? drilledForParasol(room, uncut, across) : uncut;
-  if (parts.some((part, at) => part !== uncut[at] && part.role === 'leg')) return { ...NOTHING, findings: [hitsLeg(piece, across)] };
+  if (parts.some((part, at) => part !== uncut[at] && part.role === 'leg'))
+    return { ...NOTHING, findings: [hitsLeg(piece, across)] };
   const made: PieceModel = {
     parts,
     joints,
@@ -182,7 +220,16 @@ function topOn(base: Built, over: Built): Built['assemblies'] {
     return built.assemblies.filter((assembly) => !taken.has(assembly.id)).map((assembly) => assembly.id);
   };
   const loose = [...over.parts, ...base.parts].map((part) => part.id).filter((id) => !used.has(id));
-  return [{ id: 'top-on', title: say`Set the top on the base`, parts: loose, from: [...last(over), ...last(base)], notes: [], spacers: [] }];
+  return [
+    {
+      id: 'top-on',
+      title: say`Set the top on the base`,
+      parts: loose,
+      from: [...last(over), ...last(base)],
+      notes: [],
+      spacers: [],
+    },
+  ];
 }
 
 const hitsLeg = (piece: Piece, across: Length): Finding => ({
@@ -194,7 +241,9 @@ const hitsLeg = (piece: Piece, across: Length): Finding => ({
   title: say`The parasol would stand on the post`,
   because: say`A hole of ${{ dim: across }} through the middle runs into a leg.`,
   numbers: { across },
-  remedies: [{ label: say`Leave the hole out`, changes: [{ piece: piece.id, path: ['topChoices', 'hole'], value: 0 }] }],
+  remedies: [
+    { label: say`Leave the hole out`, changes: [{ piece: piece.id, path: ['topChoices', 'hole'], value: 0 }] },
+  ],
 });
 
 /** Says so where the top rests on nothing, or where a leg that only the top holds does not reach it. */
@@ -203,7 +252,8 @@ function unsupported(piece: Piece, base: Built, fixed: readonly Joint[], choices
   const joined = new Set(base.joints.flatMap((joint) => [joint.drilled, joint.into]));
   const loose = base.parts.filter((part) => !held.has(part.id) && !joined.has(part.id));
   if (fixed.length > 0 && loose.length === 0) return null;
-  const small = (name: string) => (typeof choices[name] === 'number' ? Math.min(choices[name] as number, inches(1)) : null);
+  const small = (name: string) =>
+    typeof choices[name] === 'number' ? Math.min(choices[name] as number, inches(1)) : null;
   const changes = ['overhangEnds', 'overhangSides', 'overhang'].flatMap((name) => {
     const value = small(name);
     return value === null ? [] : [{ piece: piece.id, path: ['choices', name], value }];

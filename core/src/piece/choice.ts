@@ -9,7 +9,10 @@ type Common<V> = {
   readonly when?: (choices: Choices) => boolean;
 };
 /** What a family or a top lets a person choose, as data: the interface shows it, the border checks against it. */
-export type PickSpec<V extends string = string> = Common<V> & { readonly kind: 'pick'; readonly options: Readonly<Record<V, string>> };
+export type PickSpec<V extends string = string> = Common<V> & {
+  readonly kind: 'pick';
+  readonly options: Readonly<Record<V, string>>;
+};
 export type LengthSpec = Common<Length> & { readonly kind: 'length'; readonly least: Length; readonly most: Length };
 export type CountSpec = Common<number> & { readonly kind: 'count'; readonly least: number; readonly most: number };
 export type AngleSpec = Common<number> & { readonly kind: 'angle'; readonly least: number; readonly most: number };
@@ -55,7 +58,12 @@ export const angle = (label: string, initial: number, least: number, most: numbe
   most,
   ...rest,
 });
-export const yes = (label: string, initial: boolean, rest: Rest = {}): YesSpec => ({ kind: 'yes', label, initial, ...rest });
+export const yes = (label: string, initial: boolean, rest: Rest = {}): YesSpec => ({
+  kind: 'yes',
+  label,
+  initial,
+  ...rest,
+});
 
 /** Every choice with a value: the person's, or the one it starts with. */
 export const settled = <S extends Specs>(specs: S, choices: Choices): Values<S> =>

@@ -64,7 +64,11 @@ const BOTTOM = 'ply 1/4' as const;
 export const DRAWER_FRONT_AWAY = inches(1 / 16);
 
 /** One drawer on slides, closed. Its box starts at the opening's front plane; the applied front stands before it. */
-export function drawer(kit: Kit, sizes: DrawerSizes, { number, opening, sides, stock, side, front }: Drawer): readonly string[] {
+export function drawer(
+  kit: Kit,
+  sizes: DrawerSizes,
+  { number, opening, sides, stock, side, front }: Drawer,
+): readonly string[] {
   const name = (letter: string) => `W${number}${letter}`;
   const spec = (letter: string, label: string, material: Material = stock) => ({
     tag: name(letter),
@@ -99,7 +103,11 @@ export function drawer(kit: Kit, sizes: DrawerSizes, { number, opening, sides, s
   kit.need({ kind: 'slide', size: String(sizes.slide), count: 1 });
   kit.need({ kind: 'pull', size: '', count: 1 });
   const tags = ['A', 'B', 'C', 'D', 'E', 'F'].map(name);
-  kit.moves(`drawer-${number}`, `drawer ${number}`, tags, { kind: 'slide', along: [0, -1, 0], travel: inches(sizes.slide) - inches(1) });
+  kit.moves(`drawer-${number}`, `drawer ${number}`, tags, {
+    kind: 'slide',
+    along: [0, -1, 0],
+    travel: inches(sizes.slide) - inches(1),
+  });
   return tags;
 }
 
@@ -107,13 +115,25 @@ export function drawer(kit: Kit, sizes: DrawerSizes, { number, opening, sides, s
 export function assembleDrawers(kit: Kit, numbers: readonly number[], from: string): void {
   numbers.forEach((number, at) => {
     const name = (letter: string) => `W${number}${letter}`;
-    kit.assemble(`drawer-${number}`, say`Build drawer box ${number}`, ['A', 'B', 'C', 'D', 'E'].map(name), [], [
-      say`Plough the grooves ${dim(GROOVE_UP)} up before anything is joined. Slide the bottom in dry: it squares the box. Both diagonals alike before the last screw.`,
-    ]);
+    kit.assemble(
+      `drawer-${number}`,
+      say`Build drawer box ${number}`,
+      ['A', 'B', 'C', 'D', 'E'].map(name),
+      [],
+      [
+        say`Plough the grooves ${dim(GROOVE_UP)} up before anything is joined. Slide the bottom in dry: it squares the box. Both diagonals alike before the last screw.`,
+      ],
+    );
     const before = at === 0 ? from : `drawer-in-${numbers[at - 1]!}`;
-    kit.assemble(`drawer-in-${number}`, say`Hang drawer ${number} and fix its front`, [name('F')], [before, `drawer-${number}`], [
-      say`Screw the slides level and parallel, run the box in, then hold the front with tape, even gaps all round, and drive its screws from inside.`,
-    ]);
+    kit.assemble(
+      `drawer-in-${number}`,
+      say`Hang drawer ${number} and fix its front`,
+      [name('F')],
+      [before, `drawer-${number}`],
+      [
+        say`Screw the slides level and parallel, run the box in, then hold the front with tape, even gaps all round, and drive its screws from inside.`,
+      ],
+    );
   });
 }
 
@@ -123,4 +143,5 @@ export type DrawerStock = keyof typeof DRAWER_STOCK;
 export const sideOf = (stock: DrawerStock): Length =>
   stock === 'ply 1/2' ? thicknessAsSold(stock) : dressed(stock as Nominal).thickness;
 /** The tallest side that can be cut from it. */
-export const tallestSide = (stock: DrawerStock): Length => (stock === 'ply 1/2' ? inches(24) : dressed(stock as Nominal).width);
+export const tallestSide = (stock: DrawerStock): Length =>
+  stock === 'ply 1/2' ? inches(24) : dressed(stock as Nominal).width;

@@ -41,7 +41,19 @@ export const FAMILIES: readonly Family[] = [
 ];
 
 /** One line a top. */
-export const TOPS: readonly Top[] = [joined, breadboard, planks, edgedSheet, panel, round, slats, octagon, tiles, boughtTop, foundTop];
+export const TOPS: readonly Top[] = [
+  joined,
+  breadboard,
+  planks,
+  edgedSheet,
+  panel,
+  round,
+  slats,
+  octagon,
+  tiles,
+  boughtTop,
+  foundTop,
+];
 
 const byId = <T extends { readonly id: string }>(all: readonly T[]) => new Map(all.map((one) => [one.id, one]));
 const families = byId(FAMILIES);
@@ -60,4 +72,5 @@ export const refusal = (piece: Piece, family: Family, top: Top): string | null =
   family.refuses?.(top, piece.size, settled(family.choices, family.id === piece.family ? piece.choices : {})) ?? null;
 
 /** A choice of a piece's family by name; null where that family does not offer it. */
-export const choosable = (piece: Pick<Piece, 'family'>, name: string): Spec | null => familyOf(piece).choices[name] ?? null;
+export const choosable = (piece: Pick<Piece, 'family'>, name: string): Spec | null =>
+  familyOf(piece).choices[name] ?? null;

@@ -56,7 +56,11 @@ export type Family<S extends Specs = Specs> = Kind<S> & {
   /** Whether it carries a top of its own choosing. */
   readonly topped: boolean;
   /** Why this top can not stand on it, in words; null where it can. */
-  readonly refuses?: (top: Top, room: { readonly length: Length; readonly width: Length }, choices: Values<S>) => string | null;
+  readonly refuses?: (
+    top: Top,
+    room: { readonly length: Length; readonly width: Length },
+    choices: Values<S>,
+  ) => string | null;
   readonly build: (room: Room, choices: Values<S>) => Built;
 };
 

@@ -13,7 +13,9 @@ export type FoundTop = { readonly length: Length; readonly width: Length; readon
 export type FromFound = { readonly start: Start; readonly piece: Piece; readonly because: Phrase | null };
 
 /** Narrowest and widest, shortest and longest that still serve, inches, by use. Usual human-factors figures. */
-const SERVES: Readonly<Record<string, { readonly width: readonly [number, number]; readonly length: readonly [number, number] }>> = {
+const SERVES: Readonly<
+  Record<string, { readonly width: readonly [number, number]; readonly length: readonly [number, number] }>
+> = {
   dining: { width: [28, 48], length: [36, 120] },
   desk: { width: [18, 36], length: [36, 84] },
   standing: { width: [18, 48], length: [30, 120] },
@@ -26,9 +28,12 @@ const outOfRange = (start: Start, { length, width }: FoundTop): Phrase | null =>
   const serves = SERVES[start.use];
   if (!serves) return null;
   const [l, w] = [Math.max(length, width), Math.min(length, width)];
-  if (w < inches(serves.width[0])) return say`${{ dim: w }} is too narrow; it wants ${{ dim: inches(serves.width[0]) }}.`;
-  if (w > inches(serves.width[1])) return say`${{ dim: w }} is too wide; over ${{ dim: inches(serves.width[1]) }} is out of reach.`;
-  if (l < inches(serves.length[0])) return say`${{ dim: l }} is too short; it wants ${{ dim: inches(serves.length[0]) }}.`;
+  if (w < inches(serves.width[0]))
+    return say`${{ dim: w }} is too narrow; it wants ${{ dim: inches(serves.width[0]) }}.`;
+  if (w > inches(serves.width[1]))
+    return say`${{ dim: w }} is too wide; over ${{ dim: inches(serves.width[1]) }} is out of reach.`;
+  if (l < inches(serves.length[0]))
+    return say`${{ dim: l }} is too short; it wants ${{ dim: inches(serves.length[0]) }}.`;
   return l > inches(serves.length[1]) ? say`${{ dim: l }} is too long for one.` : null;
 };
 
@@ -39,17 +44,40 @@ const outOfRange = (start: Start, { length, width }: FoundTop): Phrase | null =>
 export function fromFound(found: FoundTop, shop: Shop, units: Units, id: string): readonly FromFound[] {
   const length = Math.max(found.length, found.width);
   const width = Math.min(found.length, found.width);
-  return STARTS.filter((start) => familyOf(start).topped && topOf(start)!.deck === 'rectangle' && start.top !== 'tiles').map((start) => {
+  return STARTS.filter(
+    (start) => familyOf(start).topped && topOf(start)!.deck === 'rectangle' && start.top !== 'tiles',
+  ).map((start) => {
     const base = pieceFrom(start, id);
     const under = base.size.height - topThickness(base);
-    const size = { length, width, height: start.family === 'hairpin' ? inches(Number(start.choices.height ?? '28')) + found.thickness : under + found.thickness };
+    const size = {
+      length,
+      width,
+      height:
+        start.family === 'hairpin'
+          ? inches(Number(start.choices.height ?? '28')) + found.thickness
+          : under + found.thickness,
+    };
     const as = (choices: Piece['choices']): Piece =>
-      offered({ ...base, top: 'found', size, choices: { ...start.choices, ...choices }, topChoices: { thick: found.thickness } });
-    const tries = [as({}), as({ overhangEnds: Math.round(length / 12), overhangSides: Math.round(width / 16) }), as({ overhangEnds: 0, overhangSides: 0 })];
+      offered({
+        ...base,
+        top: 'found',
+        size,
+        choices: { ...start.choices, ...choices },
+        topChoices: { thick: found.thickness },
+      });
+    const tries = [
+      as({}),
+      as({ overhangEnds: Math.round(length / 12), overhangSides: Math.round(width / 16) }),
+      as({ overhangEnds: 0, overhangSides: 0 }),
+    ];
     const out = outOfRange(start, found);
     const built = tries.map((piece) => ({ piece, findings: findingsOf(piece, shop, units) }));
     const good = built.find(({ findings }) => findings.length === 0);
-    return { start, piece: good?.piece ?? tries[0]!, because: out ?? (good ? null : (built[0]!.findings[0]?.because ?? null)) };
+    return {
+      start,
+      piece: good?.piece ?? tries[0]!,
+      because: out ?? (good ? null : (built[0]!.findings[0]?.because ?? null)),
+    };
   });
 }
 

@@ -14,25 +14,70 @@ const wish = (start: string, ...changes: readonly (readonly [Change['path'], unk
 describe('an impossible wish is a finding with a way out, never a list', () => {
   test.each([
     ['splayed legs that come together', wish('splayed', [['size', 'width'], inches(11)]), 'splay-meets-across'],
-    ['a stretcher among the splayed aprons', wish('splayed', [['choices', 'stretcherHeight'], inches(20)]), 'stretcher-meets-apron'],
+    [
+      'a stretcher among the splayed aprons',
+      wish('splayed', [['choices', 'stretcherHeight'], inches(20)]),
+      'stretcher-meets-apron',
+    ],
     ['a drawer wider than its opening', wish('end-table', [['size', 'length'], inches(12)]), 'no-room-length'],
-    ['a drawer deeper than its boards', wish('end-table', [['choices', 'box'], '1x4'], [['choices', 'opening'], inches(6)], [['choices', 'drawers'], 1]), 'drawer-deep'],
+    [
+      'a drawer deeper than its boards',
+      wish('end-table', [['choices', 'box'], '1x4'], [['choices', 'opening'], inches(6)], [['choices', 'drawers'], 1]),
+      'drawer-deep',
+    ],
     ['no slide short enough', wish('end-table', [['size', 'width'], inches(13)]), 'drawer-opening'],
-    ['more drawers than height', wish('end-table', [['choices', 'drawers'], 4], [['choices', 'opening'], inches(8)]), 'apron-below-floor'],
+    [
+      'more drawers than height',
+      wish('end-table', [['choices', 'drawers'], 4], [['choices', 'opening'], inches(8)]),
+      'apron-below-floor',
+    ],
     ['a leaf longer than its runners', wish('extending', [['choices', 'travel'], inches(30)]), 'leaf-long'],
-    ['a strut past the head', wish('trestle', [['choices', 'strutAngle'], 60], [['choices', 'kickers'], false], [['size', 'height'], inches(20)]), 'strut-past-head'],
-    ['kickers down to the stretcher', wish('trestle', [['choices', 'stretcherHeight'], inches(15)]), 'kicker-meets-stretcher'],
-    ['crossed legs that stand upright', wish('x-frame', [['size', 'height'], inches(60)], [['size', 'width'], inches(24)]), 'x-angle'],
-    ['a pedestal under a long top', wish('pedestal', [['top'], 'joined'], [['size', 'length'], inches(80)]), 'top-refused'],
+    [
+      'a strut past the head',
+      wish(
+        'trestle',
+        [['choices', 'strutAngle'], 60],
+        [['choices', 'kickers'], false],
+        [['size', 'height'], inches(20)],
+      ),
+      'strut-past-head',
+    ],
+    [
+      'kickers down to the stretcher',
+      wish('trestle', [['choices', 'stretcherHeight'], inches(15)]),
+      'kicker-meets-stretcher',
+    ],
+    [
+      'crossed legs that stand upright',
+      wish('x-frame', [['size', 'height'], inches(60)], [['size', 'width'], inches(24)]),
+      'x-angle',
+    ],
+    [
+      'a pedestal under a long top',
+      wish('pedestal', [['top'], 'joined'], [['size', 'length'], inches(80)]),
+      'top-refused',
+    ],
     ['a parasol through the post', wish('octagon', [['topChoices', 'hole'], inches(2)]), 'hole-in-leg'],
     ['a round top that is not round', wish('pedestal', [['size', 'width'], inches(40)]), 'not-round'],
     ['tiles that do not fit', wish('tiled', [['size', 'length'], inches(40)]), 'tile-size'],
     ['hairpin legs of no such height', wish('hairpin', [['size', 'height'], inches(20)]), 'hairpin-height'],
-    ['bought legs too short', wish('dining', [['choices', 'legs'], 'bought'], [['choices', 'boughtLeg'], '16']), 'bought-leg'],
-    ['shelves with no air', wish('shelf-unit', [['choices', 'levels'], 12], [['size', 'height'], inches(30)]), 'shelves-close'],
+    [
+      'bought legs too short',
+      wish('dining', [['choices', 'legs'], 'bought'], [['choices', 'boughtLeg'], '16']),
+      'bought-leg',
+    ],
+    [
+      'shelves with no air',
+      wish('shelf-unit', [['choices', 'levels'], 12], [['size', 'height'], inches(30)]),
+      'shelves-close',
+    ],
     ['a case too shallow for drawers', wish('chest', [['size', 'width'], inches(8)]), 'case-shallow'],
     ['a panel larger than is sold', wish('splayed', [['size', 'length'], inches(90)]), 'panel-large'],
-    ['an edging into the leaves', wish('extending', [['top'], 'edged-sheet'], [['size', 'width'], inches(30)], [['topChoices'], { edging: '1x3' }]), 'edging-hits'],
+    [
+      'an edging into the leaves',
+      wish('extending', [['top'], 'edged-sheet'], [['size', 'width'], inches(30)], [['topChoices'], { edging: '1x3' }]),
+      'edging-hits',
+    ],
     ['a shelf through the floor', wish('shelf-coffee', [['choices', 'shelfHeight'], inches(2)]), 'shelf-low'],
     ['a shelf among the aprons', wish('shelf-coffee', [['choices', 'shelfHeight'], inches(14)]), 'shelf-high'],
   ])('%s', (_, piece, id) => {
@@ -50,7 +95,10 @@ describe('an impossible wish is a finding with a way out, never a list', () => {
   });
 
   test('knees that touch the apron are told, and the way out gives them room', () => {
-    const job: Job = { ...newJob('j'), pieces: [wish('dining', [['choices', 'apron'], '2x6'], [['size', 'height'], inches(28)])] };
+    const job: Job = {
+      ...newJob('j'),
+      pieces: [wish('dining', [['choices', 'apron'], '2x6'], [['size', 'height'], inches(28)])],
+    };
     const plan = (of: Job) => planJob(of, { today: '2026-11-25', effort: 'quick' });
     const knees = plan(job).findings.find((finding) => finding.id === 'p.knees')!;
     expect(knees.numbers).toEqual({ kneesInches: 21 });

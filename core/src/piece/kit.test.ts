@@ -59,7 +59,13 @@ describe('the kit', () => {
       [2, 1],
     ] as const) {
       const part = board('p', { tag: 'A1', role: 'apron', name: 'apron', material: '2x4' }, box, along, across);
-      expect(part).toMatchObject({ id: 'p.A1', length: extent(box, along), width: extent(box, across), plies: 1, fit: null });
+      expect(part).toMatchObject({
+        id: 'p.A1',
+        length: extent(box, along),
+        width: extent(box, across),
+        plies: 1,
+        fit: null,
+      });
       expect(boxOf(part)).toEqual(box);
       expect(volumeOf(solidOf(part))).toBeCloseTo(100 * 7 * 30);
       expect([alongOf(part), acrossOf(part)]).toEqual([along, across]);

@@ -327,6 +327,14 @@ export function kitFor(room: Room) {
     built: (bearers: readonly string[] = [], by: Readonly<Record<string, Bearer['by']>> = {}): Built =>
       findings.length > 0
         ? { parts: [], joints: [], assemblies: [], motions: [], needs: [], findings, bearers: [] }
-        : { parts: [...parts.values()], joints, assemblies, motions, needs, findings, bearers: bearers.map((tag) => ({ tag, by: by[tag] ?? 'rail' })) },
+        : {
+            parts: [...parts.values()],
+            joints,
+            assemblies,
+            motions,
+            needs,
+            findings,
+            bearers: bearers.map((tag) => ({ tag, by: by[tag] ?? 'rail' })),
+          },
   };
 }

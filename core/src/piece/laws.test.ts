@@ -1,6 +1,18 @@
 import fc from 'fast-check';
 import { plain } from '../words';
-import { colliding, loose, misassembled, outside, overlapping, twice, unconnected, undeclared, uneven, unmated, wrongVolume } from '../testing/laws';
+import {
+  colliding,
+  loose,
+  misassembled,
+  outside,
+  overlapping,
+  twice,
+  unconnected,
+  undeclared,
+  uneven,
+  unmated,
+  wrongVolume,
+} from '../testing/laws';
 import { mended, piecesOf } from '../testing/pieces';
 import { FAMILIES, TOPS, refusal, type Family, type PieceModel, type Top } from './index';
 
@@ -35,7 +47,10 @@ describe.each(['in', 'mm'] as const)('every family with every top, in %s, at ran
         // An impossible wish gives findings, never parts; taking their remedies leads to something that can be built.
         const { piece, model } = mended(wish, units);
         expect(model.findings.map((finding) => `${finding.id}: ${plain(finding.because, units)}`)).toEqual([]);
-        expect(outside(model)).toEqual({ min: [0, 0, 0], max: [piece.size.length, piece.size.width, piece.size.height] });
+        expect(outside(model)).toEqual({
+          min: [0, 0, 0],
+          max: [piece.size.length, piece.size.width, piece.size.height],
+        });
         expect(Object.fromEntries(Object.entries(LAWS).map(([name, law]) => [name, law(model)]))).toEqual(
           Object.fromEntries(Object.keys(LAWS).map((name) => [name, []])),
         );

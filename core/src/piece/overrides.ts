@@ -63,9 +63,11 @@ export function overridden(piece: Piece, model: PieceModel): PieceModel {
     ...model,
     parts: [...parts, ...piece.loose.map((row) => loosePart(piece, row))],
     joints: model.joints.filter((joint) => kept.has(joint.drilled) && kept.has(joint.into)),
-    assemblies: model.assemblies.map((assembly) => ({ ...assembly, parts: assembly.parts.filter((id) => kept.has(id)) })),
+    assemblies: model.assemblies.map((assembly) => ({
+      ...assembly,
+      parts: assembly.parts.filter((id) => kept.has(id)),
+    })),
     motions: model.motions.map((motion) => ({ ...motion, parts: motion.parts.filter((id) => kept.has(id)) })),
     bearers: model.bearers.filter((id) => kept.has(id)),
   };
 }
-

@@ -45,7 +45,12 @@ export type Cutout = {
 };
 
 /** Bought as it is: never cut from a board. */
-export type Bought = { readonly kind: HardwareKind; readonly size: string; readonly pounds: number; readonly price?: number };
+export type Bought = {
+  readonly kind: HardwareKind;
+  readonly size: string;
+  readonly pounds: number;
+  readonly price?: number;
+};
 
 /**
  * A part is a prism: a convex face outline through a thickness, its two ends cut to angles, less cut-outs, set in the

@@ -54,7 +54,8 @@ const swapped = (outline: Outline): Outline => {
   });
 };
 
-const cutterOf = ({ axis, outline, from, to }: Cutout): Cell => prism(axis === 1 ? swapped(outline) : outline, from, to, axis);
+const cutterOf = ({ axis, outline, from, to }: Cutout): Cell =>
+  prism(axis === 1 ? swapped(outline) : outline, from, to, axis);
 
 /** Surfaces of an end, and of the n-th cut-out: told apart for the drawing's edges. */
 const END_SURFACE = 500;
@@ -172,7 +173,12 @@ export function hull(points: readonly Flat[]): readonly Flat[] {
 /** A body moved `share` (0 to 1) of a motion's travel. */
 export function openedBy(solid: Solid, motion: Motion, share: number): Solid {
   const { how } = motion;
-  if (how.kind === 'slide') return moved(solid, (point) => add(point, times(how.along, how.travel * share)), (d) => d);
+  if (how.kind === 'slide')
+    return moved(
+      solid,
+      (point) => add(point, times(how.along, how.travel * share)),
+      (d) => d,
+    );
   const angle = how.degrees * share;
   return moved(
     solid,

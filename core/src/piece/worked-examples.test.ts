@@ -35,7 +35,10 @@ describe('a splayed leg', () => {
     // Along an edge: 24 / cos 10 = 24.3703; long point to long point 3 1/2 tan 10 = 0.6171 more.
     expect(toInches(edgeLength(part)!)).toBeCloseTo(24.3703, 3);
     expect(toInches(part.length)).toBeCloseTo(24.3703 + 0.6171, 3);
-    expect([part.ends.left.mitre, part.ends.right.mitre].map(Math.abs)).toEqual([expect.closeTo(10, 6), expect.closeTo(10, 6)]);
+    expect([part.ends.left.mitre, part.ends.right.mitre].map(Math.abs)).toEqual([
+      expect.closeTo(10, 6),
+      expect.closeTo(10, 6),
+    ]);
     expect(part.ends.left.mitre).toBeCloseTo(part.ends.right.mitre, 6);
     expect(part.ends.left.bevel).toBeCloseTo(0, 6);
     // It leans 24 tan 10 = 4.2318 along the table.
@@ -75,7 +78,10 @@ test('a strut at 45 degrees from 12 in out reaches 12 in up; at 60 degrees 20.78
   const strut = get('D1');
   // Foot 36 - 2 x 4 = 28 long, post 3 1/2: (28 - 3 1/2) / 2 - 1 1/2 = 10 3/4 out. The long edge is its hypotenuse.
   expect(toInches(strut.length)).toBeCloseTo(10.75 * Math.SQRT2, 3);
-  expect([strut.ends.left.mitre, strut.ends.right.mitre].map(Math.abs)).toEqual([expect.closeTo(45, 6), expect.closeTo(45, 6)]);
+  expect([strut.ends.left.mitre, strut.ends.right.mitre].map(Math.abs)).toEqual([
+    expect.closeTo(45, 6),
+    expect.closeTo(45, 6),
+  ]);
   expect(toInches(shortLength(strut))).toBeCloseTo(10.75 * Math.SQRT2 - 2 * 2.5, 3);
   expect(toInches(boxOf(strut).max[2])).toBeCloseTo(3.5 + 10.75, 3);
 });
@@ -93,7 +99,8 @@ test('the half lap of an X takes half of each leg', () => {
   const get = built(newPiece('x', 'x-frame'));
   const [a, b] = [get('L1'), get('L2')];
   const lap = (part: Part) => part.length * part.width * part.thickness - volumeOf(solidOf(part));
-  const ends = (part: Part) => part.width * part.width * Math.tan((Math.abs(part.ends.left.mitre) * Math.PI) / 180) * part.thickness;
+  const ends = (part: Part) =>
+    part.width * part.width * Math.tan((Math.abs(part.ends.left.mitre) * Math.PI) / 180) * part.thickness;
   // Both ends together take a parallelogram's worth of one square end off the box around it.
   const [takenA, takenB] = [lap(a) - ends(a), lap(b) - ends(b)];
   expect(takenA / takenB).toBeCloseTo(1, 4);
@@ -118,9 +125,15 @@ describe('a round top 42 across', () => {
     );
     const boards = ['T1', 'T2', 'T3', 'T4', 'T5', 'T6', 'T7', 'T8'].map((tag) => get(tag).length);
     // Against eight boards of 42: 2 x (42 - 27.7793 + 42 - 36.3731 + 42 - 40.6663) = 42.36.
-    expect(toInches(chordSaving(inches(42), boards))).toBeCloseTo(2 * [15.75, 10.5, 5.25].reduce((sum, off) => sum + 42 - chord(off), 0), 2);
+    expect(toInches(chordSaving(inches(42), boards))).toBeCloseTo(
+      2 * [15.75, 10.5, 5.25].reduce((sum, off) => sum + 42 - chord(off), 0),
+      2,
+    );
     // Together they are the disc, less what chords of ten degrees cut off its rim.
-    const area = boards.length && ['T1', 'T2', 'T3', 'T4', 'T5', 'T6', 'T7', 'T8'].reduce((sum, tag) => sum + volumeOf(solidOf(get(tag))), 0) / inches(1.5);
+    const area =
+      boards.length &&
+      ['T1', 'T2', 'T3', 'T4', 'T5', 'T6', 'T7', 'T8'].reduce((sum, tag) => sum + volumeOf(solidOf(get(tag))), 0) /
+        inches(1.5);
     expect(area / (Math.PI * inches(21) ** 2)).toBeGreaterThan(0.99);
     expect(area / (Math.PI * inches(21) ** 2)).toBeLessThan(1);
   });
@@ -133,7 +146,10 @@ describe('a round top 42 across', () => {
 
 describe('drawer parts from an opening 16 wide, 5 high, 15 deep', () => {
   test('by hand', () => {
-    const sizes = drawerSizes({ width: inches(16), height: inches(5), depth: inches(15) }, inches(1 / 2), { width: inches(3 / 8), height: inches(1 / 2) })!;
+    const sizes = drawerSizes({ width: inches(16), height: inches(5), depth: inches(15) }, inches(1 / 2), {
+      width: inches(3 / 8),
+      height: inches(1 / 2),
+    })!;
     expect(sizes.slide).toBe(14);
     // 16 - 2 x 1/2; 14; 5 - 2 x 1/2
     expect([sizes.box.width, sizes.box.depth, sizes.box.height].map(printed)).toEqual(['15', '14', '4']);
@@ -166,7 +182,9 @@ test('seams of planks step by the stagger and keep off the ends', () => {
   expect(rows.slice(0, 4)).toEqual([['36'], ['27', '63'], ['18', '54'], ['9', '45']]);
   // The first row's second seam would fall on the very end; rows repeat after four.
   expect(rows.slice(4)).toEqual(rows.slice(0, 4));
-  const near = rows.slice(1).flatMap((row, at) => row.flatMap((seam) => rows[at]!.map((other) => Math.abs(Number(seam) - Number(other)))));
+  const near = rows
+    .slice(1)
+    .flatMap((row, at) => row.flatMap((seam) => rows[at]!.map((other) => Math.abs(Number(seam) - Number(other)))));
   expect(Math.min(...near)).toBeGreaterThanOrEqual(9);
 });
 
@@ -180,6 +198,8 @@ test('a face is flat and its normal square to it', () => {
   for (const { points, normal } of facesOf(solidOf(leg)))
     for (const point of points.slice(1)) {
       const along = sub(point, points[0]!);
-      expect(Math.abs(along[0] * normal[0] + along[1] * normal[1] + along[2] * normal[2]) / norm(along)).toBeLessThan(1e-6);
+      expect(Math.abs(along[0] * normal[0] + along[1] * normal[1] + along[2] * normal[2]) / norm(along)).toBeLessThan(
+        1e-6,
+      );
     }
 });

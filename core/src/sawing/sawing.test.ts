@@ -25,7 +25,9 @@ test('every sheet is broken down in a setting of its own, every cut through it o
   const guides = plan.setups.filter((setup) => setup.kind === 'guide');
   const sheets = plan.buying.boards.filter((board) => 'sheet' in board.offer);
   expect(guides.map((setup) => setup.boards)).toEqual(sheets.map((board) => [board.number]));
-  expect(guides.flatMap((setup) => setup.cuts)).toEqual(plan.cuts.filter((cut) => cut.piece === null).map((cut) => cut.number));
+  expect(guides.flatMap((setup) => setup.cuts)).toEqual(
+    plan.cuts.filter((cut) => cut.piece === null).map((cut) => cut.number),
+  );
   expect(new Set(plan.setups.map((setup) => setup.id)).size).toBe(plan.setups.length);
 });
 
@@ -33,7 +35,9 @@ test('the order of the stops can be followed on every board: no later stop is ne
   const stops = plan.setups.filter((setup) => setup.kind === 'stop');
   const orderOf = new Map(stops.flatMap((setup, at) => setup.cuts.map((cut) => [cut, at] as const)));
   for (const board of plan.buying.boards) {
-    const order = plan.cuts.filter((cut) => cut.board === board.number && cut.piece !== null).map((cut) => orderOf.get(cut.number)!);
+    const order = plan.cuts
+      .filter((cut) => cut.board === board.number && cut.piece !== null)
+      .map((cut) => orderOf.get(cut.number)!);
     expect(order).toEqual([...order].sort((a, b) => a - b));
   }
 });

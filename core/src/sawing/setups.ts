@@ -111,7 +111,10 @@ export function sawSetups(cuts: readonly NumberedCut[], boards: readonly Board[]
       };
     });
   // Two sheets cut alike would have one name: they are told apart by their place.
-  const named = sheets.map((sheet, at) => ({ ...sheet, id: `${sheet.id}`.slice(0, 114) + (sheets.findIndex((other) => other.id === sheet.id) === at ? '' : `:${at}`) }));
+  const named = sheets.map((sheet, at) => ({
+    ...sheet,
+    id: `${sheet.id}`.slice(0, 114) + (sheets.findIndex((other) => other.id === sheet.id) === at ? '' : `:${at}`),
+  }));
   return [
     ...[...stops].map((entry) => setup('stop', entry)).sort(longest),
     ...[...fences].map((entry) => setup('fence', entry)).sort(longest),

@@ -17,7 +17,11 @@ function lineOf(a: Vec, b: Vec): { readonly name: string; readonly along: Vec; r
   if (along[lead]! < 0) along = [-along[0], -along[1], -along[2]];
   const run = dot(a, along);
   const foot: Vec = [a[0] - along[0] * run, a[1] - along[1] * run, a[2] - along[2] * run];
-  return { name: `${along.map((value) => Math.round(value * 1e4 + OFF)).join()}|${foot.map((value) => Math.round(value / 4 + OFF)).join()}`, along, foot };
+  return {
+    name: `${along.map((value) => Math.round(value * 1e4 + OFF)).join()}|${foot.map((value) => Math.round(value / 4 + OFF)).join()}`,
+    along,
+    foot,
+  };
 }
 
 /**
@@ -41,10 +45,14 @@ export function edgesOf(solid: Solid): readonly Edge[] {
   for (const { along, foot, marks } of lines.values())
     for (const row of marks.values()) {
       row.sort((a, b) => a.at - b.at);
-      const point = (run: number): Vec => [foot[0] + along[0] * run, foot[1] + along[1] * run, foot[2] + along[2] * run];
+      const point = (run: number): Vec => [
+        foot[0] + along[0] * run,
+        foot[1] + along[1] * run,
+        foot[2] + along[2] * run,
+      ];
       let cover = 0;
       let start = 0;
-      for (let index = 0; index < row.length; ) {
+      for (let index = 0; index < row.length;) {
         const { at } = row[index]!;
         const before = cover;
         while (index < row.length && row[index]!.at - at < 1) cover += row[index++]!.by;
@@ -57,9 +65,12 @@ export function edgesOf(solid: Solid): readonly Edge[] {
   return [...drawn.values()];
 }
 
-
 /** A face with its corners, and which of its sides are drawn: seams of one surface are not. */
-export type OutlinedFace = { readonly normal: Vec; readonly points: readonly Vec[]; readonly drawn: readonly boolean[] };
+export type OutlinedFace = {
+  readonly normal: Vec;
+  readonly points: readonly Vec[];
+  readonly drawn: readonly boolean[];
+};
 
 const outlined = new WeakMap<Solid, readonly OutlinedFace[]>();
 

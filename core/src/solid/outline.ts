@@ -39,7 +39,10 @@ function sameCircle(outline: Outline, at: number, before: number): boolean {
   };
   const [a, b] = [arc(at), arc(before)];
   return (
-    a !== null && b !== null && Math.hypot(a.centre[0] - b.centre[0], a.centre[1] - b.centre[1]) < 1 && Math.abs(a.radius - b.radius) < 1
+    a !== null &&
+    b !== null &&
+    Math.hypot(a.centre[0] - b.centre[0], a.centre[1] - b.centre[1]) < 1 &&
+    Math.abs(a.radius - b.radius) < 1
   );
 }
 
@@ -82,4 +85,16 @@ export function spanOf(points: readonly Flat[]): { readonly x: Flat; readonly y:
   const xs = points.map(([x]) => x);
   const ys = points.map(([, y]) => y);
   return { x: [Math.min(...xs), Math.max(...xs)], y: [Math.min(...ys), Math.max(...ys)] };
+}
+
+/** A convex polygon cut by a line: what lies where normal . p <= reach. */
+export function clipped(points: readonly Flat[], normal: Flat, reach: number): readonly Flat[] {
+  return points.flatMap((point, at): Flat[] => {
+    const next = points[(at + 1) % points.length]!;
+    const side = (p: Flat) => normal[0] * p[0] + normal[1] * p[1] - reach;
+    const [here, there] = [side(point), side(next)];
+    const share = here / (here - there);
+    const crossing: Flat = [point[0] + (next[0] - point[0]) * share, point[1] + (next[1] - point[1]) * share];
+    return [...(here <= 0 ? [point] : []), ...((here < 0 && there > 0) || (here > 0 && there < 0) ? [crossing] : [])];
+  });
 }

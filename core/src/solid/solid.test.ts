@@ -44,15 +44,29 @@ const blocks = fc.tuple(
 const BODY: Block = [0, 0, 0, 1000, 800, 600];
 
 const outlineOf = ([x, y, , a, b]: Block) => rectangle(a, b).map(([p, q]) => [p + x, q + y] as const);
-const cutterOf = (block: Block) => ({ axis: 2 as const, outline: outlineOf(block), from: block[2], to: block[2] + block[5] });
-const bodyOf = (block: Block): Body => ({ outline: outlineOf(block), height: block[5], frame: { at: [0, 0, block[2]], u: [1, 0, 0], v: [0, 1, 0] } });
+const cutterOf = (block: Block) => ({
+  axis: 2 as const,
+  outline: outlineOf(block),
+  from: block[2],
+  to: block[2] + block[5],
+});
+const bodyOf = (block: Block): Body => ({
+  outline: outlineOf(block),
+  height: block[5],
+  frame: { at: [0, 0, block[2]], u: [1, 0, 0], v: [0, 1, 0] },
+});
 
 describe('bodies, against another library', () => {
   test('a block less one to four others has the same volume and the same surface', () => {
     const rows = fc.sample(fc.array(blocks, { minLength: 1, maxLength: 4 }), { numRuns: 300, seed: 5 });
-    const { volumes, surfaces } = elsewhere(rows.map((cutters) => ({ ...bodyOf(BODY), cutters: cutters.map(cutterOf) })));
+    const { volumes, surfaces } = elsewhere(
+      rows.map((cutters) => ({ ...bodyOf(BODY), cutters: cutters.map(cutterOf) })),
+    );
     rows.forEach((cutters, row) => {
-      const solid = cutters.reduce<Solid>((body, cutter, at) => subtract(body, cellOf(cutter), 100 * (at + 1)), [cellOf(BODY)]);
+      const solid = cutters.reduce<Solid>(
+        (body, cutter, at) => subtract(body, cellOf(cutter), 100 * (at + 1)),
+        [cellOf(BODY)],
+      );
       expect(volumeOf(solid)).toBeCloseTo(volumes[row]!, -1);
       const surface = facesOf(solid).reduce((sum, face) => sum + faceArea(face.points), 0);
       expect(Math.abs(surface - surfaces[row]!)).toBeLessThan(1 + 1e-5 * surface);
@@ -61,7 +75,10 @@ describe('bodies, against another library', () => {
 
   test('what two bodies share, and a cut by any plane, have the same volume', () => {
     const step = fc.integer({ min: -9, max: 9 });
-    const rows = fc.sample(fc.tuple(blocks, blocks, fc.tuple(step, step, fc.integer({ min: 1, max: 9 }))), { numRuns: 300, seed: 6 });
+    const rows = fc.sample(fc.tuple(blocks, blocks, fc.tuple(step, step, fc.integer({ min: 1, max: 9 }))), {
+      numRuns: 300,
+      seed: 6,
+    });
     const planes = rows.map(([a, , way]) => planeAt([a[0] + a[3] / 3, a[1] + a[4] / 3, a[5] / 3], unit(way)));
     const { volumes, shared } = elsewhere(
       [
@@ -92,7 +109,8 @@ describe('bodies, by hand', () => {
 
   test('outlined faces keep area and edges whatever the cells', () => {
     const lapped = subtract([cellOf(BODY)], cellOf([300, -10, 300, 200, 900, 900]), 100);
-    const area = (faces: readonly { readonly points: Cell[number]['points'] }[]) => faces.reduce((sum, face) => sum + faceArea(face.points), 0);
+    const area = (faces: readonly { readonly points: Cell[number]['points'] }[]) =>
+      faces.reduce((sum, face) => sum + faceArea(face.points), 0);
     expect(area(outlinedFaces(lapped))).toBeCloseTo(area(facesOf(lapped)));
     const drawn = outlinedFaces(lapped).flatMap(({ points, drawn: sides }) =>
       points.map((point, at) => (sides[at] ? norm(sub(points[(at + 1) % points.length]!, point)) : 0)),

@@ -213,7 +213,8 @@ export function facesOf(solid: Solid): readonly Face[] {
             solid.forEach((other, k) => {
               if (k === at) return;
               for (const against of other) {
-                if (clear(spanOfFace(face), spanOfFace(against)) || dot(face.normal, against.normal) > -1 + 1e-9) continue;
+                if (clear(spanOfFace(face), spanOfFace(against)) || dot(face.normal, against.normal) > -1 + 1e-9)
+                  continue;
                 if (Math.abs(dot(plane.normal, against.points[0]!) - plane.reach) > 2 * ON) continue;
                 left = left.flatMap((points) => outsideOf(points, against));
               }
@@ -231,7 +232,14 @@ const spans = new WeakMap<Face, Span>();
 function spanOfFace(face: Face): Span {
   const known = spans.get(face);
   if (known) return known;
-  const span: [number, number, number, number, number, number] = [Infinity, Infinity, Infinity, -Infinity, -Infinity, -Infinity];
+  const span: [number, number, number, number, number, number] = [
+    Infinity,
+    Infinity,
+    Infinity,
+    -Infinity,
+    -Infinity,
+    -Infinity,
+  ];
   for (const point of face.points)
     for (let axis = 0; axis < 3; axis++) {
       span[axis] = Math.min(span[axis]!, point[axis]! - TOUCHING);

@@ -8,7 +8,12 @@ export type Body = {
   readonly outline: Points;
   readonly height: number;
   readonly planes?: readonly Plane[];
-  readonly cutters?: readonly { readonly axis: 0 | 1 | 2; readonly outline: Points; readonly from: number; readonly to: number }[];
+  readonly cutters?: readonly {
+    readonly axis: 0 | 1 | 2;
+    readonly outline: Points;
+    readonly from: number;
+    readonly to: number;
+  }[];
   readonly frame?: Frame;
 };
 

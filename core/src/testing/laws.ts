@@ -1,5 +1,15 @@
 import { common, contacts, dot, volumeOf } from '../solid';
-import { around, boxOf, cutSolidOf, openedBy, rawSolidOf, solidOf, type Joint, type Part, type PieceModel } from '../piece';
+import {
+  around,
+  boxOf,
+  cutSolidOf,
+  openedBy,
+  rawSolidOf,
+  solidOf,
+  type Joint,
+  type Part,
+  type PieceModel,
+} from '../piece';
 
 /** Volumes are compared to this share of a cubic inch; slanted lengths are rounded to 1/320 mm. */
 const SLIVER = 8128 ** 3 * 1e-3;
@@ -17,7 +27,10 @@ const near = (a: Part, b: Part): boolean => {
 export const overlapping = (model: PieceModel): readonly string[] =>
   pairs(placed(model))
     .filter(([a, b]) => near(a, b) && volumeOf(common(solidOf(a), solidOf(b))) > SLIVER)
-    .map(([a, b]) => `${a.tag} in ${b.tag}: ${(volumeOf(common(solidOf(a), solidOf(b))) / 8128 ** 3).toFixed(3)} cubic inches`);
+    .map(
+      ([a, b]) =>
+        `${a.tag} in ${b.tag}: ${(volumeOf(common(solidOf(a), solidOf(b))) / 8128 ** 3).toFixed(3)} cubic inches`,
+    );
 
 /** Pairs whose uncut bodies overlap without a cut-out that says so, or whose cut-outs do not take what overlaps. */
 export const undeclared = (model: PieceModel): readonly string[] =>
@@ -29,7 +42,9 @@ export const undeclared = (model: PieceModel): readonly string[] =>
     const cuts = [...a.cuts.map((cut) => ({ part: a, cut })), ...b.cuts.map((cut) => ({ part: b, cut }))];
     const removed = cuts.reduce((sum, { part, cut }) => sum + volumeOf(common(shared, cutSolidOf(part, cut))), 0);
     if (cuts.length === 0) return [`${a.tag} and ${b.tag} overlap and no cut-out says so`];
-    return removed >= volume - SLIVER ? [] : [`${a.tag} and ${b.tag}: cut-outs take ${removed / 8128 ** 3} of ${volume / 8128 ** 3}`];
+    return removed >= volume - SLIVER
+      ? []
+      : [`${a.tag} and ${b.tag}: cut-outs take ${removed / 8128 ** 3} of ${volume / 8128 ** 3}`];
   });
 
 /** Joints whose parts do not lie against each other, unless hardware holds them apart. */
@@ -38,7 +53,9 @@ export const loose = (model: PieceModel): readonly string[] => {
   return model.joints.flatMap((joint) => {
     const [a, b] = [byId.get(joint.drilled), byId.get(joint.into)];
     if (!a || !b) return [`${joint.id} names a part that is not there`];
-    return joint.apart || contacts(solidOf(a), solidOf(b)).length > 0 ? [] : [`${joint.id} (${joint.kind}) does not touch`];
+    return joint.apart || contacts(solidOf(a), solidOf(b)).length > 0
+      ? []
+      : [`${joint.id} (${joint.kind}) does not touch`];
   });
 };
 
@@ -76,7 +93,9 @@ export const wrongVolume = (model: PieceModel): readonly string[] =>
     const left = volumeOf(solidOf(part));
     const slack = SLIVER + 1e-6 * raw;
     // Cut-outs that overlap each other are counted once; with three at one place the sum is only a bound.
-    return left <= raw - taken + twice + slack && left >= raw - taken - slack ? [] : [`${part.tag}: ${left} of ${raw}, cut ${taken}`];
+    return left <= raw - taken + twice + slack && left >= raw - taken - slack
+      ? []
+      : [`${part.tag}: ${left} of ${raw}, cut ${taken}`];
   });
 
 /** Steps along a motion at which something that moves runs into something that stays, or into other moving things. */
@@ -113,17 +132,38 @@ export const misassembled = (model: PieceModel): readonly string[] => {
       }
     }
     const together = (joint: Joint) => all.has(joint.drilled) && all.has(joint.into);
-    for (const joint of model.joints) if (together(joint) && !assembly.from.some((from) => has(holds.get(from), joint))) madeAt.set(joint.id, (madeAt.get(joint.id) ?? 0) + 1);
+    for (const joint of model.joints)
+      if (together(joint) && !assembly.from.some((from) => has(holds.get(from), joint)))
+        madeAt.set(joint.id, (madeAt.get(joint.id) ?? 0) + 1);
     holds.set(assembly.id, all);
   }
-  for (const joint of model.joints) if (madeAt.get(joint.id) !== 1) wrong.push(`${joint.id} is made in ${madeAt.get(joint.id) ?? 0} assemblies`);
+  for (const joint of model.joints)
+    if (madeAt.get(joint.id) !== 1) wrong.push(`${joint.id} is made in ${madeAt.get(joint.id) ?? 0} assemblies`);
   return wrong;
 };
-const has = (held: ReadonlySet<string> | undefined, joint: Joint) => held !== undefined && held.has(joint.drilled) && held.has(joint.into);
-
+const has = (held: ReadonlySet<string> | undefined, joint: Joint) =>
+  held !== undefined && held.has(joint.drilled) && held.has(joint.into);
 
 /** Names whose parts stand in pairs or fours and must be alike. */
-const ALIKE = ['leg', 'crossed leg', 'long apron', 'end apron', 'post', 'strut', 'kicker', 'foot', 'head', 'cleat', 'long rail', 'end rail', 'ring board', 'foot brace', 'head brace', 'left side', 'corner block'];
+const ALIKE = [
+  'leg',
+  'crossed leg',
+  'long apron',
+  'end apron',
+  'post',
+  'strut',
+  'kicker',
+  'foot',
+  'head',
+  'cleat',
+  'long rail',
+  'end rail',
+  'ring board',
+  'foot brace',
+  'head brace',
+  'left side',
+  'corner block',
+];
 
 /** Parts that should be each other's mirror image and are not, to the rounding of slanted lengths. */
 export const uneven = (model: PieceModel): readonly string[] =>
@@ -131,7 +171,8 @@ export const uneven = (model: PieceModel): readonly string[] =>
     const parts = model.parts.filter((part) => part.name === name);
     const first = parts[0];
     if (!first) return [];
-    const angles = ({ ends }: Part) => [ends.left, ends.right].map(({ mitre, bevel }) => Math.abs(mitre) + Math.abs(bevel)).sort((a, b) => a - b);
+    const angles = ({ ends }: Part) =>
+      [ends.left, ends.right].map(({ mitre, bevel }) => Math.abs(mitre) + Math.abs(bevel)).sort((a, b) => a - b);
     return parts
       .filter(
         (part) =>
@@ -140,7 +181,10 @@ export const uneven = (model: PieceModel): readonly string[] =>
           part.thickness !== first.thickness ||
           angles(part).some((angle, at) => Math.abs(angle - angles(first)[at]!) > 0.01),
       )
-      .map((part) => `${part.tag} ${part.length}x${part.width}x${part.thickness} is not like ${first.tag} ${first.length}x${first.width}x${first.thickness}`);
+      .map(
+        (part) =>
+          `${part.tag} ${part.length}x${part.width}x${part.thickness} is not like ${first.tag} ${first.length}x${first.width}x${first.thickness}`,
+      );
   });
 
 /** Slanted ends that lie against nothing: neither another part, nor the floor, nor the top's underside. */
@@ -150,12 +194,18 @@ export const unmated = (model: PieceModel): readonly string[] =>
       if (part.bought || (end.mitre === 0 && end.bevel === 0)) return [];
       const far = at === 0 ? 0 : 1;
       // The end is the face whose outward side looks most along the length.
-      const along = part.frame.u.map((value) => (far === 0 ? -value : value)) as unknown as readonly [number, number, number];
+      const along = part.frame.u.map((value) => (far === 0 ? -value : value)) as unknown as readonly [
+        number,
+        number,
+        number,
+      ];
       const face = rawSolidOf(part)
         .flat()
         .reduce((best, next) => (dot(next.normal, along) > dot(best.normal, along) ? next : best));
       const level = Math.abs(face.normal[2]) > 1 - 1e-6;
-      const meets = placed(model).some((other) => other !== part && near(part, other) && contacts([[face]], solidOf(other)).length > 0);
+      const meets = placed(model).some(
+        (other) => other !== part && near(part, other) && contacts([[face]], solidOf(other)).length > 0,
+      );
       return level || meets ? [] : [`${part.tag}, ${far === 0 ? 'left' : 'right'} end`];
     }),
   );

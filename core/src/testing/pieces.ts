@@ -1,7 +1,16 @@
 import fc from 'fast-check';
 import { inches, type Units } from '../length';
 import { applyChanges, DEFAULT_SHOP, newJob, type Piece } from '../job';
-import { buildPiece, pieceFrom, STARTS, topCandidates, type Family, type PieceModel, type Spec, type Top } from '../piece';
+import {
+  buildPiece,
+  pieceFrom,
+  STARTS,
+  topCandidates,
+  type Family,
+  type PieceModel,
+  type Spec,
+  type Top,
+} from '../piece';
 
 /** A value for a choice: any of a pick's, else near where it starts. */
 function valueOf(spec: Spec, units: Units): fc.Arbitrary<string | number | boolean> {
@@ -17,20 +26,29 @@ function valueOf(spec: Spec, units: Units): fc.Arbitrary<string | number | boole
     case 'length': {
       const step = units === 'in' ? inches(1 / 16) : 320;
       const most = Math.min(spec.most, Math.max(spec.initial * 1.5, spec.least + inches(1)));
-      return fc.integer({ min: Math.ceil(spec.least / step), max: Math.floor(most / step) }).map((steps) => steps * step);
+      return fc
+        .integer({ min: Math.ceil(spec.least / step), max: Math.floor(most / step) })
+        .map((steps) => steps * step);
     }
   }
 }
 
 const choicesOf = (specs: Readonly<Record<string, Spec>>, units: Units) =>
-  fc.record(Object.fromEntries(Object.entries(specs).map(([name, spec]) => [name, valueOf(spec, units)])), { requiredKeys: [] });
+  fc.record(Object.fromEntries(Object.entries(specs).map(([name, spec]) => [name, valueOf(spec, units)])), {
+    requiredKeys: [],
+  });
 
 /** Random pieces of one family with one top: sizes from three quarters to one and a quarter of the usual, any choices. */
 export function piecesOf(family: Family, top: Top | null, units: Units): fc.Arbitrary<Piece> {
-  const start = STARTS.find((one) => one.family === family.id && (top === null || one.top === top.id)) ?? STARTS.find((one) => one.family === family.id)!;
+  const start =
+    STARTS.find((one) => one.family === family.id && (top === null || one.top === top.id)) ??
+    STARTS.find((one) => one.family === family.id)!;
   const base = pieceFrom(start, 'p');
   const step = units === 'in' ? inches(1 / 8) : 320;
-  const near = (size: number) => fc.integer({ min: Math.ceil((size * 0.75) / step), max: Math.floor((size * 1.25) / step) }).map((steps) => steps * step);
+  const near = (size: number) =>
+    fc
+      .integer({ min: Math.ceil((size * 0.75) / step), max: Math.floor((size * 1.25) / step) })
+      .map((steps) => steps * step);
   const square = top !== null && top.deck !== 'rectangle';
   return fc
     .record({
@@ -43,12 +61,21 @@ export function piecesOf(family: Family, top: Top | null, units: Units): fc.Arbi
     .map(({ length, width, height, choices, topChoices }): Piece => {
       // A pedestal carries tops about as wide as long; round ones are.
       const wide = square || family.id === 'pedestal' ? length : width;
-      return { ...base, top: top?.id ?? base.top, size: { length, width: wide, height }, choices: choices as Piece['choices'], topChoices: topChoices as Piece['choices'] };
+      return {
+        ...base,
+        top: top?.id ?? base.top,
+        size: { length, width: wide, height },
+        choices: choices as Piece['choices'],
+        topChoices: topChoices as Piece['choices'],
+      };
     });
 }
 
 /** Takes the first remedy of the first finding again and again until the piece can be built, or twenty times. */
-export function mended(piece: Piece, units: Units): { readonly piece: Piece; readonly model: PieceModel; readonly taken: number } {
+export function mended(
+  piece: Piece,
+  units: Units,
+): { readonly piece: Piece; readonly model: PieceModel; readonly taken: number } {
   let now = piece;
   for (let taken = 0; ; taken++) {
     const candidates = topCandidates(now);
@@ -60,4 +87,3 @@ export function mended(piece: Piece, units: Units): { readonly piece: Piece; rea
     now = applyChanges({ ...newJob('j'), pieces: [now] }, remedy.changes).pieces[0]!;
   }
 }
-

@@ -14,12 +14,18 @@ const ALONG = {
   1: [...column([1, 0, 0]), ...column([0, 0, 1]), ...column([0, 1, 0]), ...column([0, 0, 0], 1)],
   2: [...column([1, 0, 0]), ...column([0, 1, 0]), ...column([0, 0, 1]), ...column([0, 0, 0], 1)],
 };
-const drawn = (outline, from, to) => Manifold.extrude(new CrossSection([outline], 'NonZero'), to - from).translate([0, 0, from]);
+const drawn = (outline, from, to) =>
+  Manifold.extrude(new CrossSection([outline], 'NonZero'), to - from).translate([0, 0, from]);
 
 const bodyOf = ({ outline, height, planes = [], cutters = [], frame }) => {
   let body = drawn(outline, 0, height);
-  for (const { normal, reach } of planes) body = body.trimByPlane(normal.map((value) => -value), -reach);
-  for (const { axis, outline: hole, from, to } of cutters) body = body.subtract(drawn(hole, from, to).transform(ALONG[axis]));
+  for (const { normal, reach } of planes)
+    body = body.trimByPlane(
+      normal.map((value) => -value),
+      -reach,
+    );
+  for (const { axis, outline: hole, from, to } of cutters)
+    body = body.subtract(drawn(hole, from, to).transform(ALONG[axis]));
   if (!frame) return body;
   const { at, u, v } = frame;
   const w = [u[1] * v[2] - u[2] * v[1], u[2] * v[0] - u[0] * v[2], u[0] * v[1] - u[1] * v[0]];

@@ -31,7 +31,8 @@ export type ModelHandle = {
 
 /** Pulled apart: away from the middle of the piece, and up by a share of its height for the top. */
 function apartBy(part: Part, [x, , z]: Vector, apart: number, height: number): Vector {
-  const lift = part.role === 'top' || part.role === 'edging' ? 0.3 : part.role === 'leg' || part.role === 'foot' ? -0.06 : 0.08;
+  const lift =
+    part.role === 'top' || part.role === 'edging' ? 0.3 : part.role === 'leg' || part.role === 'foot' ? -0.06 : 0.08;
   const spread = part.role === 'top' ? 0.3 : 0.6;
   return [x * 0.3 * apart, apart * height * lift, z * spread * apart];
 }
@@ -59,7 +60,11 @@ function Body({ part, surface, lines, offset, ghost, picked, onPick }: BodyProps
     [surface, lines],
   );
   const clear = ghost && !isMarked;
-  const wood = part.bought ? (part.bought.kind === 'top' || part.bought.kind === 'tile' ? '#d9d6cf' : '#a9adad') : '#f2dfb4';
+  const wood = part.bought
+    ? part.bought.kind === 'top' || part.bought.kind === 'tile'
+      ? '#d9d6cf'
+      : '#a9adad'
+    : '#f2dfb4';
   return (
     <group position={offset}>
       <mesh
@@ -76,7 +81,15 @@ function Body({ part, surface, lines, offset, ghost, picked, onPick }: BodyProps
           onPick(part.id);
         }}
       >
-        <meshLambertMaterial color={isMarked ? '#9cc4e0' : wood} transparent={clear} opacity={clear ? 0.16 : 1} depthWrite={!clear} polygonOffset polygonOffsetFactor={1} polygonOffsetUnits={1} />
+        <meshLambertMaterial
+          color={isMarked ? '#9cc4e0' : wood}
+          transparent={clear}
+          opacity={clear ? 0.16 : 1}
+          depthWrite={!clear}
+          polygonOffset
+          polygonOffsetFactor={1}
+          polygonOffsetUnits={1}
+        />
       </mesh>
       <lineSegments geometry={lines}>
         <lineBasicMaterial color={isMarked ? '#21577f' : '#5f5233'} transparent={clear} opacity={clear ? 0.55 : 1} />
@@ -128,7 +141,15 @@ function Labels({ labels, spans }: LabelsProps) {
 const middle = ({ from, to }: Measure): Vector => [(from[0] + to[0]) / 2, (from[1] + to[1]) / 2, (from[2] + to[2]) / 2];
 
 /** Turning, coming closer and taking a picture, for keys and buttons outside. */
-function Hand({ handle, home, target }: { readonly handle: Ref<ModelHandle>; readonly home: Vector; readonly target: Vector }) {
+function Hand({
+  handle,
+  home,
+  target,
+}: {
+  readonly handle: Ref<ModelHandle>;
+  readonly home: Vector;
+  readonly target: Vector;
+}) {
   const { gl, scene, camera, invalidate } = useThree();
   const controls = useThree((state) => state.controls) as Controls | null;
   useImperativeHandle(handle, () => {
@@ -164,7 +185,12 @@ function Hand({ handle, home, target }: { readonly handle: Ref<ModelHandle>; rea
   return null;
 }
 
-type Props = { readonly model: Pick<PieceModel, 'parts' | 'motions'>; readonly look: Look3D; readonly onPick: (id: string | null) => void; readonly handle: Ref<ModelHandle> };
+type Props = {
+  readonly model: Pick<PieceModel, 'parts' | 'motions'>;
+  readonly look: Look3D;
+  readonly onPick: (id: string | null) => void;
+  readonly handle: Ref<ModelHandle>;
+};
 
 /** The piece in space: drag to turn, scroll to come closer, click a part for its sizes. */
 export default function Model({ model, look, onPick, handle }: Props) {
@@ -177,14 +203,24 @@ export default function Model({ model, look, onPick, handle }: Props) {
         const solid = shownSolid(part, whole, model.motions, open, section);
         return solid.length === 0
           ? []
-          : [{ part, surface: surfaceOf(solid, whole), lines: linesOf(solid, whole), centre: worldOf(middleOf(solidOf(part)), whole) }];
+          : [
+              {
+                part,
+                surface: surfaceOf(solid, whole),
+                lines: linesOf(solid, whole),
+                centre: worldOf(middleOf(solidOf(part)), whole),
+              },
+            ];
       }),
     [parts, whole, model.motions, open, section],
   );
   const picked = parts.find((part) => part.id === look.picked) ?? null;
   const size = (axis: 0 | 1 | 2) => toInches(extent(whole, axis));
   const [length, width, height] = [size(0), size(1), size(2)];
-  const measures = useMemo(() => (apart > 0 ? [] : picked ? partMeasures(picked, whole) : outsideMeasures(whole)), [apart, picked, whole]);
+  const measures = useMemo(
+    () => (apart > 0 ? [] : picked ? partMeasures(picked, whole) : outsideMeasures(whole)),
+    [apart, picked, whole],
+  );
   const tagged = useMemo(
     () =>
       look.tags
@@ -195,13 +231,19 @@ export default function Model({ model, look, onPick, handle }: Props) {
         : [],
     [look.tags, bodies, apart, height],
   );
-  const labels = useMemo(() => [...measures.map((measure) => ({ at: middle(measure) })), ...tagged], [measures, tagged]);
+  const labels = useMemo(
+    () => [...measures.map((measure) => ({ at: middle(measure) })), ...tagged],
+    [measures, tagged],
+  );
   const spans = useRef<(HTMLSpanElement | null)[]>([]);
   const reach = Math.max(length, width * 1.3, height * 1.6);
   // A narrow picture needs the eye farther back to hold the whole width.
   const narrow = useMediaQuery('(max-width: 599px)');
   const back = narrow ? 1.55 : 1;
-  const home = useMemo<Vector>(() => [reach * 1.15 * back, reach * back + height / 2, reach * 1.75 * back], [reach, back, height]);
+  const home = useMemo<Vector>(
+    () => [reach * 1.15 * back, reach * back + height / 2, reach * 1.75 * back],
+    [reach, back, height],
+  );
   const target = useMemo<Vector>(() => [0, height * 0.42, 0], [height]);
   return (
     <>
@@ -234,7 +276,13 @@ export default function Model({ model, look, onPick, handle }: Props) {
           <Line key={at} points={[from, to]} color="#b5341c" lineWidth={1.5} />
         ))}
         <Labels labels={labels} spans={spans} />
-        <OrbitControls makeDefault target={target} enablePan={false} minDistance={reach * 0.3} maxDistance={reach * 5} />
+        <OrbitControls
+          makeDefault
+          target={target}
+          enablePan={false}
+          minDistance={reach * 0.3}
+          maxDistance={reach * 5}
+        />
         <Hand handle={handle} home={home} target={target} />
       </Canvas>
       {measures.map(({ length: long }, at) => (
@@ -262,4 +310,3 @@ export default function Model({ model, look, onPick, handle }: Props) {
     </>
   );
 }
-

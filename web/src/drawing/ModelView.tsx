@@ -139,7 +139,11 @@ export function ModelView({ model, label }: Props) {
             ))}
           </ToggleButtonGroup>
           {look.section && (
-            <Share label="where" value={look.section.share} onChange={(share) => set({ section: { axis: look.section!.axis, share } as Section })} />
+            <Share
+              label="where"
+              value={look.section.share}
+              onChange={(share) => set({ section: { axis: look.section!.axis, share } as Section })}
+            />
           )}
           <ToggleButton size="small" value="ghost" selected={look.ghost} onChange={() => set({ ghost: !look.ghost })}>
             see through
@@ -169,7 +173,15 @@ function Share({ label, value, onChange }: ShareProps) {
   return (
     <label className="share">
       <span className="soft">{label}</span>
-      <Slider size="small" min={0} max={1} step={0.02} value={value} onChange={(_, next) => onChange(next as number)} slotProps={{ input: { 'aria-label': label } }} />
+      <Slider
+        size="small"
+        min={0}
+        max={1}
+        step={0.02}
+        value={value}
+        onChange={(_, next) => onChange(next as number)}
+        slotProps={{ input: { 'aria-label': label } }}
+      />
     </label>
   );
 }
@@ -178,7 +190,8 @@ function Share({ label, value, onChange }: ShareProps) {
 function Picked({ part }: { readonly part: Part }) {
   return (
     <p className="picked" role="status">
-      <PartTag id={part.id} tag={part.tag} /> {part.name}: <Dim of={part.length} /> × <Dim of={part.width} /> × <Dim of={part.thickness} />
+      <PartTag id={part.id} tag={part.tag} /> {part.name}: <Dim of={part.length} /> × <Dim of={part.width} /> ×{' '}
+      <Dim of={part.thickness} />
     </p>
   );
 }

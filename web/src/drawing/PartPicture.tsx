@@ -35,7 +35,9 @@ function Face({ patch, at, view }: { readonly patch: Patch<Drawn>; readonly at: 
   const points = patch.points.map((point) => at(project(point, view)));
   const sides = points.flatMap((point, k) => {
     const next = points[(k + 1) % points.length]!;
-    return patch.drawn[k] ? [`M${point[0].toFixed(1)},${point[1].toFixed(1)}L${next[0].toFixed(1)},${next[1].toFixed(1)}`] : [];
+    return patch.drawn[k]
+      ? [`M${point[0].toFixed(1)},${point[1].toFixed(1)}L${next[0].toFixed(1)},${next[1].toFixed(1)}`]
+      : [];
   });
   return (
     <g className={`solid ${as}${marked ? ' marked' : ''}`} {...handlers}>

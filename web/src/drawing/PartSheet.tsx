@@ -13,7 +13,12 @@ export function PartSheet({ part }: { readonly part: Part }) {
   const total = tops[1]! + heights[1]! + 24;
   const left = (WIDE - templates[0]!.width * scale) / 2;
   return (
-    <svg className="part-sheet" viewBox={`0 0 ${WIDE} ${total.toFixed(0)}`} role="img" aria-label={`${part.tag} from its face and its edge`}>
+    <svg
+      className="part-sheet"
+      viewBox={`0 0 ${WIDE} ${total.toFixed(0)}`}
+      role="img"
+      aria-label={`${part.tag} from its face and its edge`}
+    >
       {templates.map((template, at) => (
         <View key={template.view} template={template} x={left} y={tops[at]!} scale={scale} />
       ))}
@@ -24,11 +29,26 @@ export function PartSheet({ part }: { readonly part: Part }) {
   );
 }
 
-function View({ template, x, y, scale }: { readonly template: Template; readonly x: number; readonly y: number; readonly scale: number }) {
+function View({
+  template,
+  x,
+  y,
+  scale,
+}: {
+  readonly template: Template;
+  readonly x: number;
+  readonly y: number;
+  readonly scale: number;
+}) {
   return (
     <g transform={`translate(${x} ${y}) scale(${scale})`}>
       {template.lines.map(({ kind, points, note }, at) => (
-        <path key={at} className={`sheet-line ${kind.replace(' ', '-')}`} d={pathOf(points, template.height)} vectorEffect="non-scaling-stroke">
+        <path
+          key={at}
+          className={`sheet-line ${kind.replace(' ', '-')}`}
+          d={pathOf(points, template.height)}
+          vectorEffect="non-scaling-stroke"
+        >
           {note !== '' && <title>{note}</title>}
         </path>
       ))}
@@ -36,7 +56,19 @@ function View({ template, x, y, scale }: { readonly template: Template; readonly
   );
 }
 
-function Along({ x, y, wide, scale, length }: { readonly x: number; readonly y: number; readonly wide: number; readonly scale: number; readonly length: number }) {
+function Along({
+  x,
+  y,
+  wide,
+  scale,
+  length,
+}: {
+  readonly x: number;
+  readonly y: number;
+  readonly wide: number;
+  readonly scale: number;
+  readonly length: number;
+}) {
   const end = x + wide * scale;
   return (
     <g className="dimension">
@@ -51,7 +83,17 @@ function Along({ x, y, wide, scale, length }: { readonly x: number; readonly y: 
   );
 }
 
-function Up({ x, y, tall, length }: { readonly x: number; readonly y: number; readonly tall: number; readonly length: number }) {
+function Up({
+  x,
+  y,
+  tall,
+  length,
+}: {
+  readonly x: number;
+  readonly y: number;
+  readonly tall: number;
+  readonly length: number;
+}) {
   return (
     <g className="dimension plain">
       <text className="start" x={x - 6} y={y + tall / 2 + 5} style={{ textAnchor: 'start' }}>

@@ -41,7 +41,15 @@ export function SheetPlan({ board, cuts, longest, label, lit }: Props) {
       <svg className="board" viewBox={`0 0 ${WIDE} ${(tall + 2 * PAD).toFixed(0)}`} role="img" aria-label={name}>
         <rect className="outline" x={x(0)} y={y(board.width)} width={scale(board.length)} height={tall} rx={2} />
         {board.pieces.map((piece, at) => (
-          <Lying key={at} piece={piece} tag={label(piece.blank.part.id)} x={x(piece.x)} y={y(piece.y + piece.width)} width={scale(piece.length)} tall={scale(piece.width)} />
+          <Lying
+            key={at}
+            piece={piece}
+            tag={label(piece.blank.part.id)}
+            x={x(piece.x)}
+            y={y(piece.y + piece.width)}
+            width={scale(piece.length)}
+            tall={scale(piece.width)}
+          />
         ))}
         {cuts.map((cut) => {
           const [x1, x2] = cut.kind === 'crosscut' ? [x(cut.at), x(cut.at)] : [x(cut.from), x(cut.to)];

@@ -101,7 +101,9 @@ describe('a sheet', () => {
   test('is drawn to scale: every piece and every cut inside it, none over another', () => {
     for (const board of sheets) {
       const cuts = plan.cuts.filter((cut) => cut.board === board.number);
-      const { container, unmount } = onBench(<SheetPlan board={board} cuts={cuts} longest={longest} label={tagOf} lit={null} />);
+      const { container, unmount } = onBench(
+        <SheetPlan board={board} cuts={cuts} longest={longest} label={tagOf} lit={null} />,
+      );
       const number = (element: Element, name: string) => Number(element.getAttribute(name));
       const frame = container.querySelector('.outline')!;
       const box = (element: Element) => ({
@@ -117,7 +119,12 @@ describe('a sheet', () => {
         expect(a.left >= outer.left - 0.01 && a.right <= outer.right + 0.01).toBe(true);
         expect(a.top >= outer.top - 0.01 && a.bottom <= outer.bottom + 0.01).toBe(true);
         for (const b of woods.slice(at + 1))
-          expect(a.right <= b.left + 0.01 || b.right <= a.left + 0.01 || a.bottom <= b.top + 0.01 || b.bottom <= a.top + 0.01).toBe(true);
+          expect(
+            a.right <= b.left + 0.01 ||
+              b.right <= a.left + 0.01 ||
+              a.bottom <= b.top + 0.01 ||
+              b.bottom <= a.top + 0.01,
+          ).toBe(true);
       });
       expect(container.querySelectorAll('.cut')).toHaveLength(board.cuts.length);
       expect(screen.getByRole('img').getAttribute('aria-label')).toContain(`Sheet ${board.number}`);
@@ -148,7 +155,9 @@ describe('a picture of parts', () => {
     const { container } = onBench(<PartPicture parts={drawn} tags label="step" />);
     expect(container.querySelectorAll('.new')).not.toHaveLength(0);
     expect(container.querySelectorAll('path.later')).toHaveLength(parts.length - 10);
-    const order = [...container.querySelectorAll('g.solid, path.later')].map((element) => element.classList.contains('later'));
+    const order = [...container.querySelectorAll('g.solid, path.later')].map((element) =>
+      element.classList.contains('later'),
+    );
     expect(order.lastIndexOf(true)).toBeLessThan(order.indexOf(false));
     expect(container.querySelectorAll('.tag-flag')).toHaveLength(10);
   });

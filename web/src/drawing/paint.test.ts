@@ -54,7 +54,10 @@ test.each(TRICKY)('%s: at every place the face painted last is the nearest', (id
     const bounds = boundsOf(painted.flatMap(({ points }) => points.map((point) => project(point, view))));
     for (let row = 1; row < 13; row++)
       for (let column = 1; column < 13; column++) {
-        const place = [bounds.x + (bounds.width * column) / 13.13, -(bounds.y + (bounds.height * row) / 13.07)] as const;
+        const place = [
+          bounds.x + (bounds.width * column) / 13.13,
+          -(bounds.y + (bounds.height * row) / 13.07),
+        ] as const;
         const depths = painted.map((patch) => depthAt(patch, view, place)).filter((depth) => depth !== null);
         // Faces that lie against each other may be painted in either order: a fraction of a millimetre.
         if (depths.length > 0) expect(Math.max(...depths) - depths.at(-1)!).toBeLessThan(40);

@@ -2,16 +2,31 @@ import { cross, dot, norm, outlinedFaces, sub, type Solid, type Vec } from '@sil
 import { axesOf, type View } from './iso';
 
 /** A flat convex piece of a face, with what it belongs to and which of its sides are drawn. */
-export type Patch<T> = { readonly of: T; readonly normal: Vec; readonly points: readonly Vec[]; readonly drawn: readonly boolean[] };
+export type Patch<T> = {
+  readonly of: T;
+  readonly normal: Vec;
+  readonly points: readonly Vec[];
+  readonly drawn: readonly boolean[];
+};
 
 /** A plane of the tree: what lies in it, behind it and before it. */
-type Node<T> = { readonly patches: Patch<T>[]; readonly normal: Vec; readonly reach: number; behind: Node<T> | null; before: Node<T> | null };
+type Node<T> = {
+  readonly patches: Patch<T>[];
+  readonly normal: Vec;
+  readonly reach: number;
+  behind: Node<T> | null;
+  before: Node<T> | null;
+};
 
 /** Nearer to a plane than this is on it: a little over the rounding of slanted lengths. */
 const ON = 4;
 
 /** One patch cut by a plane. */
-function split<T>(patch: Patch<T>, normal: Vec, reach: number): { readonly behind: Patch<T> | null; readonly before: Patch<T> | null; readonly on: boolean } {
+function split<T>(
+  patch: Patch<T>,
+  normal: Vec,
+  reach: number,
+): { readonly behind: Patch<T> | null; readonly before: Patch<T> | null; readonly on: boolean } {
   const sides = patch.points.map((point) => dot(normal, point) - reach);
   const most = Math.max(...sides);
   const least = Math.min(...sides);
@@ -57,7 +72,13 @@ function plant<T>(patches: readonly Patch<T>[]): Node<T> | null {
   if (patches.length === 0) return null;
   // The largest face first: it is split by nothing and parts the rest early.
   const [first, ...rest] = [...patches].sort((a, b) => areaOf(b.points) - areaOf(a.points));
-  const root: Node<T> = { patches: [], normal: first!.normal, reach: dot(first!.normal, first!.points[0]!), behind: null, before: null };
+  const root: Node<T> = {
+    patches: [],
+    normal: first!.normal,
+    reach: dot(first!.normal, first!.points[0]!),
+    behind: null,
+    before: null,
+  };
   const insert = (node: Node<T>, patch: Patch<T>): void => {
     const { behind, before, on } = split(patch, node.normal, node.reach);
     if (on) {
@@ -71,7 +92,14 @@ function plant<T>(patches: readonly Patch<T>[]): Node<T> | null {
       if (!part) continue;
       const next = node[side];
       if (next) insert(next, part);
-      else node[side] = { patches: [part], normal: part.normal, reach: dot(part.normal, part.points[0]!), behind: null, before: null };
+      else
+        node[side] = {
+          patches: [part],
+          normal: part.normal,
+          reach: dot(part.normal, part.points[0]!),
+          behind: null,
+          before: null,
+        };
     }
   };
   root.patches.push(first!);
@@ -83,7 +111,10 @@ function plant<T>(patches: readonly Patch<T>[]): Node<T> | null {
  * The faces that look at the eye, far ones first, split where they would hide each other both ways: a binary space
  * partition of their planes, walked from the back. Right for any bodies that share no volume, lapped ones too.
  */
-export function paintOrder<T>(items: readonly { readonly of: T; readonly solid: Solid }[], view: View): readonly Patch<T>[] {
+export function paintOrder<T>(
+  items: readonly { readonly of: T; readonly solid: Solid }[],
+  view: View,
+): readonly Patch<T>[] {
   const { eye } = axesOf(view);
   const patches = items.flatMap(({ of, solid }) =>
     outlinedFaces(solid)

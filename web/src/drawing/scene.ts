@@ -58,7 +58,13 @@ export type Section = { readonly axis: 0 | 1 | 2; readonly share: number };
 const CUT_FACE = 900;
 
 /** A part's body as it is shown: moved by what is open, then cut open. Nothing where it lies before the cut. */
-export function shownSolid(part: Part, whole: Box, motions: readonly Motion[], open: number, section: Section | null): Solid {
+export function shownSolid(
+  part: Part,
+  whole: Box,
+  motions: readonly Motion[],
+  open: number,
+  section: Section | null,
+): Solid {
   const motion = open > 0 ? motions.find((one) => one.parts.includes(part.id)) : undefined;
   const solid = motion ? openedBy(solidOf(part), motion, open) : solidOf(part);
   if (!section) return solid;

@@ -37,7 +37,16 @@ type Props<Row> = {
 };
 
 /** A table that sorts, filters and copies as CSV. */
-export function DataTable<Row>({ rows, columns, rowId, partOf, picked = null, onPick, name, filter = true }: Props<Row>) {
+export function DataTable<Row>({
+  rows,
+  columns,
+  rowId,
+  partOf,
+  picked = null,
+  onPick,
+  name,
+  filter = true,
+}: Props<Row>) {
   const dispatch = useApp();
   const markedPart = useFrom((state) => state.view.marked);
   const [sorting, setSorting] = useState<SortingState>([]);

@@ -38,7 +38,9 @@ export function PieceCards({ onAdded }: Pick) {
           <strong>{start.name}</strong>
           <span className="soft">{start.about}</span>
           <span className="soft">
-            {[piece.size.length, piece.size.width, piece.size.height].map((size) => printLength(size, units)).join(' × ')}
+            {[piece.size.length, piece.size.width, piece.size.height]
+              .map((size) => printLength(size, units))
+              .join(' × ')}
           </span>
         </button>
       ))}
@@ -56,11 +58,24 @@ function FromWhatIsThere({ onAdded }: Pick) {
   const not = rows.filter((row) => row.because !== null);
   return (
     <>
-      <p>Measure what you have at its smallest, square parts only; the piece takes its size from it and nothing of it is bought.</p>
+      <p>
+        Measure what you have at its smallest, square parts only; the piece takes its size from it and nothing of it is
+        bought.
+      </p>
       <fieldset className="sizes">
         <legend>Measured</legend>
-        <LengthField label="long" value={found.length} least={inches(4)} onChange={(length) => setFound({ ...found, length })} />
-        <LengthField label="wide" value={found.width} least={inches(4)} onChange={(width) => setFound({ ...found, width })} />
+        <LengthField
+          label="long"
+          value={found.length}
+          least={inches(4)}
+          onChange={(length) => setFound({ ...found, length })}
+        />
+        <LengthField
+          label="wide"
+          value={found.width}
+          least={inches(4)}
+          onChange={(width) => setFound({ ...found, width })}
+        />
         <LengthField
           label="thick"
           value={found.thickness}
@@ -77,7 +92,9 @@ function FromWhatIsThere({ onAdded }: Pick) {
             <PiecePicture piece={piece} />
             <strong>{start.name}</strong>
             <span className="soft">
-              {[piece.size.length, piece.size.width, piece.size.height].map((size) => printLength(size, job.units)).join(' × ')}
+              {[piece.size.length, piece.size.width, piece.size.height]
+                .map((size) => printLength(size, job.units))
+                .join(' × ')}
             </span>
           </button>
         ))}
@@ -118,7 +135,9 @@ export function AddPiece({ open, onClose, onAdded }: Pick & { readonly open: boo
         )}
       </DialogContent>
       <DialogActions>
-        <Button onClick={() => setFound(!found)}>{found ? 'Start from a kind of piece' : 'Start from a top or board I have'}</Button>
+        <Button onClick={() => setFound(!found)}>
+          {found ? 'Start from a kind of piece' : 'Start from a top or board I have'}
+        </Button>
         <span className="grow" />
         <Button onClick={onClose}>Close</Button>
       </DialogActions>

@@ -44,14 +44,7 @@ function tallies(plan: Plan, job: Job): readonly Tally[] {
       name: 'To buy',
       figure: `${list.boardCount} ${list.boardCount === 1 ? 'board' : 'boards'}`,
       aside: list.spareCount > 0 ? `+${list.spareCount} spare` : 'no spares',
-      explain: (
-        <>
-          {list.boards
-            .map((line) => `${line.count} of ${offerName(line.offer, job.units)}`)
-            .join(', ')}
-          .
-        </>
-      ),
+      explain: <>{list.boards.map((line) => `${line.count} of ${offerName(line.offer, job.units)}`).join(', ')}.</>,
     },
     {
       name: 'Left over',

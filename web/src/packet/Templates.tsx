@@ -28,27 +28,43 @@ export default function Templates() {
       </section>
     );
   const name = job.pieces.find((one) => one.id === piece)?.name ?? '';
-  const pages = templatesOf(part).flatMap((template) => tilesOf(template.width, template.height, PAGE, OVERLAP).map((tile) => ({ template, tile })));
+  const pages = templatesOf(part).flatMap((template) =>
+    tilesOf(template.width, template.height, PAGE, OVERLAP).map((tile) => ({ template, tile })),
+  );
   return (
     <div className="packet templates">
       <GlobalStyles styles={{ '@page': { size: 'auto', margin: '10mm' } }} />
       <div className="packet-tools">
         <Button onClick={() => void navigate(-1)}>Back</Button>
         <span className="soft">
-          {part.tag} {part.name}: {pages.length} {pages.length === 1 ? 'page' : 'pages'} at full size. Print without “fit to page”, then measure the check line.
+          {part.tag} {part.name}: {pages.length} {pages.length === 1 ? 'page' : 'pages'} at full size. Print without
+          “fit to page”, then measure the check line.
         </span>
         <Button variant="contained" onClick={() => window.print()}>
           Print
         </Button>
       </div>
       {pages.map(({ template, tile }) => (
-        <Page key={`${template.view} ${tile.name}`} template={template} tile={tile} part={part} title={`${name} · ${part.tag} ${part.name}, ${template.view}`} size={printLength(part.length, units)} />
+        <Page
+          key={`${template.view} ${tile.name}`}
+          template={template}
+          tile={tile}
+          part={part}
+          title={`${name} · ${part.tag} ${part.name}, ${template.view}`}
+          size={printLength(part.length, units)}
+        />
       ))}
     </div>
   );
 }
 
-type PageProps = { readonly template: Template; readonly tile: Tile; readonly part: Part; readonly title: string; readonly size: string };
+type PageProps = {
+  readonly template: Template;
+  readonly tile: Tile;
+  readonly part: Part;
+  readonly title: string;
+  readonly size: string;
+};
 
 function Page({ template, tile, part, title, size }: PageProps) {
   const { x, y, columns, rows, name } = tile;
@@ -60,9 +76,21 @@ function Page({ template, tile, part, title, size }: PageProps) {
           page {name} of {columns} across, {rows} down
         </span>
       </header>
-      <svg width={`${PAGE.width}mm`} height={`${PAGE.height}mm`} viewBox={`${x} ${y} ${PAGE.width} ${PAGE.height}`} role="img" aria-label={`${title}, page ${name}`}>
+      <svg
+        width={`${PAGE.width}mm`}
+        height={`${PAGE.height}mm`}
+        viewBox={`${x} ${y} ${PAGE.width} ${PAGE.height}`}
+        role="img"
+        aria-label={`${title}, page ${name}`}
+      >
         {template.lines.map(({ kind, points }, at) => (
-          <path key={at} className="template-line" d={pathOf(points, template.height)} strokeWidth={STROKES[kind].width} strokeDasharray={STROKES[kind].dash ?? undefined} />
+          <path
+            key={at}
+            className="template-line"
+            d={pathOf(points, template.height)}
+            strokeWidth={STROKES[kind].width}
+            strokeDasharray={STROKES[kind].dash ?? undefined}
+          />
         ))}
         {[
           [x + OVERLAP, y + OVERLAP],

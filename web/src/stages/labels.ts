@@ -45,7 +45,9 @@ function parse(label: string): { readonly head: string; readonly at: number; rea
 
 /** `L1–L4, W1A–W1F` from the tags of parts: runs are drawn together. */
 export function runs(labels: readonly string[]): string {
-  const sorted = [...new Set(labels)].map(parse).sort((a, b) => a.head.localeCompare(b.head, 'en', { numeric: true }) || a.at - b.at);
+  const sorted = [...new Set(labels)]
+    .map(parse)
+    .sort((a, b) => a.head.localeCompare(b.head, 'en', { numeric: true }) || a.at - b.at);
   const out: { head: string; from: string; to: string; at: number; count: number }[] = [];
   for (const { head, at, last } of sorted) {
     const run = out.at(-1);

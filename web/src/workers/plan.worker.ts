@@ -1,13 +1,5 @@
 import { expose } from 'comlink';
-import {
-  compareTops,
-  newPlanCache,
-  planJob,
-  type Job,
-  type Plan,
-  type SolveOptions,
-  type TopOption,
-} from '@sill/core';
+import { compareTops, newPlanCache, planJob, type Job, type Plan, type SolveOptions, type TopOption } from '@sill/core';
 
 /** Pools of boards solved and pieces built before; the oldest go when there are many. */
 const cache = newPlanCache();

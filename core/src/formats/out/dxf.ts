@@ -2,7 +2,9 @@ import { DxfWriter, Units, point2d, point3d, type LWPolylineVertex, LWPolylineFl
 import type { Line, Template } from '../template';
 
 /** Layers by kind of line, so that a machine or a program can tell what is cut from what is only shown. */
-const LAYERS: Readonly<Record<Line['kind'], { readonly name: string; readonly colour: number; readonly line: string }>> = {
+const LAYERS: Readonly<
+  Record<Line['kind'], { readonly name: string; readonly colour: number; readonly line: string }>
+> = {
   outline: { name: 'OUTLINE', colour: 7, line: 'Continuous' },
   through: { name: 'THROUGH', colour: 1, line: 'Continuous' },
   pocket: { name: 'POCKET', colour: 5, line: 'Continuous' },
@@ -18,8 +20,8 @@ export function dxfOf(templates: readonly Template[], title: string): string {
   let y = 0;
   for (const { view, height, lines } of templates) {
     for (const { kind, points } of lines) {
-      const vertices = points.map(
-        ([px, py, bulge]): LWPolylineVertex => (bulge === undefined ? { point: point2d(px, py + y) } : { point: point2d(px, py + y), bulge }),
+      const vertices = points.map(([px, py, bulge]): LWPolylineVertex =>
+        bulge === undefined ? { point: point2d(px, py + y) } : { point: point2d(px, py + y), bulge },
       );
       dxf.addLWPolyline(vertices, { flags: LWPolylineFlags.Closed, layerName: LAYERS[kind].name });
     }

@@ -21,7 +21,11 @@ export async function gltfOf(parts: readonly Part[], name: string): Promise<stri
   const document = new Document();
   const buffer = document.createBuffer();
   const scene = document.createScene(name);
-  const material = document.createMaterial('wood').setBaseColorFactor([...WOOD]).setRoughnessFactor(0.9).setMetallicFactor(0);
+  const material = document
+    .createMaterial('wood')
+    .setBaseColorFactor([...WOOD])
+    .setRoughnessFactor(0.9)
+    .setMetallicFactor(0);
   for (const part of parts) {
     const positions: number[] = [];
     const normals: number[] = [];

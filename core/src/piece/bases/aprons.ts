@@ -31,7 +31,10 @@ export const apronChoices = {
   ...overhangs,
   setback: measure('Apron set back', inches(0.5), 0, inches(6), { when: butted }),
   crossSupports: count('Cross supports', 2, 0, 12),
-  cornerBlocks: yes('Corner blocks', false, { help: 'A block across each corner stops the legs from racking.', when: butted }),
+  cornerBlocks: yes('Corner blocks', false, {
+    help: 'A block across each corner stops the legs from racking.',
+    when: butted,
+  }),
   below: pick(
     'Below',
     { none: 'nothing', stretchers: 'stretchers', 'ply shelf': 'plywood shelf', 'slat shelf': 'slatted shelf' },
@@ -61,13 +64,18 @@ export function shelfBelow(
   const size = (axis: 0 | 1) => legs[0].box.max[axis] - legs[0].box.min[axis];
   const stock = Math.min(size(0), size(1)) < THIN_LEG ? THIN_RAIL : SHELF_RAIL;
   const rail = dressed(stock);
-  const thick = kind === 'stretchers' ? 0 : kind === 'ply shelf' ? thicknessAsSold(SHELF_SHEET) : dressed(SHELF_SLAT).thickness;
+  const thick =
+    kind === 'stretchers' ? 0 : kind === 'ply shelf' ? thicknessAsSold(SHELF_SHEET) : dressed(SHELF_SLAT).thickness;
   const from = at - thick - rail.width;
   if (from < 0) {
     const least = thick + rail.width + inches(1);
-    kit.stop('shelf-low', say`The shelf is too near the floor`, say`Its rails are ${dim(rail.width)} deep and the shelf ${dim(thick)}: at ${dim(at)} they would go through the floor.`, { at, least }, [
-      { label: say`Put it at ${dim(least)}`, changes: [kit.change(['choices', 'shelfHeight'], least)] },
-    ]);
+    kit.stop(
+      'shelf-low',
+      say`The shelf is too near the floor`,
+      say`Its rails are ${dim(rail.width)} deep and the shelf ${dim(thick)}: at ${dim(at)} they would go through the floor.`,
+      { at, least },
+      [{ label: say`Put it at ${dim(least)}`, changes: [kit.change(['choices', 'shelfHeight'], least)] }],
+    );
     return;
   }
   const inset = Math.round((Math.min(size(0), size(1)) - rail.thickness) / 2);
@@ -240,9 +248,13 @@ export const aprons = family({
         [{ label: say`Set back ${dim(deepest)}`, changes: [kit.change(['choices', 'setback'], deepest)] }],
       );
     if (deepest < 0)
-      kit.stop('apron-past-leg', say`The apron is thicker than the leg`, say`A ${dim(apron.thickness)} apron has no place on a ${dim(Math.min(section.along, section.across))} leg.`, { deepest }, [
-        { label: say`Take 1× aprons`, changes: [kit.change(['choices', 'apron'], '1x4')] },
-      ]);
+      kit.stop(
+        'apron-past-leg',
+        say`The apron is thicker than the leg`,
+        say`A ${dim(apron.thickness)} apron has no place on a ${dim(Math.min(section.along, section.across))} leg.`,
+        { deepest },
+        [{ label: say`Take 1× aprons`, changes: [kit.change(['choices', 'apron'], '1x4')] }],
+      );
     const supportsRoom = longRoom - LEAST_RAIL;
     const most = Math.max(0, Math.floor(supportsRoom / (apron.thickness + LEAST_RAIL)));
     if (longRoom >= LEAST_RAIL && choices.crossSupports > most)
@@ -255,10 +267,16 @@ export const aprons = family({
       );
     if (choices.below !== 'none' && !mitred && choices.shelfHeight > room.under - apron.width - LEAST_RAIL) {
       const at = Math.max(inches(1), Math.round((room.under - apron.width) / 3));
-      kit.stop('shelf-high', say`The shelf meets the aprons`, say`Under the aprons there is ${dim(room.under - apron.width)}; a shelf at ${dim(choices.shelfHeight)} leaves under ${dim(LEAST_RAIL)} above it.`, { at: choices.shelfHeight }, [
-        { label: say`Put it at ${dim(at)}`, changes: [kit.change(['choices', 'shelfHeight'], at)] },
-        { label: say`Leave it out`, changes: [kit.change(['choices', 'below'], 'none')] },
-      ]);
+      kit.stop(
+        'shelf-high',
+        say`The shelf meets the aprons`,
+        say`Under the aprons there is ${dim(room.under - apron.width)}; a shelf at ${dim(choices.shelfHeight)} leaves under ${dim(LEAST_RAIL)} above it.`,
+        { at: choices.shelfHeight },
+        [
+          { label: say`Put it at ${dim(at)}`, changes: [kit.change(['choices', 'shelfHeight'], at)] },
+          { label: say`Leave it out`, changes: [kit.change(['choices', 'below'], 'none')] },
+        ],
+      );
     }
     if (kit.stopped()) return kit.built();
 
@@ -280,7 +298,13 @@ export const aprons = family({
     if (choices.cornerBlocks && !mitred) cornerBlocks(kit, legs, room.under);
     const below = mitred ? 'none' : choices.below;
     if (below !== 'none') shelfBelow(kit, legs, below, choices.shelfHeight);
-    assembleFrame(kit, legs, { mitred, below, supports, blocks: choices.cornerBlocks && !mitred, setback: choices.setback });
+    assembleFrame(kit, legs, {
+      mitred,
+      below,
+      supports,
+      blocks: choices.cornerBlocks && !mitred,
+      setback: choices.setback,
+    });
     return kit.built(['A1', 'A2', 'E1', 'E2', ...supports]);
   },
 });
@@ -298,10 +322,17 @@ export function assembleFrame(kit: Kit, legs: readonly [Leg, Leg, Leg, Leg], fra
   const hollow = (leg: Leg) => (leg.tags.length > 1 ? [`leg-${leg.tag}`] : []);
   const loose = (leg: Leg) => (leg.tags.length > 1 ? [] : leg.tags);
   if (frame.mitred) {
-    kit.assemble('apron-frame', say`Glue up the apron frame`, ['A1', 'A2', 'E1', 'E2', ...frame.supports], [], [
-      say`Lay the four aprons end to end, outside up, tape over the mitres, turn them over, glue and fold them shut.`,
+    kit.assemble(
+      'apron-frame',
+      say`Glue up the apron frame`,
+      ['A1', 'A2', 'E1', 'E2', ...frame.supports],
+      [],
+      [say`Lay the four aprons end to end, outside up, tape over the mitres, turn them over, glue and fold them shut.`],
+    );
+    kit.assemble('base', say`Fix the legs in the corners`, legs.flatMap(loose), [
+      'apron-frame',
+      ...legs.flatMap(hollow),
     ]);
-    kit.assemble('base', say`Fix the legs in the corners`, legs.flatMap(loose), ['apron-frame', ...legs.flatMap(hollow)]);
     return;
   }
   const setback =
@@ -324,7 +355,8 @@ export function assembleFrame(kit: Kit, legs: readonly [Leg, Leg, Leg, Leg], fra
   const shelfRails = frame.below === 'stretchers' ? ['S3'] : frame.below === 'none' ? [] : ['R1', 'R2'];
   kit.assemble('base', say`Join the end frames with the long aprons`, ['A1', 'A2', ...shelfRails], ['end-1', 'end-2']);
   const inside = [...frame.supports, ...(frame.blocks ? ['J1', 'J2', 'J3', 'J4'] : [])];
-  if (inside.length > 0) kit.assemble('stiff', say`Put in the cross supports${frame.blocks ? ' and corner blocks' : ''}`, inside, ['base']);
+  if (inside.length > 0)
+    kit.assemble('stiff', say`Put in the cross supports${frame.blocks ? ' and corner blocks' : ''}`, inside, ['base']);
   const shelf = kit.tags().filter((name) => /^H\d+$/.test(name));
   if (shelf.length > 0) kit.assemble('shelf', say`Lay the shelf`, shelf, [inside.length > 0 ? 'stiff' : 'base']);
 }

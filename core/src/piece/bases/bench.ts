@@ -17,7 +17,10 @@ export const bench = family({
   name: 'Board-end bench',
   about: 'Two upright board ends between two long aprons: the quickest strong seat.',
   topped: true,
-  refuses: (top) => (top.deck === 'rectangle' ? null : 'Board ends stand under a straight top: round and octagonal ones want legs or a pedestal.'),
+  refuses: (top) =>
+    top.deck === 'rectangle'
+      ? null
+      : 'Board ends stand under a straight top: round and octagonal ones want legs or a pedestal.',
   choices: {
     ends: pick('Ends', ENDS, '2x10'),
     apron: pick('Aprons', APRONS, '1x4'),
@@ -33,14 +36,34 @@ export const bench = family({
     const stretcher = dressed('2x4');
     if (!checkHeight(kit, room, apron.width, 'apron')) return kit.built();
     const foot = footprint(room, choices);
-    checkBetween(kit, room, 'length', foot.length - 2 * end.thickness - 2 * inches(2), choices.overhangEnds, end.thickness, inches(8));
-    checkBetween(kit, room, 'width', foot.width - 2 * apron.thickness, choices.overhangSides, apron.thickness, inches(6));
+    checkBetween(
+      kit,
+      room,
+      'length',
+      foot.length - 2 * end.thickness - 2 * inches(2),
+      choices.overhangEnds,
+      end.thickness,
+      inches(8),
+    );
+    checkBetween(
+      kit,
+      room,
+      'width',
+      foot.width - 2 * apron.thickness,
+      choices.overhangSides,
+      apron.thickness,
+      inches(6),
+    );
     const high = room.under - apron.width - stretcher.width;
     if (choices.stretcherHeight > high) {
       const at = Math.max(inches(1), Math.round(high / 2));
-      kit.stop('stretcher-meets-apron', say`The stretcher meets the aprons`, say`Under the aprons there is ${dim(room.under - apron.width)}; a ${dim(stretcher.width)} stretcher at ${dim(choices.stretcherHeight)} is among them.`, { high }, [
-        { label: say`Put it at ${dim(at)}`, changes: [kit.change(['choices', 'stretcherHeight'], at)] },
-      ]);
+      kit.stop(
+        'stretcher-meets-apron',
+        say`The stretcher meets the aprons`,
+        say`Under the aprons there is ${dim(room.under - apron.width)}; a ${dim(stretcher.width)} stretcher at ${dim(choices.stretcherHeight)} is among them.`,
+        { high },
+        [{ label: say`Put it at ${dim(at)}`, changes: [kit.change(['choices', 'stretcherHeight'], at)] }],
+      );
     }
     if (kit.stopped()) return kit.built();
 
@@ -55,7 +78,14 @@ export const bench = family({
       const row = widths.map((width, k) => {
         const name = `E${at + 1}${String.fromCharCode(65 + k)}`;
         const part = kit.board(
-          { tag: name, role: 'leg', name: 'end board', material: choices.ends, squared: true, trimmedLater: widths.length > 1 },
+          {
+            tag: name,
+            role: 'leg',
+            name: 'end board',
+            material: choices.ends,
+            squared: true,
+            trimmedLater: widths.length > 1,
+          },
           boxAt([x, y, 0], [end.thickness, width, room.under]),
           2,
           1,
@@ -70,7 +100,12 @@ export const bench = family({
     const x0 = foot.x;
     [foot.y, foot.y + foot.width - apron.thickness].forEach((y, at) => {
       const name = `A${at + 1}`;
-      kit.board({ tag: name, role: 'apron', name: 'long apron', material: choices.apron }, boxAt([x0, y, room.under - apron.width], [foot.length, apron.thickness, apron.width]), 0, 2);
+      kit.board(
+        { tag: name, role: 'apron', name: 'long apron', material: choices.apron },
+        boxAt([x0, y, room.under - apron.width], [foot.length, apron.thickness, apron.width]),
+        0,
+        2,
+      );
       for (const row of ends) kit.join('screws', name, at === 0 ? row[0]! : row.at(-1)!);
     });
     const [left, right] = [boxOf(kit.get(ends[0]![0]!)), boxOf(kit.get(ends[1]![0]!))];
@@ -90,7 +125,9 @@ export const bench = family({
       0,
       2,
     );
-    const behind = ends.map((row) => row.filter((name) => boxOf(kit.get(name)).min[1] < y + stretcher.thickness && boxOf(kit.get(name)).max[1] > y));
+    const behind = ends.map((row) =>
+      row.filter((name) => boxOf(kit.get(name)).min[1] < y + stretcher.thickness && boxOf(kit.get(name)).max[1] > y),
+    );
     behind.flat().forEach((name) => kit.join('rail end', 'S1', name));
     ends.forEach((row, at) => {
       if (row.length > 1) kit.assemble(`end-${at + 1}`, say`Glue up end ${at + 1}`, row);

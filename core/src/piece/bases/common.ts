@@ -57,7 +57,15 @@ export function checkHeight(kit: Kit, room: Room, deep: Length, what: string): b
 }
 
 /** Says so where legs and overhangs leave too little between them along a side. */
-export function checkBetween(kit: Kit, room: Room, side: 'length' | 'width', left: Length, overhang: Length, legSize: Length, least = LEAST_RAIL): void {
+export function checkBetween(
+  kit: Kit,
+  room: Room,
+  side: 'length' | 'width',
+  left: Length,
+  overhang: Length,
+  legSize: Length,
+  least = LEAST_RAIL,
+): void {
   if (left >= least) return;
   const needed = least - left;
   const path = side === 'length' ? 'overhangEnds' : 'overhangSides';
@@ -69,7 +77,9 @@ export function checkBetween(kit: Kit, room: Room, side: 'length' | 'width', lef
     say`Two legs of ${dim(legSize)} and two overhangs of ${dim(overhang)} leave ${dim(left)} of ${dim(room.inside[side])} between them. It needs ${dim(least)}.`,
     { left, least },
     [
-      ...(smaller >= 0 ? [{ label: say`Overhang ${dim(smaller)} instead`, changes: [kit.change(['choices', path], smaller)] }] : []),
+      ...(smaller >= 0
+        ? [{ label: say`Overhang ${dim(smaller)} instead`, changes: [kit.change(['choices', path], smaller)] }]
+        : []),
       {
         label: say`Make it ${dim(size)} ${side === 'length' ? 'long' : 'wide'}`,
         changes: [kit.change(['size', side], size)],
@@ -126,7 +136,13 @@ export function railsBetween(kit: Kit, legs: readonly [Leg, Leg, Leg, Leg], rail
 }
 
 /** Cross supports between the two long rails, spread evenly, upper edges level with theirs. */
-export function crossSupports(kit: Kit, room: Room, rails: readonly [string, string], count: number, nominal: Nominal): readonly string[] {
+export function crossSupports(
+  kit: Kit,
+  room: Room,
+  rails: readonly [string, string],
+  count: number,
+  nominal: Nominal,
+): readonly string[] {
   const [front, back] = rails.map((name) => boxOf(kit.get(name))) as [Box, Box];
   const { width, thickness } = dressed(nominal);
   const start = front.max[1];

@@ -45,9 +45,13 @@ export const endTable = family({
     checkBetween(kit, room, 'width', depthRoom, choices.overhangSides, section.across, inches(6));
     const thick = SIDE_INSET + dressed(SIDE_STOCK).thickness + dressed('1x3').thickness;
     if (section.along < thick)
-      kit.stop('legs-thin', say`The legs are too thin for sides and supports`, say`Side and drawer support lie beside each other in ${dim(thick)}; the legs are ${dim(section.along)}.`, { thick }, [
-        { label: say`Take legs of two 2×4`, changes: [kit.change(['choices', 'legs'], 'two 2x4')] },
-      ]);
+      kit.stop(
+        'legs-thin',
+        say`The legs are too thin for sides and supports`,
+        say`Side and drawer support lie beside each other in ${dim(thick)}; the legs are ${dim(section.along)}.`,
+        { thick },
+        [{ label: say`Take legs of two 2×4`, changes: [kit.change(['choices', 'legs'], 'two 2x4')] }],
+      );
     if (kit.stopped()) return kit.built();
     const front = dressed('1x6').thickness;
     const side = sideOf(choices.box as DrawerStock);
@@ -60,19 +64,35 @@ export const endTable = family({
     if (!sizes) {
       const need = inches(10) + inches(1 / 2) + front + rail.thickness + 2 * choices.overhangSides;
       const tooNarrow = width < inches(5);
-      kit.stop('drawer-opening', tooNarrow ? say`Too narrow for a drawer` : say`No slide is short enough`, tooNarrow
-          ? say`Legs and drawer supports leave an opening of ${dim(Math.max(0, width))}; with slides a box needs ${dim(inches(5))}.`
-          : say`Behind the rails there is ${dim(Math.max(0, backY - railY - inches(1 / 2)))}; the shortest slide sold is ${dim(inches(10))}, and an opening must be ${dim(inches(2.5))} high.`, { width, depth: backY - railY }, [
+      kit.stop(
+        'drawer-opening',
+        tooNarrow ? say`Too narrow for a drawer` : say`No slide is short enough`,
         tooNarrow
-          ? { label: say`Make it ${dim(room.length + inches(5) - width)} long`, changes: [kit.change(['size', 'length'], room.length + inches(5) - width)] }
-          : { label: say`Make it ${dim(Math.max(need, room.width))} wide`, changes: [kit.change(['size', 'width'], Math.max(need, room.width))] },
-      ]);
+          ? say`Legs and drawer supports leave an opening of ${dim(Math.max(0, width))}; with slides a box needs ${dim(inches(5))}.`
+          : say`Behind the rails there is ${dim(Math.max(0, backY - railY - inches(1 / 2)))}; the shortest slide sold is ${dim(inches(10))}, and an opening must be ${dim(inches(2.5))} high.`,
+        { width, depth: backY - railY },
+        [
+          tooNarrow
+            ? {
+                label: say`Make it ${dim(room.length + inches(5) - width)} long`,
+                changes: [kit.change(['size', 'length'], room.length + inches(5) - width)],
+              }
+            : {
+                label: say`Make it ${dim(Math.max(need, room.width))} wide`,
+                changes: [kit.change(['size', 'width'], Math.max(need, room.width))],
+              },
+        ],
+      );
       return kit.built();
     }
     if (sizes.box.height > tallestSide(choices.box as DrawerStock)) {
-      kit.stop('drawer-deep', say`The drawer is deeper than its boards`, say`A side ${dim(sizes.box.height)} high can not be cut from ${DRAWER_STOCK[choices.box as DrawerStock]}.`, { height: sizes.box.height }, [
-        { label: say`Take 1/2 plywood`, changes: [kit.change(['choices', 'box'], 'ply 1/2')] },
-      ]);
+      kit.stop(
+        'drawer-deep',
+        say`The drawer is deeper than its boards`,
+        say`A side ${dim(sizes.box.height)} high can not be cut from ${DRAWER_STOCK[choices.box as DrawerStock]}.`,
+        { height: sizes.box.height },
+        [{ label: say`Take 1/2 plywood`, changes: [kit.change(['choices', 'box'], 'ply 1/2')] }],
+      );
       return kit.built();
     }
     const panel = dressed(SIDE_STOCK);
@@ -83,7 +103,12 @@ export const endTable = family({
     for (let at = 0; at <= fronts; at++) {
       const z = room.under - rail.width - at * (rail.width + choices.opening);
       const name = `R${at + 1}`;
-      kit.board({ tag: name, role: 'rail', name: 'front rail', material: RAIL }, boxAt([x0, railY, z], [between, rail.thickness, rail.width]), 0, 2);
+      kit.board(
+        { tag: name, role: 'rail', name: 'front rail', material: RAIL },
+        boxAt([x0, railY, z], [between, rail.thickness, rail.width]),
+        0,
+        2,
+      );
       joinLeg(kit, 'rail end', name, legs[0]);
       joinLeg(kit, 'rail end', name, legs[2]);
       if (at > 0) openings.push(z + rail.width);
@@ -98,13 +123,23 @@ export const endTable = family({
       ([legs[0], legs[2]] as const).forEach((leg, k) => {
         const name = `E${2 * at + k + 1}`;
         const inner = k === 0 ? leg.box.min[0] + SIDE_INSET : leg.box.max[0] - SIDE_INSET - panel.thickness;
-        kit.board({ tag: name, role: 'apron', name: 'side', material: SIDE_STOCK, squared: bands > 1 }, boxAt([inner, leg.box.max[1], low + from], [panel.thickness, depthRoom, to - from]), 1, 2);
+        kit.board(
+          { tag: name, role: 'apron', name: 'side', material: SIDE_STOCK, squared: bands > 1 },
+          boxAt([inner, leg.box.max[1], low + from], [panel.thickness, depthRoom, to - from]),
+          1,
+          2,
+        );
         joinLeg(kit, 'rail end', name, leg);
         joinLeg(kit, 'rail end', name, legs[2 * k + 1]!);
         sides[k]!.push(name);
       });
       const name = `A${at + 1}`;
-      kit.board({ tag: name, role: 'apron', name: 'back', material: SIDE_STOCK, squared: bands > 1 }, boxAt([x0, backY, low + from], [between, rail.thickness, to - from]), 0, 2);
+      kit.board(
+        { tag: name, role: 'apron', name: 'back', material: SIDE_STOCK, squared: bands > 1 },
+        boxAt([x0, backY, low + from], [between, rail.thickness, to - from]),
+        0,
+        2,
+      );
       joinLeg(kit, 'rail end', name, legs[1]);
       joinLeg(kit, 'rail end', name, legs[3]);
     }
@@ -149,7 +184,9 @@ export const endTable = family({
         say`Join the ${side === 0 ? 'left' : 'right'} side`,
         [...loose(2 * side), ...loose(2 * side + 1), ...sides[side]!, ...all.map((pair) => pair[side]!)],
         [...hollow(2 * side), ...hollow(2 * side + 1)],
-        [say`The drawer supports lie level with the inner faces of the legs, square to the front: the slides follow them.`],
+        [
+          say`The drawer supports lie level with the inner faces of the legs, square to the front: the slides follow them.`,
+        ],
       ),
     );
     const rails = kit.tags().filter((name) => /^[AR]\d+$/.test(name));

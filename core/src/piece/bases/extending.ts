@@ -23,11 +23,24 @@ export const longestTravel = (keeperFar: Length, farApron: Length, overlap: Leng
 /** Takes a box out of a part, with running clearance: what slides through it. */
 function passage(part: Part, box: Box, kind: Cutout['kind'], runner: string, axis: 0 | 1 | 2): Part {
   const points = [box.min, box.max].map((point) => intoFrame(part.frame, point));
-  const range = (at: 0 | 1 | 2) => [Math.min(points[0]![at], points[1]![at]), Math.max(points[0]![at], points[1]![at])] as const;
+  const range = (at: 0 | 1 | 2) =>
+    [Math.min(points[0]![at], points[1]![at]), Math.max(points[0]![at], points[1]![at])] as const;
   const [a, b] = axis === 2 ? ([0, 1] as const) : axis === 1 ? ([0, 2] as const) : ([1, 2] as const);
   const [[a0, a1], [b0, b1]] = [range(a), range(b)];
   const [from, to] = range(axis);
-  const cut: Cutout = { kind, axis, outline: [[a0, b0], [a1, b0], [a1, b1], [a0, b1]], from, to, for: runner };
+  const cut: Cutout = {
+    kind,
+    axis,
+    outline: [
+      [a0, b0],
+      [a1, b0],
+      [a1, b1],
+      [a0, b1],
+    ],
+    from,
+    to,
+    for: runner,
+  };
   return { ...part, cuts: [...part.cuts, cut] };
 }
 
@@ -43,12 +56,18 @@ export const extending = family({
   about: 'Two leaves slide out from under the ends: short every day, long for guests.',
   topped: true,
   refuses: (top) =>
-    top.deck !== 'rectangle' ? 'Leaves slide out from under straight ends.' : top.holdsScrews ? null : 'The fixed top is screwed to its spacers, and this one takes no screws.',
+    top.deck !== 'rectangle'
+      ? 'Leaves slide out from under straight ends.'
+      : top.holdsScrews
+        ? null
+        : 'The fixed top is screwed to its spacers, and this one takes no screws.',
   choices: {
     ...legChoices,
     apron: pick('Aprons', APRONS, '2x4'),
     travel: measure('Each leaf comes out', inches(14), inches(4), inches(40)),
-    overlap: measure('Stays under the top', inches(3), inches(2), inches(12), { help: 'What stays under the top and past the keeper carries the leaf.' }),
+    overlap: measure('Stays under the top', inches(3), inches(2), inches(12), {
+      help: 'What stays under the top and past the keeper carries the leaf.',
+    }),
     clearance: measure('Running clearance', inches(1 / 16), inches(1 / 32), inches(1 / 4)),
     ...overhangs,
     ...topFixing,
@@ -67,8 +86,18 @@ export const extending = family({
     const foot = footprint(room, choices);
     const longRoom = foot.length - 2 * section.along;
     checkBetween(kit, room, 'length', longRoom, choices.overhangEnds, section.along, inches(16));
-    checkBetween(kit, room, 'width', foot.width - 2 * section.across, choices.overhangSides, section.across, inches(12));
-    const keeperStock = NOMINALS.filter((nominal) => nominal.startsWith('2x')).find((nominal) => dressed(nominal).width >= apron.width + gap)!;
+    checkBetween(
+      kit,
+      room,
+      'width',
+      foot.width - 2 * section.across,
+      choices.overhangSides,
+      section.across,
+      inches(12),
+    );
+    const keeperStock = NOMINALS.filter((nominal) => nominal.startsWith('2x')).find(
+      (nominal) => dressed(nominal).width >= apron.width + gap,
+    )!;
     const keeper = dressed(keeperStock);
     const setback = Math.max(0, Math.floor((Math.min(section.along, section.across) - apron.thickness) / 2));
     const farApron = foot.x + foot.length - setback - apron.thickness;
@@ -76,10 +105,18 @@ export const extending = family({
     const most = Math.min(longestTravel(keeperFrom + keeper.thickness, farApron, overlap, c), keeperFrom - c - overlap);
     if (longRoom >= inches(16) && travel > most) {
       const longer = room.length + 2 * (travel - most);
-      kit.stop('leaf-long', say`The leaf is longer than its runners allow`, say`Out ${dim(travel)} with ${dim(overlap)} kept under, its runners would pass the far apron. At most ${dim(Math.max(0, most))} comes out.`, { travel, most }, [
-        ...(most >= inches(4) ? [{ label: say`Let it come out ${dim(most)}`, changes: [kit.change(['choices', 'travel'], most)] }] : []),
-        { label: say`Make the table ${dim(longer)} long`, changes: [kit.change(['size', 'length'], longer)] },
-      ]);
+      kit.stop(
+        'leaf-long',
+        say`The leaf is longer than its runners allow`,
+        say`Out ${dim(travel)} with ${dim(overlap)} kept under, its runners would pass the far apron. At most ${dim(Math.max(0, most))} comes out.`,
+        { travel, most },
+        [
+          ...(most >= inches(4)
+            ? [{ label: say`Let it come out ${dim(most)}`, changes: [kit.change(['choices', 'travel'], most)] }]
+            : []),
+          { label: say`Make the table ${dim(longer)} long`, changes: [kit.change(['size', 'length'], longer)] },
+        ],
+      );
     }
     if (kit.stopped()) return kit.built();
 
@@ -99,21 +136,48 @@ export const extending = family({
     // Spacers on the long aprons carry the top over the leaves.
     [a1, a2].forEach((box, at) => {
       const y = at === 0 ? box.min[1] : box.max[1] - spacer;
-      kit.board({ tag: `Z${at + 1}`, role: 'support', name: 'spacer under the top', material: '1x2' }, boxAt([box.min[0], y, frameTop], [box.max[0] - box.min[0], spacer, gap]), 0, 2);
+      kit.board(
+        { tag: `Z${at + 1}`, role: 'support', name: 'spacer under the top', material: '1x2' },
+        boxAt([box.min[0], y, frameTop], [box.max[0] - box.min[0], spacer, gap]),
+        0,
+        2,
+      );
       kit.join('screws', `Z${at + 1}`, `A${at + 1}`);
     });
     const inner = { from: a1.min[1] + spacer, to: a2.max[1] - spacer };
     const between = a2.min[1] - a1.max[1];
-    kit.board({ tag: 'N1', role: 'support', name: 'keeper', material: keeperStock }, boxAt([keeperFrom, a1.max[1], frameTop - apron.width], [keeper.thickness, between, apron.width + gap]), 1, 2);
+    kit.board(
+      { tag: 'N1', role: 'support', name: 'keeper', material: keeperStock },
+      boxAt([keeperFrom, a1.max[1], frameTop - apron.width], [keeper.thickness, between, apron.width + gap]),
+      1,
+      2,
+    );
     kit.join('rail end', 'N1', 'A1');
     kit.join('rail end', 'N1', 'A2');
-    leaves(kit, room.length, { travel, overlap, clear: c, leafThick, frameTop, inner, between: [a1.max[1], a2.min[1]], keeperFar: keeperFrom + keeper.thickness, runner, length: travel + overlap });
+    leaves(kit, room.length, {
+      travel,
+      overlap,
+      clear: c,
+      leafThick,
+      frameTop,
+      inner,
+      between: [a1.max[1], a2.min[1]],
+      keeperFar: keeperFrom + keeper.thickness,
+      runner,
+      length: travel + overlap,
+    });
     assembleFrame(kit, legs, { mitred: false, below: 'none', supports: ['N1'], blocks: false, setback });
     kit.assemble('spacers', say`Screw the spacers on`, ['Z1', 'Z2'], ['stiff']);
     for (const side of [1, 2])
-      kit.assemble(`leaf-${side}`, say`Fit leaf ${side} and its runners`, [`M${side}`, `U${2 * side - 1}`, `U${2 * side}`], [side === 1 ? 'spacers' : 'leaf-1'], [
-        say`Slide the runners through the end apron and the keeper, wax them, set the leaf on. It must run its ${dim(travel)} without binding before the top goes on.`,
-      ]);
+      kit.assemble(
+        `leaf-${side}`,
+        say`Fit leaf ${side} and its runners`,
+        [`M${side}`, `U${2 * side - 1}`, `U${2 * side}`],
+        [side === 1 ? 'spacers' : 'leaf-1'],
+        [
+          say`Slide the runners through the end apron and the keeper, wax them, set the leaf on. It must run its ${dim(travel)} without binding before the top goes on.`,
+        ],
+      );
     return kit.built(['Z1', 'Z2', 'N1'], { Z1: 'screws', Z2: 'screws' });
   },
 });
@@ -151,15 +215,26 @@ function leaves(kit: Kit, total: Length, of: Leaves): void {
       kit.join('screws', name, `M${side}`);
       const apron = kit.get(`E${side}`);
       const span = boxOf(apron);
-      const notch = { min: [span.min[0] - 1, box.min[1] - c, box.min[2] - c], max: [span.max[0] + 1, box.max[1] + c, frameTop + 1] } as const;
+      const notch = {
+        min: [span.min[0] - 1, box.min[1] - c, box.min[2] - c],
+        max: [span.max[0] + 1, box.max[1] + c, frameTop + 1],
+      } as const;
       kit.put(passage(apron, notch, 'notch', name, 2));
       const keeper = boxOf(kit.get('N1'));
-      const mortise = grown({ min: [keeper.min[0], box.min[1], box.min[2]], max: [keeper.max[0], box.max[1], box.max[2]] }, 1, c, c);
+      const mortise = grown(
+        { min: [keeper.min[0], box.min[1], box.min[2]], max: [keeper.max[0], box.max[1], box.max[2]] },
+        1,
+        c,
+        c,
+      );
       kit.put(passage(kit.get('N1'), mortise, 'notch', name, 2));
       kit.join('rest', name, 'N1', true);
       return name;
     });
-    kit.moves(`leaf-${side}`, `leaf ${side}`, [`M${side}`, ...names], { kind: 'slide', along: [side === 1 ? -1 : 1, 0, 0], travel });
+    kit.moves(`leaf-${side}`, `leaf ${side}`, [`M${side}`, ...names], {
+      kind: 'slide',
+      along: [side === 1 ? -1 : 1, 0, 0],
+      travel,
+    });
   });
 }
-

@@ -65,10 +65,23 @@ export const hairpin = family({
         kit.change(['choices', 'height'], legs),
         kit.change(['size', 'height'], inches(Number(legs)) + room.topThickness),
       ];
-      kit.stop('hairpin-height', say`The legs do not come in this height`, say`Under the top there is ${dim(room.under)}; these legs are ${dim(height)} and can not be cut.`, { under: room.under, height }, [
-        { label: say`${other} in legs: ${dim(inches(Number(other)) + room.topThickness)} high`, changes: set(other) },
-        ...(other === choices.height ? [] : [{ label: say`${choices.height} in legs: ${dim(height + room.topThickness)} high`, changes: set(choices.height) }]),
-      ]);
+      kit.stop(
+        'hairpin-height',
+        say`The legs do not come in this height`,
+        say`Under the top there is ${dim(room.under)}; these legs are ${dim(height)} and can not be cut.`,
+        { under: room.under, height },
+        [
+          { label: say`${other} in legs: ${dim(inches(Number(other)) + room.topThickness)} high`, changes: set(other) },
+          ...(other === choices.height
+            ? []
+            : [
+                {
+                  label: say`${choices.height} in legs: ${dim(height + room.topThickness)} high`,
+                  changes: set(choices.height),
+                },
+              ]),
+        ],
+      );
     }
     const foot = footprint(room, choices);
     checkBetween(kit, room, 'length', foot.length - 2 * PLATE, choices.overhangEnds, PLATE, inches(6));
@@ -76,9 +89,13 @@ export const hairpin = family({
     const batten = dressed('1x4');
     const most = Math.max(0, Math.floor((foot.length - 2 * PLATE) / (batten.width + inches(2))));
     if (choices.battens > most)
-      kit.stop('battens', say`${choices.battens} battens do not fit`, say`Between the legs there is room for ${most}.`, { most }, [
-        { label: say`Use ${most}`, changes: [kit.change(['choices', 'battens'], most)] },
-      ]);
+      kit.stop(
+        'battens',
+        say`${choices.battens} battens do not fit`,
+        say`Between the legs there is room for ${most}.`,
+        { most },
+        [{ label: say`Use ${most}`, changes: [kit.change(['choices', 'battens'], most)] }],
+      );
     if (kit.stopped()) return kit.built();
 
     const [x0, x1, y0, y1] = [foot.x, foot.x + foot.length, foot.y, foot.y + foot.width];
@@ -90,7 +107,13 @@ export const hairpin = family({
     ].forEach(([x, y], at) => {
       // Its own length runs up, its width along the table, its thickness across.
       const leg = kit.shaped(
-        { tag: `L${at + 1}`, role: 'leg', name: 'hairpin leg', material: 'bought', bought: { kind: 'hairpin-leg', size: choices.height, pounds: POUNDS } },
+        {
+          tag: `L${at + 1}`,
+          role: 'leg',
+          name: 'hairpin leg',
+          material: 'bought',
+          bought: { kind: 'hairpin-leg', size: choices.height, pounds: POUNDS },
+        },
         shape(height),
         ROD,
         { at: [x!, Math.round(y! - ROD / 2), 0], u: [0, 0, 1], v: [1, 0, 0] },
@@ -99,11 +122,19 @@ export const hairpin = family({
     });
     const names = spread(x0 + PLATE, x1 - PLATE, batten.width, choices.battens, inches(1 / 16)).map((x, at) => {
       const name = `C${at + 1}`;
-      kit.board({ tag: name, role: 'support', name: 'batten', material: '1x4' }, boxAt([x, y0, room.under - batten.thickness], [batten.width, y1 - y0, batten.thickness]), 1, 0);
+      kit.board(
+        { tag: name, role: 'support', name: 'batten', material: '1x4' },
+        boxAt([x, y0, room.under - batten.thickness], [batten.width, y1 - y0, batten.thickness]),
+        1,
+        0,
+      );
       return name;
     });
     const legs = ['L1', 'L2', 'L3', 'L4'];
-    const by = Object.fromEntries([...legs.map((tag) => [tag, 'plate'] as const), ...names.map((tag) => [tag, 'screws'] as const)]);
+    const by = Object.fromEntries([
+      ...legs.map((tag) => [tag, 'plate'] as const),
+      ...names.map((tag) => [tag, 'screws'] as const),
+    ]);
     return kit.built([...legs, ...names], by);
   },
 });

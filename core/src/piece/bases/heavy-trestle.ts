@@ -20,11 +20,27 @@ function clipped(part: Part, size: Length, edge: 'upper' | 'lower'): Part {
     outline:
       edge === 'upper'
         ? x === 0
-          ? [[0, to], [inner, from], [0, from]]
-          : [[x, to], [x, from], [inner, from]]
+          ? [
+              [0, to],
+              [inner, from],
+              [0, from],
+            ]
+          : [
+              [x, to],
+              [x, from],
+              [inner, from],
+            ]
         : x === 0
-          ? [[0, from], [inner, from], [0, to]]
-          : [[inner, from], [x, from], [x, to]],
+          ? [
+              [0, from],
+              [inner, from],
+              [0, to],
+            ]
+          : [
+              [inner, from],
+              [x, from],
+              [x, to],
+            ],
     from: -1,
     to: width + 1,
     for: null,
@@ -38,7 +54,12 @@ function relieved(part: Part, pad: Length, deep: Length): Part {
   const cut: Cutout = {
     kind: 'relief',
     axis: 1,
-    outline: [[pad, -1], [length - pad, -1], [length - pad - deep, deep], [pad + deep, deep]],
+    outline: [
+      [pad, -1],
+      [length - pad, -1],
+      [length - pad - deep, deep],
+      [pad + deep, deep],
+    ],
     from: -1,
     to: width + 1,
     for: null,
@@ -47,7 +68,17 @@ function relieved(part: Part, pad: Length, deep: Length): Part {
 }
 
 /** A beam along y whose thickness stands up, so that its own z is height. */
-const beamAcross = (kit: Kit, tag: string, role: 'foot' | 'apron', name: string, material: Nominal, x: Length, y: Length, z: Length, length: Length) => {
+const beamAcross = (
+  kit: Kit,
+  tag: string,
+  role: 'foot' | 'apron',
+  name: string,
+  material: Nominal,
+  x: Length,
+  y: Length,
+  z: Length,
+  length: Length,
+) => {
   const { width, thickness } = dressed(material);
   // Lying on its face along y: u along y, v against x, so that u x v points up.
   return kit.put({
@@ -79,19 +110,34 @@ export const heavyTrestle = family({
     const least = inches(6);
     if (postLength < least) {
       const height = room.height + (least - postLength);
-      kit.stop('post-short', say`Too low for these timbers`, say`Foot and head take ${dim(2 * beam.thickness)} and leave ${dim(Math.max(0, postLength))} for the posts. They need ${dim(least)}.`, { postLength, least }, [
-        { label: say`Make it ${dim(height)} high`, changes: [kit.change(['size', 'height'], height)] },
-        { label: say`Take 4×4 timber`, changes: [kit.change(['choices', 'timber'], '4x4')] },
-      ]);
+      kit.stop(
+        'post-short',
+        say`Too low for these timbers`,
+        say`Foot and head take ${dim(2 * beam.thickness)} and leave ${dim(Math.max(0, postLength))} for the posts. They need ${dim(least)}.`,
+        { postLength, least },
+        [
+          { label: say`Make it ${dim(height)} high`, changes: [kit.change(['size', 'height'], height)] },
+          { label: say`Take 4×4 timber`, changes: [kit.change(['choices', 'timber'], '4x4')] },
+        ],
+      );
       return kit.built();
     }
     checkBetween(kit, room, 'length', foot.length - 2 * beam.width, choices.overhangEnds, beam.width, inches(12));
     const needed = 3 * beam.width + 2 * inches(3);
     checkBetween(kit, room, 'width', foot.width - needed + inches(4), choices.overhangSides, beam.width);
     if (choices.clip > beam.thickness - inches(1))
-      kit.stop('clip-deep', say`The clipped corners leave no end`, say`A ${dim(beam.thickness)} timber clipped by ${dim(choices.clip)} keeps under an inch.`, { clip: choices.clip }, [
-        { label: say`Clip ${dim(beam.thickness - inches(1))}`, changes: [kit.change(['choices', 'clip'], beam.thickness - inches(1))] },
-      ]);
+      kit.stop(
+        'clip-deep',
+        say`The clipped corners leave no end`,
+        say`A ${dim(beam.thickness)} timber clipped by ${dim(choices.clip)} keeps under an inch.`,
+        { clip: choices.clip },
+        [
+          {
+            label: say`Clip ${dim(beam.thickness - inches(1))}`,
+            changes: [kit.change(['choices', 'clip'], beam.thickness - inches(1))],
+          },
+        ],
+      );
     if (kit.stopped()) return kit.built();
 
     const middle = foot.y + Math.round(foot.width / 2);
@@ -103,11 +149,26 @@ export const heavyTrestle = family({
       if (choices.relief) under = relieved(under, inches(3), inches(0.75));
       if (choices.clip > 0) under = clipped(under, choices.clip, 'upper');
       kit.put(under);
-      const head = beamAcross(kit, `K${n}`, 'apron', 'head', choices.timber, x, foot.y, room.under - beam.thickness, foot.width);
+      const head = beamAcross(
+        kit,
+        `K${n}`,
+        'apron',
+        'head',
+        choices.timber,
+        x,
+        foot.y,
+        room.under - beam.thickness,
+        foot.width,
+      );
       if (choices.clip > 0) kit.put(clipped(head, choices.clip, 'lower'));
       rowsY.forEach((y, k) => {
         const tag = `P${2 * at + k + 1}`;
-        kit.board({ tag, role: 'leg', name: 'post', material: choices.timber }, boxAt([x, y, beam.thickness], [beam.width, beam.width, postLength]), 2, 0);
+        kit.board(
+          { tag, role: 'leg', name: 'post', material: choices.timber },
+          boxAt([x, y, beam.thickness], [beam.width, beam.width, postLength]),
+          2,
+          0,
+        );
         kit.join('bolt', `F${n}`, tag);
         kit.join('bolt', `K${n}`, tag);
       });
@@ -124,13 +185,21 @@ export const heavyTrestle = family({
       kit.join('bolt', 'S1', name);
     }
     [1, 2].forEach((n) =>
-      kit.assemble(`trestle-${n}`, say`Bolt trestle ${n}`, [`F${n}`, `K${n}`, `P${2 * n - 1}`, `P${2 * n}`], [], [
-        say`Drill the counterbore first, then the clearance hole through its middle.`,
-      ]),
+      kit.assemble(
+        `trestle-${n}`,
+        say`Bolt trestle ${n}`,
+        [`F${n}`, `K${n}`, `P${2 * n - 1}`, `P${2 * n}`],
+        [],
+        [say`Drill the counterbore first, then the clearance hole through its middle.`],
+      ),
     );
-    kit.assemble('base', say`Lap the stretcher over the feet`, ['S1'], ['trestle-1', 'trestle-2'], [
-      say`Saw several cuts to half the depth between the lap's shoulders, knock the waste out, pare the floor flat.`,
-    ]);
+    kit.assemble(
+      'base',
+      say`Lap the stretcher over the feet`,
+      ['S1'],
+      ['trestle-1', 'trestle-2'],
+      [say`Saw several cuts to half the depth between the lap's shoulders, knock the waste out, pare the floor flat.`],
+    );
     return kit.built(['K1', 'K2']);
   },
 });

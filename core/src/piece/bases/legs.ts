@@ -32,7 +32,9 @@ export const legChoices = {
   legs: pick('Legs', LEG_KINDS, 'two 2x4', {
     help: 'Glued legs are straighter and often cheaper than solid ones; a hollow box is light and shows no end grain or nail.',
   }),
-  boughtLeg: pick('Bought leg, inches high', { '16': '16', '21': '21', '28': '28', '35': '35' }, '28', { when: bought }),
+  boughtLeg: pick('Bought leg, inches high', { '16': '16', '21': '21', '28': '28', '35': '35' }, '28', {
+    when: bought,
+  }),
   boughtSection: measure('Bought leg, square of its block', inches(2.25), inches(1), inches(5), { when: bought }),
 };
 
@@ -83,7 +85,13 @@ export function joinLeg(kit: Kit, kind: JointKind, part: string, leg: Leg): void
 }
 
 /** Puts one leg into `box`. */
-export function placeLeg(kit: Kit, name: string, box: Box, section: LegSection, choices: { legs: LegKind; boughtLeg: string }): Leg {
+export function placeLeg(
+  kit: Kit,
+  name: string,
+  box: Box,
+  section: LegSection,
+  choices: { legs: LegKind; boughtLeg: string },
+): Leg {
   const length = box.max[2] - box.min[2];
   if (section.narrow === null) {
     kit.board(
@@ -119,7 +127,8 @@ export function placeLeg(kit: Kit, name: string, box: Box, section: LegSection, 
   kit.board(spec('B', true), boxAt([x, y + size[1]! - thickness, z], [size[0]!, thickness, length]), 2, 0);
   kit.board(spec('C', false), left, 2, 1);
   kit.board(spec('D', false), boxAt([x + size[0]! - thickness, y + thickness, z], [thickness, between, length]), 2, 1);
-  for (const narrow of ['C', 'D']) for (const wide of ['A', 'B']) kit.join('lamination', `${name}${narrow}`, `${name}${wide}`);
+  for (const narrow of ['C', 'D'])
+    for (const wide of ['A', 'B']) kit.join('lamination', `${name}${narrow}`, `${name}${wide}`);
   return {
     tag: name,
     box,
@@ -141,10 +150,16 @@ export function placeLegs(
   const legs = boxes.map((box, at) => placeLeg(kit, `L${at + 1}`, box, section, choices));
   for (const leg of legs)
     if (leg.tags.length > 1)
-      kit.assemble(`leg-${leg.tag}`, say`Glue up the hollow leg ${tag(leg.tag)}`, leg.tags, [], [
-        say`Lay a wide board face down, stand both narrow boards on its edges, close it with the other wide board. Glue and clamps only: a nail would show.`,
-        say`Keep the narrow boards ${dim(section.across - 2 * inches(0.75))} wide: that makes the leg as deep as it is wide.`,
-      ]);
+      kit.assemble(
+        `leg-${leg.tag}`,
+        say`Glue up the hollow leg ${tag(leg.tag)}`,
+        leg.tags,
+        [],
+        [
+          say`Lay a wide board face down, stand both narrow boards on its edges, close it with the other wide board. Glue and clamps only: a nail would show.`,
+          say`Keep the narrow boards ${dim(section.across - 2 * inches(0.75))} wide: that makes the leg as deep as it is wide.`,
+        ],
+      );
   return legs as unknown as readonly [Leg, Leg, Leg, Leg];
 }
 
@@ -167,7 +182,9 @@ export function checkBoughtLeg(kit: Kit, room: Room, choices: { legs: LegKind; b
       : say`They would lose ${dim(off)} at the foot, and over ${dim(MOST_CUT_OFF)} cuts into the turning.`,
     { sold, under: room.under },
     [
-      ...(other ? [{ label: say`Take the ${other} in leg`, changes: [kit.change(['choices', 'boughtLeg'], other)] }] : []),
+      ...(other
+        ? [{ label: say`Take the ${other} in leg`, changes: [kit.change(['choices', 'boughtLeg'], other)] }]
+        : []),
       {
         label: say`${next} in legs: ${dim(height)} high`,
         changes: [kit.change(['choices', 'boughtLeg'], next), kit.change(['size', 'height'], height)],

@@ -46,50 +46,87 @@ export const pedestal = family({
     const least = inches(8);
     if (postLength < least) {
       const height = room.height + (least - postLength);
-      kit.stop('post-short', say`Too low for a pedestal`, say`Crossing beams take ${dim(2 * high)} and leave ${dim(Math.max(0, postLength))} for the post. It needs ${dim(least)}.`, { postLength, least }, [
-        { label: say`Make it ${dim(height)} high`, changes: [kit.change(['size', 'height'], height)] },
-      ]);
+      kit.stop(
+        'post-short',
+        say`Too low for a pedestal`,
+        say`Crossing beams take ${dim(2 * high)} and leave ${dim(Math.max(0, postLength))} for the post. It needs ${dim(least)}.`,
+        { postLength, least },
+        [{ label: say`Make it ${dim(height)} high`, changes: [kit.change(['size', 'height'], height)] }],
+      );
       return kit.built();
     }
     const braceStock = '2x3' as const;
     const run = Math.floor((length - Math.max(post.x, post.y)) / 2) - inches(2);
     if (run < inches(5)) {
       const overhang = Math.max(0, choices.overhang - (inches(5) - run));
-      kit.stop('beams-short', say`The crossing beams are too short`, say`They are ${dim(Math.max(0, length))} long and leave ${dim(Math.max(0, run))} beside the post for a brace; it needs ${dim(inches(5))}.`, { run }, [
-        { label: say`Keep them ${dim(overhang)} short of the edge`, changes: [kit.change(['choices', 'overhang'], overhang)] },
-        {
-          label: say`Make the top ${dim(room.length + 4 * (inches(5) - run))}`,
-          changes: [
-            kit.change(['size', 'length'], room.length + 4 * (inches(5) - run)),
-            kit.change(['size', 'width'], room.width + 4 * (inches(5) - run)),
-          ],
-        },
-      ]);
+      kit.stop(
+        'beams-short',
+        say`The crossing beams are too short`,
+        say`They are ${dim(Math.max(0, length))} long and leave ${dim(Math.max(0, run))} beside the post for a brace; it needs ${dim(inches(5))}.`,
+        { run },
+        [
+          {
+            label: say`Keep them ${dim(overhang)} short of the edge`,
+            changes: [kit.change(['choices', 'overhang'], overhang)],
+          },
+          {
+            label: say`Make the top ${dim(room.length + 4 * (inches(5) - run))}`,
+            changes: [
+              kit.change(['size', 'length'], room.length + 4 * (inches(5) - run)),
+              kit.change(['size', 'width'], room.width + 4 * (inches(5) - run)),
+            ],
+          },
+        ],
+      );
       return kit.built();
     }
     const sets = choices.braces === '8' ? 2 : 1;
-    const room45 = Math.min(run, Math.floor((postLength - inches(2)) / sets / (riseOf(1000, choices.braceAngle) / 1000)));
+    const room45 = Math.min(
+      run,
+      Math.floor((postLength - inches(2)) / sets / (riseOf(1000, choices.braceAngle) / 1000)),
+    );
     const reach = Math.min(room45, inches(12));
     if (reach < inches(5)) {
-      kit.stop('braces-long', say`No room for the braces`, say`On a post of ${dim(postLength)} ${sets * 4} braces at ${choices.braceAngle} degrees would meet.`, { postLength }, [
-        sets === 2
-          ? { label: say`Use four`, changes: [kit.change(['choices', 'braces'], '4')] }
-          : { label: say`Cut them at 35 degrees`, changes: [kit.change(['choices', 'braceAngle'], 35)] },
-      ]);
+      kit.stop(
+        'braces-long',
+        say`No room for the braces`,
+        say`On a post of ${dim(postLength)} ${sets * 4} braces at ${choices.braceAngle} degrees would meet.`,
+        { postLength },
+        [
+          sets === 2
+            ? { label: say`Use four`, changes: [kit.change(['choices', 'braces'], '4')] }
+            : { label: say`Cut them at 35 degrees`, changes: [kit.change(['choices', 'braceAngle'], 35)] },
+        ],
+      );
       return kit.built();
     }
 
     const cross = (tags: readonly [string, string], z: number, role: 'foot' | 'apron', name: string) => {
       const half = Math.round(length / 2);
-      kit.board({ tag: tags[0], role, name, material: choices.beams }, boxAt([cx - half, cy - Math.round(wide / 2), z], [2 * half, wide, high]), 0, 2);
-      kit.board({ tag: tags[1], role, name, material: choices.beams }, boxAt([cx - Math.round(wide / 2), cy - half, z], [wide, 2 * half, high]), 1, 2);
+      kit.board(
+        { tag: tags[0], role, name, material: choices.beams },
+        boxAt([cx - half, cy - Math.round(wide / 2), z], [2 * half, wide, high]),
+        0,
+        2,
+      );
+      kit.board(
+        { tag: tags[1], role, name, material: choices.beams },
+        boxAt([cx - Math.round(wide / 2), cy - half, z], [wide, 2 * half, high]),
+        1,
+        2,
+      );
       kit.lap(tags[0], tags[1]);
       kit.join('lap', tags[0], tags[1]);
     };
     cross(['F1', 'F2'], 0, 'foot', 'foot beam');
     cross(['K1', 'K2'], room.under - high, 'apron', 'head beam');
     const [px, py] = [cx - Math.round(post.x / 2), cy - Math.round(post.y / 2)];
-    kit.board({ tag: 'P1', role: 'leg', name: 'post', material: post.material, plies: post.plies }, boxAt([px, py, high], [post.x, post.y, postLength]), 2, 0);
+    kit.board(
+      { tag: 'P1', role: 'leg', name: 'post', material: post.material, plies: post.plies },
+      boxAt([px, py, high], [post.x, post.y, postLength]),
+      2,
+      0,
+    );
     // The lower beam of a lap may leave the post to the upper one.
     for (const tag of ['F1', 'F2', 'K1', 'K2']) if (kit.touch(tag, 'P1')) kit.join('screws', tag, 'P1');
     const { min, max } = boxOf(kit.get('P1'));
@@ -116,11 +153,21 @@ export const pedestal = family({
           set === 1,
         ),
       );
-    kit.assemble('foot', say`Lap the foot beams`, ['F1', 'F2'], [], [say`Keep the lapped beams square: both diagonals between their ends read the same.`]);
+    kit.assemble(
+      'foot',
+      say`Lap the foot beams`,
+      ['F1', 'F2'],
+      [],
+      [say`Keep the lapped beams square: both diagonals between their ends read the same.`],
+    );
     kit.assemble('head', say`Lap the head beams`, ['K1', 'K2']);
-    kit.assemble('base', say`Stand the post between foot and head`, ['P1', ...Array.from({ length: 4 * sets }, (_, k) => `D${k + 1}`)], ['foot', 'head'], [
-      say`Screw through the beams into the post first, check it plumb all round, then put the braces in.`,
-    ]);
+    kit.assemble(
+      'base',
+      say`Stand the post between foot and head`,
+      ['P1', ...Array.from({ length: 4 * sets }, (_, k) => `D${k + 1}`)],
+      ['foot', 'head'],
+      [say`Screw through the beams into the post first, check it plumb all round, then put the braces in.`],
+    );
     return kit.built(['K1', 'K2']);
   },
 });

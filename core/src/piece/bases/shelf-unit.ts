@@ -10,13 +10,23 @@ import { placeLegs, type Leg } from './legs';
 
 const POSTS = { '2x2': '2×2', '2x3': '2×3', '2x4': '2×4' } as const;
 const RAILS = { '1x2': '1×2', '1x3': '1×3', '2x3': '2×3', '2x4': '2×4' } as const;
-const BOARDS = { 'ply 3/4': '3/4 plywood', 'ply 1/2': '1/2 plywood', '1x4': 'slats of 1×4', '1x6': 'slats of 1×6' } as const;
+const BOARDS = {
+  'ply 3/4': '3/4 plywood',
+  'ply 1/2': '1/2 plywood',
+  '1x4': 'slats of 1×4',
+  '1x6': 'slats of 1×6',
+} as const;
 const GAP: Length = inches(1 / 2);
 
 type Level = { readonly number: number; readonly at: Length; readonly over: boolean };
 
 /** One shelf on its four rails: a notched sheet, or slats across, or over the post tops at the highest level. */
-function shelf(kit: Kit, legs: readonly [Leg, Leg, Leg, Leg], stock: keyof typeof BOARDS, { number, at, over }: Level): readonly string[] {
+function shelf(
+  kit: Kit,
+  legs: readonly [Leg, Leg, Leg, Leg],
+  stock: keyof typeof BOARDS,
+  { number, at, over }: Level,
+): readonly string[] {
   const rails = [`R${2 * number - 1}`, `R${2 * number}`];
   const ends = [`S${2 * number - 1}`, `S${2 * number}`];
   const [x0, x1] = [legs[0].box.min[0], legs[2].box.max[0]];
@@ -27,11 +37,16 @@ function shelf(kit: Kit, legs: readonly [Leg, Leg, Leg, Leg], stock: keyof typeo
   const on = [...rails, ...ends];
   if (sheet) {
     const name = `H${number}`;
-    let part = kit.shaped({ tag: name, role: 'shelf', name: over ? 'top shelf' : 'shelf', material: stock }, rectangle(x1 - x0, y1 - y0), thick, {
-      at: [x0, y0, z],
-      u: [1, 0, 0],
-      v: [0, 1, 0],
-    });
+    let part = kit.shaped(
+      { tag: name, role: 'shelf', name: over ? 'top shelf' : 'shelf', material: stock },
+      rectangle(x1 - x0, y1 - y0),
+      thick,
+      {
+        at: [x0, y0, z],
+        u: [1, 0, 0],
+        v: [0, 1, 0],
+      },
+    );
     if (!over) for (const leg of legs) part = cutFor(part, kit.get(leg.tag), 'notch', 2);
     kit.put(part);
     on.forEach((rail) => kit.join('screws', name, rail));
@@ -43,7 +58,12 @@ function shelf(kit: Kit, legs: readonly [Leg, Leg, Leg, Leg], stock: keyof typeo
   const gap = slats > 1 ? (to - from - slats * width) / (slats - 1) : 0;
   return Array.from({ length: slats }, (_, k) => {
     const name = `H${number}${k < 26 ? String.fromCharCode(65 + k) : `Z${k - 25}`}`;
-    kit.board({ tag: name, role: 'shelf', name: 'shelf slat', material: stock }, boxAt([Math.round(from + k * (width + gap)), y0, z], [width, y1 - y0, thick]), 1, 0);
+    kit.board(
+      { tag: name, role: 'shelf', name: 'shelf slat', material: stock },
+      boxAt([Math.round(from + k * (width + gap)), y0, z], [width, y1 - y0, thick]),
+      1,
+      0,
+    );
     rails.forEach((rail) => kit.join('screws', name, rail));
     return name;
   });
@@ -58,7 +78,9 @@ export const shelfUnit = family({
   choices: {
     posts: pick('Posts', POSTS, '2x3'),
     rails: pick('Rails', RAILS, '1x3'),
-    shelves: pick('Shelves', BOARDS, 'ply 3/4', { help: 'Sheet keeps small things from falling through; slats let air and water through.' }),
+    shelves: pick('Shelves', BOARDS, 'ply 3/4', {
+      help: 'Sheet keeps small things from falling through; slats let air and water through.',
+    }),
     levels: count('How many shelves', 4, 1, 12),
     lowest: measure('Lowest shelf, its upper side', inches(6), inches(3), inches(60)),
   },
@@ -76,16 +98,28 @@ export const shelfUnit = family({
     const least = Math.max(choices.lowest, deep + inches(0.5));
     const clear = choices.levels > 1 ? (room.height - least) / (choices.levels - 1) - deep : inches(12);
     if (choices.lowest < deep + inches(0.5))
-      kit.stop('shelf-low', say`The lowest shelf is too near the floor`, say`A shelf and its rails take ${dim(deep)}; at ${dim(choices.lowest)} they would touch the floor.`, { deep }, [
-        { label: say`Put it at ${dim(least)}`, changes: [kit.change(['choices', 'lowest'], least)] },
-      ]);
+      kit.stop(
+        'shelf-low',
+        say`The lowest shelf is too near the floor`,
+        say`A shelf and its rails take ${dim(deep)}; at ${dim(choices.lowest)} they would touch the floor.`,
+        { deep },
+        [{ label: say`Put it at ${dim(least)}`, changes: [kit.change(['choices', 'lowest'], least)] }],
+      );
     if (choices.levels === 1 ? room.height < least : clear < inches(4)) {
       const fits = Math.max(1, Math.floor((room.height - least) / (deep + inches(4))) + 1);
       const high = least + (choices.levels - 1) * (deep + inches(4));
-      kit.stop('shelves-close', say`The shelves are too close`, say`${choices.levels} shelves in ${dim(room.height)} leave ${dim(Math.max(0, Math.round(clear)))} between them.`, { clear }, [
-        ...(fits < choices.levels ? [{ label: say`Make ${fits} shelves`, changes: [kit.change(['choices', 'levels'], fits)] }] : []),
-        { label: say`Make it ${dim(high)} high`, changes: [kit.change(['size', 'height'], high)] },
-      ]);
+      kit.stop(
+        'shelves-close',
+        say`The shelves are too close`,
+        say`${choices.levels} shelves in ${dim(room.height)} leave ${dim(Math.max(0, Math.round(clear)))} between them.`,
+        { clear },
+        [
+          ...(fits < choices.levels
+            ? [{ label: say`Make ${fits} shelves`, changes: [kit.change(['choices', 'levels'], fits)] }]
+            : []),
+          { label: say`Make it ${dim(high)} high`, changes: [kit.change(['size', 'height'], high)] },
+        ],
+      );
     }
     if (kit.stopped()) return kit.built();
 
@@ -94,7 +128,9 @@ export const shelfUnit = family({
     const tags: string[] = [];
     for (let level = 1; level <= choices.levels; level++) {
       const over = level === choices.levels;
-      const at = over ? room.height : Math.round(choices.lowest + ((room.height - choices.lowest) * (level - 1)) / (choices.levels - 1));
+      const at = over
+        ? room.height
+        : Math.round(choices.lowest + ((room.height - choices.lowest) * (level - 1)) / (choices.levels - 1));
       railsBetween(kit, legs, {
         long: 'R',
         end: 'S',
@@ -109,11 +145,27 @@ export const shelfUnit = family({
       tags.push(...shelf(kit, legs, choices.shelves, { number: level, at, over }));
     }
     const ends = (side: number) => Array.from({ length: choices.levels }, (_, k) => `S${2 * k + side}`);
-    kit.assemble('end-1', say`Join the left ladder`, ['L1', 'L2', ...ends(1)], [], [say`Mark all shelf heights on both posts at once, side by side.`]);
+    kit.assemble(
+      'end-1',
+      say`Join the left ladder`,
+      ['L1', 'L2', ...ends(1)],
+      [],
+      [say`Mark all shelf heights on both posts at once, side by side.`],
+    );
     kit.assemble('end-2', say`Join the right ladder`, ['L3', 'L4', ...ends(2)]);
-    kit.assemble('base', say`Join the ladders with the long rails`, Array.from({ length: 2 * choices.levels }, (_, k) => `R${k + 1}`), ['end-1', 'end-2']);
-    kit.assemble('shelves', say`Lay the shelves, lowest first`, tags, ['base'], [say`Fix it to the wall: a tall unit tips onto whoever climbs it.`]);
+    kit.assemble(
+      'base',
+      say`Join the ladders with the long rails`,
+      Array.from({ length: 2 * choices.levels }, (_, k) => `R${k + 1}`),
+      ['end-1', 'end-2'],
+    );
+    kit.assemble(
+      'shelves',
+      say`Lay the shelves, lowest first`,
+      tags,
+      ['base'],
+      [say`Fix it to the wall: a tall unit tips onto whoever climbs it.`],
+    );
     return kit.built();
   },
 });
-

@@ -7,7 +7,16 @@ import { family } from '../family';
 import { boxAt, facePlane, kitFor, level, UP, type Kit } from '../kit';
 import { boxOf, cornersOf, rawSolidOf, tan } from '../shape';
 import type { Part } from '../part';
-import { checkBetween, checkHeight, crossSupports, footprint, LEAST_RAIL, overhangs, RAIL_STOCK, topFixing } from './common';
+import {
+  checkBetween,
+  checkHeight,
+  crossSupports,
+  footprint,
+  LEAST_RAIL,
+  overhangs,
+  RAIL_STOCK,
+  topFixing,
+} from './common';
 
 const LEG_STOCK = { '2x4': 'two 2×4, glued', '4x4': 'solid 4×4', '1x4': 'three 1×4, glued' } as const;
 const PLIES: Record<keyof typeof LEG_STOCK, number> = { '2x4': 2, '4x4': 1, '1x4': 3 };
@@ -19,7 +28,15 @@ const ACROSS: Vec = [0, 1, 0];
  * A leg that leans in towards the middle as it rises, both ends cut level: its direction is (tan a, tan b, 1) for a
  * splay of a along and b across. Its outermost point on the floor is the corner of the footprint.
  */
-function leg(kit: Kit, name: string, corner: Vec, side: readonly [1 | -1, 1 | -1], lean: Vec, under: Length, stock: keyof typeof LEG_STOCK): Part {
+function leg(
+  kit: Kit,
+  name: string,
+  corner: Vec,
+  side: readonly [1 | -1, 1 | -1],
+  lean: Vec,
+  under: Length,
+  stock: keyof typeof LEG_STOCK,
+): Part {
   const { width, thickness } = dressed(stock);
   const spec = { tag: name, role: 'leg' as const, name: 'leg', material: stock, plies: PLIES[stock] };
   const place = (from: Vec) =>
@@ -48,7 +65,16 @@ const middleAt = (part: Part, z: number): Vec => {
 };
 
 /** An upright rail between two legs, its ends cut to the legs' faces; its middle where the legs' middles are. */
-function rail(kit: Kit, name: string, label: string, legs: readonly [string, string], from: Length, nominal: Nominal, along: Vec, role: 'apron' | 'stretcher') {
+function rail(
+  kit: Kit,
+  name: string,
+  label: string,
+  legs: readonly [string, string],
+  from: Length,
+  nominal: Nominal,
+  along: Vec,
+  role: 'apron' | 'stretcher',
+) {
   const { width, thickness } = dressed(nominal);
   const z = from + width / 2;
   const [a, b] = legs.map((tagOf) => kit.get(tagOf)) as [Part, Part];
@@ -84,7 +110,9 @@ export const splayed = family({
     ...overhangs,
     crossSupports: count('Cross supports', 1, 0, 6),
     stretchers: pick('Stretchers', { none: 'none', ends: 'at the ends', h: 'ends and middle' }, 'ends'),
-    stretcherHeight: measure('Stretcher height', inches(7), inches(1), inches(40), { when: (c) => c.stretchers !== 'none' }),
+    stretcherHeight: measure('Stretcher height', inches(7), inches(1), inches(40), {
+      when: (c) => c.stretchers !== 'none',
+    }),
     ...topFixing,
   },
   build(room, choices) {
@@ -104,10 +132,18 @@ export const splayed = family({
       if (leave[at] >= LEAST_RAIL) return;
       const name = at === 0 ? 'splayEnds' : 'splaySides';
       if (choices[name] === 0) {
-        checkBetween(kit, room, at === 0 ? 'length' : 'width', leave[at], at === 0 ? choices.overhangEnds : choices.overhangSides, at === 0 ? deepX : deepY);
+        checkBetween(
+          kit,
+          room,
+          at === 0 ? 'length' : 'width',
+          leave[at],
+          at === 0 ? choices.overhangEnds : choices.overhangSides,
+          at === 0 ? deepX : deepY,
+        );
         return;
       }
-      const reach = (Math.tan((choices[name] * Math.PI) / 180) * room.under + (leave[at] - LEAST_RAIL) / 2) / room.under;
+      const reach =
+        (Math.tan((choices[name] * Math.PI) / 180) * room.under + (leave[at] - LEAST_RAIL) / 2) / room.under;
       const less = Math.floor(((Math.atan(Math.max(0, reach)) * 180) / Math.PI) * 2) / 2;
       const more = room[at === 0 ? 'length' : 'width'] + (LEAST_RAIL - leave[at]);
       kit.stop(
@@ -127,19 +163,29 @@ export const splayed = family({
     const sideways = (apron.width / 2) * Math.max(tan(choices.splayEnds), tan(choices.splaySides));
     const within = Math.min(deepX, deepY) / 2 - inches(1 / 8) - sideways;
     if (apron.thickness / 2 > within)
-      kit.stop('apron-past-leg', say`The apron stands out of its leaning leg`, say`Over its depth the leg leans ${dim(Math.round(2 * sideways))}; a ${dim(apron.thickness)} apron no longer lies inside it.`, { within }, [
-        { label: say`Take a 1×3 apron`, changes: [kit.change(['choices', 'apron'], '1x3')] },
-      ]);
+      kit.stop(
+        'apron-past-leg',
+        say`The apron stands out of its leaning leg`,
+        say`Over its depth the leg leans ${dim(Math.round(2 * sideways))}; a ${dim(apron.thickness)} apron no longer lies inside it.`,
+        { within },
+        [{ label: say`Take a 1×3 apron`, changes: [kit.change(['choices', 'apron'], '1x3')] }],
+      );
     const stretcher: Nominal = '1x3';
     const { width: stretcherWidth } = dressed(stretcher);
     const apronFrom = room.under - apron.width;
     const high = apronFrom - stretcherWidth - inches(1);
     if (choices.stretchers !== 'none' && choices.stretcherHeight > high) {
       const at = Math.max(inches(1), Math.round(high / 2));
-      kit.stop('stretcher-meets-apron', say`The stretcher meets the apron`, say`At ${dim(choices.stretcherHeight)} a ${dim(stretcherWidth)} stretcher leaves no inch under the apron, which starts at ${dim(apronFrom)}.`, { high }, [
-        { label: say`Put it at ${dim(at)}`, changes: [kit.change(['choices', 'stretcherHeight'], at)] },
-        { label: say`Leave stretchers out`, changes: [kit.change(['choices', 'stretchers'], 'none')] },
-      ]);
+      kit.stop(
+        'stretcher-meets-apron',
+        say`The stretcher meets the apron`,
+        say`At ${dim(choices.stretcherHeight)} a ${dim(stretcherWidth)} stretcher leaves no inch under the apron, which starts at ${dim(apronFrom)}.`,
+        { high },
+        [
+          { label: say`Put it at ${dim(at)}`, changes: [kit.change(['choices', 'stretcherHeight'], at)] },
+          { label: say`Leave stretchers out`, changes: [kit.change(['choices', 'stretchers'], 'none')] },
+        ],
+      );
     }
     if (kit.stopped()) return kit.built();
 
@@ -151,7 +197,8 @@ export const splayed = family({
       ['L3', [x1, y0, 0], [-1, 1]],
       ['L4', [x1, y1, 0], [-1, -1]],
     ] as const;
-    for (const [name, corner, side] of corners) leg(kit, name, corner, side, [side[0] * a, side[1] * b, 1], room.under, choices.legs);
+    for (const [name, corner, side] of corners)
+      leg(kit, name, corner, side, [side[0] * a, side[1] * b, 1], room.under, choices.legs);
     const nominal = choices.apron as Nominal;
     rail(kit, 'A1', 'long apron', ['L1', 'L3'], apronFrom, nominal, ALONG, 'apron');
     rail(kit, 'A2', 'long apron', ['L2', 'L4'], apronFrom, nominal, ALONG, 'apron');
@@ -186,9 +233,13 @@ export const splayed = family({
     const angleNote = say`Trace the leg's angle from its template, or set the saw: both ends of every leg slant the same way.`;
     kit.assemble('end-1', say`Join the left end frame`, ['L1', 'L2', 'E1', ...ends.slice(0, 1)], [], [angleNote]);
     kit.assemble('end-2', say`Join the right end frame`, ['L3', 'L4', 'E2', ...ends.slice(1)], []);
-    kit.assemble('base', say`Join the end frames with the long aprons`, ['A1', 'A2', ...(choices.stretchers === 'h' ? ['S3'] : [])], ['end-1', 'end-2']);
+    kit.assemble(
+      'base',
+      say`Join the end frames with the long aprons`,
+      ['A1', 'A2', ...(choices.stretchers === 'h' ? ['S3'] : [])],
+      ['end-1', 'end-2'],
+    );
     if (supports.length > 0) kit.assemble('stiff', say`Put in the cross supports`, supports, ['base']);
     return kit.built(['A1', 'A2', 'E1', 'E2', ...supports]);
   },
 });
-

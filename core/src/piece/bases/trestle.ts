@@ -86,10 +86,19 @@ export const trestle = family({
     const least = stretcher.width + inches(2);
     if (postLength < least) {
       const height = room.height + (least - postLength);
-      kit.stop('post-short', say`Too low for a trestle`, say`Foot and head take ${dim(2 * beam.thickness)} and leave ${dim(Math.max(0, postLength))} for the posts. They need ${dim(least)}.`, { postLength, least }, [
-        { label: say`Make it ${dim(height)} high`, changes: [kit.change(['size', 'height'], height)] },
-        { label: say`Take four legs instead`, changes: [kit.change(['family'], 'aprons'), kit.change(['choices'], {})] },
-      ]);
+      kit.stop(
+        'post-short',
+        say`Too low for a trestle`,
+        say`Foot and head take ${dim(2 * beam.thickness)} and leave ${dim(Math.max(0, postLength))} for the posts. They need ${dim(least)}.`,
+        { postLength, least },
+        [
+          { label: say`Make it ${dim(height)} high`, changes: [kit.change(['size', 'height'], height)] },
+          {
+            label: say`Take four legs instead`,
+            changes: [kit.change(['family'], 'aprons'), kit.change(['choices'], {})],
+          },
+        ],
+      );
       return kit.built();
     }
     checkBetween(kit, room, 'length', foot.length - 2 * beam.width, choices.overhangEnds, beam.width, inches(12));
@@ -97,18 +106,30 @@ export const trestle = family({
     const high = beam.thickness + postLength - stretcher.width;
     if (choices.stretcherHeight < beam.thickness || choices.stretcherHeight > high) {
       const at = Math.min(Math.max(choices.stretcherHeight, beam.thickness), high);
-      kit.stop('stretcher-off-post', say`The stretcher misses the posts`, say`Posts run from ${dim(beam.thickness)} to ${dim(beam.thickness + postLength)}; a ${dim(stretcher.width)} stretcher at ${dim(choices.stretcherHeight)} is not between.`, { high }, [
-        { label: say`Put it at ${dim(at)}`, changes: [kit.change(['choices', 'stretcherHeight'], at)] },
-      ]);
+      kit.stop(
+        'stretcher-off-post',
+        say`The stretcher misses the posts`,
+        say`Posts run from ${dim(beam.thickness)} to ${dim(beam.thickness + postLength)}; a ${dim(stretcher.width)} stretcher at ${dim(choices.stretcherHeight)} is not between.`,
+        { high },
+        [{ label: say`Put it at ${dim(at)}`, changes: [kit.change(['choices', 'stretcherHeight'], at)] }],
+      );
     }
     const strutRun = Math.floor((foot.width - post.across) / 2) - inches(1.5);
     const rise = riseOf(strutRun, choices.strutAngle);
     if (choices.struts && rise > postLength - inches(1)) {
       const fits = Math.floor((Math.atan((postLength - inches(1)) / strutRun) * 180) / Math.PI);
-      kit.stop('strut-past-head', say`The struts run past the head`, say`From ${dim(strutRun)} out, at ${choices.strutAngle} degrees, a strut rises ${dim(Math.round(rise))}; the post is ${dim(postLength)}.`, { rise, postLength }, [
-        ...(fits >= 30 ? [{ label: say`Cut them at ${fits} degrees`, changes: [kit.change(['choices', 'strutAngle'], fits)] }] : []),
-        { label: say`Leave the struts out`, changes: [kit.change(['choices', 'struts'], false)] },
-      ]);
+      kit.stop(
+        'strut-past-head',
+        say`The struts run past the head`,
+        say`From ${dim(strutRun)} out, at ${choices.strutAngle} degrees, a strut rises ${dim(Math.round(rise))}; the post is ${dim(postLength)}.`,
+        { rise, postLength },
+        [
+          ...(fits >= 30
+            ? [{ label: say`Cut them at ${fits} degrees`, changes: [kit.change(['choices', 'strutAngle'], fits)] }]
+            : []),
+          { label: say`Leave the struts out`, changes: [kit.change(['choices', 'struts'], false)] },
+        ],
+      );
     }
     const postTop = beam.thickness + postLength;
     const kickerRun = Math.min(inches(10), Math.floor((foot.length - 2 * post.along) / 2) - inches(1));
@@ -116,9 +137,13 @@ export const trestle = family({
     const spine = dressed('2x4');
     const kickerFrom = room.under - spine.width;
     if (choices.kickers && kickerFrom - kickerDrop < choices.stretcherHeight + stretcher.width) {
-      kit.stop('kicker-meets-stretcher', say`The kickers reach the stretcher`, say`They come down ${dim(Math.round(kickerDrop))} below the spine and meet the stretcher at ${dim(choices.stretcherHeight + stretcher.width)}.`, { kickerDrop }, [
-        { label: say`Leave the kickers out`, changes: [kit.change(['choices', 'kickers'], false)] },
-      ]);
+      kit.stop(
+        'kicker-meets-stretcher',
+        say`The kickers reach the stretcher`,
+        say`They come down ${dim(Math.round(kickerDrop))} below the spine and meet the stretcher at ${dim(choices.stretcherHeight + stretcher.width)}.`,
+        { kickerDrop },
+        [{ label: say`Leave the kickers out`, changes: [kit.change(['choices', 'kickers'], false)] }],
+      );
     }
     if (kit.stopped()) return kit.built();
 
@@ -127,11 +152,26 @@ export const trestle = family({
     middles.forEach((x, at) => {
       const n = at + 1;
       const x0 = Math.round(x - beam.width / 2);
-      kit.board({ tag: `F${n}`, role: 'foot', name: 'foot', material: BEAM }, boxAt([x0, foot.y, 0], [beam.width, foot.width, beam.thickness]), 1, 0);
-      kit.board({ tag: `K${n}`, role: 'apron', name: 'head', material: BEAM }, boxAt([x0, foot.y, postTop], [beam.width, foot.width, beam.thickness]), 1, 0);
+      kit.board(
+        { tag: `F${n}`, role: 'foot', name: 'foot', material: BEAM },
+        boxAt([x0, foot.y, 0], [beam.width, foot.width, beam.thickness]),
+        1,
+        0,
+      );
+      kit.board(
+        { tag: `K${n}`, role: 'apron', name: 'head', material: BEAM },
+        boxAt([x0, foot.y, postTop], [beam.width, foot.width, beam.thickness]),
+        1,
+        0,
+      );
       const postX = Math.round(x - post.along / 2);
       const postY = y - Math.round(post.across / 2);
-      kit.board({ tag: `P${n}`, role: 'leg', name: 'post', material: choices.post, plies }, boxAt([postX, postY, beam.thickness], [post.along, post.across, postLength]), 2, 0);
+      kit.board(
+        { tag: `P${n}`, role: 'leg', name: 'post', material: choices.post, plies },
+        boxAt([postX, postY, beam.thickness], [post.along, post.across, postLength]),
+        2,
+        0,
+      );
       kit.join('screws', `F${n}`, `P${n}`);
       kit.join('screws', `K${n}`, `P${n}`);
       if (choices.struts)
@@ -196,13 +236,29 @@ export const trestle = family({
         ),
       );
     }
-    const struts = choices.struts ? [['D1', 'D2'], ['D3', 'D4']] : [[], []];
+    const struts = choices.struts
+      ? [
+          ['D1', 'D2'],
+          ['D3', 'D4'],
+        ]
+      : [[], []];
     [1, 2].forEach((n) =>
-      kit.assemble(`trestle-${n}`, say`Join trestle ${n}`, [`F${n}`, `P${n}`, `K${n}`, ...struts[n - 1]!], [], [
-        say`Keep post and foot square with a clamped corner before the struts go in: a strut fixes whatever angle there is.`,
-      ]),
+      kit.assemble(
+        `trestle-${n}`,
+        say`Join trestle ${n}`,
+        [`F${n}`, `P${n}`, `K${n}`, ...struts[n - 1]!],
+        [],
+        [
+          say`Keep post and foot square with a clamped corner before the struts go in: a strut fixes whatever angle there is.`,
+        ],
+      ),
     );
-    kit.assemble('base', say`Join the trestles with the stretcher`, ['S1', ...(choices.kickers ? ['N1', 'V1', 'V2'] : [])], ['trestle-1', 'trestle-2']);
+    kit.assemble(
+      'base',
+      say`Join the trestles with the stretcher`,
+      ['S1', ...(choices.kickers ? ['N1', 'V1', 'V2'] : [])],
+      ['trestle-1', 'trestle-2'],
+    );
     return kit.built(bearers);
   },
 });

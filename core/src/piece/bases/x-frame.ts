@@ -24,7 +24,8 @@ export const xFrame = family({
   name: 'X frame',
   about: 'Crossed legs at each end, half-lapped: one angle, one lap, one stretcher.',
   topped: true,
-  refuses: (_top, { length, width }) => (length < 1.1 * width ? 'Two X frames want a top longer than it is wide.' : null),
+  refuses: (_top, { length, width }) =>
+    length < 1.1 * width ? 'Two X frames want a top longer than it is wide.' : null,
   choices: {
     legs: pick('Legs', LEGS, '2x4'),
     spine: yes('Second stretcher under the top', true, { help: 'A second stretcher keeps the two frames upright.' }),
@@ -41,9 +42,13 @@ export const xFrame = family({
     const least = inches(8);
     if (rise < least) {
       const height = room.height + (least - rise);
-      kit.stop('x-low', say`Too low to cross its legs`, say`Under the cleats ${dim(Math.max(0, rise))} is left; legs cannot cross in less than ${dim(least)}.`, { rise, least }, [
-        { label: say`Make it ${dim(height)} high`, changes: [kit.change(['size', 'height'], height)] },
-      ]);
+      kit.stop(
+        'x-low',
+        say`Too low to cross its legs`,
+        say`Under the cleats ${dim(Math.max(0, rise))} is left; legs cannot cross in less than ${dim(least)}.`,
+        { rise, least },
+        [{ label: say`Make it ${dim(height)} high`, changes: [kit.change(['size', 'height'], height)] }],
+      );
       return kit.built();
     }
     checkBetween(kit, room, 'length', foot.length - 2 * leg.thickness, choices.overhangEnds, leg.thickness, inches(12));
@@ -52,10 +57,19 @@ export const xFrame = family({
     const angle = crossAngle(rise, foot.width, leg.width);
     if (angle > 75 || angle < 25) {
       const width = Math.ceil((angle > 75 ? rise / 1.5 : rise * 1.4) / inches(1)) * inches(1) + room.width - foot.width;
-      kit.stop('x-angle', angle > 75 ? say`The legs stand nearly upright` : say`The legs lie nearly flat`, say`From a spread of ${dim(foot.width)} to a height of ${dim(rise)} they stand at ${Math.round(angle)} degrees. 25 to 75 can be lapped and stand firm.`, { angle }, [
-        { label: say`Make it ${dim(width)} wide`, changes: [kit.change(['size', 'width'], width)] },
-        { label: say`Take four legs instead`, changes: [kit.change(['family'], 'aprons'), kit.change(['choices'], {})] },
-      ]);
+      kit.stop(
+        'x-angle',
+        angle > 75 ? say`The legs stand nearly upright` : say`The legs lie nearly flat`,
+        say`From a spread of ${dim(foot.width)} to a height of ${dim(rise)} they stand at ${Math.round(angle)} degrees. 25 to 75 can be lapped and stand firm.`,
+        { angle },
+        [
+          { label: say`Make it ${dim(width)} wide`, changes: [kit.change(['size', 'width'], width)] },
+          {
+            label: say`Take four legs instead`,
+            changes: [kit.change(['family'], 'aprons'), kit.change(['choices'], {})],
+          },
+        ],
+      );
       return kit.built();
     }
     const reach = leg.width / 2 / Math.sin(radians(angle));
@@ -72,13 +86,25 @@ export const xFrame = family({
         const end: Vec = [middle, to as number, rise];
         kit.member(
           { tag: tag as string, role: 'leg', name: 'crossed leg', material: choices.legs },
-          { from: start, to: end, across: [0, 1, 0], width: leg.width, thickness: leg.thickness, ends: [level(0), level(rise)] },
+          {
+            from: start,
+            to: end,
+            across: [0, 1, 0],
+            width: leg.width,
+            thickness: leg.thickness,
+            ends: [level(0), level(rise)],
+          },
         );
       });
       kit.lap(`L${2 * at + 1}`, `L${2 * at + 2}`, [1, 0, 0]);
       kit.join('lap', `L${2 * at + 1}`, `L${2 * at + 2}`);
       const cleatX = Math.round(middle - cleat.thickness / 2);
-      kit.board({ tag: `K${n}`, role: 'apron', name: 'cleat', material: CLEAT }, boxAt([cleatX, foot.y, rise], [cleat.thickness, foot.width, cleat.width]), 1, 2);
+      kit.board(
+        { tag: `K${n}`, role: 'apron', name: 'cleat', material: CLEAT },
+        boxAt([cleatX, foot.y, rise], [cleat.thickness, foot.width, cleat.width]),
+        1,
+        2,
+      );
       kit.join('screws', `K${n}`, `L${2 * at + 1}`);
       kit.join('screws', `K${n}`, `L${2 * at + 2}`);
     });
@@ -108,12 +134,23 @@ export const xFrame = family({
       for (const other of [...left, ...right]) kit.join('rail end', tag, other);
     }
     [1, 2].forEach((n) =>
-      kit.assemble(`frame-${n}`, say`Lap and join X frame ${n}`, [`L${2 * n - 1}`, `L${2 * n}`, `K${n}`], [], [
-        say`Lay one leg over the other at the right spread, mark both edges of the lap with a knife, saw to half the thickness. Test the fit dry.`,
-        say`The frame stands ${dim(foot.width)} wide at floor and cleat: measure both.`,
-      ]),
+      kit.assemble(
+        `frame-${n}`,
+        say`Lap and join X frame ${n}`,
+        [`L${2 * n - 1}`, `L${2 * n}`, `K${n}`],
+        [],
+        [
+          say`Lay one leg over the other at the right spread, mark both edges of the lap with a knife, saw to half the thickness. Test the fit dry.`,
+          say`The frame stands ${dim(foot.width)} wide at floor and cleat: measure both.`,
+        ],
+      ),
     );
-    kit.assemble('base', say`Join the frames with the stretcher`, ['S1', ...(choices.spine ? ['N1'] : [])], ['frame-1', 'frame-2']);
+    kit.assemble(
+      'base',
+      say`Join the frames with the stretcher`,
+      ['S1', ...(choices.spine ? ['N1'] : [])],
+      ['frame-1', 'frame-2'],
+    );
     return kit.built(['K1', 'K2', ...(choices.spine ? ['N1'] : [])]);
   },
 });

@@ -27,12 +27,18 @@ export const boardChoices = {
 };
 
 /** Nominal widths a top of boards may be joined from. */
-export function boardCandidates(choices: { readonly thickness: '1x' | '2x'; readonly width: keyof typeof WIDTHS }): readonly Nominal[] {
+export function boardCandidates(choices: {
+  readonly thickness: '1x' | '2x';
+  readonly width: keyof typeof WIDTHS;
+}): readonly Nominal[] {
   const all = topNominals(choices.thickness);
-  return choices.width === 'cheapest' ? all : all.filter((nominal) => nominal === `${choices.thickness}${choices.width}`);
+  return choices.width === 'cheapest'
+    ? all
+    : all.filter((nominal) => nominal === `${choices.thickness}${choices.width}`);
 }
 
-export const boardThickness = (choices: { readonly thickness: '1x' | '2x' }): Length => dressed(`${choices.thickness}4` as Nominal).thickness;
+export const boardThickness = (choices: { readonly thickness: '1x' | '2x' }): Length =>
+  dressed(`${choices.thickness}4` as Nominal).thickness;
 
 type Joined = { readonly edges: 'ripped' | 'as bought'; readonly held: keyof typeof HELD };
 
@@ -43,7 +49,14 @@ export function joinBoards(kit: Kit, room: Room, choices: Joined, box: Box): rea
   const names = widths.map((width, at) => {
     const tag = `T${at + 1}`;
     kit.board(
-      { tag, role: 'top', name: 'top board', material: room.topNominal, trimmedLater: true, squared: choices.edges === 'ripped' },
+      {
+        tag,
+        role: 'top',
+        name: 'top board',
+        material: room.topNominal,
+        trimmedLater: true,
+        squared: choices.edges === 'ripped',
+      },
       boxAt([box.min[0], y, box.min[2]], [box.max[0] - box.min[0], width, box.max[2] - box.min[2]]),
       0,
       1,

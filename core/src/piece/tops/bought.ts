@@ -56,7 +56,13 @@ export const foundTop = top({
     const kit = kitFor(room);
     const feet = (toInches(room.length) * toInches(room.width) * toInches(choices.thick)) / 1728;
     kit.shaped(
-      { tag: 'T1', role: 'top', name: 'found top', material: 'bought', bought: { kind: 'top', size: 'found', pounds: feet * KINDS.wood, price: 0 } },
+      {
+        tag: 'T1',
+        role: 'top',
+        name: 'found top',
+        material: 'bought',
+        bought: { kind: 'top', size: 'found', pounds: feet * KINDS.wood, price: 0 },
+      },
       rectangle(room.length, room.width),
       choices.thick,
       { at: [0, 0, room.under], u: [1, 0, 0], v: [0, 1, 0] },

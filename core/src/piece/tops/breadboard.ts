@@ -26,16 +26,32 @@ export const breadboard = top({
     const field = room.length - 2 * width;
     if (field < inches(6)) {
       const length = 2 * width + inches(6);
-      kit.stop('breadboard-short', say`The end boards leave no top between them`, say`Two ends of ${dim(width)} leave ${dim(Math.max(0, field))} of ${dim(room.length)}.`, { field }, [
-        { label: say`Make it ${dim(length)} long`, changes: [kit.change(['size', 'length'], length)] },
-      ]);
+      kit.stop(
+        'breadboard-short',
+        say`The end boards leave no top between them`,
+        say`Two ends of ${dim(width)} leave ${dim(Math.max(0, field))} of ${dim(room.length)}.`,
+        { field },
+        [{ label: say`Make it ${dim(length)} long`, changes: [kit.change(['size', 'length'], length)] }],
+      );
       return kit.built();
     }
-    const boards = joinBoards(kit, room, choices, boxAt([width, 0, room.under], [field, room.width, room.topThickness]));
+    const boards = joinBoards(
+      kit,
+      room,
+      choices,
+      boxAt([width, 0, room.under], [field, room.width, room.topThickness]),
+    );
     [0, room.length - width].forEach((x, at) => {
       const name = `B${at + 1}`;
       kit.board(
-        { tag: name, role: 'top', name: width < inches(2) ? 'end cap' : 'breadboard end', material: stock, fit: say`the width of the glued top at this end`, dependsOn: boards },
+        {
+          tag: name,
+          role: 'top',
+          name: width < inches(2) ? 'end cap' : 'breadboard end',
+          material: stock,
+          fit: say`the width of the glued top at this end`,
+          dependsOn: boards,
+        },
         boxAt([x, 0, room.under], [width, room.width, room.topThickness]),
         1,
         0,
@@ -43,9 +59,13 @@ export const breadboard = top({
       boards.forEach((board) => kit.join('rail end', board, name));
     });
     kit.assemble('field', say`Glue up the top`, boards);
-    kit.assemble('top', say`Fix the end boards`, ['B1', 'B2'], ['field'], [
-      say`Glue only the middle ${dim(inches(4))}: the top must be free to grow past the ends.`,
-    ]);
+    kit.assemble(
+      'top',
+      say`Fix the end boards`,
+      ['B1', 'B2'],
+      ['field'],
+      [say`Glue only the middle ${dim(inches(4))}: the top must be free to grow past the ends.`],
+    );
     return kit.built();
   },
 });

@@ -9,7 +9,13 @@ import { UP, type Kit } from '../kit';
  * Four boards on edge round a rectangle, mitred at the corners, their outer faces on its outline and their upper edges
  * at `top`. Tags G1 (front), G2 (back), G3 (left), G4 (right).
  */
-export function edgingRound(kit: Kit, room: Pick<Room, 'length' | 'width'>, top: Length, deep: Length, against: readonly (readonly string[])[]): readonly string[] {
+export function edgingRound(
+  kit: Kit,
+  room: Pick<Room, 'length' | 'width'>,
+  top: Length,
+  deep: Length,
+  against: readonly (readonly string[])[],
+): readonly string[] {
   const stock: Nominal = deep <= dressed('1x2').width ? '1x2' : '1x3';
   const { thickness } = dressed(stock);
   const half = thickness / 2;

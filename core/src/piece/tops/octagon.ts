@@ -1,5 +1,5 @@
 import { inches, type Length } from '../../length';
-import { add, rectangle, times, type Corner, type Flat, type Vec } from '../../solid';
+import { add, clipped, rectangle, times, type Corner, type Flat, type Vec } from '../../solid';
 import { dressed, type Nominal } from '../../stock';
 import { dim, say } from '../../words';
 import { measure, pick } from '../choice';
@@ -9,21 +9,13 @@ import { boxAt, kitFor } from '../kit';
 /** Side of a regular octagon from its width across flats: w tan(22.5). */
 export const octagonSide = (flats: number): number => flats * Math.tan(Math.PI / 8);
 
-/** A convex polygon cut by a line: what lies where normal . p <= reach. */
-function clip(points: readonly Flat[], normal: Flat, reach: number): readonly Flat[] {
-  return points.flatMap((point, at): Flat[] => {
-    const next = points[(at + 1) % points.length]!;
-    const side = (p: Flat) => normal[0] * p[0] + normal[1] * p[1] - reach;
-    const [here, there] = [side(point), side(next)];
-    const share = here / (here - there);
-    const crossing: Flat = [point[0] + (next[0] - point[0]) * share, point[1] + (next[1] - point[1]) * share];
-    return [...(here <= 0 ? [point] : []), ...((here < 0 && there > 0) || (here > 0 && there < 0) ? [crossing] : [])];
-  });
-}
-
-const NORMALS: readonly Flat[] = Array.from({ length: 8 }, (_, at) => [Math.cos((at * Math.PI) / 4), Math.sin((at * Math.PI) / 4)]);
+const NORMALS: readonly Flat[] = Array.from({ length: 8 }, (_, at) => [
+  Math.cos((at * Math.PI) / 4),
+  Math.sin((at * Math.PI) / 4),
+]);
 /** A square around the middle of an octagon, cut down to it. */
-const octagonIn = (points: readonly Flat[], half: number): readonly Flat[] => NORMALS.reduce((rest, normal) => clip(rest, normal, half), points);
+const octagonIn = (points: readonly Flat[], half: number): readonly Flat[] =>
+  NORMALS.reduce((rest, normal) => clipped(rest, normal, half), points);
 
 const THICK = { '1x': '1× boards', '2x': '2× boards' } as const;
 const WIDE = { '4': '4', '6': '6' } as const;
@@ -42,7 +34,9 @@ export const octagon = top({
     ring: pick('Ring boards, nominal width', WIDE, '6'),
     slats: pick('Slats, nominal width', WIDE, '4'),
     gap: measure('Gap round slats', inches(1 / 4), 0, inches(3 / 4)),
-    hole: measure('Parasol hole across', 0, 0, inches(3), { help: 'Cut through the slat and whatever crosses the middle below. 0 for none.' }),
+    hole: measure('Parasol hole across', 0, 0, inches(3), {
+      help: 'Cut through the slat and whatever crosses the middle below. 0 for none.',
+    }),
   },
   thickness: (choices) => dressed(`${choices.thickness}4`).thickness + dressed(BATTEN).thickness,
   candidates: () => [],
@@ -52,10 +46,16 @@ export const octagon = top({
     const ring = dressed(stock);
     const slat: Nominal = `${choices.thickness}${choices.slats}`;
     if (room.length !== room.width) {
-      kit.stop('not-octagon', say`An octagon is as long as it is wide`, say`It is ${dim(room.length)} by ${dim(room.width)} across flats.`, {}, [
-        { label: say`Make it ${dim(room.length)} across`, changes: [kit.change(['size', 'width'], room.length)] },
-        { label: say`Make it ${dim(room.width)} across`, changes: [kit.change(['size', 'length'], room.width)] },
-      ]);
+      kit.stop(
+        'not-octagon',
+        say`An octagon is as long as it is wide`,
+        say`It is ${dim(room.length)} by ${dim(room.width)} across flats.`,
+        {},
+        [
+          { label: say`Make it ${dim(room.length)} across`, changes: [kit.change(['size', 'width'], room.length)] },
+          { label: say`Make it ${dim(room.width)} across`, changes: [kit.change(['size', 'length'], room.width)] },
+        ],
+      );
       return kit.built();
     }
     const half = room.length / 2;
@@ -63,9 +63,18 @@ export const octagon = top({
     const least = dressed(slat).width + 2 * choices.gap;
     if (2 * inner < least + inches(2)) {
       const size = Math.ceil((2 * ring.width + least + inches(2)) / inches(1)) * inches(1);
-      kit.stop('ring-closes', say`The ring leaves no middle`, say`Two boards of ${dim(ring.width)} leave ${dim(Math.max(0, Math.floor(2 * inner)))} between them; a slat with its gaps takes ${dim(least)}.`, { inner }, [
-        { label: say`Make it ${dim(size)} across`, changes: [kit.change(['size', 'length'], size), kit.change(['size', 'width'], size)] },
-      ]);
+      kit.stop(
+        'ring-closes',
+        say`The ring leaves no middle`,
+        say`Two boards of ${dim(ring.width)} leave ${dim(Math.max(0, Math.floor(2 * inner)))} between them; a slat with its gaps takes ${dim(least)}.`,
+        { inner },
+        [
+          {
+            label: say`Make it ${dim(size)} across`,
+            changes: [kit.change(['size', 'length'], size), kit.change(['size', 'width'], size)],
+          },
+        ],
+      );
       return kit.built();
     }
     const batten = dressed(BATTEN);
@@ -76,12 +85,22 @@ export const octagon = top({
       const out: Vec = [nx, ny, 0];
       const along: Vec = [-ny, nx, 0];
       // Its length runs round the ring, its width from the outer edge inwards.
-      const part = kit.shaped({ tag, role: 'edging', name: 'ring board', material: stock }, rectangle(side, ring.width), ring.thickness, {
-        at: add(add([half, half, z], times(out, half)), times(along, -side / 2)),
-        u: along,
-        v: times(out, -1),
+      const part = kit.shaped(
+        { tag, role: 'edging', name: 'ring board', material: stock },
+        rectangle(side, ring.width),
+        ring.thickness,
+        {
+          at: add(add([half, half, z], times(out, half)), times(along, -side / 2)),
+          u: along,
+          v: times(out, -1),
+        },
+      );
+      kit.put({
+        ...part,
+        outline: null,
+        length: Math.round(side),
+        ends: { left: { mitre: 22.5, bevel: 0 }, right: { mitre: -22.5, bevel: 0 } },
       });
-      kit.put({ ...part, outline: null, length: Math.round(side), ends: { left: { mitre: 22.5, bevel: 0 }, right: { mitre: -22.5, bevel: 0 } } });
       return tag;
     });
     names.forEach((tag, at) => kit.join('glue', tag, names[(at + 1) % 8]!));
@@ -93,21 +112,42 @@ export const octagon = top({
       const tag = `B${at + 1}`;
       const x = Math.round(half + off - batten.width / 2);
       const inset = inches(1 / 2);
-      kit.board({ tag, role: 'top', name: 'batten', material: BATTEN }, boxAt([x, inset, room.under], [batten.width, room.width - 2 * inset, batten.thickness]), 1, 0);
+      kit.board(
+        { tag, role: 'top', name: 'batten', material: BATTEN },
+        boxAt([x, inset, room.under], [batten.width, room.width - 2 * inset, batten.thickness]),
+        1,
+        0,
+      );
       for (const other of [...slats, ...names]) if (kit.touch(tag, other)) kit.join('screws', tag, other);
       return tag;
     });
-    kit.assemble('ring', say`Glue up the ring`, names, [], [
-      say`Eight ends at 22.5 degrees: cut two test pieces and close four of them first. A strap clamp pulls all joints at once; glue two half rings, then trim and join the halves.`,
-    ]);
-    kit.assemble('top', say`Lay the slats in the ring`, [...slats, ...battens], ['ring'], [
-      say`All face down on a flat bench, ${dim(choices.gap)} spacers between, battens across, screwed from below.`,
-    ]);
+    kit.assemble(
+      'ring',
+      say`Glue up the ring`,
+      names,
+      [],
+      [
+        say`Eight ends at 22.5 degrees: cut two test pieces and close four of them first. A strap clamp pulls all joints at once; glue two half rings, then trim and join the halves.`,
+      ],
+    );
+    kit.assemble(
+      'top',
+      say`Lay the slats in the ring`,
+      [...slats, ...battens],
+      ['ring'],
+      [say`All face down on a flat bench, ${dim(choices.gap)} spacers between, battens across, screwed from below.`],
+    );
     return kit.built();
   },
 });
 
-type Fill = { readonly half: number; readonly centre: number; readonly z: Length; readonly gap: Length; readonly stock: Nominal };
+type Fill = {
+  readonly half: number;
+  readonly centre: number;
+  readonly z: Length;
+  readonly gap: Length;
+  readonly stock: Nominal;
+};
 
 /** Slats across the ring's middle, each cut to the octagon. */
 function fill(kit: ReturnType<typeof kitFor>, { half, centre, z, gap, stock }: Fill): readonly string[] {
@@ -128,7 +168,14 @@ function fill(kit: ReturnType<typeof kitFor>, { half, centre, z, gap, stock }: F
     const left = Math.min(...points.map(([x]) => x));
     const tag = `T${at + 1}`;
     const part = kit.shaped(
-      { tag, role: 'top', name: 'slat', material: stock, fit: say`from ring to ring at its place, less a gap at each end`, dependsOn: ['G1', 'G5'] },
+      {
+        tag,
+        role: 'top',
+        name: 'slat',
+        material: stock,
+        fit: say`from ring to ring at its place, less a gap at each end`,
+        dependsOn: ['G1', 'G5'],
+      },
       points.map(([x, y]): Corner => [x - left, y - y0]),
       thickness,
       { at: [centre + left, centre + y0, z], u: [1, 0, 0], v: [0, 1, 0] },

@@ -49,12 +49,25 @@ export const planks = top({
     const core = thicknessAsSold(CORE);
     const [length, width] = [room.length - 2 * EDGE, room.width - 2 * EDGE];
     if (choices.stagger * 2 > choices.plank) {
-      kit.stop('stagger', say`The seams can not be that far apart`, say`Planks of ${dim(choices.plank)} repeat before seams ${dim(choices.stagger)} apart could step.`, { stagger: choices.stagger }, [
-        { label: say`Keep them ${dim(Math.floor(choices.plank / 3))} apart`, changes: [kit.change(['topChoices', 'stagger'], Math.floor(choices.plank / 3))] },
-      ]);
+      kit.stop(
+        'stagger',
+        say`The seams can not be that far apart`,
+        say`Planks of ${dim(choices.plank)} repeat before seams ${dim(choices.stagger)} apart could step.`,
+        { stagger: choices.stagger },
+        [
+          {
+            label: say`Keep them ${dim(Math.floor(choices.plank / 3))} apart`,
+            changes: [kit.change(['topChoices', 'stagger'], Math.floor(choices.plank / 3))],
+          },
+        ],
+      );
       return kit.built();
     }
-    kit.shaped({ tag: 'Y1', role: 'top', name: 'core', material: CORE }, rectangle(length, width), core, { at: [EDGE, EDGE, room.under], u: [1, 0, 0], v: [0, 1, 0] });
+    kit.shaped({ tag: 'Y1', role: 'top', name: 'core', material: CORE }, rectangle(length, width), core, {
+      at: [EDGE, EDGE, room.under],
+      u: [1, 0, 0],
+      v: [0, 1, 0],
+    });
     const rows = Math.ceil(width / plank.width);
     // The outer rows are ripped alike, so that the pattern is even.
     const outer = rows > 1 ? Math.round((width - (rows - 2) * plank.width) / 2) : width;
@@ -66,7 +79,12 @@ export const planks = top({
       const names = marks.slice(1).map((end, at) => {
         const name = `T${row + 1}${String.fromCharCode(65 + at)}`;
         const from = marks[at]!;
-        kit.board({ tag: name, role: 'top', name: 'plank', material: choices.planks as Nominal }, boxAt([EDGE + from, y, room.under + core], [end - from, wide, plank.thickness]), 0, 1);
+        kit.board(
+          { tag: name, role: 'top', name: 'plank', material: choices.planks as Nominal },
+          boxAt([EDGE + from, y, room.under + core], [end - from, wide, plank.thickness]),
+          0,
+          1,
+        );
         kit.join('glue', name, 'Y1');
         return name;
       });
@@ -80,10 +98,22 @@ export const planks = top({
       [...laid.map((row) => row[0]!), 'Y1'],
       [...laid.map((row) => row.at(-1)!), 'Y1'],
     ]);
-    kit.assemble('field', say`Lay the planks on the core`, ['Y1', ...laid.flat()], [], [
-      say`Start at the front edge. Glue, press each plank to the last, nail where the nail will not meet a saw. Seams in neighbouring rows stay ${dim(choices.stagger)} apart.`,
-    ]);
-    kit.assemble('top', say`Fix the edging`, edging, ['field'], [say`Cut one mitre, hold the piece in place, mark the other. Glue and brads.`]);
+    kit.assemble(
+      'field',
+      say`Lay the planks on the core`,
+      ['Y1', ...laid.flat()],
+      [],
+      [
+        say`Start at the front edge. Glue, press each plank to the last, nail where the nail will not meet a saw. Seams in neighbouring rows stay ${dim(choices.stagger)} apart.`,
+      ],
+    );
+    kit.assemble(
+      'top',
+      say`Fix the edging`,
+      edging,
+      ['field'],
+      [say`Cut one mitre, hold the piece in place, mark the other. Glue and brads.`],
+    );
     return kit.built();
   },
 });

@@ -13,13 +13,18 @@ export const halfChord = (radius: number, off: number): number => Math.sqrt(Math
  * The strip of a disc between two distances from its middle (both may be negative), as a board's outline: two straight
  * edges and an arc at each end, from the least x. The board need be only as long as its longest chord.
  */
-export function strip(radius: number, from: number, to: number): { readonly outline: Outline; readonly length: Length; readonly left: number } {
+export function strip(
+  radius: number,
+  from: number,
+  to: number,
+): { readonly outline: Outline; readonly length: Length; readonly left: number } {
   const [low, high] = [halfChord(radius, from), halfChord(radius, to)];
   const reach = from <= 0 && to >= 0 ? radius : Math.max(low, high);
   const left = -reach;
   const angle = Math.asin(Math.min(1, to / radius)) - Math.asin(Math.max(-1, from / radius));
   const bulge = Math.tan(angle / 4);
-  const at = (x: number, y: number, arc?: number): Corner => (arc === undefined ? [x - left, y - from] : [x - left, y - from, arc]);
+  const at = (x: number, y: number, arc?: number): Corner =>
+    arc === undefined ? [x - left, y - from] : [x - left, y - from, arc];
   const outline: Corner[] = [];
   if (low > 1) outline.push(at(-low, from));
   outline.push(at(low > 1 ? low : 0, from, bulge));
@@ -42,10 +47,16 @@ export const round = top({
   build(room: Room, choices) {
     const kit = kitFor(room);
     if (room.length !== room.width) {
-      kit.stop('not-round', say`A round top is as long as it is wide`, say`It is ${dim(room.length)} by ${dim(room.width)}; a disc has one width all round.`, {}, [
-        { label: say`Make it ${dim(room.length)} across`, changes: [kit.change(['size', 'width'], room.length)] },
-        { label: say`Make it ${dim(room.width)} across`, changes: [kit.change(['size', 'length'], room.width)] },
-      ]);
+      kit.stop(
+        'not-round',
+        say`A round top is as long as it is wide`,
+        say`It is ${dim(room.length)} by ${dim(room.width)}; a disc has one width all round.`,
+        {},
+        [
+          { label: say`Make it ${dim(room.length)} across`, changes: [kit.change(['size', 'width'], room.length)] },
+          { label: say`Make it ${dim(room.width)} across`, changes: [kit.change(['size', 'length'], room.width)] },
+        ],
+      );
       return kit.built();
     }
     const radius = room.length / 2;

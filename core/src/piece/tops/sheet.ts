@@ -27,18 +27,46 @@ export const edgedSheet = top({
     const kit = kitFor(room);
     const [length, width] = [room.length - 2 * EDGE, room.width - 2 * EDGE];
     if (Math.max(length, width) > LONGEST || Math.min(length, width) > WIDEST) {
-      const fits = { length: Math.min(room.length, LONGEST + 2 * EDGE), width: Math.min(room.width, WIDEST + 2 * EDGE) };
-      kit.stop('sheet-large', say`Larger than a sheet`, say`Inside the edging it is ${dim(length)} by ${dim(width)}; a sheet is ${dim(LONGEST)} by ${dim(WIDEST)}.`, { length, width }, [
-        { label: say`Make it ${dim(fits.length)} by ${dim(fits.width)}`, changes: [kit.change(['size', 'length'], fits.length), kit.change(['size', 'width'], fits.width)] },
-        { label: say`Join boards instead`, changes: [kit.change(['top'], 'joined'), kit.change(['topChoices'], {})] },
-      ]);
+      const fits = {
+        length: Math.min(room.length, LONGEST + 2 * EDGE),
+        width: Math.min(room.width, WIDEST + 2 * EDGE),
+      };
+      kit.stop(
+        'sheet-large',
+        say`Larger than a sheet`,
+        say`Inside the edging it is ${dim(length)} by ${dim(width)}; a sheet is ${dim(LONGEST)} by ${dim(WIDEST)}.`,
+        { length, width },
+        [
+          {
+            label: say`Make it ${dim(fits.length)} by ${dim(fits.width)}`,
+            changes: [kit.change(['size', 'length'], fits.length), kit.change(['size', 'width'], fits.width)],
+          },
+          { label: say`Join boards instead`, changes: [kit.change(['top'], 'joined'), kit.change(['topChoices'], {})] },
+        ],
+      );
       return kit.built();
     }
-    kit.shaped({ tag: 'T1', role: 'top', name: 'sheet', material: choices.sheet }, rectangle(length, width), room.topThickness, { at: [EDGE, EDGE, room.under], u: [1, 0, 0], v: [0, 1, 0] });
-    const edging = edgingRound(kit, room, room.height, edgingDepth(choices.edging, room.topThickness), [['T1'], ['T1'], ['T1'], ['T1']]);
-    kit.assemble('top', say`Edge the sheet`, ['T1', ...edging], [], [
-      say`Cut one mitre, hold the piece against the sheet, mark the other with a knife. Leave it a hair high and plane it level.`,
+    kit.shaped(
+      { tag: 'T1', role: 'top', name: 'sheet', material: choices.sheet },
+      rectangle(length, width),
+      room.topThickness,
+      { at: [EDGE, EDGE, room.under], u: [1, 0, 0], v: [0, 1, 0] },
+    );
+    const edging = edgingRound(kit, room, room.height, edgingDepth(choices.edging, room.topThickness), [
+      ['T1'],
+      ['T1'],
+      ['T1'],
+      ['T1'],
     ]);
+    kit.assemble(
+      'top',
+      say`Edge the sheet`,
+      ['T1', ...edging],
+      [],
+      [
+        say`Cut one mitre, hold the piece against the sheet, mark the other with a knife. Leave it a hair high and plane it level.`,
+      ],
+    );
     return kit.built();
   },
 });

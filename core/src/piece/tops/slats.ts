@@ -18,7 +18,9 @@ export const slats = top({
   choices: {
     slats: pick('Slats', SLATS, '1x4'),
     gap: measure('Gap, at least', inches(1 / 4), inches(1 / 8), inches(1)),
-    hole: measure('Parasol hole across', 0, 0, inches(3), { help: 'Cut through the slat and whatever crosses the middle below. 0 for none.' }),
+    hole: measure('Parasol hole across', 0, 0, inches(3), {
+      help: 'Cut through the slat and whatever crosses the middle below. 0 for none.',
+    }),
   },
   thickness: (choices) => dressed(choices.slats).thickness + dressed('1x4').thickness,
   candidates: () => [],
@@ -39,7 +41,12 @@ export const slats = top({
     const names = Array.from({ length: number }, (_, at) => {
       const tag = `T${at + 1}`;
       const y = at === number - 1 ? room.width - slat.width : Math.round(at * (slat.width + gap));
-      kit.board({ tag, role: 'top', name: 'slat', material: choices.slats }, boxAt([0, y, z], [room.length, slat.width, slat.thickness]), 0, 1);
+      kit.board(
+        { tag, role: 'top', name: 'slat', material: choices.slats },
+        boxAt([0, y, z], [room.length, slat.width, slat.thickness]),
+        0,
+        1,
+      );
       return tag;
     });
     // Battens under all slats, no farther apart than slats so thick carry.
@@ -51,21 +58,36 @@ export const slats = top({
     // Where the base has a cross member a batten lies on it.
     const over = room.bearers
       .filter((box) => box.max[1] - box.min[1] > box.max[0] - box.min[0])
-      .map((box) => Math.max(0, Math.min(room.length - batten.width, Math.round((box.min[0] + box.max[0] - batten.width) / 2))));
+      .map((box) =>
+        Math.max(0, Math.min(room.length - batten.width, Math.round((box.min[0] + box.max[0] - batten.width) / 2))),
+      );
     const apart = batten.width + inches(1 / 2);
     const places = [...over, ...even].reduce<readonly Length[]>(
       (kept, x) => (kept.some((other) => Math.abs(other - x) < apart) ? kept : [...kept, x]),
       [],
     );
-    const battens = [...places].sort((a, b) => a - b).map((x, at) => {
-      const tag = `B${at + 1}`;
-      kit.board({ tag, role: 'top', name: 'batten', material: '1x4' }, boxAt([x, 0, room.under], [batten.width, room.width, batten.thickness]), 1, 0);
-      names.forEach((name) => kit.join('screws', tag, name));
-      return tag;
-    });
-    kit.assemble('top', say`Screw the slats to their battens`, [...names, ...battens], [], [
-      say`Lay the slats face down with ${dim(Math.round(gap))} spacers, battens across, two screws a crossing from below.`,
-    ]);
+    const battens = [...places]
+      .sort((a, b) => a - b)
+      .map((x, at) => {
+        const tag = `B${at + 1}`;
+        kit.board(
+          { tag, role: 'top', name: 'batten', material: '1x4' },
+          boxAt([x, 0, room.under], [batten.width, room.width, batten.thickness]),
+          1,
+          0,
+        );
+        names.forEach((name) => kit.join('screws', tag, name));
+        return tag;
+      });
+    kit.assemble(
+      'top',
+      say`Screw the slats to their battens`,
+      [...names, ...battens],
+      [],
+      [
+        say`Lay the slats face down with ${dim(Math.round(gap))} spacers, battens across, two screws a crossing from below.`,
+      ],
+    );
     return kit.built();
   },
 });

@@ -39,9 +39,13 @@ export const tiles = top({
   build(room, choices) {
     const kit = kitFor(room);
     const tile = inches(Number(choices.tile));
-    const size = { length: tiledSize(tile, choices.long, choices.joint), width: tiledSize(tile, choices.wide, choices.joint) };
+    const size = {
+      length: tiledSize(tile, choices.long, choices.joint),
+      width: tiledSize(tile, choices.wide, choices.joint),
+    };
     if (room.length !== size.length || room.width !== size.width) {
-      const fit = (side: Length) => Math.max(1, Math.ceil((side - tiledSize(tile, 0, choices.joint)) / (tile + choices.joint)));
+      const fit = (side: Length) =>
+        Math.max(1, Math.ceil((side - tiledSize(tile, 0, choices.joint)) / (tile + choices.joint)));
       const [long, wide] = [Math.min(12, fit(room.length)), Math.min(8, fit(room.width))];
       const near = { length: tiledSize(tile, long, choices.joint), width: tiledSize(tile, wide, choices.joint) };
       const set = (l: number, w: number, s: typeof size) => [
@@ -50,12 +54,26 @@ export const tiles = top({
         kit.change(['size', 'length'], s.length),
         kit.change(['size', 'width'], s.width),
       ];
-      kit.stop('tile-size', say`Whole tiles do not make this size`, say`${choices.long} by ${choices.wide} tiles of ${dim(tile)} with joints of ${dim(choices.joint)} and the frame come to ${dim(size.length)} by ${dim(size.width)}.`, size, [
-        { label: say`${long} by ${wide} tiles: ${dim(near.length)} by ${dim(near.width)}`, changes: set(long, wide, near) },
-        ...(long !== choices.long || wide !== choices.wide
-          ? [{ label: say`${choices.long} by ${choices.wide} tiles: ${dim(size.length)} by ${dim(size.width)}`, changes: set(choices.long, choices.wide, size) }]
-          : []),
-      ]);
+      kit.stop(
+        'tile-size',
+        say`Whole tiles do not make this size`,
+        say`${choices.long} by ${choices.wide} tiles of ${dim(tile)} with joints of ${dim(choices.joint)} and the frame come to ${dim(size.length)} by ${dim(size.width)}.`,
+        size,
+        [
+          {
+            label: say`${long} by ${wide} tiles: ${dim(near.length)} by ${dim(near.width)}`,
+            changes: set(long, wide, near),
+          },
+          ...(long !== choices.long || wide !== choices.wide
+            ? [
+                {
+                  label: say`${choices.long} by ${choices.wide} tiles: ${dim(size.length)} by ${dim(size.width)}`,
+                  changes: set(choices.long, choices.wide, size),
+                },
+              ]
+            : []),
+        ],
+      );
       return kit.built();
     }
     const frame = dressed(FRAME);
@@ -75,7 +93,10 @@ export const tiles = top({
     };
     for (const [tag, from, to] of sides) {
       const inwards: Vec = tag === 'G1' ? [0, 1, 0] : tag === 'G2' ? [0, -1, 0] : tag === 'G3' ? [1, 0, 0] : [-1, 0, 0];
-      const part = kit.member({ tag, role: 'edging', name: 'frame side', material: FRAME }, { from, to, across: inwards, width: frame.width, thickness: frame.thickness, ends: [mitre(from), mitre(to)] });
+      const part = kit.member(
+        { tag, role: 'edging', name: 'frame side', material: FRAME },
+        { from, to, across: inwards, width: frame.width, thickness: frame.thickness, ends: [mitre(from), mitre(to)] },
+      );
       const rebate: Cutout = {
         kind: 'rebate',
         axis: 2,
@@ -94,7 +115,19 @@ export const tiles = top({
     for (const end of ['G3', 'G4']) for (const long of ['G1', 'G2']) kit.join('edge', end, long);
     const edge = frame.width - LIP;
     const bedZ = room.height - deep;
-    kit.shaped({ tag: 'Y1', role: 'top', name: 'bed', material: BED, fit: say`the rebate, corner to corner`, dependsOn: ['G1', 'G2', 'G3', 'G4'] }, rectangle(l - 2 * edge, w - 2 * edge), bed, { at: [edge, edge, bedZ], u: [1, 0, 0], v: [0, 1, 0] });
+    kit.shaped(
+      {
+        tag: 'Y1',
+        role: 'top',
+        name: 'bed',
+        material: BED,
+        fit: say`the rebate, corner to corner`,
+        dependsOn: ['G1', 'G2', 'G3', 'G4'],
+      },
+      rectangle(l - 2 * edge, w - 2 * edge),
+      bed,
+      { at: [edge, edge, bedZ], u: [1, 0, 0], v: [0, 1, 0] },
+    );
     for (const tag of ['G1', 'G2', 'G3', 'G4']) kit.join('screws', 'Y1', tag);
     const laid: string[] = [];
     for (let row = 0; row < choices.wide; row++)
@@ -102,7 +135,13 @@ export const tiles = top({
         const tag = `Q${row * choices.long + at + 1}`;
         const corner = (index: number) => edge + choices.joint + index * (tile + choices.joint);
         kit.board(
-          { tag, role: 'top', name: 'tile', material: 'bought', bought: { kind: 'tile', size: choices.tile, pounds: (Number(choices.tile) ** 2 / 144) * 4 } },
+          {
+            tag,
+            role: 'top',
+            name: 'tile',
+            material: 'bought',
+            bought: { kind: 'tile', size: choices.tile, pounds: (Number(choices.tile) ** 2 / 144) * 4 },
+          },
           boxAt([corner(at), corner(row), bedZ + bed], [tile, tile, TILE_THICK]),
           0,
           1,
@@ -110,8 +149,20 @@ export const tiles = top({
         kit.join('rest', tag, 'Y1');
         laid.push(tag);
       }
-    kit.assemble('frame', say`Glue up the frame`, ['G1', 'G2', 'G3', 'G4'], [], [say`Plough the rebate before you cut the mitres. Both diagonals alike, then let it set.`]);
-    kit.assemble('top', say`Let in the bed and lay the tiles`, ['Y1', ...laid], ['frame'], [say`Seal the bed first if water will stand on the tiles.`]);
+    kit.assemble(
+      'frame',
+      say`Glue up the frame`,
+      ['G1', 'G2', 'G3', 'G4'],
+      [],
+      [say`Plough the rebate before you cut the mitres. Both diagonals alike, then let it set.`],
+    );
+    kit.assemble(
+      'top',
+      say`Let in the bed and lay the tiles`,
+      ['Y1', ...laid],
+      ['frame'],
+      [say`Seal the bed first if water will stand on the tiles.`],
+    );
     return kit.built();
   },
 });

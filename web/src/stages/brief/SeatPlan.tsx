@@ -54,7 +54,13 @@ export function SeatPlan({ piece, parts, seats }: Props) {
         />
       ))}
       {piece.use === 'bench' ? (
-        <Row count={seats.total} from={left + (w - seats.total * placeWide) / 2} y={PAD + 4} wide={placeWide} deep={h - 8} />
+        <Row
+          count={seats.total}
+          from={left + (w - seats.total * placeWide) / 2}
+          y={PAD + 4}
+          wide={placeWide}
+          deep={h - 8}
+        />
       ) : deck === 'rectangle' ? (
         <>
           {[PAD + 4, PAD + h - placeDeep + 2].map((y) => (
@@ -70,12 +76,24 @@ export function SeatPlan({ piece, parts, seats }: Props) {
           {seats.ends > 0 && (
             <g className="place">
               <rect x={left + 4} y={PAD + (h - placeWide) / 2} width={placeDeep - 6} height={placeWide} />
-              <rect x={left + w - placeDeep + 2} y={PAD + (h - placeWide) / 2} width={placeDeep - 6} height={placeWide} />
+              <rect
+                x={left + w - placeDeep + 2}
+                y={PAD + (h - placeWide) / 2}
+                width={placeDeep - 6}
+                height={placeWide}
+              />
             </g>
           )}
         </>
       ) : (
-        <Around count={seats.total} x={left + w / 2} y={PAD + h / 2} radius={w / 2} wide={placeWide * 0.8} deep={placeDeep * 0.6} />
+        <Around
+          count={seats.total}
+          x={left + w / 2}
+          y={PAD + h / 2}
+          radius={w / 2}
+          wide={placeWide * 0.8}
+          deep={placeDeep * 0.6}
+        />
       )}
       <g className="dimension plain">
         <text x={WIDTH / 2} y={PAD - 12}>
@@ -89,7 +107,13 @@ export function SeatPlan({ piece, parts, seats }: Props) {
   );
 }
 
-type RowProps = { readonly count: number; readonly from: number; readonly y: number; readonly wide: number; readonly deep: number };
+type RowProps = {
+  readonly count: number;
+  readonly from: number;
+  readonly y: number;
+  readonly wide: number;
+  readonly deep: number;
+};
 
 function Row({ count, from, y, wide, deep }: RowProps) {
   return Array.from({ length: count }, (_, at) => (
@@ -99,7 +123,14 @@ function Row({ count, from, y, wide, deep }: RowProps) {
   ));
 }
 
-type AroundProps = { readonly count: number; readonly x: number; readonly y: number; readonly radius: number; readonly wide: number; readonly deep: number };
+type AroundProps = {
+  readonly count: number;
+  readonly x: number;
+  readonly y: number;
+  readonly radius: number;
+  readonly wide: number;
+  readonly deep: number;
+};
 
 /** Places round a rim, evenly. */
 function Around({ count, x, y, radius, wide, deep }: AroundProps) {

@@ -71,7 +71,8 @@ export function PartPanel({ part, piece }: { readonly part: Part; readonly piece
         )}
       </dl>
       {part.bought === null && <TemplateButtons part={part} />}
-      {part.bought === null && (part.loose ? <LooseFields part={part} piece={piece} /> : <ByHand part={part} piece={piece} />)}
+      {part.bought === null &&
+        (part.loose ? <LooseFields part={part} piece={piece} /> : <ByHand part={part} piece={piece} />)}
     </>
   );
 }
@@ -107,9 +108,20 @@ function TemplateButtons({ part }: { readonly part: Part }) {
 
 const MATERIALS = [...NOMINALS, ...SHEET_NAMES] as const;
 
-export function MaterialField({ value, onChange }: { readonly value: string; readonly onChange: (value: (typeof MATERIALS)[number]) => void }) {
+export function MaterialField({
+  value,
+  onChange,
+}: {
+  readonly value: string;
+  readonly onChange: (value: (typeof MATERIALS)[number]) => void;
+}) {
   return (
-    <TextField select label="made from" value={value} onChange={(event) => onChange(event.target.value as (typeof MATERIALS)[number])}>
+    <TextField
+      select
+      label="made from"
+      value={value}
+      onChange={(event) => onChange(event.target.value as (typeof MATERIALS)[number])}
+    >
       {MATERIALS.map((material) => (
         <MenuItem key={material} value={material}>
           <Text of={printMaterial(material)} />
@@ -126,7 +138,9 @@ function ByHand({ part, piece }: { readonly part: Part; readonly piece: Piece })
   const own = piece.overrides[part.tag] ?? {};
   const put = (value: Piece['overrides'][string] | null) => {
     const { [part.tag]: _, ...others } = piece.overrides;
-    change([{ piece: piece.id, path: ['overrides'], value: value === null ? others : { ...others, [part.tag]: value } }]);
+    change([
+      { piece: piece.id, path: ['overrides'], value: value === null ? others : { ...others, [part.tag]: value } },
+    ]);
   };
   const set = (key: string, value: unknown) => put({ ...own, [key]: value });
   const changed = Object.keys(part.changed).length > 0;
@@ -137,7 +151,13 @@ function ByHand({ part, piece }: { readonly part: Part; readonly piece: Piece })
         <LengthField label="length" value={part.length} least={1} onChange={(value) => set('length', value)} />
         <LengthField label="width" value={part.width} least={1} onChange={(value) => set('width', value)} />
         <MaterialField value={part.material} onChange={(value) => set('material', value)} />
-        <NumberField label="count, each piece" least={0} most={500} value={part.count} onChange={(value) => value !== null && set('count', value)} />
+        <NumberField
+          label="count, each piece"
+          least={0}
+          most={500}
+          value={part.count}
+          onChange={(value) => value !== null && set('count', value)}
+        />
       </div>
       {changed && (
         <p className="changed">
@@ -168,9 +188,20 @@ function LooseFields({ part, piece }: { readonly part: Part; readonly piece: Pie
         <LengthField label="length" value={part.length} least={1} onChange={(value) => set('length', value)} />
         <LengthField label="width" value={part.width} least={1} onChange={(value) => set('width', value)} />
         <MaterialField value={part.material} onChange={(value) => set('material', value)} />
-        <NumberField label="count" least={1} most={500} value={part.count} onChange={(value) => value !== null && set('count', value)} />
+        <NumberField
+          label="count"
+          least={1}
+          most={500}
+          value={part.count}
+          onChange={(value) => value !== null && set('count', value)}
+        />
       </div>
-      <Button size="small" onClick={() => change([{ piece: piece.id, path: ['loose'], value: piece.loose.filter((row) => row.tag !== part.tag) }])}>
+      <Button
+        size="small"
+        onClick={() =>
+          change([{ piece: piece.id, path: ['loose'], value: piece.loose.filter((row) => row.tag !== part.tag) }])
+        }
+      >
         Remove it
       </Button>
     </fieldset>

@@ -14,10 +14,13 @@ import { Waiting } from '../Waiting';
 import { PartPanel } from './PartPanel';
 import { PartsTools } from './PartsTools';
 
-const madeFrom = (part: Part) => `${part.plies > 1 ? `${part.plies} × ` : ''}${part.bought ? 'bought' : printMaterial(part.material)}`;
+const madeFrom = (part: Part) =>
+  `${part.plies > 1 ? `${part.plies} × ` : ''}${part.bought ? 'bought' : printMaterial(part.material)}`;
 /** Both ends in a few signs: `15°` for mitres alike, `22.5° / 45° bevel` else. */
 const endsOf = (part: Part): string => {
-  const [left, right] = [endText(part.ends.left), endText(part.ends.right)].map((text) => text.replace(' mitre', '')) as [string, string];
+  const [left, right] = [endText(part.ends.left), endText(part.ends.right)].map((text) =>
+    text.replace(' mitre', ''),
+  ) as [string, string];
   return left === right ? left : `${left || 'square'} / ${right || 'square'}`;
 };
 const cutsOf = (part: Part): string => [...new Set(part.cuts.map(({ kind }) => kind))].join(', ');

@@ -10,14 +10,19 @@ type Props = { readonly piece: Piece; readonly parts: readonly Part[]; readonly 
 export function PartsTools({ piece, parts, onAdded }: Props) {
   const change = useChange();
   const units = useUnits();
-  const [result, setResult] = useState<{ readonly count: number; readonly problems: readonly RowProblem[] } | null>(null);
+  const [result, setResult] = useState<{ readonly count: number; readonly problems: readonly RowProblem[] } | null>(
+    null,
+  );
   const put = (loose: Piece['loose']) => change([{ piece: piece.id, path: ['loose'], value: loose }]);
   const taken = new Set(parts.map((part) => part.tag));
   const add = () => {
     let number = 1;
     while (taken.has(`X${number}`)) number++;
     const tag = `X${number}`;
-    put([...piece.loose, { tag, name: 'extra part', material: '1x4', length: inches(24), width: inches(3.5), count: 1 }]);
+    put([
+      ...piece.loose,
+      { tag, name: 'extra part', material: '1x4', length: inches(24), width: inches(3.5), count: 1 },
+    ]);
     onAdded(tag);
   };
   const importCsv = async () => {
@@ -37,7 +42,9 @@ export function PartsTools({ piece, parts, onAdded }: Props) {
           {result?.count ?? 0} {result?.count === 1 ? 'part' : 'parts'} read
         </DialogTitle>
         <DialogContent>
-          {result && result.problems.length === 0 && <p>They stand at the end of the list, and are in the buying list now.</p>}
+          {result && result.problems.length === 0 && (
+            <p>They stand at the end of the list, and are in the buying list now.</p>
+          )}
           {result && result.problems.length > 0 && (
             <>
               <p>These rows were left out; the others are in the list.</p>

@@ -26,7 +26,11 @@ const kept = (specs: Specs, choices: Choices): Choices =>
   );
 
 /** A piece that shows a family or a top as the gallery has it. */
-const sampleOf = (family: Family): Piece => pieceFrom(STARTS.find((start) => start.family === family.id)!, 'sample');
+const sampleOf = (family: Family): Piece =>
+  pieceFrom(
+    STARTS.find((start) => start.family === family.id)!,
+    'sample',
+  );
 const topSample = (top: Top): Piece => {
   const own = STARTS.find((start) => start.top === top.id && familyOf(start).topped);
   if (own) return pieceFrom(own, 'sample');

@@ -27,7 +27,10 @@ const isShort = (spec: Spec): boolean => spec.kind === 'length' || spec.kind ===
 
 /** Every choice that a family or top offers, in its own order; numbers two in a row. */
 export function SpecFields({ specs, choices, onChange, cheapest = null }: Props) {
-  const settled: Choices = { ...Object.fromEntries(Object.entries(specs).map(([name, spec]) => [name, spec.initial])), ...choices };
+  const settled: Choices = {
+    ...Object.fromEntries(Object.entries(specs).map(([name, spec]) => [name, spec.initial])),
+    ...choices,
+  };
   const shown = Object.entries(specs).filter(([, spec]) => spec.when?.(settled) ?? true);
   const rows: ReactNode[] = [];
   let pair: ReactNode[] = [];
@@ -44,7 +47,17 @@ export function SpecFields({ specs, choices, onChange, cheapest = null }: Props)
     const value = settled[name]!;
     if (!isShort(spec)) flush();
     const mark = NOTE[name] ? <NoteFor id={NOTE[name]} /> : null;
-    const field = <OneField key={name} name={name} spec={spec} value={value} mark={mark} cheapest={cheapest} onChange={(next) => onChange(name, next)} />;
+    const field = (
+      <OneField
+        key={name}
+        name={name}
+        spec={spec}
+        value={value}
+        mark={mark}
+        cheapest={cheapest}
+        onChange={(next) => onChange(name, next)}
+      />
+    );
     if (isShort(spec)) {
       pair.push(field);
       if (pair.length === 2) flush();
@@ -94,7 +107,9 @@ function OneField({ name, spec, value, mark, cheapest, onChange }: OneProps) {
         />
       );
     case 'length':
-      return <LengthField label={spec.label} value={value as number} least={spec.least} onChange={onChange} mark={mark} />;
+      return (
+        <LengthField label={spec.label} value={value as number} least={spec.least} onChange={onChange} mark={mark} />
+      );
     default:
       return (
         <NumberField
