@@ -200,10 +200,11 @@ export function compareTops(job: Job, plan: Plan, pieceId: string, options: Plan
   const piece = job.pieces[at];
   if (!piece || plan.pieces[at]!.parts.length === 0 || !choosesWidth(piece)) return [];
   const choices = settled(boardChoices, piece.topChoices);
-  const tops = plan.pieces.map((item) => item.topNominal);
   return topNominals(choices.thickness).map((nominal) => {
     const { widths, ripped } = divideTop(piece.size.width, nominal, choices.edges, job.shop.edgeRip, job.units);
-    const { list, buying } = draft(job, tops.with(at, nominal), options, cache);
+    // As taking it would be: other tops left to the cheapest settle anew.
+    const taken = { ...piece, topChoices: { ...piece.topChoices, width: nominal.split('x')[1]! } };
+    const { list, buying } = settleTops({ ...job, pieces: job.pieces.with(at, taken) }, options, cache);
     const lacking = buying.unplaced[0];
     return {
       nominal,
@@ -214,7 +215,7 @@ export function compareTops(job: Job, plan: Plan, pieceId: string, options: Plan
       total: list.total,
       difference: list.total - plan.list.total,
       leftShare: list.leftShare,
-      chosen: nominal === tops[at],
+      chosen: nominal === plan.pieces[at]!.topNominal,
       not: lacking ? lacking.because : null,
     };
   });

@@ -40,7 +40,7 @@ test('a newcomer has a priced buying list in under two minutes and no more than 
   await page.getByRole('link', { name: /^Cuts/ }).click();
   await expect(page.locator('svg.board').first()).toBeVisible();
   await page.getByRole('link', { name: /^Joints/ }).click();
-  await expect(page.getByText('Rails into legs and aprons')).toBeVisible();
+  await expect(page.getByText('Rail ends, pocket screws')).toBeVisible();
   await page.getByRole('link', { name: /^Build/ }).click();
   await expect(page.getByRole('heading', { name: 'Glue up the legs L1, L2, L3 and L4' })).toBeVisible();
   await page.getByRole('button', { name: 'Print shop packet' }).click();
@@ -83,7 +83,7 @@ test('a top option is taken with one click and costs what it said', async ({ pag
 });
 
 test('notes offer the fix: an impossible height is told and put right in one click', async ({ page, sill }) => {
-  await page.goto(`/jobs/${await copyOfDemo(sill)}/shape?piece=tea`);
+  await page.goto(`/jobs/${await copyOfDemo(sill)}/shape?piece=bench`);
   await page.getByLabel('high').fill('1/2');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('alert')).toContainText('Lower than its top is thick');
@@ -95,7 +95,7 @@ test('notes offer the fix: an impossible height is told and put right in one cli
   await expect(page.locator('.model')).toBeVisible();
   await page.keyboard.press('Control+z');
   await page.keyboard.press('Control+z');
-  await expect(page.getByLabel('high')).toHaveValue('17');
+  await expect(page.getByLabel('high')).toHaveValue('18');
   await saved(page);
 });
 

@@ -77,12 +77,12 @@ test('every tally explains itself', async ({ page }) => {
 test('a remedy in the margin is one click, and undo takes it back', async ({ page, sill }) => {
   const id = await copyOfDemo(sill);
   await page.goto(`/jobs/${id}/stock`);
-  await expect(page.getByRole('heading', { name: '5 spare boards' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: '7 spare boards' })).toBeVisible();
   await page.getByRole('button', { name: 'Buy the exact count' }).click();
   await expect(page.getByTestId('tally-to-buy')).toContainText('no spares');
   await expect(page.getByRole('heading', { name: /spare boards/ })).toHaveCount(0);
   await page.keyboard.press('Control+z');
-  await expect(page.getByTestId('tally-to-buy')).toContainText('+5 spare');
+  await expect(page.getByTestId('tally-to-buy')).toContainText('+7 spare');
   await saved(page);
 });
 
@@ -112,7 +112,7 @@ test('the shop: fewer clamps change the steps; the usual shop is kept for new jo
   await page.getByRole('button', { name: 'Keep as my usual shop' }).click();
   await expect(page.locator('.MuiSnackbar-root')).toContainText('New jobs start with it');
   await page.getByRole('link', { name: /^Build/ }).click();
-  await expect(page.getByText(/You have 4: glue 1 leg at a time/)).toBeVisible();
+  await expect(page.getByText(/You have 4: glue 1 at a time/)).toBeVisible();
 
   await page.goto('/');
   await page.getByRole('button', { name: 'New job' }).click();
@@ -168,7 +168,7 @@ test.describe('with one thumb', () => {
     const id = await copyOfDemo(sill);
     await page.goto(`/jobs/${id}/stock`);
     await page.getByRole('button', { name: 'Notes' }).tap();
-    await expect(page.getByRole('heading', { name: '5 spare boards' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: '7 spare boards' })).toBeVisible();
     await page.getByRole('button', { name: 'Close' }).tap();
     await page.getByRole('link', { name: /^Build/ }).tap();
     await page.getByRole('button', { name: 'At the bench' }).tap();

@@ -60,7 +60,7 @@ test('keys 1 to 7 go to the stages, and the action at the foot settles one', asy
 test('pointing at a part marks it in the list and the drawing', async ({ page }) => {
   await page.goto('/jobs/demo/parts');
   await page.getByRole('row', { name: /^E1/ }).hover();
-  await expect(page.locator('.part-picture .marked')).toHaveCount(1);
+  await expect(page.locator('.part-picture .marked').first()).toBeVisible();
   await expect(page.getByRole('img', { name: 'Where E1 is' })).toBeVisible();
 });
 
@@ -73,8 +73,8 @@ test('the parts table sorts, filters and copies as CSV', async ({ page, context 
   await page.getByRole('button', { name: 'Copy as CSV' }).click();
   await expect(page.locator('.MuiSnackbar-root')).toContainText('4 rows');
   const csv = await page.evaluate(() => navigator.clipboard.readText());
-  expect(csv.split(/\r?\n/)[0]).toBe('Tag,Part,Count,Long,Wide,Thick,Made from,Fit');
-  expect(csv).toContain('E1,end apron,1,20 1/2,3 1/2,1 1/2,2×4,');
+  expect(csv.split(/\r?\n/)[0]).toBe('Tag,Part,Count,Long,Wide,Thick,Ends,Cut out,Made from,Fit');
+  expect(csv).toContain('E1,end apron,1,20 1/2,3 1/2,1 1/2,,,2×4,');
 });
 
 test('cuts: a saw setting lights its own cuts; ticks are kept', async ({ page, sill }) => {
@@ -93,19 +93,19 @@ test('cuts: a saw setting lights its own cuts; ticks are kept', async ({ page, s
 test('build: actions are ticked, at the bench one at a time by Space', async ({ page, sill }) => {
   const id = await copyOfDemo(sill);
   await page.goto(`/jobs/${id}/build?step=9`);
-  await expect(page.getByRole('heading', { name: /Join end apron E1/ })).toBeVisible();
+  await expect(page.getByRole('heading', { name: /Join the left end frame/ })).toBeVisible();
   await page.getByRole('checkbox').first().check();
   await page.getByRole('button', { name: 'At the bench' }).click();
   const action = page.locator('.bench-action');
-  await expect(action).toContainText('spacer under the apron');
+  await expect(action).toContainText('spacer under each apron');
   await page.keyboard.press('Space');
   await expect(action).toContainText('Glue the end grain');
   await page.keyboard.press('PageUp');
-  await expect(action).toContainText('spacer under the apron');
+  await expect(action).toContainText('spacer under each apron');
   await page.keyboard.press('Escape');
   await expect(page.getByRole('checkbox').nth(1)).toBeChecked();
   await page.getByRole('button', { name: 'Step done · next' }).click();
-  await expect(page.getByRole('heading', { name: /Join end apron E2/ })).toBeVisible();
+  await expect(page.getByRole('heading', { name: /Join the right end frame/ })).toBeVisible();
 });
 
 test('prices: changing one moves the total; out of stock leaves it out', async ({ page, sill }) => {

@@ -3,6 +3,7 @@ import { baseStyles } from './styles/base';
 import { drawingStyles } from './styles/drawings';
 import { frameStyles } from './styles/frame';
 import { packetStyles } from './styles/packet';
+import { partsStyles } from './styles/parts';
 import { sillStyles } from './styles/sill';
 import { stageStyles } from './styles/stages';
 import { workStyles } from './styles/work';
@@ -13,6 +14,7 @@ export const styles: Interpolation<Theme> = [
   frameStyles,
   sillStyles,
   stageStyles,
+  partsStyles,
   workStyles,
   drawingStyles,
   packetStyles,

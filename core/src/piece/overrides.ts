@@ -6,22 +6,21 @@ import { thicknessAsSold, type Material } from '../stock';
 
 /** A part with what a person set by hand; a count of 0 leaves it out. */
 function change(part: Part, to: Piece['overrides'][string]): Part {
-  const changed = {
-    ...(to.length !== undefined && to.length !== part.length ? { length: part.length } : {}),
-    ...(to.width !== undefined && to.width !== part.width ? { width: part.width } : {}),
-    ...(to.material !== undefined && to.material !== part.material ? { material: part.material } : {}),
-    ...(to.count !== undefined && to.count !== part.count ? { count: part.count } : {}),
-  };
-  return {
-    ...part,
+  const material = to.material ?? part.material;
+  const other = material !== part.material && material !== 'bought';
+  const next = {
     length: to.length ?? part.length,
     width: to.width ?? part.width,
-    material: to.material ?? part.material,
+    thickness: other ? thicknessAsSold(material) * part.plies : part.thickness,
+    material,
     count: to.count ?? part.count,
-    // An outline belongs to the size it was drawn for.
-    outline: to.length === undefined && to.width === undefined ? part.outline : null,
-    changed,
   };
+  const changed = Object.fromEntries(
+    (Object.keys(next) as (keyof typeof next)[])
+      .filter((key) => next[key] !== part[key])
+      .map((key) => [key, part[key]]),
+  );
+  return { ...part, ...next, changed };
 }
 
 const loosePart = (piece: Piece, row: Piece['loose'][number]): Part => ({

@@ -87,8 +87,8 @@ export type Part = {
   readonly bought: Bought | null;
   /** Added to the list by hand: it has no place in the piece. */
   readonly loose: boolean;
-  /** What a person set by hand, with what it would be. */
-  readonly changed: Readonly<Partial<Record<'length' | 'width' | 'material' | 'count', string | number>>>;
+  /** What a person set by hand, with what it would be. The model keeps the size that was worked out. */
+  readonly changed: Readonly<Partial<Record<'length' | 'width' | 'thickness' | 'material' | 'count', string | number>>>;
 };
 
 /** How two parts meet. */

@@ -64,7 +64,14 @@ const CUT_SURFACE = 1000;
 const raws = new WeakMap<Part, Solid>();
 const solids = new WeakMap<Part, Solid>();
 
-function rawLocal(part: Part): Solid {
+/** A part in the size that was worked out, whatever a person set by hand for buying and cutting it. */
+const asPlanned = (part: Part): Part => ({
+  ...part,
+  ...(part.changed as Partial<Pick<Part, 'length' | 'width' | 'thickness'>>),
+});
+
+function rawLocal(given: Part): Solid {
+  const part = Object.keys(given.changed).length > 0 ? asPlanned(given) : given;
   const base: Solid = [prism(part.outline ?? rectangle(part.length, part.width), 0, part.thickness)];
   return endPlanes(part).reduce((solid, plane, at) => {
     const { mitre, bevel } = at === 0 ? part.ends.left : part.ends.right;

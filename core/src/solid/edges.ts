@@ -24,11 +24,36 @@ function lineOf(a: Vec, b: Vec): { readonly name: string; readonly along: Vec; r
   };
 }
 
+/** One cell whose faces all lie on surfaces of their own, as a plain board: every side of every face is an edge. */
+const isPlain = (solid: Solid): boolean =>
+  solid.length === 1 && new Set(solid[0]!.map((face) => face.surface)).size === solid[0]!.length;
+
+/** Of an edge that two faces share, the one way round it is kept. */
+const first = (a: Vec, b: Vec): boolean =>
+  a[0] < b[0] || (a[0] === b[0] && (a[1] < b[1] || (a[1] === b[1] && a[2] < b[2])));
+
+const edges = new WeakMap<Solid, readonly Edge[]>();
+
 /**
  * The edges of a body worth drawing: where two surfaces meet. Seams between faces of one surface cancel: along such a
- * seam the surface lies on both sides, so the two runs in opposite directions add up to nothing.
+ * seam the surface lies on both sides, so the two runs in opposite directions add up to nothing. Kept with the body.
  */
 export function edgesOf(solid: Solid): readonly Edge[] {
+  const known = edges.get(solid);
+  if (known) return known;
+  const found = isPlain(solid)
+    ? solid[0]!.flatMap(({ points }) =>
+        points.flatMap((point, at): Edge[] => {
+          const next = points[(at + 1) % points.length]!;
+          return first(point, next) ? [[point, next]] : [];
+        }),
+      )
+    : drawnEdges(solid);
+  edges.set(solid, found);
+  return found;
+}
+
+function drawnEdges(solid: Solid): readonly Edge[] {
   const lines = new Map<string, { along: Vec; foot: Vec; marks: Map<number, { at: number; by: number }[]> }>();
   for (const { points, surface } of facesOf(solid))
     points.forEach((point, at) => {
@@ -78,6 +103,15 @@ const outlined = new WeakMap<Solid, readonly OutlinedFace[]>();
 export function outlinedFaces(solid: Solid): readonly OutlinedFace[] {
   const known = outlined.get(solid);
   if (known) return known;
+  if (isPlain(solid)) {
+    const plain = solid[0]!.map(({ normal, points }): OutlinedFace => ({
+      normal,
+      points,
+      drawn: points.map(() => true),
+    }));
+    outlined.set(solid, plain);
+    return plain;
+  }
   const lines = new Map<string, { along: Vec; runs: [number, number][] }>();
   for (const [a, b] of edgesOf(solid)) {
     const { name, along } = lineOf(a, b);

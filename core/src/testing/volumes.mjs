@@ -1,3 +1,4 @@
+import process from 'node:process';
 import Module from 'manifold-3d';
 
 /**

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { alongOf, around, boxOf, cornersOf, edgesOf, extent, solidOf, type Part } from '@sill/core';
-import { useMark } from '../state/hooks';
+import { usePointing } from '../state/hooks';
 import { DimSpan } from '../words/Dim';
 import { axesOf, boundsOf, project, sideOf, viewTowards, type Bounds, type Screen, type View } from './iso';
 import { paintOrder, type Patch } from './paint';
@@ -17,6 +17,7 @@ type Props = {
   readonly tags?: boolean;
   /** Dimension lines over the whole, or along one part. */
   readonly measure?: 'outside' | Part | null;
+  /** Its name; empty for a picture that says nothing its words do not. */
   readonly label: string;
   /** Width in its own units: about the pixels it will have, so that text stays its size. */
   readonly width?: number;
@@ -24,25 +25,49 @@ type Props = {
 
 const USUAL_WIDTH = 480;
 const PAD = 46;
-const text = (points: readonly Screen[]) => points.map(([x, y]) => `${x.toFixed(1)},${y.toFixed(1)}`).join(' ');
 
 type At = (point: Screen) => Screen;
 
-/** One face, or what is seen of it, with the sides that are edges of its part. */
-function Face({ patch, at, view }: { readonly patch: Patch<Drawn>; readonly at: At; readonly view: View }) {
-  const { part, as } = patch.of;
-  const { marked, handlers } = useMark(part.id);
-  const points = patch.points.map((point) => at(project(point, view)));
-  const sides = points.flatMap((point, k) => {
-    const next = points[(k + 1) % points.length]!;
-    return patch.drawn[k]
-      ? [`M${point[0].toFixed(1)},${point[1].toFixed(1)}L${next[0].toFixed(1)},${next[1].toFixed(1)}`]
-      : [];
-  });
+/** Neighbours in the order of painting that are of one part: drawn together, as no face of a part hides another of it. */
+function runsOf(patches: readonly Patch<Drawn>[]): readonly (readonly Patch<Drawn>[])[] {
+  const runs: Patch<Drawn>[][] = [];
+  for (const patch of patches) {
+    const run = runs.at(-1);
+    if (run && run[0]!.of === patch.of) run.push(patch);
+    else runs.push([patch]);
+  }
+  return runs;
+}
+
+const line = (from: Screen, to: Screen) =>
+  `M${from[0].toFixed(1)},${from[1].toFixed(1)}L${to[0].toFixed(1)},${to[1].toFixed(1)}`;
+
+type FacesProps = {
+  readonly run: readonly Patch<Drawn>[];
+  readonly at: At;
+  readonly view: View;
+  readonly marked: boolean;
+};
+
+/** What is seen of a part at one depth: its faces by tone, and the sides that are its edges. */
+function Faces({ run, at, view, marked }: FacesProps) {
+  const { part, as } = run[0]!.of;
+  const fills = new Map<string, string>();
+  let edges = '';
+  for (const { points, drawn, normal } of run) {
+    const flat = points.map((point) => at(project(point, view)));
+    const side = sideOf(normal, view);
+    fills.set(side, `${fills.get(side) ?? ''}M${flat.map(([x, y]) => `${x.toFixed(1)},${y.toFixed(1)}`).join('L')}Z`);
+    flat.forEach((point, k) => {
+      if (drawn[k]) edges += line(point, flat[(k + 1) % flat.length]!);
+    });
+  }
   return (
-    <g className={`solid ${as}${marked ? ' marked' : ''}`} {...handlers}>
-      <polygon className={`face-${sideOf(patch.normal, view)}`} points={text(points)} />
-      {sides.length > 0 && <path className="edge" d={sides.join('')} />}
+    <g className={`solid ${as}${marked ? ' marked' : ''}`} data-part={part.id}>
+      {[...fills].map(([side, d]) => (
+        <path key={side} className={`face face-${side}`} d={d} />
+      ))}
+      {edges !== '' && <path className="edge" d={edges} />}
     </g>
   );
 }
@@ -51,7 +76,7 @@ function Face({ patch, at, view }: { readonly patch: Patch<Drawn>; readonly at: 
 function Later({ part, at, view }: { readonly part: Part; readonly at: At; readonly view: View }) {
   const lines = edgesOf(solidOf(part)).map(([a, b]) => {
     const [from, to] = [at(project(a, view)), at(project(b, view))];
-    return `M${from[0].toFixed(1)},${from[1].toFixed(1)}L${to[0].toFixed(1)},${to[1].toFixed(1)}`;
+    return line(from, to);
   });
   return <path className="later" d={lines.join('')} />;
 }
@@ -120,6 +145,7 @@ export function PartPicture({ parts, view: given, tags = false, measure = null, 
   );
   const pointsOf = (drawn: readonly Drawn[]) =>
     drawn.flatMap(({ part }) => cornersOf(solidOf(part)).map((point) => project(point, view)));
+  const { marked: markedPart, handlers } = usePointing(label !== '');
   if (parts.length === 0) return null;
   const now = parts.filter(({ as }) => as !== 'later');
   const whole = boundsOf(pointsOf(parts));
@@ -132,12 +158,17 @@ export function PartPicture({ parts, view: given, tags = false, measure = null, 
   const shownTags = tags ? placeTags(now, view, at, width, height) : [];
 
   return (
-    <svg className="part-picture" viewBox={`0 0 ${width} ${height.toFixed(0)}`} role="img" aria-label={label}>
+    <svg
+      className="part-picture"
+      viewBox={`0 0 ${width} ${height.toFixed(0)}`}
+      {...(label === '' ? { 'aria-hidden': true } : { role: 'img', 'aria-label': label })}
+      {...handlers}
+    >
       {later.map((item) => (
         <Later key={item.part.id} part={item.part} at={at} view={view} />
       ))}
-      {painted.map((patch, at0) => (
-        <Face key={at0} patch={patch} at={at} view={view} />
+      {runsOf(painted).map((run, k) => (
+        <Faces key={k} run={run} at={at} view={view} marked={run[0]!.of.part.id === markedPart} />
       ))}
       {shownTags.map(({ part, as, point, x, y }) => (
         <g key={part.id} className={`tag-flag ${as}`}>

@@ -189,8 +189,8 @@ describe('a picture of parts', () => {
         <PartPicture parts={facts.parts.map((part) => ({ part, as: 'there' as const }))} label="piece" />,
       );
       const [, , width, height] = container.querySelector('svg')!.getAttribute('viewBox')!.split(' ').map(Number);
-      for (const polygon of container.querySelectorAll('polygon'))
-        for (const point of polygon.getAttribute('points')!.split(' ')) {
+      for (const face of container.querySelectorAll('path'))
+        for (const point of face.getAttribute('d')!.match(/-?[\d.]+,-?[\d.]+/g)!) {
           const [x, y] = point.split(',').map(Number);
           expect(x! >= 0 && x! <= width! && y! >= 0 && y! <= height!).toBe(true);
         }

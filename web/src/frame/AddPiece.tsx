@@ -4,7 +4,7 @@ import { fromFound, inches, newPiece, pieceFrom, printLength, STARTS, type Piece
 import { LengthField } from '../fields/LengthField';
 import { replaced } from '../state/bench';
 import { useApp, useJob } from '../state/hooks';
-import { PiecePicture } from '../drawing/PiecePicture';
+import { PiecePicture, useOneByOne } from '../drawing/PiecePicture';
 import { Words } from '../words/Words';
 
 type Pick = { readonly onAdded: (id: string) => void };
@@ -30,11 +30,12 @@ export function PieceCards({ onAdded }: Pick) {
   const { units } = useJob();
   const add = useAdd(onAdded);
   const samples = useMemo(() => STARTS.map((start) => ({ start, piece: newPiece('x', start.id) })), []);
+  const drawn = useOneByOne(samples.length);
   return (
     <div className="cards">
-      {samples.map(({ start, piece }) => (
+      {samples.map(({ start, piece }, at) => (
         <button key={start.id} type="button" className="card" onClick={() => add(start)}>
-          <PiecePicture piece={piece} />
+          {at < drawn ? <PiecePicture piece={piece} /> : <span className="picture-room" />}
           <strong>{start.name}</strong>
           <span className="soft">{start.about}</span>
           <span className="soft">

@@ -12,7 +12,7 @@ import { conflicted } from '../state/bench';
 
 describe('the stick', () => {
   test('has every stage in order, keeps the piece in view, marks where you are', () => {
-    onBench(<Stick />, { path: '/jobs/demo/shape?piece=tea' });
+    onBench(<Stick />, { path: '/jobs/demo/shape?piece=bench' });
     const links = screen.getAllByRole<HTMLAnchorElement>('link');
     expect(links.map((link) => link.textContent!.replace(/\d.*$/, ''))).toEqual([
       'Brief',
@@ -23,7 +23,7 @@ describe('the stick', () => {
       'Joints',
       'Build',
     ]);
-    expect(links[3]!.getAttribute('href')).toBe('/jobs/demo/stock?piece=tea');
+    expect(links[3]!.getAttribute('href')).toBe('/jobs/demo/stock?piece=bench');
     expect(links[1]!.closest('li')!.dataset['here']).toBe('true');
   });
 

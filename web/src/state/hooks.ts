@@ -1,4 +1,4 @@
-import { useCallback, useMemo } from 'react';
+import { useCallback, useMemo, type PointerEvent } from 'react';
 import { useDispatch, useSelector } from 'react-redux';
 import { useParams, useSearchParams } from 'react-router';
 import type { Change, Finding, Job, Piece, Plan, StageName, Units } from '@sill/core';
@@ -56,6 +56,23 @@ export function useMark(id: string | null) {
     return { onPointerEnter: on, onPointerLeave: off, onFocus: on, onBlur: off };
   }, [dispatch, id]);
   return { marked: isMarked, handlers };
+}
+
+/** The marked part, and handlers for a drawing that mark the part whose `data-part` is under the pointer. */
+export function usePointing(live: boolean) {
+  const dispatch = useApp();
+  const found = useFrom((state) => (live ? state.view.marked : null));
+  const handlers = useMemo(() => {
+    if (!live) return {};
+    return {
+      onPointerOver: (event: PointerEvent<SVGElement>) => {
+        const part = (event.target as Element).closest('[data-part]')?.getAttribute('data-part');
+        if (part) dispatch(marked(part));
+      },
+      onPointerLeave: () => void dispatch(marked(null)),
+    };
+  }, [dispatch, live]);
+  return { marked: found, handlers };
 }
 
 export function useStage(): StageName {

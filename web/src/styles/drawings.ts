@@ -11,7 +11,7 @@ export const drawingStyles = css`
     display: block;
     width: 100%;
     max-height: 400px;
-    & polygon {
+    & .face {
       stroke-width: 0.7;
       stroke-linejoin: round;
     }

@@ -51,10 +51,6 @@ export const stageStyles = css`
     gap: 12px;
     align-items: center;
   }
-  .parts-side .row {
-    flex-wrap: wrap;
-    gap: 6px;
-  }
   .sizes.two {
     margin-top: 10px;
   }
@@ -165,16 +161,6 @@ export const stageStyles = css`
     gap: 18px;
     align-items: start;
   }
-  .parts-columns {
-    display: grid;
-    grid-template-columns: minmax(0, 1fr) 280px;
-    gap: 12px;
-    align-items: start;
-  }
-  .parts-side {
-    position: sticky;
-    top: 0;
-  }
   .fit-list {
     padding-left: 0;
     list-style: none;
@@ -215,6 +201,10 @@ export const stageStyles = css`
       background: var(--chalk-wash);
     }
   }
+  .picture-room {
+    display: block;
+    aspect-ratio: 480 / 330;
+  }
   .card:disabled {
     cursor: not-allowed;
     background: var(--paper);
@@ -241,37 +231,6 @@ export const stageStyles = css`
     font-size: 13.5px;
     line-height: 1.3;
     color: var(--soft);
-  }
-  .facts {
-    display: grid;
-    grid-template-columns: auto 1fr;
-    gap: 3px 10px;
-    margin: 8px 0;
-    & dt {
-      color: var(--soft);
-    }
-    & dd {
-      margin: 0;
-    }
-  }
-  .by-hand {
-    border: 0;
-    border-top: 1px solid var(--line);
-    margin: 10px 0 0;
-    padding: 8px 0 0;
-    & legend {
-      float: left;
-      width: 100%;
-      color: var(--soft);
-      margin-bottom: 6px;
-    }
-    & .sizes {
-      clear: both;
-    }
-  }
-  .changed {
-    color: var(--ochre);
-    font-weight: 600;
   }
   .problems {
     padding-left: 18px;

@@ -137,7 +137,7 @@ function ByHand({ part, piece }: { readonly part: Part; readonly piece: Piece })
   const units = useUnits();
   const own = piece.overrides[part.tag] ?? {};
   const put = (value: Piece['overrides'][string] | null) => {
-    const { [part.tag]: _, ...others } = piece.overrides;
+    const others = Object.fromEntries(Object.entries(piece.overrides).filter(([tag]) => tag !== part.tag));
     change([
       { piece: piece.id, path: ['overrides'], value: value === null ? others : { ...others, [part.tag]: value } },
     ]);

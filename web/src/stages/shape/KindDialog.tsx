@@ -13,7 +13,7 @@ import {
   type Specs,
   type Top,
 } from '@sill/core';
-import { PiecePicture } from '../../drawing/PiecePicture';
+import { PiecePicture, useOneByOne } from '../../drawing/PiecePicture';
 import { useChange } from '../../state/hooks';
 
 /** What a new kind offers too stays as it was. */
@@ -38,6 +38,10 @@ const topSample = (top: Top): Piece => {
   return { ...plain, top: top.id, topChoices: {} };
 };
 
+/** The same objects every time, so that a picture is drawn once. */
+const FAMILY_SAMPLES = new Map(FAMILIES.map((family) => [family.id, sampleOf(family)]));
+const TOP_SAMPLES = new Map(TOPS.map((top) => [top.id, topSample(top)]));
+
 type Props = { readonly piece: Piece; readonly which: 'family' | 'top' | null; readonly onClose: () => void };
 
 /** All families, or all tops, drawn by our own geometry. What this piece can not take says why. */
@@ -47,51 +51,10 @@ export function KindDialog({ piece, which, onClose }: Props) {
     change(changes.map(([path, value]) => ({ piece: piece.id, path, value })));
     onClose();
   };
-  const family = familyOf(piece);
   return (
     <Dialog open={which !== null} onClose={onClose} maxWidth="lg" fullWidth>
       <DialogTitle>{which === 'top' ? 'Which top?' : 'Which way to build it?'}</DialogTitle>
-      <DialogContent>
-        <div className="cards kinds">
-          {which === 'top' &&
-            TOPS.map((top) => (
-              <KindCard
-                key={top.id}
-                name={top.name}
-                about={top.about}
-                sample={topSample(top)}
-                chosen={top.id === piece.top}
-                not={refusal(piece, family, top)}
-                onTake={() =>
-                  take([
-                    [['top'], top.id],
-                    [['topChoices'], kept(top.choices, piece.topChoices)],
-                  ])
-                }
-              />
-            ))}
-          {which === 'family' &&
-            FAMILIES.map((one) => {
-              const top = TOPS.find((other) => other.id === piece.top);
-              return (
-                <KindCard
-                  key={one.id}
-                  name={one.name}
-                  about={one.about}
-                  sample={sampleOf(one)}
-                  chosen={one.id === piece.family}
-                  not={one.topped && family.topped && top ? refusal(piece, one, top) : null}
-                  onTake={() =>
-                    take([
-                      [['family'], one.id],
-                      [['choices'], kept(one.choices, piece.choices)],
-                    ])
-                  }
-                />
-              );
-            })}
-        </div>
-      </DialogContent>
+      <DialogContent>{which && <Kinds piece={piece} which={which} take={take} />}</DialogContent>
       <DialogActions>
         <Button onClick={onClose}>Close</Button>
       </DialogActions>
@@ -99,19 +62,74 @@ export function KindDialog({ piece, which, onClose }: Props) {
   );
 }
 
+type KindsProps = {
+  readonly piece: Piece;
+  readonly which: 'family' | 'top';
+  readonly take: (changes: readonly (readonly [Change['path'], unknown])[]) => void;
+};
+
+function Kinds({ piece, which, take }: KindsProps) {
+  const family = familyOf(piece);
+  const drawn = useOneByOne(Math.max(FAMILIES.length, TOPS.length));
+  return (
+    <div className="cards kinds">
+      {which === 'top' &&
+        TOPS.map((top, at) => (
+          <KindCard
+            key={top.id}
+            name={top.name}
+            about={top.about}
+            drawn={at < drawn}
+            sample={TOP_SAMPLES.get(top.id)!}
+            chosen={top.id === piece.top}
+            not={refusal(piece, family, top)}
+            onTake={() =>
+              take([
+                [['top'], top.id],
+                [['topChoices'], kept(top.choices, piece.topChoices)],
+              ])
+            }
+          />
+        ))}
+      {which === 'family' &&
+        FAMILIES.map((one, at) => {
+          const top = TOPS.find((other) => other.id === piece.top);
+          return (
+            <KindCard
+              key={one.id}
+              name={one.name}
+              about={one.about}
+              drawn={at < drawn}
+              sample={FAMILY_SAMPLES.get(one.id)!}
+              chosen={one.id === piece.family}
+              not={one.topped && family.topped && top ? refusal(piece, one, top) : null}
+              onTake={() =>
+                take([
+                  [['family'], one.id],
+                  [['choices'], kept(one.choices, piece.choices)],
+                ])
+              }
+            />
+          );
+        })}
+    </div>
+  );
+}
+
 type CardProps = {
   readonly name: string;
   readonly about: string;
   readonly sample: Piece;
+  readonly drawn: boolean;
   readonly chosen: boolean;
   readonly not: string | null;
   readonly onTake: () => void;
 };
 
-function KindCard({ name, about, sample, chosen, not, onTake }: CardProps) {
+function KindCard({ name, about, sample, drawn, chosen, not, onTake }: CardProps) {
   return (
     <button type="button" className="card" aria-pressed={chosen} disabled={not !== null} onClick={onTake}>
-      <PiecePicture piece={sample} />
+      {drawn ? <PiecePicture piece={sample} /> : <span className="picture-room" />}
       <strong>
         {name}
         {chosen && <span className="soft"> · now</span>}

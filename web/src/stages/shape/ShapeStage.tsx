@@ -64,11 +64,7 @@ function ShapeOf({ piece }: { readonly piece: Piece }) {
         ) : (
           <Waiting>{null}</Waiting>
         )}
-        {plan && choosesWidth(piece) && (
-          <Waiting>
-            <TopOptions piece={piece} plan={plan} />
-          </Waiting>
-        )}
+        {plan && facts && facts.parts.length > 0 && choosesWidth(piece) && <TopOptions piece={piece} plan={plan} />}
       </div>
     </div>
   );

@@ -55,6 +55,7 @@ export function SpecFields({ specs, choices, onChange, cheapest = null }: Props)
         value={value}
         mark={mark}
         cheapest={cheapest}
+        thickness={settled.thickness}
         onChange={(next) => onChange(name, next)}
       />
     );
@@ -67,16 +68,23 @@ export function SpecFields({ specs, choices, onChange, cheapest = null }: Props)
   return rows;
 }
 
+/** A board's width is shown as the board it is: 2×6; the cheapest with what it is now. Null for other choices. */
+function widthLabel(option: string, label: string, thickness: unknown, cheapest: Nominal | null): string | null {
+  if (option === 'cheapest') return cheapest ? `${label} (${printNominal(cheapest)} now)` : label;
+  return typeof thickness === 'string' && /^\d+$/.test(option) ? `${thickness.replace('x', '×')}${option}` : null;
+}
+
 type OneProps = {
   readonly name: string;
   readonly spec: Spec;
   readonly value: string | number | boolean;
   readonly mark: ReactNode;
   readonly cheapest: Nominal | null;
+  readonly thickness: unknown;
   readonly onChange: (value: string | number | boolean) => void;
 };
 
-function OneField({ name, spec, value, mark, cheapest, onChange }: OneProps) {
+function OneField({ name, spec, value, mark, cheapest, thickness, onChange }: OneProps) {
   switch (spec.kind) {
     case 'pick':
       return (
@@ -87,7 +95,7 @@ function OneField({ name, spec, value, mark, cheapest, onChange }: OneProps) {
           value={String(value)}
           options={Object.entries(spec.options).map(([option, label]) => ({
             value: option,
-            label: option === 'cheapest' && cheapest ? `${label} (${printNominal(cheapest)} now)` : <Text of={label} />,
+            label: widthLabel(option, label, thickness, cheapest) ?? <Text of={label} />,
           }))}
           onChange={onChange}
         />

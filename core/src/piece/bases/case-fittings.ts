@@ -1,0 +1,230 @@
+import { inches, type Length } from '../../length';
+import { dressed, thicknessAsSold, type Sheet } from '../../stock';
+import { dim, say } from '../../words';
+import { drawer, drawerSizes, sideOf } from '../drawers';
+import type { Room } from '../family';
+import { boxAt, cutFor, type Kit } from '../kit';
+
+/** Shelves go this deep into the sides; loose ones hang this much clear of them. */
+const DADO: Length = inches(1 / 4);
+const PIN_CLEAR: Length = inches(1 / 16);
+/** Gap round doors and fronts. */
+export const REVEAL: Length = inches(1 / 8);
+
+/** A column between two uprights: its inner sides, and the uprights' tags. */
+export type Column = {
+  readonly from: Length;
+  readonly to: Length;
+  readonly left: string;
+  readonly right: string;
+  readonly number: number;
+};
+export type Body = {
+  readonly front: Length;
+  readonly back: Length;
+  readonly bottom: Length;
+  readonly top: Length;
+  readonly thick: Length;
+};
+
+/** Shelves of one column, evenly spread: in dados, or loose on pins. */
+export function shelves(
+  kit: Kit,
+  column: Column,
+  body: Body,
+  number: number,
+  loose: boolean,
+  stock: Sheet,
+  inset: Length,
+): readonly string[] {
+  const clear = (body.top - body.bottom - number * body.thick) / (number + 1);
+  return Array.from({ length: number }, (_, at) => {
+    const name = `H${column.number}${String.fromCharCode(65 + at)}`;
+    const z = Math.round(body.bottom + (at + 1) * clear + at * body.thick);
+    const [x0, x1] = loose ? [column.from + PIN_CLEAR, column.to - PIN_CLEAR] : [column.from - DADO, column.to + DADO];
+    const spec = {
+      tag: name,
+      role: 'shelf' as const,
+      name: loose ? 'loose shelf' : 'shelf',
+      material: stock,
+      ...(loose
+        ? {
+            fit: say`the clear width between the uprights, less ${dim(2 * PIN_CLEAR)}`,
+            dependsOn: [column.left, column.right],
+          }
+        : {}),
+    };
+    kit.board(spec, boxAt([x0, body.front + inset, z], [x1 - x0, body.back - body.front - inset, body.thick]), 0, 1);
+    for (const side of [column.left, column.right]) {
+      if (!loose) kit.put(cutFor(kit.get(side), kit.get(name), 'dado', 2));
+      kit.join(loose ? 'pins' : 'dado', name, side, loose);
+    }
+    if (loose) kit.need({ kind: 'shelf-pin', size: '', count: 4 });
+    return name;
+  });
+}
+
+/** One or two doors before a column, hinged at its outer edges, or one drop front hinged below. */
+export function fronts(
+  kit: Kit,
+  column: Column,
+  body: Body,
+  choices: { front: string },
+  stock: Sheet,
+  cover: readonly [Length, Length],
+): readonly string[] {
+  const t = thicknessAsSold(stock);
+  const y = body.front - t;
+  const [x0, x1] = [column.from - cover[0], column.to + cover[1]];
+  const [z0, z1] = [body.bottom - body.thick + REVEAL, body.top + body.thick - REVEAL];
+  const n = column.number;
+  if (choices.front === 'drop front') {
+    const name = `D${n}A`;
+    kit.board(
+      { tag: name, role: 'door', name: 'drop front', material: stock },
+      boxAt([x0, y, z0], [x1 - x0, t, z1 - z0]),
+      0,
+      2,
+    );
+    kit.join('hinge', name, 'B1', true);
+    kit.need({ kind: 'hinge', size: '', count: 2 });
+    kit.need({ kind: 'stay', size: '', count: 2 });
+    kit.need({ kind: 'pull', size: '', count: 1 });
+    kit.moves(`drop-${n}`, `drop front ${n}`, [name], {
+      kind: 'turn',
+      about: [x0, y, z0],
+      axis: [1, 0, 0],
+      degrees: 90,
+    });
+    return [name];
+  }
+  const pair = x1 - x0 > inches(24);
+  const middle = Math.round((x0 + x1) / 2);
+  const leaves = pair
+    ? ([
+        ['A', x0, middle - Math.round(REVEAL / 2), 'left'],
+        ['B', middle + Math.round(REVEAL / 2), x1, 'right'],
+      ] as const)
+    : ([['A', x0, x1, 'left']] as const);
+  return leaves.map(([letter, from, to, side]) => {
+    const name = `D${n}${letter}`;
+    kit.board(
+      { tag: name, role: 'door', name: 'door', material: stock },
+      boxAt([from, y, z0], [to - from, t, z1 - z0]),
+      2,
+      0,
+    );
+    kit.join('hinge', name, side === 'left' ? column.left : column.right, true);
+    kit.need({ kind: 'hinge', size: '', count: 2 });
+    kit.need({ kind: 'pull', size: '', count: 1 });
+    // The knuckle stands at the front edge, so that the door clears its neighbour.
+    kit.moves(`door-${name}`, `door ${name}`, [name], {
+      kind: 'turn',
+      about: [side === 'left' ? from : to, y, z0],
+      axis: [0, 0, side === 'left' ? -1 : 1],
+      degrees: 90,
+    });
+    return name;
+  });
+}
+
+/** Drawers that fill a column, one above the other, with overlaid fronts. */
+export function drawerBank(
+  kit: Kit,
+  column: Column,
+  body: Body,
+  number: number,
+  first: number,
+  stock: Sheet,
+  cover: readonly [Length, Length],
+): readonly number[] | null {
+  const pitch = (body.top - body.bottom) / number;
+  const t = thicknessAsSold(stock);
+  const width = column.to - column.from;
+  const done: number[] = [];
+  for (let at = 0; at < number; at++) {
+    const [z0, z1] = [Math.round(body.bottom + at * pitch), Math.round(body.bottom + (at + 1) * pitch)];
+    const sizes = drawerSizes(
+      { width, height: z1 - z0, depth: body.back - body.front - inches(1 / 2) },
+      sideOf('ply 1/2'),
+      { width: 0, height: 0 },
+    );
+    if (!sizes) return null;
+    const half = Math.round(REVEAL / 2);
+    const low = at === 0 ? body.bottom - body.thick + REVEAL : z0 + half;
+    const high = at === number - 1 ? body.top + body.thick - REVEAL : z1 - half;
+    const [x0, x1] = [column.from - cover[0], column.to + cover[1]];
+    drawer(kit, sizes, {
+      number: first + at,
+      opening: { min: [column.from, body.front, z0], max: [column.to, body.back, z1] },
+      sides: [column.left, column.right],
+      stock: 'ply 1/2',
+      side: sideOf('ply 1/2'),
+      front: { material: stock, box: boxAt([x0, body.front - t, low], [x1 - x0, t, high - low]) },
+    });
+    done.push(first + at);
+  }
+  return done;
+}
+
+/** What the case stands on: nothing, a plinth of four boards set back, or four legs. */
+export function standOf(kit: Kit, room: Room, stand: string, height: Length, y0: Length): readonly string[] {
+  if (stand === 'floor') return [];
+  const inset = inches(1);
+  const [x0, x1, f, b] = [inset, room.length - inset, y0 + inset, room.width - inset];
+  if (stand === 'legs') {
+    const leg = dressed('2x2');
+    return [
+      [x0, f],
+      [x0, b - leg.width],
+      [x1 - leg.width, f],
+      [x1 - leg.width, b - leg.width],
+    ].map(([x, y], at) => {
+      kit.board(
+        { tag: `L${at + 1}`, role: 'leg', name: 'leg', material: '2x2' },
+        boxAt([x!, y!, 0], [leg.width, leg.width, height]),
+        2,
+        0,
+      );
+      kit.join('screws', 'B1', `L${at + 1}`);
+      return `L${at + 1}`;
+    });
+  }
+  const stock =
+    height <= dressed('1x4').width
+      ? '1x4'
+      : height <= dressed('1x6').width
+        ? '1x6'
+        : height <= dressed('1x8').width
+          ? '1x8'
+          : '1x12';
+  const { thickness } = dressed(stock);
+  const deep = height;
+  kit.board(
+    { tag: 'P1', role: 'foot', name: 'plinth front', material: stock },
+    boxAt([x0, f, 0], [x1 - x0, thickness, deep]),
+    0,
+    2,
+  );
+  kit.board(
+    { tag: 'P2', role: 'foot', name: 'plinth back', material: stock },
+    boxAt([x0, b - thickness, 0], [x1 - x0, thickness, deep]),
+    0,
+    2,
+  );
+  kit.board(
+    { tag: 'P3', role: 'foot', name: 'plinth end', material: stock },
+    boxAt([x0, f + thickness, 0], [thickness, b - f - 2 * thickness, deep]),
+    1,
+    2,
+  );
+  kit.board(
+    { tag: 'P4', role: 'foot', name: 'plinth end', material: stock },
+    boxAt([x1 - thickness, f + thickness, 0], [thickness, b - f - 2 * thickness, deep]),
+    1,
+    2,
+  );
+  for (const end of ['P3', 'P4']) for (const long of ['P1', 'P2']) kit.join('screws', long, end);
+  for (const name of ['P1', 'P2', 'P3', 'P4']) kit.join('screws', 'B1', name);
+  return ['P1', 'P2', 'P3', 'P4'];
+}
