@@ -2,13 +2,21 @@ import { cpus } from 'node:os';
 import { Bench } from 'tinybench';
 import {
   applyChanges,
+  buildPiece,
   compareTops,
+  DEFAULT_SHOP,
   demoJob,
   inches,
+  newJob,
   newPlanCache,
+  outlinedFaces,
+  pieceFrom,
   planJob,
   seeded,
+  solidOf,
   solve,
+  STARTS,
+  topCandidates,
   type CutProblem,
   type Job,
   type PlanCache,
@@ -61,6 +69,56 @@ async function planning() {
           }
         : { task: task.name, 'median ms': 'failed', '99 % ms': '', runs: 0 };
     }),
+  );
+}
+
+/** Median of so many runs, each a little different. */
+function median(runs: number, act: (run: number) => void): number {
+  const times = Array.from({ length: runs }, (_, run) => {
+    const start = performance.now();
+    act(run);
+    return performance.now() - start;
+  });
+  return ms(
+    quantile(
+      [...times].sort((a, b) => a - b),
+      0.5,
+    ),
+  );
+}
+
+/** Every kind of the gallery: building it, the bodies a drawing needs, and the whole plan of it, size changed each time. */
+function shapes() {
+  const rows = [
+    ...STARTS,
+    {
+      ...STARTS.find((start) => start.id === 'chest')!,
+      id: 'a case of 4 columns, 20 drawers',
+      size: [80, 20, 40] as const,
+      choices: { front: 'drawers', columns: 4, drawers: 5 },
+    },
+  ].map((start) => {
+    const piece = (run: number) => {
+      const at = pieceFrom(start, 'p');
+      // Tiles keep their size: it follows from them. The others grow by an eighth each time.
+      const more = start.id === 'tiled' ? 0 : inches(run / 8);
+      const square = at.size.length === at.size.width;
+      return { ...at, size: { ...at.size, length: at.size.length + more, width: at.size.width + (square ? more : 0) } };
+    };
+    const build = (run: number) => buildPiece(piece(run), topCandidates(piece(run))[0]!, DEFAULT_SHOP, 'in');
+    const plan = (run: number) => planJob({ ...newJob('bench'), pieces: [piece(run)] }, { today, effort: 'quick' });
+    for (let warm = 0; warm < 3; warm++) plan(warm + 40);
+    return {
+      piece: start.id,
+      parts: build(0).parts.length,
+      'build ms': median(15, build),
+      'with bodies ms': median(15, (run) => build(run).parts.forEach((part) => outlinedFaces(solidOf(part)))),
+      'whole plan ms': median(15, plan),
+    };
+  });
+  print(
+    'Every kind of piece, median of 15 changed sizes. "With bodies" is what the model needs to be drawn anew.',
+    rows,
   );
 }
 
@@ -153,4 +211,5 @@ function cutting() {
 
 process.stdout.write(`Node ${process.version}, ${cpus().length} cores\n`);
 await planning();
+shapes();
 cutting();

@@ -73,14 +73,14 @@ test('the parts table sorts, filters and copies as CSV', async ({ page, context 
   await page.getByRole('button', { name: 'Copy as CSV' }).click();
   await expect(page.locator('.MuiSnackbar-root')).toContainText('4 rows');
   const csv = await page.evaluate(() => navigator.clipboard.readText());
-  expect(csv.split(/\r?\n/)[0]).toBe('Tag,Part,Count,Long,Wide,Thick,Ends,Cut out,Made from,Fit');
-  expect(csv).toContain('E1,end apron,1,20 1/2,3 1/2,1 1/2,,,2×4,');
+  expect(csv.split(/\r?\n/)[0]).toBe('Tag,Part,Count,Long,Wide,Thick,Ends,Cut out,Made from');
+  expect(csv).toContain('E1,end apron,1,20 1/2,3 1/2,1 1/2,,,2×4');
 });
 
 test('cuts: a saw setting lights its own cuts; ticks are kept', async ({ page, sill }) => {
   const id = await copyOfDemo(sill);
   await page.goto(`/jobs/${id}/cuts`);
-  await page.getByRole('button', { name: /^Stop 65/ }).click();
+  await page.getByRole('button', { name: /^Stop 65 6/ }).click();
   await expect(page.locator('.cut.dimmed').first()).toBeVisible();
   await expect(page.locator('.cut:not(.dimmed)')).toHaveCount(6);
   await page.getByRole('button', { name: 'By saw setup' }).click();
@@ -92,7 +92,7 @@ test('cuts: a saw setting lights its own cuts; ticks are kept', async ({ page, s
 
 test('build: actions are ticked, at the bench one at a time by Space', async ({ page, sill }) => {
   const id = await copyOfDemo(sill);
-  await page.goto(`/jobs/${id}/build?step=9`);
+  await page.goto(`/jobs/${id}/build?step=10`);
   await expect(page.getByRole('heading', { name: /Join the left end frame/ })).toBeVisible();
   await page.getByRole('checkbox').first().check();
   await page.getByRole('button', { name: 'At the bench' }).click();

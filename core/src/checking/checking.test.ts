@@ -1,6 +1,6 @@
-import { inches } from '../length';
+import { inches, toInches } from '../length';
 import { applyChanges, newJob, type Change, type Job, type Piece } from '../job';
-import { newPiece } from '../piece';
+import { boxOf, newPiece } from '../piece';
 import { planJob } from '../plan';
 import { SAMPLE_YARD } from '../stock';
 import { plain } from '../words';
@@ -139,5 +139,80 @@ describe('money and shop', () => {
     const note = finding(thin, 'reach')!;
     expect(note.level).toBe('stop');
     expect(finding(applyChanges(thin, note.remedies[0]!.changes), 'reach')).toBeUndefined();
+  });
+});
+
+describe('parts', () => {
+  const base = newPiece('t', 'standing');
+
+  test('set by hand: told, wider than its board a stop, one click back to the plan', () => {
+    const by = job({ ...base, overrides: { A1: { length: inches(60), count: 3 }, A2: { width: inches(4) } } });
+    const note = finding(by, 'by-hand')!;
+    expect([note.level, note.about]).toEqual(['care', ['t.A1', 't.A2']]);
+    expect(finding(by, 'wide-A2')!.level).toBe('stop');
+    const part = plan(by).parts.find((one) => one.tag === 'A1')!;
+    expect(part).toMatchObject({ length: inches(60), count: 3, changed: { length: inches(60 - 6 - 7), count: 1 } });
+    // Three are cut, and the model still shows the plan's.
+    const cut = plan(by)
+      .buying.boards.flatMap((board) => board.pieces)
+      .filter((piece) => piece.blank.part.tag === 'A1');
+    expect(cut.map((piece) => piece.length)).toEqual([inches(60), inches(60), inches(60)]);
+    expect(toInches(boxOf(part).max[0] - boxOf(part).min[0])).toBe(47);
+    const back = applyChanges(by, note.remedies[0]!.changes);
+    expect(back.pieces[0]!.overrides).toEqual({});
+    expect(finding(back, 'by-hand')).toBeUndefined();
+  });
+
+  test('left out by a count of nothing: bought, joined and built without it', () => {
+    const without = plan(job({ ...base, overrides: { C1: { count: 0 } } })).pieces[0]!;
+    expect(without.parts.some((part) => part.tag === 'C1')).toBe(false);
+    expect(without.fastenings.some(({ drilled }) => drilled.tag === 'C1')).toBe(false);
+    expect(without.steps.flatMap((step) => step.adds)).not.toContain('t.C1');
+  });
+
+  test('another stock: thickness and price follow it', () => {
+    const thin = plan(job({ ...base, overrides: { A1: { material: '1x4' } } }));
+    expect(thin.parts.find((part) => part.tag === 'A1')).toMatchObject({ thickness: inches(0.75), material: '1x4' });
+    expect(thin.buying.boards.some((board) => board.material === '1x4')).toBe(true);
+  });
+
+  test('added by hand: bought and cut, weighed, in no joint; too wide for its board a stop', () => {
+    const loose = {
+      tag: 'X1',
+      name: 'cleat',
+      material: '1x2' as const,
+      length: inches(20),
+      width: inches(1.5),
+      count: 4,
+    };
+    const with4 = plan(job({ ...base, loose: [loose] }));
+    expect(
+      with4.buying.boards.flatMap((board) => board.pieces).filter((piece) => piece.blank.part.tag === 'X1'),
+    ).toHaveLength(4);
+    // Four of 20 x 1 1/2 x 3/4 in of pine at 28 lb per cubic foot.
+    expect(
+      weightOf(
+        with4.parts.find((part) => part.tag === 'X1')!,
+        SAMPLE_YARD,
+      ),
+    ).toBeCloseTo((4 * 20 * 1.5 * 0.75 * 28) / 1728, 3);
+    expect(with4.joints.some((joint) => joint.drilled.endsWith('X1') || joint.into.endsWith('X1'))).toBe(false);
+    expect(finding(job({ ...base, loose: [{ ...loose, width: inches(2) }] }), 'wide-X1')!.level).toBe('stop');
+  });
+
+  test('a round top says what its chords save; what is tall is anchored', () => {
+    const note = finding(job({ ...newPiece('t', 'pedestal'), topChoices: { width: '6' } }), 'chords')!;
+    expect(plain(note.title, 'in')).toBe('Round saves 42 of board');
+    expect(finding(job(newPiece('t', 'bookcase')), 'anchor')!.level).toBe('care');
+    expect(finding(job(newPiece('t', 'chest')), 'anchor')).toBeUndefined();
+  });
+
+  test('places round a round table, and along a bench', () => {
+    const at = (start: string, deck: 'round' | 'rectangle') => {
+      const piece = newPiece('t', start);
+      return seating(piece, plan(job(piece)).pieces[0]!.parts, deck).total;
+    };
+    // 42 pi / 24 is 5.5; 48 / 24 is 2.
+    expect([at('pedestal', 'round'), at('bench', 'rectangle')]).toEqual([5, 2]);
   });
 });

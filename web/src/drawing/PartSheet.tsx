@@ -2,7 +2,7 @@ import { pathOf, PER_MM, templatesOf, type Part, type Template } from '@sill/cor
 import { DimSpan } from '../words/Dim';
 
 const WIDE = 290;
-const PAD = 34;
+const PAD = 40;
 
 /** A part on paper: its face and its edge, every cut-out in place, length and width beside them. */
 export function PartSheet({ part }: { readonly part: Part }) {

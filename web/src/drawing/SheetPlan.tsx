@@ -1,25 +1,25 @@
 import { scaleLinear } from 'd3';
-import { offerName, printLength, type Board, type CutPiece, type Length, type NumberedCut } from '@sill/core';
+import { inches, offerName, printLength, type Board, type CutPiece, type Length, type NumberedCut } from '@sill/core';
 import { useMark, useUnits } from '../state/hooks';
 import { DimSpan, Text } from '../words/Dim';
 
 type Props = {
   readonly board: Board;
   readonly cuts: readonly NumberedCut[];
-  /** The longest board in view, so that all are to one scale. */
-  readonly longest: Length;
   readonly label: (partId: string) => string;
   readonly lit: ReadonlySet<number> | null;
 };
 
 const WIDE = 640;
+/** Sheets are drawn to the scale of a whole one, so that small ones look small. */
+const USUAL: Length = inches(96);
 const PAD = 16;
 
 /** One sheet to scale: pieces with their tags and sizes, and the cuts numbered in the order they are made. */
-export function SheetPlan({ board, cuts, longest, label, lit }: Props) {
+export function SheetPlan({ board, cuts, label, lit }: Props) {
   const units = useUnits();
   const scale = scaleLinear()
-    .domain([0, Math.max(longest, board.length)])
+    .domain([0, Math.max(USUAL, board.length)])
     .range([0, WIDE - 2 * PAD]);
   const tall = scale(board.width);
   // The sheet lies as its drawing does: width upwards.

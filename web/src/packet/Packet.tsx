@@ -4,10 +4,13 @@ import { useNavigate } from 'react-router';
 import {
   SHORT_PIECE,
   hardwareName,
+  inches,
   plain,
   offerName,
   printMaterial,
+  type Board,
   type Job,
+  type Part,
   type Phrase,
   type Plan,
   type Setup,
@@ -32,16 +35,74 @@ type Sheet = { readonly key: string; readonly title: ReactNode; readonly about: 
 
 const box = <span className="box" aria-hidden />;
 
+type BuyingRow = {
+  readonly key: string;
+  readonly height: number;
+  readonly cells: readonly ReactNode[];
+  readonly total?: boolean;
+};
+
+/** Rows of the list with their heights on paper, mm, the sums at the end. */
+function buyingRows({ list }: Plan, job: Job, label: (id: string) => string): readonly BuyingRow[] {
+  const high = (lines: number) => 2.8 + 5.5 * lines;
+  const boards = list.boards.map((line): BuyingRow => {
+    const name = offerName(line.offer, job.units);
+    const use = `${runs(line.partIds.map(label))}${line.spare > 0 ? ` ${line.spare} spare` : ''}`;
+    return {
+      key: line.offer.id,
+      height: high(Math.max(Math.ceil(name.length / 15), Math.ceil(line.count / 5), Math.ceil(use.length / 42))),
+      cells: [
+        Array.from({ length: line.count }, (_, at) => <span key={at}>{box}</span>),
+        <>
+          <b>
+            <Text of={name} />
+          </b>{' '}
+          {'grade' in line.offer ? line.offer.grade : ''}
+        </>,
+        line.count,
+        cents(line.offer.price),
+        cents(line.total),
+        use,
+      ],
+    };
+  });
+  const hardware = list.hardware.map((line): BuyingRow => {
+    const name = hardwareName(line.offer.kind, line.offer.size);
+    return {
+      key: line.offer.id,
+      height: high(Math.ceil(name.length / 15)),
+      cells: [
+        box,
+        <Text key="name" of={name} />,
+        line.count,
+        cents(line.offer.price),
+        cents(line.total),
+        `${line.need.count} ${line.offer.kind === 'glue' ? 'fl oz' : ''} needed, ${line.offer.count} in one`,
+      ],
+    };
+  });
+  return [
+    ...boards,
+    ...hardware,
+    { key: 'tax', height: high(1), cells: ['', `Tax ${job.yard.tax} %`, '', '', cents(list.tax), ''] },
+    {
+      key: 'total',
+      height: high(1),
+      total: true,
+      cells: ['', 'Total', '', '', cents(list.total), job.budget !== null && `budget ${cents(job.budget)}`],
+    },
+  ];
+}
+
 function BuyingSheet({
-  plan,
+  rows,
   job,
-  label,
+  last,
 }: {
-  readonly plan: Plan;
+  readonly rows: readonly BuyingRow[];
   readonly job: Job;
-  readonly label: (id: string) => string;
+  readonly last: boolean;
 }) {
-  const { list } = plan;
   return (
     <>
       <table className="print-table">
@@ -56,75 +117,35 @@ function BuyingSheet({
           </tr>
         </thead>
         <tbody>
-          {list.boards.map((line) => (
-            <tr key={line.offer.id}>
-              <td>
-                {Array.from({ length: line.count }, (_, at) => (
-                  <span key={at}>{box}</span>
-                ))}
-              </td>
-              <td>
-                <b>
-                  <Text of={offerName(line.offer, job.units)} />
-                </b>{' '}
-                {'grade' in line.offer ? line.offer.grade : ''}
-              </td>
-              <td>{line.count}</td>
-              <td>{cents(line.offer.price)}</td>
-              <td>{cents(line.total)}</td>
-              <td>
-                {runs(line.partIds.map(label))}
-                {line.spare > 0 && ` ${line.spare} spare`}
-              </td>
+          {rows.map((row) => (
+            <tr key={row.key} className={row.total ? 'total' : ''}>
+              {row.cells.map((cell, at) => (
+                <td key={at}>{cell}</td>
+              ))}
             </tr>
           ))}
-          {list.hardware.map((line) => (
-            <tr key={line.offer.id}>
-              <td>{box}</td>
-              <td>
-                <Text of={hardwareName(line.offer.kind, line.offer.size)} />
-              </td>
-              <td>{line.count}</td>
-              <td>{cents(line.offer.price)}</td>
-              <td>{cents(line.total)}</td>
-              <td>
-                {line.need.count} {line.offer.kind === 'glue' ? 'fl oz' : ''} needed, {line.offer.count} in one
-              </td>
-            </tr>
-          ))}
-          <tr>
-            <td />
-            <td>Tax {job.yard.tax} %</td>
-            <td />
-            <td />
-            <td>{cents(list.tax)}</td>
-            <td />
-          </tr>
-          <tr className="total">
-            <td />
-            <td>Total</td>
-            <td />
-            <td />
-            <td>{cents(list.total)}</td>
-            <td>{job.budget !== null && `budget ${cents(job.budget)}`}</td>
-          </tr>
         </tbody>
       </table>
-      <p>
-        At the yard: sight down each board from both ends for crook, bow and twist. Leave boards with long splits or
-        loose knots. The car takes <Dim of={job.shop.car} mark />.
-      </p>
+      {last && (
+        <p>
+          At the yard: sight down each board from both ends for crook, bow and twist. Leave boards with long splits or
+          loose knots. The car takes <Dim of={job.shop.car} mark />.
+        </p>
+      )}
     </>
   );
 }
 
-function PartsSheet({ parts, label }: { readonly parts: Plan['parts']; readonly label: (id: string) => string }) {
+type PartsProps = { readonly rows: readonly (readonly Part[])[]; readonly label: (id: string) => string };
+
+function PartsSheet({ rows, label }: PartsProps) {
   return (
     <table className="print-table">
       <thead>
         <tr>
           <th />
-          <th>Tag</th>
+          <th>Tags</th>
+          <th>Count</th>
           <th>Part</th>
           <th>Long</th>
           <th>Wide</th>
@@ -134,27 +155,28 @@ function PartsSheet({ parts, label }: { readonly parts: Plan['parts']; readonly 
         </tr>
       </thead>
       <tbody>
-        {parts.map((part) => (
-          <tr key={part.id}>
+        {rows.map(([part, ...others]) => (
+          <tr key={part!.id}>
             <td>{box}</td>
             <td>
-              <b>{label(part.id)}</b>
+              <b>{runs([part!, ...others].map(({ id }) => label(id)))}</b>
             </td>
-            <td>{part.name}</td>
+            <td>{(1 + others.length) * part!.count}</td>
+            <td>{part!.name}</td>
             <td>
-              <Dim of={part.length} />
-            </td>
-            <td>
-              <Dim of={part.width} />
+              <Dim of={part!.length} />
             </td>
             <td>
-              <Dim of={part.thickness} />
+              <Dim of={part!.width} />
             </td>
             <td>
-              {part.plies > 1 && `${part.plies} × `}
-              <Text of={printMaterial(part.material)} />
+              <Dim of={part!.thickness} />
             </td>
-            <td>{part.fit ? 'fit' : ''}</td>
+            <td>
+              {part!.plies > 1 && `${part!.plies} × `}
+              <Text of={printMaterial(part!.material)} />
+            </td>
+            <td>{part!.fit ? 'fit' : ''}</td>
           </tr>
         ))}
       </tbody>
@@ -234,24 +256,59 @@ const stepHeight = ({ step }: StepBlock): number => {
   return Math.max(44, actions) + below + 17;
 };
 
+/** Height of a board's drawing on paper, mm: a row of one height, or a sheet to the scale of a whole one. */
+const boardHeight = (board: Board): number =>
+  'sheet' in board.offer ? Math.max(22, (DRAWING * board.width) / Math.max(inches(96), board.length) + 14) : 22;
+/** Width of the drawings on paper, mm. */
+const DRAWING = 162;
+
+/** Height of a row of the parts list, mm: its tags and its name break after so many letters. */
+const rowHeight = (tags: string, name: string, material: string): number =>
+  2.8 + 5.5 * Math.max(Math.ceil(tags.length / 28), Math.ceil(name.length / 10), Math.ceil(material.length / 8));
+
+/** Parts that are alike but for their tag, in one row. */
+function alike(parts: readonly Part[]): readonly (readonly Part[])[] {
+  const rows = new Map<string, Part[]>();
+  for (const part of parts) {
+    const key = JSON.stringify([
+      part.piece,
+      part.name,
+      part.length,
+      part.width,
+      part.thickness,
+      part.material,
+      part.plies,
+      part.count,
+    ]);
+    rows.set(key, [...(rows.get(key) ?? []), part]);
+  }
+  return [...rows.values()];
+}
+
 function sheetsOf(plan: Plan, job: Job, label: (id: string) => string, room: number): readonly Sheet[] {
-  const sheets: Sheet[] = [
-    {
-      key: 'buy',
+  const sheets: Sheet[] = [];
+  const buying = paginate(buyingRows(plan, job, label), ({ height }) => height, room - 24);
+  buying.forEach((rows, at) =>
+    sheets.push({
+      key: `buy${at}`,
       title: 'Buying list',
       about: job.yard.name,
-      body: <BuyingSheet plan={plan} job={job} label={label} />,
-    },
-  ];
-  paginate(plan.parts, () => 7.6, room - 10).forEach((parts, at) =>
+      body: <BuyingSheet rows={rows} job={job} last={at === buying.length - 1} />,
+    }),
+  );
+  paginate(
+    alike(plan.parts),
+    (row) => rowHeight(runs(row.map(({ id }) => label(id))), row[0]!.name, printMaterial(row[0]!.material)),
+    room - 12,
+  ).forEach((rows, at) =>
     sheets.push({
       key: `parts${at}`,
       title: 'Parts, finished sizes',
       about: 'tick when cut and checked',
-      body: <PartsSheet parts={parts} label={label} />,
+      body: <PartsSheet rows={rows} label={label} />,
     }),
   );
-  const cutPages = paginate(plan.buying.boards, () => 22, room - 14);
+  const cutPages = paginate(plan.buying.boards, boardHeight, room - 14);
   cutPages.forEach((boards, at) =>
     sheets.push({
       key: `cuts${at}`,

@@ -47,4 +47,12 @@ export const partsStyles = css`
     flex-wrap: wrap;
     gap: 6px;
   }
+  @media (max-width: 899px) {
+    .parts-columns {
+      grid-template-columns: minmax(0, 1fr);
+    }
+    .parts-side {
+      position: static;
+    }
+  }
 `;

@@ -339,15 +339,11 @@ export const stageStyles = css`
   @media (max-width: 899px) {
     .two-columns,
     .shape-columns,
-    .parts-columns,
     .job-line {
       grid-template-columns: minmax(0, 1fr);
     }
     .shape-columns > .stack {
       order: -1;
-    }
-    .parts-side {
-      position: static;
     }
     .stage-head {
       padding-right: 84px;

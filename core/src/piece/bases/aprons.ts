@@ -265,15 +265,20 @@ export const aprons = family({
         { longRoom, most },
         [{ label: say`Use ${most}`, changes: [kit.change(['choices', 'crossSupports'], most)] }],
       );
-    if (choices.below !== 'none' && !mitred && choices.shelfHeight > room.under - apron.width - LEAST_RAIL) {
-      const at = Math.max(inches(1), Math.round((room.under - apron.width) / 3));
+    const highest = room.under - apron.width - LEAST_RAIL;
+    if (choices.below !== 'none' && !mitred && choices.shelfHeight > highest) {
+      const at = Math.round((room.under - apron.width) / 3);
+      // Lower than this its own rails go through the floor: then it is better left out.
+      const lowest = inches(4.5);
       kit.stop(
         'shelf-high',
         say`The shelf meets the aprons`,
         say`Under the aprons there is ${dim(room.under - apron.width)}; a shelf at ${dim(choices.shelfHeight)} leaves under ${dim(LEAST_RAIL)} above it.`,
         { at: choices.shelfHeight },
         [
-          { label: say`Put it at ${dim(at)}`, changes: [kit.change(['choices', 'shelfHeight'], at)] },
+          ...(at >= lowest && at <= highest
+            ? [{ label: say`Put it at ${dim(at)}`, changes: [kit.change(['choices', 'shelfHeight'], at)] }]
+            : []),
           { label: say`Leave it out`, changes: [kit.change(['choices', 'below'], 'none')] },
         ],
       );
@@ -335,10 +340,12 @@ export function assembleFrame(kit: Kit, legs: readonly [Leg, Leg, Leg, Leg], fra
     ]);
     return;
   }
-  const setback =
+  const setback = [
+    say`Lay both legs on a flat bench, outside face down.`,
     frame.setback > 0
-      ? [say`Lay a ${dim(frame.setback)} spacer under each apron: it sets it back from the leg's face.`]
-      : [say`Apron flush with the legs: press all flat on the bench.`];
+      ? say`Lay a ${dim(frame.setback)} spacer under each apron: it sets it back from the leg's face.`
+      : say`Aprons flush with the legs: press all flat on the bench.`,
+  ];
   const ends = frame.below === 'none' ? ['E1', 'E2'] : ['E1', 'E2', 'S1', 'S2'];
   [0, 1].forEach((side) => {
     const pair = [legs[2 * side]!, legs[2 * side + 1]!];

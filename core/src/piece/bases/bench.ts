@@ -57,12 +57,15 @@ export const bench = family({
     const high = room.under - apron.width - stretcher.width;
     if (choices.stretcherHeight > high) {
       const at = Math.max(inches(1), Math.round(high / 2));
+      const height = room.height + inches(1) - high;
       kit.stop(
         'stretcher-meets-apron',
         say`The stretcher meets the aprons`,
         say`Under the aprons there is ${dim(room.under - apron.width)}; a ${dim(stretcher.width)} stretcher at ${dim(choices.stretcherHeight)} is among them.`,
         { high },
-        [{ label: say`Put it at ${dim(at)}`, changes: [kit.change(['choices', 'stretcherHeight'], at)] }],
+        at <= high
+          ? [{ label: say`Put it at ${dim(at)}`, changes: [kit.change(['choices', 'stretcherHeight'], at)] }]
+          : [{ label: say`Make it ${dim(height)} high`, changes: [kit.change(['size', 'height'], height)] }],
       );
     }
     if (kit.stopped()) return kit.built();
@@ -71,7 +74,7 @@ export const bench = family({
     const y0 = foot.y + apron.thickness;
     const wide = foot.width - 2 * apron.thickness;
     const { widths } = divideTop(wide, choices.ends as Nominal, 'ripped', room.shop.edgeRip, room.units);
-    const arch = Math.min(Math.round(wide / 2 - inches(2)), Math.round((choices.stretcherHeight - inches(0.5)) / 1));
+    const arch = Math.min(Math.round(wide / 2 - inches(2)), choices.stretcherHeight - inches(0.5));
     const ends: string[][] = [];
     [foot.x + inset, foot.x + foot.length - inset - end.thickness].forEach((x, at) => {
       let y = y0;

@@ -176,13 +176,16 @@ export const splayed = family({
     const high = apronFrom - stretcherWidth - inches(1);
     if (choices.stretchers !== 'none' && choices.stretcherHeight > high) {
       const at = Math.max(inches(1), Math.round(high / 2));
+      const height = room.height + inches(1) - high;
       kit.stop(
         'stretcher-meets-apron',
         say`The stretcher meets the apron`,
         say`At ${dim(choices.stretcherHeight)} a ${dim(stretcherWidth)} stretcher leaves no inch under the apron, which starts at ${dim(apronFrom)}.`,
         { high },
         [
-          { label: say`Put it at ${dim(at)}`, changes: [kit.change(['choices', 'stretcherHeight'], at)] },
+          ...(at <= high
+            ? [{ label: say`Put it at ${dim(at)}`, changes: [kit.change(['choices', 'stretcherHeight'], at)] }]
+            : [{ label: say`Make it ${dim(height)} high`, changes: [kit.change(['size', 'height'], height)] }]),
           { label: say`Leave stretchers out`, changes: [kit.change(['choices', 'stretchers'], 'none')] },
         ],
       );

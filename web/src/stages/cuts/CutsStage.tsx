@@ -151,23 +151,26 @@ export function Boards({
   readonly only?: ReadonlySet<number>;
 }) {
   const label = useLabel();
-  const longest = Math.max(...plan.buying.boards.map((board) => board.length));
+  const longest = Math.max(
+    0,
+    ...plan.buying.boards.filter((board) => !('sheet' in board.offer)).map((board) => board.length),
+  );
   const litCuts = lit ? cutsOf(plan, lit) : null;
   return (
     <div className="boards">
       {plan.buying.boards
         .filter((board) => only === undefined || only.has(board.number))
         .map((board) => {
-          const Drawing = 'sheet' in board.offer ? SheetPlan : BoardRow;
-          return (
-            <Drawing
-              key={board.number}
-              board={board}
-              cuts={plan.cuts.filter((cut) => cut.board === board.number)}
-              longest={longest}
-              label={label}
-              lit={litCuts}
-            />
+          const own = {
+            board,
+            cuts: plan.cuts.filter((cut) => cut.board === board.number),
+            label,
+            lit: litCuts,
+          };
+          return 'sheet' in board.offer ? (
+            <SheetPlan key={board.number} {...own} />
+          ) : (
+            <BoardRow key={board.number} {...own} longest={longest} />
           );
         })}
     </div>

@@ -61,7 +61,22 @@ export function PartsStage() {
   const columns: Column<Part>[] = [
     ...(all ? [{ key: 'piece', head: 'Piece', value: (part: Part) => nameOf(part.piece).name }] : []),
     { key: 'tag', head: 'Tag', value: (part) => part.tag, cell: (part) => <PartTag id={part.id} tag={part.tag} /> },
-    { key: 'role', head: 'Part', value: (part) => part.name },
+    {
+      key: 'role',
+      head: 'Part',
+      value: (part) => (part.fit ? `${part.name}, fit` : part.name),
+      cell: (part) => (
+        <>
+          {part.name}
+          {part.fit && (
+            <span className="fit" title={`fit: ${plain(part.fit, units)}`}>
+              {' '}
+              fit
+            </span>
+          )}
+        </>
+      ),
+    },
     { key: 'count', head: 'Count', number: true, value: (part) => part.count * nameOf(part.piece).copies },
     size('length', 'Long'),
     size('width', 'Wide'),
@@ -69,12 +84,6 @@ export function PartsStage() {
     { key: 'ends', head: 'Ends', value: endsOf },
     { key: 'cuts', head: 'Cut out', value: cutsOf },
     { key: 'from', head: 'Made from', value: madeFrom, cell: (part) => <Text of={madeFrom(part)} /> },
-    {
-      key: 'fit',
-      head: 'Fit',
-      value: (part) => (part.fit ? `fit: ${plain(part.fit, units)}` : ''),
-      cell: (part) => (part.fit ? <span className="fit">fit</span> : ''),
-    },
   ];
   const shown = picked ?? parts.find((part) => part.id === marked && part.piece === piece?.id) ?? null;
   const drawn = useMemo(
