@@ -112,6 +112,16 @@ const cheaper = (a: Draft, b: Draft): boolean =>
  * and in a job of few pieces each is tried once more among the others; that can miss the least by a little.
  */
 function settleTops(job: Job, options: PlanOptions, cache: PlanCache): Draft {
+  if (options.effort !== 'quick' && job.pieces.some((piece) => topCandidates(piece).length > 1)) {
+    // Which widths are cheapest shows without a long search; only the boards of those are searched for long.
+    const quick = settleTops(job, { ...options, effort: 'quick' }, cache);
+    return draft(
+      job,
+      quick.models.map((model) => model.topNominal),
+      options,
+      cache,
+    );
+  }
   const best = (of: Job, rows: readonly (readonly Nominal[])[]): { tops: readonly Nominal[]; found: Draft } =>
     rows
       .map((tops) => ({ tops, found: draft(of, tops, options, cache) }))

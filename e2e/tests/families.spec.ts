@@ -206,6 +206,7 @@ test('from a top that is there: what it can become, and why not the others', asy
   await expect(dialog.getByText(/Dining table\. 19 3\/4 is too narrow/)).toBeVisible();
   expect(await axe(page)).toEqual([]);
   await dialog.getByRole('button', { name: /^Coffee table 47/ }).click();
+  await expect(dialog).toHaveCount(0);
   await expect(page.getByLabel('long')).toHaveValue('47 ⅜');
   await page.getByRole('link', { name: /^Parts/ }).click();
   await expect(page.getByRole('row', { name: /^T1 found top/ })).toContainText('bought');

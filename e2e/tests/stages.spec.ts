@@ -13,7 +13,10 @@ for (const width of [1280, 390]) {
         await expect(page.locator(stage === 'packet' ? '.page' : '.tally').first()).toBeVisible();
         if (stage === 'shape' || stage === 'stock')
           await expect(page.getByRole('row', { name: /of 2×6 at/ })).toBeVisible();
-        const { violations } = await new AxeBuilder({ page }).withTags(RULES).analyze();
+        const axe = new AxeBuilder({ page }).withTags(RULES);
+        // Pages of one kind are alike: the first of each are looked at.
+        if (stage === 'packet') axe.exclude('.page:nth-of-type(n + 14)');
+        const { violations } = await axe.analyze();
         expect(
           violations.map(
             (found) =>

@@ -92,7 +92,7 @@ function Lying({ piece, tag, x, y, width, tall }: LyingProps) {
           {tag}
         </text>
       )}
-      {width > 120 && tall > 18 && (
+      {width > 190 && tall > 18 && (
         <text className="piece-length" x={x + width - 7} y={y + Math.min(tall / 2 + 5, 34)}>
           <DimSpan of={piece.length} /> × <DimSpan of={piece.width} />
         </text>

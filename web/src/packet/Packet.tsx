@@ -394,7 +394,10 @@ export default function Packet() {
               {sheet.about} · {job.name}
             </p>
           </header>
-          <div className="page-body">{sheet.body}</div>
+          {/* On a narrow screen it scrolls: keys must reach it. */}
+          <div className="page-body" tabIndex={0}>
+            {sheet.body}
+          </div>
           <footer>
             <span>
               Unplug before changing a blade. Nothing shorter than <Dim of={SHORT_PIECE} mark /> near the blade by hand.

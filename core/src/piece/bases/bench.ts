@@ -65,7 +65,12 @@ export const bench = family({
         { high },
         at <= high
           ? [{ label: say`Put it at ${dim(at)}`, changes: [kit.change(['choices', 'stretcherHeight'], at)] }]
-          : [{ label: say`Make it ${dim(height)} high`, changes: [kit.change(['size', 'height'], height)] }],
+          : [
+              {
+                label: say`Make it ${dim(height)} high, the stretcher at ${dim(at)}`,
+                changes: [kit.change(['size', 'height'], height), kit.change(['choices', 'stretcherHeight'], at)],
+              },
+            ],
       );
     }
     if (kit.stopped()) return kit.built();

@@ -185,7 +185,12 @@ export const splayed = family({
         [
           ...(at <= high
             ? [{ label: say`Put it at ${dim(at)}`, changes: [kit.change(['choices', 'stretcherHeight'], at)] }]
-            : [{ label: say`Make it ${dim(height)} high`, changes: [kit.change(['size', 'height'], height)] }]),
+            : [
+                {
+                  label: say`Make it ${dim(height)} high, the stretcher at ${dim(at)}`,
+                  changes: [kit.change(['size', 'height'], height), kit.change(['choices', 'stretcherHeight'], at)],
+                },
+              ]),
           { label: say`Leave stretchers out`, changes: [kit.change(['choices', 'stretchers'], 'none')] },
         ],
       );
