@@ -114,10 +114,10 @@ export function solidOf(part: Part): Solid {
 /** What a cut-out takes, in the piece. */
 export const cutSolidOf = (part: Part, cut: Cutout): Solid => inPiece(part, [cutterOf(cut)]);
 
-/** The smallest box around points, to whole units. */
+/** The smallest box around points, to whole units; never a negative nothing, which would not be equal to nothing. */
 export function boxAround(points: readonly Vec[]): Box {
   const edge = (pick: (...values: number[]) => number): Point =>
-    AXES.map((axis) => Math.round(pick(...points.map((point) => point[axis])))) as unknown as Point;
+    AXES.map((axis) => Math.round(pick(...points.map((point) => point[axis]))) + 0) as unknown as Point;
   return { min: edge(Math.min), max: edge(Math.max) };
 }
 
