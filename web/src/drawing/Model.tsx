@@ -1,14 +1,17 @@
 import { useMediaQuery } from '@mui/material';
 import { Line, OrbitControls } from '@react-three/drei';
 import { Canvas, useFrame, useThree } from '@react-three/fiber';
-import { useEffect, useImperativeHandle, useMemo, useRef, type Ref } from 'react';
-import { Spherical, Vector3, type BufferGeometry, type PerspectiveCamera } from 'three';
+import { useCallback, useEffect, useImperativeHandle, useMemo, useRef, type Ref } from 'react';
+import { Raycaster, Spherical, Vector3, type BufferGeometry, type Object3D } from 'three';
 import type { OrbitControls as Controls } from 'three-stdlib';
 import { extent, middleOf, outOf, solidOf, toInches, type Box, type Part, type PieceModel } from '@sill/core';
 import { useApp, useFrom } from '../state/hooks';
 import { marked } from '../state/view';
 import { Dim } from '../words/Dim';
-import { linesOf, shownSolid, surfaceOf, wholeOf, worldOf, type Section, type Vector } from './scene';
+import { faceMiddles, linesOf, shownSolid, surfaceOf, wholeOf, worldOf, type Section, type Vector } from './scene';
+
+/** Name of what hides what is behind it. */
+const BODY = 'body';
 
 /** How the piece is looked at. */
 export type Look3D = {
@@ -68,6 +71,7 @@ function Body({ part, surface, lines, offset, ghost, picked, onPick }: BodyProps
   return (
     <group position={offset}>
       <mesh
+        name={BODY}
         geometry={surface}
         onPointerOver={(event) => {
           event.stopPropagation();
@@ -122,17 +126,38 @@ function partMeasures(part: Part, whole: Box): readonly Measure[] {
   ];
 }
 
-type Label = { readonly at: Vector };
+/** A word's place, or several it may stand at: the first that nothing hides. Where all are hidden it is not shown. */
+type Label = { readonly at: Vector } | { readonly faces: readonly Vector[] };
 type LabelsProps = { readonly labels: readonly Label[]; readonly spans: React.RefObject<(HTMLSpanElement | null)[]> };
+
+/** A point may be so much behind what hides it, inches: it lies on a face itself. */
+const ON_FACE = 0.03;
 
 /** Keeps words, which are ordinary text over the picture, at their places in the model. */
 function Labels({ labels, spans }: LabelsProps) {
   const point = useMemo(() => new Vector3(), []);
-  useFrame(({ camera, size }) => {
-    labels.forEach(({ at }, index) => {
-      point.set(...at).project(camera);
-      const [x, y] = [((point.x + 1) / 2) * size.width, ((1 - point.y) / 2) * size.height];
-      spans.current[index]?.style.setProperty('transform', `translate(${x}px, ${y}px) translate(-50%, -50%)`);
+  const ray = useMemo(() => new Raycaster(), []);
+  useFrame(({ camera, size, scene }) => {
+    const bodies: Object3D[] = [];
+    scene.traverse((object) => {
+      if (object.name === BODY) bodies.push(object);
+    });
+    const seen = (at: Vector): boolean => {
+      point.set(...at).sub(camera.position);
+      const far = point.length();
+      ray.set(camera.position, point.normalize());
+      ray.far = far - ON_FACE;
+      return ray.intersectObjects(bodies, false).length === 0;
+    };
+    labels.forEach((label, index) => {
+      const at = 'at' in label ? label.at : label.faces.find(seen);
+      const style = spans.current[index]?.style;
+      if (at) {
+        point.set(...at).project(camera);
+        const [x, y] = [((point.x + 1) / 2) * size.width, ((1 - point.y) / 2) * size.height];
+        style?.setProperty('transform', `translate(${x}px, ${y}px) translate(-50%, -50%)`);
+      }
+      style?.setProperty('visibility', at ? 'visible' : 'hidden');
     });
   });
   return null;
@@ -145,15 +170,29 @@ function Hand({
   handle,
   home,
   target,
+  piece,
 }: {
   readonly handle: Ref<ModelHandle>;
   readonly home: Vector;
   readonly target: Vector;
+  readonly piece: string | undefined;
 }) {
   const { gl, scene, camera, invalidate } = useThree();
   const controls = useThree((state) => state.controls) as Controls | null;
+  const about = useMemo(() => new Vector3(...target), [target]);
+  const reset = useCallback(() => {
+    camera.position.set(...home);
+    camera.lookAt(about);
+    controls?.update();
+    invalidate();
+  }, [camera, controls, home, about, invalidate]);
+  const shown = useRef(piece);
+  useEffect(() => {
+    // Another piece is looked at from its own place; the same one, changed, from where it was.
+    if (shown.current !== piece) reset();
+    shown.current = piece;
+  }, [piece, reset]);
   useImperativeHandle(handle, () => {
-    const about = new Vector3(...target);
     const place = (change: (spherical: Spherical) => void) => {
       const spherical = new Spherical().setFromVector3(camera.position.clone().sub(about));
       change(spherical);
@@ -170,19 +209,37 @@ function Hand({
           spherical.phi -= up;
         }),
       zoom: (factor) => place((spherical) => void (spherical.radius *= factor)),
-      reset: () => {
-        (camera as PerspectiveCamera).position.set(...home);
-        camera.lookAt(about);
-        controls?.update();
-        invalidate();
-      },
+      reset,
       picture: () => {
         gl.render(scene, camera);
         return gl.domElement.toDataURL('image/png');
       },
     };
-  }, [gl, scene, camera, invalidate, controls, home, target]);
+  }, [gl, scene, camera, invalidate, controls, about, reset]);
   return null;
+}
+
+/** Height of what the eye takes in, degrees, and where it is: towards it, a unit long. */
+const FIELD = 28;
+const EYE: Vector = [0.496, 0.431, 0.754];
+
+/** How far off the eye must be to hold a box of this size, middle in the middle, in a picture so many times as wide as high. */
+function reachOf([x, y, z]: Vector, aspect: number): number {
+  const eye = new Vector3(...EYE).normalize();
+  const right = new Vector3(0, 1, 0).cross(eye).normalize();
+  const up = eye.clone().cross(right);
+  const half = Math.tan((FIELD * Math.PI) / 360);
+  const needs = [-1, 1].flatMap((a) =>
+    [-1, 1].flatMap((b) =>
+      [-1, 1].map((c) => {
+        const corner = new Vector3((a * x) / 2, (b * y) / 2, (c * z) / 2);
+        const spread = Math.max(Math.abs(corner.dot(right)) / aspect, Math.abs(corner.dot(up)));
+        return corner.dot(eye) + spread / half;
+      }),
+    ),
+  );
+  // Room around it for the dimensions.
+  return 1.16 * Math.max(...needs);
 }
 
 type Props = {
@@ -209,6 +266,7 @@ export default function Model({ model, look, onPick, handle }: Props) {
                 surface: surfaceOf(solid, whole),
                 lines: linesOf(solid, whole),
                 centre: worldOf(middleOf(solidOf(part)), whole),
+                faces: faceMiddles(solid).map((point) => worldOf(point, whole)),
               },
             ];
       }),
@@ -218,33 +276,31 @@ export default function Model({ model, look, onPick, handle }: Props) {
   const size = (axis: 0 | 1 | 2) => toInches(extent(whole, axis));
   const [length, width, height] = [size(0), size(1), size(2)];
   const measures = useMemo(
-    () => (apart > 0 ? [] : picked ? partMeasures(picked, whole) : outsideMeasures(whole)),
-    [apart, picked, whole],
+    () => (apart > 0 || (open > 0 && !picked) ? [] : picked ? partMeasures(picked, whole) : outsideMeasures(whole)),
+    [apart, open, picked, whole],
   );
   const tagged = useMemo(
     () =>
       look.tags
-        ? bodies.map(({ part, centre }) => {
+        ? bodies.map(({ part, centre, faces }) => {
             const [x, y, z] = apartBy(part, centre, apart, height);
-            return { part, at: [centre[0] + x, centre[1] + y, centre[2] + z] as Vector };
+            const moved = faces.map((face): Vector => [face[0] + x, face[1] + y, face[2] + z]);
+            // Through clear parts every tag is seen.
+            return look.ghost ? { part, at: moved[0]! } : { part, faces: moved };
           })
         : [],
-    [look.tags, bodies, apart, height],
+    [look.tags, look.ghost, bodies, apart, height],
   );
   const labels = useMemo(
     () => [...measures.map((measure) => ({ at: middle(measure) })), ...tagged],
     [measures, tagged],
   );
   const spans = useRef<(HTMLSpanElement | null)[]>([]);
-  const reach = Math.max(length, width * 1.3, height * 1.6);
   // A narrow picture needs the eye farther back to hold the whole width.
   const narrow = useMediaQuery('(max-width: 599px)');
-  const back = narrow ? 1.55 : 1;
-  const home = useMemo<Vector>(
-    () => [reach * 1.15 * back, reach * back + height / 2, reach * 1.75 * back],
-    [reach, back, height],
-  );
-  const target = useMemo<Vector>(() => [0, height * 0.42, 0], [height]);
+  const target = useMemo<Vector>(() => [0, height / 2, 0], [height]);
+  const reach = useMemo(() => reachOf([length, height, width], narrow ? 0.85 : 1.35), [length, width, height, narrow]);
+  const home = useMemo<Vector>(() => [EYE[0] * reach, EYE[1] * reach + target[1], EYE[2] * reach], [reach, target]);
   return (
     <>
       <Canvas
@@ -252,7 +308,7 @@ export default function Model({ model, look, onPick, handle }: Props) {
         frameloop="demand"
         flat
         dpr={[1, 2]}
-        camera={{ fov: 28, near: 1, far: 5000, position: home }}
+        camera={{ fov: FIELD, near: 1, far: 5000, position: home }}
         role="img"
         aria-label="The piece in space"
         onPointerMissed={() => onPick(null)}
@@ -280,10 +336,10 @@ export default function Model({ model, look, onPick, handle }: Props) {
           makeDefault
           target={target}
           enablePan={false}
-          minDistance={reach * 0.3}
-          maxDistance={reach * 5}
+          minDistance={reach * 0.15}
+          maxDistance={reach * 2.5}
         />
-        <Hand handle={handle} home={home} target={target} />
+        <Hand handle={handle} home={home} target={target} piece={parts[0]?.piece} />
       </Canvas>
       {measures.map(({ length: long }, at) => (
         <span

@@ -121,20 +121,34 @@ function near(there: Bounds, whole: Bounds): Bounds {
   return { x: across.start, y: down.start, width: across.size, height: down.size };
 }
 
+/** The corner to look from that shows best what is new. */
+const viewOf = (parts: readonly Drawn[]): View =>
+  viewTowards(
+    parts.filter(({ as }) => as === 'new').map(({ part }) => boxOf(part)),
+    parts.map(({ part }) => boxOf(part)),
+  );
+
+/** What of the drawing is in the picture, how large, and how high the picture is: in the units of `width`. */
+function framed(parts: readonly Drawn[], view: View, width: number) {
+  const pointsOf = (drawn: readonly Drawn[]) =>
+    drawn.flatMap(({ part }) => cornersOf(solidOf(part)).map((point) => project(point, view)));
+  const now = parts.filter(({ as }) => as !== 'later');
+  const whole = boundsOf(pointsOf(parts));
+  const bounds = now.length > 0 ? near(boundsOf(pointsOf(now)), whole) : whole;
+  const scale = Math.min((width - 2 * PAD) / bounds.width, 360 / bounds.height);
+  return { bounds, scale, height: bounds.height * scale + 2 * PAD };
+}
+
+/** Height of the picture of these parts, drawn so wide. */
+export const pictureHeight = (parts: readonly Drawn[], width: number): number =>
+  framed(parts, viewOf(parts), width).height;
+
 /**
  * Parts as a drawing on paper, from the same geometry as the model: solid, new in blue, later ones dashed. Fits any
  * print; where there is no WebGL it stands in for the model.
  */
 export function PartPicture({ parts, view: given, tags = false, measure = null, label, width = USUAL_WIDTH }: Props) {
-  const view = useMemo(
-    () =>
-      given ??
-      viewTowards(
-        parts.filter(({ as }) => as === 'new').map(({ part }) => boxOf(part)),
-        parts.map(({ part }) => boxOf(part)),
-      ),
-    [given, parts],
-  );
+  const view = useMemo(() => given ?? viewOf(parts), [given, parts]);
   const painted = useMemo(
     () =>
       paintOrder(
@@ -143,15 +157,10 @@ export function PartPicture({ parts, view: given, tags = false, measure = null, 
       ),
     [parts, view],
   );
-  const pointsOf = (drawn: readonly Drawn[]) =>
-    drawn.flatMap(({ part }) => cornersOf(solidOf(part)).map((point) => project(point, view)));
   const { marked: markedPart, handlers } = usePointing(label !== '');
   if (parts.length === 0) return null;
   const now = parts.filter(({ as }) => as !== 'later');
-  const whole = boundsOf(pointsOf(parts));
-  const bounds = now.length > 0 ? near(boundsOf(pointsOf(now)), whole) : whole;
-  const scale = Math.min((width - 2 * PAD) / bounds.width, 360 / bounds.height);
-  const height = bounds.height * scale + 2 * PAD;
+  const { bounds, scale, height } = framed(parts, view, width);
   const left = (width - bounds.width * scale) / 2;
   const at = ([x, y]: Screen): Screen => [(x - bounds.x) * scale + left, (y - bounds.y) * scale + PAD];
   const later = parts.filter(({ as }) => as === 'later');
@@ -236,8 +245,8 @@ function Outside({ parts, view, at }: Placed & { readonly parts: readonly Part[]
         length={extent(box, 1)}
       />
       <Dimension
-        from={shift(corner(x, far[1], box.min[2]), 22, 0)}
-        to={shift(corner(x, far[1], top), 22, 0)}
+        from={shift(corner(far[0], y, box.min[2]), -20, 0)}
+        to={shift(corner(far[0], y, top), -20, 0)}
         length={extent(box, 2)}
       />
     </>

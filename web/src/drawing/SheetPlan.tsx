@@ -1,7 +1,8 @@
 import { scaleLinear } from 'd3';
 import { inches, offerName, printLength, type Board, type CutPiece, type Length, type NumberedCut } from '@sill/core';
 import { useMark, useUnits } from '../state/hooks';
-import { DimSpan, Text } from '../words/Dim';
+import { runs } from '../stages/labels';
+import { Dim, DimSpan, Text } from '../words/Dim';
 
 type Props = {
   readonly board: Board;
@@ -28,7 +29,7 @@ export function SheetPlan({ board, cuts, label, lit }: Props) {
   const sizes = (piece: CutPiece) => `${printLength(piece.length, units)} by ${printLength(piece.width, units)}`;
   const name = `Sheet ${board.number}, ${offerName(board.offer, units)}: ${board.pieces.map((piece) => `${label(piece.blank.part.id)} ${sizes(piece)}`).join(', ')}`;
   return (
-    <div className="board-row">
+    <div className="board-row sheet-row">
       <div className="board-name">
         <strong>{board.number}</strong>
         <span>
@@ -67,7 +68,41 @@ export function SheetPlan({ board, cuts, label, lit }: Props) {
         })}
         <title>{`${name}. Kerf beside every cut.`}</title>
       </svg>
+      <Sizes
+        pieces={board.pieces.filter((piece) => roomForSize(scale(piece.length), scale(piece.width)) === null)}
+        label={label}
+      />
     </div>
+  );
+}
+
+/** Where a piece's size can be written on it, drawn so large: beside its tag, below it, or nowhere. */
+const roomForSize = (width: number, tall: number): 'beside' | 'below' | null =>
+  width > 190 && tall > 18 ? 'beside' : width > 140 && tall > 62 ? 'below' : null;
+
+/** Pieces whose size has no room on the drawing, those of one size together. */
+function Sizes({
+  pieces,
+  label,
+}: {
+  readonly pieces: readonly CutPiece[];
+  readonly label: (partId: string) => string;
+}) {
+  const rows = new Map<string, CutPiece[]>();
+  for (const piece of pieces) {
+    const key = `${piece.length} ${piece.width}`;
+    rows.set(key, [...(rows.get(key) ?? []), piece]);
+  }
+  if (rows.size === 0) return null;
+  return (
+    <p className="sheet-sizes">
+      {[...rows].map(([key, row]) => (
+        <span key={key}>
+          <b>{runs(row.map((piece) => label(piece.blank.part.id)))}</b> <Dim of={row[0]!.length} /> ×{' '}
+          <Dim of={row[0]!.width} />
+        </span>
+      ))}
+    </p>
   );
 }
 
@@ -83,6 +118,7 @@ type LyingProps = {
 function Lying({ piece, tag, x, y, width, tall }: LyingProps) {
   const { part } = piece.blank;
   const { marked, handlers } = useMark(part.id);
+  const room = roomForSize(width, tall);
   return (
     <g className={`piece${marked ? ' marked' : ''}`} {...handlers}>
       <rect className="wood" x={x} y={y} width={width} height={tall} />
@@ -92,8 +128,12 @@ function Lying({ piece, tag, x, y, width, tall }: LyingProps) {
           {tag}
         </text>
       )}
-      {width > 190 && tall > 18 && (
-        <text className="piece-length" x={x + width - 7} y={y + Math.min(tall / 2 + 5, 34)}>
+      {room !== null && (
+        <text
+          className={room === 'beside' ? 'piece-length' : 'piece-below'}
+          x={room === 'beside' ? x + width - 7 : x + 24}
+          y={y + Math.min(tall / 2 + 5, 34) + (room === 'below' ? 21 : 0)}
+        >
           <DimSpan of={piece.length} /> × <DimSpan of={piece.width} />
         </text>
       )}

@@ -5,6 +5,7 @@ import {
   boxOf,
   cutSolid,
   edgesOf,
+  faceArea,
   facesOf,
   openedBy,
   planeAt,
@@ -42,6 +43,20 @@ export function surfaceOf(solid: Solid, whole: Box): BufferGeometry {
   geometry.setAttribute('normal', new Float32BufferAttribute(normals, 3));
   return geometry;
 }
+
+/** Most places a word on a body may stand at. */
+const MOST_FACES = 10;
+
+/** Middles of a body's faces, the largest first. */
+export const faceMiddles = (solid: Solid): readonly Vec[] =>
+  facesOf(solid)
+    .map(({ points }) => ({ points, area: faceArea(points) }))
+    .sort((a, b) => b.area - a.area)
+    .slice(0, MOST_FACES)
+    .map(({ points }) => {
+      const mean = (axis: 0 | 1 | 2) => points.reduce((sum, point) => sum + point[axis], 0) / points.length;
+      return [mean(0), mean(1), mean(2)];
+    });
 
 /** Edges of a body as pairs of points. */
 export function linesOf(solid: Solid, whole: Box): BufferGeometry {

@@ -4,17 +4,12 @@ import { useNavigate } from 'react-router';
 import {
   SHORT_PIECE,
   hardwareName,
-  inches,
-  plain,
   offerName,
   printMaterial,
-  type Board,
   type Job,
   type Part,
-  type Phrase,
   type Plan,
   type Setup,
-  type Step,
 } from '@sill/core';
 import { PartPicture } from '../drawing/PartPicture';
 import { Boards, SetupName, SetupWords } from '../stages/cuts/CutsStage';
@@ -24,12 +19,8 @@ import { useJob, usePlan } from '../state/hooks';
 import { Dim, Text } from '../words/Dim';
 import { Words } from '../words/Words';
 import { cents } from '../words/money';
+import { boardHeight, PICTURE, ROOM, rowHeight, stepHeight, type Paper, type StepBlock } from './heights';
 import { paginate } from './paginate';
-
-type Paper = 'letter' | 'a4';
-
-/** Height inside the margins, mm, less the head and foot of a page. */
-const ROOM: Record<Paper, number> = { letter: 219, a4: 237 };
 
 type Sheet = { readonly key: string; readonly title: ReactNode; readonly about: string; readonly body: ReactNode };
 
@@ -206,8 +197,6 @@ function OrderSheet({ setups, label }: { readonly setups: readonly Setup[]; read
   );
 }
 
-type StepBlock = { readonly facts: Plan['pieces'][number]; readonly step: Step; readonly number: number };
-
 function StepSheet({ facts, step, number }: StepBlock) {
   return (
     <article className="print-step">
@@ -219,7 +208,7 @@ function StepSheet({ facts, step, number }: StepBlock) {
       </h2>
       <div>
         <PartPicture
-          width={290}
+          width={PICTURE}
           parts={drawnIn(step, facts.parts)}
           tags={step.adds.length + step.there.length <= 9}
           measure={measured(step, facts.parts)}
@@ -248,24 +237,6 @@ function StepSheet({ facts, step, number }: StepBlock) {
   );
 }
 
-/** Height of a step on paper, mm, as measured on print-outs: lines of its actions beside the picture, and the rest. */
-const stepHeight = ({ step }: StepBlock): number => {
-  const linesOf = (text: Phrase, letters: number) => Math.ceil(plain(text, 'in').length / letters);
-  const actions = step.actions.reduce((sum, action) => sum + linesOf(action.text, 58) * 5.3 + 1.7, 0);
-  const below = [...step.cautions, step.pickUp].reduce((sum, text) => sum + linesOf(text, 92) * 5.3 + 1.2, 0);
-  return Math.max(44, actions) + below + 17;
-};
-
-/** Height of a board's drawing on paper, mm: a row of one height, or a sheet to the scale of a whole one. */
-const boardHeight = (board: Board): number =>
-  'sheet' in board.offer ? Math.max(22, (DRAWING * board.width) / Math.max(inches(96), board.length) + 14) : 22;
-/** Width of the drawings on paper, mm. */
-const DRAWING = 162;
-
-/** Height of a row of the parts list, mm: its tags and its name break after so many letters. */
-const rowHeight = (tags: string, name: string, material: string): number =>
-  2.8 + 5.5 * Math.max(Math.ceil(tags.length / 28), Math.ceil(name.length / 10), Math.ceil(material.length / 8));
-
 /** Parts that are alike but for their tag, in one row. */
 function alike(parts: readonly Part[]): readonly (readonly Part[])[] {
   const rows = new Map<string, Part[]>();
@@ -285,7 +256,8 @@ function alike(parts: readonly Part[]): readonly (readonly Part[])[] {
   return [...rows.values()];
 }
 
-function sheetsOf(plan: Plan, job: Job, label: (id: string) => string, room: number): readonly Sheet[] {
+function sheetsOf(plan: Plan, job: Job, label: (id: string) => string, paper: Paper): readonly Sheet[] {
+  const room = ROOM[paper];
   const sheets: Sheet[] = [];
   const buying = paginate(buyingRows(plan, job, label), ({ height }) => height, room - 24);
   buying.forEach((rows, at) =>
@@ -336,7 +308,7 @@ function sheetsOf(plan: Plan, job: Job, label: (id: string) => string, room: num
   );
   for (const facts of plan.pieces) {
     const blocks = facts.steps.map((step, at) => ({ facts, step, number: at + 1 }));
-    const pages = paginate(blocks, stepHeight, room);
+    const pages = paginate(blocks, stepHeight(paper), room);
     pages.forEach((page, at) =>
       sheets.push({
         key: `${facts.piece.id}${at}`,
@@ -364,7 +336,7 @@ export default function Packet() {
         <Button onClick={() => void navigate('../brief')}>To the brief</Button>
       </div>
     );
-  const sheets = sheetsOf(plan, job, label, ROOM[paper]);
+  const sheets = sheetsOf(plan, job, label, paper);
   return (
     <div className="packet" data-paper={paper}>
       <GlobalStyles styles={{ '@page': { size: paper === 'letter' ? 'letter' : 'A4', margin: '13mm' } }} />

@@ -251,6 +251,19 @@ export const drawingStyles = css`
       line-height: 1;
     }
   }
+  .sheet-row .board-name b {
+    white-space: normal;
+  }
+  .sheet-sizes {
+    grid-column: 2;
+    display: flex;
+    flex-wrap: wrap;
+    gap: 2px 18px;
+    margin: 0 0 8px;
+    & b {
+      font: 600 15px ${DISPLAY};
+    }
+  }
   .end-section {
     width: 40px;
     height: 40px;
@@ -332,6 +345,9 @@ export const drawingStyles = css`
   @media (max-width: 599px) {
     .board-row {
       grid-template-columns: minmax(0, 1fr);
+    }
+    .sheet-sizes {
+      grid-column: 1;
     }
     .board-name {
       padding: 6px 0 0;

@@ -81,8 +81,11 @@ export function PartsStage() {
     size('length', 'Long'),
     size('width', 'Wide'),
     size('thickness', 'Thick'),
-    { key: 'ends', head: 'Ends', value: endsOf },
-    { key: 'cuts', head: 'Cut out', value: cutsOf },
+    // A column that nothing stands in only takes room.
+    ...[
+      { key: 'ends', head: 'Ends', value: endsOf },
+      { key: 'cuts', head: 'Cut out', value: cutsOf },
+    ].filter(({ value }) => parts.some((part) => value(part) !== '')),
     { key: 'from', head: 'Made from', value: madeFrom, cell: (part) => <Text of={madeFrom(part)} /> },
   ];
   const shown = picked ?? parts.find((part) => part.id === marked && part.piece === piece?.id) ?? null;

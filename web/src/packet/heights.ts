@@ -1,0 +1,44 @@
+import { inches, plain, type Board, type Phrase, type Plan, type Step } from '@sill/core';
+import { pictureHeight } from '../drawing/PartPicture';
+import { drawnIn } from '../stages/build/BuildStage';
+
+export type Paper = 'letter' | 'a4';
+
+/** Height inside the margins, mm, less the head and foot of a page. */
+export const ROOM: Record<Paper, number> = { letter: 219, a4: 237 };
+
+export type StepBlock = { readonly facts: Plan['pieces'][number]; readonly step: Step; readonly number: number };
+
+/** Letters in a line of actions beside the picture, and in one across the page, as measured on print-outs. */
+const LETTERS: Record<Paper, { readonly beside: number; readonly across: number }> = {
+  letter: { beside: 57, across: 92 },
+  a4: { beside: 53, across: 88 },
+};
+/** The picture's width in its own units; on paper it is 66 mm wide and at most 60 high. */
+export const PICTURE = 290;
+
+/** Height of a step on paper, mm: its picture or the lines of its actions beside it, and the rest. */
+export const stepHeight =
+  (paper: Paper) =>
+  ({ facts, step }: StepBlock): number => {
+    const linesOf = (text: Phrase, letters: number) => Math.ceil(plain(text, 'in').length / letters);
+    const { beside, across } = LETTERS[paper];
+    const actions = step.actions.reduce((sum, action) => sum + linesOf(action.text, beside) * 5.3 + 1.7, 0);
+    const below = [...step.cautions, step.pickUp].reduce((sum, text) => sum + linesOf(text, across) * 5.3 + 1.2, 0);
+    const picture = Math.min(60, (66 * pictureHeight(drawnIn(step, facts.parts), PICTURE)) / PICTURE);
+    return Math.max(picture, actions) + below + 17;
+  };
+
+/** Height of a board's drawing on paper, mm: a row of one height, or a sheet to the scale of a whole one and its sizes. */
+export const boardHeight = (board: Board): number =>
+  'sheet' in board.offer
+    ? Math.max(22, (DRAWING * board.width) / Math.max(inches(96), board.length) + 14) + 6 * Math.ceil(sizes(board) / 3)
+    : 22;
+/** How many sizes of piece there are on a sheet. */
+const sizes = ({ pieces }: Board): number => new Set(pieces.map(({ length, width }) => `${length} ${width}`)).size;
+/** Width of the drawings on paper, mm. */
+const DRAWING = 162;
+
+/** Height of a row of the parts list, mm: its tags and its name break after so many letters. */
+export const rowHeight = (tags: string, name: string, material: string): number =>
+  2.8 + 5.5 * Math.max(Math.ceil(tags.length / 28), Math.ceil(name.length / 10), Math.ceil(material.length / 8));
