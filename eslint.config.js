@@ -38,6 +38,8 @@ const oneWay = ROOMS.map((room, at) => ({
               ]),
               '../plan',
               '../../plan',
+              '../costing',
+              '../../costing',
               '../index',
             ],
             message: `The room "${room}" may only import rooms before it.`,

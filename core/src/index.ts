@@ -15,3 +15,4 @@ export * from './calendar';
 export * from './checking';
 export * from './formats';
 export * from './plan';
+export * from './costing';

@@ -1,14 +1,5 @@
 import { blanksOf } from './milling';
-import {
-  boardChoices,
-  buildPiece,
-  choosesWidth,
-  divideTop,
-  settled,
-  topCandidates,
-  type Joint,
-  type Part,
-} from './piece';
+import { buildPiece, topCandidates, type Joint, type Part } from './piece';
 import { buyingList, chooseBoards, type Boards, type BuyingList, type SolveCache } from './buying';
 import { fastenings, hardwareNeeds } from './joinery';
 import { numberCuts, sawSetups, type NumberedCut, type Setup } from './sawing';
@@ -16,9 +7,8 @@ import { saturdays, type BenchCalendar } from './calendar';
 import { findingsOf, weightOf, type PieceFacts } from './checking';
 import type { SolveOptions } from './cutting';
 import type { Finding, Job, Piece } from './job';
-import { topNominals, type HardwareNeed, type Nominal } from './stock';
+import type { HardwareNeed, Nominal } from './stock';
 import { stepsOf } from './building';
-import type { Length } from './length';
 
 /** Everything that follows from a job. Always computed, never saved. */
 export type Plan = {
@@ -149,6 +139,24 @@ function settleTops(job: Job, options: PlanOptions, cache: PlanCache): Draft {
   return settled.found;
 }
 
+/** What a job's list would come to, without steps, cuts and findings but those of the pieces themselves. */
+export type Price = Pick<Draft, 'list' | 'buying' | 'parts'> & {
+  readonly findings: readonly Finding[];
+  readonly topNominals: readonly Nominal[];
+};
+
+/** The price of a job: the same list as in its plan, worked out without the rest. */
+export function priceJob(job: Job, options: PlanOptions): Price {
+  const { models, list, buying, parts } = settleTops(job, options, options.cache ?? newPlanCache());
+  return {
+    list,
+    buying,
+    parts,
+    findings: models.flatMap(({ facts }) => facts.model.findings),
+    topNominals: models.map(({ topNominal }) => topNominal),
+  };
+}
+
 /** The whole plan of a job: brief, piece, parts, blanks, boards, cuts, joints, steps, calendar, findings. */
 export function planJob(job: Job, options: PlanOptions): Plan {
   const cache = options.cache ?? newPlanCache();
@@ -183,50 +191,4 @@ export function planJob(job: Job, options: PlanOptions): Plan {
     findings: findingsOf({ job, pieces, buying, list }),
     carry: { pounds, people: Math.max(1, Math.ceil(pounds / job.shop.lift)) },
   };
-}
-
-/** One way to join a piece's top, beside the others: what it would make of the whole job. */
-export type TopOption = {
-  readonly nominal: Nominal;
-  readonly boards: number;
-  /** Width each board is ripped to, or its own where none is. */
-  readonly ripTo: Length;
-  readonly ripped: number;
-  readonly glueLines: number;
-  /** Whole job with tax, cents. */
-  readonly total: number;
-  /** Against the plan as it is, cents. */
-  readonly difference: number;
-  readonly leftShare: number;
-  readonly chosen: boolean;
-  /** Why it can not be made, where it can not. */
-  readonly not: string | null;
-};
-
-/** The same top from every nominal width of its thickness, everything else as it is. */
-export function compareTops(job: Job, plan: Plan, pieceId: string, options: PlanOptions): readonly TopOption[] {
-  const cache = options.cache ?? newPlanCache();
-  const at = job.pieces.findIndex((piece) => piece.id === pieceId);
-  const piece = job.pieces[at];
-  if (!piece || plan.pieces[at]!.parts.length === 0 || !choosesWidth(piece)) return [];
-  const choices = settled(boardChoices, piece.topChoices);
-  return topNominals(choices.thickness).map((nominal) => {
-    const { widths, ripped } = divideTop(piece.size.width, nominal, choices.edges, job.shop.edgeRip, job.units);
-    // As taking it would be: other tops left to the cheapest settle anew.
-    const taken = { ...piece, topChoices: { ...piece.topChoices, width: nominal.split('x')[1]! } };
-    const { list, buying } = settleTops({ ...job, pieces: job.pieces.with(at, taken) }, options, cache);
-    const lacking = buying.unplaced[0];
-    return {
-      nominal,
-      boards: widths.length,
-      ripTo: widths[Math.floor((widths.length - 1) / 2)]!,
-      ripped,
-      glueLines: widths.length - 1,
-      total: list.total,
-      difference: list.total - plan.list.total,
-      leftShare: list.leftShare,
-      chosen: nominal === plan.pieces[at]!.topNominal,
-      not: lacking ? lacking.because : null,
-    };
-  });
 }

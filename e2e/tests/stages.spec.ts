@@ -76,8 +76,8 @@ test('the parts table sorts, filters and copies as CSV', async ({ page, context 
   await page.getByRole('button', { name: 'Copy as CSV' }).click();
   await expect(page.locator('.MuiSnackbar-root')).toContainText('4 rows');
   const csv = await page.evaluate(() => navigator.clipboard.readText());
-  expect(csv.split(/\r?\n/)[0]).toBe('Tag,Part,Count,Long,Wide,Thick,Ends,Cut out,Made from');
-  expect(csv).toContain('E1,end apron,1,20 1/2,3 1/2,1 1/2,,,2×4');
+  expect(csv.split(/\r?\n/)[0]).toBe('Tag,Part,Count,Long,Wide,Thick,Cut out,Made from');
+  expect(csv).toContain('E1,end apron,1,20 1/2,3 1/2,1 1/2,,2×4');
 });
 
 test('cuts: a saw setting lights its own cuts; ticks are kept', async ({ page, sill }) => {

@@ -1,5 +1,6 @@
 import type { Interpolation, Theme } from '@mui/material';
 import { baseStyles } from './styles/base';
+import { costStyles } from './styles/costs';
 import { drawingStyles } from './styles/drawings';
 import { frameStyles } from './styles/frame';
 import { packetStyles } from './styles/packet';
@@ -16,6 +17,7 @@ export const styles: Interpolation<Theme> = [
   stageStyles,
   partsStyles,
   workStyles,
+  costStyles,
   drawingStyles,
   packetStyles,
 ];

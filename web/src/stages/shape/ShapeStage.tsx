@@ -8,6 +8,7 @@ import { StageHead } from '../StageHead';
 import { TopOptions } from '../TopOptions';
 import { Waiting } from '../Waiting';
 import { Choices } from './Choices';
+import { InchChart } from './InchChart';
 import { KindDialog } from './KindDialog';
 
 /** The choices beside the piece as it would stand. */
@@ -64,6 +65,7 @@ function ShapeOf({ piece }: { readonly piece: Piece }) {
         ) : (
           <Waiting>{null}</Waiting>
         )}
+        {facts && facts.parts.length > 0 && <InchChart piece={piece} />}
         {plan && facts && facts.parts.length > 0 && choosesWidth(piece) && <TopOptions piece={piece} plan={plan} />}
       </div>
     </div>

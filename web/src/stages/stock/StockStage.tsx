@@ -1,11 +1,13 @@
 import { ToggleButton, ToggleButtonGroup } from '@mui/material';
 import { useState } from 'react';
+import { choosesWidth } from '@sill/core';
 import { useJob, usePiece, usePlan } from '../../state/hooks';
 import { StageHead } from '../StageHead';
 import { TopOptions } from '../TopOptions';
 import { Waiting } from '../Waiting';
 import { BuyingTable } from './BuyingTable';
 import { Prices } from './Prices';
+import { Savings } from './Savings';
 import { ShopForm } from './ShopForm';
 
 type Tab = 'buy' | 'prices' | 'shop';
@@ -36,7 +38,10 @@ export function StockStage() {
           {plan && (
             <div className="stack">
               <BuyingTable plan={plan} />
-              {piece && <TopOptions piece={piece} plan={plan} />}
+              <div className="stock-columns">
+                {piece && choosesWidth(piece) && <TopOptions piece={piece} plan={plan} />}
+                <Savings plan={plan} />
+              </div>
             </div>
           )}
         </Waiting>

@@ -1,0 +1,112 @@
+import { css } from '@mui/material';
+
+/** The chart of what an inch costs, and what would save most. */
+export const costStyles = css`
+  .stock-columns {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(min(100%, 300px), 1fr));
+    gap: 12px;
+    align-items: start;
+    & > .top-options {
+      grid-column: span 1;
+    }
+  }
+  .savings ul {
+    list-style: none;
+    margin: 6px 0 0;
+    padding: 0;
+    & li {
+      display: flex;
+      justify-content: space-between;
+      align-items: center;
+      gap: 10px;
+      padding: 5px 0;
+      border-bottom: 1px solid var(--line);
+    }
+    & .MuiButton-root {
+      white-space: nowrap;
+      font-weight: 700;
+    }
+  }
+  .inch-chart {
+    & .chart-head {
+      display: flex;
+      flex-wrap: wrap;
+      align-items: center;
+      gap: 4px 14px;
+    }
+    & h2 {
+      margin: 0;
+    }
+    & .MuiToggleButton-root {
+      text-transform: none;
+      font-size: 15px;
+      padding: 1px 10px;
+    }
+    & .chart-space {
+      aspect-ratio: 560 / 172;
+    }
+    & .chart-foot {
+      display: flex;
+      flex-wrap: wrap;
+      align-items: center;
+      gap: 8px;
+      min-height: 34px;
+    }
+  }
+  .chart {
+    width: 100%;
+    display: block;
+    touch-action: pan-y;
+    cursor: ew-resize;
+    & text {
+      font-size: 14px;
+      fill: var(--soft);
+    }
+    & .rule line {
+      stroke: var(--line);
+    }
+    & .rule text {
+      text-anchor: end;
+    }
+    & .tick text {
+      text-anchor: middle;
+    }
+    & .axis,
+    & .tick line {
+      stroke: var(--edge);
+    }
+    & .steps {
+      fill: none;
+      stroke: var(--ink);
+      stroke-width: 2;
+    }
+    & .limit line {
+      stroke: var(--ochre);
+      stroke-dasharray: 5 4;
+    }
+    & .limit text {
+      fill: var(--ochre);
+    }
+    & .unbuildable {
+      fill: var(--keel);
+      opacity: 0.13;
+    }
+    & .target {
+      fill: var(--keel);
+    }
+    & .cheaper {
+      fill: var(--sheet);
+      stroke: var(--moss);
+      stroke-width: 2.5;
+    }
+    & .cursor line {
+      stroke: var(--keel);
+      stroke-width: 2;
+    }
+    & .cursor text {
+      fill: var(--keel);
+      font-weight: 700;
+    }
+  }
+`;

@@ -1,0 +1,28 @@
+import { proxy, wrap, type Remote } from 'comlink';
+import type { CostPoint, Job, Plan, SavingsProgress, Side, Yard } from '@sill/core';
+import type { ExploreWorker } from './explore.worker';
+import { today } from './planner';
+
+type Errand = {
+  /** Ends it; nothing more is told. */
+  readonly stop: () => void;
+  /** Settles when all is told; never where it was stopped. */
+  readonly done: Promise<void>;
+};
+
+/** Each errand has a worker of its own, which ends with it. */
+function errand(run: (remote: Remote<ExploreWorker>) => Promise<void>): Errand {
+  const worker = new Worker(new URL('./explore.worker.ts', import.meta.url), { type: 'module' });
+  const done = run(wrap<ExploreWorker>(worker)).finally(() => worker.terminate());
+  return { stop: () => worker.terminate(), done };
+}
+
+export const exploreCosts = (job: Job, piece: string, side: Side, told: (point: CostPoint) => void): Errand =>
+  errand((remote) => remote.costAround(job, piece, side, today(), proxy(told)));
+
+export const exploreSavings = (
+  job: Job,
+  plan: Plan,
+  yards: readonly Yard[],
+  told: (so: SavingsProgress) => void,
+): Errand => errand((remote) => remote.savings(job, plan, yards, today(), proxy(told)));
