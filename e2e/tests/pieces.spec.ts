@@ -54,7 +54,7 @@ test('the last piece removed leaves an empty job that says what to do', async ({
   await page.goto(`/jobs/${id}/packet`);
   await expect(page.getByRole('heading', { name: 'There is nothing to print yet' })).toBeVisible();
   await page.goto(`/jobs/${id}/stock`);
-  await page.getByRole('button', { name: 'Prices' }).click();
+  await page.getByRole('button', { name: 'Yards' }).click();
   await expect(page.getByLabel('Price of 2x4x8')).toHaveValue('4.36');
 });
 
@@ -127,12 +127,12 @@ test('prices are kept in the yard and taken from it', async ({ page, sill }) => 
   const id = await copyOfDemo(sill);
   const other = await copyOfDemo(sill);
   await page.goto(`/jobs/${id}/stock`);
-  await page.getByRole('button', { name: 'Prices' }).click();
+  await page.getByRole('button', { name: 'Yards' }).click();
   await page.getByLabel('Sales tax').fill('7.25');
   await page.getByRole('button', { name: 'Keep these in the yard' }).click();
   await expect(page.locator('.MuiSnackbar-root')).toContainText('Kept in');
   await page.goto(`/jobs/${other}/stock`);
-  await page.getByRole('button', { name: 'Prices' }).click();
+  await page.getByRole('button', { name: 'Yards' }).click();
   await expect(page.getByLabel('Sales tax')).toHaveValue('6.5');
   await page.getByRole('button', { name: 'Take the yard’s prices' }).click();
   await expect(page.getByLabel('Sales tax')).toHaveValue('7.25');

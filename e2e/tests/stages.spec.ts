@@ -116,7 +116,7 @@ test('prices: changing one moves the total; out of stock leaves it out', async (
   await page.goto(`/jobs/${id}/stock`);
   const total = async () => Number(await page.getByTestId('list-total').textContent());
   const before = await total();
-  await page.getByRole('button', { name: 'Prices' }).click();
+  await page.getByRole('button', { name: 'Yards' }).click();
   await page.getByLabel('2x6x12 in stock').uncheck();
   await page.getByRole('button', { name: 'To buy', exact: true }).click();
   await expect(page.getByTestId('buying-list')).not.toContainText('2×6×12');

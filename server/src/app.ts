@@ -9,7 +9,9 @@ import type { Logger } from 'pino';
 import { readShop, readYard } from '@sill/core';
 import { ApiError, apiNotFound, errorHandler } from './errors';
 import { jobsRouter } from './jobs';
-import { listsRouter } from './lists';
+import { listsRouter, storedYard } from './lists';
+import { pricesRouter, type PriceService } from './prices';
+import { simulatedYard } from './simulated-yard';
 
 export type AppOptions = {
   readonly database: Knex;
@@ -18,6 +20,8 @@ export type AppOptions = {
   readonly site?: string;
   /** True where only this machine may ask: other names in the Host header are then refused. */
   readonly onlyHere: boolean;
+  /** Where today's prices come from; the simulated yard where nothing else is given. */
+  readonly prices?: PriceService;
   /** Requests a minute from one address. */
   readonly perMinute?: number;
 };
@@ -63,7 +67,14 @@ const policy: RequestHandler = (request, response, next) => {
 };
 
 /** The whole HTTP application. Holds no state of its own; the database does. */
-export function makeApp({ database, log, site, onlyHere, perMinute = 1200 }: AppOptions): Express {
+export function makeApp({
+  database,
+  log,
+  site,
+  onlyHere,
+  perMinute = 1200,
+  prices = simulatedYard((id) => storedYard(database, id)),
+}: AppOptions): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(policy, sameSite(onlyHere));
@@ -86,6 +97,7 @@ export function makeApp({ database, log, site, onlyHere, perMinute = 1200 }: App
   app.use('/api/jobs', jobsRouter(database));
   app.use('/api/yards', listsRouter(database, 'yards', readYard));
   app.use('/api/shops', listsRouter(database, 'shops', readShop));
+  app.use('/api/prices', pricesRouter(prices));
   app.use('/api', apiNotFound);
   if (site !== undefined && existsSync(join(site, 'index.html'))) {
     const page = readFileSync(join(site, 'index.html'), 'utf8');

@@ -1,6 +1,6 @@
 import { Router } from 'express';
 import type { Knex } from 'knex';
-import type { ReadResult } from '@sill/core';
+import { readYard, type ReadResult, type Yard } from '@sill/core';
 import { ApiError, notFound } from './errors';
 
 type Row = { id: string; revision: number; data: string; saved_at: string };
@@ -75,4 +75,11 @@ export function listsRouter(
   });
 
   return router;
+}
+
+/** A price list as it stands in the books; null where there is none of this id. */
+export async function storedYard(database: Knex, id: string): Promise<Yard | null> {
+  const row = await database<Row>('yards').where({ id }).first();
+  const result = row && readYard(JSON.parse(row.data));
+  return result?.ok ? result.value : null;
 }

@@ -1,4 +1,4 @@
-import type { FieldError, Job, Shop, Yard } from '@sill/core';
+import type { FieldError, Job, Length, Shop, Yard } from '@sill/core';
 
 export type SavedJob = { readonly id: string; readonly revision: number; readonly savedAt: string; readonly job: Job };
 export type JobSummary = {
@@ -59,6 +59,19 @@ const lists = <T>(kind: 'yards' | 'shops') => ({
 /** The shop that new jobs start with. */
 export const USUAL_SHOP = 'usual';
 
+/** A price on a day, and a board in a rack, as the price service tells them; docs/price-service.md has the rest. */
+export type DayPrice = { readonly day: string; readonly price: number; readonly inStock: boolean };
+export type RackBoard = {
+  readonly number: number;
+  readonly crook: Length;
+  readonly bow: Length;
+  readonly twist: Length;
+  readonly cup: Length;
+  readonly split: Length;
+  readonly looseKnot: Length | null;
+  readonly moisture: number;
+};
+
 export const api = {
   jobs: () => ask<readonly JobSummary[]>('GET', '/jobs'),
   make: (job: Job) => ask<SavedJob>('POST', '/jobs', { job }),
@@ -70,5 +83,11 @@ export const api = {
   revisions: (id: string) => ask<readonly Revision[]>('GET', `/jobs/${id}/revisions`),
   revision: (id: string, revision: number) => ask<SavedJob>('GET', `/jobs/${id}/revisions/${revision}`),
   yards: lists<Yard>('yards'),
+  prices: (yard: string, day: string) =>
+    ask<{ readonly day: string; readonly yard: Yard }>('GET', `/prices/${yard}?day=${day}`),
+  history: (yard: string, offer: string, day: string) =>
+    ask<readonly DayPrice[]>('GET', `/prices/${yard}/history/${offer}?day=${day}`),
+  rack: (yard: string, offer: string, day: string) =>
+    ask<readonly RackBoard[]>('GET', `/prices/${yard}/rack/${offer}?day=${day}`),
   shops: lists<Shop>('shops'),
 };

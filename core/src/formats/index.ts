@@ -4,5 +4,6 @@
  */
 export * from './read-job';
 export * from './parts-csv';
+export * from './yard-csv';
 export * from './template';
 export * from './svg';

@@ -50,6 +50,12 @@ export const thicknessOf = (nominal: Nominal): Thickness => `${nominal.split('x'
 export const topNominals = (thickness: '1x' | '2x'): readonly Nominal[] =>
   NOMINALS.filter((nominal) => thicknessOf(nominal) === thickness && dressed(nominal).width >= inches(3.5));
 
+/** Board feet of a board so long: nominal inches of thickness by width by feet, over twelve. */
+export function boardFeet(nominal: Nominal, feet: number): number {
+  const [thick, wide] = nominal.split('x').map(Number) as [number, number];
+  return (thick * wide * feet) / 12;
+}
+
 /** Sheets and edge-glued panels as sold: true thickness and weight in lb per cubic foot. */
 export const SHEETS = {
   'ply 3/4': { name: '3/4 plywood', inches: 23 / 32, density: 36, modulus: 1.2e6 },

@@ -370,3 +370,28 @@ export const SAMPLE_YARD: Yard = {
     })),
   ],
 };
+
+/** How the second yard's prices stand against the first's: dearer in common boards, cheaper in framing and sheets. */
+const ELSEWHERE = { '1': 1.09, '2': 0.95, '4': 0.97, '6': 1.02, sheets: 0.92, hardware: 1.04 } as const;
+
+const priced = (price: number, times: number): number => Math.round((price * times) / 2) * 2;
+
+/** A second invented yard: it sells no 16-footers and no half sheets of MDF, and its prices are its own. */
+export const SECOND_YARD: Yard = {
+  ...SAMPLE_YARD,
+  id: 'weir-street',
+  name: 'Weir Street boards (sample)',
+  boards: SAMPLE_YARD.boards
+    .filter(({ feet }) => feet < 16)
+    .map((offer) => ({
+      ...offer,
+      price: priced(offer.price, ELSEWHERE[offer.nominal.charAt(0) as keyof typeof ELSEWHERE]),
+    })),
+  sheets: SAMPLE_YARD.sheets
+    .filter(({ sheet, width }) => sheet !== 'mdf 3/4' || width > inches(48))
+    .map((offer) => ({ ...offer, price: priced(offer.price, ELSEWHERE.sheets) })),
+  hardware: SAMPLE_YARD.hardware.map((offer) => ({ ...offer, price: priced(offer.price, ELSEWHERE.hardware) })),
+};
+
+/** The yards that ship with the application. */
+export const SAMPLE_YARDS: readonly Yard[] = [SAMPLE_YARD, SECOND_YARD];

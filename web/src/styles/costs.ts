@@ -109,4 +109,57 @@ export const costStyles = css`
       font-weight: 700;
     }
   }
+  .chart.still {
+    cursor: default;
+    & .out {
+      stroke: var(--ochre);
+      stroke-width: 2;
+    }
+  }
+  .row.wrap {
+    flex-wrap: wrap;
+    & + .row.wrap {
+      margin-top: 10px;
+    }
+  }
+  .price-columns {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) minmax(220px, 300px);
+    gap: 12px;
+    align-items: start;
+    & > .sheet > .MuiTextField-root {
+      margin: 12px 0 6px;
+      width: 240px;
+      display: flex;
+    }
+    & td .MuiTextField-root {
+      width: 120px;
+    }
+  }
+  .by-measure {
+    white-space: nowrap;
+    line-height: 1.3;
+  }
+  .price-history {
+    position: sticky;
+    top: 0;
+  }
+  .price-history h2 {
+    margin: 0 0 6px;
+  }
+  button.plain {
+    font: inherit;
+    color: var(--chalk);
+    background: none;
+    border: 0;
+    padding: 4px 0;
+    cursor: pointer;
+    text-align: left;
+    text-decoration: underline;
+  }
+  @media (max-width: 899px) {
+    .price-columns {
+      grid-template-columns: minmax(0, 1fr);
+    }
+  }
 `;

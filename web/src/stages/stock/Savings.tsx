@@ -5,6 +5,7 @@ import { difference } from '../../words/money';
 import { Words } from '../../words/Words';
 import { exploreSavings } from '../../workers/explorer';
 import { useExploring } from '../../workers/useExploring';
+import { useYards } from './useYards';
 
 const NONE: SavingsProgress = { done: 0, of: 1, found: [] };
 
@@ -12,8 +13,9 @@ const NONE: SavingsProgress = { done: 0, of: 1, found: [] };
 export function Savings({ plan }: { readonly plan: Plan }) {
   const job = useJob();
   const change = useChange();
-  const { found: so, state } = useExploring('savings', NONE, (tell) =>
-    exploreSavings(job, plan, [], (next) => tell(() => next)),
+  const yards = useYards();
+  const { found: so, state } = useExploring(`savings ${yards.length}`, NONE, (tell) =>
+    exploreSavings(job, plan, yards, (next) => tell(() => next)),
   );
   return (
     <section className="sheet savings" aria-label="What would save most">

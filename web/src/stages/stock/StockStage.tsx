@@ -6,11 +6,11 @@ import { StageHead } from '../StageHead';
 import { TopOptions } from '../TopOptions';
 import { Waiting } from '../Waiting';
 import { BuyingTable } from './BuyingTable';
-import { Prices } from './Prices';
 import { Savings } from './Savings';
 import { ShopForm } from './ShopForm';
+import { Yards } from './Yards';
 
-type Tab = 'buy' | 'prices' | 'shop';
+type Tab = 'buy' | 'yards' | 'shop';
 
 /** What to buy, what it costs, and the prices and shop it is worked out from. */
 export function StockStage() {
@@ -29,8 +29,8 @@ export function StockStage() {
           aria-label="Part of the stock"
         >
           <ToggleButton value="buy">To buy</ToggleButton>
-          <ToggleButton value="prices">Prices</ToggleButton>
           <ToggleButton value="shop">My shop</ToggleButton>
+          <ToggleButton value="yards">Yards</ToggleButton>
         </ToggleButtonGroup>
       </StageHead>
       {tab === 'buy' && (
@@ -46,7 +46,7 @@ export function StockStage() {
           )}
         </Waiting>
       )}
-      {tab === 'prices' && <Prices />}
+      {tab === 'yards' && <Yards />}
       {tab === 'shop' && <ShopForm />}
     </>
   );

@@ -1,0 +1,238 @@
+import Papa from 'papaparse';
+import { PER_FOOT, parseLength, printLength, type Units } from '../length';
+import { BoardOfferSchema, HardwareOfferSchema, SheetOfferSchema, read } from '../job';
+import {
+  HARDWARE_KINDS,
+  SHEETS,
+  boardFeet,
+  isSheet,
+  type BoardOffer,
+  type HardwareOffer,
+  type SheetOffer,
+  type Yard,
+} from '../stock';
+import { readMaterial, type RowProblem } from './parts-csv';
+
+const FIELDS = ['kind', 'size', 'length', 'width', 'grade', 'species', 'count', 'price', 'per', 'in stock'] as const;
+
+/** A price list as CSV: one row an offer. The same columns are read back. Prices in whole money, not cents. */
+export const yardCsv = (yard: Yard, units: Units): string =>
+  Papa.unparse({
+    fields: [...FIELDS],
+    data: [
+      ...yard.boards.map((offer) => [
+        'board',
+        offer.nominal,
+        `${offer.feet} ft`,
+        '',
+        offer.grade,
+        offer.species,
+        1,
+        money(offer.price),
+        'piece',
+        yesNo(offer.inStock),
+      ]),
+      ...yard.sheets.map((offer) => [
+        'sheet',
+        SHEETS[offer.sheet].name,
+        printLength(offer.length, units),
+        printLength(offer.width, units),
+        '',
+        '',
+        1,
+        money(offer.price),
+        'sheet',
+        yesNo(offer.inStock),
+      ]),
+      ...yard.hardware.map((offer) => [
+        offer.kind,
+        offer.size,
+        '',
+        '',
+        '',
+        '',
+        offer.count,
+        money(offer.price),
+        'box',
+        'yes',
+      ]),
+    ],
+  });
+
+const money = (cents: number): string => (cents / 100).toFixed(2);
+const yesNo = (value: boolean): string => (value ? 'yes' : 'no');
+
+/** What was read of a price list: the rows that are right, and each that is not with what would be. */
+export type YardRows = Pick<Yard, 'boards' | 'sheets' | 'hardware'> & { readonly problems: readonly RowProblem[] };
+
+type Row = Readonly<Record<string, string | undefined>>;
+const text = (row: Row, name: string): string => (row[name] ?? '').trim();
+
+/** Cents of "12.40", "$12.40" or "12,40"; null where it is no price. */
+function centsOf(price: string): number | null {
+  const plain = price.replace(/[$€£\s]/g, '').replace(/^(\d+),(\d{1,2})$/, '$1.$2');
+  return /^\d+(\.\d{1,2})?$/.test(plain) ? Math.round(Number(plain) * 100) : null;
+}
+
+type Told<T> = { readonly offer: T } | { readonly wrong: string };
+
+/** Price in cents of the whole, told by the piece or by what it measures. */
+function eachPrice(row: Row, ways: Readonly<Record<string, number>>): Told<number> {
+  const cents = centsOf(text(row, 'price'));
+  if (cents === null) return { wrong: `The price “${text(row, 'price')}” can not be read. Write it as 12.40.` };
+  const per = text(row, 'per').toLowerCase() || Object.keys(ways)[0]!;
+  const times = ways[per];
+  if (times === undefined)
+    return { wrong: `“per ${per}” is not known for it. Use ${Object.keys(ways).join(', ')}, or leave it out.` };
+  return { offer: Math.round(cents * times) };
+}
+
+const inStockOf = (row: Row): boolean | null => {
+  const said = text(row, 'in stock').toLowerCase();
+  if (['', 'yes', 'y', 'true', '1'].includes(said)) return true;
+  return ['no', 'n', 'false', '0', 'out'].includes(said) ? false : null;
+};
+
+function boardOf(row: Row): Told<BoardOffer> {
+  const nominal = readMaterial(text(row, 'size'));
+  if (!nominal || isSheet(nominal)) return { wrong: `“${text(row, 'size')}” is no board. Write a size such as 2x4.` };
+  const length = parseLength(text(row, 'length').replace(/^(\d+(\.\d+)?)$/, '$1 ft'), 'in');
+  if (!length.ok)
+    return { wrong: `The length “${text(row, 'length')}” can not be read. Write feet, such as 8 or 8 ft.` };
+  const feet = length.length / PER_FOOT;
+  const price = eachPrice(row, {
+    piece: 1,
+    foot: feet,
+    'board foot': boardFeet(nominal, feet),
+    metre: feet * 0.3048,
+  });
+  if ('wrong' in price) return price;
+  const inStock = inStockOf(row);
+  if (inStock === null) return { wrong: `“In stock” is yes or no, not “${text(row, 'in stock')}”.` };
+  const species = text(row, 'species').toLowerCase() || 'spf';
+  const made = read(
+    BoardOfferSchema,
+    {
+      id: `${nominal}x${+feet.toFixed(3)}`,
+      nominal,
+      feet,
+      species,
+      grade: text(row, 'grade'),
+      price: price.offer,
+      inStock,
+    },
+    'row',
+  );
+  return made.ok ? { offer: made.value } : { wrong: `The ${made.fields[0]!.field} ${made.fields[0]!.message}.` };
+}
+
+function sheetOf(row: Row, units: Units): Told<SheetOffer> {
+  const sheet = readMaterial(text(row, 'size'));
+  if (!sheet || !isSheet(sheet))
+    return { wrong: `“${text(row, 'size')}” is no sheet. Write one such as ${SHEETS['ply 3/4'].name}.` };
+  const [length, width] = (['length', 'width'] as const).map((name) => parseLength(text(row, name), units));
+  if (!length!.ok || !width!.ok)
+    return { wrong: `The size ${text(row, 'length')} by ${text(row, 'width')} can not be read. Write 96 and 48.` };
+  const area = (length!.length / PER_FOOT) * (width!.length / PER_FOOT);
+  const price = eachPrice(row, { sheet: 1, piece: 1, 'square foot': area });
+  if ('wrong' in price) return price;
+  const inStock = inStockOf(row);
+  if (inStock === null) return { wrong: `“In stock” is yes or no, not “${text(row, 'in stock')}”.` };
+  const name = (value: number) => printLength(value, units).replace(/[ /]/g, '-');
+  const id = `${sheet.replace(/[ /]/g, '-')}-${name(width!.length)}x${name(length!.length)}`;
+  const made = read(
+    SheetOfferSchema,
+    { id, sheet, length: length!.length, width: width!.length, price: price.offer, inStock },
+    'row',
+  );
+  return made.ok ? { offer: made.value } : { wrong: `The ${made.fields[0]!.field} ${made.fields[0]!.message}.` };
+}
+
+function hardwareOf(row: Row, kind: string): Told<HardwareOffer> {
+  const price = eachPrice(row, { box: 1, piece: 1, bottle: 1 });
+  if ('wrong' in price) return price;
+  const count = text(row, 'count') === '' ? 1 : Number(text(row, 'count'));
+  const size = text(row, 'size');
+  const id = [kind, size.replace(/[^\w]+/g, '-').replace(/^-|-$/g, ''), count].filter((bit) => bit !== '').join('-');
+  const made = read(HardwareOfferSchema, { id, kind, size, count, price: price.offer }, 'row');
+  return made.ok ? { offer: made.value } : { wrong: `The ${made.fields[0]!.field} ${made.fields[0]!.message}.` };
+}
+
+/**
+ * A price list from CSV with a heading line. Every row that is right comes back, every other is named with what would
+ * be right: nothing is guessed. A price may be told by the piece, foot, board foot, metre, sheet or square foot.
+ */
+export function readYardCsv(csv: string, units: Units): YardRows {
+  const parsed = Papa.parse<Record<string, string>>(csv.replace(/^\uFEFF/, ''), {
+    header: true,
+    skipEmptyLines: 'greedy',
+    transformHeader: (head) => head.trim().toLowerCase().replace(/[_-]/g, ' '),
+  });
+  const lacking = ['kind', 'size', 'price'].filter((name) => !(parsed.meta.fields ?? []).includes(name));
+  const [boards, sheets, hardware]: [BoardOffer[], SheetOffer[], HardwareOffer[]] = [[], [], []];
+  const problems: RowProblem[] = [];
+  if (lacking.length > 0)
+    return {
+      boards,
+      sheets,
+      hardware,
+      problems: [{ row: 1, message: `The heading line needs a column for ${lacking.join(' and ')}.` }],
+    };
+  const seen = new Set<string>();
+  const keep = <T extends { readonly id: string }>(told: Told<T>, rows: T[], row: number) => {
+    if ('wrong' in told) problems.push({ row, message: told.wrong });
+    else if (seen.has(told.offer.id))
+      problems.push({ row, message: 'This is in the list twice. The first one is kept.' });
+    else {
+      seen.add(told.offer.id);
+      rows.push(told.offer);
+    }
+  };
+  parsed.data.forEach((data, at) => {
+    const row = at + 2;
+    const kind = text(data, 'kind').toLowerCase();
+    if (kind === 'board') keep(boardOf(data), boards, row);
+    else if (kind === 'sheet' || kind === 'panel') keep(sheetOf(data, units), sheets, row);
+    else if ((HARDWARE_KINDS as readonly string[]).includes(kind)) keep(hardwareOf(data, kind), hardware, row);
+    else
+      problems.push({
+        row,
+        message: `“${text(data, 'kind')}” is no kind. Use board, sheet, or one of ${HARDWARE_KINDS.join(', ')}.`,
+      });
+  });
+  return { boards, sheets, hardware, problems };
+}
+
+/** The same thing for sale, whatever its price today. */
+const sameBoard = (a: BoardOffer) => `${a.nominal} ${a.feet} ${a.species} ${a.grade}`;
+const sameSheet = (a: SheetOffer) => `${a.sheet} ${a.length} ${a.width}`;
+const sameHardware = (a: HardwareOffer) => `${a.kind} ${a.size} ${a.count}`;
+
+function merge<T extends { readonly id: string }>(
+  old: readonly T[],
+  read: readonly T[],
+  same: (row: T) => string,
+): T[] {
+  const fresh = new Map(read.map((row) => [same(row), row]));
+  const kept = old.map((row) => {
+    const next = fresh.get(same(row));
+    fresh.delete(same(row));
+    return next ? { ...next, id: row.id } : row;
+  });
+  const taken = new Set(kept.map(({ id }) => id));
+  const added = [...fresh.values()].map((row) => {
+    let id = row.id;
+    for (let number = 2; taken.has(id); number++) id = `${row.id}-${number}`;
+    taken.add(id);
+    return { ...row, id };
+  });
+  return [...kept, ...added];
+}
+
+/** A price list with rows read from a file: what it has takes the new price, what it lacks is added. */
+export const withRows = (yard: Yard, rows: YardRows): Yard => ({
+  ...yard,
+  boards: merge(yard.boards, rows.boards, sameBoard),
+  sheets: merge(yard.sheets, rows.sheets, sameSheet),
+  hardware: merge(yard.hardware, rows.hardware, sameHardware),
+});

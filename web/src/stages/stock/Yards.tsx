@@ -1,0 +1,188 @@
+import {
+  Button,
+  Dialog,
+  DialogActions,
+  DialogContent,
+  DialogTitle,
+  MenuItem,
+  TextField,
+  ToggleButton,
+  ToggleButtonGroup,
+} from '@mui/material';
+import { format, parseISO } from 'date-fns';
+import { useState } from 'react';
+import { readYardCsv, withRows, yardCsv, type Yard, type YardRows } from '@sill/core';
+import { api } from '../../api';
+import { NumberField } from '../../fields/NumberField';
+import { TextLine } from '../../fields/TextLine';
+import { saveFile, textOfChosenFile } from '../../frame/files';
+import { useChange, useJob } from '../../state/hooks';
+import { useErrand } from '../../state/useErrand';
+import { today } from '../../workers/planner';
+import { PriceHistory } from './PriceHistory';
+import { PriceRows, type Kind } from './PriceRows';
+import { useYards } from './useYards';
+
+const KINDS: readonly (readonly [Kind, string])[] = [
+  ['boards', 'Boards'],
+  ['sheets', 'Sheets'],
+  ['hardware', 'Screws and the rest'],
+];
+
+/** Which yard the job buys at, and its prices. A change here is for this job; the yard's own list only when told to. */
+export function Yards() {
+  const { yard } = useJob();
+  const change = useChange();
+  const yards = useYards();
+  const [kind, setKind] = useState<Kind>('boards');
+  const [picked, setPicked] = useState<{ readonly id: string; readonly name: string } | null>(null);
+  const set = (path: readonly (string | number)[], value: unknown) =>
+    change([{ piece: null, path: ['yard', ...path], value }]);
+  const take = (id: string) => {
+    const found = yards.find((row) => row.id === id);
+    if (found) change([{ piece: null, path: ['yard'], value: found }]);
+    setPicked(null);
+  };
+  return (
+    <div className="stack">
+      <section className="sheet prices" aria-label="Prices">
+        <div className="row wrap">
+          <TextField
+            select
+            label="Buy at"
+            value={yard.id}
+            onChange={(event) => take(event.target.value)}
+            sx={{ minWidth: 220 }}
+          >
+            {yards.map((row) => (
+              <MenuItem key={row.id} value={row.id}>
+                {row.id === yard.id ? yard.name : row.name}
+              </MenuItem>
+            ))}
+          </TextField>
+          <TextLine label="Its name" value={yard.name} required most={120} onChange={(value) => set(['name'], value)} />
+          <NumberField
+            label="Sales tax"
+            unit="%"
+            least={0}
+            most={50}
+            fractions
+            value={yard.tax}
+            onChange={(value) => value !== null && set(['tax'], value)}
+          />
+        </div>
+        <YardTools />
+        <p className="soft">Prices before tax, made up. A board that is not in stock is left out of every plan.</p>
+      </section>
+      <div className="price-columns">
+        <section className="sheet" aria-label="Price list">
+          <ToggleButtonGroup
+            size="small"
+            exclusive
+            value={kind}
+            onChange={(_, value: Kind | null) => value && setKind(value)}
+            aria-label="What is sold"
+          >
+            {KINDS.map(([key, words]) => (
+              <ToggleButton key={key} value={key}>
+                {words}
+              </ToggleButton>
+            ))}
+          </ToggleButtonGroup>
+          <PriceRows kind={kind} picked={picked?.id ?? null} onPick={setPicked} />
+        </section>
+        {picked ? (
+          <PriceHistory yard={yard.id} offer={picked.id} name={picked.name} />
+        ) : (
+          <p className="soft">Click a board for its price over half a year.</p>
+        )}
+      </div>
+    </div>
+  );
+}
+
+/** Today's prices, the yard's own list, and files. */
+function YardTools() {
+  const { yard, units } = useJob();
+  const change = useChange();
+  const { busy, run } = useErrand();
+  const [read, setRead] = useState<YardRows | null>(null);
+  const take = (value: Yard) => change([{ piece: null, path: ['yard'], value }]);
+  const day = today();
+  const takeToday = () =>
+    run(async () => {
+      const { yard: now } = await api.prices(yard.id, day);
+      take(now);
+      const out = now.boards.filter(({ inStock }) => !inStock).length;
+      return `Prices of ${format(parseISO(day), 'd MMMM')} taken from ${now.name}.${out > 0 ? ` ${out} sizes of board are not in stock.` : ''}`;
+    });
+  const keepInYard = () =>
+    run(async () => {
+      const before = (await api.yards.all()).find((row) => row.id === yard.id);
+      await api.yards.save(yard.id, before?.revision ?? 0, yard);
+      return `Kept in ${yard.name}. New jobs can take these prices.`;
+    });
+  const takeFromYard = () =>
+    run(async () => {
+      const found = (await api.yards.all()).find((row) => row.id === yard.id);
+      if (!found) throw new Error('The yard has no list of this name yet. Keep these prices there first.');
+      take(found.value);
+      return `Prices taken from ${found.value.name}.`;
+    });
+  const importCsv = async () => {
+    const text = await textOfChosenFile('.csv,text/csv');
+    if (text !== null) setRead(readYardCsv(text, units));
+  };
+  const count = read ? read.boards.length + read.sheets.length + read.hardware.length : 0;
+  return (
+    <div className="row wrap">
+      <Button disabled={busy} onClick={takeToday}>
+        Today’s prices
+      </Button>
+      <Button disabled={busy} onClick={takeFromYard}>
+        Take the yard’s prices
+      </Button>
+      <Button disabled={busy} onClick={keepInYard}>
+        Keep these in the yard
+      </Button>
+      <Button onClick={() => void importCsv()}>Import CSV</Button>
+      <Button onClick={() => saveFile(`${yard.name}.csv`, 'text/csv', yardCsv(yard, units))}>Save CSV</Button>
+      <Dialog open={read !== null} onClose={() => setRead(null)} maxWidth="sm" fullWidth>
+        <DialogTitle>
+          {count} {count === 1 ? 'row is' : 'rows are'} right
+          {read && read.problems.length > 0 ? `, ${read.problems.length} not` : ''}
+        </DialogTitle>
+        <DialogContent>
+          <p>
+            {count > 0
+              ? 'What the list has takes the new price, what it lacks is added. Nothing is changed until you say so.'
+              : 'Nothing in this file can be taken.'}
+          </p>
+          {read && read.problems.length > 0 && (
+            <ul className="problems">
+              {read.problems.slice(0, 50).map(({ row, message }) => (
+                <li key={`${row} ${message}`}>
+                  <strong>Row {row}.</strong> {message}
+                </li>
+              ))}
+            </ul>
+          )}
+        </DialogContent>
+        <DialogActions>
+          <Button onClick={() => setRead(null)}>Leave it</Button>
+          <Button
+            variant="contained"
+            color="primary"
+            disabled={count === 0}
+            onClick={() => {
+              take(withRows(yard, read!));
+              setRead(null);
+            }}
+          >
+            Take {count} {count === 1 ? 'row' : 'rows'}
+          </Button>
+        </DialogActions>
+      </Dialog>
+    </div>
+  );
+}
