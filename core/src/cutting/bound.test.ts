@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { dualBound, mostValue, nextPayable } from './bound';
+import { dualOf, mostValue, nextPayable } from './bound';
 import { fill, singleLane, waysOn } from './fill';
 import { groupsOf, liesOn, type Group } from './group';
 import type { CutProblem } from './problem';
@@ -142,11 +142,11 @@ test('two halves of a board exactly are two lanes, not one and not three', () =>
 
 test('the dual bound: prices too high are scaled back, limited stock pays back its gain', () => {
   const group = groupOf([{ length: 60, price: 6 }], [{ length: 60, quantity: 3 }]);
-  expect(dualBound(group, [600])).toBeCloseTo(1800);
-  expect(dualBound(group, [900])).toBeCloseTo(1800);
-  expect(dualBound(group, [0])).toBe(0);
+  expect(dualOf(group, [600]).bound).toBeCloseTo(1800);
+  expect(dualOf(group, [900]).bound).toBeCloseTo(1800);
+  expect(dualOf(group, [0]).bound).toBe(0);
   const limited = groupOf([{ length: 60, price: 0, available: 1 }, { length: 60, price: 6 }], [{ length: 60, quantity: 3 }]); // prettier-ignore
-  expect(dualBound(limited, [600])).toBeCloseTo(1200);
+  expect(dualOf(limited, [600]).bound).toBeCloseTo(1200);
 });
 
 test('costs are rounded up to what whole boards can cost', () => {
@@ -161,7 +161,7 @@ test('the relaxation is below the whole answer and above nothing', () => {
   // Three of 50 in on boards of 96 at 5: one a board, so 15; the relaxation may say no more.
   const group = groupOf([{}], [{ length: 50, quantity: 3 }]);
   const { prices, pool } = relax(group, () => false);
-  expect(dualBound(group, prices)).toBeCloseTo(1500);
+  expect(dualOf(group, prices).bound).toBeCloseTo(1500);
   expect(pool.every((pattern) => pattern.counts.some((count) => count > 0))).toBe(true);
 });
 

@@ -56,23 +56,29 @@ export function mostValue(group: Group, bin: Bin, values: readonly number[], nod
   return Math.min(...bounds);
 }
 
+/** Prices of items, scaled until no unlimited bin is worth more than it costs, and what that leaves open. */
+export type Dual = {
+  readonly prices: readonly number[];
+  /** What one more of each limited bin could gain, cents; 0 for unlimited ones. */
+  readonly gains: readonly number[];
+  /** A cost in cents below which the group can not be cut. */
+  readonly bound: number;
+};
+
 /**
  * A cost in cents below which the group can not be cut, from prices of its items: prices are scaled until no unlimited
  * bin is worth more than it costs, and limited bins pay back at most what they could gain (Lagrangian duality).
  */
-export function dualBound(group: Group, prices: readonly number[]): number {
+export function dualOf(group: Group, prices: readonly number[]): Dual {
   const worth = group.bins.map((bin) => mostValue(group, bin, prices));
   const scale = group.bins.reduce(
     (least, bin, at) => (bin.available === null && worth[at]! > 0 ? Math.min(least, bin.price / worth[at]!) : least),
     1,
   );
+  const gains = group.bins.map((bin, at) => (bin.available === null ? 0 : Math.max(0, worth[at]! * scale - bin.price)));
   const paid = group.items.reduce((sum, item, at) => sum + item.quantity * prices[at]! * scale, 0);
-  const back = group.bins.reduce(
-    (sum, bin, at) =>
-      bin.available === null ? sum : sum + bin.available * Math.max(0, worth[at]! * scale - bin.price),
-    0,
-  );
-  return Math.max(0, paid - back);
+  const back = group.bins.reduce((sum, bin, at) => sum + (bin.available ?? 0) * gains[at]!, 0);
+  return { prices: prices.map((price) => price * scale), gains, bound: Math.max(0, paid - back) };
 }
 
 /**

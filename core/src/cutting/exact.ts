@@ -1,4 +1,4 @@
-import { nextPayable } from './bound';
+import { nextPayable, type Dual } from './bound';
 import type { Group } from './group';
 import { fill, singleLane, waysOn } from './fill';
 import type { Cutting } from './search';
@@ -10,9 +10,9 @@ type Taken = { readonly bin: number; readonly counts: readonly number[] };
 
 /**
  * Complete search for small groups whose bins are filled end to end: the longest piece left goes on some board, every
- * maximal filling of that board is tried, and states met before are not entered twice. `prices` must be a dual
- * solution (no bin holds more worth than it costs): what is left then costs at least its worth, rounded up to a sum of
- * whole boards' prices, which cuts off everything that can not beat the best.
+ * maximal filling of that board is tried, and states met before are not entered twice. What is left costs at least its
+ * worth by the dual prices, less what limited boards can still gain, rounded up to a sum of whole boards' prices: that
+ * cuts off everything that can not beat the best.
  *
  * @param best the cutting to beat, by cost alone.
  * @param steps the most branches to look at; deterministic where a clock would not be.
@@ -20,12 +20,12 @@ type Taken = { readonly bin: number; readonly counts: readonly number[] };
  */
 export function searchExactly(
   group: Group,
-  prices: readonly number[],
+  { prices, gains }: Dual,
   best: Cutting,
   steps: number,
   stopped: () => boolean,
 ): { readonly cutting: Cutting; readonly proved: boolean } {
-  const simple = group.bins.every((bin) => bin.available === null && bin.runs.length === 1 && singleLane(group, bin));
+  const simple = group.bins.every((bin) => bin.runs.length === 1 && singleLane(group, bin));
   const square = group.items.every((item) => item.meanLength === item.length);
   const turning = group.bins.some((bin) => waysOn(group, bin).some((way) => way.turned));
   const pieces = group.items.reduce((sum, item) => sum + item.quantity, 0);
@@ -35,10 +35,17 @@ export function searchExactly(
     .map((bin, at) => ({
       at,
       price: bin.price,
+      available: bin.available ?? Infinity,
+      gain: gains[at]!,
       room: bin.runs[0]!.to - bin.runs[0]!.from + group.gap,
       holds: new Set(waysOn(group, bin).map((way) => way.item)),
     }))
     .sort((a, b) => a.price - b.price);
+  const limited = bins.filter(({ available }) => available < Infinity).map(({ at }) => at);
+  const used = group.bins.map(() => 0);
+  /** What limited boards that are not used yet could still gain. */
+  const toGain = () =>
+    bins.reduce((sum, bin) => (bin.gain > 0 ? sum + (bin.available - used[bin.at]!) * bin.gain : sum), 0);
   const order = group.items.map((_, at) => at).sort((a, b) => group.items[b]!.length - group.items[a]!.length);
   const weight = group.items.map((item) => item.length + group.gap);
   /** Most worth per length among the items from place k of the order on. */
@@ -61,18 +68,19 @@ export function searchExactly(
       return;
     }
     const worth = left.reduce((sum, count, item) => sum + count * prices[item]!, 0);
-    if (cost + payable(worth) >= bestCost) return;
-    const key = left.join();
+    const back = toGain();
+    if (cost + payable(Math.max(0, worth - back)) >= bestCost) return;
+    const key = `${left.join()};${limited.map((bin) => used[bin]).join()}`;
     if ((cheapest.get(key) ?? Infinity) <= cost) return;
     cheapest.set(key, cost);
 
     for (const bin of bins) {
-      if (!bin.holds.has(first)) continue;
+      if (!bin.holds.has(first) || used[bin.at]! >= bin.available) continue;
       const counts = left.map(() => 0);
       const fillFrom = (k: number, room: number, value: number): void => {
         if (--budget <= 0) return;
         // Worth that this board can still lack before the rest can not be paid for any more.
-        const slack = bestCost - cost - worth - (bin.price - value);
+        const slack = bestCost - cost - worth + back - bin.gain - (bin.price - value);
         if (slack <= 1e-6 && slack + (k < order.length ? densest[k]! * room : 0) <= 1e-6) return;
         if (k === order.length) {
           const full = order.every(
@@ -80,10 +88,12 @@ export function searchExactly(
           );
           if (!full) return;
           path.push({ bin: bin.at, counts: [...counts] });
+          used[bin.at]!++;
           visit(
             left.map((count, item) => count - counts[item]!),
             cost + bin.price,
           );
+          used[bin.at]!--;
           path.pop();
           return;
         }

@@ -58,6 +58,7 @@ function leastByEnumeration({ stock, parts, kerf }: CutProblem): number {
     .flatMap(({ length, quantity }) => Array.from({ length: quantity }, () => length))
     .sort((a, b) => b - a);
   let best = Infinity;
+  const left = stock.map(({ available }) => available ?? Infinity);
   const put = (at: number, open: { room: number }[], cost: number): void => {
     if (cost >= best) return;
     if (at === pieces.length) return void (best = cost);
@@ -68,9 +69,12 @@ function leastByEnumeration({ stock, parts, kerf }: CutProblem): number {
         put(at + 1, open, cost);
         one.room += length + kerf;
       }
-    for (const { length: whole, trim, price } of stock)
-      if (whole - 2 * trim.ends >= length)
+    for (const [kind, { length: whole, trim, price }] of stock.entries())
+      if (whole - 2 * trim.ends >= length && left[kind]! > 0) {
+        left[kind]!--;
         put(at + 1, [...open, { room: whole - 2 * trim.ends - length - kerf }], cost + Math.round(price * 100));
+        left[kind]!++;
+      }
   };
   put(0, [], 0);
   return best / 100;
@@ -88,6 +92,28 @@ test('120 small lists: nothing at fault, and the least cost there is', () => {
       expect(solution.status).toBe('optimal');
     }),
     { numRuns: 120, seed: 5 },
+  );
+});
+
+test('60 small lists with pieces on hand: used so that the least is bought, and proved', () => {
+  const onHand = fc.array(fc.tuple(fc.integer({ min: 15, max: 70 }), fc.integer({ min: 1, max: 2 })), {
+    minLength: 1,
+    maxLength: 2,
+  });
+  fc.assert(
+    fc.property(random, onHand, (list, hand) => {
+      fc.pre(list.parts.reduce((sum, row) => sum + row.quantity, 0) <= 7);
+      const owned = hand.map(([length, available], at) => board(`hand${at}`, length, 0, { available }));
+      const all = { ...list, stock: [...list.stock, ...owned] };
+      const solution = solve(all);
+      expect(faults(all, solution)).toEqual([]);
+      const least = leastByEnumeration(all);
+      expect(solution.cost).toBeCloseTo(least, 6);
+      expect(solution.lowerBound).toBeLessThanOrEqual(least + 1e-9);
+      expect(solution.status).toBe('optimal');
+      expect(solution.cost).toBeLessThanOrEqual(solve(list).cost);
+    }),
+    { numRuns: 60, seed: 6 },
   );
 });
 

@@ -1,4 +1,4 @@
-import { dualBound, nextPayable } from './bound';
+import { dualOf, nextPayable } from './bound';
 import { relax } from './columns';
 import { searchExactly } from './exact';
 import { groupsOf, liesOn, type Group } from './group';
@@ -59,7 +59,8 @@ function solveGroup(
   stopped: () => boolean,
 ): { cutting: Cutting; bound: number } {
   const relaxation = relax(group, stopped);
-  const rough = dualBound(group, relaxation.prices);
+  const dual = dualOf(group, relaxation.prices);
+  const rough = dual.bound;
   let cutting = searchCuttings(group, relaxation, rough, 3, stopped);
   let bound = nextPayable(group, cutting.cost)(rough);
   if (cutting.missing === 0 && cutting.cost > bound) {
@@ -67,16 +68,7 @@ function solveGroup(
     if (more.missing === 0 && more.cost < cutting.cost) cutting = more;
   }
   if (cutting.missing === 0 && cutting.cost > bound) {
-    // Scaled prices never overcharge a bin, so they may cut off branches of the complete search.
-    const paid = group.items.reduce((sum, item, at) => sum + item.quantity * relaxation.prices[at]!, 0);
-    const scale = paid > 0 ? Math.min(1, rough / paid) : 0;
-    const exact = searchExactly(
-      group,
-      relaxation.prices.map((price) => price * scale),
-      cutting,
-      steps,
-      stopped,
-    );
+    const exact = searchExactly(group, dual, cutting, steps, stopped);
     cutting = exact.cutting;
     if (exact.proved) bound = cutting.cost;
   }
