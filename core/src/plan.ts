@@ -74,7 +74,7 @@ function draft(job: Job, tops: readonly Nominal[], options: PlanOptions, cache: 
   const made = models.flatMap(({ facts }) => facts.fastenings);
   const asked = new Map(models.map(({ piece, facts }) => [piece.id, facts.model.needs]));
   const needs = hardwareNeeds(job, parts, made, asked);
-  const buying = chooseBoards(blanksOf(job, parts), job.yard, job.shop, options, cache.solved);
+  const buying = chooseBoards(blanksOf(job, parts), job.yard, job.shop, job.onHand, options, cache.solved);
   const joints = models.flatMap(({ facts }) => facts.model.joints);
   return { models, parts, joints, needs, buying, list: buyingList(job, buying, needs) };
 }

@@ -6,7 +6,7 @@ import { rateLimit } from 'express-rate-limit';
 import helmet from 'helmet';
 import type { Knex } from 'knex';
 import type { Logger } from 'pino';
-import { readShop, readYard } from '@sill/core';
+import { readRack, readShop, readYard } from '@sill/core';
 import { ApiError, apiNotFound, errorHandler } from './errors';
 import { jobsRouter } from './jobs';
 import { listsRouter, storedYard } from './lists';
@@ -97,6 +97,7 @@ export function makeApp({
   app.use('/api/jobs', jobsRouter(database));
   app.use('/api/yards', listsRouter(database, 'yards', readYard));
   app.use('/api/shops', listsRouter(database, 'shops', readShop));
+  app.use('/api/racks', listsRouter(database, 'racks', readRack));
   app.use('/api/prices', pricesRouter(prices));
   app.use('/api', apiNotFound);
   if (site !== undefined && existsSync(join(site, 'index.html'))) {

@@ -13,17 +13,19 @@ const listed = (row: Row, value: unknown): Listed => ({
   value,
 });
 
+const WHAT = { yards: 'price list', shops: 'shop', racks: 'rack' } as const;
+
 /**
- * `/api/yards` and `/api/shops`: small documents by id, each checked by its own reader. PUT with `revision: 0` makes
+ * `/api/yards`, `/api/shops` and `/api/racks`: small documents by id, each checked by its own reader. PUT with `revision: 0` makes
  * one; otherwise it must carry the revision it was made from.
  */
 export function listsRouter(
   database: Knex,
-  table: 'yards' | 'shops',
+  table: 'yards' | 'shops' | 'racks',
   readValue: (input: unknown) => ReadResult<unknown>,
 ): Router {
   const router = Router();
-  const what = table === 'yards' ? 'price list' : 'shop';
+  const what = WHAT[table];
   /** What is stored, brought up to today's format; as it is where that can not be. */
   const show = (row: Row): Listed => {
     const data = JSON.parse(row.data) as unknown;

@@ -31,6 +31,17 @@ const ALL: readonly Migration[] = [
         });
     },
   },
+  {
+    name: '002-racks',
+    async up(database) {
+      await database.schema.createTable('racks', (table) => {
+        table.text('id').primary();
+        table.integer('revision').notNullable();
+        table.text('data').notNullable();
+        table.text('saved_at').notNullable();
+      });
+    },
+  },
 ];
 
 export const migrations: Knex.MigrationSource<Migration> = {

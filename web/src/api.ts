@@ -1,4 +1,4 @@
-import type { FieldError, Job, Length, Shop, Yard } from '@sill/core';
+import type { FieldError, Job, Length, Rack, Shop, Yard } from '@sill/core';
 
 export type SavedJob = { readonly id: string; readonly revision: number; readonly savedAt: string; readonly job: Job };
 export type JobSummary = {
@@ -50,13 +50,14 @@ async function ask<T>(method: string, path: string, body?: unknown): Promise<T> 
 }
 
 /** Price lists and shops are kept alike: all of a kind, and one saved on top of the revision it was made from. */
-const lists = <T>(kind: 'yards' | 'shops') => ({
+const lists = <T>(kind: 'yards' | 'shops' | 'racks') => ({
   all: () => ask<readonly Listed<T>[]>('GET', `/${kind}`),
   save: (id: string, revision: number, value: T) =>
     ask<Omit<Listed<T>, 'value'>>('PUT', `/${kind}/${id}`, { revision, value }),
 });
 
-/** The shop that new jobs start with. */
+/** The rack that all jobs share, and the shop that new ones start with. */
+export const RACK = 'rack';
 export const USUAL_SHOP = 'usual';
 
 /** A price on a day, and a board in a rack, as the price service tells them; docs/price-service.md has the rest. */
@@ -90,4 +91,5 @@ export const api = {
   rack: (yard: string, offer: string, day: string) =>
     ask<readonly RackBoard[]>('GET', `/prices/${yard}/rack/${offer}?day=${day}`),
   shops: lists<Shop>('shops'),
+  racks: lists<Rack>('racks'),
 };

@@ -19,6 +19,7 @@ import { styles } from './styles';
 import { makeTheme } from './theme';
 
 const Packet = lazy(() => import('./packet/Packet'));
+const YardPage = lazy(() => import('./yard/YardPage'));
 const Templates = lazy(() => import('./packet/Templates'));
 
 const STAGE: Readonly<Record<StageName, () => React.ReactNode>> = {
@@ -48,6 +49,14 @@ const router = createBrowserRouter([
         element: (
           <Suspense fallback={<p role="status">Laying out the packet.</p>}>
             <Packet />
+          </Suspense>
+        ),
+      },
+      {
+        path: 'yard',
+        element: (
+          <Suspense fallback={<p role="status">Opening the list.</p>}>
+            <YardPage />
           </Suspense>
         ),
       },

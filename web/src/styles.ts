@@ -8,6 +8,7 @@ import { partsStyles } from './styles/parts';
 import { sillStyles } from './styles/sill';
 import { stageStyles } from './styles/stages';
 import { workStyles } from './styles/work';
+import { yardStyles } from './styles/yard';
 
 /** Styles of the frame, the stages, the drawings and paper. Colours are the theme's variables. */
 export const styles: Interpolation<Theme> = [
@@ -20,4 +21,5 @@ export const styles: Interpolation<Theme> = [
   costStyles,
   drawingStyles,
   packetStyles,
+  yardStyles,
 ];

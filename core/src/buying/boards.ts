@@ -1,5 +1,5 @@
 import { PER_FOOT, printLength, toInches, type Length, type Units } from '../length';
-import type { Shop } from '../job';
+import type { OnHand, Shop } from '../job';
 import type { Blank } from '../milling';
 import {
   dressed,
@@ -25,10 +25,13 @@ export type CutPiece = {
   readonly turned: boolean;
 };
 
-/** One board or sheet to buy and cut. Numbers run through the job, in the order they are cut. */
+/** One board or sheet to cut, bought or there already. Numbers run through the job, in the order they are cut. */
 export type Board = {
   readonly number: number;
+  /** What is bought, or stands for what is there: then at no price. */
   readonly offer: BoardOffer | SheetOffer;
+  /** The piece on hand that it is; null where it is bought. */
+  readonly hand: OnHand | null;
   readonly material: Nominal | Sheet;
   readonly length: Length;
   readonly width: Length;
@@ -64,29 +67,59 @@ export const offerName = (offer: BoardOffer | SheetOffer, units: Units): string 
     ? `${printMaterial(offer.sheet)} ${printLength(offer.length, units)} × ${printLength(offer.width, units)}`
     : `${printMaterial(offer.nominal)}×${offer.feet}`;
 
-/** The cut problem of one nominal size or sheet: its blanks, and the sizes the yard has of it. */
+/** A piece on hand as an offer without a price. */
+const offerOf = (hand: OnHand): BoardOffer | SheetOffer => {
+  const common = { id: `hand.${hand.id}`, price: 0, inStock: true };
+  return isSheet(hand.material)
+    ? { ...common, sheet: hand.material, length: hand.length, width: hand.width }
+    : { ...common, nominal: hand.material, feet: hand.length / PER_FOOT, species: 'spf', grade: 'on hand' };
+};
+
+/** What a board to cut is called: 2×6×8 where it is bought, 2×6 41 1/2 where it is there. */
+export const boardName = ({ offer, hand }: Pick<Board, 'offer' | 'hand'>, units: Units): string =>
+  hand === null || 'sheet' in offer
+    ? offerName(offer, units)
+    : `${printMaterial(hand.material)} ${printLength(hand.length, units)}`;
+
+/** The cut problem of one nominal size or sheet: its blanks, the sizes the yard has of it, and what is there. */
 export function problemOf(
   blanks: readonly Blank[],
   offers: readonly (BoardOffer | SheetOffer)[],
   shop: Shop,
+  onHand: readonly OnHand[] = [],
 ): CutProblem {
+  const thickness = toInches(blanks[0]!.thickness);
   return {
     format: PROBLEM_FORMAT,
     unit: 'in',
     kerf: toInches(shop.kerf),
     objective: 'cost',
-    stock: offers.map((offer) => ({
-      id: offer.id,
-      kind: 'sheet' in offer ? 'sheet' : 'board',
-      material: offerMaterial(offer),
-      length: toInches(offerLength(offer)),
-      width: toInches(offerWidth(offer)),
-      thickness: toInches(blanks[0]!.thickness),
-      price: offer.price / 100,
-      available: null,
-      trim: { ends: 'sheet' in offer ? 0 : toInches(shop.squareEnds), edges: 0 },
-      defects: [],
-    })),
+    stock: [
+      ...onHand.map((hand) => ({
+        id: `hand.${hand.id}`,
+        kind: isSheet(hand.material) ? ('sheet' as const) : ('board' as const),
+        material: hand.material,
+        length: toInches(hand.length),
+        width: toInches(hand.width),
+        thickness,
+        price: 0,
+        available: hand.count,
+        trim: { ends: hand.squared || isSheet(hand.material) ? 0 : toInches(shop.squareEnds), edges: 0 },
+        defects: hand.bad.map(({ from, to }) => ({ from: toInches(from), to: toInches(to) })),
+      })),
+      ...offers.map((offer) => ({
+        id: offer.id,
+        kind: 'sheet' in offer ? ('sheet' as const) : ('board' as const),
+        material: offerMaterial(offer),
+        length: toInches(offerLength(offer)),
+        width: toInches(offerWidth(offer)),
+        thickness,
+        price: offer.price / 100,
+        available: null,
+        trim: { ends: 'sheet' in offer ? 0 : toInches(shop.squareEnds), edges: 0 },
+        defects: [],
+      })),
+    ],
     parts: blanks.map((blank) => ({
       id: blank.part.id,
       quantity: blank.quantity,
@@ -114,6 +147,7 @@ export function chooseBoards(
   blanks: readonly Blank[],
   yard: Yard,
   shop: Shop,
+  onHand: readonly OnHand[],
   options: SolveOptions,
   cache: SolveCache,
 ): Boards {
@@ -126,7 +160,8 @@ export function chooseBoards(
     const wanted = blanks.filter((blank) => blank.material === material);
     if (wanted.length === 0) continue;
     const offers = offersOf(material, yard);
-    const problem = problemOf(wanted, offers, shop);
+    const there = onHand.filter((hand) => hand.material === material);
+    const problem = problemOf(wanted, offers, shop, there);
     const key = `${options.effort ?? 'full'} ${JSON.stringify(problem)}`;
     const solved = cache.get(key) ?? solveExactly(problem, options);
     if (!options.stopped?.()) cache.set(key, solved);
@@ -137,12 +172,14 @@ export function chooseBoards(
     for (const { part, quantity, because } of solved.unplaced)
       unplaced.push({ blank: blankOfPart.get(part)!, quantity, because });
     const laid = solved.layouts.map((layout): Omit<Board, 'number'> => {
-      const offer = offers.find((row) => row.id === layout.stock)!;
+      const hand = there.find(({ id }) => `hand.${id}` === layout.stock) ?? null;
+      const offer = hand ? offerOf(hand) : offers.find((row) => row.id === layout.stock)!;
       return {
         offer,
+        hand,
         material,
-        length: offerLength(offer),
-        width: offerWidth(offer),
+        length: hand?.length ?? offerLength(offer),
+        width: hand?.width ?? offerWidth(offer),
         pieces: layout.pieces.map(({ part, ...piece }) => ({ blank: blankOfPart.get(part)!, ...piece })),
         cuts: layout.cuts,
         offcuts: layout.offcuts,

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { inches } from '../length';
-import { DEFAULT_SHOP, newJob } from '../job';
+import { DEFAULT_SHOP, newJob, type OnHand } from '../job';
 import { blanksOf } from '../milling';
 import { buildPiece, newPiece } from '../piece';
 import { SAMPLE_YARD, type HardwareOffer } from '../stock';
@@ -57,7 +57,7 @@ describe('the list', () => {
   const piece = { ...newPiece('t', 'coffee'), copies: 2 };
   const job = { ...newJob('two end tables'), pieces: [piece] };
   const { parts } = buildPiece(piece, '2x6', DEFAULT_SHOP, 'in');
-  const boards = chooseBoards(blanksOf(job, parts), SAMPLE_YARD, DEFAULT_SHOP, {}, new Map());
+  const boards = chooseBoards(blanksOf(job, parts), SAMPLE_YARD, DEFAULT_SHOP, [], {}, new Map());
   const list = buyingList(job, boards, []);
 
   test('copies share boards: legs and tops of both are on it, numbered through', () => {
@@ -110,5 +110,62 @@ describe('the list', () => {
       .flatMap((board) => board.pieces)
       .reduce((sum, { length, blank }) => sum + length * blank.width * blank.thickness, 0);
     expect(list.leftShare).toBeCloseTo((bought - cut) / bought);
+  });
+});
+
+describe('what is on hand', () => {
+  const piece = newPiece('t', 'coffee');
+  const job = { ...newJob('a table'), pieces: [piece] };
+  const { parts } = buildPiece(piece, '2x6', DEFAULT_SHOP, 'in');
+  const blanks = blanksOf(job, parts);
+  const choose = (onHand: readonly OnHand[]) => chooseBoards(blanks, SAMPLE_YARD, DEFAULT_SHOP, onHand, {}, new Map());
+  const there = (length: number, rest: Partial<OnHand> = {}): OnHand => ({
+    id: 'h1',
+    material: '2x4',
+    length: inches(length),
+    width: inches(3.5),
+    count: 1,
+    squared: false,
+    bad: [],
+    price: 0,
+    where: '',
+    note: '',
+    ...rest,
+  });
+
+  test('is never dearer than without, is not bought, and what is bad is left out', () => {
+    const without = choose([]);
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 10, max: 90 }),
+        fc.integer({ min: 1, max: 4 }),
+        fc.integer({ min: 0, max: 60 }),
+        (length, count, at) => {
+          const bad = at < length - 3 ? [{ from: inches(at), to: inches(at + 3) }] : [];
+          const hand = there(length, { count, bad });
+          const boards = choose([hand]);
+          expect(boards.unplaced).toEqual([]);
+          expect(boards.cost).toBeLessThanOrEqual(without.cost);
+          const list = buyingList({ ...job, onHand: [hand] }, boards, []);
+          const used = boards.boards.filter((board) => board.hand !== null);
+          expect(used.length).toBeLessThanOrEqual(count);
+          expect(list.boards.reduce((sum, line) => sum + line.count - line.spare, 0)).toBe(
+            boards.boards.length - used.length,
+          );
+          for (const { pieces } of used)
+            for (const { x, length: long } of pieces)
+              expect(bad.every(({ from, to }) => x + long < from || x > to)).toBe(true);
+        },
+      ),
+      { numRuns: 25, seed: 9 },
+    );
+  });
+
+  test('squared ends give an inch more', () => {
+    const longest = Math.max(...blanks.filter(({ material }) => material === '2x4').map(({ length }) => length));
+    const just = longest / inches(1);
+    const used = (squared: boolean) => choose([there(just, { squared })]).boards.some(({ hand, pieces }) => hand && pieces[0]!.length === longest); // prettier-ignore
+    expect(used(true)).toBe(true);
+    expect(used(false)).toBe(false);
   });
 });

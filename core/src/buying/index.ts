@@ -5,3 +5,4 @@
 export * from './boxes';
 export * from './boards';
 export * from './list';
+export * from './judge';

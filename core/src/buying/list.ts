@@ -20,12 +20,16 @@ export type BuyingList = {
   readonly hardware: readonly HardwareLine[];
   /** What no box at this yard holds. */
   readonly notSold: readonly HardwareNeed[];
+  /** Cents of boards taken with a bad stretch on this trip: they are on hand now, and paid. */
+  readonly inCart: number;
   readonly subtotal: number;
   readonly tax: number;
   readonly total: number;
   /** Cents of the subtotal spent on spares. */
   readonly spares: number;
+  /** Boards to buy, and pieces on hand that are used instead. */
   readonly boardCount: number;
+  readonly onHandCount: number;
   readonly spareCount: number;
   /** Share of the bought wood, by volume and spares left out, that ends in no blank: 0 to 1. */
   readonly leftShare: number;
@@ -64,9 +68,10 @@ const area = (board: Board) => board.pieces.reduce((sum, piece) => sum + piece.l
 /** The list for the store: boards by size, spares, boxes, tax. Every total is in whole cents and they add up. */
 export function buyingList(job: Job, boards: Boards, needs: readonly HardwareNeed[]): BuyingList {
   const spares = sparesFor(job, boards);
-  const offers = [...new Set([...boards.boards.map((board) => board.offer), ...spares])];
+  const toBuy = boards.boards.filter(({ hand }) => hand === null);
+  const offers = [...new Set([...toBuy.map((board) => board.offer), ...spares])];
   const lines = offers.map((offer): BoardLine => {
-    const cut = boards.boards.filter((board) => board.offer === offer);
+    const cut = toBuy.filter((board) => board.offer === offer);
     const spare = spares.filter((row) => row === offer).length;
     const count = cut.length + spare;
     const partIds = [...new Set(cut.flatMap((board) => board.pieces.map((piece) => piece.blank.part.id)))];
@@ -79,13 +84,14 @@ export function buyingList(job: Job, boards: Boards, needs: readonly HardwareNee
     if (boxes === null) notSold.push(need);
     else hardware.push(...boxes.map((box) => ({ ...box, need, total: box.count * box.offer.price })));
   }
-  const subtotal = [...lines, ...hardware].reduce((sum, line) => sum + line.total, 0);
+  const inCart = job.onHand.reduce((sum, { price, count }) => sum + price * count, 0);
+  const subtotal = [...lines, ...hardware].reduce((sum, line) => sum + line.total, inCart);
   const tax = Math.round((subtotal * job.yard.tax) / 100);
 
   let bought = 0;
   let used = 0;
   let usable = 0;
-  for (const board of boards.boards) {
+  for (const board of toBuy) {
     const { thickness } = board.pieces[0]!.blank;
     bought += board.length * board.width * thickness;
     used += area(board) * thickness;
@@ -95,11 +101,13 @@ export function buyingList(job: Job, boards: Boards, needs: readonly HardwareNee
     boards: lines,
     hardware,
     notSold,
+    inCart,
     subtotal,
     tax,
     total: subtotal + tax,
     spares: spares.reduce((sum, offer) => sum + offer.price, 0),
-    boardCount: boards.boards.length,
+    boardCount: toBuy.length,
+    onHandCount: boards.boards.length - toBuy.length,
     spareCount: spares.length,
     leftShare: bought > 0 ? 1 - used / bought : 0,
     usable,

@@ -1,8 +1,8 @@
-import { offerLength, offerName } from '../buying';
+import { boardName, offerLength, offerName } from '../buying';
 import { choosesWidth } from '../piece';
 import type { Finding } from '../job';
 import { hardwareName } from '../stock';
-import { dim, say, strong } from '../words';
+import { dim, listOf, say, strong, type Phrase } from '../words';
 import { note, type Facts } from './facts';
 
 const dollars = (cents: number): string => `$${(cents / 100).toFixed(2)}`;
@@ -67,6 +67,23 @@ export function moneyNotes({ job, list, buying, pieces }: Facts): readonly Findi
       note(null, `not-sold-${need.kind}-${need.size.replace(/\W/g, '-')}`, 'stop', 'stock', {
         title: say`No ${hardwareName(need.kind, need.size)} at this yard`,
         because: say`${strong(need.count)} are needed and the price list has none. The total leaves them out; add a row under Prices.`,
+      }),
+    );
+
+  const there = buying.boards.filter(({ hand }) => hand !== null);
+  if (there.length > 0)
+    found.push(
+      note(null, 'on-hand', 'good', 'stock', {
+        about: there.flatMap(({ pieces: cut }) => cut.map(({ blank }) => blank.part.id)),
+        title: say`On hand goes first`,
+        because: say`${there
+          .slice(0, 4)
+          .flatMap((board, at): Phrase => [
+            at === 0 ? '' : '; ',
+            `${boardName(board, job.units)} becomes `,
+            ...listOf(board.pieces.map(({ blank }): Phrase[number] => ({ tag: blank.part.tag }))),
+          ])}${there.length > 4 ? `; and ${there.length - 4} more` : ''}.${there.some(({ hand }) => hand!.bad.length > 0) ? ' What is bad is left out.' : ''}`,
+        numbers: { pieces: there.length },
       }),
     );
 

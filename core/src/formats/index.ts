@@ -5,5 +5,6 @@
 export * from './read-job';
 export * from './parts-csv';
 export * from './yard-csv';
+export * from './on-hand';
 export * from './template';
 export * from './svg';

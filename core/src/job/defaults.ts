@@ -35,5 +35,7 @@ export const newJob = (name: string): Job => ({
   pieces: [],
   yard: SAMPLE_YARD,
   shop: DEFAULT_SHOP,
+  onHand: [],
+  cart: {},
   done: [],
 });

@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { ShopSchema, type Shop } from './schema';
+import { OnHandSchema, ShopSchema, type OnHand, type Shop } from './schema';
 
 /** One thing wrong with input: where, in words, and what would be right. */
 export type FieldError = { readonly field: string; readonly message: string };
@@ -25,5 +25,12 @@ export function read<T>(schema: v.GenericSchema<unknown, T>, input: unknown, wha
   const first = fields[0]!;
   return { ok: false, message: `This ${what} can not be read: ${first.field} ${first.message}.`, fields };
 }
+
+/** The rack: what lies there for any job to use. */
+export const RackSchema = v.object({
+  pieces: v.pipe(v.array(OnHandSchema), v.maxLength(300, 'must be at most 300 rows')),
+});
+export type Rack = { readonly pieces: readonly OnHand[] };
+export const readRack = (input: unknown): ReadResult<Rack> => read<Rack>(RackSchema, input, 'rack');
 
 export const readShop = (input: unknown): ReadResult<Shop> => read(ShopSchema, input, 'shop');

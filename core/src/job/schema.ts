@@ -41,6 +41,26 @@ export const LoosePartSchema = v.object({
   count: whole(1, 500),
 });
 
+/** Offcuts, salvage, boards bought before: what is there already, to be used before anything is bought. */
+export const OnHandSchema = v.object({
+  id,
+  material,
+  length: size,
+  /** As wide as the material is sold where it was not ripped. */
+  width: size,
+  count: whole(1, 500),
+  /** Both ends are clean and square: nothing need come off them. */
+  squared: v.boolean('must be true or false'),
+  /** Stretches of the length that are no good: split, loose knot, nails. */
+  bad: v.pipe(v.array(v.object({ from: length, to: length })), v.maxLength(20, 'must be at most 20 stretches')),
+  /** What it cost at the yard on this job's trip, cents; 0 where it was there before. */
+  price: v.optional(cents, 0),
+  /** Where it lies. */
+  where: text(80),
+  note: text(200),
+});
+export type OnHand = Fixed<v.InferOutput<typeof OnHandSchema>>;
+
 export const PieceSchema = v.object({
   id,
   name,
@@ -142,6 +162,16 @@ export const JobSchema = v.object({
   ),
   yard: YardSchema,
   shop: ShopSchema,
+  onHand: v.optional(
+    v.pipe(
+      v.array(OnHandSchema),
+      v.maxLength(300, 'must be at most 300 rows'),
+      unique('two pieces on hand have the same id'),
+    ),
+    [],
+  ),
+  /** At the yard: boards kept and rejected so far, by offer. */
+  cart: v.optional(v.record(text(80), v.object({ kept: whole(0, 500), rejected: whole(0, 500) })), {}),
   /** What has been ticked off: ids of saw setups and build steps. */
   done: v.pipe(v.array(text(120)), v.maxLength(5000)),
 });

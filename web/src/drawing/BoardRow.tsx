@@ -5,7 +5,7 @@ import {
   PER_INCH,
   toInches,
   printLength,
-  offerName,
+  boardName,
   type Board,
   type Length,
   type NumberedCut,
@@ -45,7 +45,7 @@ export function BoardRow({ board, cuts, longest, label, lit }: Props) {
   const tall = Math.max(26, Math.min(44, 8 + toInches(width) * 6));
   const inches = (length: Length) => printLength(length, units, true);
   const [first, last] = [board.pieces[0]!, board.pieces.at(-1)!];
-  const name = `Board ${board.number}, ${offerName(board.offer, units)}: ${board.pieces.map((piece) => `${label(piece.blank.part.id)} ${inches(piece.length)}`).join(', ')}`;
+  const name = `Board ${board.number}, ${boardName(board, units)}: ${board.pieces.map((piece) => `${label(piece.blank.part.id)} ${inches(piece.length)}`).join(', ')}`;
   const kept = board.offcuts.filter((offcut) => offcut.length >= KEEP_OFFCUT);
   return (
     <div className="board-row">
@@ -53,15 +53,18 @@ export function BoardRow({ board, cuts, longest, label, lit }: Props) {
         <strong>{board.number}</strong>
         <span>
           <b>
-            <Text of={offerName(board.offer, units)} />
+            <Text of={boardName(board, units)} />
           </b>
-          <small>buy</small>
+          <small>{board.hand ? 'on hand' : 'buy'}</small>
         </span>
         <EndSection width={width} thickness={first.blank.thickness} />
       </div>
       <svg className="board" viewBox={`0 0 ${total + 14} ${TOP + tall + 8}`} role="img" aria-label={name}>
         <rect className="outline" x={1} y={TOP} width={x(board.length)} height={tall} rx={2} />
         <rect className="waste" x={1} y={TOP} width={x(first.x)} height={tall} />
+        {board.hand?.bad.map(({ from, to }) => (
+          <rect key={from} className="waste" x={1 + x(from)} y={TOP} width={x(to) - x(from)} height={tall} />
+        ))}
         {board.pieces.map((piece, at) => (
           <Piece
             key={at}

@@ -36,7 +36,7 @@ export function SheetPlan({ board, cuts, label, lit }: Props) {
           <b>
             <Text of={offerName(board.offer, units)} />
           </b>
-          <small>buy</small>
+          <small>{board.hand ? 'on hand' : 'buy'}</small>
         </span>
       </div>
       <svg className="board" viewBox={`0 0 ${WIDE} ${(tall + 2 * PAD).toFixed(0)}`} role="img" aria-label={name}>

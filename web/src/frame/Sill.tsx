@@ -24,8 +24,8 @@ const wholeInches = (length: Length): Length => Math.floor(length / PER_INCH) * 
 const hours = (minutes: number) => `${Math.floor(minutes / 60)} h ${Math.round(minutes % 60)} min`;
 
 function tallies(plan: Plan, job: Job): readonly Tally[] {
-  const { list, calendar, carry, buying } = plan;
-  const boards = list.boards.reduce((sum, line) => sum + line.total, 0);
+  const { list, calendar, carry } = plan;
+  const boards = list.boards.reduce((sum, line) => sum + line.total, list.inCart);
   const heaviest = plan.pieces.reduce((most, item) => (item.weight > most.weight ? item : most), plan.pieces[0]!);
   return [
     {
@@ -56,8 +56,8 @@ function tallies(plan: Plan, job: Job): readonly Tally[] {
       ),
       explain: (
         <>
-          Share of the {buying.boards.length} boards, by volume, that ends in no piece: saw kerf, squared ends and
-          offcuts. Offcuts of a foot and more add up to <Dim of={wholeInches(list.usable)} mark />.
+          Share of the {list.boardCount} boards, by volume, that ends in no piece: saw kerf, squared ends and offcuts.
+          Offcuts of a foot and more add up to <Dim of={wholeInches(list.usable)} mark />.
         </>
       ),
     },

@@ -140,6 +140,19 @@ export const costStyles = css`
     white-space: nowrap;
     line-height: 1.3;
   }
+  .quick-entry {
+    align-items: flex-start;
+    margin-bottom: 10px;
+    & .MuiButton-root {
+      margin-top: 2px;
+    }
+  }
+  td.actions {
+    white-space: nowrap;
+    & .MuiButton-root + .MuiButton-root {
+      margin-left: 6px;
+    }
+  }
   .price-history {
     position: sticky;
     top: 0;

@@ -1,34 +1,46 @@
-import { ToggleButton, ToggleButtonGroup } from '@mui/material';
-import { useState } from 'react';
+import { Button, ToggleButton, ToggleButtonGroup } from '@mui/material';
+import { useNavigate, useSearchParams } from 'react-router';
 import { choosesWidth } from '@sill/core';
 import { useJob, usePiece, usePlan } from '../../state/hooks';
 import { StageHead } from '../StageHead';
 import { TopOptions } from '../TopOptions';
 import { Waiting } from '../Waiting';
 import { BuyingTable } from './BuyingTable';
+import { OnHandTab } from './OnHand';
 import { Savings } from './Savings';
 import { ShopForm } from './ShopForm';
 import { Yards } from './Yards';
 
-type Tab = 'buy' | 'yards' | 'shop';
+const TABS = ['buy', 'hand', 'shop', 'yards'] as const;
+type Tab = (typeof TABS)[number];
+
+const ABOUT: Partial<Record<Tab, string>> = { shop: 'what your shop can do', hand: 'used before anything is bought' };
 
 /** What to buy, what it costs, and the prices and shop it is worked out from. */
 export function StockStage() {
   const job = useJob();
   const plan = usePlan();
   const piece = usePiece();
-  const [tab, setTab] = useState<Tab>('buy');
+  const navigate = useNavigate();
+  const [search, setSearch] = useSearchParams();
+  const tab = TABS.find((name) => name === search.get('tab')) ?? 'buy';
   return (
     <>
-      <StageHead title="Stock" about={tab === 'shop' ? 'what your shop can do' : `Cheapest mix at ${job.yard.name}`}>
+      <StageHead title="Stock" about={ABOUT[tab] ?? `Cheapest mix at ${job.yard.name}`}>
+        {plan && plan.list.boards.length > 0 && (
+          <Button onClick={() => void navigate('../yard')}>Go to the yard</Button>
+        )}
         <ToggleButtonGroup
           size="small"
           exclusive
           value={tab}
-          onChange={(_, value: Tab | null) => value && setTab(value)}
+          onChange={(_, value: Tab | null) =>
+            value && setSearch((before) => ({ ...Object.fromEntries(before), tab: value }), { replace: true })
+          }
           aria-label="Part of the stock"
         >
           <ToggleButton value="buy">To buy</ToggleButton>
+          <ToggleButton value="hand">On hand{job.onHand.length > 0 ? ` ${job.onHand.length}` : ''}</ToggleButton>
           <ToggleButton value="shop">My shop</ToggleButton>
           <ToggleButton value="yards">Yards</ToggleButton>
         </ToggleButtonGroup>
@@ -46,6 +58,7 @@ export function StockStage() {
           )}
         </Waiting>
       )}
+      {tab === 'hand' && <OnHandTab plan={plan} />}
       {tab === 'yards' && <Yards />}
       {tab === 'shop' && <ShopForm />}
     </>

@@ -1,0 +1,77 @@
+import {
+  offerLength,
+  offerMaterial,
+  offerWidth,
+  type BoardLine,
+  type BoardOffer,
+  type Change,
+  type Job,
+  type Length,
+  type OnHand,
+  type SheetOffer,
+} from '@sill/core';
+
+/** How many of a line are in the cart, and how many were put back. */
+export const inCart = (job: Job, offer: string) => job.cart[offer] ?? { kept: 0, rejected: 0 };
+
+const cartWith = (job: Job, offer: string, add: { readonly kept?: number; readonly rejected?: number }): Change => {
+  const now = inCart(job, offer);
+  return {
+    piece: null,
+    path: ['cart'],
+    value: {
+      ...job.cart,
+      [offer]: { kept: now.kept + (add.kept ?? 0), rejected: now.rejected + (add.rejected ?? 0) },
+    },
+  };
+};
+
+/** Boards that are taken, as a piece on hand that was paid for. */
+const taken = (offer: BoardOffer | SheetOffer, count: number, bad: OnHand['bad'], id: string): OnHand => ({
+  id,
+  material: offerMaterial(offer),
+  length: offerLength(offer),
+  width: offerWidth(offer),
+  count,
+  squared: false,
+  bad,
+  price: offer.price,
+  where: 'in the cart',
+  note: bad.length > 0 ? 'kept with a bad stretch' : '',
+});
+
+export const keep = (job: Job, { offer }: BoardLine): readonly Change[] => [cartWith(job, offer.id, { kept: 1 })];
+
+export const reject = (job: Job, { offer }: BoardLine): readonly Change[] => [cartWith(job, offer.id, { rejected: 1 })];
+
+/**
+ * Before the rest is planned anew: all that is in the cart is on hand now, so that the new plan is made from it too.
+ *
+ * @param more boards taken just now.
+ */
+function settleCart(job: Job, more: readonly OnHand[], newId: () => string): readonly Change[] {
+  const offers: readonly (BoardOffer | SheetOffer)[] = [...job.yard.boards, ...job.yard.sheets];
+  const inIt = Object.entries(job.cart).flatMap(([id, { kept }]) => {
+    const offer = kept > 0 ? offers.find((row) => row.id === id) : undefined;
+    return offer ? [taken(offer, kept, [], newId())] : [];
+  });
+  return [
+    { piece: null, path: ['onHand'], value: [...job.onHand, ...inIt, ...more] },
+    { piece: null, path: ['cart'], value: {} },
+  ];
+}
+
+/** Kept, but cut round a stretch: the plan takes it as it is, and buys what is then still lacking. */
+export const keepWithStretch = (
+  job: Job,
+  { offer }: BoardLine,
+  bad: readonly { readonly from: Length; readonly to: Length }[],
+  newId: () => string,
+): readonly Change[] => settleCart(job, [taken(offer, 1, bad, newId())], newId);
+
+/** No more of this size to be had: it is out of the price list, and the rest is planned from what is there. */
+export function noneLeft(job: Job, { offer }: BoardLine, newId: () => string): readonly Change[] {
+  const kind = 'sheet' in offer ? 'sheets' : 'boards';
+  const at = job.yard[kind].findIndex(({ id }) => id === offer.id);
+  return [{ piece: null, path: ['yard', kind, at, 'inStock'], value: false }, ...settleCart(job, [], newId)];
+}

@@ -1,0 +1,25 @@
+import { useEffect, useState } from 'react';
+import { api, type RackBoard } from '../api';
+import { today } from '../workers/planner';
+
+/** The boards of one offer in the rack today; none, and `reached` false, where there is no signal. */
+export function useRackBoards(yard: string, offer: string | null) {
+  const [so, setSo] = useState<{
+    readonly of: string;
+    readonly boards: readonly RackBoard[];
+    readonly reached: boolean;
+  } | null>(null);
+  const key = `${yard} ${offer}`;
+  useEffect(() => {
+    if (offer === null) return;
+    let gone = false;
+    api.rack(yard, offer, today()).then(
+      (boards) => !gone && setSo({ of: key, boards, reached: true }),
+      () => !gone && setSo({ of: key, boards: [], reached: false }),
+    );
+    return () => {
+      gone = true;
+    };
+  }, [yard, offer, key]);
+  return so?.of === key ? so : null;
+}
