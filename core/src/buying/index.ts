@@ -5,4 +5,6 @@
 export * from './boxes';
 export * from './boards';
 export * from './list';
+export * from './spares';
+export * from './store-cuts';
 export * from './judge';

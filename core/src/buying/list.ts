@@ -1,8 +1,10 @@
 import { inches, type Length } from '../length';
 import type { Job } from '../job';
-import type { BoardOffer, HardwareNeed, HardwareOffer, Nominal, Sheet, SheetOffer } from '../stock';
+import type { BoardOffer, HardwareNeed, HardwareOffer, SheetOffer } from '../stock';
 import { boxesFor, type Boxes } from './boxes';
-import { offerLength, offersOf, type Board, type Boards } from './boards';
+import type { Board, Boards } from './boards';
+import { sparesFor } from './spares';
+import { storeCuts } from './store-cuts';
 
 export type BoardLine = {
   readonly offer: BoardOffer | SheetOffer;
@@ -12,6 +14,8 @@ export type BoardLine = {
   /** Cents. */
   readonly total: number;
   readonly partIds: readonly string[];
+  /** Where the store should cut each board that is longer than the car; null for one it can not be cut for. */
+  readonly storeCuts: readonly (readonly Length[] | null)[];
 };
 export type HardwareLine = Boxes & { readonly need: HardwareNeed; readonly total: number };
 
@@ -40,22 +44,6 @@ export type BuyingList = {
 /** Shorter offcuts are not worth a place on the rack. */
 export const KEEP_OFFCUT: Length = inches(12);
 
-/** One spare of each nominal size: the cheapest board that can replace the longest blank, should a cut go wrong. */
-function sparesFor(job: Job, boards: Boards): readonly (BoardOffer | SheetOffer)[] {
-  if (job.spares === 'none') return [];
-  const longest = new Map<Nominal | Sheet, Length>();
-  // Sheets are dear and seldom spoiled whole: a spare is of boards.
-  for (const { offer, material, pieces } of boards.boards)
-    if (!('sheet' in offer))
-      for (const piece of pieces) longest.set(material, Math.max(longest.get(material) ?? 0, piece.length));
-  return [...longest].flatMap(([material, length]) => {
-    const able = offersOf(material, job.yard)
-      .filter((offer) => offerLength(offer) - 2 * job.shop.squareEnds >= length)
-      .sort((a, b) => a.price - b.price || offerLength(a) - offerLength(b));
-    return able.slice(0, 1);
-  });
-}
-
 /** Boxes for a need, or the thing itself where the person states its price. */
 function boxed(need: HardwareNeed, offers: readonly HardwareOffer[]): readonly Boxes[] | null {
   if (need.price === undefined) return boxesFor(need, offers);
@@ -67,15 +55,23 @@ const area = (board: Board) => board.pieces.reduce((sum, piece) => sum + piece.l
 
 /** The list for the store: boards by size, spares, boxes, tax. Every total is in whole cents and they add up. */
 export function buyingList(job: Job, boards: Boards, needs: readonly HardwareNeed[]): BuyingList {
-  const spares = sparesFor(job, boards);
+  const spares = sparesFor(job, boards).filter(({ count }) => count > 0);
   const toBuy = boards.boards.filter(({ hand }) => hand === null);
-  const offers = [...new Set([...toBuy.map((board) => board.offer), ...spares])];
+  const offers = [...new Set([...toBuy.map((board) => board.offer), ...spares.map(({ offer }) => offer)])];
   const lines = offers.map((offer): BoardLine => {
     const cut = toBuy.filter((board) => board.offer === offer);
-    const spare = spares.filter((row) => row === offer).length;
+    const spare = spares.reduce((sum, row) => sum + (row.offer === offer ? row.count : 0), 0);
     const count = cut.length + spare;
     const partIds = [...new Set(cut.flatMap((board) => board.pieces.map((piece) => piece.blank.part.id)))];
-    return { offer, count, spare, total: count * offer.price, partIds };
+    const long = 'sheet' in offer ? [] : cut.filter(({ length }) => length > job.shop.car);
+    return {
+      offer,
+      count,
+      spare,
+      total: count * offer.price,
+      partIds,
+      storeCuts: long.map((board) => storeCuts(board, job.shop.car)),
+    };
   });
   const hardware: HardwareLine[] = [];
   const notSold: HardwareNeed[] = [];
@@ -105,10 +101,10 @@ export function buyingList(job: Job, boards: Boards, needs: readonly HardwareNee
     subtotal,
     tax,
     total: subtotal + tax,
-    spares: spares.reduce((sum, offer) => sum + offer.price, 0),
+    spares: spares.reduce((sum, { offer, count }) => sum + count * offer.price, 0),
     boardCount: toBuy.length,
     onHandCount: boards.boards.length - toBuy.length,
-    spareCount: spares.length,
+    spareCount: spares.reduce((sum, { count }) => sum + count, 0),
     leftShare: bought > 0 ? 1 - used / bought : 0,
     usable,
   };

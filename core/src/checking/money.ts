@@ -1,9 +1,19 @@
-import { boardName, offerLength, offerName } from '../buying';
+import { boardName, offerName, secondTrip, sparesFor } from '../buying';
 import { choosesWidth } from '../piece';
 import type { Finding } from '../job';
 import { hardwareName } from '../stock';
-import { dim, listOf, say, strong, type Phrase } from '../words';
+import { counted, dim, listOf, say, strong, type Phrase } from '../words';
 import { note, type Facts } from './facts';
+
+/** A chance in words: 4 in 10, 1 in 12. */
+const odds = (chance: number): string =>
+  chance < 0.01
+    ? 'under 1 in 100'
+    : chance > 0.95
+      ? 'near certain'
+      : chance > 0.3
+        ? `${Math.round(chance * 10)} in 10`
+        : `1 in ${Math.round(1 / chance)}`;
 
 const dollars = (cents: number): string => `$${(cents / 100).toFixed(2)}`;
 
@@ -52,13 +62,25 @@ export function moneyNotes({ job, list, buying, pieces }: Facts): readonly Findi
       }),
     );
 
+  const spares = sparesFor(job, buying);
+  const any = (chances: readonly number[]) => 1 - chances.reduce((none, chance) => none * (1 - chance), 1);
+  const trip = any(spares.map(({ secondTrip: chance }) => chance));
+  const without = any(spares.map(({ cut }) => secondTrip(cut, 0, job.shop.spoiled / 100)));
   if (list.spareCount > 0)
     found.push(
       note(null, 'spares', 'care', 'stock', {
         title: say`${list.spareCount} spare ${list.spareCount === 1 ? 'board' : 'boards'}`,
-        because: say`One of each size, long enough for its longest piece, in case one splits or is cut wrong: ${dollars(list.spares)} before tax.`,
-        numbers: { sparesCents: list.spares },
-        remedies: [{ label: say`Buy the exact count`, changes: [{ piece: null, path: ['spares'], value: 'none' }] }],
+        because:
+          job.spares === 'each'
+            ? say`One of each size, long enough for its longest piece, in case one splits or is cut wrong: ${dollars(list.spares)} before tax. Without them the odds of a second trip are ${odds(without)}, with them ${odds(trip)}.`
+            : say`At ${job.shop.spoiled} spoiled of a hundred it takes these to be nine in ten sure of each size: ${dollars(list.spares)} before tax. Without them the odds of a second trip are ${odds(without)}, with them ${odds(trip)}.`,
+        numbers: { sparesCents: list.spares, secondTrip: trip, secondTripWithout: without },
+        remedies: [
+          ...(job.spares === 'each'
+            ? [{ label: say`Only as many as is likely`, changes: [{ piece: null, path: ['spares'], value: 'likely' }] }]
+            : []),
+          { label: say`Buy the exact count`, changes: [{ piece: null, path: ['spares'], value: 'none' }] },
+        ],
       }),
     );
 
@@ -87,12 +109,28 @@ export function moneyNotes({ job, list, buying, pieces }: Facts): readonly Findi
       }),
     );
 
-  const long = list.boards.filter(({ offer }) => offerLength(offer) > job.shop.car);
-  if (long.length > 0)
+  const cuts = list.boards.flatMap(({ offer, storeCuts }) => storeCuts.map((at) => ({ offer, at })));
+  const able = cuts.flatMap(({ offer, at }) => (at === null ? [] : [{ offer, at }]));
+  if (able.length > 0)
     found.push(
       note(null, 'car', 'care', 'stock', {
         title: say`Longer than the car`,
-        because: say`${long.map(({ offer, count }) => `${count} of ${offerName(offer, job.units)}`).join(', ')}; the car takes ${dim(job.shop.car)}. Have the store cut them where the cut sheet has a cut.`,
+        because: say`The car takes ${dim(job.shop.car)}. Have the store cut ${able
+          .slice(0, 6)
+          .flatMap(({ offer, at }, k): Phrase => [
+            k === 0 ? '' : '; ',
+            `one ${offerName(offer, job.units)} at `,
+            ...listOf(at.map(dim)),
+          ])}${able.length > 6 ? `; and ${able.length - 6} more` : ''}: the plan cuts there anyway. The cut sheet shows it.`,
+        numbers: { boards: able.length },
+      }),
+    );
+  if (cuts.length > able.length)
+    found.push(
+      note(null, 'car-too-short', 'care', 'stock', {
+        title: say`Not in this car`,
+        because: say`${counted(cuts.length - able.length, 'board')} must stay longer than the ${dim(job.shop.car)} that the car takes: a piece of it is. Have it delivered, or borrow a longer one.`,
+        numbers: { boards: cuts.length - able.length },
       }),
     );
   return found;

@@ -12,6 +12,7 @@ export const DEFAULT_SHOP: Shop = {
   clamps: 8,
   car: inches(100),
   lift: 50,
+  spoiled: 5,
   hours: 6,
 };
 

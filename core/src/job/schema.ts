@@ -143,6 +143,11 @@ export const ShopSchema = v.object({
   car: length,
   /** Weight one person carries, lb. */
   lift: whole(1, 1000),
+  /** Boards spoiled of a hundred: split, miscut, crooked at home. */
+  spoiled: v.optional(
+    v.pipe(v.number('must be a number'), v.minValue(0, 'must be at least 0'), v.maxValue(50, 'must be at most 50')),
+    5,
+  ),
   /** Hours at the bench in one day. */
   hours: whole(1, 16),
 });
@@ -154,7 +159,7 @@ export const JobSchema = v.object({
   name,
   units: oneOf(['in', 'mm']),
   budget: v.nullable(cents),
-  spares: oneOf(['none', 'each']),
+  spares: oneOf(['none', 'each', 'likely']),
   pieces: v.pipe(
     v.array(PieceSchema, 'must be a list of pieces'),
     v.maxLength(30, 'must be at most 30 pieces'),

@@ -6,11 +6,12 @@ import {
   toInches,
   printLength,
   boardName,
+  storeCuts,
   type Board,
   type Length,
   type NumberedCut,
 } from '@sill/core';
-import { useMark, useUnits } from '../state/hooks';
+import { useJob, useMark, useUnits } from '../state/hooks';
 import type { ROLE_TONE } from '../theme';
 import { DimSpan, Text } from '../words/Dim';
 
@@ -38,6 +39,7 @@ const room = (letters: number) => letters * 7.6;
  */
 export function BoardRow({ board, cuts, longest, label, lit }: Props) {
   const units = useUnits();
+  const { car } = useJob().shop;
   const narrow = useMediaQuery('(max-width: 599px)');
   const total = narrow ? NARROW : WIDE;
   const x = scaleLinear().domain([0, longest]).range([0, total]);
@@ -46,6 +48,7 @@ export function BoardRow({ board, cuts, longest, label, lit }: Props) {
   const inches = (length: Length) => printLength(length, units, true);
   const [first, last] = [board.pieces[0]!, board.pieces.at(-1)!];
   const name = `Board ${board.number}, ${boardName(board, units)}: ${board.pieces.map((piece) => `${label(piece.blank.part.id)} ${inches(piece.length)}`).join(', ')}`;
+  const atStore = board.hand ? [] : (storeCuts(board, car) ?? []);
   const kept = board.offcuts.filter((offcut) => offcut.length >= KEEP_OFFCUT);
   return (
     <div className="board-row">
@@ -55,7 +58,7 @@ export function BoardRow({ board, cuts, longest, label, lit }: Props) {
           <b>
             <Text of={boardName(board, units)} />
           </b>
-          <small>{board.hand ? 'on hand' : 'buy'}</small>
+          <small>{board.hand ? 'on hand' : atStore.length > 0 ? 'store cuts' : 'buy'}</small>
         </span>
         <EndSection width={width} thickness={first.blank.thickness} />
       </div>
@@ -93,6 +96,9 @@ export function BoardRow({ board, cuts, longest, label, lit }: Props) {
             )
           );
         })}
+        {atStore.map((at) => (
+          <line key={at} className="store-cut" x1={1 + x(at)} x2={1 + x(at)} y1={TOP - 4} y2={TOP + tall + 8} />
+        ))}
         {cuts.map((cut) => (
           <g key={cut.number} className={lit !== null && !lit.has(cut.number) ? 'cut dimmed' : 'cut'}>
             <line x1={1 + x(cut.at)} x2={1 + x(cut.at)} y1={TOP - 8} y2={TOP + tall + 5} />

@@ -315,6 +315,11 @@ export const drawingStyles = css`
     & .piece-length {
       text-anchor: end;
     }
+    & .store-cut {
+      stroke: var(--chalk);
+      stroke-width: 4;
+      stroke-dasharray: 6 4;
+    }
     & .keep {
       text-anchor: middle;
       fill: var(--soft);

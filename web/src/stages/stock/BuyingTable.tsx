@@ -1,12 +1,30 @@
 import { Button, Table, TableBody, TableCell, TableHead, TableRow, useMediaQuery } from '@mui/material';
 import { unparse } from 'papaparse';
 import { useState } from 'react';
-import { SPECIES, hardwareName, offerName, type Plan } from '@sill/core';
+import { SPECIES, hardwareName, offerName, type BoardLine, type Plan } from '@sill/core';
 import { saveFile } from '../../frame/files';
 import { useJob } from '../../state/hooks';
-import { Text } from '../../words/Dim';
+import { Dim, Text } from '../../words/Dim';
 import { cents, dollars } from '../../words/money';
 import { runs, useLabel } from '../labels';
+
+/** Where the store is to cut boards that are longer than the car. */
+function StoreCuts({ of }: { readonly of: BoardLine['storeCuts'] }) {
+  const cuts = of.flatMap((at) => at ?? []);
+  if (of.length === 0) return null;
+  return (
+    <b className="store">
+      {' · '}
+      {cuts.length > 0 ? 'store cuts at ' : 'longer than the car'}
+      {cuts.map((at, k) => (
+        <span key={k}>
+          {k > 0 && ', '}
+          <Dim of={at} />
+        </span>
+      ))}
+    </b>
+  );
+}
 
 /** The list for the store, with its total against the budget and against the bought price. */
 export function BuyingTable({ plan }: { readonly plan: Plan }) {
@@ -78,6 +96,7 @@ export function BuyingTable({ plan }: { readonly plan: Plan }) {
                 <TableCell align="right">{cents(line.total)}</TableCell>
                 <TableCell className="soft">
                   {runs(line.partIds.map(label))}
+                  <StoreCuts of={line.storeCuts} />
                   {line.spare > 0 && (
                     <b>
                       {line.partIds.length > 0 ? ', ' : ''}

@@ -65,6 +65,14 @@ export function ShopForm() {
           onChange={(value) => set('lift', value)}
         />
         <NumberField
+          label="Boards spoiled of a hundred"
+          least={0}
+          most={50}
+          fractions
+          value={shop.spoiled}
+          onChange={(value) => set('spoiled', value)}
+        />
+        <NumberField
           label="Hours in a day at the bench"
           unit="h"
           least={1}
@@ -79,12 +87,13 @@ export function ShopForm() {
         options={[
           { value: 'none', label: 'the exact count' },
           { value: 'each', label: 'one of each size' },
+          { value: 'likely', label: 'as many as is likely' },
         ]}
         onChange={(value) => change([{ piece: null, path: ['spares'], value }])}
       />
       <p className="soft">
         Exact count: when the yard is near and you pick straight boards. One of each: when a second trip costs an
-        afternoon.
+        afternoon. As many as is likely: by how many of a hundred you spoil, so that nine times in ten no size runs out.
       </p>
       <div className="row">
         <Button disabled={busy} onClick={take}>
