@@ -162,7 +162,7 @@ export function planJob(job: Job, options: PlanOptions): Plan {
   const cache = options.cache ?? newPlanCache();
   const { models, parts, joints, needs, buying, list } = settleTops(job, options, cache);
   const cuts = numberCuts(buying.boards);
-  const setups = sawSetups(cuts, buying.boards);
+  const setups = sawSetups(cuts, buying.boards, job.shop.crosscut);
   const pieces = models.map(({ piece, topNominal, facts }) => ({
     ...facts,
     topNominal,

@@ -4,6 +4,7 @@ import type { Facts } from './facts';
 import { jointNotes } from './joints';
 import { moneyNotes } from './money';
 import { partNotes } from './parts';
+import { shopNotes } from './shop';
 import { sizeNotes } from './size';
 import { woodNotes } from './wood';
 
@@ -26,6 +27,7 @@ export const findingsOf = (facts: Facts): readonly Finding[] =>
       ...woodNotes(piece, facts.job),
       ...partNotes(piece),
       ...jointNotes(piece, facts.job),
+      ...shopNotes(piece, facts.job),
     ]),
     ...moneyNotes(facts),
     ...cutNotes(facts),

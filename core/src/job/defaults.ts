@@ -1,5 +1,6 @@
 import { inches } from '../length';
 import { SAMPLE_YARD } from '../stock';
+import { KITS } from './tools';
 import { JOB_FORMAT, type Job, type Shop, type Use } from './schema';
 
 /** A small shop: a mitre saw and a circular saw with a guide. Domain figures: thin kerf 3/32, ends squared by 1/2. */
@@ -9,6 +10,9 @@ export const DEFAULT_SHOP: Shop = {
   edgeRip: inches(1 / 8),
   topExtra: inches(1),
   partExtra: inches(1 / 2),
+  tools: KITS[2]!.tools,
+  crosscut: inches(12),
+  mitre: 50,
   clamps: 8,
   car: inches(100),
   lift: 50,

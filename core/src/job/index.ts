@@ -2,6 +2,7 @@
  * The job: what a person stated. In: files and forms. Out: a trusted `Job`, or errors that name the field.
  * Used by every later room; the only thing that is saved.
  */
+export * from './tools';
 export * from './schema';
 export * from './read';
 export * from './change';

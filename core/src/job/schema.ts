@@ -1,5 +1,6 @@
 import * as v from 'valibot';
-import { LONGEST } from '../length';
+import { inches, LONGEST } from '../length';
+import { KITS, TOOL_NAMES, type Tool } from './tools';
 import { HARDWARE_KINDS, NOMINALS, SHEET_NAMES, SPECIES_NAMES, type HardwareKind, type Sheet } from '../stock';
 
 /**
@@ -138,6 +139,12 @@ export const ShopSchema = v.object({
   topExtra: length,
   /** Left on laminated legs, and on parts that are cut to fit. */
   partExtra: length,
+  /** What there is to work with, and what the crosscut saw takes at once: width of board, degrees from square. */
+  tools: v.optional(v.array(v.picklist(TOOL_NAMES as [Tool, ...Tool[]], `must be one of ${TOOL_NAMES.join(', ')}`)), [
+    ...KITS[2]!.tools,
+  ]),
+  crosscut: v.optional(size, inches(12)),
+  mitre: v.optional(whole(0, 90), 50),
   clamps: whole(0, 200),
   /** The longest board that fits the car. */
   car: length,

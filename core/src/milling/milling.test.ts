@@ -1,7 +1,8 @@
 import { inches, printLength } from '../length';
-import { DEFAULT_SHOP, newJob, type Piece } from '../job';
+import { DEFAULT_SHOP, KITS, newJob, type Piece, type Shop } from '../job';
 import { buildPiece, newPiece } from '../piece';
-import { blanksOf } from './index';
+import { plain } from '../words';
+import { blankOf, blanksOf, millingSteps } from './index';
 
 const blanks = (choices: Piece['choices'], topChoices: Piece['topChoices'], width: number, copies = 1) => {
   const base = newPiece('t', 'standing');
@@ -58,5 +59,59 @@ describe('blanks worked out by hand: a table 60 long and 36 high', () => {
     // 30 - 2 x 2 - 2 x 1/2 - 2 x 1 1/2 = 22, and half an inch
     expect(all.get('C1')).toEqual({ cut: '22 1/2', quantity: 3, rip: null, for: 'fitting' });
     expect(all.get('L2')?.quantity).toBe(6);
+  });
+});
+
+describe('milling steps, worked out by hand', () => {
+  const shopWith = (tools: Shop['tools']): Shop => ({ ...DEFAULT_SHOP, tools });
+  const base = newPiece('t', 'standing');
+  const piece: Piece = { ...base, size: { ...base.size, width: inches(31.5) }, topChoices: top('ripped') };
+  const { parts } = buildPiece(piece, '2x6', DEFAULT_SHOP, 'in');
+  const steps = (tag: string, tools: Shop['tools']) =>
+    millingSteps(
+      blankOf(
+        parts.find((part) => part.tag === tag)!,
+        DEFAULT_SHOP,
+        1,
+      )!,
+      shopWith(tools),
+    ).map(({ text, leaves }) => `${printLength(leaves, 'in')}: ${plain(text, 'in')}`);
+
+  test('a top board 5 1/2 wide to 5 1/4: a jointer takes an eighth, four passes a sixteenth each', () => {
+    expect(steps('T1', ['table saw', 'jointer']).map((step) => step.split(':')[0])).toEqual([
+      '61',
+      '5 3/8',
+      '5 1/4',
+      '60',
+    ]);
+    expect(steps('T1', ['table saw']).map((step) => step.split(':')[0])).toEqual([
+      '61',
+      '5 7/16',
+      '5 3/8',
+      '5 5/16',
+      '5 1/4',
+      '60',
+    ]);
+    expect(steps('T1', ['circular saw', 'guide'])).toHaveLength(4);
+    expect(steps('T1', ['hand saw'])[1]).toContain('yard');
+  });
+
+  test('a leg of plies is cut long, glued, trimmed; an apron is cut once', () => {
+    expect(steps('L1', [])).toEqual([
+      expect.stringMatching(/^35: Crosscut to 35, 2 of them/),
+      expect.stringContaining('face to face'),
+      expect.stringMatching(/^34 1\/2: Trim both ends/),
+    ]);
+    expect(steps('A1', [])).toHaveLength(1);
+  });
+
+  test('widths only ever shrink, and end at the part', () => {
+    for (const part of parts) {
+      const blank = blankOf(part, DEFAULT_SHOP, 1)!;
+      for (const { tools } of KITS) {
+        const lengths = millingSteps(blank, shopWith(tools));
+        expect(lengths.at(-1)!.leaves).toBe(blank.extra > 0 ? part.length : blank.rip ? blank.rip.to : blank.length);
+      }
+    }
   });
 });

@@ -1,4 +1,4 @@
-import { inches, type Length } from '../length';
+import type { Length } from '../length';
 import type { Board, CutPiece } from '../buying';
 import type { Part } from '../piece';
 
@@ -53,9 +53,6 @@ export function numberCuts(boards: readonly Board[]): readonly NumberedCut[] {
   );
 }
 
-/** A mitre saw crosscuts about this much width at once. */
-const SAW_REACH: Length = inches(12);
-
 const distinct = <T>(values: readonly T[]): readonly T[] => [...new Set(values)];
 
 type BoardCut = NumberedCut & { readonly piece: CutPiece };
@@ -63,8 +60,10 @@ type BoardCut = NumberedCut & { readonly piece: CutPiece };
 /**
  * Saw settings in working order: stops from the longest down (each board has its longest piece first, so this order
  * can be followed on every board), then the rip fence from the widest down, then the sheets one by one.
+ *
+ * @param reach width that the crosscut saw takes at once: so many boards may lie side by side.
  */
-export function sawSetups(cuts: readonly NumberedCut[], boards: readonly Board[]): readonly Setup[] {
+export function sawSetups(cuts: readonly NumberedCut[], boards: readonly Board[], reach: Length): readonly Setup[] {
   const stops = new Map<string, BoardCut[]>();
   const fences = new Map<string, BoardCut[]>();
   const add = (to: Map<string, BoardCut[]>, key: string, cut: BoardCut) => to.set(key, [...(to.get(key) ?? []), cut]);
@@ -87,7 +86,7 @@ export function sawSetups(cuts: readonly NumberedCut[], boards: readonly Board[]
       count: made.length,
       boards: distinct(made.map((cut) => cut.board)),
       cuts: kind === 'stop' ? made.map((cut) => cut.number) : [],
-      gang: kind === 'stop' && !blank.ends ? Math.max(1, Math.min(made.length, Math.floor(SAW_REACH / widest))) : 1,
+      gang: kind === 'stop' && !blank.ends ? Math.max(1, Math.min(made.length, Math.floor(reach / widest))) : 1,
       extraFor: extras.length === 1 ? extras[0]! : null,
       ends: kind === 'stop' ? blank.ends : null,
     };

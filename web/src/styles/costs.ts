@@ -153,6 +153,13 @@ export const costStyles = css`
       margin-left: 6px;
     }
   }
+  .milling {
+    margin: 0 0 12px;
+    padding-left: 20px;
+    & li {
+      margin-bottom: 4px;
+    }
+  }
   .price-history {
     position: sticky;
     top: 0;

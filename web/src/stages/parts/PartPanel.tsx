@@ -8,6 +8,8 @@ import {
   SHEET_NAMES,
   shortLength,
   angled,
+  blankOf,
+  millingSteps,
   svgOf,
   templatesOf,
   type Part,
@@ -17,7 +19,7 @@ import { LengthField } from '../../fields/LengthField';
 import { NumberField } from '../../fields/NumberField';
 import { saveFile } from '../../frame/files';
 import { PartSheet } from '../../drawing/PartSheet';
-import { useApp, useChange, useUnits } from '../../state/hooks';
+import { useApp, useChange, useJob, useUnits } from '../../state/hooks';
 import { said } from '../../state/view';
 import { Dim, Text } from '../../words/Dim';
 import { PartTag } from '../../words/PartTag';
@@ -70,9 +72,29 @@ export function PartPanel({ part, piece }: { readonly part: Part; readonly piece
           </>
         )}
       </dl>
+      <Milling part={part} />
       {part.bought === null && <TemplateButtons part={part} />}
       {part.bought === null &&
         (part.loose ? <LooseFields part={part} piece={piece} /> : <ByHand part={part} piece={piece} />)}
+    </>
+  );
+}
+
+/** From the store's board to the part, each pass with what it leaves. */
+function Milling({ part }: { readonly part: Part }) {
+  const { shop } = useJob();
+  const blank = blankOf(part, shop, 1);
+  if (!blank) return null;
+  return (
+    <>
+      <h3>From board to part</h3>
+      <ol className="milling">
+        {millingSteps(blank, shop).map(({ text }, at) => (
+          <li key={at}>
+            <Words of={text} piece={part.piece} />
+          </li>
+        ))}
+      </ol>
     </>
   );
 }

@@ -1,5 +1,5 @@
 import { Button } from '@mui/material';
-import { inches, type Shop } from '@sill/core';
+import { KITS, TOOLS, TOOL_NAMES, inches, type Shop } from '@sill/core';
 import { api, USUAL_SHOP } from '../../api';
 import { Choice } from '../../fields/Choice';
 import { LengthField } from '../../fields/LengthField';
@@ -7,8 +7,9 @@ import { NumberField } from '../../fields/NumberField';
 import { useChange, useJob } from '../../state/hooks';
 import { useErrand } from '../../state/useErrand';
 
-type Lengths = 'kerf' | 'squareEnds' | 'edgeRip' | 'topExtra' | 'partExtra' | 'car';
+type Lengths = 'crosscut' | 'kerf' | 'squareEnds' | 'edgeRip' | 'topExtra' | 'partExtra' | 'car';
 const LENGTHS: readonly (readonly [Lengths, string])[] = [
+  ['crosscut', 'Widest board the saw crosscuts'],
   ['kerf', 'Width of the saw’s cut'],
   ['squareEnds', 'Taken off each end to square a board'],
   ['edgeRip', 'Ripped off each rounded edge'],
@@ -39,6 +40,42 @@ export function ShopForm() {
     value !== null && change([{ piece: null, path: ['shop', key], value }]);
   return (
     <section className="sheet form shop" aria-label="My shop">
+      <fieldset className="choice">
+        <legend>Tools</legend>
+        <div className="chips">
+          {TOOL_NAMES.map((tool) => (
+            <label key={tool} className="chip">
+              <input
+                type="checkbox"
+                checked={shop.tools.includes(tool)}
+                onChange={({ target }) =>
+                  change([
+                    {
+                      piece: null,
+                      path: ['shop', 'tools'],
+                      value: target.checked ? [...shop.tools, tool] : shop.tools.filter((one) => one !== tool),
+                    },
+                  ])
+                }
+              />
+              <span>{TOOLS[tool]}</span>
+            </label>
+          ))}
+        </div>
+        <p className="help">What these can not do is told in the margin, with another way.</p>
+        <div className="row wrap">
+          {KITS.map((kit) => (
+            <Button
+              key={kit.name}
+              size="small"
+              title={kit.about}
+              onClick={() => change([{ piece: null, path: ['shop', 'tools'], value: kit.tools }])}
+            >
+              {kit.name}
+            </Button>
+          ))}
+        </div>
+      </fieldset>
       <div className="grid-fields">
         {LENGTHS.map(([key, label]) => (
           <LengthField
@@ -49,6 +86,14 @@ export function ShopForm() {
             onChange={(value) => set(key, value)}
           />
         ))}
+        <NumberField
+          label="The crosscut saw turns to"
+          unit="°"
+          least={0}
+          most={90}
+          value={shop.mitre}
+          onChange={(value) => set('mitre', value)}
+        />
         <NumberField
           label="Clamps"
           least={0}

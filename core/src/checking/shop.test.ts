@@ -1,0 +1,52 @@
+import { applyChanges, KITS, newJob, TOOL_NAMES, type Job } from '../job';
+import { newPiece, STARTS } from '../piece';
+import { planJob } from '../plan';
+import { plain } from '../words';
+
+const job = (start: string, tools: Job['shop']['tools'], rest: Partial<Job['shop']> = {}): Job => {
+  const base = newJob('test');
+  return { ...base, pieces: [newPiece('p', start)], shop: { ...base.shop, tools, ...rest } };
+};
+const notes = (of: Job) =>
+  planJob(of, { today: '2026-11-24', effort: 'quick' }).findings.filter(({ id }) => id.startsWith('p.shop-'));
+const ids = (of: Job) => notes(of).map(({ id }) => id.replace('p.shop-', ''));
+
+describe('what the shop can not do', () => {
+  test.each(STARTS.map(({ id }) => id))('%s in a shop with everything: nothing to say', (start) => {
+    expect(ids(job(start, TOOL_NAMES, { mitre: 90 }))).toEqual([]);
+  });
+
+  test('a hand saw and a drill: boards are not ripped, sheets not broken down, grooves not cut', () => {
+    const tools = KITS[0]!.tools;
+    expect(ids(job('standing', tools))).toEqual(['rip']);
+    expect(ids(job('chest', tools))).toEqual(expect.arrayContaining(['sheet', 'groove']));
+    expect(ids(job('standing', []))).toEqual(expect.arrayContaining(['rip', 'pockets']));
+  });
+
+  test('a circular saw without its guide rips nothing, with it it does', () => {
+    expect(ids(job('standing', ['circular saw', 'pocket jig', 'drill']))).toEqual(['rip']);
+    expect(ids(job('standing', ['circular saw', 'guide', 'pocket jig', 'drill']))).toEqual([]);
+  });
+
+  test('boards wider than the saw takes, and ends steeper than it turns', () => {
+    const narrow = job('bench', ['mitre saw', 'band saw', 'pocket jig', 'drill'], { crosscut: 8128 * 6 });
+    expect(ids(narrow)).toContain('wide');
+    const shallow = job('trestle', TOOL_NAMES, { mitre: 30 });
+    expect(ids(shallow)).toContain('angle');
+    expect(plain(notes(shallow).find(({ id }) => id === 'p.shop-angle')!.because, 'in')).toContain('template');
+  });
+
+  test('every way out, taken, ends the note it is offered by', () => {
+    let taken = 0;
+    for (const { id: start } of STARTS)
+      for (const tools of [[], KITS[0]!.tools]) {
+        const before = job(start, tools);
+        for (const { id, remedies } of notes(before))
+          for (const { changes } of remedies) {
+            expect(notes(applyChanges(before, changes)).map((found) => found.id)).not.toContain(id);
+            taken++;
+          }
+      }
+    expect(taken).toBeGreaterThan(40);
+  });
+});

@@ -1,0 +1,57 @@
+/** What a shop may own, by what it is for. A name is what the interface and the notes say. */
+export const TOOLS = {
+  'hand saw': 'hand saw',
+  'circular saw': 'circular saw',
+  guide: 'straight guide for it',
+  'mitre saw': 'mitre saw',
+  'table saw': 'table saw',
+  jigsaw: 'jigsaw',
+  'band saw': 'band saw',
+  router: 'router',
+  planer: 'planer',
+  jointer: 'jointer',
+  'pocket jig': 'pocket-hole jig',
+  drill: 'drill and driver',
+  sander: 'sander',
+} as const;
+export type Tool = keyof typeof TOOLS;
+export const TOOL_NAMES = Object.keys(TOOLS) as Tool[];
+
+/** A few shops to start from: what people own after the first job, the third, and the tenth. */
+export const KITS: readonly { readonly name: string; readonly about: string; readonly tools: readonly Tool[] }[] = [
+  {
+    name: 'Hand saw and drill',
+    about: 'The yard rips and breaks down sheets; choose boards that come straight.',
+    tools: ['hand saw', 'drill', 'pocket jig', 'sander'],
+  },
+  {
+    name: 'Circular saw and guide',
+    about: 'Rips, sheets and square ends, slowly.',
+    tools: ['hand saw', 'circular saw', 'guide', 'jigsaw', 'drill', 'pocket jig', 'sander'],
+  },
+  {
+    name: 'Saws and a router',
+    about: 'A mitre saw for repeats, a router for grooves.',
+    tools: ['hand saw', 'circular saw', 'guide', 'mitre saw', 'jigsaw', 'router', 'drill', 'pocket jig', 'sander'],
+  },
+  {
+    name: 'Table saw shop',
+    about: 'Everything is milled at home.',
+    tools: [...TOOL_NAMES],
+  },
+];
+
+/** Ways to do a thing: any one set of tools will do. */
+export type Ways = readonly (readonly Tool[])[];
+export const WAYS = {
+  rip: [['table saw'], ['circular saw', 'guide'], ['band saw']],
+  sheet: [['table saw'], ['circular saw', 'guide']],
+  groove: [['router'], ['table saw']],
+  curve: [['jigsaw'], ['band saw']],
+  angle: [['mitre saw'], ['table saw'], ['circular saw'], ['hand saw']],
+  pockets: [['pocket jig', 'drill']],
+  holes: [['drill']],
+} as const satisfies Record<string, Ways>;
+
+export const able = (tools: readonly Tool[], ways: Ways): boolean =>
+  ways.some((way) => way.every((tool) => tools.includes(tool)));
