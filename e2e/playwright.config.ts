@@ -6,6 +6,7 @@ export default defineConfig({
   timeout: 60_000,
   expect: { timeout: 10_000 },
   workers: 2,
+  fullyParallel: true,
   retries: 0,
   reporter: [['list']],
   use: {

@@ -195,7 +195,7 @@ test('by keyboard alone: a choice, a stage and a step', async ({ page, sill }) =
   await page.goto(`/jobs/${id}/shape`);
   await page.getByRole('radio', { name: '2×6' }).first().focus();
   await page.keyboard.press('ArrowRight');
-  await expect(page.getByRole('radio', { name: '2×8' })).toBeChecked();
+  await expect(page.getByRole('radio', { name: '2×8', exact: true })).toBeChecked();
   await page.getByRole('link', { name: /^Build/ }).focus();
   await page.keyboard.press('Enter');
   await expect(page).toHaveURL(/build/);

@@ -51,7 +51,8 @@ export function costAt(job: Job, pieceId: string, side: Side, at: Length, option
 
 /**
  * The prices of sizes around the target, the nearest first, then the exact size to a tape mark where the nearest
- * cheaper ones below and above begin. Given one by one, so that they can be drawn as they come and ended at any time.
+ * cheaper ones below and above begin. Given one by one, so that they can be drawn as they come and ended at any time; a
+ * size given again takes the place of what was said before.
  */
 export function* costAround(
   job: Job,
@@ -66,6 +67,13 @@ export function* costAround(
     const point = costAt(job, pieceId, side, size, options);
     points.push(point);
     yield point;
+  }
+  // A smaller size that seems dearer than a larger one was searched too quickly: once more, to the end.
+  for (const [at, point] of points.entries()) {
+    if (point.total === null) continue;
+    if (!points.some(({ at: size, total }) => size > point.at && total !== null && total < point.total!)) continue;
+    points[at] = costAt(job, pieceId, side, point.at, { ...options, effort: 'full' });
+    yield points[at];
   }
   const mark = tapeStep(job.units);
   const target = piece.size[side];

@@ -246,6 +246,7 @@ export const drawingStyles = css`
       white-space: nowrap;
     }
     & small {
+      white-space: nowrap;
       color: var(--soft);
       font-size: 14px;
       line-height: 1;

@@ -53,6 +53,7 @@ export const stageStyles = css`
   }
   .sizes.two {
     margin-top: 10px;
+    row-gap: 12px;
   }
   .job-line {
     display: grid;

@@ -31,6 +31,14 @@ import { useRackBoards } from './useRackBoards';
 
 const newId = (): string => `y${nanoid(10).replace(/[^A-Za-z0-9]/g, '0')}`;
 
+/** Where things stand in most yards, in the order they are walked past. */
+const AISLES: readonly (readonly [string, (line: BoardLine) => boolean])[] = [
+  ['Framing lumber', ({ offer }) => 'nominal' in offer && offer.nominal.startsWith('2x')],
+  ['Posts', ({ offer }) => 'nominal' in offer && /^[46]x/.test(offer.nominal)],
+  ['Boards', ({ offer }) => 'nominal' in offer && offer.nominal.startsWith('1x')],
+  ['Sheets and panels', ({ offer }) => 'sheet' in offer],
+];
+
 /** At the yard: the list as it is worked through with one thumb, one board after the other. */
 export default function YardPage() {
   const job = useJob();
@@ -41,7 +49,8 @@ export default function YardPage() {
   const [chosen, setChosen] = useState<string | null>(null);
   if (!plan) return <p role="status">Working out the plan.</p>;
   const { list } = plan;
-  const open = list.boards.filter((line) => inCart(job, line.offer.id).kept < line.count);
+  const walked = AISLES.flatMap(([, holds]) => list.boards.filter(holds));
+  const open = walked.filter((line) => inCart(job, line.offer.id).kept < line.count);
   const active = list.boards.find((line) => line.offer.id === chosen) ?? open[0] ?? null;
   const bought = job.onHand.filter(({ price }) => price > 0);
   const kept = list.boards.reduce((sum, line) => sum + Math.min(line.count, inCart(job, line.offer.id).kept), 0);
@@ -65,14 +74,26 @@ export default function YardPage() {
             <span className="soft">in the cart{hand.bad.length > 0 ? ', with a bad stretch' : ''}</span>
           </li>
         ))}
-        {list.boards.map((line) =>
-          line === active ? (
-            <Active key={line.offer.id} line={line} plan={plan} onDone={() => setChosen(null)} />
-          ) : (
-            <Line key={line.offer.id} line={line} onChoose={() => setChosen(line.offer.id)} />
-          ),
-        )}
       </ul>
+      {AISLES.map(([aisle, holds]) => {
+        const lines = list.boards.filter(holds);
+        return (
+          lines.length > 0 && (
+            <section key={aisle} aria-label={aisle}>
+              <h2>{aisle}</h2>
+              <ul className="yard-list">
+                {lines.map((line) =>
+                  line === active ? (
+                    <Active key={line.offer.id} line={line} plan={plan} onDone={() => setChosen(null)} />
+                  ) : (
+                    <Line key={line.offer.id} line={line} onChoose={() => setChosen(line.offer.id)} />
+                  ),
+                )}
+              </ul>
+            </section>
+          )
+        );
+      })}
       <h2>Screws and the rest</h2>
       <ul className="yard-list">
         {list.hardware.map(({ offer, count }) => {

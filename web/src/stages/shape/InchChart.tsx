@@ -35,7 +35,9 @@ export function InchChart({ piece }: { readonly piece: Piece }) {
   const plan = usePlan();
   const [side, setSide] = useState<Side>('length');
   const { found, state } = useExploring(`${piece.id} ${side}`, NONE, (tell) =>
-    exploreCosts(job, piece.id, side, (point) => tell((before) => [...before, point])),
+    exploreCosts(job, piece.id, side, (point) =>
+      tell((before) => [...before.filter(({ at }) => at !== point.at), point]),
+    ),
   );
   const points = [...found].sort((a, b) => a.at - b.at);
   return (

@@ -1,9 +1,10 @@
 import { Button, Table, TableBody, TableCell, TableHead, TableRow, useMediaQuery } from '@mui/material';
 import { unparse } from 'papaparse';
 import { useState } from 'react';
-import { SPECIES, hardwareName, offerName, type BoardLine, type Plan } from '@sill/core';
+import { SPECIES, hardwareName, offerName, printLength, type BoardLine, type Plan } from '@sill/core';
 import { saveFile } from '../../frame/files';
-import { useJob } from '../../state/hooks';
+import { useApp, useJob } from '../../state/hooks';
+import { said } from '../../state/view';
 import { Dim, Text } from '../../words/Dim';
 import { cents, dollars } from '../../words/money';
 import { runs, useLabel } from '../labels';
@@ -30,6 +31,7 @@ function StoreCuts({ of }: { readonly of: BoardLine['storeCuts'] }) {
 export function BuyingTable({ plan }: { readonly plan: Plan }) {
   const job = useJob();
   const label = useLabel();
+  const dispatch = useApp();
   const narrow = useMediaQuery('(max-width: 899px)');
   const [open, setOpen] = useState(false);
   const { list } = plan;
@@ -63,6 +65,27 @@ export function BuyingTable({ plan }: { readonly plan: Plan }) {
       'text/csv',
       unparse({ fields: ['item', 'grade', 'count', 'each', 'total', 'of which spare'], data: rows }),
     );
+  };
+  /** The list as a message: one line each, for a phone or a friend with a van. */
+  const copyText = async () => {
+    const lines = [
+      `${job.name}, ${job.yard.name}`,
+      ...list.boards.map((line) => {
+        const cuts = line.storeCuts.flatMap((at) => at ?? []).map((at) => printLength(at, job.units, true));
+        return `${line.count} x ${offerName(line.offer, job.units)}, ${cents(line.total)}${cuts.length > 0 ? `, cut at ${cuts.join(', ')}` : ''}`;
+      }),
+      ...list.hardware.map(
+        (line) =>
+          `${line.count} x ${hardwareName(line.offer.kind, line.offer.size)} (${line.offer.count}), ${cents(line.total)}`,
+      ),
+      `With ${job.yard.tax} % tax ${dollars(list.total)}`,
+    ];
+    try {
+      await navigator.clipboard.writeText(lines.join('\n'));
+      dispatch(said({ text: `${lines.length - 2} lines copied.`, bad: false }));
+    } catch {
+      dispatch(said({ text: 'This browser does not let the list be copied. Save it as CSV instead.', bad: true }));
+    }
   };
   return (
     <section className="sheet" aria-label="Buying list">
@@ -154,6 +177,7 @@ export function BuyingTable({ plan }: { readonly plan: Plan }) {
         </Table>
       </div>
       <div className="table-tools">
+        <Button onClick={() => void copyText()}>Copy as text</Button>
         <Button onClick={csv}>Save as CSV</Button>
       </div>
     </section>
