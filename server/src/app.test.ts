@@ -5,7 +5,7 @@ import type { Express } from 'express';
 import type { Knex } from 'knex';
 import { pino } from 'pino';
 import request from 'supertest';
-import { SAMPLE_YARD, applyChanges, demoJob } from '@sill/core';
+import { SAMPLE_YARD, SAMPLE_YARDS, applyChanges, demoJob } from '@sill/core';
 import { makeApp } from './app';
 import { openDatabase } from './database';
 import { seed } from './seed';
@@ -191,8 +191,35 @@ describe('yards and shops', () => {
     const stale = await send('put', `/api/yards/${row.id}`).send({ revision: 1, value });
     expect(stale.body.error).toMatchObject({ code: 'stale', current: { revision: 2 } });
     await send('put', '/api/yards/other').send({ revision: 0, value }).expect(200);
-    expect((await get('/api/yards').expect(200)).body).toHaveLength(2);
+    const ids = (await get('/api/yards').expect(200)).body.map(({ id }: { id: string }) => id);
+    expect(ids).toEqual(['other', ...SAMPLE_YARDS.map(({ id }) => id)]);
     expect((await get('/api/shops').expect(200)).body).toHaveLength(1);
+  });
+
+  test('the rack is kept, and a piece without a length is refused by name', async () => {
+    const piece = {
+      id: 'h1',
+      material: '2x4',
+      length: 8128 * 41,
+      width: 28448,
+      count: 2,
+      squared: true,
+      bad: [{ from: 0, to: 8128 }],
+      price: 0,
+      where: 'under the stairs',
+      note: '',
+    };
+    expect((await get('/api/racks').expect(200)).body).toEqual([]);
+    await send('put', '/api/racks/rack')
+      .send({ revision: 0, value: { pieces: [piece] } })
+      .expect(200);
+    expect((await get('/api/racks').expect(200)).body[0].value).toEqual({ pieces: [piece] });
+    const bad = await send('put', '/api/racks/rack').send({
+      revision: 1,
+      value: { pieces: [piece, { ...piece, id: 'h2', length: undefined }] },
+    });
+    expect(bad.status).toBe(422);
+    expect(bad.body.error.fields).toEqual([{ field: 'pieces 2, length', message: 'is missing' }]);
   });
 
   test('a bad price names its row', async () => {
