@@ -1,10 +1,10 @@
 import { pino } from 'pino';
 import type { Knex } from 'knex';
 import request from 'supertest';
-import { SAMPLE_YARD, inches, readYard } from '@sill/core';
+import { SAMPLE_YARD, inches, readYard, type DayPrice, type RackBoard } from '@sill/core';
 import { makeApp } from './app';
 import { openDatabase } from './database';
-import type { DayPrice, PriceService, RackBoard } from './prices';
+import type { PriceService } from './prices';
 import { seed } from './seed';
 import { simulatedYard } from './simulated-yard';
 

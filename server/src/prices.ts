@@ -1,26 +1,10 @@
 import { Router } from 'express';
 import * as v from 'valibot';
-import { read, type Length, type Yard } from '@sill/core';
+import { read, type DayPrice, type RackBoard, type Yard } from '@sill/core';
 import { ApiError, notFound } from './errors';
 
 /** A calendar day, `2026-11-24`. */
 export type Day = string;
-/** Cents a piece on a day. */
-export type DayPrice = { readonly day: Day; readonly price: number; readonly inStock: boolean };
-/** One board in a rack, as it is found by sighting down it and with a meter. Lengths in 1/320 mm, moisture in percent. */
-export type RackBoard = {
-  readonly number: number;
-  readonly crook: Length;
-  readonly bow: Length;
-  readonly twist: Length;
-  readonly cup: Length;
-  /** Length of a split from one end; 0 for none. */
-  readonly split: Length;
-  /** Where along it a loose knot is; null for none. */
-  readonly looseKnot: Length | null;
-  readonly moisture: number;
-};
-
 /**
  * Where prices and stock come from. The simulated yard is one; a store's own service would be another, with nothing
  * else to change. Every answer is null where there is no such yard or offer.

@@ -1,6 +1,6 @@
 import { addDays, differenceInCalendarDays, formatISO, getISOWeek, getYear, parseISO } from 'date-fns';
-import { inches, seeded, type BoardOffer, type SheetOffer, type Yard } from '@sill/core';
-import type { Day, DayPrice, PriceService, RackBoard } from './prices';
+import { inches, seeded, type BoardOffer, type DayPrice, type RackBoard, type SheetOffer, type Yard } from '@sill/core';
+import type { Day, PriceService } from './prices';
 
 /** A number from a text, for seeds: FNV-1a, public domain. */
 function hash(text: string): number {

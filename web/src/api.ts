@@ -1,4 +1,4 @@
-import type { FieldError, Job, Length, Rack, Shop, Yard } from '@sill/core';
+import type { DayPrice, FieldError, Job, Rack, RackBoard, Shop, Yard } from '@sill/core';
 
 export type SavedJob = { readonly id: string; readonly revision: number; readonly savedAt: string; readonly job: Job };
 export type JobSummary = {
@@ -59,19 +59,6 @@ const lists = <T>(kind: 'yards' | 'shops' | 'racks') => ({
 /** The rack that all jobs share, and the shop that new ones start with. */
 export const RACK = 'rack';
 export const USUAL_SHOP = 'usual';
-
-/** A price on a day, and a board in a rack, as the price service tells them; docs/price-service.md has the rest. */
-export type DayPrice = { readonly day: string; readonly price: number; readonly inStock: boolean };
-export type RackBoard = {
-  readonly number: number;
-  readonly crook: Length;
-  readonly bow: Length;
-  readonly twist: Length;
-  readonly cup: Length;
-  readonly split: Length;
-  readonly looseKnot: Length | null;
-  readonly moisture: number;
-};
 
 export const api = {
   jobs: () => ask<readonly JobSummary[]>('GET', '/jobs'),

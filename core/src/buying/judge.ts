@@ -1,7 +1,7 @@
 import { inches, type Length } from '../length';
 import { about, dim, say, strong, type Phrase } from '../words';
 
-/** A board as sighted at the rack: how far it strays over its whole length, and what is wrong with it. */
+/** A board as sighted at the rack, lengths in 1/320 mm: how far it strays over its whole length, and what is wrong with it. */
 export type Sighted = {
   readonly crook: Length;
   readonly bow: Length;
@@ -9,10 +9,14 @@ export type Sighted = {
   readonly cup: Length;
   /** Length of a split from one end; 0 for none. */
   readonly split: Length;
+  /** Where along it a loose knot is; null for none. */
   readonly looseKnot: Length | null;
   /** Percent by the meter. */
   readonly moisture: number;
 };
+
+/** One board in a rack. */
+export type RackBoard = Sighted & { readonly number: number };
 
 export type Judgement = {
   readonly verdict: 'keep' | 'stretch' | 'reject';

@@ -33,6 +33,9 @@ export type HardwareOffer = {
   readonly price: number;
 };
 
+/** Cents a piece on a calendar day, `2026-11-24`, and whether it was to be had. */
+export type DayPrice = { readonly day: string; readonly price: number; readonly inStock: boolean };
+
 /** A store's price list. `tax` in percent. */
 export type Yard = {
   readonly id: string;

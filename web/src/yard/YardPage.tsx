@@ -1,5 +1,4 @@
 import { Button } from '@mui/material';
-import { nanoid } from '@reduxjs/toolkit';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import {
@@ -18,6 +17,7 @@ import {
 } from '@sill/core';
 import { LengthField } from '../fields/LengthField';
 import { useApp, useChange, useFrom, useJob, usePlan } from '../state/hooks';
+import { newId } from '../state/newId';
 import { useTicks } from '../state/useTicks';
 import { said } from '../state/view';
 import { runs, useLabel } from '../stages/labels';
@@ -28,8 +28,6 @@ import { planQuickly } from '../workers/planner';
 import { inCart, keep, keepWithStretch, noneLeft, reject } from './errand';
 import { Sighting } from './Sighting';
 import { useRackBoards } from './useRackBoards';
-
-const newId = (): string => `y${nanoid(10).replace(/[^A-Za-z0-9]/g, '0')}`;
 
 /** Where things stand in most yards, in the order they are walked past. */
 const AISLES: readonly (readonly [string, (line: BoardLine) => boolean])[] = [

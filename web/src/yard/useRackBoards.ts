@@ -1,5 +1,6 @@
 import { useEffect, useState } from 'react';
-import { api, type RackBoard } from '../api';
+import type { RackBoard } from '@sill/core';
+import { api } from '../api';
 import { today } from '../workers/planner';
 
 /** The boards of one offer in the rack today; none, and `reached` false, where there is no signal. */

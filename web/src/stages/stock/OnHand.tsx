@@ -1,15 +1,12 @@
 import { Button, Table, TableBody, TableCell, TableHead, TableRow, TextField } from '@mui/material';
-import { nanoid } from '@reduxjs/toolkit';
 import { useState, type FormEvent } from 'react';
 import { KEEP_OFFCUT, printOnHand, readOnHand, type Board, type OnHand, type Plan } from '@sill/core';
 import { useChange, useJob } from '../../state/hooks';
+import { newId } from '../../state/newId';
 import { useErrand } from '../../state/useErrand';
 import { Dim, Text } from '../../words/Dim';
 import { runs, useLabel } from '../labels';
 import { useRack } from './useRack';
-
-/** Letters and digits only, as ids are. */
-const newId = (): string => `h${nanoid(10).replace(/[^A-Za-z0-9]/g, '0')}`;
 
 /** What is there already: entered in one line each, used before anything is bought. */
 export function OnHandTab({ plan }: { readonly plan: Plan | null }) {

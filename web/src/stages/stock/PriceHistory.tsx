@@ -1,7 +1,8 @@
 import { extent, line, scaleLinear, scaleTime } from 'd3';
 import { format, parseISO } from 'date-fns';
 import { useEffect, useState } from 'react';
-import { api, type DayPrice } from '../../api';
+import type { DayPrice } from '@sill/core';
+import { api } from '../../api';
 import { Text } from '../../words/Dim';
 import { dollars } from '../../words/money';
 import { today } from '../../workers/planner';
