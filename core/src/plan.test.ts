@@ -185,7 +185,7 @@ describe('impossible and bad targets', () => {
   test('a size out of stock is left out, and said where nothing is left', () => {
     const none = {
       ...base,
-      yard: { ...base.yard, boards: base.yard.boards.map((offer) => ({ ...offer, inStock: offer.nominal !== '2x4' })) },
+      yard: { ...base.yard, boards: base.yard.boards.map((offer) => ({ ...offer, inStock: offer.board !== '2x4' })) },
     };
     expect(
       plan(none)

@@ -7,7 +7,7 @@ import { saturdays, type BenchCalendar } from './calendar';
 import { findingsOf, weightOf, type PieceFacts } from './checking';
 import type { SolveOptions } from './cutting';
 import type { Finding, Job, Piece } from './job';
-import type { HardwareNeed, Nominal } from './stock';
+import { sizesOf, type HardwareNeed, type Nominal } from './stock';
 import { stepsOf } from './building';
 
 /** Everything that follows from a job. Always computed, never saved. */
@@ -55,10 +55,10 @@ type Draft = Pick<Plan, 'parts' | 'joints' | 'needs' | 'buying' | 'list'> & {
 
 /** A piece as built for one top width, kept so that what did not change is not built again. */
 function modelOf(piece: Piece, topNominal: Nominal, job: Job, known: PlanCache['models']): Omit<PieceFacts, 'steps'> {
-  const key = JSON.stringify([piece, topNominal, job.units, job.shop.edgeRip]);
+  const key = JSON.stringify([piece, topNominal, job.units, job.shop.edgeRip, job.measured]);
   const before = known.get(key);
   if (before) return { ...before, piece };
-  const model = buildPiece(piece, topNominal, job.shop, job.units);
+  const model = buildPiece(piece, topNominal, job.shop, job.units, sizesOf(job.measured));
   const facts = { piece, model, parts: model.parts, fastenings: fastenings(model.joints, model.parts, job.units) };
   known.set(key, facts);
   return facts;
@@ -74,7 +74,7 @@ function draft(job: Job, tops: readonly Nominal[], options: PlanOptions, cache: 
   const made = models.flatMap(({ facts }) => facts.fastenings);
   const asked = new Map(models.map(({ piece, facts }) => [piece.id, facts.model.needs]));
   const needs = hardwareNeeds(job, parts, made, asked);
-  const buying = chooseBoards(blanksOf(job, parts), job.yard, job.shop, job.onHand, options, cache.solved);
+  const buying = chooseBoards(blanksOf(job, parts), job, options, cache.solved);
   const joints = models.flatMap(({ facts }) => facts.model.joints);
   return { models, parts, joints, needs, buying, list: buyingList(job, buying, needs) };
 }
@@ -167,7 +167,7 @@ export function planJob(job: Job, options: PlanOptions): Plan {
     ...facts,
     topNominal,
     steps: stepsOf(piece, facts.model, facts.fastenings, job.shop),
-    weight: facts.parts.reduce((sum, part) => sum + weightOf(part, job.yard), 0),
+    weight: facts.parts.reduce((sum, part) => sum + weightOf(part), 0),
   }));
   const sawing = setups.map(({ id, kind, count, boards }) => ({
     id,

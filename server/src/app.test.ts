@@ -125,12 +125,12 @@ describe('bad input: one error shape, nothing changed', () => {
     ['no name', (job: ReturnType<typeof demoJob>) => ({ ...job, name: '' }), 'name', 'must not be empty'],
     [
       'a newer version',
-      (job: ReturnType<typeof demoJob>) => ({ ...job, format: 'sill-plan/job@3' }),
+      (job: ReturnType<typeof demoJob>) => ({ ...job, format: 'sill-plan/job@4' }),
       'format',
-      'must be sill-plan/job@2',
+      'must be sill-plan/job@3',
     ],
-    ['another kind of file', () => ({ format: 'something/else@1' }), 'format', 'must be sill-plan/job@2'],
-    ['nothing', () => null, 'format', 'must be sill-plan/job@2'],
+    ['another kind of file', () => ({ format: 'something/else@1' }), 'format', 'must be sill-plan/job@3'],
+    ['nothing', () => null, 'format', 'must be sill-plan/job@3'],
   ])('%s', async (_, spoil, field, message) => {
     const was = await before();
     const answer = await send('put', '/api/jobs/demo').send({ revision: 1, job: spoil(demoJob()) });
@@ -183,7 +183,9 @@ describe('bad input: one error shape, nothing changed', () => {
 
 describe('yards and shops', () => {
   test('read, save, refuse a stale save, make another', async () => {
-    const [row] = (await get('/api/yards').expect(200)).body;
+    const rows = (await get('/api/yards').expect(200)).body as { id: string }[];
+    expect(rows.map(({ id }) => id)).toEqual(SAMPLE_YARDS.map(({ id }) => id).sort());
+    const row = rows.find(({ id }) => id === SAMPLE_YARD.id)!;
     expect(row).toMatchObject({ id: SAMPLE_YARD.id, revision: 1, value: { name: SAMPLE_YARD.name } });
     const value = { ...SAMPLE_YARD, tax: 7 };
     await send('put', `/api/yards/${row.id}`).send({ revision: 1, value }).expect(200);
@@ -192,7 +194,7 @@ describe('yards and shops', () => {
     expect(stale.body.error).toMatchObject({ code: 'stale', current: { revision: 2 } });
     await send('put', '/api/yards/other').send({ revision: 0, value }).expect(200);
     const ids = (await get('/api/yards').expect(200)).body.map(({ id }: { id: string }) => id);
-    expect(ids).toEqual(['other', ...SAMPLE_YARDS.map(({ id }) => id)]);
+    expect(ids).toEqual(['other', ...SAMPLE_YARDS.map(({ id }) => id)].sort());
     expect((await get('/api/shops').expect(200)).body).toHaveLength(1);
   });
 

@@ -1,5 +1,14 @@
 import { addDays, differenceInCalendarDays, formatISO, getISOWeek, getYear, parseISO } from 'date-fns';
-import { inches, seeded, type BoardOffer, type DayPrice, type RackBoard, type SheetOffer, type Yard } from '@sill/core';
+import {
+  inches,
+  PER_FOOT,
+  seeded,
+  type BoardOffer,
+  type DayPrice,
+  type RackBoard,
+  type SheetOffer,
+  type Yard,
+} from '@sill/core';
 import type { Day, PriceService } from './prices';
 
 /** A number from a text, for seeds: FNV-1a, public domain. */
@@ -34,7 +43,7 @@ const isOut = (yard: string, id: string, day: Day): boolean => {
   return chance(yard, id, 'out', period) < OUT_OF_STOCK;
 };
 
-const groupOf = (offer: BoardOffer | SheetOffer) => ('sheet' in offer ? offer.sheet : offer.nominal);
+const groupOf = (offer: BoardOffer | SheetOffer) => ('sheet' in offer ? offer.sheet : offer.board);
 
 const onDay = <Offer extends BoardOffer | SheetOffer>(yard: string, offer: Offer, day: Day): Offer => ({
   ...offer,
@@ -49,14 +58,15 @@ const sixteenths = (value: number) => inches(Math.max(0, Math.round(value)) / 16
 
 function rackBoard(yard: string, offer: BoardOffer, day: Day, at: number): RackBoard {
   const random = seeded(hash([yard, offer.id, day, 'rack', at].join('|')));
+  const feet = offer.length / PER_FOOT;
   /** Most are good, a few are not: the square keeps most small. */
   const mostly = (most: number) => most * random() ** 3;
   const split = random() < 0.25 ? inches(Math.round(1 + 8 * random())) : 0;
-  const knot = random() < 0.3 ? Math.round(offer.feet * 12 * (0.1 + 0.8 * random())) : null;
+  const knot = random() < 0.3 ? Math.round(feet * 12 * (0.1 + 0.8 * random())) : null;
   return {
     number: at + 1,
-    crook: sixteenths(mostly(1.6 * offer.feet)),
-    bow: sixteenths(mostly(2 * offer.feet)),
+    crook: sixteenths(mostly(1.6 * feet)),
+    bow: sixteenths(mostly(2 * feet)),
     twist: sixteenths(mostly(8)),
     cup: sixteenths(mostly(3)),
     split,

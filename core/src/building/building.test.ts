@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { inches } from '../length';
-import { DEFAULT_SHOP } from '../job';
+import { clampCount, DEFAULT_SHOP } from '../job';
 import { fastenings } from '../joinery';
 import { buildPiece, newPiece } from '../piece';
 import { plain } from '../words';
@@ -44,7 +44,7 @@ test('no part is "there" in a step before a step has handled it; ids are unique;
           expect(ids.has(id)).toBe(false);
           ids.add(id);
         }
-        expect(step.clamps).toBeLessThanOrEqual(DEFAULT_SHOP.clamps);
+        expect(step.clamps).toBeLessThanOrEqual(clampCount(DEFAULT_SHOP));
         expect(step.work).toBeGreaterThan(0);
       }
       expect(handled.size).toBe(parts.length);

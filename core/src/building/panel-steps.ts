@@ -1,4 +1,4 @@
-import type { Shop } from '../job';
+import { clampCount, clampsOver, type Shop } from '../job';
 import type { Fastening } from '../joinery';
 import type { Part } from '../piece';
 import { about, dim, say, strong, tag, type Phrase } from '../words';
@@ -24,8 +24,6 @@ export function panelSteps(
   const drafts: Draft[] = [];
   const length = Math.max(...boards.map((part) => part.length));
   const width = boards.reduce((sum, part) => sum + part.width, 0);
-  const clamps = Math.min(shop.clamps, clampsAlong(length));
-  const few = clampsAlong(length) > shop.clamps;
   const joinOf = (a: Part, b: Part) => edges.find((item) => item.drilled === a && item.into === b)!;
   const glueUp = (
     id: string,
@@ -35,6 +33,9 @@ export function panelSteps(
     there: readonly Part[],
   ) => {
     const screws = screwsOf(joints);
+    const across = [...group, ...there].reduce((sum, part) => sum + part.width, 0);
+    const have = clampsOver(shop, across);
+    const clamps = Math.min(have, clampsAlong(length));
     drafts.push({
       name: id,
       title,
@@ -45,7 +46,9 @@ export function panelSteps(
           ? [say`Lay ${tagsOf(group)} face down in order on cauls, left ends level. Read the numbers once more.`]
           : []),
         say`Spread glue on both edges of each joint. You have about five minutes.`,
-        say`Clamp, alternately above and below: ${strong(clamps)} along the length, and ${strong(caulsAlong(length))} cauls across to keep it flat.${few ? (screws > 0 ? ' That is all the clamps you have: the screws do the rest.' : ' That is all the clamps you have: glue one joint at a time.') : ''}`,
+        have === 0
+          ? say`No clamp of yours opens ${dim(across)}: lay the boards between two straight stops screwed to the bench, and drive pairs of wedges; ${strong(caulsAlong(length))} cauls across keep it flat.`
+          : say`Clamp, alternately above and below: ${strong(clamps)} along the length, and ${strong(caulsAlong(length))} cauls across to keep it flat.${clampsAlong(length) > have ? (screws > 0 ? ' That is all you have so long: the screws do the rest.' : ' That is all you have so long: glue one joint at a time.') : ''}`,
         ...(screws > 0
           ? [
               say`Press each joint flush and drive its screws: ${strong(`${joints[0]!.screw} coarse`)}, ${strong(screws)} in all.`,
@@ -53,7 +56,7 @@ export function panelSteps(
           : [say`Press each joint flush with your fingers before it grabs.`]),
         GLUE_RAGS,
       ],
-      pickUp: say`${tagsOf(group)} · glue · ${strong(clamps)} clamps · ${strong(caulsAlong(length))} cauls${screws > 0 ? say` · screws ${joints[0]!.screw}` : ''}`,
+      pickUp: say`${tagsOf(group)} · glue · ${clamps > 0 ? say`${strong(clamps)} clamps over ${dim(across)}` : 'wedges'} · ${strong(caulsAlong(length))} cauls${screws > 0 ? say` · screws ${joints[0]!.screw}` : ''}`,
       clamps,
       work: 10 + joints.length * 6 + SCREW * screws,
       wait: CLAMP_MINUTES,
@@ -105,7 +108,7 @@ export function panelSteps(
           ],
           pickUp: say`top · stick ${dim(Math.round(width / 2))} long · router or jigsaw`,
           cautions: [SAW, say`Several shallow passes; move the router against the bit's turn.`],
-          clamps: Math.min(2, shop.clamps),
+          clamps: Math.min(2, clampCount(shop)),
           work: 30,
         }
       : {
@@ -118,7 +121,7 @@ export function panelSteps(
             say`Width is ${dim(width)}. Both diagonals should read ${about(diagonalOf(length, width))}.`,
           ],
           pickUp: say`${what} · guide over ${dim(width)} long · circular saw · square`,
-          clamps: Math.min(2, shop.clamps),
+          clamps: Math.min(2, clampCount(shop)),
           diagonal: diagonalOf(length, width),
           cautions: [SAW, say`Support the piece that falls off: a pinched blade kicks back.`],
           work: 20,

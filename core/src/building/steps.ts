@@ -1,5 +1,5 @@
 import { inches } from '../length';
-import type { Piece, Shop } from '../job';
+import { clampsOver, type Piece, type Shop } from '../job';
 import {
   around,
   boxOf,
@@ -33,8 +33,9 @@ const idsOf = (parts: readonly Part[]) => parts.map((part) => part.id);
 function laminationSteps(parts: readonly Part[], shop: Shop): readonly Draft[] {
   return alike(parts.filter((part) => part.plies > 1)).flatMap((group, at): readonly Draft[] => {
     const part = group[0]!;
-    const each = Math.min(shop.clamps, clampsAlong(part.length));
-    const together = Math.max(1, Math.min(group.length, Math.floor(shop.clamps / Math.max(1, each))));
+    const have = clampsOver(shop, part.thickness);
+    const each = Math.min(have, clampsAlong(part.length));
+    const together = Math.max(1, Math.min(group.length, Math.floor(have / Math.max(1, each))));
     const name = at === 0 ? '' : `-${at + 1}`;
     const several = `${part.name}s`;
     return [
@@ -45,11 +46,11 @@ function laminationSteps(parts: readonly Part[], shop: Shop): readonly Draft[] {
         does: [
           say`Pair the boards so that bows face each other and the best faces look out.`,
           say`Spread glue on both faces, thin and whole. Bring the boards together with one long edge flush.`,
-          say`Clamp every ${dim(inches(10))} or so, ${strong(each)} clamps each. You have ${strong(shop.clamps)}: glue ${strong(together)} at a time.`,
+          say`Clamp every ${dim(inches(10))} or so, ${strong(each)} clamps each. You have ${strong(have)}: glue ${strong(together)} at a time.`,
           GLUE_RAGS,
         ],
-        pickUp: say`${strong(group.length * part.plies)} boards · glue and a roller · ${strong(Math.min(shop.clamps, each * together))} clamps`,
-        clamps: Math.min(shop.clamps, each * together),
+        pickUp: say`${strong(group.length * part.plies)} boards · glue and a roller · ${strong(Math.min(have, each * together))} clamps`,
+        clamps: Math.min(have, each * together),
         work: group.length * 10,
         wait: CLAMP_MINUTES * Math.ceil(group.length / together),
       },
@@ -206,7 +207,7 @@ function assemblyStep(
   const diagonal = diagonalFor(parts, before, joints);
   const box = around(parts.map(boxOf));
   const longest = box ? Math.max(...sizesOf(box)) : 0;
-  const clamps = glued ? Math.min(shop.clamps, joints.length > 4 ? 4 : 2) : 0;
+  const clamps = glued ? Math.min(clampsOver(shop, longest), joints.length > 4 ? 4 : 2) : 0;
   const sizes = [...new Set(joints.map((item) => item.screw).filter((size) => size !== ''))];
   const ends = joints.some((item) => item.joint.kind === 'rail end');
   return {

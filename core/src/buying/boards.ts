@@ -1,18 +1,23 @@
-import { PER_FOOT, printLength, toInches, type Length, type Units } from '../length';
-import type { OnHand, Shop } from '../job';
+import { PER_FOOT, printLength, toInches, toMm, type Length, type Units } from '../length';
+import { kerfFor, type Job, type OnHand, type Shop } from '../job';
 import type { Blank } from '../milling';
 import {
-  dressed,
+  boardKey,
   isSheet,
+  LUMBER_NAMES,
+  lumberAbout,
   NOMINALS,
+  printBoard,
   printMaterial,
   SHEET_NAMES,
+  sizesOf,
   type BoardOffer,
-  type Nominal,
-  type Sheet,
   type SheetOffer,
+  type Sizes,
+  type Stocked,
   type Yard,
 } from '../stock';
+import { marketOf, worthOf } from './market';
 import { PROBLEM_FORMAT, solveExactly, type CutProblem, type Layout, type SolveOptions, type Solved } from '../cutting';
 
 /** A piece on a numbered board or sheet, as it lies: x along the board, y across. */
@@ -32,7 +37,7 @@ export type Board = {
   readonly offer: BoardOffer | SheetOffer;
   /** The piece on hand that it is; null where it is bought. */
   readonly hand: OnHand | null;
-  readonly material: Nominal | Sheet;
+  readonly material: Stocked;
   readonly length: Length;
   readonly width: Length;
   readonly pieces: readonly CutPiece[];
@@ -42,12 +47,10 @@ export type Board = {
 };
 
 /** Size of an offer as sold. */
-export const offerMaterial = (offer: BoardOffer | SheetOffer): Nominal | Sheet =>
-  'sheet' in offer ? offer.sheet : offer.nominal;
-export const offerLength = (offer: BoardOffer | SheetOffer): Length =>
-  'sheet' in offer ? offer.length : offer.feet * PER_FOOT;
-export const offerWidth = (offer: BoardOffer | SheetOffer): Length =>
-  'sheet' in offer ? offer.width : dressed(offer.nominal).width;
+export const offerMaterial = (offer: BoardOffer | SheetOffer): Stocked =>
+  'sheet' in offer ? offer.sheet : offer.board;
+export const offerWidth = (offer: BoardOffer | SheetOffer, sizes: Sizes): Length =>
+  'sheet' in offer ? offer.width : sizes.board(offer.board).width;
 
 export type Boards = {
   readonly boards: readonly Board[];
@@ -61,18 +64,23 @@ export type Boards = {
 /** Solved pools by what was asked, so that a change to one material does not solve the others again. */
 export type SolveCache = Map<string, Solved>;
 
-/** An offer's name for people: 2×6×8, or 3/4 plywood 96 × 48. */
+/** An offer's name for people: 2×6×8, 140×45×2.4 m pine, or 3/4 plywood 96 × 48. */
 export const offerName = (offer: BoardOffer | SheetOffer, units: Units): string =>
   'sheet' in offer
     ? `${printMaterial(offer.sheet)} ${printLength(offer.length, units)} × ${printLength(offer.width, units)}`
-    : `${printMaterial(offer.nominal)}×${offer.feet}`;
+    : printBoard(
+        offer.board,
+        lumberAbout(offer.board).region === 'us'
+          ? `${+(offer.length / PER_FOOT).toFixed(2)}`
+          : `${+(toMm(offer.length) / 1000).toFixed(2)} m`,
+      );
 
 /** A piece on hand as an offer without a price. */
 const offerOf = (hand: OnHand): BoardOffer | SheetOffer => {
   const common = { id: `hand.${hand.id}`, price: 0, inStock: true };
   return isSheet(hand.material)
     ? { ...common, sheet: hand.material, length: hand.length, width: hand.width }
-    : { ...common, nominal: hand.material, feet: hand.length / PER_FOOT, species: 'spf', grade: 'on hand' };
+    : { ...common, board: hand.material, length: hand.length, grade: 'on hand' };
 };
 
 /** What a board to cut is called: 2×6×8 where it is bought, 2×6 41 1/2 where it is there. */
@@ -86,13 +94,15 @@ export function problemOf(
   blanks: readonly Blank[],
   offers: readonly (BoardOffer | SheetOffer)[],
   shop: Shop,
-  onHand: readonly OnHand[] = [],
+  onHand: readonly OnHand[],
+  sizes: Sizes,
+  worth: (offer: BoardOffer | SheetOffer) => number,
 ): CutProblem {
   const thickness = toInches(blanks[0]!.thickness);
   return {
     format: PROBLEM_FORMAT,
     unit: 'in',
-    kerf: toInches(shop.kerf),
+    kerf: toInches(kerfFor(shop, isSheet(blanks[0]!.material) ? 'sheet' : 'board')),
     objective: 'cost',
     stock: [
       ...onHand.map((hand) => ({
@@ -111,10 +121,10 @@ export function problemOf(
         id: offer.id,
         kind: 'sheet' in offer ? ('sheet' as const) : ('board' as const),
         material: offerMaterial(offer),
-        length: toInches(offerLength(offer)),
-        width: toInches(offerWidth(offer)),
+        length: toInches(offer.length),
+        width: toInches(offerWidth(offer, sizes)),
         thickness,
-        price: offer.price / 100,
+        price: worth(offer) / 100,
         available: null,
         trim: { ends: 'sheet' in offer ? 0 : toInches(shop.squareEnds), edges: 0 },
         defects: [],
@@ -134,23 +144,28 @@ export function problemOf(
 }
 
 /** Everything the yard sells of a material today. */
-export const offersOf = (material: Nominal | Sheet, yard: Yard): readonly (BoardOffer | SheetOffer)[] =>
+export const offersOf = (material: Stocked, yard: Yard): readonly (BoardOffer | SheetOffer)[] =>
   isSheet(material)
     ? yard.sheets.filter((offer) => offer.sheet === material && offer.inStock)
-    : yard.boards.filter((offer) => offer.nominal === material && offer.inStock);
+    : yard.boards.filter((offer) => offer.board === material && offer.inStock);
 
 /** Materials in the order they are cut: boards thick and wide first, then sheets. */
-const ORDER: readonly (Nominal | Sheet)[] = [...[...NOMINALS].reverse(), ...SHEET_NAMES];
+const ORDER: readonly Stocked[] = [
+  ...[...NOMINALS].reverse().flatMap((nominal) => LUMBER_NAMES.map((line) => boardKey(line, nominal))),
+  ...SHEET_NAMES,
+];
 
 /** The boards and sheets to buy for all blanks, each material solved on its own. */
 export function chooseBoards(
   blanks: readonly Blank[],
-  yard: Yard,
-  shop: Shop,
-  onHand: readonly OnHand[],
+  job: Pick<Job, 'yard' | 'alsoAt' | 'shop' | 'onHand' | 'measured'>,
   options: SolveOptions,
   cache: SolveCache,
 ): Boards {
+  const { shop, onHand } = job;
+  const market = marketOf(job);
+  const sizes = sizesOf(job.measured);
+  const worth = worthOf(job);
   const found: Omit<Board, 'number'>[] = [];
   const unplaced: Boards['unplaced'][number][] = [];
   let cost = 0;
@@ -159,9 +174,9 @@ export function chooseBoards(
   for (const material of ORDER) {
     const wanted = blanks.filter((blank) => blank.material === material);
     if (wanted.length === 0) continue;
-    const offers = offersOf(material, yard);
+    const offers = offersOf(material, market);
     const there = onHand.filter((hand) => hand.material === material);
-    const problem = problemOf(wanted, offers, shop, there);
+    const problem = problemOf(wanted, offers, shop, there, sizes, worth);
     const key = `${options.effort ?? 'full'} ${JSON.stringify(problem)}`;
     const solved = cache.get(key) ?? solveExactly(problem, options);
     if (!options.stopped?.()) cache.set(key, solved);
@@ -178,8 +193,8 @@ export function chooseBoards(
         offer,
         hand,
         material,
-        length: hand?.length ?? offerLength(offer),
-        width: hand?.width ?? offerWidth(offer),
+        length: hand?.length ?? offer.length,
+        width: hand?.width ?? offerWidth(offer, sizes),
         pieces: layout.pieces.map(({ part, ...piece }) => ({ blank: blankOfPart.get(part)!, ...piece })),
         cuts: layout.cuts,
         offcuts: layout.offcuts,

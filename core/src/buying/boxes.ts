@@ -6,8 +6,14 @@ export type Boxes = { readonly offer: HardwareOffer; readonly count: number };
 /**
  * The cheapest mix of boxes that holds `need` pieces, by dynamic programming over the pieces still lacking; among
  * equals the fewest boxes. Null where none is sold.
+ *
+ * @param worth what an offer's price counts for, where taxes differ.
  */
-export function boxesFor(need: HardwareNeed, offers: readonly HardwareOffer[]): readonly Boxes[] | null {
+export function boxesFor(
+  need: HardwareNeed,
+  offers: readonly HardwareOffer[],
+  worth: (offer: HardwareOffer) => number = ({ price }) => price,
+): readonly Boxes[] | null {
   const sold = offers.filter((offer) => offer.kind === need.kind && offer.size === need.size);
   if (sold.length === 0) return null;
   type State = { readonly price: number; readonly boxes: number; readonly offer: HardwareOffer | null };
@@ -16,7 +22,7 @@ export function boxesFor(need: HardwareNeed, offers: readonly HardwareOffer[]): 
     let state: State | null = null;
     for (const offer of sold) {
       const rest = best[Math.max(0, lacking - offer.count)]!;
-      const price = rest.price + offer.price;
+      const price = rest.price + worth(offer);
       const boxes = rest.boxes + 1;
       if (!state || price < state.price || (price === state.price && boxes < state.boxes))
         state = { price, boxes, offer };

@@ -3,8 +3,8 @@ import { inches } from '../length';
 import { DEFAULT_SHOP, newJob, type OnHand } from '../job';
 import { blanksOf } from '../milling';
 import { buildPiece, newPiece } from '../piece';
-import { SAMPLE_YARD, type HardwareOffer } from '../stock';
-import { boxesFor, buyingList, chooseBoards, offerLength, offerMaterial } from './index';
+import type { HardwareOffer } from '../stock';
+import { boxesFor, buyingList, chooseBoards, offerMaterial } from './index';
 
 describe('boxes of screws', () => {
   const offer = (count: number, price: number): HardwareOffer => ({
@@ -57,7 +57,7 @@ describe('the list', () => {
   const piece = { ...newPiece('t', 'coffee'), copies: 2 };
   const job = { ...newJob('two end tables'), pieces: [piece] };
   const { parts } = buildPiece(piece, '2x6', DEFAULT_SHOP, 'in');
-  const boards = chooseBoards(blanksOf(job, parts), SAMPLE_YARD, DEFAULT_SHOP, [], {}, new Map());
+  const boards = chooseBoards(blanksOf(job, parts), job, {}, new Map());
   const list = buyingList(job, boards, []);
 
   test('copies share boards: legs and tops of both are on it, numbered through', () => {
@@ -75,7 +75,7 @@ describe('the list', () => {
           .filter((board) => board.material === offerMaterial(line.offer))
           .flatMap((board) => board.pieces.map((cut) => cut.length)),
       );
-      expect(offerLength(line.offer) / inches(1) - 1).toBeGreaterThanOrEqual(longest / inches(1));
+      expect(line.offer.length / inches(1) - 1).toBeGreaterThanOrEqual(longest / inches(1));
     }
     const exact = buyingList({ ...job, spares: 'none' }, boards, []);
     expect(exact.spareCount).toBe(0);
@@ -118,7 +118,7 @@ describe('what is on hand', () => {
   const job = { ...newJob('a table'), pieces: [piece] };
   const { parts } = buildPiece(piece, '2x6', DEFAULT_SHOP, 'in');
   const blanks = blanksOf(job, parts);
-  const choose = (onHand: readonly OnHand[]) => chooseBoards(blanks, SAMPLE_YARD, DEFAULT_SHOP, onHand, {}, new Map());
+  const choose = (onHand: readonly OnHand[]) => chooseBoards(blanks, { ...job, onHand }, {}, new Map());
   const there = (length: number, rest: Partial<OnHand> = {}): OnHand => ({
     id: 'h1',
     material: '2x4',

@@ -1,8 +1,9 @@
 import { inches, type Length } from '../length';
 import type { Job } from '../job';
-import type { BoardOffer, HardwareNeed, HardwareOffer, SheetOffer } from '../stock';
+import type { BoardOffer, HardwareNeed, HardwareOffer, SheetOffer, Yard } from '../stock';
 import { boxesFor, type Boxes } from './boxes';
 import type { Board, Boards } from './boards';
+import { marketOf, soldAt, worthOf } from './market';
 import { sparesFor } from './spares';
 import { storeCuts } from './store-cuts';
 
@@ -18,6 +19,8 @@ export type BoardLine = {
   readonly storeCuts: readonly (readonly Length[] | null)[];
 };
 export type HardwareLine = Boxes & { readonly need: HardwareNeed; readonly total: number };
+/** What is spent at one yard, cents. */
+export type YardTotal = { readonly yard: Yard; readonly subtotal: number; readonly tax: number };
 
 export type BuyingList = {
   readonly boards: readonly BoardLine[];
@@ -28,6 +31,8 @@ export type BuyingList = {
   readonly inCart: number;
   readonly subtotal: number;
   readonly tax: number;
+  /** The same by yard, in the job's order: those where something is bought. */
+  readonly byYard: readonly YardTotal[];
   readonly total: number;
   /** Cents of the subtotal spent on spares. */
   readonly spares: number;
@@ -45,8 +50,12 @@ export type BuyingList = {
 export const KEEP_OFFCUT: Length = inches(12);
 
 /** Boxes for a need, or the thing itself where the person states its price. */
-function boxed(need: HardwareNeed, offers: readonly HardwareOffer[]): readonly Boxes[] | null {
-  if (need.price === undefined) return boxesFor(need, offers);
+function boxed(
+  need: HardwareNeed,
+  offers: readonly HardwareOffer[],
+  worth: (offer: HardwareOffer) => number,
+): readonly Boxes[] | null {
+  if (need.price === undefined) return boxesFor(need, offers, worth);
   const own = { id: `${need.kind}-${need.size}`, kind: need.kind, size: need.size, count: 1, price: need.price };
   return [{ offer: own, count: need.count }];
 }
@@ -73,16 +82,23 @@ export function buyingList(job: Job, boards: Boards, needs: readonly HardwareNee
       storeCuts: long.map((board) => storeCuts(board, job.shop.car)),
     };
   });
+  const worth = worthOf(job);
+  const { hardware: hardwareSold } = marketOf(job);
   const hardware: HardwareLine[] = [];
   const notSold: HardwareNeed[] = [];
   for (const need of needs) {
-    const boxes = boxed(need, job.yard.hardware);
+    const boxes = boxed(need, hardwareSold, worth);
     if (boxes === null) notSold.push(need);
     else hardware.push(...boxes.map((box) => ({ ...box, need, total: box.count * box.offer.price })));
   }
   const inCart = job.onHand.reduce((sum, { price, count }) => sum + price * count, 0);
   const subtotal = [...lines, ...hardware].reduce((sum, line) => sum + line.total, inCart);
-  const tax = Math.round((subtotal * job.yard.tax) / 100);
+  const byYard = [job.yard, ...job.alsoAt].flatMap((yard, at): YardTotal[] => {
+    const here = [...lines, ...hardware].filter(({ offer }) => soldAt(job, offer).id === yard.id);
+    const spent = here.reduce((sum, line) => sum + line.total, at === 0 ? inCart : 0);
+    return at === 0 || spent > 0 ? [{ yard, subtotal: spent, tax: Math.round((spent * yard.tax) / 100) }] : [];
+  });
+  const tax = byYard.reduce((sum, row) => sum + row.tax, 0);
 
   let bought = 0;
   let used = 0;
@@ -100,6 +116,7 @@ export function buyingList(job: Job, boards: Boards, needs: readonly HardwareNee
     inCart,
     subtotal,
     tax,
+    byYard,
     total: subtotal + tax,
     spares: spares.reduce((sum, { offer, count }) => sum + count * offer.price, 0),
     boardCount: toBuy.length,

@@ -1,7 +1,8 @@
 import type { Length } from '../length';
 import type { Job } from '../job';
-import type { BoardOffer, Nominal, SheetOffer } from '../stock';
-import { offerLength, offersOf, type Boards } from './boards';
+import type { BoardKey, BoardOffer, SheetOffer } from '../stock';
+import { offersOf, type Boards } from './boards';
+import { marketOf, worthOf } from './market';
 
 /** How sure the spares of a nominal size shall be that no second trip is needed. */
 export const SURE = 0.9;
@@ -26,7 +27,7 @@ export function sparesNeeded(count: number, spoiled: number): number {
 
 /** Spare boards by nominal size: how many are cut, how many are bought besides, and from which offer. */
 export type Spares = {
-  readonly material: Nominal;
+  readonly material: BoardKey;
   readonly cut: number;
   readonly offer: BoardOffer | SheetOffer;
   readonly count: number;
@@ -39,19 +40,21 @@ export type Spares = {
  * size, or as many as it takes to be sure. Sheets are dear and seldom spoiled whole: a spare is of boards.
  */
 export function sparesFor(job: Job, boards: Boards): readonly Spares[] {
-  const sizes = new Map<Nominal, { longest: Length; cut: number }>();
+  const sizes = new Map<BoardKey, { longest: Length; cut: number }>();
   for (const { offer, material, pieces } of boards.boards) {
     if ('sheet' in offer) continue;
-    const before = sizes.get(material as Nominal) ?? { longest: 0, cut: 0 };
+    const before = sizes.get(material as BoardKey) ?? { longest: 0, cut: 0 };
     const longest = Math.max(before.longest, ...pieces.map(({ length }) => length));
-    sizes.set(material as Nominal, { longest, cut: before.cut + 1 });
+    sizes.set(material as BoardKey, { longest, cut: before.cut + 1 });
   }
   const spoiled = job.shop.spoiled / 100;
+  const market = marketOf(job);
+  const worth = worthOf(job);
   return [...sizes].flatMap(([material, { longest, cut }]): Spares[] => {
     const wanted = job.spares === 'none' ? 0 : job.spares === 'each' ? 1 : sparesNeeded(cut, spoiled);
-    const offer = offersOf(material, job.yard)
-      .filter((row) => offerLength(row) - 2 * job.shop.squareEnds >= longest)
-      .sort((a, b) => a.price - b.price || offerLength(a) - offerLength(b))[0];
+    const offer = offersOf(material, market)
+      .filter((row) => row.length - 2 * job.shop.squareEnds >= longest)
+      .sort((a, b) => worth(a) - worth(b) || a.length - b.length)[0];
     if (!offer) return [];
     return [{ material, cut, offer, count: wanted, secondTrip: secondTrip(cut, wanted, spoiled) }];
   });

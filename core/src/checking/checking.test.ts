@@ -2,7 +2,6 @@ import { inches, toInches } from '../length';
 import { applyChanges, newJob, type Change, type Job, type Piece } from '../job';
 import { boxOf, newPiece } from '../piece';
 import { planJob } from '../plan';
-import { SAMPLE_YARD } from '../stock';
 import { plain } from '../words';
 import { kneeRoom, movement, seating, showsAt, tipsAt, topSag, weightOf } from './index';
 
@@ -75,7 +74,7 @@ describe('wood, by hand', () => {
   test('weight of a board: volume times density', () => {
     const top = parts.find((part) => part.tag === 'T1')!;
     // 60 x 5 1/4 x 1 1/2 in is 472.5 cubic inches, 0.2734 cubic feet, at 29 lb.
-    expect(weightOf(top, SAMPLE_YARD)).toBeCloseTo(7.93, 2);
+    expect(weightOf(top)).toBeCloseTo(7.93, 2);
   });
 
   test('movement: width x Ct x change', () => {
@@ -83,18 +82,18 @@ describe('wood, by hand', () => {
   });
 
   test('sag: P L^3 / 48 E I, and where it shows', () => {
-    const sag = topSag(parts, SAMPLE_YARD, 200)!;
+    const sag = topSag(parts, 200)!;
     const inertia = (24 * 1.5 ** 3) / 12;
     expect(sag.sag).toBeCloseTo((200 * sag.span ** 3) / (48 * 1.4e6 * inertia), 6);
     expect(showsAt(24)).toBeCloseTo(1 / 16);
   });
 
   test('tipping: own weight about the feet, over the overhang', () => {
-    const weight = parts.reduce((sum, part) => sum + weightOf(part, SAMPLE_YARD), 0);
+    const weight = parts.reduce((sum, part) => sum + weightOf(part), 0);
     // Overhang 2 at the sides, half of 31 1/2 is 15 3/4; 3 at the ends, half of 60 is 30.
     const side = (weight * (15.75 - 2)) / 2;
     const end = (weight * (30 - 3)) / 3;
-    expect(tipsAt(parts, SAMPLE_YARD).pounds).toBeCloseTo(Math.min(side, end), 4);
+    expect(tipsAt(parts).pounds).toBeCloseTo(Math.min(side, end), 4);
   });
 });
 
@@ -116,7 +115,12 @@ describe('money and shop', () => {
     ['dearer than bought', [{ piece: 't', path: ['boughtPrice'], value: 100 }], 'bought', 'care'],
     ['spares', [], 'spares', 'care'],
     ['longer than the car', [{ piece: null, path: ['shop', 'car'], value: inches(40) }], 'car', 'care'],
-    ['all clamps', [{ piece: null, path: ['shop', 'clamps'], value: 2 }], 'clamps', 'care'],
+    [
+      'all clamps',
+      [{ piece: null, path: ['shop', 'clamps'], value: [{ length: inches(50), count: 2 }] }],
+      'clamps',
+      'care',
+    ],
     ['a screw that is not sold', [{ piece: null, path: ['yard', 'hardware'], value: [] }], 'not-sold-glue-', 'stop'],
     [
       'short pieces',
@@ -190,12 +194,7 @@ describe('parts', () => {
       with4.buying.boards.flatMap((board) => board.pieces).filter((piece) => piece.blank.part.tag === 'X1'),
     ).toHaveLength(4);
     // Four of 20 x 1 1/2 x 3/4 in of pine at 28 lb per cubic foot.
-    expect(
-      weightOf(
-        with4.parts.find((part) => part.tag === 'X1')!,
-        SAMPLE_YARD,
-      ),
-    ).toBeCloseTo((4 * 20 * 1.5 * 0.75 * 28) / 1728, 3);
+    expect(weightOf(with4.parts.find((part) => part.tag === 'X1')!)).toBeCloseTo((4 * 20 * 1.5 * 0.75 * 28) / 1728, 3);
     expect(with4.joints.some((joint) => joint.drilled.endsWith('X1') || joint.into.endsWith('X1'))).toBe(false);
     expect(finding(job({ ...base, loose: [{ ...loose, width: inches(2) }] }), 'wide-X1')!.level).toBe('stop');
   });

@@ -1,5 +1,5 @@
 import { inches, type Length } from '../length';
-import { offerLength, offersOf } from '../buying';
+import { marketOf, offersOf } from '../buying';
 import { alongOf } from '../piece';
 import type { Finding } from '../job';
 import { isSheet, printMaterial } from '../stock';
@@ -14,8 +14,9 @@ export function cutNotes({ job, buying }: Facts): readonly Finding[] {
   const found: Finding[] = [];
   for (const { blank, because } of buying.unplaced) {
     const { part } = blank;
-    const offers = offersOf(blank.material, job.yard);
-    const longest = Math.max(0, ...offers.map(offerLength)) - (isSheet(blank.material) ? 0 : 2 * job.shop.squareEnds);
+    const offers = offersOf(blank.material, marketOf(job));
+    const longest =
+      Math.max(0, ...offers.map((offer) => offer.length)) - (isSheet(blank.material) ? 0 : 2 * job.shop.squareEnds);
     const excess = blank.length - longest;
     const piece = job.pieces.find((item) => item.id === part.piece)!;
     const along = alongOf(part);

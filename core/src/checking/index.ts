@@ -23,9 +23,9 @@ export const findingsOf = (facts: Facts): readonly Finding[] =>
   [
     ...facts.pieces.flatMap((piece) => [
       ...piece.model.findings,
-      ...sizeNotes(piece),
-      ...woodNotes(piece, facts.job),
-      ...partNotes(piece),
+      ...sizeNotes(piece, facts.job),
+      ...woodNotes(piece),
+      ...partNotes(piece, facts.job),
       ...jointNotes(piece, facts.job),
       ...shopNotes(piece, facts.job),
     ]),

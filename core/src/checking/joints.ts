@@ -1,4 +1,4 @@
-import type { Finding, Job } from '../job';
+import { clampCount, clampsOver, type Finding, type Job } from '../job';
 import { JOINTS_AT_ONCE } from '../building';
 import { dim, listOf, say, strong, tag, type Bit } from '../words';
 import { note, type PieceFacts } from './facts';
@@ -23,12 +23,44 @@ export function jointNotes({ piece, parts, fastenings, steps }: PieceFacts, job:
     );
   }
   const most = Math.max(0, ...steps.map((step) => step.clamps));
-  if (most >= job.shop.clamps && most > 0)
+  const have = clampCount(job.shop);
+  if (most >= have && most > 0)
     found.push(
       note(piece.id, 'clamps', 'care', 'build', {
-        title: say`All ${job.shop.clamps} clamps at once`,
+        title: say`All ${have} clamps at once`,
         because: say`Some glue-ups want more than you have. The steps split them, and screws hold while the glue sets.`,
         numbers: { clamps: most },
+      }),
+    );
+  const glued = fastenings
+    .filter(({ joint, glue }) => joint.kind === 'lamination' && glue > 0)
+    .map(({ drilled }) => drilled);
+  const across = glued.some(({ role }) => role === 'top') ? piece.size.width : 0;
+  if (across > 0 && clampsOver(job.shop, across) === 0)
+    found.push(
+      note(piece.id, 'clamps-short', 'care', 'build', {
+        title: say`No clamp opens ${dim(across)}`,
+        because: say`The top is held by glue alone, and your longest clamp opens ${dim(Math.max(0, ...job.shop.clamps.map(({ length }) => length)))}. Wedge it between two stops on the bench, glue it in halves, or let pocket screws pull it shut.`,
+        numbers: { across },
+        remedies:
+          piece.topChoices.held === 'glue'
+            ? [
+                {
+                  label: say`Hold it by pocket screws`,
+                  changes: [{ piece: piece.id, path: ['topChoices', 'held'], value: 'pocket screws' }],
+                },
+              ]
+            : [],
+      }),
+    );
+  const { bench } = job.shop;
+  const [long, wide] = [Math.max(piece.size.length, piece.size.width), Math.min(piece.size.length, piece.size.width)];
+  const boards = parts.filter((part) => part.role === 'top' && part.trimmedLater).length;
+  if (boards > 1 && (long > Math.max(bench.length, bench.width) || wide > Math.min(bench.length, bench.width)))
+    found.push(
+      note(piece.id, 'bench', 'care', 'build', {
+        title: say`The top is larger than the bench`,
+        because: say`It is ${dim(long)} by ${dim(wide)}, the bench ${dim(bench.length)} by ${dim(bench.width)}. Glue it up on straight boards across two sawhorses, levelled by eye from both ends: a top glued on a twist stays twisted.`,
       }),
     );
   const tops = parts.filter((part) => part.role === 'top').length;

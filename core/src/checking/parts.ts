@@ -1,7 +1,7 @@
 import { inches, type Length } from '../length';
-import type { Finding } from '../job';
+import type { Finding, Job } from '../job';
 import { chordSaving, topOf } from '../piece';
-import { dressed, isBoard, printMaterial, type Nominal } from '../stock';
+import { isBoard, printMaterial, sizesOf, type BoardKey } from '../stock';
 import { dim, listOf, say, strong, tag, type Bit } from '../words';
 import { note, type PieceFacts } from './facts';
 
@@ -9,9 +9,10 @@ import { note, type PieceFacts } from './facts';
 const TALL: Length = inches(30);
 
 /** Parts set or added by hand, parts their stock can not give, what a round top saves, and what must be anchored. */
-export function partNotes({ piece, parts }: PieceFacts): readonly Finding[] {
+export function partNotes({ piece, parts }: PieceFacts, job: Job): readonly Finding[] {
   if (parts.length === 0) return [];
   const found: Finding[] = [];
+  const sizes = sizesOf(job.measured);
   const set = parts.filter((part) => Object.keys(part.changed).length > 0);
   if (set.length > 0) {
     const others = Object.fromEntries(
@@ -27,9 +28,9 @@ export function partNotes({ piece, parts }: PieceFacts): readonly Finding[] {
     );
   }
   // Boards glued face to face are wide or thick in their plies' sum; the width is one board's.
-  const wide = parts.filter((part) => isBoard(part.material) && part.width > dressed(part.material).width);
+  const wide = parts.filter((part) => isBoard(part.material) && part.width > sizes.board(part.material).width);
   for (const part of wide) {
-    const most = dressed(part.material as Nominal).width;
+    const most = sizes.board(part.material as BoardKey).width;
     found.push(
       note(piece.id, `wide-${part.tag}`, 'stop', 'parts', {
         about: [part.id],

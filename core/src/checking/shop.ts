@@ -1,7 +1,7 @@
 import { able, TOOLS, WAYS, type Finding, type Job, type Piece, type Remedy, type Tool, type Ways } from '../job';
 import { blankOf } from '../milling';
 import { topOf, type Part } from '../piece';
-import { dressed, isBoard, isSheet } from '../stock';
+import { isBoard, isSheet, nominalOf, sizesOf } from '../stock';
 import { dim, listOf, say, tag, type Phrase } from '../words';
 import { note, type PieceFacts } from './facts';
 
@@ -47,18 +47,18 @@ const otherTop = (piece: Piece, key: string, value: string, label: Phrase): read
 };
 
 /** A top of whole boards as they are bought, so wide that none need be ripped; where only the top asks for it. */
-function unripped(piece: Piece, ripped: readonly Part[]): readonly Remedy[] {
+function unripped(piece: Piece, ripped: readonly Part[], job: Job): readonly Remedy[] {
   const [first] = ripped;
   if (!first || !isBoard(first.material) || piece.top !== 'joined') return [];
   if (ripped.some(({ role, material }) => role !== 'top' || material !== first.material)) return [];
-  const board = dressed(first.material).width;
+  const board = sizesOf(job.measured).board(first.material).width;
   const width = Math.max(1, Math.round(piece.size.width / board)) * board;
   return [
     {
       label: say`Boards as bought, ${dim(width)} wide`,
       changes: [
         { piece: piece.id, path: ['topChoices', 'edges'], value: 'as bought' },
-        { piece: piece.id, path: ['topChoices', 'width'], value: first.material.split('x')[1] },
+        { piece: piece.id, path: ['topChoices', 'width'], value: nominalOf(first.material).split('x')[1] },
         { piece: piece.id, path: ['size', 'width'], value: width },
       ],
     },
@@ -71,13 +71,14 @@ const steepest = ({ ends }: Part): number =>
   Math.max(...[ends.left, ends.right].flatMap(({ mitre, bevel }) => [Math.abs(mitre), Math.abs(bevel)]));
 
 function needsOf({ piece, parts, fastenings }: PieceFacts, job: Job): readonly Need[] {
+  const sizes = sizesOf(job.measured);
   const wooden = parts.filter((part) => part.material !== 'bought');
-  const ripped = wooden.filter((part) => isBoard(part.material) && blankOf(part, job.shop, 1)?.rip);
+  const ripped = wooden.filter((part) => isBoard(part.material) && blankOf(part, piece, job.shop, sizes)?.rip);
   const grooved = wooden.filter((part) =>
     part.cuts.some(({ kind }) => kind === 'groove' || kind === 'rebate' || kind === 'dado'),
   );
   const pockets = fastenings.filter(({ by }) => by === 'pocket screws').map(({ drilled }) => drilled);
-  const wide = wooden.filter((part) => isBoard(part.material) && dressed(part.material).width > job.shop.crosscut);
+  const wide = wooden.filter((part) => isBoard(part.material) && sizes.board(part.material).width > job.shop.crosscut);
   return [
     {
       id: 'rip',
@@ -86,7 +87,7 @@ function needsOf({ piece, parts, fastenings }: PieceFacts, job: Job): readonly N
       stop: false,
       title: say`Nothing here rips boards`,
       instead: say`Have the yard rip them, or choose boards that come square and leave their edges.`,
-      remedies: unripped(piece, ripped),
+      remedies: unripped(piece, ripped, job),
     },
     {
       id: 'sheet',

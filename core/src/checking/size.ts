@@ -1,13 +1,13 @@
 import { inches, toInches } from '../length';
-import { USE_NAMES, type Finding } from '../job';
+import { USE_NAMES, type Finding, type Job } from '../job';
 import { choosable, topOf } from '../piece';
-import { dressed, type Nominal } from '../stock';
+import { sizesIn, sizesOf, type Nominal } from '../stock';
 import { dim, say } from '../words';
 import { note, type PieceFacts } from './facts';
 import { END_SEAT_OVERHANG, KNEES, PLACE, USUAL_HEIGHT, betweenLegs, kneeRoom, seating } from './people';
 
 /** Seats, knees and height. */
-export function sizeNotes({ piece, parts }: PieceFacts): readonly Finding[] {
+export function sizeNotes({ piece, parts }: PieceFacts, job: Job): readonly Finding[] {
   const found: Finding[] = [];
   const { size } = piece;
   const seats = seating(piece, parts, topOf(piece)?.deck ?? 'rectangle');
@@ -41,12 +41,13 @@ export function sizeNotes({ piece, parts }: PieceFacts): readonly Finding[] {
 
   if (knees !== null && knees < KNEES && (sitting || piece.seats !== null)) {
     const short = KNEES - knees;
+    const sizes = sizesIn(piece, sizesOf(job.measured));
     const remedies: Finding['remedies'][number][] = [];
     const apron = piece.choices.apron ?? choosable(piece, 'apron')?.initial;
     const slimmer = typeof apron === 'string' && apron.startsWith('2') ? '2x3' : '1x3';
     const offered = choosable(piece, 'apron');
     const takes = offered?.kind === 'pick' && Object.hasOwn(offered.options, slimmer);
-    if (takes && dressed(apron as Nominal).width - dressed(slimmer).width >= short)
+    if (takes && sizes.dressed(apron as Nominal).width - sizes.dressed(slimmer).width >= short)
       remedies.push({ label: say`Use a ${slimmer} apron`, changes: [change(['choices', 'apron'], slimmer)] });
     remedies.push({
       label: say`Make it ${dim(size.height + short)} high`,

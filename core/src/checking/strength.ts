@@ -1,23 +1,19 @@
 import { inches, toInches } from '../length';
 import { alongOf, boxOf, extent, solidOf, type Part } from '../piece';
 import { volumeOf } from '../solid';
-import { isSheet, SHEETS, SPECIES, type Material, type Species, type Yard } from '../stock';
-
-/** Species of a part: what the yard sells in its nominal size. */
-export const speciesOf = (material: Material, yard: Yard): Species =>
-  yard.boards.find((offer) => offer.nominal === material)?.species ?? 'spf';
+import { isSheet, SHEETS, SPECIES, speciesOf, type Species, type Stocked } from '../stock';
 
 /** Density in lb per cubic foot and stiffness along the grain in psi of what a part is made of. */
-const woodOf = (material: Material, yard: Yard): { readonly density: number; readonly modulus: number } =>
-  isSheet(material) ? SHEETS[material] : SPECIES[speciesOf(material, yard)];
+const woodOf = (material: Stocked): { readonly density: number; readonly modulus: number } =>
+  isSheet(material) ? SHEETS[material] : SPECIES[speciesOf(material)];
 
 /** Weight in lb of a part, from its volume and its density (Wood Handbook), or as stated for what is bought. */
-export function weightOf(part: Part, yard: Yard): number {
-  if (part.bought) return part.bought.pounds * part.count;
+export function weightOf(part: Part): number {
+  if (part.bought || part.material === 'bought') return (part.bought?.pounds ?? 0) * part.count;
   const cubicInches = part.loose
     ? toInches(part.length) * toInches(part.width) * toInches(part.thickness)
     : volumeOf(solidOf(part)) / inches(1) ** 3;
-  return (cubicInches / 1728) * woodOf(part.material, yard).density * part.count;
+  return (cubicInches / 1728) * woodOf(part.material).density * part.count;
 }
 
 /**
@@ -26,11 +22,7 @@ export function weightOf(part: Part, yard: Yard): number {
  *
  * @param load lb
  */
-export function topSag(
-  parts: readonly Part[],
-  yard: Yard,
-  load: number,
-): { readonly sag: number; readonly span: number } | null {
+export function topSag(parts: readonly Part[], load: number): { readonly sag: number; readonly span: number } | null {
   const tops = parts.filter((part) => part.role === 'top' && part.material !== 'bought');
   const top = tops[0];
   const under = Math.min(...tops.map((part) => boxOf(part).min[2]));
@@ -44,7 +36,7 @@ export function topSag(
   if (span <= 0) return null;
   const width = Math.min(24, toInches(tops.reduce((sum, part) => sum + extent(boxOf(part), 1), 0)));
   const inertia = (width * toInches(top.thickness) ** 3) / 12;
-  const { modulus } = woodOf(top.material, yard);
+  const { modulus } = woodOf(top.material as Stocked);
   return { sag: (load * span ** 3) / (48 * modulus * inertia), span };
 }
 
@@ -55,8 +47,8 @@ export const showsAt = (span: number): number => span / 12 / 32;
  * Pounds straight down on the edge of the top that lift the far feet, for the less favourable of ends and sides:
  * own weight times its distance from the feet, over the overhang. Infinite where nothing overhangs.
  */
-export function tipsAt(parts: readonly Part[], yard: Yard): { readonly pounds: number; readonly edge: 'end' | 'side' } {
-  const weight = parts.reduce((sum, part) => sum + weightOf(part, yard), 0);
+export function tipsAt(parts: readonly Part[]): { readonly pounds: number; readonly edge: 'end' | 'side' } {
+  const weight = parts.reduce((sum, part) => sum + weightOf(part), 0);
   // What stands on the floor: legs, feet, sides.
   const standing = parts.filter((part) => !part.loose && boxOf(part).min[2] === 0).map(boxOf);
   const tops = parts.filter((part) => part.role === 'top').map(boxOf);

@@ -1,10 +1,10 @@
 import { inches, toInches } from '../length';
-import type { Finding, Job, Piece } from '../job';
+import type { Finding, Piece } from '../job';
 import { choosable, familyOf, settled, topOf, type Choices, type Part } from '../piece';
-import { isBoard, SPECIES, SUMMER_MOISTURE, WINTER_MOISTURE } from '../stock';
+import { isBoard, LUMBER, SPECIES, speciesOf, SUMMER_MOISTURE, WINTER_MOISTURE, type BoardKey } from '../stock';
 import { about, dim, say, type Phrase } from '../words';
 import { note, type PieceFacts } from './facts';
-import { movement, showsAt, speciesOf, tipsAt, topSag } from './strength';
+import { movement, showsAt, tipsAt, topSag } from './strength';
 
 /** The load a table top is checked for, lb at the worst point. */
 const POINT_LOAD = 200;
@@ -17,8 +17,8 @@ const fine = (value: number): Phrase =>
   value < 1 / 64 ? say`under ${dim(inches(1 / 64))}` : say`${dim(inches(Math.round(value * 64) / 64))}`;
 
 /** How far a top of boards moves with the seasons, and whether its fixing lets it. */
-function movementNote(piece: Piece, top: Part, clips: boolean, job: Job): readonly Finding[] {
-  const species = speciesOf(top.material, job.yard);
+function movementNote(piece: Piece, top: Part, clips: boolean): readonly Finding[] {
+  const species = speciesOf(top.material as BoardKey);
   const width = piece.size.width;
   const move = movement(toInches(width), species, SUMMER_MOISTURE - WINTER_MOISTURE);
   const swing = say`${dim(width)} of ${SPECIES[species].name} across the grain, from ${SUMMER_MOISTURE} % moisture in summer to ${WINTER_MOISTURE} % in winter.`;
@@ -38,16 +38,16 @@ function movementNote(piece: Piece, top: Part, clips: boolean, job: Job): readon
 }
 
 /** Movement, stiffness and tipping: estimates for ordinary home use, not an engineer's rating. */
-export function woodNotes({ piece, parts }: PieceFacts, job: Job): readonly Finding[] {
+export function woodNotes({ piece, parts }: PieceFacts): readonly Finding[] {
   if (parts.length === 0) return [];
   const found: Finding[] = [];
   const choices: Choices = settled(familyOf(piece).choices, piece.choices);
   const number = (name: string): number => (typeof choices[name] === 'number' ? (choices[name] as number) : 0);
   const kind = topOf(piece);
   const boards = parts.filter((part) => part.role === 'top' && isBoard(part.material));
-  if (kind?.moves && boards.length > 0) found.push(...movementNote(piece, boards[0]!, choices.fixing === 'clips', job));
+  if (kind?.moves && boards.length > 0) found.push(...movementNote(piece, boards[0]!, choices.fixing === 'clips'));
 
-  const sag = topSag(parts, job.yard, POINT_LOAD);
+  const sag = topSag(parts, POINT_LOAD);
   if (sag) {
     const stiff = sag.sag <= showsAt(sag.span);
     const more = number('crossSupports') + 1;
@@ -69,7 +69,16 @@ export function woodNotes({ piece, parts }: PieceFacts, job: Job): readonly Find
     );
   }
 
-  const tip = tipsAt(parts, job.yard);
+  const line = LUMBER[piece.wood];
+  if ('treated' in line)
+    found.push(
+      note(piece.id, 'treated', 'care', 'shape', {
+        title: say`Treated wood: not for food`,
+        because: say`Keep plates, children’s mouths and pets off it or seal the top; never burn the offcuts; wear a mask and wash your hands. Use screws and hardware marked for treated wood. It is often sold wet: let it dry before a finish.`,
+      }),
+    );
+
+  const tip = tipsAt(parts);
   if (kind && tip.pounds < LEANING) {
     const overhang = tip.edge === 'end' ? 'ends' : 'sides';
     const path = choosable(piece, 'overhang') ? 'overhang' : overhang === 'ends' ? 'overhangEnds' : 'overhangSides';

@@ -15,7 +15,7 @@ const today = '2026-11-24';
  */
 function leastBoards(nominal: Nominal, wanted: ReadonlyMap<Length, number>, job: Job): number {
   const sizes = [...wanted.keys()].sort((a, b) => b - a);
-  const offers = SAMPLE_YARD.boards.filter((offer) => offer.nominal === nominal);
+  const offers = SAMPLE_YARD.boards.filter((offer) => offer.board === nominal);
   const known = new Map<string, number>();
   const least = (left: readonly number[]): number => {
     const first = left.findIndex((count) => count > 0);
@@ -24,8 +24,8 @@ function leastBoards(nominal: Nominal, wanted: ReadonlyMap<Length, number>, job:
     const before = known.get(key);
     if (before !== undefined) return before;
     let best = Infinity;
-    for (const { feet, price } of offers) {
-      const room = inches(feet * 12) - 2 * job.shop.squareEnds + job.shop.kerf;
+    for (const { length, price } of offers) {
+      const room = length - 2 * job.shop.squareEnds + job.shop.kerf;
       const fill = (at: number, rest: Length, counts: readonly number[]): void => {
         if (at === sizes.length) {
           best = Math.min(best, price + least(counts));

@@ -78,12 +78,19 @@ export function wishes(job: Job, yards: readonly Yard[]): readonly Wish[] {
     ];
   });
   const others = yards
-    .filter(({ id }) => id !== job.yard.id)
-    .map((yard): Wish => ({
-      id: `yard.${yard.id}`,
-      label: say`Buy at ${strong(yard.name)}`,
-      changes: [{ piece: null, path: ['yard'], value: yard }],
-    }));
+    .filter(({ id }) => id !== job.yard.id && !job.alsoAt.some((other) => other.id === id))
+    .flatMap((yard): readonly Wish[] => [
+      {
+        id: `yard.${yard.id}`,
+        label: say`Buy at ${strong(yard.name)}`,
+        changes: [{ piece: null, path: ['yard'], value: yard }],
+      },
+      {
+        id: `also.${yard.id}`,
+        label: say`Buy some of it at ${strong(yard.name)} too, a second stop`,
+        changes: [{ piece: null, path: ['alsoAt'], value: [...job.alsoAt, yard] }],
+      },
+    ]);
   const spares: readonly Wish[] =
     job.spares === 'none'
       ? []

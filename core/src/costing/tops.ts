@@ -2,7 +2,7 @@ import type { Length } from '../length';
 import type { Job } from '../job';
 import { boardChoices, choosesWidth, divideTop, settled } from '../piece';
 import { priceJob, type Plan, type PlanOptions } from '../plan';
-import { topNominals, type Nominal } from '../stock';
+import { sizesIn, sizesOf, topNominals, type Nominal } from '../stock';
 
 /** One way to join a piece's top, beside the others: what it would make of the whole job. */
 export type TopOption = {
@@ -29,7 +29,14 @@ export function compareTops(job: Job, plan: Plan, pieceId: string, options: Plan
   if (!piece || plan.pieces[at]!.parts.length === 0 || !choosesWidth(piece)) return [];
   const choices = settled(boardChoices, piece.topChoices);
   return topNominals(choices.thickness).map((nominal) => {
-    const { widths, ripped } = divideTop(piece.size.width, nominal, choices.edges, job.shop.edgeRip, job.units);
+    const { widths, ripped } = divideTop(
+      piece.size.width,
+      nominal,
+      choices.edges,
+      job.shop.edgeRip,
+      job.units,
+      sizesIn(piece, sizesOf(job.measured)),
+    );
     // As taking it would be: other tops left to the cheapest settle anew.
     const taken = { ...piece, topChoices: { ...piece.topChoices, width: nominal.split('x')[1]! } };
     const { list, buying } = priceJob({ ...job, pieces: job.pieces.with(at, taken) }, options);

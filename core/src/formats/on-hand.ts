@@ -1,7 +1,6 @@
 import { parseLength, printLength, type Length, type Units } from '../length';
 import type { OnHand } from '../job';
-import { dressed, isSheet, printMaterial, type Nominal, type Sheet } from '../stock';
-import { readMaterial } from './parts-csv';
+import { isSheet, printMaterial, readMaterial, sizesOf, type Measured, type Stocked } from '../stock';
 
 export type QuickEntry =
   { readonly ok: true; readonly value: Omit<OnHand, 'id'> } | { readonly ok: false; readonly message: string };
@@ -10,7 +9,7 @@ const EXAMPLE = 'Write it as 2x4 41 1/2 x3, split last 3; or 3/4 plywood 23 x 30
 const fail = (message: string): QuickEntry => ({ ok: false, message });
 
 /** The material at the start of a text, as many of its words as make one, and what comes after. */
-function materialAt(text: string): { readonly material: Nominal | Sheet; readonly rest: string } | null {
+function materialAt(text: string): { readonly material: Stocked; readonly rest: string } | null {
   const words = text.split(/\s+/);
   for (let count = Math.min(4, words.length - 1); count > 0; count--) {
     const material = readMaterial(words.slice(0, count).join(' '));
@@ -42,7 +41,7 @@ function badStretch(
  * What lies there, from one typed line: material, length (and width of a sheet), how many, then after commas what is
  * bad, `squared`, `in` or `on` or `under` where it lies, and any other words as a note.
  */
-export function readOnHand(text: string, units: Units): QuickEntry {
+export function readOnHand(text: string, units: Units, measured: Measured = {}): QuickEntry {
   const [head = '', ...clauses] = text
     .trim()
     .replace(/×/g, 'x')
@@ -60,7 +59,7 @@ export function readOnHand(text: string, units: Units): QuickEntry {
   if (!Number.isInteger(count) || count < 1 || count > 500)
     return fail(`“x${bits[sizes]}” is no count. Write a whole number from 1 to 500.`);
   const long = (length as { length: Length }).length;
-  const wide = isSheet(material) ? (width as { length: Length }).length : dressed(material).width;
+  const wide = isSheet(material) ? (width as { length: Length }).length : sizesOf(measured).board(material).width;
   if (long <= 0 || wide <= 0) return fail(`A size must be more than 0. ${EXAMPLE}`);
 
   const bad: { from: Length; to: Length }[] = [];

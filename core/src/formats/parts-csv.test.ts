@@ -2,7 +2,8 @@ import Papa from 'papaparse';
 import { inches, mm } from '../length';
 import { DEFAULT_SHOP } from '../job';
 import { buildPiece, newPiece } from '../piece';
-import { partsCsv, readMaterial, readPartsCsv } from './index';
+import { readMaterial } from '../stock';
+import { partsCsv, readPartsCsv } from './index';
 
 test.each([
   ['2x4', '2x4'],

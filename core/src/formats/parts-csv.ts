@@ -2,7 +2,7 @@ import Papa from 'papaparse';
 import { parseLength, printLength, type Length, type Units } from '../length';
 import { LoosePartSchema, read, type Piece } from '../job';
 import type { Part } from '../piece';
-import { isBoard, isSheet, NOMINALS, SHEETS, SHEET_NAMES, dressed, type Material } from '../stock';
+import { isSheet, readMaterial, SHEETS, TABLE_SIZES } from '../stock';
 
 type LooseRow = Piece['loose'][number];
 export type RowProblem = { readonly row: number; readonly message: string };
@@ -25,13 +25,6 @@ const NAMES: Readonly<Record<string, 'tag' | 'name' | 'material' | 'length' | 'w
   quantity: 'count',
   qty: 'count',
 };
-
-/** A material as people write it: 2x4, 2×4, 3/4 plywood, ply 3/4. Null where it is none we know. */
-export function readMaterial(text: string): Exclude<Material, 'bought'> | null {
-  const plain = text.trim().toLowerCase().replace(/×/g, 'x').replace(/\s+/g, ' ');
-  if (isBoard(plain as Material)) return plain as Exclude<Material, 'bought'>;
-  return SHEET_NAMES.find((sheet) => sheet === plain || SHEETS[sheet].name.toLowerCase() === plain) ?? null;
-}
 
 /**
  * Parts from a CSV text with a heading line: part, material, length, width, count, and tag where it has one. Good rows
@@ -63,7 +56,7 @@ export function readPartsCsv(
     const material = readMaterial(row.material ?? '');
     if (!material)
       return wrong(
-        `“${row.material ?? ''}” is no material. Write a board such as ${NOMINALS[9]} or a sheet such as ${SHEETS['ply 3/4'].name}.`,
+        `“${row.material ?? ''}” is no material. Write a board such as 2x4 or a sheet such as ${SHEETS['ply 3/4'].name}.`,
       );
     const size = (name: 'length' | 'width', otherwise: Length | null): Length | null => {
       const given = (row[name] ?? '').trim();
@@ -75,7 +68,7 @@ export function readPartsCsv(
     };
     const length = size('length', null);
     if (length === null) return;
-    const width = size('width', isSheet(material) ? null : dressed(material).width);
+    const width = size('width', isSheet(material) ? null : TABLE_SIZES.board(material).width);
     if (width === null) return;
     let number = 1;
     while (tags.has(`X${number}`)) number++;

@@ -1,7 +1,8 @@
-import { applyChanges, newJob, readShop, DEFAULT_SHOP } from '../job';
+import { applyChanges, newJob, DEFAULT_SHOP } from '../job';
+import { inches, PER_FOOT } from '../length';
 import { demoJob, newPiece, STARTS } from '../piece';
 import { SAMPLE_YARD } from '../stock';
-import { readJob, readJobText, readYard } from './index';
+import { readJob, readJobText, readShop, readYard } from './index';
 
 test('every job this program makes can be read back from its text', () => {
   for (const job of [
@@ -18,7 +19,7 @@ test.each([
   ['not JSON', '{"format":', 'damaged'],
   ['another kind', '{"format":"sill-plan/cut-problem@1"}', 'not a job file'],
   ['a list', '[]', 'not a job file'],
-  ['a newer version', JSON.stringify({ ...demoJob(), format: 'sill-plan/job@3' }), 'newer version'],
+  ['a newer version', JSON.stringify({ ...demoJob(), format: 'sill-plan/job@4' }), 'newer version'],
 ])('%s gets a message', (_, text, message) => {
   const read = readJobText(text);
   expect(read.ok).toBe(false);
@@ -63,6 +64,7 @@ test('changes make a new job and leave the old; a piece that is gone changes not
 /** A job as the first version of the program wrote it. */
 const first = {
   ...newJob('old'),
+  shop: { ...DEFAULT_SHOP, clamps: 8 },
   format: 'sill-plan/job@1',
   yard: {
     id: 'old-yard',
@@ -114,11 +116,43 @@ test('a job of the first version migrates: nothing a person stated is lost', () 
     topChoices: { thickness: '1x', width: '6', edges: 'as bought' },
     overrides: {},
     loose: [],
+    wood: 'common',
+    planed: 0,
   });
-  expect(result.value.yard.boards).toEqual(first.yard.boards);
+  expect(result.value.yard.boards).toEqual([
+    { id: '2x4x8', board: '2x4', length: 8 * PER_FOOT, grade: '#2', price: 400, inStock: true },
+  ]);
+  expect(result.value.shop.clamps).toEqual(DEFAULT_SHOP.clamps);
   expect(result.value.yard.hardware[0]).toEqual(first.yard.hardware[0]);
   expect(result.value.yard.sheets).toEqual(SAMPLE_YARD.sheets);
   expect(readJob(result.value)).toEqual(result);
+});
+
+test('a job of the second version: boards by feet, clamps by number, one yard', () => {
+  const job = newJob('second');
+  const shop = { ...job.shop, snipe: undefined, bench: undefined };
+  const row = { id: '2x6x10', nominal: '2x6', feet: 10, species: 'spf', grade: '#2', price: 916, inStock: false };
+  const second = {
+    ...job,
+    format: 'sill-plan/job@2',
+    shop: { ...shop, clamps: 5 },
+    yard: { ...job.yard, boards: [row] },
+    alsoAt: undefined,
+    measured: undefined,
+  };
+  const result = readJob(JSON.parse(JSON.stringify(second)));
+  expect(result.ok).toBe(true);
+  if (!result.ok) return;
+  expect(result.value.yard.boards).toEqual([
+    { id: '2x6x10', board: '2x6', length: 10 * PER_FOOT, grade: '#2', price: 916, inStock: false },
+  ]);
+  expect(result.value.shop.clamps).toEqual([
+    { length: inches(24), count: 3 },
+    { length: inches(50), count: 2 },
+  ]);
+  expect(result.value).toMatchObject({ alsoAt: [], measured: {} });
+  expect(readShop({ ...shop, clamps: 0 })).toMatchObject({ ok: true, value: { clamps: [] } });
+  expect(readShop({ ...DEFAULT_SHOP, clamps: [{ length: 0, count: 1 }] })).toMatchObject({ ok: false });
 });
 
 test('a damaged job of the first version names the field, in today’s words', () => {

@@ -1,7 +1,17 @@
-import { JOB_FORMAT, JobSchema, YardSchema, read, type FieldError, type Job, type ReadResult } from '../job';
+import {
+  JOB_FORMAT,
+  JobSchema,
+  ShopSchema,
+  YardSchema,
+  read,
+  type FieldError,
+  type Job,
+  type ReadResult,
+  type Shop,
+} from '../job';
 import { findFamily, findTop, wrongWith, type Choices, type Specs } from '../piece';
 import type { Yard } from '../stock';
-import { upgraded, upgradedYard } from './upgrade';
+import { upgraded, upgradedShop, upgradedYard } from './upgrade';
 
 /** What is wrong with choices against what a family or top offers. */
 function wrongChoices(specs: Specs, choices: Choices, where: string): readonly FieldError[] {
@@ -71,6 +81,9 @@ export function readJobText(text: string): ReadResult<Job> {
   }
   return readJob(input);
 }
+
+/** Reads a shop, of an older version too. */
+export const readShop = (input: unknown): ReadResult<Shop> => read(ShopSchema, upgradedShop(input), 'shop');
 
 /** Reads a price list, of an older version too. */
 export const readYard = (input: unknown): ReadResult<Yard> => read(YardSchema, upgradedYard(input), 'price list');

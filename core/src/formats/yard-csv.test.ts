@@ -1,13 +1,13 @@
 import fc from 'fast-check';
-import { inches } from '../length';
-import { SAMPLE_YARD, SECOND_YARD, boardFeet } from '../stock';
+import { inches, mm } from '../length';
+import { SAMPLE_YARDS, boardFeet } from '../stock';
 import { readYardCsv, withRows, yardCsv } from './index';
 
 const HEAD = 'kind,size,length,width,grade,species,count,price,per,in stock';
 const read = (...rows: readonly string[]) => readYardCsv([HEAD, ...rows].join('\n'), 'in');
 
 describe('a price list as CSV', () => {
-  test.each([SAMPLE_YARD, SECOND_YARD])('$name goes out and comes back the same', (yard) => {
+  test.each(SAMPLE_YARDS)('$name goes out and comes back the same', (yard) => {
     const rows = readYardCsv(yardCsv(yard, 'in'), 'in');
     expect(rows.problems).toEqual([]);
     expect(withRows(yard, rows)).toEqual(yard);
@@ -29,6 +29,23 @@ describe('a price list as CSV', () => {
     expect(boards[0]).toMatchObject({ price });
   });
 
+  test('boards by the metre, and a wood beside a bare size', () => {
+    const { boards, problems } = read(
+      'board,140x45 pine,2.4,,dressed,,1,9.60,metre,yes',
+      'board,90x45 pine,2400 mm,,dressed,,1,14.88,piece,yes',
+      'board,1x6,8,,S4S,red oak,1,54.88,piece,yes',
+      'board,2x4,8,,#2,spf,1,4.36,piece,yes',
+      'board,140x45 pine,2.4,,dressed,,1,9.60,board foot,yes',
+    );
+    expect(boards.map(({ id, board, length, price }) => [id, board, length, price])).toEqual([
+      ['anz-2x6x2.4', 'anz 2x6', mm(2400), 2304],
+      ['anz-2x4x2.4', 'anz 2x4', mm(2400), 1488],
+      ['oak-1x6x8', 'oak 1x6', inches(96), 5488],
+      ['2x4x8', '2x4', inches(96), 436],
+    ]);
+    expect(problems).toEqual([{ row: 6, message: expect.stringContaining('metre') }]);
+  });
+
   test('sheets by the square foot, boxes with their count', () => {
     const { sheets, hardware } = read('sheet,3/4 plywood,48,48,,,1,2.00,square foot,yes', 'clip,,,,,,25,11.98,box,');
     expect(sheets[0]).toMatchObject({ sheet: 'ply 3/4', length: inches(48), price: 3200, inStock: true });
@@ -38,7 +55,7 @@ describe('a price list as CSV', () => {
   test('every bad row is named with what would be right, the good ones are read', () => {
     const { boards, problems } = read(
       'board,2x4,8,,#2,spf,1,4.36,piece,yes',
-      'board,2x5,8,,#2,spf,1,4.36,piece,yes',
+      'board,2x7,8,,#2,spf,1,4.36,piece,yes',
       'board,2x4,long,,#2,spf,1,4.36,piece,yes',
       'board,2x4,10,,#2,spf,1,cheap,piece,yes',
       'board,2x4,10,,#2,spf,1,4.36,stone,yes',
@@ -54,7 +71,7 @@ describe('a price list as CSV', () => {
       expect.stringContaining('Write feet'),
       expect.stringContaining('12.40'),
       expect.stringContaining('board foot'),
-      expect.stringContaining('species'),
+      expect.stringContaining('balsa'),
       expect.stringContaining('yes or no'),
       expect.stringContaining('no kind'),
       expect.stringContaining('twice'),
@@ -64,8 +81,8 @@ describe('a price list as CSV', () => {
 
   test('rows that are there take the price and keep their id, new ones come with one of their own', () => {
     const rows = read('board,2x4,8,,#2,spf,1,9.99,piece,no', 'board,2x4,9,,#2,spf,1,5.00,piece,yes');
-    const { boards } = withRows(SAMPLE_YARD, rows);
-    expect(boards).toHaveLength(SAMPLE_YARD.boards.length + 1);
+    const { boards } = withRows(SAMPLE_YARDS[0]!, rows);
+    expect(boards).toHaveLength(SAMPLE_YARDS[0]!.boards.length + 1);
     expect(boards.find(({ id }) => id === '2x4x8')).toMatchObject({ price: 999, inStock: false });
     expect(new Set(boards.map(({ id }) => id)).size).toBe(boards.length);
   });

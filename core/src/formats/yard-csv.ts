@@ -1,19 +1,29 @@
 import Papa from 'papaparse';
-import { PER_FOOT, parseLength, printLength, type Units } from '../length';
+import { PER_FOOT, parseLength, printLength, toMm, type Length, type Units } from '../length';
 import { BoardOfferSchema, HardwareOfferSchema, SheetOfferSchema, read } from '../job';
 import {
   HARDWARE_KINDS,
   SHEETS,
   boardFeet,
+  isMetric,
   isSheet,
+  boardKey,
+  lumberAbout,
+  lumberOf,
+  readLumber,
+  nominalOf,
+  printMaterial,
+  readMaterial,
+  type BoardKey,
   type BoardOffer,
   type HardwareOffer,
+  type Sheet,
   type SheetOffer,
   type Yard,
 } from '../stock';
-import { readMaterial, type RowProblem } from './parts-csv';
+import type { RowProblem } from './parts-csv';
 
-const FIELDS = ['kind', 'size', 'length', 'width', 'grade', 'species', 'count', 'price', 'per', 'in stock'] as const;
+const FIELDS = ['kind', 'size', 'length', 'width', 'grade', 'count', 'price', 'per', 'in stock'] as const;
 
 /** A price list as CSV: one row an offer. The same columns are read back. Prices in whole money, not cents. */
 export const yardCsv = (yard: Yard, units: Units): string =>
@@ -22,11 +32,10 @@ export const yardCsv = (yard: Yard, units: Units): string =>
     data: [
       ...yard.boards.map((offer) => [
         'board',
-        offer.nominal,
-        `${offer.feet} ft`,
+        printMaterial(offer.board).replace('×', 'x'),
+        longText(offer.board, offer.length),
         '',
         offer.grade,
-        offer.species,
         1,
         money(offer.price),
         'piece',
@@ -35,9 +44,8 @@ export const yardCsv = (yard: Yard, units: Units): string =>
       ...yard.sheets.map((offer) => [
         'sheet',
         SHEETS[offer.sheet].name,
-        printLength(offer.length, units),
-        printLength(offer.width, units),
-        '',
+        sheetSize(offer.sheet, offer.length, units),
+        sheetSize(offer.sheet, offer.width, units),
         '',
         1,
         money(offer.price),
@@ -50,7 +58,6 @@ export const yardCsv = (yard: Yard, units: Units): string =>
         '',
         '',
         '',
-        '',
         offer.count,
         money(offer.price),
         'box',
@@ -58,6 +65,14 @@ export const yardCsv = (yard: Yard, units: Units): string =>
       ]),
     ],
   });
+
+const inFeet = (board: BoardKey): boolean => lumberAbout(board).region === 'us';
+const longText = (board: BoardKey, length: Length): string =>
+  inFeet(board) ? `${+(length / PER_FOOT).toFixed(3)} ft` : `${+(toMm(length) / 1000).toFixed(3)} m`;
+
+/** A metric sheet is told in mm whatever the job's units are: its size is a whole number of those. */
+const sheetSize = (sheet: Sheet, length: Length, units: Units): string =>
+  isMetric(sheet) ? `${toMm(length)} mm` : printLength(length, units);
 
 const money = (cents: number): string => (cents / 100).toFixed(2);
 const yesNo = (value: boolean): string => (value ? 'yes' : 'no');
@@ -94,29 +109,35 @@ const inStockOf = (row: Row): boolean | null => {
 };
 
 function boardOf(row: Row): Told<BoardOffer> {
-  const nominal = readMaterial(text(row, 'size'));
-  if (!nominal || isSheet(nominal)) return { wrong: `“${text(row, 'size')}” is no board. Write a size such as 2x4.` };
-  const length = parseLength(text(row, 'length').replace(/^(\d+(\.\d+)?)$/, '$1 ft'), 'in');
+  const size = readMaterial(text(row, 'size'));
+  if (!size || isSheet(size))
+    return { wrong: `“${text(row, 'size')}” is no board. Write a size such as 2x4, 1x6 red oak or 140x45 pine.` };
+  const wood = text(row, 'species') || text(row, 'wood');
+  const lumber = wood === '' ? lumberOf(size) : readLumber(wood);
+  if (!lumber) return { wrong: `The wood “${wood}” is none we know. Write one such as pine, red oak or treated.` };
+  // A wood beside a bare size says which line it is of.
+  const board = lumberOf(size) === 'common' ? boardKey(lumber, nominalOf(size)) : size;
+  const length = parseLength(text(row, 'length').replace(/^(\d+(\.\d+)?)$/, inFeet(board) ? '$1 ft' : '$1 m'), 'in');
   if (!length.ok)
-    return { wrong: `The length “${text(row, 'length')}” can not be read. Write feet, such as 8 or 8 ft.` };
+    return {
+      wrong: `The length “${text(row, 'length')}” can not be read. Write ${inFeet(board) ? 'feet, such as 8 or 8 ft' : 'metres, such as 2.4 or 2.4 m'}.`,
+    };
   const feet = length.length / PER_FOOT;
   const price = eachPrice(row, {
     piece: 1,
     foot: feet,
-    'board foot': boardFeet(nominal, feet),
+    ...(inFeet(board) ? { 'board foot': boardFeet(nominalOf(board), feet) } : {}),
     metre: feet * 0.3048,
   });
   if ('wrong' in price) return price;
   const inStock = inStockOf(row);
   if (inStock === null) return { wrong: `“In stock” is yes or no, not “${text(row, 'in stock')}”.` };
-  const species = text(row, 'species').toLowerCase() || 'spf';
   const made = read(
     BoardOfferSchema,
     {
-      id: `${nominal}x${+feet.toFixed(3)}`,
-      nominal,
-      feet,
-      species,
+      id: `${board.replace(/[ /]/g, '-')}x${inFeet(board) ? +feet.toFixed(3) : +(toMm(length.length) / 1000).toFixed(3)}`,
+      board,
+      length: length.length,
       grade: text(row, 'grade'),
       price: price.offer,
       inStock,
@@ -138,7 +159,7 @@ function sheetOf(row: Row, units: Units): Told<SheetOffer> {
   if ('wrong' in price) return price;
   const inStock = inStockOf(row);
   if (inStock === null) return { wrong: `“In stock” is yes or no, not “${text(row, 'in stock')}”.` };
-  const name = (value: number) => printLength(value, units).replace(/[ /]/g, '-');
+  const name = (value: number) => printLength(value, isMetric(sheet) ? 'mm' : units).replace(/[ /]/g, '-');
   const id = `${sheet.replace(/[ /]/g, '-')}-${name(width!.length)}x${name(length!.length)}`;
   const made = read(
     SheetOfferSchema,
@@ -204,7 +225,7 @@ export function readYardCsv(csv: string, units: Units): YardRows {
 }
 
 /** The same thing for sale, whatever its price today. */
-const sameBoard = (a: BoardOffer) => `${a.nominal} ${a.feet} ${a.species} ${a.grade}`;
+const sameBoard = (a: BoardOffer) => `${a.board} ${a.length} ${a.grade}`;
 const sameSheet = (a: SheetOffer) => `${a.sheet} ${a.length} ${a.width}`;
 const sameHardware = (a: HardwareOffer) => `${a.kind} ${a.size} ${a.count}`;
 

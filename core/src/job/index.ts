@@ -4,6 +4,7 @@
  */
 export * from './tools';
 export * from './schema';
+export * from './shop';
 export * from './read';
 export * from './change';
 export * from './finding';

@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { OnHandSchema, ShopSchema, type OnHand, type Shop } from './schema';
+import { OnHandSchema, type OnHand } from './schema';
 
 /** One thing wrong with input: where, in words, and what would be right. */
 export type FieldError = { readonly field: string; readonly message: string };
@@ -32,5 +32,3 @@ export const RackSchema = v.object({
 });
 export type Rack = { readonly pieces: readonly OnHand[] };
 export const readRack = (input: unknown): ReadResult<Rack> => read<Rack>(RackSchema, input, 'rack');
-
-export const readShop = (input: unknown): ReadResult<Shop> => read(ShopSchema, input, 'shop');

@@ -1,10 +1,21 @@
 import * as v from 'valibot';
-import { inches, LONGEST } from '../length';
-import { KITS, TOOL_NAMES, type Tool } from './tools';
-import { HARDWARE_KINDS, NOMINALS, SHEET_NAMES, SPECIES_NAMES, type HardwareKind, type Sheet } from '../stock';
+import { inches, LONGEST, PER_FOOT } from '../length';
+import { BLADES, DRIVERS, KITS, TOOL_NAMES, type Tool } from './tools';
+import {
+  BOARD_KEYS,
+  HARDWARE_KINDS,
+  LUMBER_NAMES,
+  SHEET_NAMES,
+  STOCKED,
+  type BoardKey,
+  type HardwareKind,
+  type Lumber,
+  type Sheet,
+  type Stocked,
+} from '../stock';
 
 /**
- * The job file, `sill-plan/job@2`: everything a person stated, and nothing that is computed. Checked once, at the
+ * The job file, `sill-plan/job@3`: everything a person stated, and nothing that is computed. Checked once, at the
  * border (HTTP body, file import, command line). Lengths are integers of 1/320 mm, money is cents.
  */
 const whole = (least: number, most: number) =>
@@ -30,7 +41,14 @@ const ChoicesSchema = v.record(
   text(40),
   v.union([text(40), v.number('must be a number'), v.boolean()], 'must be text, a number, true or false'),
 );
-const material = v.picklist([...NOMINALS, ...SHEET_NAMES], 'must be a board such as 2x4 or a sheet such as ply 3/4');
+/** One of a long list of names, as a pattern: the published schema stays readable. */
+const named = <Name extends string>(names: readonly Name[], what: string) =>
+  v.pipe(
+    v.string('must be text'),
+    v.regex(new RegExp(`^(${names.join('|')})$`), what),
+  ) as unknown as v.GenericSchema<Name>;
+const board = named<BoardKey>(BOARD_KEYS, 'must be a board such as 2x4 or oak 1x6');
+const material = named<Stocked>(STOCKED, 'must be a board such as 2x4 or oak 1x6, or a sheet such as ply 3/4');
 const tag = v.pipe(v.string('must be text'), v.regex(/^[A-Za-z0-9]{1,12}$/, 'must be up to 12 letters and digits'));
 
 export const LoosePartSchema = v.object({
@@ -71,6 +89,13 @@ export const PieceSchema = v.object({
   use: oneOf(USES),
   where: text(200),
   copies: whole(1, 20),
+  /** The line of boards it is made of. */
+  wood: v.optional(
+    v.picklist(LUMBER_NAMES as [Lumber, ...Lumber[]], `must be one of ${LUMBER_NAMES.join(', ')}`),
+    'common',
+  ),
+  /** Planed off each face of its boards before they are used. */
+  planed: v.optional(whole(0, inches(1 / 4)), 0),
   size: v.object({ length: size, width: size, height: size }),
   /** Seats wanted, or null where nobody sits at it. */
   seats: v.nullable(whole(1, 40)),
@@ -94,9 +119,8 @@ export const PieceSchema = v.object({
 
 export const BoardOfferSchema = v.object({
   id,
-  nominal: oneOf(NOMINALS),
-  feet: v.pipe(v.number('must be a number'), v.minValue(1, 'must be at least 1'), v.maxValue(40, 'must be at most 40')),
-  species: oneOf(SPECIES_NAMES),
+  board,
+  length: whole(PER_FOOT, 40 * PER_FOOT),
   grade: text(40),
   price: cents,
   inStock: v.boolean('must be true or false'),
@@ -145,7 +169,19 @@ export const ShopSchema = v.object({
   ]),
   crosscut: v.optional(size, inches(12)),
   mitre: v.optional(whole(0, 90), 50),
-  clamps: whole(0, 200),
+  /** Clamps by how far they open. */
+  clamps: v.pipe(
+    v.array(v.object({ length: size, count: whole(1, 200) }), 'must be a list of clamps'),
+    v.maxLength(20, 'must be at most 20 rows'),
+  ),
+  /** Width of the cut of each saw, where it was measured. */
+  blades: v.optional(v.record(v.picklist(BLADES, `must be one of ${BLADES.join(', ')}`), whole(1, 3251)), {}),
+  /** How short the straight room behind a screw may be: a long bit, a short one, a right-angle head. */
+  drivers: v.optional(v.array(oneOf(DRIVERS)), ['long bit', 'short bit']),
+  /** The bench or table that is glued up on. */
+  bench: v.optional(v.object({ length: size, width: size }), { length: inches(60), width: inches(24) }),
+  /** Gouged by the planer at each end of a board: cut off after. */
+  snipe: v.optional(length, inches(2)),
   /** The longest board that fits the car. */
   car: length,
   /** Weight one person carries, lb. */
@@ -159,7 +195,7 @@ export const ShopSchema = v.object({
   hours: whole(1, 16),
 });
 
-export const JOB_FORMAT = 'sill-plan/job@2';
+export const JOB_FORMAT = 'sill-plan/job@3';
 
 export const JobSchema = v.object({
   format: v.literal(JOB_FORMAT, `must be ${JOB_FORMAT}`),
@@ -173,6 +209,11 @@ export const JobSchema = v.object({
     unique('two pieces have the same id'),
   ),
   yard: YardSchema,
+  /** Further yards that the job is bought from where they are cheaper, or sell what the first does not. */
+  alsoAt: v.optional(
+    v.pipe(v.array(YardSchema), v.maxLength(4, 'must be at most 4 yards'), unique('two yards have the same id')),
+    [],
+  ),
   shop: ShopSchema,
   onHand: v.optional(
     v.pipe(
@@ -182,6 +223,8 @@ export const JobSchema = v.object({
     ),
     [],
   ),
+  /** What today's boards and sheets really measure, where it is not what the table says. */
+  measured: v.optional(v.record(material, v.object({ width: v.optional(size), thickness: v.optional(size) })), {}),
   /** At the yard: boards kept and rejected so far, by offer. */
   cart: v.optional(v.record(text(80), v.object({ kept: whole(0, 500), rejected: whole(0, 500) })), {}),
   /** What has been ticked off: ids of saw setups and build steps. */

@@ -41,6 +41,18 @@ export const KITS: readonly { readonly name: string; readonly about: string; rea
   },
 ];
 
+/** The tools whose blade takes a width of wood that counts in the cut plan. */
+export const BLADES = [
+  'mitre saw',
+  'circular saw',
+  'table saw',
+  'band saw',
+  'hand saw',
+] as const satisfies readonly Tool[];
+
+/** What turns a screw, by the straight room it wants behind it. */
+export const DRIVERS = ['long bit', 'short bit', 'right-angle head'] as const;
+
 /** Ways to do a thing: any one set of tools will do. */
 export type Ways = readonly (readonly Tool[])[];
 export const WAYS = {
@@ -51,6 +63,7 @@ export const WAYS = {
   angle: [['mitre saw'], ['table saw'], ['circular saw'], ['hand saw']],
   pockets: [['pocket jig', 'drill']],
   holes: [['drill']],
+  plane: [['planer']],
 } as const satisfies Record<string, Ways>;
 
 export const able = (tools: readonly Tool[], ways: Ways): boolean =>

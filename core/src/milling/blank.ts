@@ -1,7 +1,7 @@
 import type { Length } from '../length';
-import type { Job, Shop } from '../job';
+import type { Job, Piece, Shop } from '../job';
 import type { Part } from '../piece';
-import { dressed, isBoard, thicknessAsSold, type Nominal, type Sheet } from '../stock';
+import { isBoard, sizesOf, type Sizes, type Stocked } from '../stock';
 
 /** A width that must come off a board after it is cut to rough length. */
 export type Rip = { readonly to: Length; readonly from: Length; readonly why: 'square edges' | 'to width' };
@@ -9,28 +9,36 @@ export type Rip = { readonly to: Length; readonly from: Length; readonly why: 's
 /** What must come out of a store board or sheet so that a part can be made of it. One a ply; `copies` of the piece each. */
 export type Blank = {
   readonly part: Part;
-  readonly material: Nominal | Sheet;
+  readonly material: Stocked;
   /** Rough length, to be cut first. */
   readonly length: Length;
   readonly width: Length;
   readonly thickness: Length;
   readonly quantity: number;
   readonly rip: Rip | null;
+  /** What a planer takes off both faces before anything else; null where the board keeps its thickness. */
+  readonly plane: { readonly each: Length; readonly to: Length } | null;
   /** Length left on for later, and why; 0 where it is cut to size at once. */
   readonly extra: Length;
-  readonly extraFor: 'squaring the glued top' | 'trimming the glued leg' | 'fitting' | null;
+  readonly extraFor: 'squaring the glued top' | 'trimming the glued leg' | 'fitting' | 'cutting off the snipe' | null;
   /** Mitre of each end on the face, where both ends are plain mitres: neighbours on a board may share the slant. */
   readonly ends: { readonly left: number; readonly right: number } | null;
   /** Whether the grain must run along it: on a sheet it may then not be turned. */
   readonly grain: boolean;
 };
 
-function allowance(part: Part, shop: Shop): Pick<Blank, 'extra' | 'extraFor'> {
+type Extra = Pick<Blank, 'extra' | 'extraFor'>;
+
+function allowance(part: Part, shop: Shop): Extra {
   if (part.trimmedLater) return { extra: shop.topExtra, extraFor: 'squaring the glued top' };
   if (part.plies > 1) return { extra: shop.partExtra, extraFor: 'trimming the glued leg' };
   if (part.fit !== null && isBoard(part.material)) return { extra: shop.partExtra, extraFor: 'fitting' };
   return { extra: 0, extraFor: null };
 }
+
+/** A planed board is cut off at both ends, unless more than that is left on anyway. */
+const withSnipe = (other: Extra, shop: Shop): Extra =>
+  2 * shop.snipe > other.extra ? { extra: 2 * shop.snipe, extraFor: 'cutting off the snipe' } : other;
 
 /** Steeper than this an end is cut from a square blank: the saw does not turn so far. */
 const STEEPEST = 60;
@@ -46,14 +54,16 @@ function mitres({ ends, outline }: Part): Blank['ends'] {
 /**
  * The blank of one part; null for what is bought as it is. From a board it takes the full width of its nominal size;
  * where the part is narrower it is ripped later, one pass a side where both rounded edges must go. From a sheet it is
- * cut to size.
+ * cut to size. Boards of a piece that is planed are as thick as bought until then, and longer by the snipe.
  */
-export function blankOf(part: Part, shop: Shop, copies: number): Blank | null {
+export function blankOf(part: Part, piece: Pick<Piece, 'copies' | 'planed'>, shop: Shop, sizes: Sizes): Blank | null {
   const { material } = part;
   if (material === 'bought') return null;
-  const { extra, extraFor } = allowance(part, shop);
   const onBoard = isBoard(material);
-  const width = onBoard ? dressed(material).width : part.width;
+  const planed = onBoard ? piece.planed : 0;
+  const left = allowance(part, shop);
+  const { extra, extraFor } = planed > 0 ? withSnipe(left, shop) : left;
+  const width = onBoard ? sizes.board(material).width : part.width;
   // What is left long is cut square first; its angles come with the trim.
   const ends = extra > 0 ? null : mitres(part);
   return {
@@ -61,9 +71,10 @@ export function blankOf(part: Part, shop: Shop, copies: number): Blank | null {
     material,
     length: part.length + extra,
     width,
-    thickness: thicknessAsSold(material),
-    quantity: part.plies * part.count * copies,
+    thickness: sizes.thickness(material),
+    quantity: part.plies * part.count * piece.copies,
     rip: part.width < width ? { from: width, to: part.width, why: part.squared ? 'square edges' : 'to width' } : null,
+    plane: planed > 0 ? { each: planed, to: sizes.thickness(material) - 2 * planed } : null,
     extra: extraFor === null ? 0 : extra,
     extraFor: extra > 0 ? extraFor : null,
     ends: onBoard ? ends : null,
@@ -74,5 +85,6 @@ export function blankOf(part: Part, shop: Shop, copies: number): Blank | null {
 /** Blanks of all parts of a job's pieces, in the order of the parts. */
 export function blanksOf(job: Job, parts: readonly Part[]): readonly Blank[] {
   const pieces = new Map(job.pieces.map((piece) => [piece.id, piece]));
-  return parts.flatMap((part) => blankOf(part, job.shop, pieces.get(part.piece)!.copies) ?? []);
+  const sizes = sizesOf(job.measured);
+  return parts.flatMap((part) => blankOf(part, pieces.get(part.piece)!, job.shop, sizes) ?? []);
 }

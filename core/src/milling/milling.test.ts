@@ -1,6 +1,7 @@
 import { inches, printLength } from '../length';
 import { DEFAULT_SHOP, KITS, newJob, type Piece, type Shop } from '../job';
 import { buildPiece, newPiece } from '../piece';
+import { TABLE_SIZES } from '../stock';
 import { plain } from '../words';
 import { blankOf, blanksOf, millingSteps } from './index';
 
@@ -71,8 +72,9 @@ describe('milling steps, worked out by hand', () => {
     millingSteps(
       blankOf(
         parts.find((part) => part.tag === tag)!,
+        piece,
         DEFAULT_SHOP,
-        1,
+        TABLE_SIZES,
       )!,
       shopWith(tools),
     ).map(({ text, leaves }) => `${printLength(leaves, 'in')}: ${plain(text, 'in')}`);
@@ -107,7 +109,7 @@ describe('milling steps, worked out by hand', () => {
 
   test('widths only ever shrink, and end at the part', () => {
     for (const part of parts) {
-      const blank = blankOf(part, DEFAULT_SHOP, 1)!;
+      const blank = blankOf(part, piece, DEFAULT_SHOP, TABLE_SIZES)!;
       for (const { tools } of KITS) {
         const lengths = millingSteps(blank, shopWith(tools));
         expect(lengths.at(-1)!.leaves).toBe(blank.extra > 0 ? part.length : blank.rip ? blank.rip.to : blank.length);

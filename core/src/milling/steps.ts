@@ -1,7 +1,8 @@
-import type { Length } from '../length';
+import { inches, type Length } from '../length';
 import { able, WAYS, type Shop } from '../job';
 import { isSheet, printMaterial } from '../stock';
-import { dim, say, strong, type Phrase } from '../words';
+import type { Part } from '../piece';
+import { dim, listOf, say, strong, type Phrase } from '../words';
 import type { Blank } from './blank';
 
 /** One thing done to a blank on its way to the part, with the size it has after it. */
@@ -38,13 +39,62 @@ function ripping({ from, to, why }: NonNullable<Blank['rip']>, shop: Shop): read
   return [{ text: say`Have the yard rip both edges: ${dim(to)} is left.`, leaves: to }];
 }
 
+/** What one pass of a bench-top planer takes at most. */
+const ONE_PASS = inches(1 / 32);
+const passesFor = (off: Length): number => Math.max(1, Math.ceil(off / ONE_PASS));
+
+const CUT_NAMES: Readonly<Record<Part['cuts'][number]['kind'], string>> = {
+  lap: 'half lap',
+  notch: 'notch',
+  rebate: 'rebate',
+  groove: 'groove',
+  dado: 'dado',
+  hole: 'hole',
+  relief: 'relief',
+  corner: 'clipped corner',
+};
+
+/** Ends that are not square, and what is taken out: last, from the template. */
+function shaped(part: Part): readonly MillingStep[] {
+  const steps: MillingStep[] = [];
+  const ends = (
+    [
+      ['left', part.ends.left],
+      ['right', part.ends.right],
+    ] as const
+  ).filter(([, { mitre, bevel }]) => mitre !== 0 || bevel !== 0);
+  const degrees = (angle: number) => `${Math.round(Math.abs(angle) * 2) / 2}°`;
+  if (ends.length > 0)
+    steps.push({
+      text: say`Cut the ends: ${listOf(
+        ends.map(
+          ([side, { mitre, bevel }]): Phrase =>
+            say`${side} ${[mitre !== 0 ? `${degrees(mitre)} across the face` : '', bevel !== 0 ? `${degrees(bevel)} through the thickness` : ''].filter((bit) => bit !== '').join(' and ')}`,
+        ),
+      )}; ${dim(part.length)} from long point to long point.`,
+      leaves: part.length,
+    });
+  const kinds = [...new Set(part.cuts.map(({ kind }) => kind))];
+  if (kinds.length > 0)
+    steps.push({
+      text: say`Take out ${listOf(
+        kinds.map((kind): Phrase => {
+          const count = part.cuts.filter((cut) => cut.kind === kind).length;
+          return say`${strong(count)} ${CUT_NAMES[kind]}${count === 1 ? '' : 's'}`;
+        }),
+      )}: the template shows where.`,
+      leaves: part.length,
+    });
+  return steps;
+}
+
 /**
  * From store board to finished part, in order: rough length, straight edges, glue-up of plies, trimming to length. With
  * a jointer an edge a pass; with a table saw alone four passes, each edge twice, which straightens as well; else a
  * guide. What is left long says for what.
  */
 export function millingSteps(blank: Blank, shop: Shop): readonly MillingStep[] {
-  const { part, length, extra, extraFor, rip } = blank;
+  const { part, length, extra, extraFor, rip, plane } = blank;
   const each = part.plies > 1 ? say`, ${strong(part.plies)} of them` : say``;
   const rough: MillingStep = isSheet(blank.material)
     ? {
@@ -67,6 +117,19 @@ export function millingSteps(blank: Blank, shop: Shop): readonly MillingStep[] {
           },
         ]
       : [];
+  const planed: readonly MillingStep[] = plane
+    ? [
+        shop.tools.includes('planer')
+          ? {
+              text: say`Plane both faces to ${dim(plane.to)} thick: ${strong(passesFor(plane.each))} ${passesFor(plane.each) === 1 ? 'pass' : 'passes'} a face, no more than ${dim(ONE_PASS)} each, all boards at one setting. The ends may be gouged: they come off later.`,
+              leaves: length,
+            }
+          : {
+              text: say`Have the boards planed to ${dim(plane.to)} thick, ${dim(plane.each)} off each face.`,
+              leaves: length,
+            },
+      ]
+    : [];
   const trimmed: readonly MillingStep[] =
     extra > 0
       ? [
@@ -76,10 +139,15 @@ export function millingSteps(blank: Blank, shop: Shop): readonly MillingStep[] {
                 ? say`Cut to the measured length; the plan says ${dim(part.length)}.`
                 : extraFor === 'squaring the glued top'
                   ? say`Cut with the whole top once it is glued: ${dim(part.length)}.`
-                  : say`Trim both ends square: ${dim(part.length)}.`,
+                  : extraFor === 'cutting off the snipe'
+                    ? say`Cut the gouged ends off, half of it from each: ${dim(part.length)}.`
+                    : say`Trim both ends square: ${dim(part.length)}.`,
             leaves: part.length,
           },
         ]
       : [];
-  return [rough, ...(rip ? ripping(rip, shop) : []), ...glued, ...trimmed];
+  // Plies are ripped together, once they are one.
+  const ripped = rip ? ripping(rip, shop) : [];
+  const edged = part.plies > 1 ? [...glued, ...ripped] : [...ripped, ...glued];
+  return [rough, ...planed, ...edged, ...trimmed, ...shaped(part)];
 }

@@ -3,6 +3,7 @@ import { join } from 'node:path';
 import fc from 'fast-check';
 import { inches } from '../length';
 import { DEFAULT_SHOP } from '../job';
+import { TABLE_SIZES } from '../stock';
 import { loose, misassembled, overlapping, twice, unconnected, undeclared, wrongVolume } from '../testing/laws';
 import { roomOf } from './build';
 import type { Family } from './family';
@@ -23,7 +24,10 @@ afterAll(() => rmSync(folder, { recursive: true, force: true }));
 
 const build = (length: number, inset: number, ends: string) => {
   const piece = { ...newPiece('p', 'bench'), size: { length: inches(length), width: inches(14), height: inches(18) } };
-  return stool.build(roomOf(piece, '2x6', DEFAULT_SHOP, 'in'), settled(stool.choices, { inset: inches(inset), ends }));
+  return stool.build(
+    roomOf(piece, '2x6', DEFAULT_SHOP, 'in', TABLE_SIZES),
+    settled(stool.choices, { inset: inches(inset), ends }),
+  );
 };
 
 test('the family in the page builds, and obeys the laws', () => {

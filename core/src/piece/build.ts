@@ -1,7 +1,7 @@
 import { inches, type Length, type Units } from '../length';
 import type { Finding, Piece, Shop } from '../job';
 import { common, contacts, faceArea, volumeOf, type Solid } from '../solid';
-import { topNominals, type Nominal } from '../stock';
+import { sizesIn, TABLE_SIZES, topNominals, type Nominal, type Sizes } from '../stock';
 import { say } from '../words';
 import { settled, type Choices } from './choice';
 import { familyOf, topOf, refusal } from './families';
@@ -30,10 +30,11 @@ const NOTHING: PieceModel = {
 /** The square inside a round or octagonal top of a width: its corners lie on the edge. */
 const inscribed = (across: Length): Length => Math.floor(across / Math.SQRT2);
 
-export function roomOf(piece: Piece, topNominal: Nominal, shop: Shop, units: Units): Room {
+export function roomOf(piece: Piece, topNominal: Nominal, shop: Shop, units: Units, measured: Sizes): Room {
   const { length, width, height } = piece.size;
   const top = topOf(piece);
-  const topThickness = top ? top.thickness(settled(top.choices, piece.topChoices)) : 0;
+  const sizes = sizesIn(piece, measured);
+  const topThickness = top ? top.thickness(settled(top.choices, piece.topChoices), sizes) : 0;
   const deck = top?.deck ?? 'rectangle';
   const side = inscribed(Math.min(length, width));
   const inside =
@@ -44,6 +45,7 @@ export function roomOf(piece: Piece, topNominal: Nominal, shop: Shop, units: Uni
     piece,
     shop,
     units,
+    sizes,
     length,
     width,
     height,
@@ -171,12 +173,19 @@ function edgingHits(piece: Piece, base: Built, over: Built): readonly Finding[] 
  * Parts and joints of one copy of a piece, or the findings that say why it can not be built.
  *
  * @param topNominal the nominal width the top is joined from, already settled where the choice is "cheapest".
+ * @param sizes what boards and sheets measure: the table, unless today's boards were measured.
  */
-export function buildPiece(piece: Piece, topNominal: Nominal, shop: Shop, units: Units): PieceModel {
+export function buildPiece(
+  piece: Piece,
+  topNominal: Nominal,
+  shop: Shop,
+  units: Units,
+  sizes: Sizes = TABLE_SIZES,
+): PieceModel {
   const family = familyOf(piece);
   const top = topOf(piece);
   const choices = settled(family.choices, piece.choices);
-  const room = roomOf(piece, topNominal, shop, units);
+  const room = roomOf(piece, topNominal, shop, units, sizes);
   if (top) {
     const because = refusal(piece, family, top);
     if (because) return { ...NOTHING, findings: [refused(piece, top, because)] };
@@ -209,7 +218,7 @@ export function buildPiece(piece: Piece, topNominal: Nominal, shop: Shop, units:
     findings,
     bearers: ids,
   };
-  return overridden(piece, made);
+  return overridden(piece, made, sizes);
 }
 
 /** The last assembly: top and base together. A base of loose legs comes in here too. */
@@ -252,12 +261,14 @@ function unsupported(piece: Piece, base: Built, fixed: readonly Joint[], choices
   const joined = new Set(base.joints.flatMap((joint) => [joint.drilled, joint.into]));
   const loose = base.parts.filter((part) => !held.has(part.id) && !joined.has(part.id));
   if (fixed.length > 0 && loose.length === 0) return null;
-  const small = (name: string) =>
-    typeof choices[name] === 'number' ? Math.min(choices[name] as number, inches(1)) : null;
-  const changes = ['overhangEnds', 'overhangSides', 'overhang'].flatMap((name) => {
-    const value = small(name);
-    return value === null ? [] : [{ piece: piece.id, path: ['choices', name], value }];
-  });
+  const overhangs = ['overhangEnds', 'overhangSides', 'overhang'].filter((name) => typeof choices[name] === 'number');
+  // An inch first; where that is not near enough, none.
+  const most = overhangs.some((name) => (choices[name] as number) > inches(1)) ? inches(1) : 0;
+  const changes = overhangs.map((name) => ({
+    piece: piece.id,
+    path: ['choices', name],
+    value: Math.min(choices[name] as number, most),
+  }));
   return {
     id: `${piece.id}.top-unsupported`,
     level: 'stop',
@@ -267,7 +278,7 @@ function unsupported(piece: Piece, base: Built, fixed: readonly Joint[], choices
     title: say`The top does not rest on its base`,
     because: say`The underside of this top is not flat all over, and the base meets it where it is higher. Nearer to the edge it lies on the frame.`,
     numbers: {},
-    remedies: [{ label: say`Overhang ${{ dim: inches(1) }} at most`, changes }],
+    remedies: [{ label: most > 0 ? say`Overhang ${{ dim: most }} at most` : say`No overhang`, changes }],
   };
 }
 

@@ -1,5 +1,5 @@
 import { inches, type Length } from '../length';
-import { dressed, thicknessAsSold, type Material, type Nominal } from '../stock';
+import type { Material, LumberSizes } from '../stock';
 import { dim, say } from '../words';
 import { boxAt, cutFor, type Kit } from './kit';
 import type { Box } from './geometry';
@@ -84,7 +84,7 @@ export function drawer(
   kit.board(spec('B', 'drawer side'), boxAt([x + box.width - side, y, z], [side, box.depth, box.height]), 1, 2);
   kit.board(spec('C', 'drawer front'), boxAt([x + side, y, z], [between, side, box.height]), 0, 2);
   kit.board(spec('D', 'drawer back'), boxAt([x + side, y + box.depth - side, z], [between, side, box.height]), 0, 2);
-  const bottomThick = thicknessAsSold(BOTTOM);
+  const bottomThick = kit.sizes.thickness(BOTTOM);
   kit.board(
     spec('E', 'drawer bottom', BOTTOM),
     boxAt([x + side - groove, y + side - groove, z + GROOVE_UP], [sizes.bottom.width, sizes.bottom.depth, bottomThick]),
@@ -140,8 +140,7 @@ export function assembleDrawers(kit: Kit, numbers: readonly number[], from: stri
 /** Boards for drawer boxes, by name. */
 export const DRAWER_STOCK = { 'ply 1/2': '1/2 plywood', '1x4': '1×4', '1x6': '1×6', '1x8': '1×8' } as const;
 export type DrawerStock = keyof typeof DRAWER_STOCK;
-export const sideOf = (stock: DrawerStock): Length =>
-  stock === 'ply 1/2' ? thicknessAsSold(stock) : dressed(stock as Nominal).thickness;
+export const sideOf = (stock: DrawerStock, sizes: LumberSizes): Length => sizes.thickness(stock);
 /** The tallest side that can be cut from it. */
-export const tallestSide = (stock: DrawerStock): Length =>
-  stock === 'ply 1/2' ? inches(24) : dressed(stock as Nominal).width;
+export const tallestSide = (stock: DrawerStock, sizes: LumberSizes): Length =>
+  stock === 'ply 1/2' ? inches(24) : sizes.dressed(stock).width;

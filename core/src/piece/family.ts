@@ -1,6 +1,6 @@
 import type { Length, Units } from '../length';
 import type { Finding, Piece, Shop } from '../job';
-import type { HardwareNeed, Nominal } from '../stock';
+import type { HardwareNeed, LumberSizes, Nominal } from '../stock';
 import type { Assembly, Joint, Motion, Part } from './part';
 import type { Specs, Values } from './choice';
 import type { Box } from './geometry';
@@ -12,6 +12,8 @@ export type Room = {
   readonly piece: Piece;
   readonly shop: Shop;
   readonly units: Units;
+  /** What boards and sheets measure in the piece's line of boards. */
+  readonly sizes: LumberSizes;
   readonly length: Length;
   readonly width: Length;
   readonly height: Length;
@@ -70,7 +72,7 @@ export type Top<S extends Specs = Specs> = Kind<S> & {
   readonly holdsScrews: boolean;
   /** Boards side by side whose width changes with the seasons. */
   readonly moves: boolean;
-  readonly thickness: (choices: Values<S>) => Length;
+  readonly thickness: (choices: Values<S>, sizes: LumberSizes) => Length;
   /** Nominal widths it may be joined from; empty where nothing is left to choose. */
   readonly candidates: (choices: Values<S>) => readonly Nominal[];
   readonly build: (room: Room, choices: Values<S>) => Built;

@@ -1,5 +1,6 @@
 import { inches, type Length, type Units } from '../length';
 import type { Finding, Piece, Shop } from '../job';
+import { sizesIn, TABLE_SIZES } from '../stock';
 import { say, type Phrase } from '../words';
 import { buildPiece } from './build';
 import { settled } from './choice';
@@ -83,7 +84,7 @@ export function fromFound(found: FoundTop, shop: Shop, units: Units, id: string)
 
 const topThickness = (piece: Piece): Length => {
   const top = topOf(piece)!;
-  return top.thickness(settled(top.choices, piece.topChoices));
+  return top.thickness(settled(top.choices, piece.topChoices), sizesIn(piece, TABLE_SIZES));
 };
 
 const findingsOf = (piece: Piece, shop: Shop, units: Units): readonly Finding[] =>

@@ -1,5 +1,6 @@
 import { inches } from '../length';
 import type { Piece, Use } from '../job';
+import { AS_SOLD } from '../stock';
 import type { Choices } from './choice';
 
 /** A place to start from: a kind of piece at its usual size. */
@@ -148,6 +149,7 @@ export function pieceFrom(from: Start, id: string, name = from.name): Piece {
     use: from.use,
     where: '',
     copies: 1,
+    ...AS_SOLD,
     size: { length: at(length), width: at(width), height: at(height) },
     seats: null,
     boughtPrice: null,

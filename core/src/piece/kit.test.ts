@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { inches, tapeStep } from '../length';
 import { DEFAULT_SHOP } from '../job';
+import { AS_SOLD, sizesIn, TABLE_SIZES } from '../stock';
 import { common, contacts, volumeOf } from '../solid';
 import {
   acrossOf,
@@ -114,7 +115,7 @@ describe('tops', () => {
         fc.constantFrom('in' as const, 'mm' as const),
         (marks, nominal, edges, units) => {
           const width = marks * 127;
-          const { widths } = divideTop(width, nominal, edges, inches(1 / 8), units);
+          const { widths } = divideTop(width, nominal, edges, inches(1 / 8), units, sizesIn(AS_SOLD, TABLE_SIZES));
           expect(widths.reduce((sum, board) => sum + board, 0)).toBe(width);
           const most =
             inches({ '1x4': 3.5, '2x6': 5.5, '2x10': 9.25, '1x12': 11.25 }[nominal]) -

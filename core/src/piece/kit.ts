@@ -18,7 +18,7 @@ import {
   type Plane,
   type Vec,
 } from '../solid';
-import type { HardwareNeed, Material } from '../stock';
+import { stocked, type HardwareNeed, type Material } from '../stock';
 import type { Phrase } from '../words';
 import type { Axis, Box, Point } from './geometry';
 import type { Bearer, Built, Room } from './family';
@@ -264,14 +264,18 @@ export function kitFor(room: Room) {
     parts.set(part.tag, part);
     return part;
   };
+  /** A family names its boards and sheets by their inch sizes; the piece's line says what they are. */
+  const inLine = (spec: PartSpec): PartSpec => ({ ...spec, material: stocked(room.piece.wood, spec.material) });
   return {
     put,
+    /** What boards and sheets measure in the piece's line. */
+    sizes: room.sizes,
     tags: (): readonly string[] => [...parts.keys()],
     get: (tag: string): Part => parts.get(tag)!,
-    board: (spec: PartSpec, box: Box, along: Axis, across: Axis) => put(board(piece, spec, box, along, across)),
-    member: (spec: PartSpec, of: Member) => put(member(piece, spec, of)),
+    board: (spec: PartSpec, box: Box, along: Axis, across: Axis) => put(board(piece, inLine(spec), box, along, across)),
+    member: (spec: PartSpec, of: Member) => put(member(piece, inLine(spec), of)),
     shaped: (spec: PartSpec, outline: Outline, thickness: Length, frame: Part['frame']) =>
-      put(shaped(piece, spec, outline, thickness, frame)),
+      put(shaped(piece, inLine(spec), outline, thickness, frame)),
     /** Whether two parts made before lie against each other. */
     touch: (a: string, b: string): boolean => contacts(solidOf(parts.get(a)!), solidOf(parts.get(b)!)).length > 0,
     /** How much of two parts made before lies against each other. */

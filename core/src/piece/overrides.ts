@@ -1,17 +1,16 @@
-import type { Length } from '../length';
 import type { Piece } from '../job';
 import type { PieceModel } from './build';
 import { SQUARE, type Part } from './part';
-import { thicknessAsSold, type Material } from '../stock';
+import type { Sizes } from '../stock';
 
 /** A part with what a person set by hand; a count of 0 leaves it out. */
-function change(part: Part, to: Piece['overrides'][string]): Part {
+function change(part: Part, to: Piece['overrides'][string], sizes: Sizes): Part {
   const material = to.material ?? part.material;
   const other = material !== part.material && material !== 'bought';
   const next = {
     length: to.length ?? part.length,
     width: to.width ?? part.width,
-    thickness: other ? thicknessAsSold(material) * part.plies : part.thickness,
+    thickness: other ? sizes.thickness(material) * part.plies : part.thickness,
     material,
     count: to.count ?? part.count,
   };
@@ -23,7 +22,7 @@ function change(part: Part, to: Piece['overrides'][string]): Part {
   return { ...part, ...next, changed };
 }
 
-const loosePart = (piece: Piece, row: Piece['loose'][number]): Part => ({
+const loosePart = (piece: Piece, row: Piece['loose'][number], sizes: Sizes): Part => ({
   id: `${piece.id}.${row.tag}`,
   piece: piece.id,
   tag: row.tag,
@@ -33,7 +32,7 @@ const loosePart = (piece: Piece, row: Piece['loose'][number]): Part => ({
   plies: 1,
   length: row.length,
   width: row.width,
-  thickness: looseThickness(row.material),
+  thickness: sizes.thickness(row.material),
   outline: null,
   ends: { left: SQUARE, right: SQUARE },
   cuts: [],
@@ -48,19 +47,17 @@ const loosePart = (piece: Piece, row: Piece['loose'][number]): Part => ({
   changed: {},
 });
 
-const looseThickness = (material: Material): Length => (material === 'bought' ? 1 : thicknessAsSold(material));
-
 /** The model with a person's own sizes, stock and counts, and the parts added by hand. */
-export function overridden(piece: Piece, model: PieceModel): PieceModel {
+export function overridden(piece: Piece, model: PieceModel, sizes: Sizes): PieceModel {
   const set = piece.overrides;
   if (Object.keys(set).length === 0 && piece.loose.length === 0) return model;
   const parts = model.parts
-    .map((part) => (set[part.tag] ? change(part, set[part.tag]!) : part))
+    .map((part) => (set[part.tag] ? change(part, set[part.tag]!, sizes) : part))
     .filter((part) => part.count > 0);
   const kept = new Set(parts.map((part) => part.id));
   return {
     ...model,
-    parts: [...parts, ...piece.loose.map((row) => loosePart(piece, row))],
+    parts: [...parts, ...piece.loose.map((row) => loosePart(piece, row, sizes))],
     joints: model.joints.filter((joint) => kept.has(joint.drilled) && kept.has(joint.into)),
     assemblies: model.assemblies.map((assembly) => ({
       ...assembly,

@@ -1,5 +1,5 @@
 import { tapeStep, type Length, type Units } from '../length';
-import { dressed, type Nominal } from '../stock';
+import type { LumberSizes, Nominal } from '../stock';
 
 /** How a top is divided into boards, front to back. */
 export type TopDivision = {
@@ -25,8 +25,9 @@ export function divideTop(
   edges: 'ripped' | 'as bought',
   edgeRip: Length,
   units: Units,
+  sizes: LumberSizes,
 ): TopDivision {
-  const actual = dressed(nominal).width;
+  const actual = sizes.dressed(nominal).width;
   const usable = edges === 'ripped' ? actual - 2 * edgeRip : actual;
   const count = Math.max(1, Math.ceil(width / usable));
   if (count === 1) return { nominal, widths: [width], ripped: width < actual ? 1 : 0 };

@@ -1,14 +1,13 @@
-import { inches, type Length } from '../length';
+import { inches, mm, PER_FOOT, type Length } from '../length';
+import type { HardwareKind } from './hardware';
+import { boardKey, type BoardKey, type Lumber } from './lumber';
 import type { Nominal, Sheet } from './sizes';
-import type { Species } from './species';
-import type { HardwareKind, PocketScrew } from './hardware';
 
 /** One board as sold. `price` in cents a piece; `inStock` false keeps it out of every plan. */
 export type BoardOffer = {
   readonly id: string;
-  readonly nominal: Nominal;
-  readonly feet: number;
-  readonly species: Species;
+  readonly board: BoardKey;
+  readonly length: Length;
   readonly grade: string;
   readonly price: number;
   readonly inStock: boolean;
@@ -46,355 +45,307 @@ export type Yard = {
   readonly hardware: readonly HardwareOffer[];
 };
 
-/** Price in cents of each length in feet: [feet, cents]. */
-const BOARD_PRICES: readonly [Nominal, Species, string, readonly (readonly [number, number])[]][] = [
-  [
-    '2x4',
-    'spf',
-    '#2',
-    [
-      [8, 436],
-      [10, 588],
-      [12, 724],
-      [16, 1012],
-    ],
-  ],
-  [
-    '2x6',
-    'spf',
-    '#2',
-    [
-      [8, 712],
-      [10, 916],
-      [12, 1098],
-      [16, 1548],
-    ],
-  ],
-  [
-    '2x8',
-    'spf',
-    '#2',
-    [
-      [8, 986],
-      [10, 1264],
-      [12, 1522],
-      [16, 2130],
-    ],
-  ],
-  [
-    '2x10',
-    'spf',
-    '#2',
-    [
-      [8, 1388],
-      [10, 1790],
-      [12, 2146],
-      [16, 2984],
-    ],
-  ],
-  [
-    '2x12',
-    'spf',
-    '#2',
-    [
-      [8, 1794],
-      [10, 2318],
-      [12, 2784],
-      [16, 3842],
-    ],
-  ],
-  ['2x2', 'spf', '#2', [[8, 312]]],
-  ['2x3', 'spf', '#2', [[8, 358]]],
-  [
-    '4x4',
-    'fir',
-    '#2',
-    [
-      [6, 988],
-      [8, 1342],
-      [10, 1756],
-      [12, 2118],
-    ],
-  ],
-  [
-    '4x6',
-    'fir',
-    '#2',
-    [
-      [8, 2190],
-      [10, 2840],
-      [12, 3412],
-    ],
-  ],
-  [
-    '6x6',
-    'fir',
-    '#2',
-    [
-      [8, 3460],
-      [10, 4420],
-      [12, 5310],
-    ],
-  ],
-  [
-    '1x2',
-    'pine',
-    'common',
-    [
-      [6, 214],
-      [8, 288],
-    ],
-  ],
-  [
-    '1x3',
-    'pine',
-    'common',
-    [
-      [6, 296],
-      [8, 392],
-    ],
-  ],
-  [
-    '1x4',
-    'pine',
-    'common',
-    [
-      [4, 262],
-      [6, 388],
-      [8, 512],
-      [10, 672],
-      [12, 824],
-    ],
-  ],
-  [
-    '1x6',
-    'pine',
-    'common',
-    [
-      [4, 448],
-      [6, 648],
-      [8, 846],
-      [10, 1106],
-      [12, 1362],
-    ],
-  ],
-  [
-    '1x8',
-    'pine',
-    'common',
-    [
-      [4, 616],
-      [6, 892],
-      [8, 1168],
-      [10, 1524],
-      [12, 1878],
-    ],
-  ],
-  [
-    '1x10',
-    'pine',
-    'common',
-    [
-      [4, 838],
-      [6, 1214],
-      [8, 1590],
-      [10, 2072],
-      [12, 2540],
-    ],
-  ],
-  [
-    '1x12',
-    'pine',
-    'common',
-    [
-      [4, 1062],
-      [6, 1546],
-      [8, 2018],
-      [10, 2640],
-      [12, 3234],
-    ],
-  ],
+/**
+ * The sample price lists, written short: after each size its offers, `length price` or `length width price`. Every price
+ * in them is made up. Lengths of boards are feet or metres, sizes of sheets inches or millimetres, prices cents.
+ */
+type Short<Key extends string> = Readonly<Partial<Record<Key, string>>>;
+
+const COMMON: Short<Nominal> = {
+  '2x4': '8 436, 10 588, 12 724, 16 1012',
+  '2x6': '8 712, 10 916, 12 1098, 16 1548',
+  '2x8': '8 986, 10 1264, 12 1522, 16 2130',
+  '2x10': '8 1388, 10 1790, 12 2146, 16 2984',
+  '2x12': '8 1794, 10 2318, 12 2784, 16 3842',
+  '2x2': '8 312',
+  '2x3': '8 358',
+  '4x4': '6 988, 8 1342, 10 1756, 12 2118',
+  '4x6': '8 2190, 10 2840, 12 3412',
+  '6x6': '8 3460, 10 4420, 12 5310',
+  '1x2': '6 214, 8 288',
+  '1x3': '6 296, 8 392',
+  '1x4': '4 262, 6 388, 8 512, 10 672, 12 824',
+  '1x6': '4 448, 6 648, 8 846, 10 1106, 12 1362',
+  '1x8': '4 616, 6 892, 8 1168, 10 1524, 12 1878',
+  '1x10': '4 838, 6 1214, 8 1590, 10 2072, 12 2540',
+  '1x12': '4 1062, 6 1546, 8 2018, 10 2640, 12 3234',
+  '1x5': '6 548, 8 702',
+  '5/4x4': '8 938, 10 1190',
+  '5/4x6': '8 1424, 10 1806, 12 2196',
+  '5/4x8': '8 1958, 10 2492',
+  '5/4x10': '8 2614',
+  '5/4x12': '8 3248',
+};
+
+/** Lines sold by the foot at one rate: cents a foot of each size, the lengths kept, the grade. */
+type Rated = {
+  readonly line: Lumber;
+  readonly grade: string;
+  readonly lengths: readonly number[];
+  readonly rates: Readonly<Partial<Record<Nominal, number>>>;
+};
+
+const BY_FOOT: readonly Rated[] = [
+  {
+    line: 'select',
+    grade: 'select',
+    lengths: [4, 6, 8],
+    rates: { '1x2': 92, '1x3': 138, '1x4': 184, '1x6': 296, '1x8': 408, '1x10': 548, '1x12': 712 },
+  },
+  {
+    line: 'poplar',
+    grade: 'S4S',
+    lengths: [4, 6, 8],
+    rates: { '1x2': 134, '1x3': 196, '1x4': 258, '1x6': 412, '1x8': 564, '1x10': 738, '1x12': 918 },
+  },
+  {
+    line: 'oak',
+    grade: 'S4S',
+    lengths: [4, 6, 8],
+    rates: { '1x2': 218, '1x3': 322, '1x4': 428, '1x6': 686, '1x8': 938, '1x10': 1236, '1x12': 1542, '5/4x6': 934 },
+  },
+  {
+    line: 'cedar',
+    grade: 'appearance',
+    lengths: [8, 10, 12],
+    rates: { '1x4': 142, '1x6': 224, '1x8': 318, '5/4x4': 176, '5/4x6': 262, '2x4': 238, '2x6': 372, '4x4': 518 },
+  },
+  {
+    line: 'treated',
+    grade: 'ground contact',
+    lengths: [8, 10, 12, 16],
+    rates: {
+      '5/4x6': 118,
+      '2x4': 74,
+      '2x6': 112,
+      '2x8': 156,
+      '2x10': 208,
+      '2x12': 268,
+      '4x4': 152,
+      '4x6': 248,
+      '6x6': 396,
+    },
+  },
 ];
 
-/** Price in cents of each size in inches: [long, wide, cents]. */
-const SHEET_PRICES: readonly (readonly [Sheet, readonly (readonly [number, number, number])[]])[] = [
-  [
-    'ply 3/4',
-    [
-      [96, 48, 5480],
-      [48, 48, 3190],
-      [48, 24, 1840],
-    ],
-  ],
-  [
-    'ply 1/2',
-    [
-      [96, 48, 4360],
-      [48, 48, 2540],
-      [48, 24, 1420],
-    ],
-  ],
-  [
-    'ply 1/4',
-    [
-      [96, 48, 2580],
-      [48, 48, 1510],
-      [48, 24, 880],
-    ],
-  ],
-  [
-    'mdf 3/4',
-    [
-      [97, 49, 4120],
-      [48, 48, 2390],
-    ],
-  ],
-  [
-    'hardboard 1/8',
-    [
-      [96, 48, 1490],
-      [48, 24, 590],
-    ],
-  ],
-  [
-    'panel 3/4',
-    [
-      [36, 12, 1290],
-      [48, 16, 2180],
-      [48, 20, 2690],
-      [60, 20, 3390],
-      [72, 16, 3240],
-      [72, 20, 4050],
-      [72, 24, 4890],
-    ],
-  ],
+/** The same by the metre. */
+const BY_METRE_ANZ: readonly Rated[] = [
+  {
+    line: 'anz',
+    grade: 'dressed',
+    lengths: [1.8, 2.4, 3.0, 3.6, 4.2, 5.4],
+    rates: {
+      '1x2': 310,
+      '1x3': 460,
+      '1x4': 590,
+      '1x6': 930,
+      '1x8': 1290,
+      '1x10': 1690,
+      '1x12': 2080,
+      '5/4x4': 840,
+      '2x2': 520,
+      '2x3': 660,
+      '2x4': 620,
+      '2x6': 960,
+      '2x8': 1340,
+      '2x10': 1780,
+      '2x12': 2240,
+      '4x4': 1560,
+    },
+  },
+  {
+    line: 'anz-treated',
+    grade: 'outdoor',
+    lengths: [2.4, 3.0, 3.6, 4.8],
+    rates: { '1x4': 640, '1x6': 990, '5/4x4': 910, '2x4': 700, '2x6': 1080, '2x8': 1490, '4x4': 1720 },
+  },
 ];
 
-/** Other things in boxes: kind, size, count, cents. */
-const OTHER_HARDWARE: readonly (readonly [HardwareKind, string, number, number])[] = [
-  ['clip', '', 10, 548],
-  ['clip', '', 25, 1198],
-  ['glue', '', 8, 518],
-  ['glue', '', 16, 798],
-  ['glue', '', 32, 1298],
-  ['screw', '#8 1', 100, 548],
-  ['screw', '#8 1 1/4', 100, 598],
-  ['screw', '#8 1 1/2', 100, 648],
-  ['screw', '#8 2', 100, 848],
-  ['screw', '#8 2 1/2', 100, 948],
-  ['screw', '#10 3', 50, 798],
-  ['screw', '#10 3 1/2', 50, 898],
-  ['brad', '1', 1000, 398],
-  ['brad', '1 1/4', 1000, 448],
-  ['brad', '1 1/2', 1000, 498],
-  ['brad', '2', 1000, 598],
-  ['bolt', '3/8 x 5', 2, 448],
-  ['bolt', '3/8 x 7', 2, 548],
-  ['bolt', '3/8 x 9', 2, 698],
-  ['bolt', '3/8 x 12', 2, 898],
-  ['hinge', '', 2, 498],
-  ['stay', '', 1, 648],
-  ['slide', '10', 1, 1098],
-  ['slide', '12', 1, 1198],
-  ['slide', '14', 1, 1298],
-  ['slide', '16', 1, 1398],
-  ['slide', '18', 1, 1498],
-  ['slide', '20', 1, 1598],
-  ['slide', '22', 1, 1698],
-  ['shelf-pin', '', 20, 348],
-  ['leg', '16', 1, 898],
-  ['leg', '21', 1, 1148],
-  ['leg', '28', 1, 1498],
-  ['leg', '35', 1, 1898],
-  ['hairpin-leg', '16', 4, 3890],
-  ['hairpin-leg', '20', 4, 4290],
-  ['hairpin-leg', '28', 4, 4990],
-  ['pull', '', 1, 398],
-  ['tile', '12', 1, 320],
-  ['tile', '8', 1, 190],
-  ['tile', '6', 1, 120],
+const BY_METRE_UK: readonly Rated[] = [
+  {
+    line: 'uk',
+    grade: 'planed or CLS',
+    lengths: [1.8, 2.4, 3.0, 3.6, 4.8],
+    rates: {
+      '1x2': 180,
+      '1x3': 250,
+      '1x4': 320,
+      '1x6': 480,
+      '1x8': 690,
+      '1x10': 880,
+      '1x12': 1340,
+      '5/4x4': 470,
+      '5/4x6': 690,
+      '2x2': 150,
+      '2x3': 210,
+      '2x4': 260,
+      '2x6': 410,
+      '2x8': 590,
+      '2x10': 820,
+      '2x12': 1040,
+      '4x4': 1180,
+    },
+  },
+  {
+    line: 'uk-treated',
+    grade: 'outdoor',
+    lengths: [2.4, 3.0, 3.6, 4.8],
+    rates: { '1x4': 340, '1x6': 510, '2x3': 230, '2x4': 290, '2x6': 450, '2x8': 640, '4x4': 1240 },
+  },
 ];
 
-const SCREW_BOXES: readonly (readonly [PocketScrew, number, number])[] = [
-  ['1', 100, 598],
-  ['1 1/4', 50, 448],
-  ['1 1/4', 100, 648],
-  ['1 1/4', 250, 1298],
-  ['1 1/2', 50, 498],
-  ['1 1/2', 100, 698],
-  ['2', 50, 548],
-  ['2 1/2', 50, 598],
-  ['2 1/2', 100, 1098],
-  ['2 1/2', 250, 1848],
-];
+const SHEET_PRICES: Short<Sheet> = {
+  'ply 3/4': '96 48 5480, 48 48 3190, 48 24 1840',
+  'ply 1/2': '96 48 4360, 48 48 2540, 48 24 1420',
+  'ply 1/4': '96 48 2580, 48 48 1510, 48 24 880',
+  'mdf 3/4': '97 49 4120, 48 48 2390',
+  'hardboard 1/8': '96 48 1490, 48 24 590',
+  'panel 3/4': '36 12 1290, 48 16 2180, 48 20 2690, 60 20 3390, 72 16 3240, 72 20 4050, 72 24 4890',
+  'hardwood ply 3/4': '96 48 8640, 48 48 4980',
+  'mdf 1/2': '97 49 3180',
+};
+
+const METRIC_SHEETS: Short<Sheet> = {
+  'ply 18': '2400 1200 8900, 1200 1200 5100, 1200 600 2900',
+  'ply 12': '2400 1200 6800, 1200 1200 3900, 1200 600 2200',
+  'ply 6': '2400 1200 4200, 1200 600 1400',
+  'hardwood ply 18': '2400 1200 13200',
+  'mdf 18': '2400 1200 5600, 1200 600 1900',
+  'mdf 12': '2400 1200 4300',
+  'hardboard 3': '2440 1220 1900, 1220 610 700',
+  'panel 18': '1200 300 1850, 1200 400 2450, 1800 400 3600, 1800 600 5300, 2400 600 6900',
+};
+
+/** Things in boxes: before a colon the size, then `count price` of each box. */
+const BOXES: Readonly<Partial<Record<HardwareKind, string>>> = {
+  'pocket-screw':
+    '1: 100 598; 1 1/4: 50 448, 100 648, 250 1298; 1 1/2: 50 498, 100 698; 2: 50 548; 2 1/2: 50 598, 100 1098, 250 1848',
+  clip: '10 548, 25 1198',
+  glue: '8 518, 16 798, 32 1298',
+  screw:
+    '#8 1: 100 548; #8 1 1/4: 100 598; #8 1 1/2: 100 648; #8 2: 100 848; #8 2 1/2: 100 948; #10 3: 50 798; #10 3 1/2: 50 898',
+  brad: '1: 1000 398; 1 1/4: 1000 448; 1 1/2: 1000 498; 2: 1000 598',
+  bolt: '3/8 x 5: 2 448; 3/8 x 7: 2 548; 3/8 x 9: 2 698; 3/8 x 12: 2 898',
+  hinge: '2 498',
+  stay: '1 648',
+  slide: '10: 1 1098; 12: 1 1198; 14: 1 1298; 16: 1 1398; 18: 1 1498; 20: 1 1598; 22: 1 1698',
+  'shelf-pin': '20 348',
+  leg: '16: 1 898; 21: 1 1148; 28: 1 1498; 35: 1 1898',
+  'hairpin-leg': '16: 4 3890; 20: 4 4290; 28: 4 4990',
+  pull: '1 398',
+  tile: '12: 1 320; 8: 1 190; 6: 1 120',
+};
+
+const plainId = (text: string): string => text.replace(/[^\w]+/g, '-').replace(/^-|-$/g, '');
+const pairs = (text: string): readonly (readonly number[])[] =>
+  text.split(', ').map((bit) => bit.split(' ').map(Number));
+
+const boardOffer = (line: Lumber, nominal: Nominal, length: Length, shown: number, grade: string, price: number) => ({
+  id: `${boardKey(line, nominal).replace(/[ /]/g, '-')}x${shown}`,
+  board: boardKey(line, nominal),
+  length,
+  grade,
+  price,
+  inStock: true,
+});
+
+const common: readonly BoardOffer[] = Object.entries(COMMON).flatMap(([size, text]) =>
+  pairs(text).map(([feet, price]) => {
+    const nominal = size as Nominal;
+    const grade = nominal.startsWith('1x') || nominal.startsWith('5/4') ? 'common' : '#2';
+    return boardOffer('common', nominal, feet! * PER_FOOT, feet!, grade, price!);
+  }),
+);
+
+const rated = (rows: readonly Rated[], to: (value: number) => Length): readonly BoardOffer[] =>
+  rows.flatMap(({ line, grade, lengths, rates }) =>
+    Object.entries(rates).flatMap(([nominal, rate]) =>
+      lengths.map((length) =>
+        boardOffer(line, nominal as Nominal, to(length), length, grade, 2 * Math.round((rate * length) / 2)),
+      ),
+    ),
+  );
+
+const sheetsOf = (prices: Short<Sheet>, to: (value: number) => Length): readonly SheetOffer[] =>
+  Object.entries(prices).flatMap(([sheet, text]) =>
+    pairs(text).map(([length, width, price]) => ({
+      id: `${plainId(sheet)}-${width}x${length}`,
+      sheet: sheet as Sheet,
+      length: to(length!),
+      width: to(width!),
+      price: price!,
+      inStock: true,
+    })),
+  );
+
+const hardware: readonly HardwareOffer[] = Object.entries(BOXES).flatMap(([kind, text]) =>
+  text.split('; ').flatMap((row) => {
+    const [size, boxes] = row.includes(': ') ? (row.split(': ') as [string, string]) : ['', row];
+    const name = kind === 'clip' ? 'clips' : kind === 'pocket-screw' ? 'pocket' : kind;
+    return pairs(boxes).map(([count, price]) => ({
+      id: [name, plainId(size), `${count}`].filter((bit) => bit !== '').join('-'),
+      kind: kind as HardwareKind,
+      size,
+      count: count!,
+      price: price!,
+    }));
+  }),
+);
 
 /** The invented yard that ships with the application. Every price in it is made up. */
 export const SAMPLE_YARD: Yard = {
   id: 'tansy-lane',
   name: 'Tansy Lane yard (sample)',
   tax: 6.5,
-  boards: BOARD_PRICES.flatMap(([nominal, species, grade, prices]) =>
-    prices.map(([feet, price]) => ({
-      id: `${nominal}x${feet}`,
-      nominal,
-      feet,
-      species,
-      grade,
-      price,
-      inStock: true,
-    })),
-  ),
-  sheets: SHEET_PRICES.flatMap(([sheet, sizes]) =>
-    sizes.map(([length, width, price]) => ({
-      id: `${sheet.replace(/[ /]/g, '-')}-${width}x${length}`,
-      sheet,
-      length: inches(length),
-      width: inches(width),
-      price,
-      inStock: true,
-    })),
-  ),
-  hardware: [
-    ...SCREW_BOXES.map(([size, count, price]) => ({
-      id: `pocket-${size.replace(/[ /]/g, '-')}-${count}`,
-      kind: 'pocket-screw' as const,
-      size,
-      count,
-      price,
-    })),
-    ...OTHER_HARDWARE.map(([kind, size, count, price]) => ({
-      id: [kind === 'clip' ? 'clips' : kind, size.replace(/[^\w]+/g, '-').replace(/^-|-$/g, ''), count]
-        .filter((bit) => bit !== '')
-        .join('-'),
-      kind,
-      size,
-      count,
-      price,
-    })),
-  ],
+  boards: [...common, ...rated(BY_FOOT, (feet) => feet * PER_FOOT)],
+  sheets: sheetsOf(SHEET_PRICES, inches),
+  hardware,
 };
-
-/** How the second yard's prices stand against the first's: dearer in common boards, cheaper in framing and sheets. */
-const ELSEWHERE = { '1': 1.09, '2': 0.95, '4': 0.97, '6': 1.02, sheets: 0.92, hardware: 1.04 } as const;
 
 const priced = (price: number, times: number): number => Math.round((price * times) / 2) * 2;
 
-/** A second invented yard: it sells no 16-footers and no half sheets of MDF, and its prices are its own. */
+/** How the second yard's prices stand against the first's: dearer in common boards, cheaper in framing and sheets. */
+const ELSEWHERE: Readonly<Record<string, number>> = { '1': 1.09, '5': 1.04, '2': 0.95, '4': 0.97, '6': 1.02 };
+const SHEETS_ELSEWHERE = 0.92;
+const HARDWARE_ELSEWHERE = 1.04;
+
+/** A second invented yard: no 16-footers, no hardwood, no half sheets of MDF, and its prices are its own. */
 export const SECOND_YARD: Yard = {
   ...SAMPLE_YARD,
   id: 'weir-street',
   name: 'Weir Street boards (sample)',
+  tax: 5.5,
   boards: SAMPLE_YARD.boards
-    .filter(({ feet }) => feet < 16)
+    .filter(({ board, length }) => length < 16 * PER_FOOT && !/^(oak|poplar) /.test(board))
     .map((offer) => ({
       ...offer,
-      price: priced(offer.price, ELSEWHERE[offer.nominal.charAt(0) as keyof typeof ELSEWHERE]),
+      price: priced(offer.price, ELSEWHERE[offer.board.split(' ').at(-1)!.charAt(0)]!),
     })),
   sheets: SAMPLE_YARD.sheets
-    .filter(({ sheet, width }) => sheet !== 'mdf 3/4' || width > inches(48))
-    .map((offer) => ({ ...offer, price: priced(offer.price, ELSEWHERE.sheets) })),
-  hardware: SAMPLE_YARD.hardware.map((offer) => ({ ...offer, price: priced(offer.price, ELSEWHERE.hardware) })),
+    .filter(({ sheet, width }) => !sheet.startsWith('mdf') || width > inches(48))
+    .map((offer) => ({ ...offer, price: priced(offer.price, SHEETS_ELSEWHERE) })),
+  hardware: SAMPLE_YARD.hardware.map((offer) => ({ ...offer, price: priced(offer.price, HARDWARE_ELSEWHERE) })),
 };
 
+/** Two invented yards that sell by the metre. */
+export const METRIC_YARDS: readonly Yard[] = [
+  {
+    id: 'fern-gully',
+    name: 'Fern Gully timber, metric (sample)',
+    tax: 10,
+    boards: rated(BY_METRE_ANZ, (metres) => mm(metres * 1000)),
+    sheets: sheetsOf(METRIC_SHEETS, mm),
+    hardware: hardware.map((offer) => ({ ...offer, price: priced(offer.price, 1.5) })),
+  },
+  {
+    id: 'mill-race',
+    name: 'Mill Race timber, metric (sample)',
+    tax: 20,
+    boards: rated(BY_METRE_UK, (metres) => mm(metres * 1000)),
+    sheets: sheetsOf(METRIC_SHEETS, mm).map((offer) => ({ ...offer, price: priced(offer.price, 0.55) })),
+    hardware: hardware.map((offer) => ({ ...offer, price: priced(offer.price, 0.8) })),
+  },
+];
+
 /** The yards that ship with the application. */
-export const SAMPLE_YARDS: readonly Yard[] = [SAMPLE_YARD, SECOND_YARD];
+export const SAMPLE_YARDS: readonly Yard[] = [SAMPLE_YARD, SECOND_YARD, ...METRIC_YARDS];

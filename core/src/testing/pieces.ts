@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { inches, type Units } from '../length';
 import { applyChanges, DEFAULT_SHOP, newJob, type Piece } from '../job';
+import { LUMBER_NAMES } from '../stock';
 import {
   buildPiece,
   pieceFrom,
@@ -55,14 +56,18 @@ export function piecesOf(family: Family, top: Top | null, units: Units): fc.Arbi
       length: near(base.size.length),
       width: near(base.size.width),
       height: near(base.size.height),
+      wood: fc.constantFrom(...LUMBER_NAMES),
+      planed: fc.constantFrom(0, 0, inches(1 / 16)),
       choices: choicesOf(family.choices, units),
       topChoices: top ? choicesOf(top.choices, units) : fc.constant({}),
     })
-    .map(({ length, width, height, choices, topChoices }): Piece => {
+    .map(({ length, width, height, wood, planed, choices, topChoices }): Piece => {
       // A pedestal carries tops about as wide as long; round ones are.
       const wide = square || family.id === 'pedestal' ? length : width;
       return {
         ...base,
+        wood,
+        planed,
         top: top?.id ?? base.top,
         size: { length, width: wide, height },
         choices: choices as Piece['choices'],

@@ -32,9 +32,12 @@ export function say(words: TemplateStringsArray, ...bits: readonly (Bit | Phrase
   return phrase;
 }
 
-/** Joins bits as "A, B and C". */
-export function listOf(bits: readonly Bit[]): Phrase {
-  return bits.flatMap((bit, at) => (at === 0 ? [bit] : [at === bits.length - 1 ? ' and ' : ', ', bit]));
+/** Joins bits, or phrases, as "A, B and C". */
+export function listOf(bits: readonly (Bit | Phrase)[]): Phrase {
+  return bits.flatMap((bit, at): Phrase => {
+    const words = Array.isArray(bit) ? (bit as Phrase) : [bit as Bit];
+    return at === 0 ? words : [at === bits.length - 1 ? ' and ' : ', ', ...words];
+  });
 }
 
 /** Plain text of a phrase, for the command line, text files and names for screen readers. */

@@ -1,7 +1,7 @@
 import { Button, Table, TableBody, TableCell, TableHead, TableRow } from '@mui/material';
 import { scaleLinear } from 'd3';
 import { useEffect, useState } from 'react';
-import { printNominal, type Piece, type Plan, type TopOption } from '@sill/core';
+import { boardKey, printMaterial, type Piece, type Plan, type TopOption } from '@sill/core';
 import { useChangePiece, useFrom, useJob } from '../state/hooks';
 import { Dim } from '../words/Dim';
 import { cents, difference } from '../words/money';
@@ -57,7 +57,7 @@ export function TopOptions({ piece, plan }: { readonly piece: Piece; readonly pl
                 <TableRow key={row.nominal} selected={row.chosen}>
                   <TableCell>
                     <strong>
-                      {row.boards} of {printNominal(row.nominal)}
+                      {row.boards} of {printMaterial(boardKey(piece.wood, row.nominal))}
                     </strong>{' '}
                     at <Dim of={row.ripTo} />
                   </TableCell>

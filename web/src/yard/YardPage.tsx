@@ -6,7 +6,7 @@ import {
   hardwareName,
   inches,
   judge,
-  offerLength,
+  nominalOf,
   offerName,
   printOnHand,
   WET,
@@ -31,9 +31,9 @@ import { useRackBoards } from './useRackBoards';
 
 /** Where things stand in most yards, in the order they are walked past. */
 const AISLES: readonly (readonly [string, (line: BoardLine) => boolean])[] = [
-  ['Framing lumber', ({ offer }) => 'nominal' in offer && offer.nominal.startsWith('2x')],
-  ['Posts', ({ offer }) => 'nominal' in offer && /^[46]x/.test(offer.nominal)],
-  ['Boards', ({ offer }) => 'nominal' in offer && offer.nominal.startsWith('1x')],
+  ['Framing lumber', ({ offer }) => 'board' in offer && /^(2|5\/4)x/.test(nominalOf(offer.board))],
+  ['Posts', ({ offer }) => 'board' in offer && /^[46]x/.test(nominalOf(offer.board))],
+  ['Boards', ({ offer }) => 'board' in offer && nominalOf(offer.board).startsWith('1x')],
   ['Sheets and panels', ({ offer }) => 'sheet' in offer],
 ];
 
@@ -53,7 +53,7 @@ export default function YardPage() {
   const bought = job.onHand.filter(({ price }) => price > 0);
   const kept = list.boards.reduce((sum, line) => sum + Math.min(line.count, inCart(job, line.offer.id).kept), 0);
   const there = kept + bought.reduce((sum, { count }) => sum + count, 0);
-  const longest = Math.max(0, ...list.boards.map(({ offer }) => offerLength(offer)));
+  const longest = Math.max(0, ...list.boards.map(({ offer }) => offer.length));
   return (
     <main className="yard-page">
       <header>
@@ -177,7 +177,7 @@ function Active({ line, plan, onDone }: ActiveProps) {
   const isBoard = !('sheet' in line.offer);
   const rack = useRackBoards(job.yard.id, isBoard ? line.offer.id : null);
   const hand = rack && rack.boards.length > 0 ? rack.boards[(kept + rejected) % rack.boards.length]! : null;
-  const judged = hand ? judge(hand, offerLength(line.offer), longest) : null;
+  const judged = hand ? judge(hand, line.offer.length, longest) : null;
   const [marking, setMarking] = useState(false);
   const [instead, setInstead] = useState<{ readonly changes: readonly Change[]; readonly costs: number } | null>(null);
   const make = (changes: readonly Change[]) => {
@@ -198,7 +198,7 @@ function Active({ line, plan, onDone }: ActiveProps) {
       (error: Error) => void dispatch(said({ text: error.message, bad: true })),
     );
   };
-  const limit = offerLength(line.offer);
+  const limit = line.offer.length;
   return (
     <li className="yard-active" aria-label={`Choosing ${line.offer.id}`}>
       <div className="yard-head">

@@ -1,7 +1,10 @@
 import {
-  offerLength,
   offerMaterial,
+  marketOf,
   offerWidth,
+  sizesOf,
+  soldAt,
+  bareId,
   type BoardLine,
   type BoardOffer,
   type Change,
@@ -27,11 +30,11 @@ const cartWith = (job: Job, offer: string, add: { readonly kept?: number; readon
 };
 
 /** Boards that are taken, as a piece on hand that was paid for. */
-const taken = (offer: BoardOffer | SheetOffer, count: number, bad: OnHand['bad'], id: string): OnHand => ({
+const taken = (job: Job, offer: BoardOffer | SheetOffer, count: number, bad: OnHand['bad'], id: string): OnHand => ({
   id,
   material: offerMaterial(offer),
-  length: offerLength(offer),
-  width: offerWidth(offer),
+  length: offer.length,
+  width: offerWidth(offer, sizesOf(job.measured)),
   count,
   squared: false,
   bad,
@@ -50,10 +53,11 @@ export const reject = (job: Job, { offer }: BoardLine): readonly Change[] => [ca
  * @param more boards taken just now.
  */
 function settleCart(job: Job, more: readonly OnHand[], newId: () => string): readonly Change[] {
-  const offers: readonly (BoardOffer | SheetOffer)[] = [...job.yard.boards, ...job.yard.sheets];
+  const { boards, sheets } = marketOf(job);
+  const offers: readonly (BoardOffer | SheetOffer)[] = [...boards, ...sheets];
   const inIt = Object.entries(job.cart).flatMap(([id, { kept }]) => {
     const offer = kept > 0 ? offers.find((row) => row.id === id) : undefined;
-    return offer ? [taken(offer, kept, [], newId())] : [];
+    return offer ? [taken(job, offer, kept, [], newId())] : [];
   });
   return [
     { piece: null, path: ['onHand'], value: [...job.onHand, ...inIt, ...more] },
@@ -67,11 +71,14 @@ export const keepWithStretch = (
   { offer }: BoardLine,
   bad: readonly { readonly from: Length; readonly to: Length }[],
   newId: () => string,
-): readonly Change[] => settleCart(job, [taken(offer, 1, bad, newId())], newId);
+): readonly Change[] => settleCart(job, [taken(job, offer, 1, bad, newId())], newId);
 
 /** No more of this size to be had: it is out of the price list, and the rest is planned from what is there. */
 export function noneLeft(job: Job, { offer }: BoardLine, newId: () => string): readonly Change[] {
   const kind = 'sheet' in offer ? 'sheets' : 'boards';
-  const at = job.yard[kind].findIndex(({ id }) => id === offer.id);
-  return [{ piece: null, path: ['yard', kind, at, 'inStock'], value: false }, ...settleCart(job, [], newId)];
+  const yard = soldAt(job, offer);
+  const also = job.alsoAt.indexOf(yard);
+  const path = also < 0 ? ['yard'] : ['alsoAt', also];
+  const at = yard[kind].findIndex(({ id }) => id === bareId(job, offer));
+  return [{ piece: null, path: [...path, kind, at, 'inStock'], value: false }, ...settleCart(job, [], newId)];
 }

@@ -1,6 +1,9 @@
 import { inches, printLength } from '../../length';
 import { DEFAULT_SHOP, type Piece } from '../../job';
+import { AS_SOLD, sizesIn, TABLE_SIZES } from '../../stock';
 import { buildPiece, divideTop, newPiece } from '../index';
+
+const SIZES = sizesIn(AS_SOLD, TABLE_SIZES);
 
 /** 66 x 31 1/2 x 36 of 2x6, legs of two 2x4, 2x4 aprons set back 1/2, overhang 4 and 2 1/2: worked out by hand. */
 const table: Piece = {
@@ -42,7 +45,9 @@ test('a table worked out by hand', () => {
 
 describe('dividing a top', () => {
   const widths = (width: number, nominal: '2x4' | '2x6' | '2x8' | '2x12', edges: 'ripped' | 'as bought') =>
-    divideTop(inches(width), nominal, edges, inches(1 / 8), 'in').widths.map((board) => printLength(board, 'in'));
+    divideTop(inches(width), nominal, edges, inches(1 / 8), 'in', SIZES).widths.map((board) =>
+      printLength(board, 'in'),
+    );
 
   test.each([
     [31.5, '2x6', 'ripped', ['5 1/4', '5 1/4', '5 1/4', '5 1/4', '5 1/4', '5 1/4']],
@@ -57,8 +62,8 @@ describe('dividing a top', () => {
   });
 
   test('counts what is ripped', () => {
-    expect(divideTop(inches(33), '2x6', 'as bought', inches(1 / 8), 'in').ripped).toBe(0);
-    expect(divideTop(inches(30), '2x6', 'as bought', inches(1 / 8), 'in').ripped).toBe(2);
-    expect(divideTop(inches(31.5), '2x6', 'ripped', inches(1 / 8), 'in').ripped).toBe(6);
+    expect(divideTop(inches(33), '2x6', 'as bought', inches(1 / 8), 'in', SIZES).ripped).toBe(0);
+    expect(divideTop(inches(30), '2x6', 'as bought', inches(1 / 8), 'in', SIZES).ripped).toBe(2);
+    expect(divideTop(inches(31.5), '2x6', 'ripped', inches(1 / 8), 'in', SIZES).ripped).toBe(6);
   });
 });

@@ -1,6 +1,6 @@
 import { inches, type Length } from '../../length';
 import { rectangle, planeAt, type Vec } from '../../solid';
-import { dressed, isSheet, thicknessAsSold, type Nominal } from '../../stock';
+import { isSheet, type Nominal } from '../../stock';
 import { dim, say, tag } from '../../words';
 import { count, measure, pick, yes, type Choices } from '../choice';
 import { family } from '../family';
@@ -63,9 +63,13 @@ export function shelfBelow(
 ): void {
   const size = (axis: 0 | 1) => legs[0].box.max[axis] - legs[0].box.min[axis];
   const stock = Math.min(size(0), size(1)) < THIN_LEG ? THIN_RAIL : SHELF_RAIL;
-  const rail = dressed(stock);
+  const rail = kit.sizes.dressed(stock);
   const thick =
-    kind === 'stretchers' ? 0 : kind === 'ply shelf' ? thicknessAsSold(SHELF_SHEET) : dressed(SHELF_SLAT).thickness;
+    kind === 'stretchers'
+      ? 0
+      : kind === 'ply shelf'
+        ? kit.sizes.thickness(SHELF_SHEET)
+        : kit.sizes.dressed(SHELF_SLAT).thickness;
   const from = at - thick - rail.width;
   if (from < 0) {
     const least = thick + rail.width + inches(1);
@@ -118,7 +122,7 @@ export function shelfBelow(
     rails.forEach((name) => kit.join('screws', 'H1', name));
     return;
   }
-  const slat = dressed(SHELF_SLAT);
+  const slat = kit.sizes.dressed(SHELF_SLAT);
   const [from0, to0] = [legs[0].box.max[0] + SLAT_GAP, legs[2].box.min[0] - SLAT_GAP];
   const number = Math.max(1, Math.floor((to0 - from0 + SLAT_GAP) / (slat.width + SLAT_GAP)));
   const gap = number > 1 ? (to0 - from0 - number * slat.width) / (number - 1) : 0;
@@ -138,7 +142,7 @@ export function shelfBelow(
 
 /** Aprons that run outside the legs and meet in mitres; the legs stand in their corners. */
 function mitredAprons(kit: Kit, legs: readonly [Leg, Leg, Leg, Leg], nominal: Nominal, under: Length): void {
-  const { width, thickness } = dressed(nominal);
+  const { width, thickness } = kit.sizes.dressed(nominal);
   const [x0, x1] = [legs[0].box.min[0] - thickness, legs[2].box.max[0] + thickness];
   const [y0, y1] = [legs[0].box.min[1] - thickness, legs[1].box.max[1] + thickness];
   const half = thickness / 2;
@@ -176,7 +180,7 @@ function mitredAprons(kit: Kit, legs: readonly [Leg, Leg, Leg, Leg], nominal: No
 
 /** A block across each corner, long ends against the aprons' inner faces, just clear of the leg. */
 function cornerBlocks(kit: Kit, legs: readonly [Leg, Leg, Leg, Leg], under: Length): void {
-  const stock = dressed('2x3');
+  const stock = kit.sizes.dressed('2x3');
   const pairs = [
     ['A1', 'E1', 1, 1],
     ['A2', 'E1', 1, -1],
@@ -221,10 +225,10 @@ export const aprons = family({
   choices: apronChoices,
   build(room, choices) {
     const kit = kitFor(room);
-    const apron = dressed(choices.apron as Nominal);
+    const apron = kit.sizes.dressed(choices.apron as Nominal);
     if (!checkHeight(kit, room, apron.width, 'apron')) return kit.built();
     checkBoughtLeg(kit, room, choices);
-    const section = legSection(choices.legs, choices.boughtSection);
+    const section = legSection(choices.legs, choices.boughtSection, room.sizes);
     const mitred = choices.corners === 'mitred';
     const outside = footprint(room, choices);
     const foot = mitred

@@ -1,5 +1,5 @@
 import { inches, tapeStep } from '../../length';
-import { dressed, type Nominal } from '../../stock';
+import type { Nominal } from '../../stock';
 import { dim, say, tag } from '../../words';
 import { measure, pick, yes } from '../choice';
 import { family } from '../family';
@@ -31,9 +31,9 @@ export const bench = family({
   },
   build(room, choices) {
     const kit = kitFor(room);
-    const apron = dressed(choices.apron);
-    const end = dressed(choices.ends);
-    const stretcher = dressed('2x4');
+    const apron = kit.sizes.dressed(choices.apron);
+    const end = kit.sizes.dressed(choices.ends);
+    const stretcher = kit.sizes.dressed('2x4');
     if (!checkHeight(kit, room, apron.width, 'apron')) return kit.built();
     const foot = footprint(room, choices);
     checkBetween(
@@ -78,7 +78,7 @@ export const bench = family({
     const inset = inches(2);
     const y0 = foot.y + apron.thickness;
     const wide = foot.width - 2 * apron.thickness;
-    const { widths } = divideTop(wide, choices.ends as Nominal, 'ripped', room.shop.edgeRip, room.units);
+    const { widths } = divideTop(wide, choices.ends as Nominal, 'ripped', room.shop.edgeRip, room.units, room.sizes);
     const arch = Math.min(Math.round(wide / 2 - inches(2)), choices.stretcherHeight - inches(0.5));
     const ends: string[][] = [];
     [foot.x + inset, foot.x + foot.length - inset - end.thickness].forEach((x, at) => {

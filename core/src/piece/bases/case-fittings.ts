@@ -1,5 +1,5 @@
 import { inches, type Length } from '../../length';
-import { dressed, thicknessAsSold, type Sheet } from '../../stock';
+import type { Sheet } from '../../stock';
 import { dim, say } from '../../words';
 import { drawer, drawerSizes, sideOf } from '../drawers';
 import type { Room } from '../family';
@@ -73,7 +73,7 @@ export function fronts(
   stock: Sheet,
   cover: readonly [Length, Length],
 ): readonly string[] {
-  const t = thicknessAsSold(stock);
+  const t = kit.sizes.thickness(stock);
   const y = body.front - t;
   const [x0, x1] = [column.from - cover[0], column.to + cover[1]];
   const [z0, z1] = [body.bottom - body.thick + REVEAL, body.top + body.thick - REVEAL];
@@ -139,14 +139,14 @@ export function drawerBank(
   cover: readonly [Length, Length],
 ): readonly number[] | null {
   const pitch = (body.top - body.bottom) / number;
-  const t = thicknessAsSold(stock);
+  const t = kit.sizes.thickness(stock);
   const width = column.to - column.from;
   const done: number[] = [];
   for (let at = 0; at < number; at++) {
     const [z0, z1] = [Math.round(body.bottom + at * pitch), Math.round(body.bottom + (at + 1) * pitch)];
     const sizes = drawerSizes(
       { width, height: z1 - z0, depth: body.back - body.front - inches(1 / 2) },
-      sideOf('ply 1/2'),
+      sideOf('ply 1/2', kit.sizes),
       { width: 0, height: 0 },
     );
     if (!sizes) return null;
@@ -159,7 +159,7 @@ export function drawerBank(
       opening: { min: [column.from, body.front, z0], max: [column.to, body.back, z1] },
       sides: [column.left, column.right],
       stock: 'ply 1/2',
-      side: sideOf('ply 1/2'),
+      side: sideOf('ply 1/2', kit.sizes),
       front: { material: stock, box: boxAt([x0, body.front - t, low], [x1 - x0, t, high - low]) },
     });
     done.push(first + at);
@@ -173,16 +173,16 @@ export function standOf(kit: Kit, room: Room, stand: string, height: Length, y0:
   const inset = inches(1);
   const [x0, x1, f, b] = [inset, room.length - inset, y0 + inset, room.width - inset];
   if (stand === 'legs') {
-    const leg = dressed('2x2');
+    const leg = kit.sizes.dressed('2x2');
     return [
       [x0, f],
-      [x0, b - leg.width],
+      [x0, b - leg.thickness],
       [x1 - leg.width, f],
-      [x1 - leg.width, b - leg.width],
+      [x1 - leg.width, b - leg.thickness],
     ].map(([x, y], at) => {
       kit.board(
         { tag: `L${at + 1}`, role: 'leg', name: 'leg', material: '2x2' },
-        boxAt([x!, y!, 0], [leg.width, leg.width, height]),
+        boxAt([x!, y!, 0], [leg.width, leg.thickness, height]),
         2,
         0,
       );
@@ -191,14 +191,14 @@ export function standOf(kit: Kit, room: Room, stand: string, height: Length, y0:
     });
   }
   const stock =
-    height <= dressed('1x4').width
+    height <= kit.sizes.dressed('1x4').width
       ? '1x4'
-      : height <= dressed('1x6').width
+      : height <= kit.sizes.dressed('1x6').width
         ? '1x6'
-        : height <= dressed('1x8').width
+        : height <= kit.sizes.dressed('1x8').width
           ? '1x8'
           : '1x12';
-  const { thickness } = dressed(stock);
+  const { thickness } = kit.sizes.dressed(stock);
   const deep = height;
   kit.board(
     { tag: 'P1', role: 'foot', name: 'plinth front', material: stock },

@@ -1,5 +1,5 @@
 import { inches, type Length } from '../../length';
-import { dressed, thicknessAsSold, type Sheet } from '../../stock';
+import type { Sheet } from '../../stock';
 import { dim, say } from '../../words';
 import { count, measure, pick, type Choices } from '../choice';
 import { assembleDrawers } from '../drawers';
@@ -39,7 +39,7 @@ export const caseFamily = family({
   build(room, choices) {
     const kit = kitFor(room);
     const stock = choices.stock as Sheet;
-    const t = thicknessAsSold(stock);
+    const t = kit.sizes.thickness(stock);
     const stand = choices.stand === 'floor' ? 0 : choices.standHeight;
     const inner = room.height - stand - 2 * t;
     const columns = choices.columns;
@@ -70,7 +70,7 @@ export const caseFamily = family({
     need(
       'case-shallow',
       'width',
-      depth - thicknessAsSold(BACK),
+      depth - kit.sizes.thickness(BACK),
       drawers ? inches(11) : inches(4),
       'from front to back',
     );
@@ -90,7 +90,7 @@ export const caseFamily = family({
         { depth },
         [{ label: say`Take plywood`, changes: [kit.change(['choices', 'stock'], 'ply 3/4')] }],
       );
-    const tallest = dressed('1x12').width;
+    const tallest = kit.sizes.dressed('1x12').width;
     if (choices.stand === 'plinth' && stand > tallest)
       kit.stop(
         'plinth-high',
@@ -106,7 +106,7 @@ export const caseFamily = family({
 
     const y0 = front;
     const length = room.length;
-    const rebate = thicknessAsSold(BACK);
+    const rebate = kit.sizes.thickness(BACK);
     const body: Body = {
       front: y0,
       back: room.width - (choices.back === 'closed' ? rebate : 0),

@@ -1,5 +1,5 @@
 import { inches, tapeStep, type Length } from '../../length';
-import { dressed, type Nominal } from '../../stock';
+import type { Nominal } from '../../stock';
 import { dim, say, tag } from '../../words';
 import { measure, pick } from '../choice';
 import { boxAt, spread, type Kit } from '../kit';
@@ -107,7 +107,7 @@ type Rails = {
 
 /** Rails between four legs: two along (front, back), two across (left, right), pocketed into the legs. */
 export function railsBetween(kit: Kit, legs: readonly [Leg, Leg, Leg, Leg], rails: Rails): void {
-  const { width, thickness } = dressed(rails.nominal);
+  const { width, thickness } = kit.sizes.dressed(rails.nominal);
   const [frontLeft, backLeft, frontRight, backRight] = legs;
   const first = rails.first ?? 1;
   const [x0, x1] = [frontLeft.box.max[0], frontRight.box.min[0]];
@@ -144,7 +144,7 @@ export function crossSupports(
   nominal: Nominal,
 ): readonly string[] {
   const [front, back] = rails.map((name) => boxOf(kit.get(name))) as [Box, Box];
-  const { width, thickness } = dressed(nominal);
+  const { width, thickness } = kit.sizes.dressed(nominal);
   const start = front.max[1];
   const between = back.min[1] - start;
   const [x0, x1, top] = [front.min[0], front.max[0], front.max[2]];

@@ -1,5 +1,5 @@
 import { inches, type Length } from '../../length';
-import { dressed, type Nominal } from '../../stock';
+import type { Nominal } from '../../stock';
 import { dim, say } from '../../words';
 import { count, measure, pick } from '../choice';
 import { assembleDrawers, drawer, DRAWER_STOCK, drawerSizes, sideOf, tallestSide, type DrawerStock } from '../drawers';
@@ -32,8 +32,8 @@ export const endTable = family({
   },
   build(room, choices) {
     const kit = kitFor(room);
-    const rail = dressed(RAIL);
-    const section = legSection(choices.legs, choices.boughtSection);
+    const rail = kit.sizes.dressed(RAIL);
+    const section = legSection(choices.legs, choices.boughtSection, room.sizes);
     const fronts = choices.drawers;
     const deep = (fronts + 1) * rail.width + fronts * choices.opening;
     if (!checkHeight(kit, room, deep, 'bank of drawers')) return kit.built();
@@ -43,7 +43,7 @@ export const endTable = family({
     const depthRoom = foot.width - 2 * section.across;
     checkBetween(kit, room, 'length', between, choices.overhangEnds, section.along, inches(6));
     checkBetween(kit, room, 'width', depthRoom, choices.overhangSides, section.across, inches(6));
-    const thick = SIDE_INSET + dressed(SIDE_STOCK).thickness + dressed('1x3').thickness;
+    const thick = SIDE_INSET + kit.sizes.dressed(SIDE_STOCK).thickness + kit.sizes.dressed('1x3').thickness;
     if (section.along < thick)
       kit.stop(
         'legs-thin',
@@ -53,8 +53,8 @@ export const endTable = family({
         [{ label: say`Take legs of two 2×4`, changes: [kit.change(['choices', 'legs'], 'two 2x4')] }],
       );
     if (kit.stopped()) return kit.built();
-    const front = dressed('1x6').thickness;
-    const side = sideOf(choices.box as DrawerStock);
+    const front = kit.sizes.dressed('1x6').thickness;
+    const side = sideOf(choices.box as DrawerStock, room.sizes);
     // Fronts stand level with the legs; the rails behind them; the box behind the rails' front face.
     const railY = foot.y + front;
     const backY = foot.y + foot.width - rail.thickness;
@@ -85,7 +85,7 @@ export const endTable = family({
       );
       return kit.built();
     }
-    if (sizes.box.height > tallestSide(choices.box as DrawerStock)) {
+    if (sizes.box.height > tallestSide(choices.box as DrawerStock, room.sizes)) {
       kit.stop(
         'drawer-deep',
         say`The drawer is deeper than its boards`,
@@ -95,7 +95,7 @@ export const endTable = family({
       );
       return kit.built();
     }
-    const panel = dressed(SIDE_STOCK);
+    const panel = kit.sizes.dressed(SIDE_STOCK);
     const legs = placeLegs(kit, foot, room.under, section, choices);
     const [x0, x1] = [legs[0].box.max[0], legs[2].box.min[0]];
     // Rails of the face frame, from the top down; the upper one carries the top.
@@ -144,7 +144,7 @@ export const endTable = family({
       joinLeg(kit, 'rail end', name, legs[3]);
     }
     // Supports level with the legs' inner faces: the slides are screwed to them.
-    const support = dressed('1x3');
+    const support = kit.sizes.dressed('1x3');
     const all: string[][] = [];
     openings.forEach((z, at) => {
       const zs = z - rail.width + Math.round((choices.opening + rail.width - support.width) / 2) + rail.width / 2;
@@ -171,7 +171,12 @@ export const endTable = family({
         stock: choices.box as DrawerStock,
         side,
         front: {
-          material: height <= dressed('1x6').width ? '1x6' : height <= dressed('1x8').width ? '1x8' : '1x12',
+          material:
+            height <= kit.sizes.dressed('1x6').width
+              ? '1x6'
+              : height <= kit.sizes.dressed('1x8').width
+                ? '1x8'
+                : '1x12',
           box: boxAt([x0 + choices.reveal, foot.y, z - cover.height], [sizes.front.width, front, height]),
         },
       });

@@ -1,5 +1,5 @@
 import { inches, type Length } from '../../length';
-import { dressed, NOMINALS, thicknessAsSold, type Nominal } from '../../stock';
+import { NOMINALS, type Nominal } from '../../stock';
 import { dim, say } from '../../words';
 import { measure, pick } from '../choice';
 import { family } from '../family';
@@ -75,13 +75,13 @@ export const extending = family({
   build(room, choices) {
     const kit = kitFor(room);
     const { clearance: c, travel, overlap } = choices;
-    const apron = dressed(choices.apron as Nominal);
-    const runner = dressed(RUNNER);
-    const leafThick = thicknessAsSold(LEAF);
+    const apron = kit.sizes.dressed(choices.apron as Nominal);
+    const runner = kit.sizes.dressed(RUNNER);
+    const leafThick = kit.sizes.thickness(LEAF);
     const gap = leafThick + 2 * c;
     const frameTop = room.under - gap;
     if (!checkHeight(kit, room, apron.width + gap, 'apron and leaf')) return kit.built();
-    const section = legSection(choices.legs, choices.boughtSection);
+    const section = legSection(choices.legs, choices.boughtSection, room.sizes);
     checkBoughtLeg(kit, { ...room, under: frameTop, topThickness: room.topThickness + gap }, choices);
     const foot = footprint(room, choices);
     const longRoom = foot.length - 2 * section.along;
@@ -96,9 +96,9 @@ export const extending = family({
       inches(12),
     );
     const keeperStock = NOMINALS.filter((nominal) => nominal.startsWith('2x')).find(
-      (nominal) => dressed(nominal).width >= apron.width + gap,
+      (nominal) => kit.sizes.dressed(nominal).width >= apron.width + gap,
     )!;
-    const keeper = dressed(keeperStock);
+    const keeper = kit.sizes.dressed(keeperStock);
     const setback = Math.max(0, Math.floor((Math.min(section.along, section.across) - apron.thickness) / 2));
     const farApron = foot.x + foot.length - setback - apron.thickness;
     const keeperFrom = Math.round(room.length / 2 - keeper.thickness / 2);
@@ -132,7 +132,7 @@ export const extending = family({
       setback,
     });
     const [a1, a2] = [boxOf(kit.get('A1')), boxOf(kit.get('A2'))];
-    const spacer = dressed('1x2').thickness;
+    const spacer = kit.sizes.dressed('1x2').thickness;
     // Spacers on the long aprons carry the top over the leaves.
     [a1, a2].forEach((box, at) => {
       const y = at === 0 ? box.min[1] : box.max[1] - spacer;

@@ -1,6 +1,5 @@
 import { inches, type Length } from '../../length';
 import type { Outline } from '../../solid';
-import { dressed } from '../../stock';
 import { dim, say } from '../../words';
 import { count, pick } from '../choice';
 import { family } from '../family';
@@ -86,7 +85,7 @@ export const hairpin = family({
     const foot = footprint(room, choices);
     checkBetween(kit, room, 'length', foot.length - 2 * PLATE, choices.overhangEnds, PLATE, inches(6));
     checkBetween(kit, room, 'width', foot.width - 2 * PLATE, choices.overhangSides, PLATE, inches(2));
-    const batten = dressed('1x4');
+    const batten = kit.sizes.dressed('1x4');
     const most = Math.max(0, Math.floor((foot.length - 2 * PLATE) / (batten.width + inches(2))));
     if (choices.battens > most)
       kit.stop(

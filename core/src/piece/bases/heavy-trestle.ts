@@ -1,5 +1,5 @@
 import { inches, type Length } from '../../length';
-import { dressed, type Nominal } from '../../stock';
+import type { Nominal } from '../../stock';
 import { dim, say } from '../../words';
 import { measure, pick, yes } from '../choice';
 import { family } from '../family';
@@ -79,7 +79,7 @@ const beamAcross = (
   z: Length,
   length: Length,
 ) => {
-  const { width, thickness } = dressed(material);
+  const { width, thickness } = kit.sizes.dressed(material);
   // Lying on its face along y: u along y, v against x, so that u x v points up.
   return kit.put({
     ...kit.board({ tag, role, name, material }, boxAt([x, y, z], [width, length, thickness]), 1, 0),
@@ -104,7 +104,7 @@ export const heavyTrestle = family({
   },
   build(room, choices) {
     const kit = kitFor(room);
-    const beam = dressed(choices.timber);
+    const beam = kit.sizes.dressed(choices.timber);
     const foot = footprint(room, choices);
     const postLength = room.under - 2 * beam.thickness;
     const least = inches(6);

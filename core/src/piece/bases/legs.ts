@@ -1,5 +1,5 @@
 import { inches, type Length } from '../../length';
-import { dressed, type Material, type Nominal } from '../../stock';
+import type { LumberSizes, Material, Nominal } from '../../stock';
 import { say, dim, tag } from '../../words';
 import { measure, pick, type Choices } from '../choice';
 import { mirror, boxAt, type Kit } from '../kit';
@@ -56,17 +56,17 @@ const LAMINATED: Readonly<Partial<Record<LegKind, readonly [Nominal, number]>>> 
   'four 1x4': ['1x4', 4],
 };
 
-export function legSection(kind: LegKind, boughtSection: Length = inches(2.25)): LegSection {
+export function legSection(kind: LegKind, boughtSection: Length, sizes: LumberSizes): LegSection {
   if (kind === 'bought')
     return { along: boughtSection, across: boughtSection, material: 'bought', plies: 1, narrow: null };
   const laminated = LAMINATED[kind];
   if (laminated) {
     const [nominal, plies] = laminated;
-    const { width, thickness } = dressed(nominal);
+    const { width, thickness } = sizes.dressed(nominal);
     return { along: width, across: thickness * plies, material: nominal, plies, narrow: null };
   }
   const wide: Nominal = kind === 'box 1x6' ? '1x6' : '1x4';
-  const { width } = dressed(wide);
+  const { width } = sizes.dressed(wide);
   return { along: width, across: width, material: wide, plies: 1, narrow: kind === 'box 1x6' ? '1x6' : '1x3' };
 }
 
@@ -111,7 +111,7 @@ export function placeLeg(
     );
     return { tag: name, box, tags: [name] };
   }
-  const { thickness } = dressed(section.material as Nominal);
+  const { thickness } = kit.sizes.dressed(section.material as Nominal);
   const [[x, y, z], size] = [box.min, [section.along, section.across]] as const;
   const spec = (letter: string, wide: boolean) => ({
     tag: `${name}${letter}`,
@@ -157,7 +157,7 @@ export function placeLegs(
         [],
         [
           say`Lay a wide board face down, stand both narrow boards on its edges, close it with the other wide board. Glue and clamps only: a nail would show.`,
-          say`Keep the narrow boards ${dim(section.across - 2 * inches(0.75))} wide: that makes the leg as deep as it is wide.`,
+          say`Keep the narrow boards ${dim(section.across - 2 * kit.sizes.dressed('1x4').thickness)} wide: that makes the leg as deep as it is wide.`,
         ],
       );
   return legs as unknown as readonly [Leg, Leg, Leg, Leg];

@@ -1,5 +1,4 @@
 import { inches } from '../../length';
-import { dressed } from '../../stock';
 import { dim, say } from '../../words';
 import { angle, measure, pick } from '../choice';
 import { family } from '../family';
@@ -35,9 +34,19 @@ export const pedestal = family({
     const kit = kitFor(room);
     const post =
       choices.post === 'three 2x4'
-        ? { material: '2x4' as const, plies: 3, x: dressed('2x4').width, y: 3 * dressed('2x4').thickness }
-        : { material: choices.post, plies: 1, x: dressed(choices.post).width, y: dressed(choices.post).thickness };
-    const beam = dressed(choices.beams);
+        ? {
+            material: '2x4' as const,
+            plies: 3,
+            x: kit.sizes.dressed('2x4').width,
+            y: 3 * kit.sizes.dressed('2x4').thickness,
+          }
+        : {
+            material: choices.post,
+            plies: 1,
+            x: kit.sizes.dressed(choices.post).width,
+            y: kit.sizes.dressed(choices.post).thickness,
+          };
+    const beam = kit.sizes.dressed(choices.beams);
     // A beam stands on edge: its width is its height.
     const [wide, high] = [beam.thickness, beam.width];
     const length = Math.min(room.inside.length, room.inside.width) - 2 * choices.overhang;

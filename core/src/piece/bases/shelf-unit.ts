@@ -1,6 +1,6 @@
 import { inches, type Length } from '../../length';
 import { rectangle } from '../../solid';
-import { dressed, thicknessAsSold, type Nominal } from '../../stock';
+import type { Nominal } from '../../stock';
 import { dim, say } from '../../words';
 import { count, measure, pick } from '../choice';
 import { family } from '../family';
@@ -32,7 +32,7 @@ function shelf(
   const [x0, x1] = [legs[0].box.min[0], legs[2].box.max[0]];
   const [y0, y1] = [legs[0].box.min[1], legs[1].box.max[1]];
   const sheet = stock === 'ply 3/4' || stock === 'ply 1/2';
-  const thick = sheet ? thicknessAsSold(stock) : dressed(stock as Nominal).thickness;
+  const thick = sheet ? kit.sizes.thickness(stock) : kit.sizes.dressed(stock as Nominal).thickness;
   const z = at - thick;
   const on = [...rails, ...ends];
   if (sheet) {
@@ -52,7 +52,7 @@ function shelf(
     on.forEach((rail) => kit.join('screws', name, rail));
     return [name];
   }
-  const width = dressed(stock as Nominal).width;
+  const width = kit.sizes.dressed(stock as Nominal).width;
   const [from, to] = over ? [x0, x1] : [legs[0].box.max[0] + GAP, legs[2].box.min[0] - GAP];
   const slats = Math.max(1, Math.floor((to - from + GAP) / (width + GAP)));
   const gap = slats > 1 ? (to - from - slats * width) / (slats - 1) : 0;
@@ -86,10 +86,12 @@ export const shelfUnit = family({
   },
   build(room, choices) {
     const kit = kitFor(room);
-    const post = dressed(choices.posts);
-    const rail = dressed(choices.rails);
+    const post = kit.sizes.dressed(choices.posts);
+    const rail = kit.sizes.dressed(choices.rails);
     const sheet = choices.shelves === 'ply 3/4' || choices.shelves === 'ply 1/2';
-    const thick = sheet ? thicknessAsSold(choices.shelves as 'ply 3/4') : dressed(choices.shelves as Nominal).thickness;
+    const thick = sheet
+      ? kit.sizes.thickness(choices.shelves as 'ply 3/4')
+      : kit.sizes.dressed(choices.shelves as Nominal).thickness;
     // The post's thickness lies along the unit, its width across.
     const section = { along: post.thickness, across: post.width, material: choices.posts, plies: 1, narrow: null };
     checkBetween(kit, room, 'length', room.length - 2 * section.along, 0, section.along, inches(6));

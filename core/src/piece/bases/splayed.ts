@@ -1,6 +1,6 @@
 import { inches, type Length } from '../../length';
 import { add, times, unit, type Vec } from '../../solid';
-import { dressed, type Nominal } from '../../stock';
+import type { Nominal } from '../../stock';
 import { dim, say } from '../../words';
 import { angle, count, measure, pick } from '../choice';
 import { family } from '../family';
@@ -37,7 +37,7 @@ function leg(
   under: Length,
   stock: keyof typeof LEG_STOCK,
 ): Part {
-  const { width, thickness } = dressed(stock);
+  const { width, thickness } = kit.sizes.dressed(stock);
   const spec = { tag: name, role: 'leg' as const, name: 'leg', material: stock, plies: PLIES[stock] };
   const place = (from: Vec) =>
     kit.member(spec, {
@@ -75,7 +75,7 @@ function rail(
   along: Vec,
   role: 'apron' | 'stretcher',
 ) {
-  const { width, thickness } = dressed(nominal);
+  const { width, thickness } = kit.sizes.dressed(nominal);
   const z = from + width / 2;
   const [a, b] = legs.map((tagOf) => kit.get(tagOf)) as [Part, Part];
   const [start, end] = [middleAt(a, z), middleAt(b, z)];
@@ -117,9 +117,9 @@ export const splayed = family({
   },
   build(room, choices) {
     const kit = kitFor(room);
-    const apron = dressed(choices.apron as Nominal);
+    const apron = kit.sizes.dressed(choices.apron as Nominal);
     if (!checkHeight(kit, room, apron.width, 'apron')) return kit.built();
-    const section = dressed(choices.legs);
+    const section = kit.sizes.dressed(choices.legs);
     const [deepX, deepY] = [section.width, section.thickness * PLIES[choices.legs]];
     const foot = footprint(room, choices);
     const lean = [room.under * tan(choices.splayEnds), room.under * tan(choices.splaySides)] as const;
@@ -171,7 +171,7 @@ export const splayed = family({
         [{ label: say`Take a 1×3 apron`, changes: [kit.change(['choices', 'apron'], '1x3')] }],
       );
     const stretcher: Nominal = '1x3';
-    const { width: stretcherWidth } = dressed(stretcher);
+    const { width: stretcherWidth } = kit.sizes.dressed(stretcher);
     const apronFrom = room.under - apron.width;
     const high = apronFrom - stretcherWidth - inches(1);
     if (choices.stretchers !== 'none' && choices.stretcherHeight > high) {
@@ -219,7 +219,7 @@ export const splayed = family({
     }
     if (choices.stretchers === 'h') {
       const [left, right] = [boxOf(kit.get('S1')), boxOf(kit.get('S2'))];
-      const { width, thickness } = dressed(stretcher);
+      const { width, thickness } = kit.sizes.dressed(stretcher);
       const y = Math.round((left.min[1] + left.max[1] - thickness) / 2);
       kit.board(
         {

@@ -1,6 +1,6 @@
 import { inches, type Length } from '../../length';
 import { planeAt, radians, type Vec } from '../../solid';
-import { dressed, type Nominal } from '../../stock';
+import type { Nominal } from '../../stock';
 import { dim, say } from '../../words';
 import { angle, measure, pick, yes } from '../choice';
 import { family } from '../family';
@@ -30,7 +30,7 @@ export const riseOf = (run: Length, degrees: number): number => run * tan(degree
  * the wall; the middle line lies half a width inside of that.
  */
 export function strut(kit: Kit, { tag, name, wall, floor, run, degrees, stock, joins }: Strut, down = false): void {
-  const { width, thickness } = dressed(stock);
+  const { width, thickness } = kit.sizes.dressed(stock);
   const [sin, cos] = [Math.sin(radians(degrees)), Math.cos(radians(degrees))];
   const side = down ? -1 : 1;
   const foot: Vec = [
@@ -77,11 +77,14 @@ export const trestle = family({
   },
   build(room, choices) {
     const kit = kitFor(room);
-    const beam = dressed(BEAM);
+    const beam = kit.sizes.dressed(BEAM);
     const plies = choices.post === '2x4' ? 2 : 1;
-    const post = { along: dressed(choices.post).width, across: dressed(choices.post).thickness * plies };
+    const post = {
+      along: kit.sizes.dressed(choices.post).width,
+      across: kit.sizes.dressed(choices.post).thickness * plies,
+    };
     const foot = footprint(room, choices);
-    const stretcher = dressed(STRETCHER);
+    const stretcher = kit.sizes.dressed(STRETCHER);
     const postLength = room.under - 2 * beam.thickness;
     const least = stretcher.width + inches(2);
     if (postLength < least) {
@@ -134,7 +137,7 @@ export const trestle = family({
     const postTop = beam.thickness + postLength;
     const kickerRun = Math.min(inches(10), Math.floor((foot.length - 2 * post.along) / 2) - inches(1));
     const kickerDrop = riseOf(kickerRun, choices.strutAngle);
-    const spine = dressed('2x4');
+    const spine = kit.sizes.dressed('2x4');
     const kickerFrom = room.under - spine.width;
     if (choices.kickers && kickerFrom - kickerDrop < choices.stretcherHeight + stretcher.width) {
       kit.stop(

@@ -1,6 +1,6 @@
 import { inches, type Length } from '../../length';
 import { degrees, radians, type Vec } from '../../solid';
-import { dressed, type Nominal } from '../../stock';
+import type { Nominal } from '../../stock';
 import { dim, say } from '../../words';
 import { pick, yes } from '../choice';
 import { family } from '../family';
@@ -35,8 +35,8 @@ export const xFrame = family({
   },
   build(room, choices) {
     const kit = kitFor(room);
-    const leg = dressed(choices.legs);
-    const cleat = dressed(CLEAT);
+    const leg = kit.sizes.dressed(choices.legs);
+    const cleat = kit.sizes.dressed(CLEAT);
     const foot = footprint(room, choices);
     const rise = room.under - cleat.width;
     const least = inches(8);
@@ -108,7 +108,7 @@ export const xFrame = family({
       kit.join('screws', `K${n}`, `L${2 * at + 1}`);
       kit.join('screws', `K${n}`, `L${2 * at + 2}`);
     });
-    const stretcher = dressed('2x4');
+    const stretcher = kit.sizes.dressed('2x4');
     const y = Math.round(foot.y + foot.width / 2 - stretcher.thickness / 2);
     // At the crossing the inner face is the upper leg's on the left, the lower one's on the right.
     const rails: readonly (readonly [string, string, Length, readonly string[], readonly string[]])[] = [

@@ -1,5 +1,5 @@
-import { inches, type Length } from '../../length';
-import { dressed, topNominals, type Nominal } from '../../stock';
+import type { Length } from '../../length';
+import { topNominals, type LumberSizes, type Nominal } from '../../stock';
 import { pick, type Choices } from '../choice';
 import type { Room } from '../family';
 import { boxAt, type Kit } from '../kit';
@@ -7,7 +7,7 @@ import type { Box } from '../geometry';
 import { divideTop } from '../top';
 import { say } from '../../words';
 
-export const THICKNESSES = { '1x': '1× boards', '2x': '2× boards' } as const;
+export const THICKNESSES = { '1x': '1× boards', '5/4x': '5/4 boards', '2x': '2× boards' } as const;
 export const WIDTHS = { cheapest: 'cheapest', '4': '4', '6': '6', '8': '8', '10': '10', '12': '12' } as const;
 export const HELD = {
   'pocket screws': 'pocket screws',
@@ -28,7 +28,7 @@ export const boardChoices = {
 
 /** Nominal widths a top of boards may be joined from. */
 export function boardCandidates(choices: {
-  readonly thickness: '1x' | '2x';
+  readonly thickness: keyof typeof THICKNESSES;
   readonly width: keyof typeof WIDTHS;
 }): readonly Nominal[] {
   const all = topNominals(choices.thickness);
@@ -37,14 +37,21 @@ export function boardCandidates(choices: {
     : all.filter((nominal) => nominal === `${choices.thickness}${choices.width}`);
 }
 
-export const boardThickness = (choices: { readonly thickness: '1x' | '2x' }): Length =>
-  dressed(`${choices.thickness}4` as Nominal).thickness;
+export const boardThickness = (choices: { readonly thickness: keyof typeof THICKNESSES }, sizes: LumberSizes): Length =>
+  sizes.dressed(`${choices.thickness}4` as Nominal).thickness;
 
 type Joined = { readonly edges: 'ripped' | 'as bought'; readonly held: keyof typeof HELD };
 
 /** Boards side by side that fill a box, front to back, joined edge to edge. Tags T1, T2, ... */
 export function joinBoards(kit: Kit, room: Room, choices: Joined, box: Box): readonly string[] {
-  const { widths } = divideTop(box.max[1] - box.min[1], room.topNominal, choices.edges, room.shop.edgeRip, room.units);
+  const { widths } = divideTop(
+    box.max[1] - box.min[1],
+    room.topNominal,
+    choices.edges,
+    room.shop.edgeRip,
+    room.units,
+    room.sizes,
+  );
   let y = box.min[1];
   const names = widths.map((width, at) => {
     const tag = `T${at + 1}`;
@@ -81,7 +88,12 @@ export const skirtChoices = {
     help: 'An edging that hangs below the top makes a thin top look thick.',
   }),
 };
-export const EDGE: Length = inches(3 / 4);
+/** How far an edging stands out from what it covers. */
+export const edgeOf = (sizes: LumberSizes): Length => sizes.dressed('1x2').thickness;
 /** How deep an edging stands for a top so thick. */
-export const edgingDepth = (edging: Choices[string], thickness: Length): Length =>
-  edging === '1x2' ? Math.max(thickness, dressed('1x2').width) : edging === '1x3' ? dressed('1x3').width : thickness;
+export const edgingDepth = (edging: Choices[string], thickness: Length, sizes: LumberSizes): Length =>
+  edging === '1x2'
+    ? Math.max(thickness, sizes.dressed('1x2').width)
+    : edging === '1x3'
+      ? sizes.dressed('1x3').width
+      : thickness;

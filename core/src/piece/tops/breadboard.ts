@@ -1,5 +1,5 @@
 import { inches } from '../../length';
-import { dressed } from '../../stock';
+import type { Nominal } from '../../stock';
 import { dim, say } from '../../words';
 import { pick } from '../choice';
 import { top } from '../family';
@@ -21,8 +21,10 @@ export const breadboard = top({
   candidates: boardCandidates,
   build(room, choices) {
     const kit = kitFor(room);
-    const stock = `${choices.thickness}${choices.end}` as '1x4' | '2x4';
-    const { width } = dressed(stock);
+    const cap = choices.end === '2';
+    // No yard keeps a narrow five-quarter board: the cap is ripped from a wider one.
+    const stock: Nominal = `${choices.thickness}${cap && choices.thickness === '5/4x' ? '4' : choices.end}` as Nominal;
+    const { width } = kit.sizes.dressed(cap ? '2x2' : stock);
     const field = room.length - 2 * width;
     if (field < inches(6)) {
       const length = 2 * width + inches(6);
@@ -47,7 +49,7 @@ export const breadboard = top({
         {
           tag: name,
           role: 'top',
-          name: width < inches(2) ? 'end cap' : 'breadboard end',
+          name: cap ? 'end cap' : 'breadboard end',
           material: stock,
           fit: say`the width of the glued top at this end`,
           dependsOn: boards,

@@ -1,6 +1,6 @@
 import type { Length } from '../../length';
 import { planeAt, type Vec } from '../../solid';
-import { dressed, type Nominal } from '../../stock';
+import type { Nominal } from '../../stock';
 import { say } from '../../words';
 import type { Room } from '../family';
 import { UP, type Kit } from '../kit';
@@ -16,8 +16,8 @@ export function edgingRound(
   deep: Length,
   against: readonly (readonly string[])[],
 ): readonly string[] {
-  const stock: Nominal = deep <= dressed('1x2').width ? '1x2' : '1x3';
-  const { thickness } = dressed(stock);
+  const stock: Nominal = deep <= kit.sizes.dressed('1x2').width ? '1x2' : '1x3';
+  const { thickness } = kit.sizes.dressed(stock);
   const half = thickness / 2;
   const z = top - deep / 2;
   const [l, w] = [room.length, room.width];

@@ -1,6 +1,6 @@
 import { inches, type Length } from '../../length';
 import { add, clipped, rectangle, times, type Corner, type Flat, type Vec } from '../../solid';
-import { dressed, type Nominal } from '../../stock';
+import type { Nominal } from '../../stock';
 import { dim, say } from '../../words';
 import { measure, pick } from '../choice';
 import { top } from '../family';
@@ -38,12 +38,12 @@ export const octagon = top({
       help: 'Cut through the slat and whatever crosses the middle below. 0 for none.',
     }),
   },
-  thickness: (choices) => dressed(`${choices.thickness}4`).thickness + dressed(BATTEN).thickness,
+  thickness: (choices, sizes) => sizes.dressed(`${choices.thickness}4`).thickness + sizes.dressed(BATTEN).thickness,
   candidates: () => [],
   build(room, choices) {
     const kit = kitFor(room);
     const stock: Nominal = `${choices.thickness}${choices.ring}`;
-    const ring = dressed(stock);
+    const ring = kit.sizes.dressed(stock);
     const slat: Nominal = `${choices.thickness}${choices.slats}`;
     if (room.length !== room.width) {
       kit.stop(
@@ -60,7 +60,7 @@ export const octagon = top({
     }
     const half = room.length / 2;
     const inner = half - ring.width;
-    const least = dressed(slat).width + 2 * choices.gap;
+    const least = kit.sizes.dressed(slat).width + 2 * choices.gap;
     if (2 * inner < least + inches(2)) {
       const size = Math.ceil((2 * ring.width + least + inches(2)) / inches(1)) * inches(1);
       kit.stop(
@@ -77,7 +77,7 @@ export const octagon = top({
       );
       return kit.built();
     }
-    const batten = dressed(BATTEN);
+    const batten = kit.sizes.dressed(BATTEN);
     const z = room.under + batten.thickness;
     const side = octagonSide(room.length);
     const names = NORMALS.map(([nx, ny], at) => {
@@ -151,7 +151,7 @@ type Fill = {
 
 /** Slats across the ring's middle, each cut to the octagon. */
 function fill(kit: ReturnType<typeof kitFor>, { half, centre, z, gap, stock }: Fill): readonly string[] {
-  const { width, thickness } = dressed(stock);
+  const { width, thickness } = kit.sizes.dressed(stock);
   const number = Math.max(1, Math.floor((2 * half + gap) / (width + gap)));
   const start = -(number * width + (number - 1) * gap) / 2;
   return Array.from({ length: number }, (_, at) => {

@@ -1,6 +1,5 @@
 import { inches } from '../../length';
 import { rectangle } from '../../solid';
-import { thicknessAsSold } from '../../stock';
 import { dim, say } from '../../words';
 import { pick } from '../choice';
 import { top } from '../family';
@@ -19,7 +18,7 @@ export const panel = top({
   holdsScrews: true,
   moves: true,
   choices: { panels: pick('Panels', { one: 'one', two: 'two, joined' }, 'one') },
-  thickness: () => thicknessAsSold('panel 3/4'),
+  thickness: (_, sizes) => sizes.thickness('panel 3/4'),
   candidates: () => [],
   build(room, choices) {
     const kit = kitFor(room);

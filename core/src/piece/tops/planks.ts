@@ -1,11 +1,11 @@
 import { inches, type Length } from '../../length';
 import { rectangle } from '../../solid';
-import { dressed, thicknessAsSold, type Nominal } from '../../stock';
+import type { Nominal } from '../../stock';
 import { dim, say } from '../../words';
 import { measure, pick } from '../choice';
 import { top } from '../family';
 import { boxAt, kitFor } from '../kit';
-import { EDGE, edgingDepth, skirtChoices } from './boards';
+import { edgeOf, edgingDepth, skirtChoices } from './boards';
 import { edgingRound } from './edging';
 
 const CORE = 'ply 3/4' as const;
@@ -41,13 +41,14 @@ export const planks = top({
     stagger: measure('Seams apart in neighbouring rows', inches(9), inches(3), inches(24)),
     ...skirtChoices,
   },
-  thickness: (choices) => thicknessAsSold(CORE) + dressed(choices.planks).thickness,
+  thickness: (choices, sizes) => sizes.thickness(CORE) + sizes.dressed(choices.planks).thickness,
   candidates: () => [],
   build(room, choices) {
     const kit = kitFor(room);
-    const plank = dressed(choices.planks);
-    const core = thicknessAsSold(CORE);
-    const [length, width] = [room.length - 2 * EDGE, room.width - 2 * EDGE];
+    const edge = edgeOf(room.sizes);
+    const plank = kit.sizes.dressed(choices.planks);
+    const core = kit.sizes.thickness(CORE);
+    const [length, width] = [room.length - 2 * edge, room.width - 2 * edge];
     if (choices.stagger * 2 > choices.plank) {
       kit.stop(
         'stagger',
@@ -64,7 +65,7 @@ export const planks = top({
       return kit.built();
     }
     kit.shaped({ tag: 'Y1', role: 'top', name: 'core', material: CORE }, rectangle(length, width), core, {
-      at: [EDGE, EDGE, room.under],
+      at: [edge, edge, room.under],
       u: [1, 0, 0],
       v: [0, 1, 0],
     });
@@ -72,16 +73,16 @@ export const planks = top({
     // The outer rows are ripped alike, so that the pattern is even.
     const outer = rows > 1 ? Math.round((width - (rows - 2) * plank.width) / 2) : width;
     const laid: string[][] = [];
-    let y = EDGE;
+    let y = edge;
     for (let row = 0; row < rows; row++) {
-      const wide = row === 0 ? outer : row === rows - 1 ? EDGE + width - y : plank.width;
+      const wide = row === 0 ? outer : row === rows - 1 ? edge + width - y : plank.width;
       const marks = [0, ...seams(length, choices.plank, choices.stagger, row), length];
       const names = marks.slice(1).map((end, at) => {
         const name = `T${row + 1}${String.fromCharCode(65 + at)}`;
         const from = marks[at]!;
         kit.board(
           { tag: name, role: 'top', name: 'plank', material: choices.planks as Nominal },
-          boxAt([EDGE + from, y, room.under + core], [end - from, wide, plank.thickness]),
+          boxAt([edge + from, y, room.under + core], [end - from, wide, plank.thickness]),
           0,
           1,
         );
@@ -91,7 +92,7 @@ export const planks = top({
       laid.push(names);
       y += wide;
     }
-    const deep = edgingDepth(choices.edging, room.topThickness);
+    const deep = edgingDepth(choices.edging, room.topThickness, room.sizes);
     const edging = edgingRound(kit, room, room.height, deep, [
       [...laid[0]!, 'Y1'],
       [...laid.at(-1)!, 'Y1'],

@@ -60,7 +60,7 @@ export const round = top({
       return kit.built();
     }
     const radius = room.length / 2;
-    const { widths } = divideTop(room.width, room.topNominal, choices.edges, room.shop.edgeRip, room.units);
+    const { widths } = divideTop(room.width, room.topNominal, choices.edges, room.shop.edgeRip, room.units, room.sizes);
     let y = 0;
     const names = widths.map((width, at) => {
       const tag = `T${at + 1}`;

@@ -1,11 +1,10 @@
 import { inches } from '../../length';
 import { rectangle } from '../../solid';
-import { thicknessAsSold } from '../../stock';
 import { dim, say } from '../../words';
 import { pick } from '../choice';
 import { top } from '../family';
 import { kitFor } from '../kit';
-import { EDGE, edgingDepth, skirtChoices } from './boards';
+import { edgeOf, edgingDepth, skirtChoices } from './boards';
 import { edgingRound } from './edging';
 
 const SHEETS_FOR = { 'ply 3/4': '3/4 plywood', 'mdf 3/4': '3/4 MDF' } as const;
@@ -21,15 +20,16 @@ export const edgedSheet = top({
   holdsScrews: true,
   moves: false,
   choices: { sheet: pick('Sheet', SHEETS_FOR, 'ply 3/4'), ...skirtChoices },
-  thickness: (choices) => thicknessAsSold(choices.sheet),
+  thickness: (choices, sizes) => sizes.thickness(choices.sheet),
   candidates: () => [],
   build(room, choices) {
     const kit = kitFor(room);
-    const [length, width] = [room.length - 2 * EDGE, room.width - 2 * EDGE];
+    const edge = edgeOf(room.sizes);
+    const [length, width] = [room.length - 2 * edge, room.width - 2 * edge];
     if (Math.max(length, width) > LONGEST || Math.min(length, width) > WIDEST) {
       const fits = {
-        length: Math.min(room.length, LONGEST + 2 * EDGE),
-        width: Math.min(room.width, WIDEST + 2 * EDGE),
+        length: Math.min(room.length, LONGEST + 2 * edge),
+        width: Math.min(room.width, WIDEST + 2 * edge),
       };
       kit.stop(
         'sheet-large',
@@ -50,9 +50,9 @@ export const edgedSheet = top({
       { tag: 'T1', role: 'top', name: 'sheet', material: choices.sheet },
       rectangle(length, width),
       room.topThickness,
-      { at: [EDGE, EDGE, room.under], u: [1, 0, 0], v: [0, 1, 0] },
+      { at: [edge, edge, room.under], u: [1, 0, 0], v: [0, 1, 0] },
     );
-    const edging = edgingRound(kit, room, room.height, edgingDepth(choices.edging, room.topThickness), [
+    const edging = edgingRound(kit, room, room.height, edgingDepth(choices.edging, room.topThickness, room.sizes), [
       ['T1'],
       ['T1'],
       ['T1'],

@@ -1,5 +1,4 @@
 import { inches, type Length } from '../../length';
-import { dressed } from '../../stock';
 import { dim, say } from '../../words';
 import { measure, pick } from '../choice';
 import { top } from '../family';
@@ -22,12 +21,12 @@ export const slats = top({
       help: 'Cut through the slat and whatever crosses the middle below. 0 for none.',
     }),
   },
-  thickness: (choices) => dressed(choices.slats).thickness + dressed('1x4').thickness,
+  thickness: (choices, sizes) => sizes.dressed(choices.slats).thickness + sizes.dressed('1x4').thickness,
   candidates: () => [],
   build(room, choices) {
     const kit = kitFor(room);
-    const slat = dressed(choices.slats);
-    const batten = dressed('1x4');
+    const slat = kit.sizes.dressed(choices.slats);
+    const batten = kit.sizes.dressed('1x4');
     const number = Math.max(1, Math.floor((room.width + choices.gap) / (slat.width + choices.gap)));
     const gap = number > 1 ? (room.width - number * slat.width) / (number - 1) : 0;
     if (number === 1 || room.width < 2 * slat.width + choices.gap) {

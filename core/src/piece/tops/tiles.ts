@@ -1,6 +1,6 @@
 import { inches, type Length } from '../../length';
 import { planeAt, rectangle, type Vec } from '../../solid';
-import { dressed, thicknessAsSold, type Nominal } from '../../stock';
+import type { LumberSizes, Nominal } from '../../stock';
 import { dim, say } from '../../words';
 import { count, measure, pick } from '../choice';
 import { top } from '../family';
@@ -17,8 +17,8 @@ const LIP: Length = inches(3 / 4);
 /** Inside of the frame above its lip: tiles, the joints between them, and one at each edge. */
 export const tileRun = (tile: Length, number: number, joint: Length): Length => number * tile + (number + 1) * joint;
 /** Outside of the frame round a run of tiles. */
-export const tiledSize = (tile: Length, number: number, joint: Length): Length =>
-  tileRun(tile, number, joint) + 2 * (dressed(FRAME).width - LIP);
+export const tiledSize = (tile: Length, number: number, joint: Length, sizes: LumberSizes): Length =>
+  tileRun(tile, number, joint) + 2 * (sizes.dressed(FRAME).width - LIP);
 
 /** A mitred frame with a rebate, a plywood bed in it, and loose tiles: sizes follow from the tiles. */
 export const tiles = top({
@@ -34,20 +34,23 @@ export const tiles = top({
     wide: count('Tiles across', 2, 1, 8),
     joint: measure('Joint between tiles', inches(1 / 8), 0, inches(1 / 2)),
   },
-  thickness: () => dressed(FRAME).thickness,
+  thickness: (_, sizes) => sizes.dressed(FRAME).thickness,
   candidates: () => [],
   build(room, choices) {
     const kit = kitFor(room);
     const tile = inches(Number(choices.tile));
     const size = {
-      length: tiledSize(tile, choices.long, choices.joint),
-      width: tiledSize(tile, choices.wide, choices.joint),
+      length: tiledSize(tile, choices.long, choices.joint, room.sizes),
+      width: tiledSize(tile, choices.wide, choices.joint, room.sizes),
     };
     if (room.length !== size.length || room.width !== size.width) {
       const fit = (side: Length) =>
-        Math.max(1, Math.ceil((side - tiledSize(tile, 0, choices.joint)) / (tile + choices.joint)));
+        Math.max(1, Math.ceil((side - tiledSize(tile, 0, choices.joint, room.sizes)) / (tile + choices.joint)));
       const [long, wide] = [Math.min(12, fit(room.length)), Math.min(8, fit(room.width))];
-      const near = { length: tiledSize(tile, long, choices.joint), width: tiledSize(tile, wide, choices.joint) };
+      const near = {
+        length: tiledSize(tile, long, choices.joint, room.sizes),
+        width: tiledSize(tile, wide, choices.joint, room.sizes),
+      };
       const set = (l: number, w: number, s: typeof size) => [
         kit.change(['topChoices', 'long'], l),
         kit.change(['topChoices', 'wide'], w),
@@ -76,8 +79,8 @@ export const tiles = top({
       );
       return kit.built();
     }
-    const frame = dressed(FRAME);
-    const bed = thicknessAsSold(BED);
+    const frame = kit.sizes.dressed(FRAME);
+    const bed = kit.sizes.thickness(BED);
     const deep = bed + TILE_THICK;
     const [l, w, half] = [room.length, room.width, frame.width / 2];
     const z = room.under + frame.thickness / 2;

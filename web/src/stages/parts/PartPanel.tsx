@@ -4,6 +4,7 @@ import {
   cutsInWords,
   endsInWords,
   NOMINALS,
+  sizesOf,
   printMaterial,
   SHEET_NAMES,
   shortLength,
@@ -72,7 +73,7 @@ export function PartPanel({ part, piece }: { readonly part: Part; readonly piece
           </>
         )}
       </dl>
-      <Milling part={part} />
+      <Milling part={part} piece={piece} />
       {part.bought === null && <TemplateButtons part={part} />}
       {part.bought === null &&
         (part.loose ? <LooseFields part={part} piece={piece} /> : <ByHand part={part} piece={piece} />)}
@@ -81,9 +82,9 @@ export function PartPanel({ part, piece }: { readonly part: Part; readonly piece
 }
 
 /** From the store's board to the part, each pass with what it leaves. */
-function Milling({ part }: { readonly part: Part }) {
-  const { shop } = useJob();
-  const blank = blankOf(part, shop, 1);
+function Milling({ part, piece }: { readonly part: Part; readonly piece: Piece }) {
+  const { shop, measured } = useJob();
+  const blank = blankOf(part, piece, shop, sizesOf(measured));
   if (!blank) return null;
   return (
     <>

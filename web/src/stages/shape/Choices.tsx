@@ -14,6 +14,7 @@ export function Choices({ piece, topNominal }: { readonly piece: Piece; readonly
           <SpecFields
             specs={top.choices}
             choices={piece.topChoices}
+            lumber={piece.wood}
             cheapest={topNominal}
             onChange={(name, value) => change(['topChoices', name], value)}
           />
@@ -24,6 +25,7 @@ export function Choices({ piece, topNominal }: { readonly piece: Piece; readonly
         <SpecFields
           specs={familyOf(piece).choices}
           choices={piece.choices}
+          lumber={piece.wood}
           onChange={(name, value) => change(['choices', name], value)}
         />
       </div>

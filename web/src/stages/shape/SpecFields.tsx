@@ -1,5 +1,14 @@
 import type { ReactNode } from 'react';
-import { printNominal, type Choices, type Nominal, type Spec, type Specs } from '@sill/core';
+import {
+  boardKey,
+  inLumber,
+  printMaterial,
+  type Choices,
+  type Lumber,
+  type Nominal,
+  type Spec,
+  type Specs,
+} from '@sill/core';
 import { Choice } from '../../fields/Choice';
 import { LengthField } from '../../fields/LengthField';
 import { NumberField } from '../../fields/NumberField';
@@ -18,6 +27,8 @@ const NOTE: Readonly<Record<string, string>> = {
 type Props = {
   readonly specs: Specs;
   readonly choices: Choices;
+  /** The line of boards whose sizes the options are told in. */
+  readonly lumber: Lumber;
   readonly onChange: (name: string, value: string | number | boolean) => void;
   /** The board width that "cheapest" has settled on. */
   readonly cheapest?: Nominal | null;
@@ -26,7 +37,7 @@ type Props = {
 const isShort = (spec: Spec): boolean => spec.kind === 'length' || spec.kind === 'count' || spec.kind === 'angle';
 
 /** Every choice that a family or top offers, in its own order; numbers two in a row. */
-export function SpecFields({ specs, choices, onChange, cheapest = null }: Props) {
+export function SpecFields({ specs, choices, lumber, onChange, cheapest = null }: Props) {
   const settled: Choices = {
     ...Object.fromEntries(Object.entries(specs).map(([name, spec]) => [name, spec.initial])),
     ...choices,
@@ -55,6 +66,7 @@ export function SpecFields({ specs, choices, onChange, cheapest = null }: Props)
         value={value}
         mark={mark}
         cheapest={cheapest}
+        lumber={lumber}
         thickness={settled.thickness}
         onChange={(next) => onChange(name, next)}
       />
@@ -69,9 +81,17 @@ export function SpecFields({ specs, choices, onChange, cheapest = null }: Props)
 }
 
 /** A board's width is shown as the board it is: 2×6; the cheapest with what it is now. Null for other choices. */
-function widthLabel(option: string, label: string, thickness: unknown, cheapest: Nominal | null): string | null {
-  if (option === 'cheapest') return cheapest ? `${label} (${printNominal(cheapest)} now)` : label;
-  return typeof thickness === 'string' && /^\d+$/.test(option) ? `${thickness.replace('x', '×')}${option}` : null;
+function widthLabel(
+  option: string,
+  label: string,
+  thickness: unknown,
+  cheapest: Nominal | null,
+  lumber: Lumber,
+): string | null {
+  if (option === 'cheapest') return cheapest ? `${label} (${printMaterial(boardKey(lumber, cheapest))} now)` : label;
+  return typeof thickness === 'string' && /^\d+$/.test(option)
+    ? inLumber(lumber, `${thickness.replace('x', '×')}${option}`)
+    : null;
 }
 
 type OneProps = {
@@ -80,11 +100,12 @@ type OneProps = {
   readonly value: string | number | boolean;
   readonly mark: ReactNode;
   readonly cheapest: Nominal | null;
+  readonly lumber: Lumber;
   readonly thickness: unknown;
   readonly onChange: (value: string | number | boolean) => void;
 };
 
-function OneField({ name, spec, value, mark, cheapest, thickness, onChange }: OneProps) {
+function OneField({ name, spec, value, mark, cheapest, lumber, thickness, onChange }: OneProps) {
   switch (spec.kind) {
     case 'pick':
       return (
@@ -95,7 +116,7 @@ function OneField({ name, spec, value, mark, cheapest, thickness, onChange }: On
           value={String(value)}
           options={Object.entries(spec.options).map(([option, label]) => ({
             value: option,
-            label: widthLabel(option, label, thickness, cheapest) ?? <Text of={label} />,
+            label: widthLabel(option, label, thickness, cheapest, lumber) ?? <Text of={inLumber(lumber, label)} />,
           }))}
           onChange={onChange}
         />

@@ -1,7 +1,7 @@
 import { Button, Table, TableBody, TableCell, TableHead, TableRow, useMediaQuery } from '@mui/material';
 import { unparse } from 'papaparse';
 import { useState } from 'react';
-import { SPECIES, hardwareName, offerName, printLength, type BoardLine, type Plan } from '@sill/core';
+import { SPECIES, hardwareName, speciesOf, offerName, printLength, type BoardLine, type Plan } from '@sill/core';
 import { saveFile } from '../../frame/files';
 import { useApp, useJob } from '../../state/hooks';
 import { said } from '../../state/view';
@@ -110,7 +110,7 @@ export function BuyingTable({ plan }: { readonly plan: Plan }) {
                   <Text of={offerName(line.offer, job.units)} />
                 </TableCell>
                 <TableCell className="soft wide-only">
-                  {'grade' in line.offer ? `${line.offer.grade} ${SPECIES[line.offer.species].name}` : 'sheet'}
+                  {'grade' in line.offer ? `${line.offer.grade} ${SPECIES[speciesOf(line.offer.board)].name}` : 'sheet'}
                 </TableCell>
                 <TableCell align="right">{line.count}</TableCell>
                 <TableCell align="right" className="wide-only">

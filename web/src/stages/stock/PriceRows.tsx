@@ -4,8 +4,12 @@ import {
   PER_FOOT,
   SPECIES,
   boardFeet,
+  lumberAbout,
+  nominalOf,
+  speciesOf,
   hardwareName,
   offerName,
+  toMm,
   type BoardOffer,
   type HardwareOffer,
   type SheetOffer,
@@ -35,13 +39,17 @@ function told(
     const feet = (offer.length / PER_FOOT) * (offer.width / PER_FOOT);
     return { name: offerName(offer, units), what: 'sheet', by: [`${cents(offer.price / feet)} a square foot`] };
   }
+  const feet = offer.length / PER_FOOT;
   return {
     name: offerName(offer, units),
-    what: `${offer.grade} ${SPECIES[offer.species].name}`,
-    by: [
-      `${cents(offer.price / offer.feet)} a foot`,
-      `${cents(offer.price / boardFeet(offer.nominal, offer.feet))} a board foot`,
-    ],
+    what: `${offer.grade} ${SPECIES[speciesOf(offer.board)].name}`,
+    by:
+      lumberAbout(offer.board).region === 'us'
+        ? [
+            `${cents(offer.price / feet)} a foot`,
+            `${cents(offer.price / boardFeet(nominalOf(offer.board), feet))} a board foot`,
+          ]
+        : [`${cents((offer.price * 1000) / toMm(offer.length))} a metre`],
   };
 }
 

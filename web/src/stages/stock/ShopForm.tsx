@@ -1,5 +1,5 @@
 import { Button } from '@mui/material';
-import { KITS, TOOLS, TOOL_NAMES, inches, type Shop } from '@sill/core';
+import { BLADES, DRIVERS, KITS, TOOLS, TOOL_NAMES, inches, type Shop } from '@sill/core';
 import { api, USUAL_SHOP } from '../../api';
 import { Choice } from '../../fields/Choice';
 import { LengthField } from '../../fields/LengthField';
@@ -7,7 +7,7 @@ import { NumberField } from '../../fields/NumberField';
 import { useChange, useJob } from '../../state/hooks';
 import { useErrand } from '../../state/useErrand';
 
-type Lengths = 'crosscut' | 'kerf' | 'squareEnds' | 'edgeRip' | 'topExtra' | 'partExtra' | 'car';
+type Lengths = 'crosscut' | 'kerf' | 'squareEnds' | 'edgeRip' | 'topExtra' | 'partExtra' | 'snipe' | 'car';
 const LENGTHS: readonly (readonly [Lengths, string])[] = [
   ['crosscut', 'Widest board the saw crosscuts'],
   ['kerf', 'Width of the saw’s cut'],
@@ -15,6 +15,7 @@ const LENGTHS: readonly (readonly [Lengths, string])[] = [
   ['edgeRip', 'Ripped off each rounded edge'],
   ['topExtra', 'Left on top boards until glued'],
   ['partExtra', 'Left on glued legs and fit parts'],
+  ['snipe', 'Gouged by the planer at each end'],
   ['car', 'Longest board the car takes'],
 ];
 
@@ -36,8 +37,9 @@ export function ShopForm() {
       change([{ piece: null, path: ['shop'], value: found.value }]);
       return 'Your usual shop is taken.';
     });
-  const set = (key: keyof Shop, value: number | null) =>
-    value !== null && change([{ piece: null, path: ['shop', key], value }]);
+  const put = (key: keyof Shop, value: unknown) => change([{ piece: null, path: ['shop', key], value }]);
+  const set = (key: keyof Shop, value: number | null) => value !== null && put(key, value);
+  const clamps = shop.clamps;
   return (
     <section className="sheet form shop" aria-label="My shop">
       <fieldset className="choice">
@@ -49,13 +51,7 @@ export function ShopForm() {
                 type="checkbox"
                 checked={shop.tools.includes(tool)}
                 onChange={({ target }) =>
-                  change([
-                    {
-                      piece: null,
-                      path: ['shop', 'tools'],
-                      value: target.checked ? [...shop.tools, tool] : shop.tools.filter((one) => one !== tool),
-                    },
-                  ])
+                  put('tools', target.checked ? [...shop.tools, tool] : shop.tools.filter((one) => one !== tool))
                 }
               />
               <span>{TOOLS[tool]}</span>
@@ -65,12 +61,7 @@ export function ShopForm() {
         <p className="help">What these can not do is told in the margin, with another way.</p>
         <div className="row wrap">
           {KITS.map((kit) => (
-            <Button
-              key={kit.name}
-              size="small"
-              title={kit.about}
-              onClick={() => change([{ piece: null, path: ['shop', 'tools'], value: kit.tools }])}
-            >
+            <Button key={kit.name} size="small" title={kit.about} onClick={() => put('tools', kit.tools)}>
               {kit.name}
             </Button>
           ))}
@@ -93,13 +84,6 @@ export function ShopForm() {
           most={90}
           value={shop.mitre}
           onChange={(value) => set('mitre', value)}
-        />
-        <NumberField
-          label="Clamps"
-          least={0}
-          most={200}
-          value={shop.clamps}
-          onChange={(value) => set('clamps', value)}
         />
         <NumberField
           label="One person carries"
@@ -126,6 +110,85 @@ export function ShopForm() {
           onChange={(value) => set('hours', value)}
         />
       </div>
+      <fieldset className="choice">
+        <legend>Each saw’s own cut</legend>
+        <div className="grid-fields">
+          {BLADES.filter((blade) => shop.tools.includes(blade)).map((blade) => (
+            <LengthField
+              key={blade}
+              label={`Cut of the ${TOOLS[blade]}`}
+              least={inches(1 / 64)}
+              most={inches(0.4)}
+              value={shop.blades[blade] ?? shop.kerf}
+              onChange={(value) => put('blades', { ...shop.blades, [blade]: value })}
+            />
+          ))}
+        </div>
+        <p className="help">
+          Make one cut in scrap and measure the slot. The cut plan counts the wider of what crosscuts and what rips.
+        </p>
+      </fieldset>
+      <fieldset className="choice">
+        <legend>Clamps and bench</legend>
+        {clamps.map((row, at) => (
+          <div key={at} className="row clamp-row">
+            <NumberField
+              label={`Clamps, row ${at + 1}`}
+              least={1}
+              most={200}
+              value={row.count}
+              onChange={(count) => count !== null && put('clamps', clamps.with(at, { ...row, count }))}
+            />
+            <LengthField
+              label={`Row ${at + 1} opens to`}
+              least={inches(1)}
+              value={row.length}
+              onChange={(length) => put('clamps', clamps.with(at, { ...row, length }))}
+            />
+            <Button
+              size="small"
+              aria-label={`Take row ${at + 1} of clamps away`}
+              onClick={() => put('clamps', clamps.toSpliced(at, 1))}
+            >
+              Take away
+            </Button>
+          </div>
+        ))}
+        <Button size="small" onClick={() => put('clamps', [...clamps, { length: inches(36), count: 2 }])}>
+          Add clamps
+        </Button>
+        <div className="grid-fields">
+          {(['length', 'width'] as const).map((side) => (
+            <LengthField
+              key={side}
+              label={`Bench, ${side}`}
+              least={inches(6)}
+              value={shop.bench[side]}
+              onChange={(value) => put('bench', { ...shop.bench, [side]: value })}
+            />
+          ))}
+        </div>
+      </fieldset>
+      <fieldset className="choice">
+        <legend>Drivers</legend>
+        <div className="chips">
+          {DRIVERS.map((driver) => (
+            <label key={driver} className="chip">
+              <input
+                type="checkbox"
+                checked={shop.drivers.includes(driver)}
+                onChange={({ target }) =>
+                  put(
+                    'drivers',
+                    target.checked ? [...shop.drivers, driver] : shop.drivers.filter((one) => one !== driver),
+                  )
+                }
+              />
+              <span>{driver}</span>
+            </label>
+          ))}
+        </div>
+      </fieldset>
       <Choice
         label="Spare boards"
         value={spares}

@@ -1,0 +1,42 @@
+import type { Job } from '../job';
+import type { BoardOffer, HardwareOffer, SheetOffer, Yard } from '../stock';
+
+type Yards = Pick<Job, 'yard' | 'alsoAt'>;
+type Offer = BoardOffer | SheetOffer | HardwareOffer;
+
+const elsewhere = (yard: Yard, id: string): string => `${yard.id}.${id}`;
+
+/**
+ * Everything that can be bought for a job, from all of its yards. What the further yards sell goes by `yard.offer`, so
+ * that the same size at two yards is two offers.
+ */
+export function marketOf({ yard, alsoAt }: Yards): Yard {
+  if (alsoAt.length === 0) return yard;
+  const marked = <Row extends Offer>(from: Yard, rows: readonly Row[]): readonly Row[] =>
+    rows.map((row) => ({ ...row, id: elsewhere(from, row.id) }));
+  return {
+    ...yard,
+    boards: [...yard.boards, ...alsoAt.flatMap((other) => marked(other, other.boards))],
+    sheets: [...yard.sheets, ...alsoAt.flatMap((other) => marked(other, other.sheets))],
+    hardware: [...yard.hardware, ...alsoAt.flatMap((other) => marked(other, other.hardware))],
+  };
+}
+
+/** The yard of a job that an offer of its market is bought at. */
+export const soldAt = ({ yard, alsoAt }: Yards, offer: Pick<Offer, 'id'>): Yard =>
+  alsoAt.find((other) => offer.id.startsWith(elsewhere(other, ''))) ?? yard;
+
+/** The id that the offer has in its own yard's list. */
+export const bareId = (yards: Yards, offer: Pick<Offer, 'id'>): string => {
+  const yard = soldAt(yards, offer);
+  return yards.alsoAt.includes(yard) ? offer.id.slice(elsewhere(yard, '').length) : offer.id;
+};
+
+/**
+ * What a price at one yard is worth beside those of the first: cents, the difference of their taxes in it. Equal to the
+ * price where the tax is the same.
+ */
+export const worthOf =
+  (yards: Yards) =>
+  (offer: Offer): number =>
+    (offer.price * (100 + soldAt(yards, offer).tax)) / (100 + yards.yard.tax);
