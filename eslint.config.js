@@ -12,6 +12,7 @@ const ROOMS = [
   'piece',
   'milling',
   'joinery',
+  'finishing',
   'cutting',
   'buying',
   'sawing',

@@ -7,6 +7,7 @@ export * from './job';
 export * from './piece';
 export * from './milling';
 export * from './joinery';
+export * from './finishing';
 export * from './cutting';
 export * from './buying';
 export * from './sawing';

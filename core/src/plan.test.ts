@@ -14,6 +14,8 @@ import {
   plain,
   type Change,
   type Job,
+  type OnHand,
+  type Piece,
   type Plan,
 } from './index';
 import { loose, misassembled, overlapping, unconnected } from './testing/laws';
@@ -237,5 +239,55 @@ describe('larger jobs', () => {
     const result = planJob(job, { today, effort: 'full', stopped: () => ++asked > 3 });
     cutsAddUp(result, job);
     expect(result.buying.lowerBound).toBeLessThanOrEqual(result.buying.cost);
+  });
+});
+
+describe('a top laid from salvage', () => {
+  const base = newPiece('t', 'coffee');
+  const piece: Piece = {
+    ...base,
+    top: 'planks',
+    size: { ...base.size, length: inches(49.5), width: inches(22.5) },
+    topChoices: { planks: '1x4', salvage: true, stagger: inches(6) },
+  };
+  const hand = (id: string, length: number, count: number, rest: Partial<OnHand> = {}): OnHand => ({
+    id,
+    material: '1x4',
+    length: inches(length),
+    width: inches(3.5),
+    count,
+    squared: true,
+    bad: [],
+    price: 0,
+    where: '',
+    note: '',
+    ...rest,
+  });
+  const salvage = [
+    hand('a', 20, 7),
+    hand('b', 28, 7),
+    hand('c', 41, 2, { squared: false, bad: [{ from: inches(38), to: inches(41) }] }),
+  ];
+
+  test('its planks are those that lie there, and no such board is bought', () => {
+    const planned = planJob({ ...newJob('salvage'), pieces: [piece], onHand: salvage }, { today });
+    const planks = planned.parts.filter(({ name }) => name === 'plank');
+    // 48 by 21 inside the edging: six rows of 3 1/2, each of 20 and 28.
+    expect(planks).toHaveLength(12);
+    expect(new Set(planks.map(({ length }) => length / inches(1)))).toEqual(new Set([20, 28]));
+    const of1x4 = planned.buying.boards.filter(
+      (board) => board.material === '1x4' && board.pieces.some(({ blank }) => blank.part.name === 'plank'),
+    );
+    expect(of1x4.length).toBeGreaterThan(0);
+    for (const board of of1x4) expect(board.hand).not.toBeNull();
+  });
+
+  test('with nothing there it is bought, and the note says so; a second such piece does not count the planks again', () => {
+    const none = planJob({ ...newJob('none'), pieces: [piece] }, { today });
+    expect(none.findings.some(({ id }) => id === 't.salvage')).toBe(true);
+    const second = { ...piece, id: 'u' };
+    const both = planJob({ ...newJob('both'), pieces: [piece, second], onHand: salvage }, { today });
+    expect(both.findings.filter(({ id }) => id.endsWith('.salvage')).map(({ id }) => id)).toEqual(['u.salvage']);
+    expect(both.buying.unplaced).toEqual([]);
   });
 });

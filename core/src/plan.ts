@@ -1,12 +1,13 @@
+import { areasOf, finishingNeeds, type Areas } from './finishing';
 import { blanksOf } from './milling';
-import { buildPiece, topCandidates, type Joint, type Part } from './piece';
+import { buildPiece, salvageFor, topCandidates, type Joint, type Part } from './piece';
 import { buyingList, chooseBoards, type Boards, type BuyingList, type SolveCache } from './buying';
 import { fastenings, hardwareNeeds } from './joinery';
 import { numberCuts, sawSetups, type NumberedCut, type Setup } from './sawing';
 import { saturdays, type BenchCalendar } from './calendar';
 import { findingsOf, weightOf, type PieceFacts } from './checking';
 import type { SolveOptions } from './cutting';
-import type { Finding, Job, Piece } from './job';
+import { kerfFor, type Finding, type Job, type Piece } from './job';
 import { sizesOf, type HardwareNeed, type Nominal } from './stock';
 import { stepsOf } from './building';
 
@@ -36,9 +37,12 @@ export type PlanOptions = SolveOptions & {
 /** What is remembered between plans: pools of boards solved, and pieces built. */
 export type PlanCache = {
   readonly solved: SolveCache;
-  readonly models: Map<string, Omit<PieceFacts, 'steps'>>;
+  readonly models: Map<string, Modelled>;
 };
 export const newPlanCache = (): PlanCache => ({ solved: new Map(), models: new Map() });
+
+/** A piece as built: all but its steps, with the surface that is sanded and finished. */
+type Modelled = Omit<PieceFacts, 'steps'> & { readonly areas: Areas };
 
 /** Minutes for one crosscut with a stop, one rip, one board squared. One person, not hurried. */
 const CROSSCUT = 2;
@@ -49,17 +53,27 @@ type Draft = Pick<Plan, 'parts' | 'joints' | 'needs' | 'buying' | 'list'> & {
   readonly models: readonly {
     readonly piece: Piece;
     readonly topNominal: Nominal;
-    readonly facts: Omit<PieceFacts, 'steps'>;
+    readonly facts: Modelled;
   }[];
 };
 
 /** A piece as built for one top width, kept so that what did not change is not built again. */
-function modelOf(piece: Piece, topNominal: Nominal, job: Job, known: PlanCache['models']): Omit<PieceFacts, 'steps'> {
-  const key = JSON.stringify([piece, topNominal, job.units, job.shop.edgeRip, job.measured]);
+function modelOf(piece: Piece, topNominal: Nominal, job: Job, known: PlanCache['models']): Modelled {
+  const salvage = salvageFor(piece, job);
+  const key = JSON.stringify([
+    piece,
+    topNominal,
+    job.units,
+    job.shop.edgeRip,
+    job.measured,
+    salvage,
+    kerfFor(job.shop, 'board'),
+  ]);
   const before = known.get(key);
   if (before) return { ...before, piece };
-  const model = buildPiece(piece, topNominal, job.shop, job.units, sizesOf(job.measured));
-  const facts = { piece, model, parts: model.parts, fastenings: fastenings(model.joints, model.parts, job.units) };
+  const model = buildPiece(piece, topNominal, job.shop, job.units, sizesOf(job.measured), salvage);
+  const made = fastenings(model.joints, model.parts, job.units);
+  const facts = { piece, model, parts: model.parts, fastenings: made, areas: areasOf(model.parts, made) };
   known.set(key, facts);
   return facts;
 }
@@ -73,7 +87,12 @@ function draft(job: Job, tops: readonly Nominal[], options: PlanOptions, cache: 
   const parts = models.flatMap(({ facts }) => facts.parts);
   const made = models.flatMap(({ facts }) => facts.fastenings);
   const asked = new Map(models.map(({ piece, facts }) => [piece.id, facts.model.needs]));
-  const needs = hardwareNeeds(job, parts, made, asked);
+  const needs = [
+    ...hardwareNeeds(job, parts, made, asked),
+    ...finishingNeeds(
+      models.map(({ piece, facts }) => ({ finish: piece.finish, copies: piece.copies, areas: facts.areas })),
+    ),
+  ];
   const buying = chooseBoards(blanksOf(job, parts), job, options, cache.solved);
   const joints = models.flatMap(({ facts }) => facts.model.joints);
   return { models, parts, joints, needs, buying, list: buyingList(job, buying, needs) };

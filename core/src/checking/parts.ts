@@ -1,6 +1,6 @@
 import { inches, type Length } from '../length';
 import type { Finding, Job } from '../job';
-import { chordSaving, topOf } from '../piece';
+import { chordSaving, salvageFor, topOf } from '../piece';
 import { isBoard, printMaterial, sizesOf, type BoardKey } from '../stock';
 import { dim, listOf, say, strong, tag, type Bit } from '../words';
 import { note, type PieceFacts } from './facts';
@@ -53,6 +53,19 @@ export function partNotes({ piece, parts }: PieceFacts, job: Job): readonly Find
       }),
     );
   }
+  if (topOf(piece)?.id === 'planks' && piece.topChoices.salvage === true && salvageFor(piece, job).length === 0)
+    found.push(
+      note(piece.id, 'salvage', 'care', 'stock', {
+        title: say`No planks on hand for this top`,
+        because: say`It is to be laid from what is there. Enter the planks under Stock, On hand, in its board size; until then all are bought. The first piece that asks gets them.`,
+        remedies: [
+          {
+            label: say`Buy the planks`,
+            changes: [{ piece: piece.id, path: ['topChoices', 'salvage'], value: false }],
+          },
+        ],
+      }),
+    );
   if (topOf(piece)?.id === 'round') {
     const boards = parts.filter((part) => part.role === 'top');
     const saved = chordSaving(

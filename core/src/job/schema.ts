@@ -34,6 +34,8 @@ const id = v.pipe(v.string('must be text'), v.regex(/^[A-Za-z0-9][A-Za-z0-9_.-]{
 const oneOf = <const Options extends readonly string[]>(options: Options) =>
   v.picklist(options, `must be one of ${options.join(', ')}`);
 
+/** Grits a piece may be sanded to; 0 leaves sanding out. */
+export const SAND_TO = [0, 120, 150, 180, 220] as const;
 export const USES = ['dining', 'desk', 'coffee', 'standing', 'bench', 'side', 'storage'] as const;
 
 /** Choices of a family or top by name. Which there are, and what they may be, the family says: see formats. */
@@ -101,6 +103,25 @@ export const PieceSchema = v.object({
   seats: v.nullable(whole(1, 40)),
   /** Price of the bought one that this must beat, cents. */
   boughtPrice: v.nullable(cents),
+  /** How far it is sanded (0: not counted), what colours it, and what covers it in how many coats. */
+  finish: v.optional(
+    v.object({
+      sandTo: v.picklist(SAND_TO, `must be one of ${SAND_TO.join(', ')}`),
+      stain: oneOf(['none', 'oil stain', 'water stain']),
+      coat: oneOf([
+        'none',
+        'oil polyurethane',
+        'water polyurethane',
+        'wipe-on polyurethane',
+        'hard-wax oil',
+        'penetrating oil',
+        'exterior urethane',
+        'enamel',
+      ]),
+      coats: whole(0, 12),
+    }),
+    { sandTo: 0, stain: 'none', coat: 'none', coats: 0 },
+  ),
   choices: ChoicesSchema,
   topChoices: ChoicesSchema,
   /** Parts set by hand, by tag: what is given replaces what was worked out. */

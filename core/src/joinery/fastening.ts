@@ -23,6 +23,8 @@ export type Fastening = {
   readonly from: 'left end' | 'top edge' | 'near end';
   /** The side nobody sees, where the pockets or slots go. */
   readonly face: 'underside' | 'inside' | 'either face' | 'outside';
+  /** How much of each of the two lies against the other, square inches: no finish goes there. */
+  readonly meets: number;
   /** Area of glue, both faces counted, square inches. 0 where nothing is glued. */
   readonly glue: number;
   /** False where the screw that is safe in the thinner part is too short to reach out of this pocket. */
@@ -95,6 +97,7 @@ function fasten(joint: Joint, parts: ReadonlyMap<string, Part>, units: Units): F
     from: 'near end' as const,
     face: 'inside' as const,
     glue: 0,
+    meets: meeting?.area ?? 0,
     reaches: true,
   };
   if (meeting === null) {

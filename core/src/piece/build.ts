@@ -1,7 +1,7 @@
 import { inches, type Length, type Units } from '../length';
-import type { Finding, Piece, Shop } from '../job';
+import type { Finding, Job, Piece, Shop } from '../job';
 import { common, contacts, faceArea, volumeOf, type Solid } from '../solid';
-import { sizesIn, TABLE_SIZES, topNominals, type Nominal, type Sizes } from '../stock';
+import { boardKey, sizesIn, TABLE_SIZES, topNominals, type Nominal, type Sizes } from '../stock';
 import { say } from '../words';
 import { settled, type Choices } from './choice';
 import { familyOf, topOf, refusal } from './families';
@@ -10,6 +10,8 @@ import { holed, UP } from './kit';
 import { overridden } from './overrides';
 import type { Joint, JointKind, Part } from './part';
 import { boxOf, openedBy, solidOf } from './shape';
+import { planks } from './tops/planks';
+import { usableLengths } from './tops/salvage';
 
 /** Parts and joints of one copy of a piece, with what moves in it and the order it goes together. */
 export type PieceModel = Omit<Built, 'bearers'> & {
@@ -30,7 +32,14 @@ const NOTHING: PieceModel = {
 /** The square inside a round or octagonal top of a width: its corners lie on the edge. */
 const inscribed = (across: Length): Length => Math.floor(across / Math.SQRT2);
 
-export function roomOf(piece: Piece, topNominal: Nominal, shop: Shop, units: Units, measured: Sizes): Room {
+export function roomOf(
+  piece: Piece,
+  topNominal: Nominal,
+  shop: Shop,
+  units: Units,
+  measured: Sizes,
+  salvage: readonly Length[] = [],
+): Room {
   const { length, width, height } = piece.size;
   const top = topOf(piece);
   const sizes = sizesIn(piece, measured);
@@ -55,6 +64,7 @@ export function roomOf(piece: Piece, topNominal: Nominal, shop: Shop, units: Uni
     inside,
     topNominal,
     bearers: [],
+    salvage,
   };
 }
 
@@ -173,6 +183,7 @@ function edgingHits(piece: Piece, base: Built, over: Built): readonly Finding[] 
  * Parts and joints of one copy of a piece, or the findings that say why it can not be built.
  *
  * @param topNominal the nominal width the top is joined from, already settled where the choice is "cheapest".
+ * @param salvage lengths on hand that a top of random planks may be laid from.
  * @param sizes what boards and sheets measure: the table, unless today's boards were measured.
  */
 export function buildPiece(
@@ -181,11 +192,12 @@ export function buildPiece(
   shop: Shop,
   units: Units,
   sizes: Sizes = TABLE_SIZES,
+  salvage: readonly Length[] = [],
 ): PieceModel {
   const family = familyOf(piece);
   const top = topOf(piece);
   const choices = settled(family.choices, piece.choices);
-  const room = roomOf(piece, topNominal, shop, units, sizes);
+  const room = roomOf(piece, topNominal, shop, units, sizes, salvage);
   if (top) {
     const because = refusal(piece, family, top);
     if (because) return { ...NOTHING, findings: [refused(piece, top, because)] };
@@ -300,3 +312,13 @@ export const choosesWidth = (piece: Piece): boolean => {
   const top = topOf(piece);
   return top !== null && top.candidates(settled(top.choices, { ...piece.topChoices, width: 'cheapest' })).length > 1;
 };
+
+/** What is on hand for a piece whose top is laid from it: of the first such piece of a job; nothing for others. */
+export function salvageFor(piece: Piece, job: Pick<Job, 'pieces' | 'onHand' | 'shop'>): readonly Length[] {
+  const asks = ({ topChoices, top }: Piece) => top === planks.id && topChoices.salvage === true;
+  if (!asks(piece) || job.pieces.find(asks)?.id !== piece.id) return [];
+  const chosen = settled(planks.choices, piece.topChoices) as Choices as { readonly planks: Nominal };
+  const material = boardKey(piece.wood, chosen.planks);
+  const there = job.onHand.filter((hand) => hand.material === material);
+  return usableLengths(there, job.shop.squareEnds, piece.copies);
+}

@@ -25,6 +25,8 @@ export type Room = {
   readonly inside: { readonly x: Length; readonly y: Length; readonly length: Length; readonly width: Length };
   /** What the base carries the top on, as boxes: known once the base is built, so to the top alone. */
   readonly bearers: readonly Box[];
+  /** Lengths on hand that a top of random planks may be laid from. */
+  readonly salvage: readonly Length[];
   /** The nominal size that the top is joined from, settled where the choice is "cheapest". */
   readonly topNominal: Nominal;
 };

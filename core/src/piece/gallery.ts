@@ -155,6 +155,7 @@ export function pieceFrom(from: Start, id: string, name = from.name): Piece {
     boughtPrice: null,
     choices: from.choices,
     topChoices: from.topChoices,
+    finish: { sandTo: 150, stain: 'none', coat: 'none', coats: 0 },
     overrides: {},
     loose: [],
   };

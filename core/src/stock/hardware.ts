@@ -14,6 +14,9 @@ export const HARDWARE = {
   'hairpin-leg': 'hairpin legs with screws',
   pull: 'pulls with screws',
   tile: 'tiles',
+  disc: '5 in sanding discs',
+  stain: 'stain',
+  finish: 'finish',
   top: 'top, bought as it is',
 } as const;
 export type HardwareKind = keyof typeof HARDWARE;
@@ -30,11 +33,22 @@ export type HardwareNeed = {
   readonly kind: HardwareKind;
   /** Length in inches of screws and slides, height of legs, else what tells it apart, or empty. */
   readonly size: string;
-  /** Pieces, or fluid ounces of glue. */
+  /** Pieces, or fluid ounces of what is poured. */
   readonly count: number;
   /** Cents each where the person states the price: a stone top, tiles already chosen. */
   readonly price?: number;
 };
 
+/** Whether it is told in fluid ounces, and sold in bottles and cans. */
+export const isPoured = (kind: HardwareKind): boolean => kind === 'glue' || kind === 'stain' || kind === 'finish';
+
 export const hardwareName = (kind: HardwareKind, size: string): string =>
-  kind === 'pocket-screw' ? `pocket screws ${size} coarse` : size === '' ? HARDWARE[kind] : `${HARDWARE[kind]} ${size}`;
+  kind === 'pocket-screw'
+    ? `pocket screws ${size} coarse`
+    : kind === 'stain' || kind === 'finish'
+      ? size
+      : kind === 'disc'
+        ? `${HARDWARE.disc}, grit ${size}`
+        : size === ''
+          ? HARDWARE[kind]
+          : `${HARDWARE[kind]} ${size}`;

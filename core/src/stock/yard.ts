@@ -234,6 +234,10 @@ const BOXES: Readonly<Partial<Record<HardwareKind, string>>> = {
   'hairpin-leg': '16: 4 3890; 20: 4 4290; 28: 4 4990',
   pull: '1 398',
   tile: '12: 1 320; 8: 1 190; 6: 1 120',
+  disc: '80: 5 398, 15 898; 120: 5 398, 15 898; 150: 5 398, 15 898; 180: 5 398, 15 898; 220: 5 398, 15 898; 320: 5 448, 15 998',
+  stain: 'oil stain: 8 648, 32 1398; water stain: 8 748, 32 1598; conditioner: 32 1298',
+  finish:
+    'oil polyurethane: 8 998, 32 2198, 128 5998; water polyurethane: 8 1198, 32 2598, 128 7298; wipe-on polyurethane: 16 1498, 32 2398; hard-wax oil: 13 3298, 32 6898; penetrating oil: 16 1398, 32 2298; exterior urethane: 32 2898, 128 8498; primer: 32 1398, 128 3398; enamel: 32 1998, 128 4898',
 };
 
 const plainId = (text: string): string => text.replace(/[^\w]+/g, '-').replace(/^-|-$/g, '');

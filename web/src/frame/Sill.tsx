@@ -7,7 +7,7 @@ import { endPlan, endProof, planAgain } from '../state/replanning';
 import { useApp, useFrom, useJob, usePlan, useStage } from '../state/hooks';
 import { useTicks } from '../state/useTicks';
 import { Dim } from '../words/Dim';
-import { cents, difference, dollars } from '../words/money';
+import { cents, difference, dollars, taxWords } from '../words/money';
 import { STAGES, settledMark } from './stages';
 import { useGo } from './useGo';
 
@@ -34,9 +34,8 @@ function tallies(plan: Plan, job: Job): readonly Tally[] {
       aside: job.budget === null ? 'no budget set' : `of $${(job.budget / 100).toFixed(job.budget % 100 ? 2 : 0)}`,
       explain: (
         <>
-          Boards {cents(boards)}, of which spares {cents(list.spares)}. Screws, clips and glue{' '}
-          {cents(list.subtotal - boards)}. Tax at {job.yard.tax} % {cents(list.tax)}. Finish and sandpaper are not in it
-          yet.
+          Boards {cents(boards)}, of which spares {cents(list.spares)}. Screws, glue, sandpaper and finish{' '}
+          {cents(list.subtotal - boards)}. {taxWords(list)} {cents(list.tax)}.
         </>
       ),
     },

@@ -4,6 +4,7 @@ import { useNavigate } from 'react-router';
 import {
   SHORT_PIECE,
   hardwareName,
+  isPoured,
   offerName,
   printMaterial,
   type Job,
@@ -18,7 +19,7 @@ import { runs, useLabel } from '../stages/labels';
 import { useJob, usePlan } from '../state/hooks';
 import { Dim, Text } from '../words/Dim';
 import { Words } from '../words/Words';
-import { cents } from '../words/money';
+import { cents, taxWords } from '../words/money';
 import { boardHeight, PICTURE, ROOM, rowHeight, stepHeight, type Paper, type StepBlock } from './heights';
 import { paginate } from './paginate';
 
@@ -68,14 +69,14 @@ function buyingRows({ list }: Plan, job: Job, label: (id: string) => string): re
         line.count,
         cents(line.offer.price),
         cents(line.total),
-        `${line.need.count} ${line.offer.kind === 'glue' ? 'fl oz' : ''} needed, ${line.offer.count} in one`,
+        `${line.need.count} ${isPoured(line.offer.kind) ? 'fl oz' : ''} needed, ${line.offer.count} in one`,
       ],
     };
   });
   return [
     ...boards,
     ...hardware,
-    { key: 'tax', height: high(1), cells: ['', `Tax ${job.yard.tax} %`, '', '', cents(list.tax), ''] },
+    { key: 'tax', height: high(1), cells: ['', taxWords(list), '', '', cents(list.tax), ''] },
     {
       key: 'total',
       height: high(1),
@@ -264,7 +265,7 @@ function sheetsOf(plan: Plan, job: Job, label: (id: string) => string, paper: Pa
     sheets.push({
       key: `buy${at}`,
       title: 'Buying list',
-      about: job.yard.name,
+      about: plan.list.byYard.map(({ yard }) => yard.name).join(' and '),
       body: <BuyingSheet rows={rows} job={job} last={at === buying.length - 1} />,
     }),
   );

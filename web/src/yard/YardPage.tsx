@@ -1,14 +1,16 @@
 import { Button } from '@mui/material';
-import { useState } from 'react';
+import { Fragment, useState } from 'react';
 import { useNavigate } from 'react-router';
 import {
   applyChanges,
   hardwareName,
   inches,
   judge,
+  bareId,
   nominalOf,
   offerName,
   printOnHand,
+  soldAt,
   WET,
   type Board,
   type BoardLine,
@@ -21,6 +23,7 @@ import { newId } from '../state/newId';
 import { useTicks } from '../state/useTicks';
 import { said } from '../state/view';
 import { runs, useLabel } from '../stages/labels';
+import { byYard } from '../stages/stock/BuyingTable';
 import { Dim, Text } from '../words/Dim';
 import { cents, difference, dollars } from '../words/money';
 import { Words } from '../words/Words';
@@ -47,7 +50,8 @@ export default function YardPage() {
   const [chosen, setChosen] = useState<string | null>(null);
   if (!plan) return <p role="status">Working out the plan.</p>;
   const { list } = plan;
-  const walked = AISLES.flatMap(([, holds]) => list.boards.filter(holds));
+  const stops = byYard(job, list.boards);
+  const walked = stops.flatMap(({ lines }) => AISLES.flatMap(([, holds]) => lines.filter(holds)));
   const open = walked.filter((line) => inCart(job, line.offer.id).kept < line.count);
   const active = list.boards.find((line) => line.offer.id === chosen) ?? open[0] ?? null;
   const bought = job.onHand.filter(({ price }) => price > 0);
@@ -73,25 +77,30 @@ export default function YardPage() {
           </li>
         ))}
       </ul>
-      {AISLES.map(([aisle, holds]) => {
-        const lines = list.boards.filter(holds);
-        return (
-          lines.length > 0 && (
-            <section key={aisle} aria-label={aisle}>
-              <h2>{aisle}</h2>
-              <ul className="yard-list">
-                {lines.map((line) =>
-                  line === active ? (
-                    <Active key={line.offer.id} line={line} plan={plan} onDone={() => setChosen(null)} />
-                  ) : (
-                    <Line key={line.offer.id} line={line} onChoose={() => setChosen(line.offer.id)} />
-                  ),
-                )}
-              </ul>
-            </section>
-          )
-        );
-      })}
+      {stops.map(({ yard, lines: here }) => (
+        <Fragment key={yard.id}>
+          {stops.length > 1 && <h2 className="yard-stop">{yard.name}</h2>}
+          {AISLES.map(([aisle, holds]) => {
+            const lines = here.filter(holds);
+            return (
+              lines.length > 0 && (
+                <section key={aisle} aria-label={aisle}>
+                  <h2>{aisle}</h2>
+                  <ul className="yard-list">
+                    {lines.map((line) =>
+                      line === active ? (
+                        <Active key={line.offer.id} line={line} plan={plan} onDone={() => setChosen(null)} />
+                      ) : (
+                        <Line key={line.offer.id} line={line} onChoose={() => setChosen(line.offer.id)} />
+                      ),
+                    )}
+                  </ul>
+                </section>
+              )
+            );
+          })}
+        </Fragment>
+      ))}
       <h2>Screws and the rest</h2>
       <ul className="yard-list">
         {list.hardware.map(({ offer, count }) => {
@@ -175,7 +184,7 @@ function Active({ line, plan, onDone }: ActiveProps) {
   const board = boards[Math.min(kept, boards.length - 1)] ?? null;
   const longest = board ? Math.max(...board.pieces.map((piece) => piece.length)) : inches(24);
   const isBoard = !('sheet' in line.offer);
-  const rack = useRackBoards(job.yard.id, isBoard ? line.offer.id : null);
+  const rack = useRackBoards(soldAt(job, line.offer).id, isBoard ? bareId(job, line.offer) : null);
   const hand = rack && rack.boards.length > 0 ? rack.boards[(kept + rejected) % rack.boards.length]! : null;
   const judged = hand ? judge(hand, line.offer.length, longest) : null;
   const [marking, setMarking] = useState(false);

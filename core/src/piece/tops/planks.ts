@@ -1,18 +1,17 @@
 import { inches, type Length } from '../../length';
 import { rectangle } from '../../solid';
 import type { Nominal } from '../../stock';
+import { kerfFor } from '../../job';
 import { dim, say } from '../../words';
-import { measure, pick } from '../choice';
+import { measure, pick, yes } from '../choice';
 import { top } from '../family';
 import { boxAt, kitFor } from '../kit';
 import { edgeOf, edgingDepth, skirtChoices } from './boards';
 import { edgingRound } from './edging';
+import { salvageRows, seamsOf, SHORTEST } from './salvage';
 
 const CORE = 'ply 3/4' as const;
 const PLANKS = { '1x3': '1×3', '1x4': '1×4', '1x6': '1×6' } as const;
-/** A plank end shorter than this is not laid: it would lift. */
-const SHORTEST: Length = inches(6);
-
 /**
  * Where the seams of a row fall, from the row's left end: planks of `plank` one after the other, the first shortened
  * by the row's shift so that no two seams in neighbouring rows are nearer than `stagger`. Rows repeat when the shift
@@ -39,6 +38,9 @@ export const planks = top({
     planks: pick('Planks', PLANKS, '1x4'),
     plank: measure('Plank length', inches(36), inches(12), inches(96), { help: 'As long as the pieces you have.' }),
     stagger: measure('Seams apart in neighbouring rows', inches(9), inches(3), inches(24)),
+    salvage: yes('Lay it from what is on hand', false, {
+      help: 'Random lengths under Stock, On hand fill the rows; what is lacking is bought.',
+    }),
     ...skirtChoices,
   },
   thickness: (choices, sizes) => sizes.thickness(CORE) + sizes.dressed(choices.planks).thickness,
@@ -72,11 +74,15 @@ export const planks = top({
     const rows = Math.ceil(width / plank.width);
     // The outer rows are ripped alike, so that the pattern is even.
     const outer = rows > 1 ? Math.round((width - (rows - 2) * plank.width) / 2) : width;
+    const found = choices.salvage
+      ? salvageRows(length, rows, room.salvage, choices.plank, choices.stagger, kerfFor(room.shop, 'board'))
+      : null;
     const laid: string[][] = [];
     let y = edge;
     for (let row = 0; row < rows; row++) {
       const wide = row === 0 ? outer : row === rows - 1 ? edge + width - y : plank.width;
-      const marks = [0, ...seams(length, choices.plank, choices.stagger, row), length];
+      const between = found ? seamsOf(found[row]!) : seams(length, choices.plank, choices.stagger, row);
+      const marks = [0, ...between, length];
       const names = marks.slice(1).map((end, at) => {
         const name = `T${row + 1}${String.fromCharCode(65 + at)}`;
         const from = marks[at]!;

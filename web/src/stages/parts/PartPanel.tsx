@@ -1,12 +1,14 @@
-import { Button, MenuItem, TextField } from '@mui/material';
+import { Autocomplete, Button, TextField } from '@mui/material';
 import { useNavigate, useParams } from 'react-router';
 import {
   cutsInWords,
   endsInWords,
-  NOMINALS,
+  isSheet,
+  LUMBER,
+  lumberOf,
   sizesOf,
   printMaterial,
-  SHEET_NAMES,
+  STOCKED,
   shortLength,
   angled,
   blankOf,
@@ -15,6 +17,7 @@ import {
   templatesOf,
   type Part,
   type Piece,
+  type Stocked,
 } from '@sill/core';
 import { LengthField } from '../../fields/LengthField';
 import { NumberField } from '../../fields/NumberField';
@@ -22,7 +25,7 @@ import { saveFile } from '../../frame/files';
 import { PartSheet } from '../../drawing/PartSheet';
 import { useApp, useChange, useJob, useUnits } from '../../state/hooks';
 import { said } from '../../state/view';
-import { Dim, Text } from '../../words/Dim';
+import { Dim } from '../../words/Dim';
 import { PartTag } from '../../words/PartTag';
 import { Words } from '../../words/Words';
 
@@ -129,28 +132,26 @@ function TemplateButtons({ part }: { readonly part: Part }) {
   );
 }
 
-const MATERIALS = [...NOMINALS, ...SHEET_NAMES] as const;
+/** Grouped by line, the order they are offered in. */
+const groupOf = (material: Stocked): string => (isSheet(material) ? 'Sheets' : LUMBER[lumberOf(material)].name);
 
 export function MaterialField({
   value,
   onChange,
 }: {
-  readonly value: string;
-  readonly onChange: (value: (typeof MATERIALS)[number]) => void;
+  readonly value: Stocked;
+  readonly onChange: (value: Stocked) => void;
 }) {
   return (
-    <TextField
-      select
-      label="made from"
+    <Autocomplete
+      options={STOCKED}
+      groupBy={groupOf}
+      getOptionLabel={printMaterial}
       value={value}
-      onChange={(event) => onChange(event.target.value as (typeof MATERIALS)[number])}
-    >
-      {MATERIALS.map((material) => (
-        <MenuItem key={material} value={material}>
-          <Text of={printMaterial(material)} />
-        </MenuItem>
-      ))}
-    </TextField>
+      disableClearable
+      onChange={(_, material) => onChange(material)}
+      renderInput={(input) => <TextField {...input} label="made from" />}
+    />
   );
 }
 
@@ -173,7 +174,7 @@ function ByHand({ part, piece }: { readonly part: Part; readonly piece: Piece })
       <div className="sizes two">
         <LengthField label="length" value={part.length} least={1} onChange={(value) => set('length', value)} />
         <LengthField label="width" value={part.width} least={1} onChange={(value) => set('width', value)} />
-        <MaterialField value={part.material} onChange={(value) => set('material', value)} />
+        <MaterialField value={part.material as Stocked} onChange={(value) => set('material', value)} />
         <NumberField
           label="count, each piece"
           least={0}
@@ -210,7 +211,7 @@ function LooseFields({ part, piece }: { readonly part: Part; readonly piece: Pie
       <div className="sizes two">
         <LengthField label="length" value={part.length} least={1} onChange={(value) => set('length', value)} />
         <LengthField label="width" value={part.width} least={1} onChange={(value) => set('width', value)} />
-        <MaterialField value={part.material} onChange={(value) => set('material', value)} />
+        <MaterialField value={part.material as Stocked} onChange={(value) => set('material', value)} />
         <NumberField
           label="count"
           least={1}

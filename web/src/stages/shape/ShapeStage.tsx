@@ -1,6 +1,16 @@
 import { Button } from '@mui/material';
 import { useMemo, useState } from 'react';
-import { buildPiece, choosesWidth, familyOf, topCandidates, topOf, type Piece, type PieceModel } from '@sill/core';
+import {
+  buildPiece,
+  choosesWidth,
+  familyOf,
+  salvageFor,
+  sizesOf,
+  topCandidates,
+  topOf,
+  type Piece,
+  type PieceModel,
+} from '@sill/core';
 import { ModelView } from '../../drawing/ModelView';
 import { useJob, usePiece, usePieceFacts, usePlan } from '../../state/hooks';
 import { SizeFields } from '../SizeFields';
@@ -10,6 +20,7 @@ import { Waiting } from '../Waiting';
 import { Choices } from './Choices';
 import { InchChart } from './InchChart';
 import { KindDialog } from './KindDialog';
+import { WoodAndFinish } from './WoodAndFinish';
 
 /** The choices beside the piece as it would stand. */
 export function ShapeStage() {
@@ -43,8 +54,8 @@ function useModel(piece: Piece): PieceModel {
   return useMemo(() => {
     const candidates = topCandidates(piece);
     const nominal = settled && candidates.includes(settled) ? settled : candidates[0]!;
-    return buildPiece(piece, nominal, job.shop, job.units);
-  }, [piece, settled, job.shop, job.units]);
+    return buildPiece(piece, nominal, job.shop, job.units, sizesOf(job.measured), salvageFor(piece, job));
+  }, [piece, settled, job]);
 }
 
 function ShapeOf({ piece }: { readonly piece: Piece }) {
@@ -56,6 +67,7 @@ function ShapeOf({ piece }: { readonly piece: Piece }) {
       <section className="choices" aria-label="Sizes and choices">
         <SizeFields piece={piece} />
         <Choices piece={piece} topNominal={facts?.topNominal ?? null} />
+        <WoodAndFinish piece={piece} />
       </section>
       <div className="stack">
         {model.parts.length > 0 ? (

@@ -1,12 +1,24 @@
 import { Button, Table, TableBody, TableCell, TableHead, TableRow, useMediaQuery } from '@mui/material';
 import { unparse } from 'papaparse';
 import { useState } from 'react';
-import { SPECIES, hardwareName, speciesOf, offerName, printLength, type BoardLine, type Plan } from '@sill/core';
+import {
+  SPECIES,
+  hardwareName,
+  isPoured,
+  speciesOf,
+  offerName,
+  printLength,
+  soldAt,
+  type BoardLine,
+  type Job,
+  type Plan,
+  type Yard,
+} from '@sill/core';
 import { saveFile } from '../../frame/files';
 import { useApp, useJob } from '../../state/hooks';
 import { said } from '../../state/view';
 import { Dim, Text } from '../../words/Dim';
-import { cents, dollars } from '../../words/money';
+import { cents, dollars, taxWords } from '../../words/money';
 import { runs, useLabel } from '../labels';
 
 /** Where the store is to cut boards that are longer than the car. */
@@ -27,6 +39,15 @@ function StoreCuts({ of }: { readonly of: BoardLine['storeCuts'] }) {
   );
 }
 
+/** Lines of the list by the yard they are bought at, in the job's order; yards where nothing is bought left out. */
+export const byYard = <Row extends { readonly offer: { readonly id: string } }>(
+  job: Job,
+  rows: readonly Row[],
+): readonly { readonly yard: Yard; readonly lines: readonly Row[] }[] =>
+  [job.yard, ...job.alsoAt]
+    .map((yard) => ({ yard, lines: rows.filter(({ offer }) => soldAt(job, offer) === yard) }))
+    .filter(({ lines }) => lines.length > 0);
+
 /** The list for the store, with its total against the budget and against the bought price. */
 export function BuyingTable({ plan }: { readonly plan: Plan }) {
   const job = useJob();
@@ -42,7 +63,8 @@ export function BuyingTable({ plan }: { readonly plan: Plan }) {
   const csv = () => {
     const rows = [
       ...list.boards.map((line) => [
-        line.offer.id,
+        soldAt(job, line.offer).name,
+        offerName(line.offer, job.units),
         'grade' in line.offer ? line.offer.grade : 'sheet',
         line.count,
         cents(line.offer.price),
@@ -50,6 +72,7 @@ export function BuyingTable({ plan }: { readonly plan: Plan }) {
         line.spare,
       ]),
       ...list.hardware.map((line) => [
+        soldAt(job, line.offer).name,
         hardwareName(line.offer.kind, line.offer.size),
         `${line.offer.count} in one`,
         line.count,
@@ -57,28 +80,29 @@ export function BuyingTable({ plan }: { readonly plan: Plan }) {
         cents(line.total),
         0,
       ]),
-      ['tax', `${job.yard.tax} %`, '', '', cents(list.tax), ''],
-      ['total', '', '', '', cents(list.total), ''],
+      ['', 'tax', taxWords(list), '', '', cents(list.tax), ''],
+      ['', 'total', '', '', '', cents(list.total), ''],
     ];
     saveFile(
       `${job.name} buying list.csv`,
       'text/csv',
-      unparse({ fields: ['item', 'grade', 'count', 'each', 'total', 'of which spare'], data: rows }),
+      unparse({ fields: ['yard', 'item', 'grade', 'count', 'each', 'total', 'of which spare'], data: rows }),
     );
   };
   /** The list as a message: one line each, for a phone or a friend with a van. */
   const copyText = async () => {
+    const several = list.byYard.length > 1;
     const lines = [
-      `${job.name}, ${job.yard.name}`,
+      `${job.name}, ${list.byYard.map(({ yard }) => yard.name).join(' and ')}`,
       ...list.boards.map((line) => {
         const cuts = line.storeCuts.flatMap((at) => at ?? []).map((at) => printLength(at, job.units, true));
-        return `${line.count} x ${offerName(line.offer, job.units)}, ${cents(line.total)}${cuts.length > 0 ? `, cut at ${cuts.join(', ')}` : ''}`;
+        return `${several ? `${soldAt(job, line.offer).name}: ` : ''}${line.count} x ${offerName(line.offer, job.units)}, ${cents(line.total)}${cuts.length > 0 ? `, cut at ${cuts.join(', ')}` : ''}`;
       }),
       ...list.hardware.map(
         (line) =>
           `${line.count} x ${hardwareName(line.offer.kind, line.offer.size)} (${line.offer.count}), ${cents(line.total)}`,
       ),
-      `With ${job.yard.tax} % tax ${dollars(list.total)}`,
+      `With ${taxWords(list).toLowerCase()} ${dollars(list.total)}`,
     ];
     try {
       await navigator.clipboard.writeText(lines.join('\n'));
@@ -104,34 +128,48 @@ export function BuyingTable({ plan }: { readonly plan: Plan }) {
             </TableRow>
           </TableHead>
           <TableBody>
-            {list.boards.map((line) => (
-              <TableRow key={line.offer.id}>
-                <TableCell className="tag-cell">
-                  <Text of={offerName(line.offer, job.units)} />
-                </TableCell>
-                <TableCell className="soft wide-only">
-                  {'grade' in line.offer ? `${line.offer.grade} ${SPECIES[speciesOf(line.offer.board)].name}` : 'sheet'}
-                </TableCell>
-                <TableCell align="right">{line.count}</TableCell>
-                <TableCell align="right" className="wide-only">
-                  {cents(line.offer.price)}
-                </TableCell>
-                <TableCell align="right">{cents(line.total)}</TableCell>
-                <TableCell className="soft">
-                  {runs(line.partIds.map(label))}
-                  <StoreCuts of={line.storeCuts} />
-                  {line.spare > 0 && (
-                    <b>
-                      {line.partIds.length > 0 ? ', ' : ''}
-                      {line.spare} spare
-                    </b>
-                  )}
-                </TableCell>
-              </TableRow>
-            ))}
+            {byYard(job, list.boards).flatMap(({ yard, lines }) => [
+              ...(list.byYard.length > 1
+                ? [
+                    <TableRow key={yard.id} className="group">
+                      <TableCell component="th" colSpan={narrow ? 4 : 6}>
+                        {yard.name}
+                      </TableCell>
+                    </TableRow>,
+                  ]
+                : []),
+              ...lines.map((line) => (
+                <TableRow key={line.offer.id}>
+                  <TableCell className="tag-cell">
+                    <Text of={offerName(line.offer, job.units)} />
+                  </TableCell>
+                  <TableCell className="soft wide-only">
+                    {'grade' in line.offer
+                      ? `${line.offer.grade} ${SPECIES[speciesOf(line.offer.board)].name}`
+                      : 'sheet'}
+                  </TableCell>
+                  <TableCell align="right">{line.count}</TableCell>
+                  <TableCell align="right" className="wide-only">
+                    {cents(line.offer.price)}
+                  </TableCell>
+                  <TableCell align="right">{cents(line.total)}</TableCell>
+                  <TableCell className="soft">
+                    {runs(line.partIds.map(label))}
+                    <StoreCuts of={line.storeCuts} />
+                    {line.spare > 0 && (
+                      <b>
+                        {line.partIds.length > 0 ? ', ' : ''}
+                        {line.spare} spare
+                      </b>
+                    )}
+                  </TableCell>
+                </TableRow>
+              )),
+            ])}
             <TableRow>
               <TableCell colSpan={narrow ? 2 : 4} className="soft">
-                Screws, hardware and glue · {list.hardware.length} {list.hardware.length === 1 ? 'line' : 'lines'}
+                Screws, hardware, glue and finish · {list.hardware.length}{' '}
+                {list.hardware.length === 1 ? 'line' : 'lines'}
               </TableCell>
               <TableCell align="right">{cents(hardware)}</TableCell>
               <TableCell>
@@ -152,14 +190,13 @@ export function BuyingTable({ plan }: { readonly plan: Plan }) {
                   </TableCell>
                   <TableCell align="right">{cents(line.total)}</TableCell>
                   <TableCell className="soft">
-                    {line.offer.count} {line.offer.kind === 'glue' ? 'fl oz a bottle' : 'a box'}; {line.need.count}{' '}
-                    needed
+                    {line.offer.count} {isPoured(line.offer.kind) ? 'fl oz a can' : 'a box'}; {line.need.count} needed
                   </TableCell>
                 </TableRow>
               ))}
             <TableRow className="total">
               <TableCell colSpan={narrow ? 2 : 4}>
-                With {job.yard.tax} % tax <span className="soft">({cents(list.tax)})</span>
+                With {taxWords(list).toLowerCase()} <span className="soft">({cents(list.tax)})</span>
               </TableCell>
               <TableCell align="right" data-testid="list-total">
                 {cents(list.total)}

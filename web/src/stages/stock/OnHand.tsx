@@ -74,12 +74,12 @@ export function OnHandTab({ plan }: { readonly plan: Plan | null }) {
 }
 
 function Entry({ onAdd }: { readonly onAdd: (value: Omit<OnHand, 'id'>) => void }) {
-  const { units } = useJob();
+  const { units, measured } = useJob();
   const [text, setText] = useState('');
   const [problem, setProblem] = useState<string | null>(null);
   const add = (event: FormEvent) => {
     event.preventDefault();
-    const entry = readOnHand(text, units);
+    const entry = readOnHand(text, units, measured);
     if (!entry.ok) return setProblem(entry.message);
     onAdd(entry.value);
     setText('');

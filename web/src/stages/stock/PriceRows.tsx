@@ -8,11 +8,13 @@ import {
   nominalOf,
   speciesOf,
   hardwareName,
+  isPoured,
   offerName,
   toMm,
   type BoardOffer,
   type HardwareOffer,
   type SheetOffer,
+  type Yard,
 } from '@sill/core';
 import { NumberField } from '../../fields/NumberField';
 import { useChange, useJob } from '../../state/hooks';
@@ -32,7 +34,7 @@ function told(
   if (isHardware(offer))
     return {
       name: hardwareName(offer.kind, offer.size),
-      what: `${offer.count} ${offer.kind === 'glue' ? 'fl oz' : 'in a box'}`,
+      what: `${offer.count} ${isPoured(offer.kind) ? 'fl oz' : 'in a box'}`,
       by: [`${cents(offer.price / offer.count)} each`],
     };
   if ('sheet' in offer) {
@@ -55,17 +57,20 @@ function told(
 
 type Props = {
   readonly kind: Kind;
+  readonly yard: Yard;
+  /** Where the list is in the job. */
+  readonly at: readonly (string | number)[];
   readonly picked: string | null;
   readonly onPick: (offer: { readonly id: string; readonly name: string }) => void;
 };
 
 /** The rows of one kind in the job's price list, each price and its stock to be changed at once. */
-export function PriceRows({ kind, picked, onPick }: Props) {
-  const { yard, units } = useJob();
+export function PriceRows({ kind, yard, at: path, picked, onPick }: Props) {
+  const { units } = useJob();
   const change = useChange();
   const [search, setSearch] = useState('');
   const set = (at: number, key: string, value: unknown) =>
-    change([{ piece: null, path: ['yard', kind, at, key], value }]);
+    change([{ piece: null, path: [...path, kind, at, key], value }]);
   const offers: readonly Offer[] = yard[kind];
   const rows = offers
     .map((offer, at) => ({ offer, at, ...told(offer, units) }))

@@ -6,6 +6,7 @@ import { StageHead } from '../StageHead';
 import { TopOptions } from '../TopOptions';
 import { Waiting } from '../Waiting';
 import { BuyingTable } from './BuyingTable';
+import { MeasuredToday } from './MeasuredToday';
 import { OnHandTab } from './OnHand';
 import { Savings } from './Savings';
 import { ShopForm } from './ShopForm';
@@ -26,7 +27,10 @@ export function StockStage() {
   const tab = TABS.find((name) => name === search.get('tab')) ?? 'buy';
   return (
     <>
-      <StageHead title="Stock" about={ABOUT[tab] ?? `Cheapest mix at ${job.yard.name}`}>
+      <StageHead
+        title="Stock"
+        about={ABOUT[tab] ?? `Cheapest mix at ${[job.yard, ...job.alsoAt].map(({ name }) => name).join(' and ')}`}
+      >
         {plan && plan.list.boards.length > 0 && (
           <Button onClick={() => void navigate('../yard')}>Go to the yard</Button>
         )}
@@ -58,7 +62,12 @@ export function StockStage() {
           )}
         </Waiting>
       )}
-      {tab === 'hand' && <OnHandTab plan={plan} />}
+      {tab === 'hand' && (
+        <div className="stack">
+          <OnHandTab plan={plan} />
+          <MeasuredToday plan={plan} />
+        </div>
+      )}
       {tab === 'yards' && <Yards />}
       {tab === 'shop' && <ShopForm />}
     </>

@@ -19,6 +19,7 @@ import { saveFile, textOfChosenFile } from '../../frame/files';
 import { useChange, useJob } from '../../state/hooks';
 import { useErrand } from '../../state/useErrand';
 import { today } from '../../workers/planner';
+import { AddRow } from './AddRow';
 import { PriceHistory } from './PriceHistory';
 import { PriceRows, type Kind } from './PriceRows';
 import { useYards } from './useYards';
@@ -29,38 +30,64 @@ const KINDS: readonly (readonly [Kind, string])[] = [
   ['hardware', 'Screws and the rest'],
 ];
 
-/** Which yard the job buys at, and its prices. A change here is for this job; the yard's own list only when told to. */
+/** Which yards the job buys at, and their prices. A change here is for this job; the yard's own list only when told to. */
 export function Yards() {
-  const { yard } = useJob();
+  const { yard: first, alsoAt } = useJob();
   const change = useChange();
-  const yards = useYards();
+  const known = useYards();
   const [kind, setKind] = useState<Kind>('boards');
+  const [shown, setShown] = useState(0);
   const [picked, setPicked] = useState<{ readonly id: string; readonly name: string } | null>(null);
-  const set = (path: readonly (string | number)[], value: unknown) =>
-    change([{ piece: null, path: ['yard', ...path], value }]);
+  const mine = [first, ...alsoAt];
+  const at = Math.min(shown, alsoAt.length);
+  const yard = mine[at]!;
+  const path = at === 0 ? ['yard'] : ['alsoAt', at - 1];
+  const set = (key: string, value: unknown) => change([{ piece: null, path: [...path, key], value }]);
+  const put = (value: Yard) => change([{ piece: null, path, value }]);
+  const others = known.filter(({ id }) => !mine.some((row) => row.id === id));
   const take = (id: string) => {
-    const found = yards.find((row) => row.id === id);
-    if (found) change([{ piece: null, path: ['yard'], value: found }]);
+    const found = known.find((row) => row.id === id);
+    if (found) put(found);
     setPicked(null);
+  };
+  const add = (id: string) => {
+    const found = others.find((row) => row.id === id);
+    if (found) change([{ piece: null, path: ['alsoAt'], value: [...alsoAt, found] }]);
+    setShown(mine.length);
   };
   return (
     <div className="stack">
       <section className="sheet prices" aria-label="Prices">
+        {mine.length > 1 && (
+          <ToggleButtonGroup
+            size="small"
+            exclusive
+            value={at}
+            onChange={(_, value: number | null) => value !== null && setShown(value)}
+            aria-label="Yard whose list is shown"
+          >
+            {mine.map(({ id, name }, index) => (
+              <ToggleButton key={id} value={index}>
+                {name}
+              </ToggleButton>
+            ))}
+          </ToggleButtonGroup>
+        )}
         <div className="row wrap">
           <TextField
             select
-            label="Buy at"
+            label={at === 0 ? 'Buy at' : 'Also buy at'}
             value={yard.id}
             onChange={(event) => take(event.target.value)}
             sx={{ minWidth: 220 }}
           >
-            {yards.map((row) => (
+            {[yard, ...others].map((row) => (
               <MenuItem key={row.id} value={row.id}>
-                {row.id === yard.id ? yard.name : row.name}
+                {row.name}
               </MenuItem>
             ))}
           </TextField>
-          <TextLine label="Its name" value={yard.name} required most={120} onChange={(value) => set(['name'], value)} />
+          <TextLine label="Its name" value={yard.name} required most={120} onChange={(value) => set('name', value)} />
           <NumberField
             label="Sales tax"
             unit="%"
@@ -68,11 +95,34 @@ export function Yards() {
             most={50}
             fractions
             value={yard.tax}
-            onChange={(value) => value !== null && set(['tax'], value)}
+            onChange={(value) => value !== null && set('tax', value)}
           />
+          {at > 0 && (
+            <Button onClick={() => change([{ piece: null, path: ['alsoAt'], value: alsoAt.toSpliced(at - 1, 1) }])}>
+              Do not buy there
+            </Button>
+          )}
+          {mine.length < 4 && others.length > 0 && (
+            <TextField
+              select
+              label="And at another yard"
+              value=""
+              onChange={(event) => add(event.target.value)}
+              sx={{ minWidth: 200 }}
+            >
+              {others.map((row) => (
+                <MenuItem key={row.id} value={row.id}>
+                  {row.name}
+                </MenuItem>
+              ))}
+            </TextField>
+          )}
         </div>
-        <YardTools />
-        <p className="soft">Prices before tax, made up. A board that is not in stock is left out of every plan.</p>
+        <YardTools yard={yard} onTake={put} />
+        <p className="soft">
+          Prices before tax, made up. A board that is not in stock is left out of every plan. With several yards each
+          board is bought where it is cheapest, tax counted.
+        </p>
       </section>
       <div className="price-columns">
         <section className="sheet" aria-label="Price list">
@@ -89,7 +139,8 @@ export function Yards() {
               </ToggleButton>
             ))}
           </ToggleButtonGroup>
-          <PriceRows kind={kind} picked={picked?.id ?? null} onPick={setPicked} />
+          <PriceRows kind={kind} yard={yard} at={path} picked={picked?.id ?? null} onPick={setPicked} />
+          <AddRow key={kind} kind={kind} yard={yard} onTake={put} />
         </section>
         {picked ? (
           <PriceHistory yard={yard.id} offer={picked.id} name={picked.name} />
@@ -102,12 +153,10 @@ export function Yards() {
 }
 
 /** Today's prices, the yard's own list, and files. */
-function YardTools() {
-  const { yard, units } = useJob();
-  const change = useChange();
+function YardTools({ yard, onTake: take }: { readonly yard: Yard; readonly onTake: (yard: Yard) => void }) {
+  const { units } = useJob();
   const { busy, run } = useErrand();
   const [read, setRead] = useState<YardRows | null>(null);
-  const take = (value: Yard) => change([{ piece: null, path: ['yard'], value }]);
   const day = today();
   const takeToday = () =>
     run(async () => {
