@@ -19,6 +19,7 @@ export function demoJob(): Job {
         boughtPrice: 42000,
         choices: { ...glaze.choices, below: 'ply shelf', shelfHeight: inches(9) },
         topChoices: { width: '6' },
+        finish: { sandTo: 150, stain: 'none', coat: 'oil polyurethane', coats: 3 },
       },
       {
         ...ware,
@@ -32,6 +33,7 @@ export function demoJob(): Job {
         where: 'Under the long window',
         size: { length: inches(52), width: inches(14), height: inches(18) },
         boughtPrice: 18900,
+        finish: { sandTo: 180, stain: 'none', coat: 'hard-wax oil', coats: 2 },
       },
       {
         ...cart,

@@ -285,6 +285,13 @@ export const stageStyles = css`
       & > * {
         flex: 1 1 180px;
       }
+      & > .MuiButton-root {
+        flex: 0 1 auto;
+      }
+    }
+    & > .MuiToggleButtonGroup-root {
+      margin-bottom: 16px;
+      flex-wrap: wrap;
     }
     & td .MuiTextField-root {
       max-width: 260px;

@@ -23,6 +23,10 @@ export const yardStyles = css`
       margin: 14px 0 4px;
     }
   }
+  .yard-stop {
+    padding-top: 10px;
+    border-top: 2px solid var(--ink);
+  }
   .yard-list {
     list-style: none;
     margin: 0;
