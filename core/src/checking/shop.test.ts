@@ -1,4 +1,5 @@
 import { applyChanges, KITS, newJob, TOOL_NAMES, type Job } from '../job';
+import { inches } from '../length';
 import { newPiece, STARTS } from '../piece';
 import { planJob } from '../plan';
 import { plain } from '../words';
@@ -48,5 +49,44 @@ describe('what the shop can not do', () => {
           }
       }
     expect(taken).toBeGreaterThan(40);
+  });
+
+  test('planed boards ask for a planer', () => {
+    const asked = job('standing', ['table saw', 'pocket jig', 'drill']);
+    const planed = { ...asked, pieces: [{ ...asked.pieces[0]!, planed: inches(1 / 16) }] };
+    expect(ids(asked)).toEqual([]);
+    expect(ids(planed)).toEqual(['plane']);
+    expect(ids({ ...planed, shop: { ...planed.shop, tools: TOOL_NAMES } })).toEqual([]);
+    for (const { changes } of notes(planed)[0]!.remedies) expect(ids(applyChanges(planed, changes))).toEqual([]);
+  });
+});
+
+describe('clamps, bench and treated wood', () => {
+  const told = (of: Job, id: string) =>
+    planJob(of, { today: '2026-11-24', effort: 'quick' }).findings.find((finding) => finding.id === `p.${id}`);
+  const dining = job('dining', TOOL_NAMES);
+  const glued = applyChanges(dining, [{ piece: 'p', path: ['topChoices', 'held'], value: 'glue' }]);
+
+  test('a top held by glue alone wants a clamp that opens over it', () => {
+    const short = { ...glued, shop: { ...glued.shop, clamps: [{ length: inches(24), count: 8 }] } };
+    expect(told(short, 'clamps-short')).toMatchObject({ level: 'care' });
+    expect(told(glued, 'clamps-short')).toBeUndefined();
+    const [remedy] = told(short, 'clamps-short')!.remedies;
+    expect(told(applyChanges(short, remedy!.changes), 'clamps-short')).toBeUndefined();
+    // The step says how to do without.
+    const steps = planJob(short, { today: '2026-11-24', effort: 'quick' }).pieces[0]!.steps;
+    expect(steps.flatMap(({ actions }) => actions.map(({ text }) => plain(text, 'in'))).join()).toContain('wedges');
+  });
+
+  test('a top larger than the bench', () => {
+    expect(told(dining, 'bench')).toMatchObject({ level: 'care' });
+    const large = { ...dining, shop: { ...dining.shop, bench: { length: inches(36), width: inches(72) } } };
+    expect(told(large, 'bench')).toBeUndefined();
+  });
+
+  test('treated wood is said to be no place for food', () => {
+    const treated = { ...dining, pieces: [{ ...dining.pieces[0]!, wood: 'treated' as const }] };
+    expect(plain(told(treated, 'treated')!.because, 'in')).toContain('never burn');
+    expect(told(dining, 'treated')).toBeUndefined();
   });
 });

@@ -1,3 +1,4 @@
+import { inches } from '../length';
 import { able, TOOLS, WAYS, type Finding, type Job, type Piece, type Remedy, type Tool, type Ways } from '../job';
 import { blankOf } from '../milling';
 import { topOf, type Part } from '../piece';
@@ -88,6 +89,15 @@ function needsOf({ piece, parts, fastenings }: PieceFacts, job: Job): readonly N
       title: say`Nothing here rips boards`,
       instead: say`Have the yard rip them, or choose boards that come square and leave their edges.`,
       remedies: unripped(piece, ripped, job),
+    },
+    {
+      id: 'plane',
+      parts: piece.planed > 0 ? wooden.filter((part) => isBoard(part.material)) : [],
+      ways: WAYS.plane,
+      stop: false,
+      title: say`Nothing here planes boards`,
+      instead: say`Have the yard plane them to ${dim(inches(1 / 16))} over, or take boards as they come.`,
+      remedies: [{ label: say`Leave them as they come`, changes: [{ piece: piece.id, path: ['planed'], value: 0 }] }],
     },
     {
       id: 'sheet',

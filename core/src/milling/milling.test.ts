@@ -1,7 +1,7 @@
 import { inches, printLength } from '../length';
 import { DEFAULT_SHOP, KITS, newJob, type Piece, type Shop } from '../job';
 import { buildPiece, newPiece } from '../piece';
-import { TABLE_SIZES } from '../stock';
+import { isSheet, TABLE_SIZES } from '../stock';
 import { plain } from '../words';
 import { blankOf, blanksOf, millingSteps } from './index';
 
@@ -116,4 +116,75 @@ describe('milling steps, worked out by hand', () => {
       }
     }
   });
+});
+
+describe('blanks under each edge and planing choice, worked out by hand: one board of a top 60 by 31 1/2', () => {
+  // Six 2x6 ripped: 5 1/4 wide, an inch over. As bought: 5 1/2 inside. Planed 1/16 a face: 1 3/8 thick, the snipe of 2 at
+  // each end is 4 over, more than the inch for squaring.
+  const base = newPiece('t', 'standing');
+  const blank = (
+    edges: 'ripped' | 'as bought',
+    planed: number,
+    snipe: number,
+    tools: Shop['tools'] = ['table saw', 'planer'],
+  ) => {
+    const shop: Shop = { ...DEFAULT_SHOP, snipe: inches(snipe), tools };
+    const piece: Piece = {
+      ...base,
+      planed: inches(planed),
+      size: { ...base.size, width: inches(31.5) },
+      topChoices: top(edges),
+    };
+    const { parts } = buildPiece(piece, '2x6', shop, 'in');
+    const part = parts.find(({ tag }) => tag === 'T2')!;
+    const made = blankOf(part, piece, shop, TABLE_SIZES)!;
+    return {
+      size: [made.length, made.width, made.thickness].map((size) => printLength(size, 'in')).join(' x '),
+      part: [part.length, part.width, part.thickness].map((size) => printLength(size, 'in')).join(' x '),
+      extra: made.extraFor,
+      steps: millingSteps(made, shop).map(({ text }) => plain(text, 'in')),
+    };
+  };
+
+  test.each([
+    ['ripped', 0, 2, '61 x 5 1/2 x 1 1/2', '60 x 5 1/4 x 1 1/2', 'squaring the glued top'],
+    ['as bought', 0, 2, '61 x 5 1/2 x 1 1/2', '60 x 5 1/2 x 1 1/2', 'squaring the glued top'],
+    ['ripped', 1 / 16, 2, '64 x 5 1/2 x 1 1/2', '60 x 5 1/4 x 1 3/8', 'cutting off the snipe'],
+    ['as bought', 1 / 16, 2, '64 x 5 1/2 x 1 1/2', '60 x 5 1/2 x 1 3/8', 'cutting off the snipe'],
+    ['ripped', 1 / 8, 0, '61 x 5 1/2 x 1 1/2', '60 x 5 1/4 x 1 1/4', 'squaring the glued top'],
+  ] as const)('%s, %d off each face, snipe %d: a blank %s for a part %s', (edges, planed, snipe, size, part, extra) => {
+    expect(blank(edges, planed, snipe)).toMatchObject({ size, part, extra });
+  });
+
+  test('an eighth off a face is four passes of a thirty-second; without a planer someone else does it', () => {
+    expect(blank('ripped', 1 / 8, 2).steps[1]).toMatch(/^Plane both faces to 1 1\/4 thick: 4 passes a face/);
+    expect(blank('ripped', 1 / 32, 2).steps[1]).toMatch(/1 pass a face/);
+    expect(blank('ripped', 1 / 8, 2, ['table saw']).steps[1]).toMatch(/^Have the boards planed to 1 1\/4 thick/);
+    expect(blank('ripped', 0, 2).steps.join()).not.toContain('lane');
+    expect(blank('ripped', 1 / 8, 2).steps.at(-1)).toBe('Cut the gouged ends off, half of it from each: 60.');
+  });
+
+  test('sheets are not planed', () => {
+    const piece: Piece = { ...newPiece('c', 'chest'), planed: inches(1 / 16) };
+    const { parts } = buildPiece(piece, '2x6', DEFAULT_SHOP, 'in');
+    for (const part of parts) {
+      const made = blankOf(part, piece, DEFAULT_SHOP, TABLE_SIZES);
+      if (made && isSheet(made.material)) expect(made).toMatchObject({ plane: null, thickness: part.thickness });
+    }
+  });
+});
+
+test('angled ends and cut-outs are the last steps, each said once', () => {
+  const piece = newPiece('x', 'x-frame');
+  const { parts } = buildPiece(piece, '2x6', DEFAULT_SHOP, 'in');
+  const steps = parts.flatMap((part) => {
+    const made = blankOf(part, piece, DEFAULT_SHOP, TABLE_SIZES);
+    return made ? [{ part, told: millingSteps(made, DEFAULT_SHOP).map(({ text }) => plain(text, 'in')) }] : [];
+  });
+  for (const { part, told } of steps) {
+    const slanted = [part.ends.left, part.ends.right].some(({ mitre, bevel }) => mitre !== 0 || bevel !== 0);
+    expect(told.filter((text) => text.startsWith('Cut the ends'))).toHaveLength(slanted ? 1 : 0);
+    expect(told.filter((text) => text.startsWith('Take out'))).toHaveLength(part.cuts.length > 0 ? 1 : 0);
+  }
+  expect(steps.some(({ told }) => told.at(-1)!.startsWith('Take out 1 half lap'))).toBe(true);
 });
