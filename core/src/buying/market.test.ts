@@ -1,5 +1,5 @@
 import { inches, mm } from '../length';
-import { DEFAULT_SHOP, newJob, type Job, type Piece } from '../job';
+import { applyChanges, DEFAULT_SHOP, newJob, type Job, type Piece } from '../job';
 import { buildPiece, newPiece } from '../piece';
 import { planJob, priceJob } from '../plan';
 import { METRIC_YARDS, SAMPLE_YARD, SECOND_YARD, type BoardOffer, type Yard } from '../stock';
@@ -111,6 +111,12 @@ describe('the yards that ship', () => {
     const alone = planJob(with2({}), { today: '2026-11-24', effort: 'quick' });
     expect(alone.buying.unplaced.every(({ blank }) => blank.part.piece === 'u')).toBe(true);
     expect(alone.buying.unplaced.length).toBeGreaterThan(0);
+    const [note, ...more] = alone.findings.filter(({ level, piece }) => level === 'stop' && piece === 'u');
+    expect([note!.id, more.length]).toEqual(['u.lumber', 0]);
+    for (const { changes } of note!.remedies) {
+      const then = planJob(applyChanges(with2({}), changes), { today: '2026-11-24', effort: 'quick' });
+      expect(then.buying.unplaced).toEqual([]);
+    }
   });
 
   test('one more yard to choose from never costs more', () => {

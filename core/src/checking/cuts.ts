@@ -1,20 +1,51 @@
 import { inches, type Length } from '../length';
 import { marketOf, offersOf } from '../buying';
 import { alongOf } from '../piece';
-import type { Finding } from '../job';
-import { isSheet, printMaterial } from '../stock';
-import { dim, listOf, say, tag, type Phrase } from '../words';
+import type { Finding, Job, Piece } from '../job';
+import { isSheet, LUMBER, lumberOf, printMaterial, SAMPLE_YARDS, type Lumber, type Yard } from '../stock';
+import { dim, listOf, say, strong, tag, type Phrase } from '../words';
 import { note, type Facts } from './facts';
 
 /** Under this a piece is held with a block, never by hand. */
 export const SHORT_PIECE: Length = inches(6);
 
+const sells = (yard: Yard, wood: Lumber): boolean =>
+  yard.boards.some(({ board, inStock }) => inStock && lumberOf(board) === wood);
+
+/** A piece of a line of boards that none of the job's yards keeps: another yard, or common boards. */
+function notSold({ id, wood }: Piece, job: Job): Finding {
+  const yards = SAMPLE_YARDS.filter(
+    (yard) => sells(yard, wood) && ![job.yard, ...job.alsoAt].some((one) => one.id === yard.id),
+  );
+  return note(id, 'lumber', 'stop', 'stock', {
+    title: say`No yard of yours sells these boards`,
+    because: say`It is made of ${strong(LUMBER[wood].name)}, and none is in stock where you buy.`,
+    remedies: [
+      ...yards.slice(0, 2).map((yard) => ({
+        label: say`Also buy at ${yard.name}`,
+        changes: [{ piece: null, path: ['alsoAt'], value: [...job.alsoAt, yard] }],
+      })),
+      ...(wood === 'common'
+        ? []
+        : [{ label: say`Make it of common boards`, changes: [{ piece: id, path: ['wood'], value: 'common' }] }]),
+    ],
+  });
+}
+
 /** What found no board, what was proved, and pieces that are dangerous to hold. */
 export function cutNotes({ job, buying }: Facts): readonly Finding[] {
   const found: Finding[] = [];
+  const market = marketOf(job);
+  const lacking = buying.unplaced.filter(({ blank }) => offersOf(blank.material, market).length === 0);
+  const strange = job.pieces.filter(
+    ({ id, wood }) => !sells(market, wood) && lacking.some(({ blank }) => blank.part.piece === id),
+  );
+  found.push(...strange.map((piece) => notSold(piece, job)));
   for (const { blank, because } of buying.unplaced) {
     const { part } = blank;
-    const offers = offersOf(blank.material, marketOf(job));
+    const offers = offersOf(blank.material, market);
+    // Said once for the piece: nothing it is made of is sold.
+    if (offers.length === 0 && strange.some(({ id }) => id === part.piece)) continue;
     const longest =
       Math.max(0, ...offers.map((offer) => offer.length)) - (isSheet(blank.material) ? 0 : 2 * job.shop.squareEnds);
     const excess = blank.length - longest;

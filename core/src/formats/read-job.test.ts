@@ -118,6 +118,7 @@ test('a job of the first version migrates: nothing a person stated is lost', () 
     loose: [],
     wood: 'common',
     planed: 0,
+    finish: { sandTo: 0, stain: 'none', coat: 'none', coats: 0 },
   });
   expect(result.value.yard.boards).toEqual([
     { id: '2x4x8', board: '2x4', length: 8 * PER_FOOT, grade: '#2', price: 400, inStock: true },

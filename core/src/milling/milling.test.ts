@@ -107,6 +107,14 @@ describe('milling steps, worked out by hand', () => {
     expect(steps('A1', [])).toHaveLength(1);
   });
 
+  test('legs glued proud are ripped once they are one: an eighth narrower', () => {
+    const proud: Piece = { ...piece, choices: { legs: 'two 2x4', legEdges: 'ripped' } };
+    const leg = buildPiece(proud, '2x6', DEFAULT_SHOP, 'in').parts.find((part) => part.tag === 'L1')!;
+    expect(printLength(leg.width, 'in')).toBe('3 3/8');
+    const told = millingSteps(blankOf(leg, proud, DEFAULT_SHOP, TABLE_SIZES)!, shopWith(['table saw']));
+    expect(told.map(({ text }) => plain(text, 'in').split(' ')[0])).toEqual(['Crosscut', 'Glue', 'Rip', 'Trim']);
+  });
+
   test('widths only ever shrink, and end at the part', () => {
     for (const part of parts) {
       const blank = blankOf(part, piece, DEFAULT_SHOP, TABLE_SIZES)!;

@@ -228,7 +228,7 @@ export const aprons = family({
     const apron = kit.sizes.dressed(choices.apron as Nominal);
     if (!checkHeight(kit, room, apron.width, 'apron')) return kit.built();
     checkBoughtLeg(kit, room, choices);
-    const section = legSection(choices.legs, choices.boughtSection, room.sizes);
+    const section = legSection(choices, room.sizes);
     const mitred = choices.corners === 'mitred';
     const outside = footprint(room, choices);
     const foot = mitred

@@ -33,7 +33,7 @@ export const endTable = family({
   build(room, choices) {
     const kit = kitFor(room);
     const rail = kit.sizes.dressed(RAIL);
-    const section = legSection(choices.legs, choices.boughtSection, room.sizes);
+    const section = legSection(choices, room.sizes);
     const fronts = choices.drawers;
     const deep = (fronts + 1) * rail.width + fronts * choices.opening;
     if (!checkHeight(kit, room, deep, 'bank of drawers')) return kit.built();

@@ -81,7 +81,7 @@ export const extending = family({
     const gap = leafThick + 2 * c;
     const frameTop = room.under - gap;
     if (!checkHeight(kit, room, apron.width + gap, 'apron and leaf')) return kit.built();
-    const section = legSection(choices.legs, choices.boughtSection, room.sizes);
+    const section = legSection(choices, room.sizes);
     checkBoughtLeg(kit, { ...room, under: frameTop, topThickness: room.topThickness + gap }, choices);
     const foot = footprint(room, choices);
     const longRoom = foot.length - 2 * section.along;

@@ -28,12 +28,24 @@ const BOUGHT_POUNDS = 3;
 
 const bought = (choices: Choices) => choices.legs === 'bought';
 
+const LAMINATED: Readonly<Partial<Record<LegKind, readonly [Nominal, number]>>> = {
+  '4x4': ['4x4', 1],
+  'two 2x4': ['2x4', 2],
+  'three 2x4': ['2x4', 3],
+  'three 1x4': ['1x4', 3],
+  'four 1x4': ['1x4', 4],
+};
+
 export const legChoices = {
   legs: pick('Legs', LEG_KINDS, 'two 2x4', {
     help: 'Glued legs are straighter and often cheaper than solid ones; a hollow box is light and shows no end grain or nail.',
   }),
   boughtLeg: pick('Bought leg, inches high', { '16': '16', '21': '21', '28': '28', '35': '35' }, '28', {
     when: bought,
+  }),
+  legEdges: pick('Edges of glued legs', { flush: 'flush, sanded', ripped: 'proud, ripped clean' }, 'flush', {
+    when: (choices) => LAMINATED[choices.legs as LegKind] !== undefined && choices.legs !== '4x4',
+    help: 'Flush is quick and keeps the rounded edges. Glued a little proud and ripped on both sides they look like one timber, and are 1/8 narrower.',
   }),
   boughtSection: measure('Bought leg, square of its block', inches(2.25), inches(1), inches(5), { when: bought }),
 };
@@ -48,22 +60,21 @@ export type LegSection = {
   readonly narrow: Nominal | null;
 };
 
-const LAMINATED: Readonly<Partial<Record<LegKind, readonly [Nominal, number]>>> = {
-  '4x4': ['4x4', 1],
-  'two 2x4': ['2x4', 2],
-  'three 2x4': ['2x4', 3],
-  'three 1x4': ['1x4', 3],
-  'four 1x4': ['1x4', 4],
-};
+/** Ripped off a glued leg, a sixteenth a side: the rounded edges and the glue. */
+const RIPPED_CLEAN: Length = inches(1 / 8);
 
-export function legSection(kind: LegKind, boughtSection: Length, sizes: LumberSizes): LegSection {
+export function legSection(
+  { legs: kind, boughtSection, legEdges }: { legs: LegKind; boughtSection: Length; legEdges: 'flush' | 'ripped' },
+  sizes: LumberSizes,
+): LegSection {
   if (kind === 'bought')
     return { along: boughtSection, across: boughtSection, material: 'bought', plies: 1, narrow: null };
   const laminated = LAMINATED[kind];
   if (laminated) {
     const [nominal, plies] = laminated;
     const { width, thickness } = sizes.dressed(nominal);
-    return { along: width, across: thickness * plies, material: nominal, plies, narrow: null };
+    const along = plies > 1 && legEdges === 'ripped' ? width - RIPPED_CLEAN : width;
+    return { along, across: thickness * plies, material: nominal, plies, narrow: null };
   }
   const wide: Nominal = kind === 'box 1x6' ? '1x6' : '1x4';
   const { width } = sizes.dressed(wide);
