@@ -132,7 +132,7 @@ export function BuyingTable({ plan }: { readonly plan: Plan }) {
               ...(list.byYard.length > 1
                 ? [
                     <TableRow key={yard.id} className="group">
-                      <TableCell component="th" colSpan={narrow ? 4 : 6}>
+                      <TableCell component="th" scope="row" colSpan={narrow ? 4 : 6}>
                         {yard.name}
                       </TableCell>
                     </TableRow>,
