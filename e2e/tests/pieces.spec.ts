@@ -108,7 +108,8 @@ test('the shop: fewer clamps change the steps; the usual shop is kept for new jo
   const id = await copyOfDemo(sill);
   await page.goto(`/jobs/${id}/stock`);
   await page.getByRole('button', { name: 'My shop' }).click();
-  await page.getByLabel('Clamps').fill('4');
+  await page.getByRole('button', { name: 'Take row 2 of clamps away' }).click();
+  await page.getByLabel('Row 1 opens to').fill('30');
   await page.getByRole('button', { name: 'Keep as my usual shop' }).click();
   await expect(page.locator('.MuiSnackbar-root')).toContainText('New jobs start with it');
   await page.getByRole('link', { name: /^Build/ }).click();
@@ -120,7 +121,7 @@ test('the shop: fewer clamps change the steps; the usual shop is kept for new jo
   await page.getByRole('button', { name: 'Make it' }).click();
   await expect(page).toHaveURL(/\/brief/);
   const made = page.url().match(/jobs\/([^/]+)/)![1]!;
-  expect((await read(sill, made)).job.shop.clamps).toBe(4);
+  expect((await read(sill, made)).job.shop.clamps).toEqual([{ length: 30 * 8128, count: 4 }]);
 });
 
 test('prices are kept in the yard and taken from it', async ({ page, sill }) => {
@@ -153,12 +154,12 @@ test('the buying list is saved as CSV that adds up', async ({ page }, info) => {
     .trim()
     .split(/\r?\n/)
     .map((line) => line.split(','));
-  expect(rows[0]).toEqual(['item', 'grade', 'count', 'each', 'total', 'of which spare']);
-  const amounts = rows.slice(1, -1).map((row) => Math.round(Number(row[4]) * 100));
-  const total = Math.round(Number(rows.at(-1)![4]) * 100);
+  expect(rows[0]).toEqual(['yard', 'item', 'grade', 'count', 'each', 'total', 'of which spare']);
+  const amounts = rows.slice(1, -1).map((row) => Math.round(Number(row[5]) * 100));
+  const total = Math.round(Number(rows.at(-1)![5]) * 100);
   expect(amounts.reduce((sum, amount) => sum + amount, 0)).toBe(total);
   for (const row of rows.slice(1, -2))
-    expect(Math.round(Number(row[2]) * Number(row[3]) * 100)).toBe(Math.round(Number(row[4]) * 100));
+    expect(Math.round(Number(row[3]) * Number(row[4]) * 100)).toBe(Math.round(Number(row[5]) * 100));
 });
 
 test.describe('with one thumb', () => {

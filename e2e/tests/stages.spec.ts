@@ -120,7 +120,7 @@ test('prices: changing one moves the total; out of stock leaves it out', async (
   const total = async () => Number(await page.getByTestId('list-total').textContent());
   const before = await total();
   await page.getByRole('button', { name: 'Yards' }).click();
-  await page.getByLabel('2x6x12 in stock').uncheck();
+  await page.getByLabel('2x6x12 in stock', { exact: true }).uncheck();
   await page.getByRole('button', { name: 'To buy', exact: true }).click();
   await expect(page.getByTestId('buying-list')).not.toContainText('2×6×12');
   expect(await total()).toBeGreaterThanOrEqual(before);

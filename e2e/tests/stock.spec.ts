@@ -68,7 +68,7 @@ test('yards: another list, today’s prices, history, and a file with bad rows t
   await page.getByRole('button', { name: 'Today’s prices' }).click();
   await expect(page.locator('.MuiSnackbar-root')).toContainText(/Prices of .* taken from Weir Street/);
   await page.getByLabel('Find in boards').fill('2×6×12');
-  await page.getByRole('button', { name: '2×6×12' }).click();
+  await page.getByRole('button', { name: '2×6×12', exact: true }).click();
   await expect(page.getByRole('region', { name: 'Price history' })).toContainText(/in half a year/);
 
   const [chooser] = await Promise.all([
@@ -86,10 +86,10 @@ test('yards: another list, today’s prices, history, and a file with bad rows t
   await expect(dialog).toContainText('1 row is right, 2 not');
   await expect(dialog).toContainText('Row 3. “2x7” is no board');
   await expect(dialog).toContainText('Row 4. The price “cheap”');
-  await expect(page.getByLabel('Price of 2x6x12')).not.toHaveValue('12');
+  await expect(page.getByLabel('Price of 2x6x12', { exact: true })).not.toHaveValue('12');
   await dialog.getByRole('button', { name: 'Take 1 row' }).click();
   // A new grade, so a row of its own: 2 x 6 x 12 / 12 = 12 board feet at a dollar.
-  await expect(page.getByLabel('Price of 2x6x12-2')).toHaveValue('12');
+  await expect(page.getByLabel('Price of 2x6x12-2', { exact: true })).toHaveValue('12');
   await saved(page);
 });
 

@@ -48,7 +48,7 @@ export const hardwareName = (kind: HardwareKind, size: string): string =>
     : kind === 'stain' || kind === 'finish'
       ? size
       : kind === 'disc'
-        ? `${HARDWARE.disc}, grit ${size}`
+        ? `${HARDWARE.disc} of grit ${size}`
         : size === ''
           ? HARDWARE[kind]
           : `${HARDWARE[kind]} ${size}`;

@@ -35,7 +35,7 @@ export function JobsPage() {
     try {
       const [yards, shops] = await Promise.all([api.yards.all(), api.shops.all()]);
       const fresh = newJob(name);
-      const yard = yards[0]?.value ?? fresh.yard;
+      const yard = (yards.find(({ id }) => id === fresh.yard.id) ?? yards[0])?.value ?? fresh.yard;
       const shop = shops.find((row) => row.id === USUAL_SHOP)?.value ?? fresh.shop;
       open((await api.make({ ...fresh, yard, shop })).id);
     } catch (error) {
