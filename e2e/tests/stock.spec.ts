@@ -108,6 +108,15 @@ test('on hand: entered in a line, used first, put on the rack and taken by anoth
   await expect(row).toContainText(/G-|WI-/);
   await expect.poll(() => spend(page)).toBeLessThan(before);
   await expect(page.getByText('On hand goes first')).toBeVisible();
+  const [chooser] = await Promise.all([
+    page.waitForEvent('filechooser'),
+    row.getByRole('button', { name: 'Photo' }).click(),
+  ]);
+  const pixel = 'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNkYPhfDwAChwGA60e6kgAAAABJRU5ErkJggg==';
+  await chooser.setFiles({ name: 'board.png', mimeType: 'image/png', buffer: Buffer.from(pixel, 'base64') });
+  const photo = row.getByRole('img', { name: /^Photo of 2×4 61/ });
+  await expect(photo).toBeVisible();
+  expect(await photo.evaluate((img: HTMLImageElement) => img.decode().then(() => img.naturalWidth))).toBe(1);
   await row.getByRole('button', { name: 'To the rack' }).click();
   await expect(page.locator('.MuiSnackbar-root')).toContainText('lies on the rack now');
   await expect.poll(() => spend(page)).toBe(before);

@@ -10,6 +10,7 @@ import { readRack, readShop, readYard } from '@sill/core';
 import { ApiError, apiNotFound, errorHandler } from './errors';
 import { jobsRouter } from './jobs';
 import { listsRouter, storedYard } from './lists';
+import { photosRouter } from './photos';
 import { pricesRouter, type PriceService } from './prices';
 import { simulatedYard } from './simulated-yard';
 
@@ -90,6 +91,7 @@ export function makeApp({
       },
     }),
   );
+  app.use('/api/photos', photosRouter(database));
   app.use('/api', express.json({ limit: '2mb' }));
   app.get('/api/health', (_request, response) => {
     response.json({ ok: true });

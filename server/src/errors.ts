@@ -35,7 +35,11 @@ function asApiError(error: unknown): ApiError | null {
   if (error instanceof ApiError) return error;
   const { type, status } = error as ParserError;
   if (type === 'entity.too.large')
-    return new ApiError(413, 'too-large', 'That is larger than 2 MB, which no job is. Nothing was saved.');
+    return new ApiError(
+      413,
+      'too-large',
+      'That is too large: a job is under 2 MB, a photo under 4. Nothing was saved.',
+    );
   if (type === 'entity.parse.failed')
     return new ApiError(400, 'not-json', 'The request is not JSON from end to end. Nothing was saved.');
   if (type === 'encoding.unsupported' || type === 'charset.unsupported')

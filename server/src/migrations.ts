@@ -42,6 +42,17 @@ const ALL: readonly Migration[] = [
       });
     },
   },
+  {
+    name: '003-photos',
+    async up(database) {
+      await database.schema.createTable('photos', (table) => {
+        table.text('id').primary();
+        table.text('type').notNullable();
+        table.binary('data').notNullable();
+        table.text('saved_at').notNullable();
+      });
+    },
+  },
 ];
 
 export const migrations: Knex.MigrationSource<Migration> = {

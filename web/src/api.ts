@@ -31,7 +31,11 @@ async function ask<T>(method: string, path: string, body?: unknown): Promise<T> 
   try {
     answer = await fetch(`/api${path}`, {
       method,
-      ...(body === undefined ? {} : { headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) }),
+      ...(body === undefined
+        ? {}
+        : body instanceof Blob
+          ? { body }
+          : { headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) }),
     });
   } catch {
     throw new Offline('The server does not answer.');
@@ -77,6 +81,9 @@ export const api = {
     ask<readonly DayPrice[]>('GET', `/prices/${yard}/history/${offer}?day=${day}`),
   rack: (yard: string, offer: string, day: string) =>
     ask<readonly RackBoard[]>('GET', `/prices/${yard}/rack/${offer}?day=${day}`),
+  /** Keeps a picture; its id. */
+  keepPhoto: (picture: Blob) => ask<{ readonly id: string }>('POST', '/photos', picture),
+  photoAddress: (id: string): string => `/api/photos/${id}`,
   shops: lists<Shop>('shops'),
   racks: lists<Rack>('racks'),
 };

@@ -76,6 +76,8 @@ export const OnHandSchema = v.object({
   bad: v.pipe(v.array(v.object({ from: length, to: length })), v.maxLength(20, 'must be at most 20 stretches')),
   /** What it cost at the yard on this job's trip, cents; 0 where it was there before. */
   price: v.optional(cents, 0),
+  /** A photo of it that the server keeps, by its id. */
+  photo: v.optional(id),
   /** Where it lies. */
   where: text(80),
   note: text(200),

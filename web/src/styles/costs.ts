@@ -122,6 +122,14 @@ export const costStyles = css`
       margin-top: 10px;
     }
   }
+  .on-hand-photo {
+    display: block;
+    margin-top: 4px;
+    width: 72px;
+    height: 48px;
+    object-fit: cover;
+    border: 1px solid var(--line);
+  }
   .add-row {
     margin-top: 12px;
     & > .MuiTextField-root {

@@ -1,6 +1,8 @@
 import { Button, Table, TableBody, TableCell, TableHead, TableRow, TextField } from '@mui/material';
 import { useState, type FormEvent } from 'react';
 import { KEEP_OFFCUT, printOnHand, readOnHand, type Board, type OnHand, type Plan } from '@sill/core';
+import { api } from '../../api';
+import { choosePhoto, smallPhoto } from '../../frame/photos';
 import { useChange, useJob } from '../../state/hooks';
 import { newId } from '../../state/newId';
 import { useErrand } from '../../state/useErrand';
@@ -21,6 +23,14 @@ export function OnHandTab({ plan }: { readonly plan: Plan | null }) {
       put(job.onHand.filter((row) => row !== hand));
       return `${printOnHand(hand, job.units)} lies on the rack now, for any job.`;
     });
+  const photograph = (hand: OnHand) =>
+    run(async () => {
+      const file = await choosePhoto();
+      if (file === null) return 'No photo was taken.';
+      const { id } = await api.keepPhoto(await smallPhoto(file));
+      put(job.onHand.map((row) => (row === hand ? { ...row, photo: id } : row)));
+      return `The photo of ${printOnHand(hand, job.units)} is kept.`;
+    });
   const fromRack = (hand: OnHand) =>
     run(async () => {
       await rack.put((rack.pieces ?? []).filter((row) => row !== hand));
@@ -38,6 +48,9 @@ export function OnHandTab({ plan }: { readonly plan: Plan | null }) {
           none="Nothing yet. Offcuts and salvage entered here are used before anything is bought."
           actions={(hand) => (
             <>
+              <Button size="small" disabled={busy} onClick={() => photograph(hand)}>
+                Photo
+              </Button>
               <Button size="small" disabled={busy || rack.pieces === null} onClick={() => toRack(hand)}>
                 To the rack
               </Button>
@@ -141,6 +154,15 @@ function Pieces({ name, pieces, used, none, actions }: PiecesProps) {
               <TableRow key={hand.id}>
                 <TableCell className="tag-cell">
                   <Text of={printOnHand(hand, units)} />
+                  {hand.photo && (
+                    <a href={api.photoAddress(hand.photo)} target="_blank" rel="noreferrer">
+                      <img
+                        className="on-hand-photo"
+                        src={api.photoAddress(hand.photo)}
+                        alt={`Photo of ${printOnHand(hand, units)}`}
+                      />
+                    </a>
+                  )}
                 </TableCell>
                 <TableCell>
                   {hand.bad.map(({ from, to }) => (
