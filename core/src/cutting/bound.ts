@@ -56,6 +56,79 @@ export function mostValue(group: Group, bin: Bin, values: readonly number[], nod
   return Math.min(...bounds);
 }
 
+type Feasible = (share: number) => number;
+
+/**
+ * Dual feasible functions (Fekete and Schepers 2004): whatever shares of a side lie in a row within it, what they are
+ * turned into does too. The share itself; k + 1ths counted whole; and small ones left out for large ones counted whole.
+ */
+function dualFeasible(shares: readonly number[]): readonly Feasible[] {
+  const whole =
+    (k: number): Feasible =>
+    (x) => {
+      const parts = (k + 1) * x;
+      return Math.abs(parts - Math.round(parts)) < 1e-9 ? x : Math.floor(parts) / k;
+    };
+  const large =
+    (least: number): Feasible =>
+    (x) =>
+      x > 1 - least + 1e-9 ? 1 : x < least - 1e-9 ? 0 : x;
+  const leasts = [...new Set(shares.filter((x) => x <= 0.5))].sort((a, b) => a - b);
+  const step = Math.max(1, Math.ceil(leasts.length / MOST_LEASTS));
+  return [(x) => x, ...[1, 2, 3, 4].map(whole), ...leasts.filter((_, at) => at % step === 0).map(large)];
+}
+const MOST_LEASTS = 24;
+
+/**
+ * A cost in cents below which no stock holds all pieces side by side, by areas: of the largest stock, grown by a kerf,
+ * each piece's sides are turned by a pair of dual feasible functions, and the sum is so many stocks at least, the
+ * cheapest of those there are. Every smaller stock lies inside the largest, so it holds no more.
+ */
+export function areaBound(group: Group): number {
+  if (group.bins.length === 0 || group.items.some((item) => item.meanLength !== item.length)) return 0;
+  const long = Math.max(...group.bins.map((bin) => runsOf(bin, group.kerf)));
+  const wide = Math.max(...group.bins.map((bin) => bin.usableWidth)) + group.kerf;
+  const shares = group.items.map((item, at) => ({
+    quantity: item.quantity,
+    ways: waysOfItem(group, at).map(
+      (way) => [(way.length + group.kerf) / long, (way.width + group.kerf) / wide] as const,
+    ),
+  }));
+  const along = dualFeasible(shares.flatMap(({ ways }) => ways.map(([x]) => x)));
+  const across = dualFeasible(shares.flatMap(({ ways }) => ways.map(([, y]) => y)));
+  let most = 0;
+  for (const f of along)
+    for (const g of across) {
+      const sum = shares.reduce(
+        (total, { quantity, ways }) => total + quantity * Math.min(...ways.map(([x, y]) => f(x) * g(y))),
+        0,
+      );
+      most = Math.max(most, sum);
+    }
+  return cheapestOf(group, Math.ceil(most - 1e-6));
+}
+
+/** All runs of a bin end to end, each grown by a kerf: what lies in several would lie in one so long. */
+const runsOf = (bin: Bin, kerf: number): number => bin.runs.reduce((sum, run) => sum + run.to - run.from + kerf, 0);
+
+/** The ways an item may lie on any of the bins, each once. */
+const waysOfItem = (group: Group, item: number) => {
+  const ways = group.bins.flatMap((bin) => waysOn(group, bin).filter((way) => way.item === item));
+  return ways.filter((way, at) => ways.findIndex((other) => other.turned === way.turned) === at);
+};
+
+/** Cents of so many bins, the cheapest first, no more of each than there are. */
+function cheapestOf(group: Group, count: number): number {
+  let [left, cost] = [count, 0];
+  for (const { price, available } of [...group.bins].sort((a, b) => a.price - b.price)) {
+    const taken = Math.min(left, available ?? Infinity);
+    cost += taken * price;
+    left -= taken;
+    if (left <= 0) break;
+  }
+  return cost;
+}
+
 /** Prices of items, scaled until no unlimited bin is worth more than it costs, and what that leaves open. */
 export type Dual = {
   readonly prices: readonly number[];

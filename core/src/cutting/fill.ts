@@ -19,11 +19,30 @@ export type Section = {
   readonly lanes: readonly { readonly y: Length; readonly width: Length; readonly pieces: readonly Lying[] }[];
 };
 
+/**
+ * A rectangle of a bin: free, or with a piece in its lower left corner and the rest cut in two. The first cut frees a
+ * piece's whole side: across the rectangle, or along it.
+ */
+export type Slot = {
+  readonly x: Length;
+  readonly y: Length;
+  readonly length: Length;
+  readonly width: Length;
+  cut: {
+    readonly piece: Lying;
+    readonly crosscutFirst: boolean;
+    readonly right: Slot | null;
+    readonly top: Slot | null;
+  } | null;
+};
+
 /** One way to cut a bin: what comes out of it and where it lies. */
 export type Pattern = {
   readonly bin: number;
   readonly counts: readonly number[];
   readonly sections: readonly Section[];
+  /** In place of sections: rectangles cut again and again, one for each run. */
+  readonly slots?: readonly Slot[];
 };
 
 /** A way an item lies, with the item it belongs to. */
@@ -40,9 +59,11 @@ export function waysOn(group: Group, bin: Bin): readonly Way[] {
   return ways;
 }
 
-/** True where no two pieces fit beside each other: the bin is filled end to end. */
+/** True where no two pieces fit beside each other and none may lie two ways: the bin is filled end to end. */
 export function singleLane(group: Group, bin: Bin): boolean {
-  const narrowest = Math.min(...waysOn(group, bin).map((way) => way.width));
+  const ways = waysOn(group, bin);
+  const narrowest = Math.min(...ways.map((way) => way.width));
+  if (new Set(ways.map(({ item }) => item)).size < ways.length) return false;
   return 2 * narrowest + group.kerf > bin.usableWidth;
 }
 

@@ -1,5 +1,5 @@
 import type { Length } from '../length';
-import type { Pattern } from './fill';
+import type { Pattern, Slot } from './fill';
 import type { Group } from './group';
 
 /** A board as it will be cut, in exact lengths. The exact twin of a `CutBoard` in the solution file. */
@@ -51,14 +51,43 @@ export function layOut(group: Group, pattern: Pattern, nameOf: (item: number) =>
     if (length > 0 && width > 0) offcuts.push({ x, y, length, width });
   };
 
-  for (const run of bin.runs) {
+  const take = ({ cut, ...slot }: Slot): void => {
+    if (cut === null) return keep(slot.x, slot.y, slot.length, slot.width);
+    const { piece, crosscutFirst, right, top } = cut;
+    const { x, y, length, width, turned } = piece;
+    pieces.push({ part: nameOf(piece.item), x, y, length, width, turned });
+    const crosscut = (to: Length) =>
+      length < slot.length && cuts.push({ kind: 'crosscut', at: x + length, from: y, to });
+    const rip = (to: Length) => width < slot.width && cuts.push({ kind: 'rip', at: y + width, from: x, to });
+    if (crosscutFirst) {
+      crosscut(y + slot.width);
+      rip(x + length);
+    } else {
+      rip(x + slot.length);
+      crosscut(y + width);
+    }
+    if (right) take(right);
+    if (top) take(top);
+  };
+  pattern.slots?.forEach((slot, at) => {
+    if (slot.cut === null) return take(slot);
+    // The run is parted from what lies before and behind it: squared ends, or a stretch that is no good.
+    if (bin.trimmedEnds || at > 0) cuts.push({ kind: 'crosscut', at: slot.x, from: low, to: high });
+    if (bin.trimmedEnds || at < bin.runs.length - 1)
+      cuts.push({ kind: 'crosscut', at: slot.x + slot.length, from: low, to: high });
+    take(slot);
+  });
+
+  for (const run of pattern.slots ? [] : bin.runs) {
     const sections = pattern.sections.filter((section) => section.x >= run.from && section.x < run.to);
     let free = run.from;
     if (sections.length > 0 && (bin.trimmedEnds || run.from > 0))
       cuts.push({ kind: 'crosscut', at: run.from, from: low, to: high });
     for (const section of sections) {
       const end = section.x + section.length;
-      if (end < run.to) cuts.push({ kind: 'crosscut', at: end, from: low, to: high });
+      // What ends with the run is cut off all the same where there is more board behind it.
+      if (end < run.to || bin.trimmedEnds || run !== bin.runs.at(-1))
+        cuts.push({ kind: 'crosscut', at: end, from: low, to: high });
       free = end + group.gap;
       for (const lane of section.lanes) {
         const top = lane.y + lane.width;

@@ -1,4 +1,4 @@
-import { fill, type Pattern } from './fill';
+import { fill, type Pattern, type Slot } from './fill';
 import type { Group } from './group';
 import type { Relaxation } from './columns';
 import { seeded } from './random';
@@ -6,10 +6,16 @@ import { seeded } from './random';
 /** A whole cutting of a group: the patterns used, one a board. `missing` counts pieces that found no stock. */
 export type Cutting = { readonly patterns: readonly Pattern[]; readonly cost: number; readonly missing: number };
 
+const longestFree = ({ cut, length, width }: Slot): number =>
+  cut === null
+    ? Math.max(length, width)
+    : Math.max(...[cut.right, cut.top].map((rest) => (rest ? longestFree(rest) : 0)));
+
 const longestOffcut = (group: Group, cutting: Cutting): number =>
   Math.max(
     0,
     ...cutting.patterns.map((pattern) => {
+      if (pattern.slots) return Math.max(0, ...pattern.slots.map(longestFree));
       const last = pattern.sections[pattern.sections.length - 1];
       const end = group.bins[pattern.bin]!.runs.at(-1)?.to ?? 0;
       return last ? end - last.x - last.length : end;

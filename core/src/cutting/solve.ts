@@ -1,10 +1,12 @@
-import { dualOf, nextPayable } from './bound';
+import { areaBound, dualOf, nextPayable } from './bound';
 import { relax } from './columns';
 import { searchExactly } from './exact';
+import { singleLane } from './fill';
 import { groupsOf, liesOn, type Group } from './group';
+import { packByGuillotine } from './guillotine';
 import { layOut, namesOf, type Layout } from './layout';
 import { fromLength, type CutProblem } from './problem';
-import { searchCuttings, type Cutting } from './search';
+import { better, searchCuttings, type Cutting } from './search';
 import { SOLUTION_FORMAT, type CutSolution } from './solution';
 
 export type SolveOptions = {
@@ -16,8 +18,8 @@ export type SolveOptions = {
 
 /** Shaken restarts of the search, and branches of the complete one. Counts, not seconds: the same everywhere. */
 const EFFORTS = {
-  quick: { tries: 8, steps: 60_000 },
-  full: { tries: 40, steps: 1_000_000 },
+  quick: { tries: 8, steps: 60_000, rounds: 60 },
+  full: { tries: 40, steps: 1_000_000, rounds: 6_000 },
 } as const;
 
 export type Unplaced = { readonly part: string; readonly quantity: number; readonly because: string };
@@ -53,11 +55,32 @@ function sortOut(group: Group): { group: Group; unplaced: Unplaced[] } {
   return { group: { ...group, items, bins: group.bins.filter((bin) => bin.available !== 0) }, unplaced };
 }
 
-function solveGroup(
-  group: Group,
-  { tries, steps }: { tries: number; steps: number },
-  stopped: () => boolean,
-): { cutting: Cutting; bound: number } {
+/** With more kinds of piece side by side the relaxation costs seconds and its bound is the weaker one. */
+const MOST_KINDS = 40;
+
+type Effort = (typeof EFFORTS)[keyof typeof EFFORTS];
+type Answer = { readonly cutting: Cutting; readonly bound: number };
+const open = ({ cutting, bound }: Answer): boolean => cutting.missing > 0 || cutting.cost > bound;
+
+/** Pieces side by side: rectangles packed and packed again; for few kinds of piece the relaxation's search beside it. */
+function solveSideBySide(group: Group, effort: Effort, stopped: () => boolean): Answer {
+  const area = areaBound(group);
+  let answer: Answer = { cutting: packByGuillotine(group, 0, area, stopped), bound: area };
+  if (open(answer) && group.items.length <= MOST_KINDS)
+    answer = bestOf(group, answer, solveInRows(group, effort, stopped));
+  if (!open(answer)) return answer;
+  const bound = nextPayable(group, answer.cutting.cost)(answer.bound);
+  const packed = packByGuillotine(group, effort.rounds, bound, stopped);
+  return bestOf(group, { ...answer, bound }, { cutting: packed, bound: 0 });
+}
+
+const bestOf = (group: Group, a: Answer, b: Answer): Answer => ({
+  cutting: better(group, b.cutting, a.cutting) ? b.cutting : a.cutting,
+  bound: Math.max(a.bound, b.bound),
+});
+
+/** Column generation, a search by its prices, and the complete search where it is small. */
+function solveInRows(group: Group, { tries, steps }: Effort, stopped: () => boolean): Answer {
   const relaxation = relax(group, stopped);
   const dual = dualOf(group, relaxation.prices);
   const rough = dual.bound;
@@ -73,6 +96,12 @@ function solveGroup(
     if (exact.proved) bound = cutting.cost;
   }
   return { cutting, bound };
+}
+
+function solveGroup(group: Group, effort: Effort, stopped: () => boolean): Answer {
+  const ripped = group.bins.some((bin) => !singleLane(group, bin));
+  const square = group.items.every((item) => item.meanLength === item.length);
+  return ripped && square ? solveSideBySide(group, effort, stopped) : solveInRows(group, effort, stopped);
 }
 
 /**

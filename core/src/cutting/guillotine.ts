@@ -1,0 +1,258 @@
+import type { Length } from '../length';
+import { waysOn, type Lying, type Pattern, type Slot } from './fill';
+import type { Group } from './group';
+import { seeded } from './random';
+import { better, type Cutting } from './search';
+
+/** Which free rectangle a piece goes into: the one that it leaves least of, by area, by shorter or by longer side. */
+const FITS = ['area', 'short side', 'long side'] as const;
+/** Which way the cut goes that frees a piece: what is left is cut so that one of the two rectangles is large, or not. */
+const SPLITS = ['shorter left', 'longer left', 'smaller rest', 'larger rest'] as const;
+/** Which stock is taken when a new one is begun. */
+const TAKES = ['price for area', 'cheapest', 'largest'] as const;
+
+type Rule = {
+  readonly fit: (typeof FITS)[number];
+  readonly split: (typeof SPLITS)[number];
+  readonly take: (typeof TAKES)[number];
+};
+
+/** One board or sheet while it is filled: free rectangles and what was put where. */
+type Sheet = {
+  readonly bin: number;
+  readonly items: number[];
+  readonly roots: readonly Slot[];
+  readonly free: Slot[];
+  area: number;
+};
+
+/** Pieces put, over all the rules that are tried at first: long lists try fewer. */
+const MOST_PUT = 40_000;
+/** A piece is tried on so many of the sheets begun last: earlier ones have no room worth a look. */
+const MOST_LOOKED_AT = 40;
+
+const areaOf = (group: Group, bin: number): number =>
+  group.bins[bin]!.runs.reduce((sum, run) => sum + run.to - run.from, 0) * group.bins[bin]!.usableWidth;
+
+function newSheet(group: Group, at: number): Sheet {
+  const bin = group.bins[at]!;
+  const roots = bin.runs.map((run): Slot => ({
+    x: run.from,
+    y: bin.bottom,
+    length: run.to - run.from,
+    width: bin.usableWidth,
+    cut: null,
+  }));
+  return { bin: at, items: [], roots, free: [...roots], area: 0 };
+}
+
+const fitScore = (rule: Rule['fit'], slot: Slot, length: Length, width: Length): number => {
+  const [along, across] = [slot.length - length, slot.width - width];
+  if (rule === 'area') return slot.length * slot.width - length * width;
+  return rule === 'short side' ? Math.min(along, across) : Math.max(along, across);
+};
+
+/** Puts a piece into the lower left corner of a free rectangle and cuts the rest in two. */
+function put(group: Group, sheet: Sheet, slot: Slot, piece: Lying, split: Rule['split']): void {
+  const along = slot.length - piece.length - group.gap;
+  const across = slot.width - piece.width - group.kerf;
+  const crosscutRest = [along * slot.width, piece.length * across] as const;
+  const ripRest = [slot.length * across, along * piece.width] as const;
+  const crosscutFirst =
+    split === 'shorter left'
+      ? along < across
+      : split === 'longer left'
+        ? along >= across
+        : split === 'larger rest'
+          ? Math.max(...crosscutRest) >= Math.max(...ripRest)
+          : Math.max(...crosscutRest) < Math.max(...ripRest);
+  const beside = { x: slot.x + piece.length + group.gap, length: along };
+  const above = { y: slot.y + piece.width + group.kerf, width: across };
+  const right: Slot | null =
+    along > 0 ? { ...beside, y: slot.y, width: crosscutFirst ? slot.width : piece.width, cut: null } : null;
+  const top: Slot | null =
+    across > 0 ? { ...above, x: slot.x, length: crosscutFirst ? piece.length : slot.length, cut: null } : null;
+  slot.cut = { piece, crosscutFirst, right, top };
+  sheet.free.splice(sheet.free.indexOf(slot), 1, ...[right, top].filter((rest) => rest !== null));
+  sheet.items.push(piece.item);
+  sheet.area += piece.length * piece.width;
+}
+
+/** Puts one item where it fits best on any of the sheets. False where it fits on none. */
+function place(group: Group, sheets: readonly Sheet[], item: number, rule: Rule): boolean {
+  let best: { sheet: Sheet; slot: Slot; way: Omit<Lying, 'x' | 'y'>; score: number } | null = null;
+  for (const sheet of sheets.slice(-MOST_LOOKED_AT)) {
+    const ways = waysOf(group, sheet.bin)[item]!;
+    for (const slot of sheet.free)
+      for (const way of ways)
+        if (way.length <= slot.length && way.width <= slot.width) {
+          const score = fitScore(rule.fit, slot, way.length, way.width);
+          if (best === null || score < best.score) best = { sheet, slot, way, score };
+        }
+  }
+  if (best === null) return false;
+  put(group, best.sheet, best.slot, { ...best.way, x: best.slot.x, y: best.slot.y }, rule.split);
+  return true;
+}
+
+const known = new WeakMap<Group, (readonly (readonly Omit<Lying, 'x' | 'y'>[])[])[]>();
+/** The ways each item may lie on a bin, by item. */
+function waysOf(group: Group, bin: number): readonly (readonly Omit<Lying, 'x' | 'y'>[])[] {
+  const table =
+    known.get(group) ??
+    group.bins.map((one) => {
+      const rows: Omit<Lying, 'x' | 'y'>[][] = group.items.map(() => []);
+      for (const way of waysOn(group, one)) rows[way.item]!.push(way);
+      return rows;
+    });
+  known.set(group, table);
+  return table[bin]!;
+}
+
+/** The stock to begin for an item: what is there already first, then by the rule. Null where there is none left. */
+function take(group: Group, item: number, used: readonly number[], rule: Rule['take']): number | null {
+  const open = group.bins
+    .map((bin, at) => ({ bin, at }))
+    .filter(({ bin, at }) => (bin.available ?? Infinity) > used[at]! && waysOf(group, at)[item]!.length > 0);
+  if (open.length === 0) return null;
+  const rank = ({ bin, at }: (typeof open)[number]) =>
+    bin.price === 0
+      ? -1
+      : rule === 'cheapest'
+        ? bin.price
+        : rule === 'largest'
+          ? 1 / areaOf(group, at)
+          : bin.price / areaOf(group, at);
+  return open.reduce((best, next) => (rank(next) < rank(best) ? next : best)).at;
+}
+
+/** Packs items in their order into new sheets. `missing` is how many found no stock. */
+function pack(
+  group: Group,
+  items: readonly number[],
+  before: readonly number[],
+  rule: Rule,
+): { sheets: Sheet[]; missing: number } {
+  const sheets: Sheet[] = [];
+  const used = [...before];
+  let missing = 0;
+  for (const item of items) {
+    if (place(group, sheets, item, rule)) continue;
+    const bin = take(group, item, used, rule.take);
+    if (bin === null) missing++;
+    else {
+      used[bin]!++;
+      sheets.push(newSheet(group, bin));
+      place(group, sheets, item, rule);
+    }
+  }
+  return { sheets: sheets.map((sheet) => cheaperFor(group, sheet, used)), missing };
+}
+
+/** The same pieces on a cheaper stock, if one holds them all in the order they were put; else the sheet as it is. */
+function cheaperFor(group: Group, sheet: Sheet, used: number[]): Sheet {
+  const { price } = group.bins[sheet.bin]!;
+  const others = group.bins
+    .map((bin, at) => ({ bin, at }))
+    .filter(
+      ({ bin, at }) => bin.price < price && (bin.available ?? Infinity) > used[at]! && areaOf(group, at) >= sheet.area,
+    )
+    .sort((a, b) => a.bin.price - b.bin.price);
+  for (const { at } of others)
+    for (const fit of FITS)
+      for (const split of SPLITS) {
+        const one = newSheet(group, at);
+        if (sheet.items.every((item) => place(group, [one], item, { fit, split, take: 'cheapest' }))) {
+          used[sheet.bin]!--;
+          used[at]!++;
+          return one;
+        }
+      }
+  return sheet;
+}
+
+const patternOf = (group: Group, { bin, items, roots }: Sheet): Pattern => ({
+  bin,
+  counts: group.items.map((_, item) => items.filter((one) => one === item).length),
+  sections: [],
+  slots: roots,
+});
+
+/** Price, then emptiness gathered in few sheets: full ones and nearly empty ones are better than all half full. */
+const worse = (group: Group, sheets: readonly Sheet[]): readonly [number, number] => [
+  sheets.reduce((sum, { bin }) => sum + group.bins[bin]!.price, 0),
+  -sheets.reduce((sum, { bin, area }) => sum + (area / areaOf(group, bin)) ** 2, 0),
+];
+
+/**
+ * Cuttings of sheets and wide boards by straight cuts from edge to edge. Pieces are put one after the other into the
+ * corner of the free rectangle they fit best, whose rest is cut in two (Jylänki 2010 compares the rules); from the best
+ * of all rules a few sheets at a time are emptied and packed anew in a shaken order, kept when they cost no more and
+ * gather the emptiness (ruin and recreate, Schrimpf et al. 2000). Seeded: the same list gives the same answer.
+ *
+ * @param rounds how many times sheets are emptied; counts, not seconds.
+ * @param bound cents: nothing can cost less, so the search ends there.
+ */
+export function packByGuillotine(group: Group, rounds: number, bound: number, stopped: () => boolean): Cutting {
+  const random = seeded(7);
+  const none = group.bins.map(() => 0);
+  const all = group.items.flatMap((item, at) => Array.from({ length: item.quantity }, () => at));
+  const size = (item: number) => group.items[item]!.length * group.items[item]!.width;
+  const longer = (item: number) => Math.max(group.items[item]!.length, group.items[item]!.width);
+  const shorter = (item: number) => Math.min(group.items[item]!.length, group.items[item]!.width);
+  const orders = [
+    size,
+    longer,
+    shorter,
+    (item: number) => group.items[item]!.width,
+    (item: number) => group.items[item]!.length,
+  ];
+  const pick = <T>(from: readonly T[]): T => from[Math.floor(random() * from.length)]!;
+  const cuttingOf = (sheets: readonly Sheet[], missing: number): Cutting => ({
+    patterns: sheets.map((sheet) => patternOf(group, sheet)),
+    cost: sheets.reduce((sum, { bin }) => sum + group.bins[bin]!.price, 0),
+    missing,
+  });
+
+  let packs = 0;
+  let now: { sheets: Sheet[]; missing: number } | null = null;
+  let cutting: Cutting | null = null;
+  for (const order of orders)
+    for (const fit of FITS)
+      for (const split of SPLITS)
+        for (const how of TAKES) {
+          if (now !== null && (stopped() || ++packs * all.length > MOST_PUT)) continue;
+          if (group.bins.length === 1 && how !== TAKES[0]) continue;
+          const sorted = [...all].sort((a, b) => order(b) - order(a) || b - a);
+          const packed = pack(group, sorted, none, { fit, split, take: how });
+          const next = cuttingOf(packed.sheets, packed.missing);
+          if (better(group, next, cutting)) [now, cutting] = [packed, next];
+        }
+  let sheets = now!.sheets;
+  if (now!.missing > 0) return cutting!;
+  let score = worse(group, sheets);
+  for (let round = 0; round < rounds && sheets.length > 0 && score[0] > bound && !stopped(); round++) {
+    const count = Math.min(sheets.length, 2 + Math.floor(random() * 3));
+    // The emptiest is among those emptied half of the time.
+    const ruined = new Set<Sheet>();
+    if (random() < 0.5)
+      ruined.add(sheets.reduce((a, b) => (b.area / areaOf(group, b.bin) < a.area / areaOf(group, a.bin) ? b : a)));
+    while (ruined.size < count) ruined.add(pick(sheets));
+    const kept = sheets.filter((sheet) => !ruined.has(sheet));
+    const shake = 0.1 + 0.9 * random();
+    const order = pick(orders);
+    const items = [...ruined].flatMap((sheet) => sheet.items);
+    const shaken = items
+      .map((item) => ({ item, key: order(item) * (1 + shake * (random() - 0.5)) }))
+      .sort((a, b) => b.key - a.key)
+      .map(({ item }) => item);
+    const used = group.bins.map((_, at) => kept.filter(({ bin }) => bin === at).length);
+    const packed = pack(group, shaken, used, { fit: pick(FITS), split: pick(SPLITS), take: pick(TAKES) });
+    if (packed.missing > 0) continue;
+    const next = [...kept, ...packed.sheets];
+    const then = worse(group, next);
+    if (then[0] < score[0] || (then[0] === score[0] && then[1] <= score[1])) [sheets, score] = [next, then];
+  }
+  const found = cuttingOf(sheets, 0);
+  return better(group, found, cutting) ? found : cutting!;
+}
