@@ -184,52 +184,68 @@ const worse = (group: Group, sheets: readonly Sheet[]): readonly [number, number
   -sheets.reduce((sum, { bin, area }) => sum + (area / areaOf(group, bin)) ** 2, 0),
 ];
 
+/** A packing that can be worked on: its sheets, and how many pieces found no stock. */
+export type Packing = { readonly sheets: readonly Sheet[]; readonly missing: number };
+
+/** Sizes a list is ordered by before it is packed, the largest first. */
+const ordersOf = ({ items }: Group): readonly ((item: number) => number)[] => [
+  (item) => items[item]!.length * items[item]!.width,
+  (item) => Math.max(items[item]!.length, items[item]!.width),
+  (item) => Math.min(items[item]!.length, items[item]!.width),
+  (item) => items[item]!.width,
+  (item) => items[item]!.length,
+];
+
+/** A packing as patterns with what it costs. */
+export const cuttingOf = (group: Group, { sheets, missing }: Packing): Cutting => ({
+  patterns: sheets.map((sheet) => patternOf(group, sheet)),
+  cost: sheets.reduce((sum, { bin }) => sum + group.bins[bin]!.price, 0),
+  missing,
+});
+
 /**
- * Cuttings of sheets and wide boards by straight cuts from edge to edge. Pieces are put one after the other into the
- * corner of the free rectangle they fit best, whose rest is cut in two (Jylänki 2010 compares the rules); from the best
- * of all rules a few sheets at a time are emptied and packed anew in a shaken order, kept when they cost no more and
- * gather the emptiness (ruin and recreate, Schrimpf et al. 2000). Seeded: the same list gives the same answer.
+ * The best of all rules for sheets and wide boards that are cut straight from edge to edge: pieces are put one after
+ * the other into the corner of the free rectangle they fit best, whose rest is cut in two (Jylänki 2010 compares the
+ * rules).
+ */
+export function packByGuillotine(group: Group, stopped: () => boolean): Packing {
+  const none = group.bins.map(() => 0);
+  const all = group.items.flatMap((item, at) => Array.from({ length: item.quantity }, () => at));
+  let packs = 0;
+  let best: { readonly packing: Packing; readonly cutting: Cutting } | null = null;
+  for (const order of ordersOf(group))
+    for (const fit of FITS)
+      for (const split of SPLITS)
+        for (const how of TAKES) {
+          if (best !== null && (stopped() || ++packs * all.length > MOST_PUT)) continue;
+          if (group.bins.length === 1 && how !== TAKES[0]) continue;
+          const sorted = [...all].sort((a, b) => order(b) - order(a) || b - a);
+          const packing = pack(group, sorted, none, { fit, split, take: how });
+          const cutting = cuttingOf(group, packing);
+          if (better(group, cutting, best?.cutting ?? null)) best = { packing, cutting };
+        }
+  return best!.packing;
+}
+
+/**
+ * A packing made better: a few sheets at a time are emptied and packed anew in a shaken order, kept when they cost no
+ * more and gather the emptiness (ruin and recreate, Schrimpf et al. 2000). Seeded: the same list gives the same answer.
  *
  * @param rounds how many times sheets are emptied; counts, not seconds.
  * @param bound cents: nothing can cost less, so the search ends there.
  */
-export function packByGuillotine(group: Group, rounds: number, bound: number, stopped: () => boolean): Cutting {
+export function repacked(
+  group: Group,
+  packing: Packing,
+  rounds: number,
+  bound: number,
+  stopped: () => boolean,
+): Packing {
   const random = seeded(7);
-  const none = group.bins.map(() => 0);
-  const all = group.items.flatMap((item, at) => Array.from({ length: item.quantity }, () => at));
-  const size = (item: number) => group.items[item]!.length * group.items[item]!.width;
-  const longer = (item: number) => Math.max(group.items[item]!.length, group.items[item]!.width);
-  const shorter = (item: number) => Math.min(group.items[item]!.length, group.items[item]!.width);
-  const orders = [
-    size,
-    longer,
-    shorter,
-    (item: number) => group.items[item]!.width,
-    (item: number) => group.items[item]!.length,
-  ];
+  const orders = ordersOf(group);
   const pick = <T>(from: readonly T[]): T => from[Math.floor(random() * from.length)]!;
-  const cuttingOf = (sheets: readonly Sheet[], missing: number): Cutting => ({
-    patterns: sheets.map((sheet) => patternOf(group, sheet)),
-    cost: sheets.reduce((sum, { bin }) => sum + group.bins[bin]!.price, 0),
-    missing,
-  });
-
-  let packs = 0;
-  let now: { sheets: Sheet[]; missing: number } | null = null;
-  let cutting: Cutting | null = null;
-  for (const order of orders)
-    for (const fit of FITS)
-      for (const split of SPLITS)
-        for (const how of TAKES) {
-          if (now !== null && (stopped() || ++packs * all.length > MOST_PUT)) continue;
-          if (group.bins.length === 1 && how !== TAKES[0]) continue;
-          const sorted = [...all].sort((a, b) => order(b) - order(a) || b - a);
-          const packed = pack(group, sorted, none, { fit, split, take: how });
-          const next = cuttingOf(packed.sheets, packed.missing);
-          if (better(group, next, cutting)) [now, cutting] = [packed, next];
-        }
-  let sheets = now!.sheets;
-  if (now!.missing > 0) return cutting!;
+  let { sheets } = packing;
+  if (packing.missing > 0) return packing;
   let score = worse(group, sheets);
   for (let round = 0; round < rounds && sheets.length > 0 && score[0] > bound && !stopped(); round++) {
     const count = Math.min(sheets.length, 2 + Math.floor(random() * 3));
@@ -253,6 +269,6 @@ export function packByGuillotine(group: Group, rounds: number, bound: number, st
     const then = worse(group, next);
     if (then[0] < score[0] || (then[0] === score[0] && then[1] <= score[1])) [sheets, score] = [next, then];
   }
-  const found = cuttingOf(sheets, 0);
-  return better(group, found, cutting) ? found : cutting!;
+  const found: Packing = { sheets, missing: 0 };
+  return better(group, cuttingOf(group, found), cuttingOf(group, packing)) ? found : packing;
 }

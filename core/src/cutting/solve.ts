@@ -3,7 +3,7 @@ import { relax } from './columns';
 import { searchExactly } from './exact';
 import { singleLane } from './fill';
 import { groupsOf, liesOn, type Group } from './group';
-import { packByGuillotine } from './guillotine';
+import { cuttingOf, packByGuillotine, repacked } from './guillotine';
 import { layOut, namesOf, type Layout } from './layout';
 import { fromLength, type CutProblem } from './problem';
 import { better, searchCuttings, type Cutting } from './search';
@@ -65,13 +65,14 @@ const open = ({ cutting, bound }: Answer): boolean => cutting.missing > 0 || cut
 /** Pieces side by side: rectangles packed and packed again; for few kinds of piece the relaxation's search beside it. */
 function solveSideBySide(group: Group, effort: Effort, stopped: () => boolean): Answer {
   const area = areaBound(group);
-  let answer: Answer = { cutting: packByGuillotine(group, 0, area, stopped), bound: area };
+  const packing = packByGuillotine(group, stopped);
+  let answer: Answer = { cutting: cuttingOf(group, packing), bound: area };
   if (open(answer) && group.items.length <= MOST_KINDS)
     answer = bestOf(group, answer, solveInRows(group, effort, stopped));
   if (!open(answer)) return answer;
   const bound = nextPayable(group, answer.cutting.cost)(answer.bound);
-  const packed = packByGuillotine(group, effort.rounds, bound, stopped);
-  return bestOf(group, { ...answer, bound }, { cutting: packed, bound: 0 });
+  const cutting = cuttingOf(group, repacked(group, packing, effort.rounds, bound, stopped));
+  return bestOf(group, { ...answer, bound }, { cutting, bound: 0 });
 }
 
 const bestOf = (group: Group, a: Answer, b: Answer): Answer => ({

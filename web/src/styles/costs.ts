@@ -207,27 +207,6 @@ export const costStyles = css`
     text-decoration: underline;
   }
   @media (max-width: 899px) {
-    .add-row {
-      margin-top: 12px;
-      & > .MuiTextField-root {
-        flex: 1 1 110px;
-      }
-      & > [role='alert'] {
-        flex: 1 1 100%;
-        margin: 0;
-        color: var(--keel);
-      }
-    }
-    .clamp-row {
-      margin: 8px 0;
-      & > .MuiTextField-root {
-        max-width: 200px;
-      }
-    }
-    tr.group th {
-      font-weight: 600;
-      border-top: 2px solid var(--ink);
-    }
     .price-columns {
       grid-template-columns: minmax(0, 1fr);
     }

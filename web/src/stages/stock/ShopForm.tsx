@@ -19,6 +19,33 @@ const LENGTHS: readonly (readonly [Lengths, string])[] = [
   ['car', 'Longest board the car takes'],
 ];
 
+type OwnedProps<T extends string> = {
+  readonly all: readonly T[];
+  readonly owned: readonly T[];
+  readonly nameOf: (one: T) => string;
+  readonly onChange: (owned: readonly T[]) => void;
+};
+
+/** Things a shop has or has not, each ticked by itself. */
+function Owned<T extends string>({ all, owned, nameOf, onChange }: OwnedProps<T>) {
+  return (
+    <div className="chips">
+      {all.map((one) => (
+        <label key={one} className="chip">
+          <input
+            type="checkbox"
+            checked={owned.includes(one)}
+            onChange={({ target }) =>
+              onChange(target.checked ? [...owned, one] : owned.filter((other) => other !== one))
+            }
+          />
+          <span>{nameOf(one)}</span>
+        </label>
+      ))}
+    </div>
+  );
+}
+
 /** What the plan may count on in this shop. */
 export function ShopForm() {
   const { shop, spares } = useJob();
@@ -44,20 +71,12 @@ export function ShopForm() {
     <section className="sheet form shop" aria-label="My shop">
       <fieldset className="choice">
         <legend>Tools</legend>
-        <div className="chips">
-          {TOOL_NAMES.map((tool) => (
-            <label key={tool} className="chip">
-              <input
-                type="checkbox"
-                checked={shop.tools.includes(tool)}
-                onChange={({ target }) =>
-                  put('tools', target.checked ? [...shop.tools, tool] : shop.tools.filter((one) => one !== tool))
-                }
-              />
-              <span>{TOOLS[tool]}</span>
-            </label>
-          ))}
-        </div>
+        <Owned
+          all={TOOL_NAMES}
+          owned={shop.tools}
+          nameOf={(tool) => TOOLS[tool]}
+          onChange={(tools) => put('tools', tools)}
+        />
         <p className="help">What these can not do is told in the margin, with another way.</p>
         <div className="row wrap">
           {KITS.map((kit) => (
@@ -171,23 +190,12 @@ export function ShopForm() {
       </fieldset>
       <fieldset className="choice">
         <legend>Drivers</legend>
-        <div className="chips">
-          {DRIVERS.map((driver) => (
-            <label key={driver} className="chip">
-              <input
-                type="checkbox"
-                checked={shop.drivers.includes(driver)}
-                onChange={({ target }) =>
-                  put(
-                    'drivers',
-                    target.checked ? [...shop.drivers, driver] : shop.drivers.filter((one) => one !== driver),
-                  )
-                }
-              />
-              <span>{driver}</span>
-            </label>
-          ))}
-        </div>
+        <Owned
+          all={DRIVERS}
+          owned={shop.drivers}
+          nameOf={(driver) => driver}
+          onChange={(drivers) => put('drivers', drivers)}
+        />
       </fieldset>
       <Choice
         label="Spare boards"
