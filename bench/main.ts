@@ -12,15 +12,17 @@ import {
   outlinedFaces,
   pieceFrom,
   planJob,
-  seeded,
   solidOf,
   solve,
   STARTS,
   topCandidates,
   type CutProblem,
+  type IntegerSolver,
   type Job,
   type PlanCache,
 } from '../core/src';
+import { loadIntegerSolver } from '../core/src/cutting/highs';
+import { homeSize, longList, mitred, oneWidth, rectangles } from './lists';
 
 /**
  * Measures on this machine, printed as tables. Times depend on the machine; how they stand to each other and what was
@@ -122,89 +124,101 @@ function shapes() {
   );
 }
 
-/** Home-size lists on boards of one width, prices near proportional to length, as yards have them. */
-function randomLists(count: number, seed: number, mostKinds: number): readonly CutProblem[] {
-  const random = seeded(seed);
-  const whole = (from: number, to: number) => from + Math.floor(random() * (to - from + 1));
-  return Array.from({ length: count }, () => ({
-    format: 'sill-plan/cut-problem@1' as const,
-    unit: 'in' as const,
-    kerf: 0.125,
-    objective: 'cost' as const,
-    stock: [8, 10, 12, 16].map((feet) => ({
-      id: `2x4x${feet}`,
-      kind: 'board' as const,
-      material: 'spf',
-      length: feet * 12,
-      width: 3.5,
-      thickness: 1.5,
-      price: Math.round(feet * (52 + 10 * random())) / 100,
-      available: null,
-      trim: { ends: 0.5, edges: 0 },
-      defects: [],
-    })),
-    parts: Array.from({ length: whole(2, mostKinds) }, (_, at) => ({
-      id: `p${at}`,
-      quantity: whole(1, 6),
-      material: 'spf',
-      length: whole(8 * 8, 60 * 8) / 8,
-      width: 3.5,
-      thickness: 1.5,
-      grain: 'any' as const,
-    })),
-  }));
-}
-
-/** What a person does: longest first into the first board that has room, else a new one of the cheapest length that fits. */
+/**
+ * What a person does: longest first into the first board that has room, else a new one of the cheapest length that
+ * fits. Pieces lie end to end on boards at least as wide; nothing is ripped side by side, slants do not nest.
+ */
 function byHand({ stock, parts, kerf }: CutProblem): number {
   const pieces = parts
-    .flatMap(({ length, quantity }) => Array.from({ length: quantity }, () => length))
-    .sort((a, b) => b - a);
-  const open: number[] = [];
+    .flatMap(({ length, width, quantity }) => Array.from({ length: quantity }, () => ({ length, width })))
+    .sort((a, b) => b.length - a.length);
+  const open: { room: number; width: number }[] = [];
+  const left = stock.map(({ available }) => available ?? Infinity);
   let cost = 0;
-  for (const length of pieces) {
-    const at = open.findIndex((room) => room >= length);
-    if (at >= 0) {
-      open[at]! -= length + kerf;
+  for (const { length, width } of pieces) {
+    const board = open.find((one) => one.room >= length && one.width >= width);
+    if (board) {
+      board.room -= length + kerf;
       continue;
     }
-    const board = stock
-      .filter((row) => row.length - 1 >= length)
-      .reduce((best, row) => (row.price / row.length < best.price / best.length ? row : best));
-    cost += Math.round(board.price * 100);
-    open.push(board.length - 1 - length - kerf);
+    const fits = stock.filter(
+      (row, at) => row.length - 1 >= length && row.width >= width && left[at]! > 0 && row.defects.length === 0,
+    );
+    const best = fits.reduce((a, b) => (b.price / b.length / b.width < a.price / a.length / a.width ? b : a));
+    left[stock.indexOf(best)]!--;
+    cost += Math.round(best.price * 100);
+    open.push({ room: best.length - 1 - length - kerf, width: best.width });
   }
   return cost / 100;
 }
 
-function cutting() {
-  const rows = [4, 8, 15].map((mostKinds) => {
-    const lists = randomLists(60, 7, mostKinds);
+function cutting(integer: IntegerSolver) {
+  const sets: readonly (readonly [string, readonly CutProblem[]])[] = [
+    ['one width, 2 to 4 lengths', oneWidth(60, 7, 4)],
+    ['one width, 2 to 8 lengths', oneWidth(60, 7, 8)],
+    ['one width, 2 to 15 lengths', oneWidth(60, 7, 15)],
+    ['home size: three widths, ripped, on hand', homeSize(40, 3)],
+    ['mitred ends', mitred(40, 3)],
+    ['500 pieces', [longList(500, 1)]],
+    ['2000 pieces', [longList(2000, 1)]],
+  ];
+  const rows = sets.map(([name, lists]) => {
     const times: number[] = [];
     let proved = 0;
     let gap = 0;
+    let worst = 0;
     let saved = 0;
     for (const list of lists) {
       const start = performance.now();
-      const solution = solve(list);
+      const solution = solve(list, { integer });
       times.push(performance.now() - start);
       if (solution.status === 'optimal') proved++;
-      gap += (solution.cost - solution.lowerBound) / solution.cost;
+      const off = solution.cost === 0 ? 0 : (solution.cost - solution.lowerBound) / solution.cost;
+      gap += off;
+      worst = Math.max(worst, off);
       saved += 1 - solution.cost / byHand(list);
     }
     times.sort((a, b) => a - b);
     return {
-      'lengths a list': `2 to ${mostKinds}`,
-      lists: lists.length,
+      lists: `${name} (${lists.length})`,
       'proved least': `${Math.round((100 * proved) / lists.length)} %`,
-      'mean gap to the bound': `${((100 * gap) / lists.length).toFixed(2)} %`,
+      'mean gap': `${((100 * gap) / lists.length).toFixed(2)} %`,
+      'worst gap': `${(100 * worst).toFixed(2)} %`,
       'cheaper than by hand': `${((100 * saved) / lists.length).toFixed(1)} %`,
       'median ms': ms(quantile(times, 0.5)),
       'worst ms': ms(times.at(-1)!),
     };
   });
   print(
-    'Cut lists from boards of four lengths, full effort, seeded. "By hand" is longest first into the first board that fits.',
+    'Cut lists made from seeds (bench/lists.ts), full effort. "By hand" is longest first into the first board that fits, without ripping or nesting.',
+    rows,
+  );
+}
+
+/** The ten classes of rectangles, three lists of 100 each. */
+function sheets(integer: IntegerSolver) {
+  let sheetsUsed = 0;
+  let bounds = 0;
+  const rows = Array.from({ length: 10 }, (_, at) => {
+    let used = 0;
+    let bound = 0;
+    const start = performance.now();
+    for (const seed of [1, 2, 3]) {
+      const solution = solve(rectangles(at + 1, 100, seed), { integer });
+      used += solution.cost;
+      bound += solution.lowerBound;
+    }
+    sheetsUsed += used;
+    bounds += bound;
+    return {
+      class: at + 1,
+      sheets: used,
+      'at least': bound,
+      'ms a list': ms((performance.now() - start) / 3),
+    };
+  });
+  print(
+    `100 rectangles, ten classes, three lists each: ${sheetsUsed} sheets, at least ${bounds} (${((100 * (sheetsUsed - bounds)) / bounds).toFixed(1)} % more).`,
     rows,
   );
 }
@@ -212,4 +226,6 @@ function cutting() {
 process.stdout.write(`Node ${process.version}, ${cpus().length} cores\n`);
 await planning();
 shapes();
-cutting();
+const integer = await loadIntegerSolver();
+cutting(integer);
+sheets(integer);

@@ -13,6 +13,7 @@ import {
   type Job,
   type ReadResult,
 } from '../src';
+import { loadIntegerSolver } from '../src/cutting/highs';
 import { dxfOf, gltfOf } from '../src/formats/out';
 
 const USAGE = `Usage:
@@ -55,7 +56,7 @@ function options() {
     return parseArgs({
       allowPositionals: true,
       options: {
-        'time-limit': { type: 'string', default: '60' },
+        'time-limit': { type: 'string', default: '30' },
         today: { type: 'string' },
         as: { type: 'string' },
         out: { type: 'string' },
@@ -104,13 +105,14 @@ if (command === 'plan' || command === 'export') {
   const job = accepted(readJobText(fileText(path)));
   const today = values.today ?? new Date().toISOString().slice(0, 10);
   if (Number.isNaN(Date.parse(today))) refuse(['--today: must be a date such as 2026-01-31']);
-  if (command === 'plan') print(planJob(job, { today }));
+  if (command === 'plan') print(planJob(job, { today, integer: await loadIntegerSolver() }));
   else await exportFiles(job, today);
 } else {
   const limit = Number(values['time-limit']);
   if (!(limit > 0)) refuse(['--time-limit: must be a number of seconds above 0']);
   const problem = accepted(read(CutProblemSchema, json(fileText(path)), 'cut problem'));
+  const integer = await loadIntegerSolver();
   const start = performance.now();
-  const solution = solve(problem, { stopped: () => performance.now() - start > limit * 1000 });
+  const solution = solve(problem, { integer, stopped: () => performance.now() - start > limit * 1000 });
   print({ ...solution, seconds: Math.round(performance.now() - start) / 1000 });
 }

@@ -51,7 +51,8 @@ const policy: RequestHandler = (request, response, next) => {
       useDefaults: false,
       directives: {
         defaultSrc: ["'none'"],
-        scriptSrc: ["'self'", `'nonce-${nonce}'`],
+        // The integer solver is WebAssembly.
+        scriptSrc: ["'self'", `'nonce-${nonce}'`, "'wasm-unsafe-eval'"],
         styleSrc: ["'self'", `'nonce-${nonce}'`],
         imgSrc: ["'self'", 'data:', 'blob:'],
         fontSrc: ["'self'"],

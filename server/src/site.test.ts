@@ -35,7 +35,7 @@ test('every address of the interface gives the page, under a nonce that is new e
   const nonces = pages.map(({ text, headers }) => {
     const nonce = /nonce="([^"]+)"/.exec(text)![1]!;
     expect(text).not.toContain('__NONCE__');
-    expect(headers['content-security-policy']).toContain(`script-src 'self' 'nonce-${nonce}'`);
+    expect(headers['content-security-policy']).toContain(`script-src 'self' 'nonce-${nonce}' 'wasm-unsafe-eval'`);
     expect(headers['cache-control']).toBe('no-cache');
     return nonce;
   });

@@ -18,7 +18,16 @@ import {
   type Yard,
 } from '../stock';
 import { marketOf, worthOf } from './market';
-import { PROBLEM_FORMAT, solveExactly, type CutProblem, type Layout, type SolveOptions, type Solved } from '../cutting';
+import {
+  flipped,
+  PROBLEM_FORMAT,
+  solveExactly,
+  type CutProblem,
+  type Layout,
+  type Slants,
+  type SolveOptions,
+  type Solved,
+} from '../cutting';
 
 /** A piece on a numbered board or sheet, as it lies: x along the board, y across. */
 export type CutPiece = {
@@ -28,6 +37,8 @@ export type CutPiece = {
   readonly length: Length;
   readonly width: Length;
   readonly turned: boolean;
+  /** Degrees of its ends as it lies, turned and flipped. */
+  readonly slants: Slants;
 };
 
 /** One board or sheet to cut, bought or there already. Numbers run through the job, in the order they are cut. */
@@ -195,7 +206,10 @@ export function chooseBoards(
         material,
         length: hand?.length ?? offer.length,
         width: hand?.width ?? offerWidth(offer, sizes),
-        pieces: layout.pieces.map(({ part, ...piece }) => ({ blank: blankOfPart.get(part)!, ...piece })),
+        pieces: layout.pieces.map(({ part, flip, ...piece }) => {
+          const blank = blankOfPart.get(part)!;
+          return { blank, ...piece, slants: flipped(blank.ends ?? { left: 0, right: 0 }, flip) };
+        }),
         cuts: layout.cuts,
         offcuts: layout.offcuts,
       };

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { dualOf, mostValue, nextPayable } from './bound';
 import { fill, singleLane, waysOn } from './fill';
-import { groupsOf, liesOn, type Group } from './group';
+import { groupsOf, laneWeight, liesOn, type Group } from './group';
 import type { CutProblem } from './problem';
 import { relax } from './columns';
 
@@ -68,15 +68,17 @@ describe('groups', () => {
     expect(bin!.runs[1]!.from).toBeGreaterThan(16 * 8128);
   });
 
-  test('a trapezium is on average one width shorter than its long points at 45 degrees, a parallelogram too', () => {
-    const mean = (left: number, right: number) =>
-      (groupOf([{}], [{ length: 20, width: 3.5, ends: { left, right } }]).items[0]!.meanLength / 8128).toFixed(2);
-    // Left end leans right as y grows, right end leans left: both take a triangle of half a width off.
-    expect(mean(45, -45)).toBe('16.50');
-    // Equal angles: as long at every y, and the long points overlap by one width.
-    expect(mean(45, 45)).toBe('16.50');
-    expect(mean(0, 0)).toBe('20.00');
-    expect(mean(0, 45)).toBe('18.25');
+  test('what a mitred piece takes of a lane: a width less than its long points at 45 degrees, and a wider kerf', () => {
+    // Half units: twice the length and twice half a step at each end.
+    const taken = (left: number, right: number) => {
+      const group = groupOf([{}], [{ length: 20, width: 3.5, ends: { left, right } }]);
+      return laneWeight(group, group.items[0]!) / 2 / 8128;
+    };
+    const kerf = 0.125 / Math.cos(Math.PI / 4);
+    expect(taken(45, -45)).toBeCloseTo(20 - 3.5 + kerf, 3);
+    expect(taken(45, 45)).toBeCloseTo(20 - 3.5 + kerf, 3);
+    expect(taken(0, 0)).toBeCloseTo(20.125, 6);
+    expect(taken(0, 45)).toBeCloseTo(20 - 1.75 + (0.125 + kerf) / 2, 3);
   });
 
   test('grain decides how a piece may lie on a sheet, a board never turns it', () => {

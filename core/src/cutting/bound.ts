@@ -1,59 +1,64 @@
-import { waysOn, singleLane } from './fill';
-import type { Bin, Group } from './group';
+import { singleLane, waysOn, type Way } from './fill';
+import { isMitred, laneRoom, laneWeight, type Bin, type Group } from './group';
 import { knapsack } from './knapsack';
+import { stagedFor } from './staged';
 
 /**
  * A value that no cutting of `bin` can exceed when each piece of item i is worth `values[i]`.
  *
- * Every rule here holds for any layout by straight cuts, so the bound is honest: pieces lying end to end need their
- * (mean) lengths and a kerf between; pieces anywhere need their areas, each grown by a kerf, inside the bin grown by a
- * kerf; and across any line over the bin at most k lanes pass, so lengths weighted by the dual feasible function
- * f(w) = (ceil((k + 1) w) - 1) / k fit in the bin's length (Fekete and Schepers 2004). The least of them is taken.
+ * Every rule here holds for any layout by straight cuts, so the bound is honest: pieces lying end to end need what
+ * they take of a lane when like ends meet; pieces anywhere need their areas, each grown by a kerf where ends are
+ * square, inside the bin grown as much; across any line over the bin at most k lanes pass, so lengths weighted by the
+ * dual feasible function f(w) = (ceil((k + 1) w) - 1) / k fit in the bin's length (Fekete and Schepers 2004); and no
+ * cutting beats the staged one that has as many of each piece as it likes. The least of them is taken.
  */
 export function mostValue(group: Group, bin: Bin, values: readonly number[], nodes?: number): number {
   const ways = waysOn(group, bin);
   if (ways.length === 0) return 0;
-  const mitred = group.items.some((item) => item.meanLength !== item.length);
-  const runLength = bin.runs.reduce((sum, run) => sum + run.to - run.from + group.kerf, 0);
+  const { kerf } = group;
+  const lengths = bin.runs.map((run) => run.to - run.from);
   const worth = ways.map((way) => values[way.item]!);
   const most = ways.map((way) => group.items[way.item]!.quantity);
-  const meanLength = (at: number) => (ways[at]!.turned ? ways[at]!.length : group.items[ways[at]!.item]!.meanLength);
   const single = (weights: readonly number[], capacity: number) =>
     knapsack(worth, weights, most, capacity, nodes).atMost;
-
-  const mitredAndRipped = ways.some(
-    (way) => group.items[way.item]!.meanLength !== group.items[way.item]!.length && way.width < bin.usableWidth,
-  );
-  if (singleLane(group, bin) && !mitredAndRipped)
+  if (singleLane(group, bin)) {
+    const weights = ways.map((way) => laneWeight(group, group.items[way.item]!));
     return single(
-      ways.map((_, at) => meanLength(at) + group.kerf),
-      runLength,
+      weights,
+      lengths.reduce((sum, run) => sum + Math.max(0, laneRoom(group, run)), 0),
     );
-
-  const grow = mitred ? 0 : group.kerf;
-  const bounds = [
+  }
+  const staged = stagedFor(group, bin, values);
+  const bounds = staged ? [lengths.reduce((sum, run) => sum + staged.worth(run), 0)] : [];
+  const grow = isMitred(group) ? 0 : kerf;
+  bounds.push(
     single(
-      ways.map((way, at) => (meanLength(at) + grow) * (way.width + grow)),
-      bin.runs.reduce((sum, run) => sum + run.to - run.from + grow, 0) * (bin.usableWidth + grow),
+      ways.map((way) => faceOf(group, way, grow)),
+      lengths.reduce((sum, run) => sum + run + grow, 0) * (bin.usableWidth + grow),
     ),
-  ];
-  if (!mitred) {
-    const lanes = Math.floor((bin.usableWidth + group.kerf) / (Math.min(...ways.map((way) => way.width)) + group.kerf));
+  );
+  if (!isMitred(group)) {
+    const runLength = lengths.reduce((sum, run) => sum + run + kerf, 0);
+    const lanes = Math.floor((bin.usableWidth + kerf) / (Math.min(...ways.map((way) => way.width)) + kerf));
     for (let k = 1; k <= Math.min(lanes, 6); k++) {
       // A width of exactly a whole number of (k + 1)ths counts as itself in f; one less than that is still valid.
-      const share = ways.map(
-        (way) => Math.ceil(((k + 1) * (way.width + group.kerf)) / (bin.usableWidth + group.kerf)) - 1,
-      );
+      const share = ways.map((way) => Math.ceil(((k + 1) * (way.width + kerf)) / (bin.usableWidth + kerf)) - 1);
       if (share.every((lane) => lane > 0))
         bounds.push(
           single(
-            ways.map((way, at) => share[at]! * (way.length + group.kerf)),
+            ways.map((way, at) => share[at]! * (way.length + kerf)),
             k * runLength,
           ),
         );
     }
   }
   return Math.min(...bounds);
+}
+
+/** Area of a piece grown by a kerf, less what its slants cut off. */
+function faceOf({ items, ends }: Group, { item, length, width }: Way, grow: number): number {
+  const slants = items[item]!.ends.reduce((sum, kind) => sum + ends[kind]!.reach, 0);
+  return (length + grow) * (width + grow) - Math.ceil((slants * items[item]!.width) / 2);
 }
 
 type Feasible = (share: number) => number;
@@ -85,7 +90,7 @@ const MOST_LEASTS = 24;
  * cheapest of those there are. Every smaller stock lies inside the largest, so it holds no more.
  */
 export function areaBound(group: Group): number {
-  if (group.bins.length === 0 || group.items.some((item) => item.meanLength !== item.length)) return 0;
+  if (group.bins.length === 0 || isMitred(group)) return 0;
   const long = Math.max(...group.bins.map((bin) => runsOf(bin, group.kerf)));
   const wide = Math.max(...group.bins.map((bin) => bin.usableWidth)) + group.kerf;
   const shares = group.items.map((item, at) => ({

@@ -1,4 +1,4 @@
-import { fill, type Pattern } from './fill';
+import { fillAll, type Pattern } from './fill';
 import type { Group } from './group';
 import { leastCost, type Column } from './simplex';
 
@@ -34,17 +34,12 @@ export function relax(group: Group, stopped: () => boolean): Relaxation {
     pool.push(pattern);
     return true;
   };
-  group.bins.forEach((_, bin) =>
-    group.items.forEach((_, only) =>
-      add(
-        fill(
-          group,
-          bin,
-          demand,
-          demand.map((_, item) => (item === only ? 1 : 0)),
-        ),
-      ),
-    ),
+  group.items.forEach((_, only) =>
+    fillAll(
+      group,
+      demand,
+      demand.map((_, item) => (item === only ? 1 : 0)),
+    ).forEach(add),
   );
 
   const columnOf = (pattern: Pattern): Column => {
@@ -63,8 +58,8 @@ export function relax(group: Group, stopped: () => boolean): Relaxation {
     const prices = duals.slice(0, group.items.length);
     let grew = false;
     if (round < MOST_ROUNDS && !stopped())
-      group.bins.forEach((bin, at) => {
-        const pattern = fill(group, at, demand, prices);
+      fillAll(group, demand, prices).forEach((pattern, at) => {
+        const bin = group.bins[at]!;
         const worth = pattern.counts.reduce((sum, count, item) => sum + count * prices[item]!, 0);
         const row = rowOf.get(at);
         if (worth > bin.price + PER_BOARD + (row === undefined ? 0 : duals[row]!) + 1e-6 && add(pattern)) {

@@ -1,5 +1,5 @@
 import { nextPayable, type Dual } from './bound';
-import type { Group } from './group';
+import { isMitred, type Group } from './group';
 import { fill, singleLane, waysOn } from './fill';
 import type { Cutting } from './search';
 
@@ -26,10 +26,9 @@ export function searchExactly(
   stopped: () => boolean,
 ): { readonly cutting: Cutting; readonly proved: boolean } {
   const simple = group.bins.every((bin) => bin.runs.length === 1 && singleLane(group, bin));
-  const square = group.items.every((item) => item.meanLength === item.length);
   const turning = group.bins.some((bin) => waysOn(group, bin).some((way) => way.turned));
   const pieces = group.items.reduce((sum, item) => sum + item.quantity, 0);
-  if (!simple || !square || turning || pieces > MOST_PIECES) return { cutting: best, proved: false };
+  if (!simple || isMitred(group) || turning || pieces > MOST_PIECES) return { cutting: best, proved: false };
 
   const bins = group.bins
     .map((bin, at) => ({

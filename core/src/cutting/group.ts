@@ -1,16 +1,20 @@
 import type { Length } from '../length';
+import { endKind, SQUARE, stepBetween, type EndKind } from './ends';
 import { toLength, type CutProblem, type ProblemPart, type ProblemStock } from './problem';
 
 /** One size of piece inside a group, in exact lengths. Parts of equal size and ends are one item to the search. */
 export type Item = {
   /** The parts this stands for, in the order of the list; their quantities add up to `quantity`. */
   readonly parts: readonly { readonly id: string; readonly quantity: number }[];
+  /** Long point to long point. */
   readonly length: Length;
   readonly width: Length;
   readonly quantity: number;
   readonly grain: ProblemPart['grain'];
-  /** Mean length: equal to `length` for square ends, less for mitred ones. Used by bounds only. */
-  readonly meanLength: Length;
+  /** Degrees from square, as the part has them when it is not flipped; null where both ends are square. */
+  readonly angles: { readonly left: number; readonly right: number } | null;
+  /** Kinds of its left and right end: places in the group's `ends`. */
+  readonly ends: readonly [number, number];
 };
 
 /** One kind of stock, with what is left after trim and defects. */
@@ -22,6 +26,8 @@ export type Bin = {
   readonly available: number | null;
   /** Stretches along x that pieces may lie in. */
   readonly runs: readonly { readonly from: Length; readonly to: Length }[];
+  readonly length: Length;
+  readonly width: Length;
   readonly bottom: Length;
   readonly usableWidth: Length;
   readonly trimmedEnds: boolean;
@@ -31,36 +37,53 @@ export type Bin = {
 export type Group = {
   readonly items: readonly Item[];
   readonly bins: readonly Bin[];
-  /** Least gap between neighbours along x (wider than the kerf where ends are mitred) and along y. */
+  /** Kinds of end that its items have; the first is square. */
+  readonly ends: readonly EndKind[];
+  /** Least distance along x between two kinds of end, long point to long point, by their places in `ends`. */
+  readonly steps: readonly (readonly Length[])[];
+  /** Least gap along x that is wide enough for every end: the kerf where all are square. */
   readonly gap: Length;
+  /** Least gap across: the kerf, but where mitred pieces may lie across a sheet. */
+  readonly gapAcross: Length;
   readonly kerf: Length;
 };
 
-const radians = (degrees: number) => (degrees * Math.PI) / 180;
-
-function toItem(part: ProblemPart, unit: CutProblem['unit']): Item {
+function toItem(part: ProblemPart, unit: CutProblem['unit'], ends: EndKind[]): Item {
   const length = toLength(part.length, unit);
   const width = toLength(part.width, unit);
-  // Along y the left end starts at y tan(left) and the right one at y tan(right): the mean of the length over the
-  // width is the long point less half of what the two ends take off at their worst edge.
-  const lean = part.ends ? Math.tan(radians(part.ends.right)) - Math.tan(radians(part.ends.left)) : 0;
+  const kindOf = (degrees: number): number => {
+    const kind = endKind(degrees, width);
+    const known = ends.findIndex((other) => other.angle === kind.angle && other.width === kind.width);
+    return known >= 0 ? known : ends.push(kind) - 1;
+  };
+  // Angles that a job works out differ in the last digits; a millionth of a degree is one angle.
+  const slant = (degrees: number) => Math.round(degrees * 1e6) / 1e6;
+  const angles = part.ends && { left: slant(part.ends.left), right: slant(part.ends.right) };
+  const mitred = angles !== undefined && (angles.left !== 0 || angles.right !== 0);
   return {
     parts: [{ id: part.id, quantity: part.quantity }],
     length,
     width,
     quantity: part.quantity,
     grain: part.grain,
-    meanLength: part.ends ? Math.max(0, length - Math.ceil(leanLoss(part, lean) * width)) : length,
+    angles: mitred ? angles : null,
+    ends: mitred ? [kindOf(angles.left), kindOf(angles.right)] : [0, 0],
   };
 }
 
-/** How much shorter than long point to long point a mitred piece is on average, per unit of width. */
-function leanLoss(part: ProblemPart, lean: number): number {
-  const left = Math.tan(radians(part.ends!.left));
-  const right = Math.tan(radians(part.ends!.right));
-  const longest = Math.max(right, 0) - Math.min(left, 0);
-  return longest - lean / 2;
-}
+/** True where any piece has a slanted end. */
+export const isMitred = (group: Group): boolean => group.ends.length > 1;
+
+/**
+ * What a piece takes of a lane when like ends meet, in half units of length: twice its length and half a step at each
+ * end twice over. Unlike ends only take more, so that no lane of `laneRoom` holds a sum beyond it.
+ */
+export const laneWeight = ({ steps }: Group, { length, ends: [left, right] }: Item): number =>
+  2 * length + steps[left]![left]! + steps[right]![right]!;
+
+/** Half units that pieces may take of a run: the two ends that meet nothing cost no step. */
+export const laneRoom = ({ steps, items }: Group, run: Length): number =>
+  2 * run + 2 * Math.max(...items.flatMap(({ ends }) => ends.map((kind) => steps[kind]![kind]!)));
 
 function toBin(stock: ProblemStock, unit: CutProblem['unit']): Bin {
   const length = toLength(stock.length, unit);
@@ -86,6 +109,8 @@ function toBin(stock: ProblemStock, unit: CutProblem['unit']): Bin {
     price: Math.round(stock.price * 100),
     available: stock.available,
     runs,
+    length,
+    width: toLength(stock.width, unit),
     bottom: edges,
     usableWidth: toLength(stock.width, unit) - 2 * edges,
     trimmedEnds: ends > 0,
@@ -93,16 +118,16 @@ function toBin(stock: ProblemStock, unit: CutProblem['unit']): Bin {
 }
 
 /** Puts items of equal size, grain and ends together, so that the search does not tell like from like. */
-function merged(items: readonly Item[], sameEnds: readonly string[]): readonly Item[] {
+function merged(items: readonly Item[]): readonly Item[] {
   const byShape = new Map<string, Item>();
-  items.forEach((item, at) => {
-    const key = [item.length, item.width, item.grain, sameEnds[at]].join();
+  for (const item of items) {
+    const key = [item.length, item.width, item.grain, item.angles?.left, item.angles?.right].join();
     const before = byShape.get(key);
     byShape.set(
       key,
       before ? { ...before, quantity: before.quantity + item.quantity, parts: [...before.parts, ...item.parts] } : item,
     );
-  });
+  }
   return [...byShape.values()];
 }
 
@@ -114,17 +139,13 @@ export function groupsOf(problem: CutProblem): readonly Group[] {
   const keys = [...new Set(problem.parts.map(keyOf))];
   return keys.map((key) => {
     const parts = problem.parts.filter((part) => keyOf(part) === key);
-    const angles = parts.flatMap((part) => (part.ends ? [part.ends.left, part.ends.right] : [0]));
-    const steepest = Math.max(...angles.map(Math.abs));
-    return {
-      items: merged(
-        parts.map((part) => toItem(part, unit)),
-        parts.map((part) => (part.ends ? `${part.ends.left} ${part.ends.right}` : '')),
-      ),
-      bins: problem.stock.filter((stock) => keyOf(stock) === key).map((stock) => toBin(stock, unit)),
-      kerf,
-      gap: Math.ceil(kerf / Math.cos(radians(steepest))),
-    };
+    const ends: EndKind[] = [SQUARE];
+    const items = merged(parts.map((part) => toItem(part, unit, ends)));
+    const steps = ends.map((a) => ends.map((b) => stepBetween(a, b, kerf)));
+    const steepest = ends.reduce((a, b) => (b.angle > a.angle ? b : a));
+    const bins = problem.stock.filter((stock) => keyOf(stock) === key).map((stock) => toBin(stock, unit));
+    const gap = stepBetween(SQUARE, steepest, kerf);
+    return { items, bins, ends, steps, kerf, gap, gapAcross: bins.some(({ kind }) => kind === 'sheet') ? gap : kerf };
   });
 }
 

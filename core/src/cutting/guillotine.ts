@@ -1,7 +1,8 @@
 import type { Length } from '../length';
-import { waysOn, type Lying, type Pattern, type Slot } from './fill';
+import { patternOf, waysOn, type Pattern, type Way } from './fill';
 import type { Group } from './group';
 import { seeded } from './random';
+import { laneOf, layLane, type Region } from './region';
 import { better, type Cutting } from './search';
 
 /** Which free rectangle a piece goes into: the one that it leaves least of, by area, by shorter or by longer side. */
@@ -17,6 +18,20 @@ type Rule = {
   readonly take: (typeof TAKES)[number];
 };
 
+/** A rectangle of a bin while it is filled: free, or with a piece in its lower left corner and the rest cut in two. */
+type Slot = {
+  readonly x: Length;
+  readonly y: Length;
+  readonly length: Length;
+  readonly width: Length;
+  cut: {
+    readonly way: Way;
+    readonly crosscutFirst: boolean;
+    readonly right: Slot | null;
+    readonly top: Slot | null;
+  } | null;
+};
+
 /** One board or sheet while it is filled: free rectangles and what was put where. */
 type Sheet = {
   readonly bin: number;
@@ -26,8 +41,6 @@ type Sheet = {
   area: number;
 };
 
-/** Pieces put, over all the rules that are tried at first: long lists try fewer. */
-const MOST_PUT = 40_000;
 /** A piece is tried on so many of the sheets begun last: earlier ones have no room worth a look. */
 const MOST_LOOKED_AT = 40;
 
@@ -53,9 +66,9 @@ const fitScore = (rule: Rule['fit'], slot: Slot, length: Length, width: Length):
 };
 
 /** Puts a piece into the lower left corner of a free rectangle and cuts the rest in two. */
-function put(group: Group, sheet: Sheet, slot: Slot, piece: Lying, split: Rule['split']): void {
+function put(group: Group, sheet: Sheet, slot: Slot, piece: Way, split: Rule['split']): void {
   const along = slot.length - piece.length - group.gap;
-  const across = slot.width - piece.width - group.kerf;
+  const across = slot.width - piece.width - group.gapAcross;
   const crosscutRest = [along * slot.width, piece.length * across] as const;
   const ripRest = [slot.length * across, along * piece.width] as const;
   const crosscutFirst =
@@ -67,12 +80,12 @@ function put(group: Group, sheet: Sheet, slot: Slot, piece: Lying, split: Rule['
           ? Math.max(...crosscutRest) >= Math.max(...ripRest)
           : Math.max(...crosscutRest) < Math.max(...ripRest);
   const beside = { x: slot.x + piece.length + group.gap, length: along };
-  const above = { y: slot.y + piece.width + group.kerf, width: across };
+  const above = { y: slot.y + piece.width + group.gapAcross, width: across };
   const right: Slot | null =
     along > 0 ? { ...beside, y: slot.y, width: crosscutFirst ? slot.width : piece.width, cut: null } : null;
   const top: Slot | null =
     across > 0 ? { ...above, x: slot.x, length: crosscutFirst ? piece.length : slot.length, cut: null } : null;
-  slot.cut = { piece, crosscutFirst, right, top };
+  slot.cut = { way: piece, crosscutFirst, right, top };
   sheet.free.splice(sheet.free.indexOf(slot), 1, ...[right, top].filter((rest) => rest !== null));
   sheet.items.push(piece.item);
   sheet.area += piece.length * piece.width;
@@ -80,7 +93,7 @@ function put(group: Group, sheet: Sheet, slot: Slot, piece: Lying, split: Rule['
 
 /** Puts one item where it fits best on any of the sheets. False where it fits on none. */
 function place(group: Group, sheets: readonly Sheet[], item: number, rule: Rule): boolean {
-  let best: { sheet: Sheet; slot: Slot; way: Omit<Lying, 'x' | 'y'>; score: number } | null = null;
+  let best: { sheet: Sheet; slot: Slot; way: Way; score: number } | null = null;
   for (const sheet of sheets.slice(-MOST_LOOKED_AT)) {
     const ways = waysOf(group, sheet.bin)[item]!;
     for (const slot of sheet.free)
@@ -91,17 +104,17 @@ function place(group: Group, sheets: readonly Sheet[], item: number, rule: Rule)
         }
   }
   if (best === null) return false;
-  put(group, best.sheet, best.slot, { ...best.way, x: best.slot.x, y: best.slot.y }, rule.split);
+  put(group, best.sheet, best.slot, best.way, rule.split);
   return true;
 }
 
-const known = new WeakMap<Group, (readonly (readonly Omit<Lying, 'x' | 'y'>[])[])[]>();
+const known = new WeakMap<Group, (readonly (readonly Way[])[])[]>();
 /** The ways each item may lie on a bin, by item. */
-function waysOf(group: Group, bin: number): readonly (readonly Omit<Lying, 'x' | 'y'>[])[] {
+function waysOf(group: Group, bin: number): readonly (readonly Way[])[] {
   const table =
     known.get(group) ??
     group.bins.map((one) => {
-      const rows: Omit<Lying, 'x' | 'y'>[][] = group.items.map(() => []);
+      const rows: Way[][] = group.items.map(() => []);
       for (const way of waysOn(group, one)) rows[way.item]!.push(way);
       return rows;
     });
@@ -171,12 +184,28 @@ function cheaperFor(group: Group, sheet: Sheet, used: number[]): Sheet {
   return sheet;
 }
 
-const patternOf = (group: Group, { bin, items, roots }: Sheet): Pattern => ({
-  bin,
-  counts: group.items.map((_, item) => items.filter((one) => one === item).length),
-  sections: [],
-  slots: roots,
-});
+/** A slot as a region: the same cuts, each from edge to edge. */
+function regionOf(group: Group, { cut, ...box }: Slot): Region {
+  if (cut === null) return { ...box, use: null };
+  const { way, crosscutFirst, right, top } = cut;
+  const corner = layLane(group, box, laneOf(group, [way]), crosscutFirst ? 'crosscut' : 'rip');
+  return withRests(corner, right && regionOf(group, right), top && regionOf(group, top));
+}
+
+/** The two rests of a corner piece put in their places: beside it and above it. */
+function withRests(corner: Region, right: Region | null, top: Region | null): Region {
+  const { use } = corner;
+  if (use === null || use.kind === 'lane') return corner;
+  const second = use.kind === 'crosscut' ? right : top;
+  return { ...corner, use: { ...use, first: withRests(use.first, right, top), second } };
+}
+
+const sheetPattern = (group: Group, { bin, roots }: Sheet): Pattern =>
+  patternOf(
+    group,
+    bin,
+    roots.map((root) => regionOf(group, root)),
+  );
 
 /** Price, then emptiness gathered in few sheets: full ones and nearly empty ones are better than all half full. */
 const worse = (group: Group, sheets: readonly Sheet[]): readonly [number, number] => [
@@ -198,31 +227,45 @@ const ordersOf = ({ items }: Group): readonly ((item: number) => number)[] => [
 
 /** A packing as patterns with what it costs. */
 export const cuttingOf = (group: Group, { sheets, missing }: Packing): Cutting => ({
-  patterns: sheets.map((sheet) => patternOf(group, sheet)),
+  patterns: sheets.map((sheet) => sheetPattern(group, sheet)),
   cost: sheets.reduce((sum, { bin }) => sum + group.bins[bin]!.price, 0),
   missing,
 });
+
+/** Pieces that found no stock, cents, boards bought: what decides between packings, in that order. */
+type Price = readonly [missing: number, cost: number, bought: number];
+const priceOf = (group: Group, { sheets, missing }: Packing): Price => [
+  missing,
+  sheets.reduce((sum, { bin }) => sum + group.bins[bin]!.price, 0),
+  sheets.filter(({ bin }) => group.bins[bin]!.price > 0).length,
+];
+const comparePrices = (a: Price, b: Price): number => a[0] - b[0] || a[1] - b[1] || a[2] - b[2];
 
 /**
  * The best of all rules for sheets and wide boards that are cut straight from edge to edge: pieces are put one after
  * the other into the corner of the free rectangle they fit best, whose rest is cut in two (Jylänki 2010 compares the
  * rules).
+ *
+ * @param mostPut pieces put over all rules, after which no more are tried.
  */
-export function packByGuillotine(group: Group, stopped: () => boolean): Packing {
+export function packByGuillotine(group: Group, mostPut: number, stopped: () => boolean): Packing {
   const none = group.bins.map(() => 0);
   const all = group.items.flatMap((item, at) => Array.from({ length: item.quantity }, () => at));
   let packs = 0;
-  let best: { readonly packing: Packing; readonly cutting: Cutting } | null = null;
+  let best: { readonly packing: Packing; readonly cutting: Cutting; readonly price: Price } | null = null;
   for (const order of ordersOf(group))
     for (const fit of FITS)
       for (const split of SPLITS)
         for (const how of TAKES) {
-          if (best !== null && (stopped() || ++packs * all.length > MOST_PUT)) continue;
+          if (best !== null && (stopped() || ++packs * all.length > mostPut)) continue;
           if (group.bins.length === 1 && how !== TAKES[0]) continue;
           const sorted = [...all].sort((a, b) => order(b) - order(a) || b - a);
           const packing = pack(group, sorted, none, { fit, split, take: how });
+          const price = priceOf(group, packing);
+          // Drawing a packing up costs more than making it: only one that is no dearer is looked at closely.
+          if (best !== null && comparePrices(price, best.price) > 0) continue;
           const cutting = cuttingOf(group, packing);
-          if (better(group, cutting, best?.cutting ?? null)) best = { packing, cutting };
+          if (better(group, cutting, best?.cutting ?? null)) best = { packing, cutting, price };
         }
   return best!.packing;
 }

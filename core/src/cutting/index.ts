@@ -5,5 +5,6 @@
 export * from './problem';
 export * from './solution';
 export { solve, solveExactly, type Solved, type SolveOptions } from './solve';
-export type { Layout } from './layout';
+export type { IntegerSolver } from './integer';
+export { flipped, type Layout, type Slants } from './layout';
 export { seeded } from './random';

@@ -6,31 +6,49 @@ export type Filling = { readonly counts: readonly number[]; readonly value: numb
 /** Grids finer than this are left to branch and bound. */
 const MOST_CELLS = 30_000;
 
-const gcd = (a: number, b: number): number => (b === 0 ? a : gcd(b, a % b));
+/** Greatest common divisor. */
+export const gcd = (a: number, b: number): number => (b === 0 ? a : gcd(b, a % b));
 
 /**
- * Bounded knapsack: most value with weights within `capacity`. Tape lengths are multiples of some 1/16 in or 1 mm, so
+ * Bounded knapsack: most value with weights within a capacity. Tape lengths are multiples of some 1/16 in or 1 mm, so
  * that dynamic programming over multiples of their common divisor is exact and quick; where they are not, branch and
  * bound, which may stop early and then says how much better it could be.
  *
  * @param weights positive integers; @param most how many of each there are; items of no value are left out.
  * @param nodes branches before branch and bound stops.
+ * @returns answers for any capacity up to `largest`; on a grid all of them come from one table.
  */
-export function knapsack(
+export function knapsackTable(
+  values: readonly number[],
+  weights: readonly number[],
+  most: readonly number[],
+  largest: number,
+  nodes = 20_000,
+): (capacity: number) => Filling {
+  const useful = values
+    .map((_, at) => at)
+    .filter((at) => values[at]! > TINY && most[at]! > 0 && weights[at]! <= largest);
+  const grain = useful.reduce((common, at) => gcd(common, weights[at]!), 0);
+  if (grain > 0 && largest / grain <= MOST_CELLS) return onGrid(useful, grain, values, weights, most, largest);
+  return (capacity) =>
+    byBranches(
+      useful.filter((at) => weights[at]! <= capacity),
+      values,
+      weights,
+      most,
+      capacity,
+      nodes,
+    );
+}
+
+/** The knapsack for one capacity. */
+export const knapsack = (
   values: readonly number[],
   weights: readonly number[],
   most: readonly number[],
   capacity: number,
-  nodes = 20_000,
-): Filling {
-  const useful = values
-    .map((_, at) => at)
-    .filter((at) => values[at]! > TINY && most[at]! > 0 && weights[at]! <= capacity);
-  const grain = useful.reduce((common, at) => gcd(common, weights[at]!), 0);
-  return grain > 0 && capacity / grain <= MOST_CELLS
-    ? onGrid(useful, grain, values, weights, most, capacity)
-    : byBranches(useful, values, weights, most, capacity, nodes);
-}
+  nodes?: number,
+): Filling => knapsackTable(values, weights, most, Math.max(0, capacity), nodes)(Math.max(0, capacity));
 
 /** Dynamic programming over capacity (Martello and Toth, Knapsack Problems, 1990, section 3), counts split in powers of two. */
 function onGrid(
@@ -39,9 +57,9 @@ function onGrid(
   values: readonly number[],
   weights: readonly number[],
   most: readonly number[],
-  capacity: number,
-): Filling {
-  const cells = Math.floor(capacity / grain);
+  largest: number,
+): (capacity: number) => Filling {
+  const cells = Math.floor(largest / grain);
   const best = new Float64Array(cells + 1);
   const bundles: { at: number; count: number; taken: Uint8Array }[] = [];
   for (const at of useful) {
@@ -62,15 +80,18 @@ function onGrid(
       bundles.push({ at, count, taken });
     }
   }
-  const counts = values.map(() => 0);
-  let cell = cells;
-  for (let k = bundles.length - 1; k >= 0; k--) {
-    const { at, count, taken } = bundles[k]!;
-    if (!taken[cell]) continue;
-    counts[at]! += count;
-    cell -= (count * weights[at]!) / grain;
-  }
-  return { counts, value: best[cells]!, atMost: best[cells]! };
+  return (capacity) => {
+    const counts = values.map(() => 0);
+    const top = Math.floor(capacity / grain);
+    let cell = top;
+    for (let k = bundles.length - 1; k >= 0; k--) {
+      const { at, count, taken } = bundles[k]!;
+      if (!taken[cell]) continue;
+      counts[at]! += count;
+      cell -= (count * weights[at]!) / grain;
+    }
+    return { counts, value: best[top]!, atMost: best[top]! };
+  };
 }
 
 /**

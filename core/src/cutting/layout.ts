@@ -1,23 +1,19 @@
 import type { Length } from '../length';
-import type { Pattern, Slot } from './fill';
+import type { Pattern } from './fill';
 import type { Group } from './group';
+import type { Flip, Lying, Region } from './region';
 
 /** A board as it will be cut, in exact lengths. The exact twin of a `CutBoard` in the solution file. */
 export type Layout = {
   readonly stock: string;
-  readonly pieces: readonly {
-    readonly part: string;
-    readonly x: Length;
-    readonly y: Length;
-    readonly length: Length;
-    readonly width: Length;
-    readonly turned: boolean;
-  }[];
+  readonly pieces: readonly (Omit<Lying, 'item'> & { readonly part: string })[];
   readonly cuts: readonly {
     readonly kind: 'crosscut' | 'rip';
     readonly at: Length;
     readonly from: Length;
     readonly to: Length;
+    /** Degrees that a crosscut leans from square: at y it runs through x = at + (y - from) tan(angle). */
+    readonly angle: number;
   }[];
   readonly offcuts: readonly {
     readonly x: Length;
@@ -35,6 +31,30 @@ export function namesOf(group: Group): (item: number) => string {
   return (item) => queues[item]!.shift()!;
 }
 
+/** Degrees of the two ends of a piece. */
+export type Slants = { readonly left: number; readonly right: number };
+
+/** Degrees of a piece's ends as it lies, from what they are when it is not flipped. */
+export function flipped({ left, right }: Slants, flip: Flip): Slants {
+  // Minus nothing is nothing.
+  const not = (angle: number) => (angle === 0 ? 0 : -angle);
+  if (flip === 'end') return { left: not(right), right: not(left) };
+  if (flip === 'over') return { left: not(left), right: not(right) };
+  return flip === 'both' ? { left: right, right: left } : { left, right };
+}
+
+const anglesOf = (group: Group, { item, turned, flip }: Lying): Slants =>
+  flipped((!turned && group.items[item]!.angles) || { left: 0, right: 0 }, flip);
+
+/** True where a piece or a rip reaches the far end of a region, so that it must be cut there. */
+function usesEnd({ x, length, use }: Region): boolean {
+  if (use === null) return false;
+  if (use.kind === 'lane') return use.pieces.some((piece) => piece.x + piece.length === x + length);
+  return use.kind === 'rip' || (use.second !== null && usesEnd(use.second));
+}
+
+const lean = (degrees: number, width: Length) => Math.round(width * Math.tan((degrees * Math.PI) / 180));
+
 /**
  * Turns a pattern into pieces, the straight cuts that make them in order, and the offcuts that remain.
  *
@@ -42,81 +62,52 @@ export function namesOf(group: Group): (item: number) => string {
  */
 export function layOut(group: Group, pattern: Pattern, nameOf: (item: number) => string): Layout {
   const bin = group.bins[pattern.bin]!;
-  const low = bin.bottom;
-  const high = bin.bottom + bin.usableWidth;
   const pieces: Layout['pieces'][number][] = [];
   const cuts: Layout['cuts'][number][] = [];
   const offcuts: Layout['offcuts'][number][] = [];
-  const keep = (x: Length, y: Length, length: Length, width: Length) => {
-    if (length > 0 && width > 0) offcuts.push({ x, y, length, width });
-  };
+  const cut = (kind: 'crosscut' | 'rip', at: Length, from: Length, to: Length, angle = 0) =>
+    cuts.push({ kind, at, from, to, angle });
 
-  const take = ({ cut, ...slot }: Slot): void => {
-    if (cut === null) return keep(slot.x, slot.y, slot.length, slot.width);
-    const { piece, crosscutFirst, right, top } = cut;
-    const { x, y, length, width, turned } = piece;
-    pieces.push({ part: nameOf(piece.item), x, y, length, width, turned });
-    const crosscut = (to: Length) =>
-      length < slot.length && cuts.push({ kind: 'crosscut', at: x + length, from: y, to });
-    const rip = (to: Length) => width < slot.width && cuts.push({ kind: 'rip', at: y + width, from: x, to });
-    if (crosscutFirst) {
-      crosscut(y + slot.width);
-      rip(x + length);
-    } else {
-      rip(x + slot.length);
-      crosscut(y + width);
+  const lane = (region: Region, of: readonly Lying[]): void => {
+    const { x, y, length, width } = region;
+    let before: { end: Length; angle: number } | null = null;
+    for (const piece of of) {
+      const { left, right } = anglesOf(group, piece);
+      const high = y + piece.width;
+      // Where two pieces lean alike one cut parts them; else each has its own.
+      if (left !== 0 && before?.angle !== left)
+        cut('crosscut', piece.x - Math.min(0, lean(left, piece.width)), y, high, left);
+      const end = piece.x + piece.length;
+      if (right !== 0) cut('crosscut', end - Math.max(0, lean(right, piece.width)), y, high, right);
+      else if (end < x + length) cut('crosscut', end, y, y + width);
+      const { item, ...lies } = piece;
+      pieces.push({ part: nameOf(item), ...lies });
+      before = { end, angle: right };
     }
-    if (right) take(right);
-    if (top) take(top);
+    const rest = before!.end + group.gap;
+    if (rest < x + length) offcuts.push({ x: rest, y, length: x + length - rest, width });
   };
-  pattern.slots?.forEach((slot, at) => {
-    if (slot.cut === null) return take(slot);
-    // The run is parted from what lies before and behind it: squared ends, or a stretch that is no good.
-    if (bin.trimmedEnds || at > 0) cuts.push({ kind: 'crosscut', at: slot.x, from: low, to: high });
-    if (bin.trimmedEnds || at < bin.runs.length - 1)
-      cuts.push({ kind: 'crosscut', at: slot.x + slot.length, from: low, to: high });
-    take(slot);
-  });
-
-  for (const run of pattern.slots ? [] : bin.runs) {
-    const sections = pattern.sections.filter((section) => section.x >= run.from && section.x < run.to);
-    let free = run.from;
-    if (sections.length > 0 && (bin.trimmedEnds || run.from > 0))
-      cuts.push({ kind: 'crosscut', at: run.from, from: low, to: high });
-    for (const section of sections) {
-      const end = section.x + section.length;
-      // What ends with the run is cut off all the same where there is more board behind it.
-      if (end < run.to || bin.trimmedEnds || run !== bin.runs.at(-1))
-        cuts.push({ kind: 'crosscut', at: end, from: low, to: high });
-      free = end + group.gap;
-      for (const lane of section.lanes) {
-        const top = lane.y + lane.width;
-        if (top < high) cuts.push({ kind: 'rip', at: top, from: section.x, to: end });
-        for (const piece of lane.pieces) {
-          pieces.push({
-            part: nameOf(piece.item),
-            x: piece.x,
-            y: piece.y,
-            length: piece.length,
-            width: piece.width,
-            turned: piece.turned,
-          });
-          if (piece.x + piece.length < end)
-            cuts.push({ kind: 'crosscut', at: piece.x + piece.length, from: lane.y, to: top });
-          if (piece.width < lane.width) {
-            cuts.push({ kind: 'rip', at: piece.y + piece.width, from: piece.x, to: piece.x + piece.length });
-            keep(piece.x, piece.y + piece.width + group.kerf, piece.length, lane.width - piece.width - group.kerf);
-          }
-        }
-        const last = lane.pieces[lane.pieces.length - 1]!;
-        const laneEnd = last.x + last.length + group.gap;
-        keep(laneEnd, lane.y, end - laneEnd, lane.width);
-      }
-      const lastLane = section.lanes[section.lanes.length - 1]!;
-      const beside = lastLane.y + lastLane.width + group.kerf;
-      keep(section.x, beside, section.length, high - beside);
+  const take = ({ x, y, length, width, use }: Region): void => {
+    if (use === null) offcuts.push({ x, y, length, width });
+    else if (use.kind === 'lane') lane({ x, y, length, width, use }, use.pieces);
+    else {
+      if (use.kind === 'crosscut') cut('crosscut', x + use.first.length, y, y + width);
+      else cut('rip', y + use.first.width, x, x + length);
+      take(use.first);
+      if (use.second) take(use.second);
     }
-    keep(free, low, run.to - free, bin.usableWidth);
+  };
+  const [low, high] = [bin.bottom, bin.bottom + bin.usableWidth];
+  if (low > 0) {
+    cut('rip', low, 0, bin.length);
+    cut('rip', high, 0, bin.length);
   }
+  pattern.regions.forEach((region, at) => {
+    // The run is parted from what lies before and behind it: squared ends, or a stretch that is no good.
+    if (region.use !== null && (bin.trimmedEnds || at > 0)) cut('crosscut', region.x, low, high);
+    if (usesEnd(region) && (bin.trimmedEnds || at < bin.runs.length - 1))
+      cut('crosscut', region.x + region.length, low, high);
+    take(region);
+  });
   return { stock: bin.id, pieces, cuts, offcuts };
 }

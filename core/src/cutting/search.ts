@@ -1,4 +1,5 @@
-import { fill, type Pattern, type Slot } from './fill';
+import { fillAll, type Pattern } from './fill';
+import { freeIn } from './region';
 import type { Group } from './group';
 import type { Relaxation } from './columns';
 import { seeded } from './random';
@@ -6,20 +7,13 @@ import { seeded } from './random';
 /** A whole cutting of a group: the patterns used, one a board. `missing` counts pieces that found no stock. */
 export type Cutting = { readonly patterns: readonly Pattern[]; readonly cost: number; readonly missing: number };
 
-const longestFree = ({ cut, length, width }: Slot): number =>
-  cut === null
-    ? Math.max(length, width)
-    : Math.max(...[cut.right, cut.top].map((rest) => (rest ? longestFree(rest) : 0)));
-
-const longestOffcut = (group: Group, cutting: Cutting): number =>
+/** The longest single offcut of a cutting, along or across. */
+const longestOffcut = (cutting: Cutting): number =>
   Math.max(
     0,
-    ...cutting.patterns.map((pattern) => {
-      if (pattern.slots) return Math.max(0, ...pattern.slots.map(longestFree));
-      const last = pattern.sections[pattern.sections.length - 1];
-      const end = group.bins[pattern.bin]!.runs.at(-1)?.to ?? 0;
-      return last ? end - last.x - last.length : end;
-    }),
+    ...cutting.patterns.flatMap(({ regions }) =>
+      regions.flatMap((region) => freeIn(region).map(({ length, width }) => Math.max(length, width))),
+    ),
   );
 
 const boughtBoards = (group: Group, cutting: Cutting): number =>
@@ -31,7 +25,7 @@ export function better(group: Group, a: Cutting, b: Cutting | null): boolean {
   if (a.missing !== b.missing) return a.missing < b.missing;
   if (a.cost !== b.cost) return a.cost < b.cost;
   const fewer = boughtBoards(group, b) - boughtBoards(group, a);
-  return fewer !== 0 ? fewer > 0 : longestOffcut(group, a) > longestOffcut(group, b);
+  return fewer !== 0 ? fewer > 0 : longestOffcut(a) > longestOffcut(b);
 }
 
 /** State of a cutting while it is put together. */
@@ -74,7 +68,8 @@ class Bench {
 function finishGreedily(bench: Bench, values: readonly number[]): void {
   const { group } = bench;
   while (!bench.done) {
-    const patterns = group.bins.flatMap((_, bin) => (bench.canTake(bin) ? [fill(group, bin, bench.left, values)] : []));
+    const open = group.bins.flatMap((_, bin) => (bench.canTake(bin) ? [bin] : []));
+    const patterns = fillAll(group, bench.left, values, open);
     const useful = patterns.filter((pattern) => pattern.counts.some((count) => count > 0));
     if (useful.length === 0) return;
     const price = (pattern: Pattern) => group.bins[pattern.bin]!.price;

@@ -24,12 +24,32 @@ const TINY = 1e-9;
  */
 export function leastCost(demand: readonly number[], penalty: number): Program {
   const size = demand.length;
+  // Columns lie one behind the other in flat arrays: the inner loop runs over all of them at every step.
+  const costs: number[] = [];
+  const starts: number[] = [0];
+  let rows = new Int32Array(256);
+  let entries = new Float64Array(256);
+  const append = ({ cost, rows: of }: Column) => {
+    const start = starts.at(-1)!;
+    if (start + of.length > rows.length) {
+      const grown = Math.max(2 * rows.length, start + of.length);
+      const [oldRows, oldEntries] = [rows, entries];
+      (rows = new Int32Array(grown)).set(oldRows);
+      (entries = new Float64Array(grown)).set(oldEntries);
+    }
+    of.forEach(([row, entry], k) => {
+      rows[start + k] = row;
+      entries[start + k] = entry;
+    });
+    costs.push(cost);
+    starts.push(start + of.length);
+  };
   // Every row starts on a column of its own: an artificial where the demand is positive, a surplus where it is not.
-  const all: Column[] = demand.map((need, row) =>
-    need > 0 ? { cost: penalty, rows: [[row, 1]] } : { cost: 0, rows: [[row, -1]] },
+  demand.forEach((need, row) =>
+    append(need > 0 ? { cost: penalty, rows: [[row, 1]] } : { cost: 0, rows: [[row, -1]] }),
   );
-  all.push(...demand.map((_, row): Column => ({ cost: 0, rows: [[row, -1]] })));
-  const given = all.length;
+  demand.forEach((_, row) => append({ cost: 0, rows: [[row, -1]] }));
+  const given = costs.length;
   const basis = demand.map((_, row) => row);
   const inBasis = new Set(basis);
   const inverse = demand.map((need, row) =>
@@ -42,7 +62,7 @@ export function leastCost(demand: readonly number[], penalty: number): Program {
   const priceRows = () => {
     duals.fill(0);
     basis.forEach((at, k) => {
-      const { cost } = all[at]!;
+      const cost = costs[at]!;
       if (cost === 0) return;
       const line = inverse[k]!;
       for (let row = 0; row < size; row++) duals[row]! += cost * line[row]!;
@@ -53,12 +73,10 @@ export function leastCost(demand: readonly number[], penalty: number): Program {
   const entering = (careful: boolean): number => {
     let best = -1;
     let steepest = -1e-7;
-    for (let at = 0; at < all.length; at++) {
-      if (inBasis.has(at)) continue;
-      const column = all[at]!;
-      let reduced = column.cost;
-      for (const [row, entry] of column.rows) reduced -= duals[row]! * entry;
-      if (reduced >= steepest) continue;
+    for (let at = 0; at < costs.length; at++) {
+      let reduced = costs[at]!;
+      for (let k = starts[at]!; k < starts[at + 1]!; k++) reduced -= duals[rows[k]!]! * entries[k]!;
+      if (reduced >= steepest || inBasis.has(at)) continue;
       if (careful) return at;
       best = at;
       steepest = reduced;
@@ -101,25 +119,27 @@ export function leastCost(demand: readonly number[], penalty: number): Program {
 
   const solve = (): Optimum => {
     // Stopping early costs only tightness: whoever uses the duals checks them against the bins again.
-    const patience = 4 * size + 50;
+    const patience = 20 * size + 200;
     for (let round = 0; round < 2 * patience; round++) {
       priceRows();
       const at = entering(round > patience);
       if (at < 0) break;
       for (let k = 0; k < size; k++) {
         const line = inverse[k]!;
-        direction[k] = all[at]!.rows.reduce((sum, [row, entry]) => sum + line[row]! * entry, 0);
+        let sum = 0;
+        for (let j = starts[at]!; j < starts[at + 1]!; j++) sum += line[rows[j]!]! * entries[j]!;
+        direction[k] = sum;
       }
       const row = leaving();
       if (row < 0) break;
       pivot(row, at);
     }
-    const x = all.slice(given).map(() => 0);
+    const x = costs.slice(given).map(() => 0);
     basis.forEach((at, k) => {
       if (at >= given) x[at - given] = value[k]!;
     });
     return { x, duals: Array.from(duals, (price) => Math.max(0, price)) };
   };
 
-  return { add: (column) => void all.push(column), solve };
+  return { add: append, solve };
 }

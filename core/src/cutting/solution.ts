@@ -11,12 +11,16 @@ export type PlacedPiece = {
   readonly turned: boolean;
   readonly flip: 'none' | 'end' | 'over' | 'both';
 };
-/** A straight cut. A crosscut is at x and runs from y to y; a rip is at y and runs from x to x. */
+/**
+ * A straight cut. A crosscut is at x and runs from y to y; a rip is at y and runs from x to x. A crosscut that leans
+ * says by how many degrees from square: it is at x where it begins and runs through x + (y - from) tan(angle).
+ */
 export type Cut = {
   readonly kind: 'crosscut' | 'rip';
   readonly at: number;
   readonly from: number;
   readonly to: number;
+  readonly angle?: number;
 };
 export type Offcut = { readonly x: number; readonly y: number; readonly length: number; readonly width: number };
 export type CutBoard = {

@@ -156,17 +156,6 @@ test('uses an offcut first and keeps off its defect', () => {
   expect(faults(list, solution)).toEqual([]);
 });
 
-test('mitred pieces keep the wider gap their angles need', () => {
-  const list = problem([board('s', 96, 5)], [part('strut', 20, 8, { ends: { left: 45, right: -45 } })]);
-  const solution = solve(list);
-  for (const { pieces } of solution.boards)
-    pieces.slice(1).forEach((piece, at) => {
-      const before = pieces[at]!;
-      expect(piece.x - before.x - before.length).toBeGreaterThanOrEqual(0.125 / Math.cos(Math.PI / 4) - 1e-3);
-    });
-  expect(solution.lowerBound).toBeLessThanOrEqual(solution.cost);
-});
-
 test('says what can not be cut, and why', () => {
   const solution = solve(
     problem(

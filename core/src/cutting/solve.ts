@@ -1,12 +1,16 @@
+import { searchByCounts, type Tight } from './branch';
 import { areaBound, dualOf, nextPayable } from './bound';
 import { relax } from './columns';
 import { searchExactly } from './exact';
 import { singleLane } from './fill';
-import { groupsOf, liesOn, type Group } from './group';
+import { groupsOf, isMitred, laneWeight, liesOn, type Group } from './group';
 import { cuttingOf, packByGuillotine, repacked } from './guillotine';
+import type { IntegerSolver } from './integer';
 import { layOut, namesOf, type Layout } from './layout';
+import { bestOfPatterns, packLanes, packSideBySide, type Packed } from './pack';
 import { fromLength, type CutProblem } from './problem';
 import { better, searchCuttings, type Cutting } from './search';
+import { canPrice } from './price';
 import { SOLUTION_FORMAT, type CutSolution } from './solution';
 
 export type SolveOptions = {
@@ -14,12 +18,14 @@ export type SolveOptions = {
   readonly stopped?: () => boolean;
   /** How hard to try where the first cutting is not proved: `quick` while a size changes. */
   readonly effort?: keyof typeof EFFORTS;
+  /** Solves integer programs; without one less is proved. See `loadIntegerSolver`. */
+  readonly integer?: IntegerSolver | null;
 };
 
 /** Shaken restarts of the search, and branches of the complete one. Counts, not seconds: the same everywhere. */
 const EFFORTS = {
-  quick: { tries: 8, steps: 60_000, rounds: 60 },
-  full: { tries: 40, steps: 1_000_000, rounds: 6_000 },
+  quick: { tries: 8, steps: 60_000, rounds: 60, nodes: 0 },
+  full: { tries: 12, steps: 100_000, rounds: 6_000, nodes: 1_500 },
 } as const;
 
 export type Unplaced = { readonly part: string; readonly quantity: number; readonly because: string };
@@ -62,47 +68,104 @@ type Effort = (typeof EFFORTS)[keyof typeof EFFORTS];
 type Answer = { readonly cutting: Cutting; readonly bound: number };
 const open = ({ cutting, bound }: Answer): boolean => cutting.missing > 0 || cutting.cost > bound;
 
-/** Pieces side by side: rectangles packed and packed again; for few kinds of piece the relaxation's search beside it. */
-function solveSideBySide(group: Group, effort: Effort, stopped: () => boolean): Answer {
-  const area = areaBound(group);
-  const packing = packByGuillotine(group, stopped);
-  let answer: Answer = { cutting: cuttingOf(group, packing), bound: area };
-  if (open(answer) && group.items.length <= MOST_KINDS)
-    answer = bestOf(group, answer, solveInRows(group, effort, stopped));
-  if (!open(answer)) return answer;
-  const bound = nextPayable(group, answer.cutting.cost)(answer.bound);
-  const cutting = cuttingOf(group, repacked(group, packing, effort.rounds, bound, stopped));
-  return bestOf(group, { ...answer, bound }, { cutting, bound: 0 });
-}
+/** What a group is solved with. */
+type Means = { readonly effort: Effort; readonly integer: IntegerSolver | null; readonly stopped: () => boolean };
 
 const bestOf = (group: Group, a: Answer, b: Answer): Answer => ({
   cutting: better(group, b.cutting, a.cutting) ? b.cutting : a.cutting,
   bound: Math.max(a.bound, b.bound),
 });
 
-/** Column generation, a search by its prices, and the complete search where it is small. */
-function solveInRows(group: Group, { tries, steps }: Effort, stopped: () => boolean): Answer {
-  const relaxation = relax(group, stopped);
-  const dual = dualOf(group, relaxation.prices);
-  const rough = dual.bound;
-  let cutting = searchCuttings(group, relaxation, rough, 3, stopped);
-  let bound = nextPayable(group, cutting.cost)(rough);
-  if (cutting.missing === 0 && cutting.cost > bound) {
-    const more = searchCuttings(group, relaxation, bound, tries, stopped);
-    if (more.missing === 0 && more.cost < cutting.cost) cutting = more;
-  }
-  if (cutting.missing === 0 && cutting.cost > bound) {
-    const exact = searchExactly(group, dual, cutting, steps, stopped);
-    cutting = exact.cutting;
-    if (exact.proved) bound = cutting.cost;
-  }
-  return { cutting, bound };
+/** Pieces side by side: rectangles packed, then column generation and branching, then rectangles packed again. */
+function solveSideBySide(group: Group, means: Means): Answer {
+  const { effort, stopped } = means;
+  const priced = group.items.length <= MOST_KINDS && canPrice(group);
+  const packing = packByGuillotine(group, priced || effort.nodes === 0 ? FEW_PUT : MOST_PUT, stopped);
+  let answer: Answer = { cutting: cuttingOf(group, packing), bound: areaBound(group) };
+  if (open(answer) && group.items.length <= MOST_KINDS) answer = solveInRows(group, means, answer);
+  if (!open(answer)) return answer;
+  const rounds = priced ? effort.rounds / 10 : effort.rounds;
+  const cutting = cuttingOf(group, repacked(group, packing, rounds, answer.bound, stopped));
+  return bestOf(group, answer, { cutting, bound: 0 });
 }
 
-function solveGroup(group: Group, effort: Effort, stopped: () => boolean): Answer {
+/** Pieces put, over all the rules that are tried at first: long lists try fewer. */
+const MOST_PUT = 40_000;
+const FEW_PUT = 4_000;
+
+/**
+ * Column generation and a search by its prices; branching on how many of each bin are used; what is still open then is
+ * searched for longer, by patterns and, where it is small, completely.
+ */
+function solveInRows(group: Group, means: Means, known: Answer | null): Answer {
+  const { effort, stopped } = means;
+  if (group.items.length > MOST_PRICED) return solveLong(group, known, stopped);
+  const relaxation = relax(group, stopped);
+  const dual = dualOf(group, relaxation.prices);
+  let cutting = searchCuttings(group, relaxation, dual.bound, 3, stopped);
+  if (known && better(group, known.cutting, cutting)) cutting = known.cutting;
+  const payable = nextPayable(group, cutting.cost);
+  let answer: Answer = { cutting, bound: payable(Math.max(dual.bound, known?.bound ?? 0)) };
+  const closeBy = (work: (answer: Answer) => Answer | null) => {
+    if (!open(answer) || answer.cutting.missing > 0 || stopped()) return;
+    answer = bestOf(group, answer, work(answer) ?? answer);
+  };
+  closeBy((now) => branched(group, now, FIRST_NODES, means));
+  closeBy((now) => {
+    const exact = searchExactly(group, dual, now.cutting, effort.steps, stopped);
+    return { cutting: exact.cutting, bound: exact.proved ? exact.cutting.cost : 0 };
+  });
+  closeBy(({ bound }) => ({ cutting: searchCuttings(group, relaxation, bound, effort.tries, stopped), bound: 0 }));
+  closeBy(({ cutting: now }) =>
+    means.integer && effort.nodes > 0
+      ? { cutting: bestOfPatterns(group, relaxation.pool, now, means.integer, POOL_NODES, stopped), bound: 0 }
+      : null,
+  );
+  closeBy((now) => branched(group, now, effort.nodes, means));
+  return answer;
+}
+
+/** With more kinds of piece than this there is always one that fills a gap: what a length costs tells enough. */
+const MOST_PRICED = 80;
+
+/** A long list: every piece is worth what its length costs in the bin that sells length cheapest, board after board. */
+function solveLong(group: Group, known: Answer | null, stopped: () => boolean): Answer {
+  const rates = group.bins.map((bin) => bin.price / bin.runs.reduce((sum, run) => sum + run.to - run.from, 0));
+  const rate = Math.min(...rates.filter((_, at) => group.bins[at]!.available === null));
+  const prices = group.items.map((item) => (laneWeight(group, item) / 2) * (Number.isFinite(rate) ? rate : 1));
+  const { bound } = dualOf(group, prices);
+  const cutting = searchCuttings(group, { pool: [], use: [], prices }, bound, LONG_TRIES, stopped);
+  const answer = { cutting, bound: nextPayable(group, cutting.cost)(bound) };
+  return known ? bestOf(group, answer, known) : answer;
+}
+const LONG_TRIES = 3;
+
+/** Branching on how many of each bin are used. */
+function branched(
+  group: Group,
+  { cutting }: Answer,
+  nodes: number,
+  { effort, integer, stopped }: Means,
+): Answer | null {
+  const pack = (counts: readonly number[], relaxed: Tight, tight: () => Tight): Packed => {
+    const lanes = packLanes(group, counts, relaxed, PACK_STEPS);
+    if (lanes.cutting || lanes.complete || integer === null) return lanes;
+    return packSideBySide(group, counts, tight(), integer, PACK_NODES, stopped);
+  };
+  if (effort.nodes === 0) return null;
+  return searchByCounts(group, cutting, nextPayable(group, cutting.cost), nodes, pack, stopped);
+}
+
+/** Branches before other ways are tried. */
+const FIRST_NODES = 60;
+/** Branches of the integer program over known patterns, and of packing into given bins; steps of packing lanes. */
+const POOL_NODES = 200;
+const PACK_NODES = 500;
+const PACK_STEPS = 200_000;
+
+function solveGroup(group: Group, means: Means): Answer {
   const ripped = group.bins.some((bin) => !singleLane(group, bin));
-  const square = group.items.every((item) => item.meanLength === item.length);
-  return ripped && square ? solveSideBySide(group, effort, stopped) : solveInRows(group, effort, stopped);
+  return ripped && !isMitred(group) ? solveSideBySide(group, means) : solveInRows(group, means, null);
 }
 
 /**
@@ -112,7 +175,7 @@ function solveGroup(group: Group, effort: Effort, stopped: () => boolean): Answe
  */
 export function solveExactly(
   problem: CutProblem,
-  { stopped = () => false, effort = 'full' }: SolveOptions = {},
+  { stopped = () => false, effort = 'full', integer = null }: SolveOptions = {},
 ): Solved {
   const layouts: Layout[] = [];
   const unplaced: Unplaced[] = [];
@@ -122,7 +185,7 @@ export function solveExactly(
     const sorted = sortOut(whole);
     unplaced.push(...sorted.unplaced);
     if (sorted.group.items.length === 0) continue;
-    const { cutting, bound } = solveGroup(sorted.group, EFFORTS[effort], stopped);
+    const { cutting, bound } = solveGroup(sorted.group, { effort: EFFORTS[effort], integer, stopped });
     const nameOf = namesOf(sorted.group);
     layouts.push(...cutting.patterns.map((pattern) => layOut(sorted.group, pattern, nameOf)));
     cost += cutting.cost;
@@ -161,16 +224,22 @@ export function solve(problem: CutProblem, options: SolveOptions = {}): Omit<Cut
     boards: [...boards.values()].map(({ layout, count }) => ({
       stock: layout.stock,
       count,
-      pieces: layout.pieces.map(({ part, x, y, length, width, turned }) => ({
+      pieces: layout.pieces.map(({ part, x, y, length, width, turned, flip }) => ({
         part,
         x: out(x),
         y: out(y),
         length: out(length),
         width: out(width),
         turned,
-        flip: 'none',
+        flip,
       })),
-      cuts: layout.cuts.map(({ kind, at, from, to }) => ({ kind, at: out(at), from: out(from), to: out(to) })),
+      cuts: layout.cuts.map(({ kind, at, from, to, angle }) => ({
+        kind,
+        at: out(at),
+        from: out(from),
+        to: out(to),
+        ...(angle === 0 ? {} : { angle }),
+      })),
       offcuts: layout.offcuts.map(({ x, y, length, width }) => ({
         x: out(x),
         y: out(y),

@@ -75,6 +75,8 @@ export function BoardRow({ board, cuts, longest, label, lit }: Props) {
             y={TOP}
             width={x(piece.length)}
             tall={tall}
+            left={x(lean(piece.slants.left, width))}
+            right={x(lean(piece.slants.right, width))}
             id={piece.blank.part.id}
             role={piece.blank.part.role}
             tag={label(piece.blank.part.id)}
@@ -101,7 +103,7 @@ export function BoardRow({ board, cuts, longest, label, lit }: Props) {
         ))}
         {cuts.map((cut) => (
           <g key={cut.number} className={lit !== null && !lit.has(cut.number) ? 'cut dimmed' : 'cut'}>
-            <line x1={1 + x(cut.at)} x2={1 + x(cut.at)} y1={TOP - 8} y2={TOP + tall + 5} />
+            <CutLine x={1 + x(cut.at)} tall={tall} lean={x(lean(cut.piece?.slants.right ?? 0, width))} />
             <circle cx={1 + x(cut.at)} cy={TOP - 15} r={10} />
             <text x={1 + x(cut.at)} y={TOP - 11}>
               {cut.number}
@@ -114,11 +116,30 @@ export function BoardRow({ board, cuts, longest, label, lit }: Props) {
   );
 }
 
+/** How far an end runs to the right from the lower edge of a board to the upper one. */
+const lean = (degrees: number, width: Length): Length => width * Math.tan((degrees * Math.PI) / 180);
+
+/** A cut at a piece's right end, along its slant, with a stub up to its number. */
+function CutLine({ x, tall, lean: to }: { readonly x: number; readonly tall: number; readonly lean: number }) {
+  if (to === 0) return <line x1={x} x2={x} y1={TOP - 8} y2={TOP + tall + 5} />;
+  const [low, high] = [x - Math.max(0, to), x - Math.max(0, to) + to];
+  return <path className="slant" d={`M${x} ${TOP - 8} L${high} ${TOP} L${low} ${TOP + tall}`} />;
+}
+
+type Side = readonly [low: number, lean: number];
+
+/** Corners of a strip between two sides, each by where it begins at the lower edge and how far it runs to the right. */
+const slanted = ([a, leanA]: Side, [b, leanB]: Side, y: number, tall: number): string =>
+  `${a},${y + tall} ${a + leanA},${y} ${b + leanB},${y} ${b},${y + tall}`;
+
 type PieceProps = {
   readonly x: number;
   readonly y: number;
   readonly width: number;
   readonly tall: number;
+  /** How far its left and right end run to the right from the lower edge to the upper one; 0 where they are square. */
+  readonly left: number;
+  readonly right: number;
   readonly id: string;
   readonly role: keyof typeof ROLE_TONE;
   readonly tag: string;
@@ -130,14 +151,21 @@ type PieceProps = {
   readonly dimmed: boolean;
 };
 
-function Piece({ x, y, width, tall, id, role, tag, length, digits, rip, square, dimmed }: PieceProps) {
+function Piece({ x, y, width, tall, left, right, id, role, tag, length, digits, rip, square, dimmed }: PieceProps) {
   const { marked, handlers } = useMark(id);
   const middle = y + tall / 2 + 5;
-  const tagFits = width > room(tag.length) + 12;
-  const lengthFits = width > room(tag.length + digits) + 30;
+  const start = x - Math.min(0, left);
+  // What is written stands clear of the slants.
+  const clear = { left: Math.abs(left), right: Math.abs(right) };
+  const tagFits = width - clear.left - clear.right > room(tag.length) + 12;
+  const lengthFits = width - clear.left - clear.right > room(tag.length + digits) + 30;
   return (
     <g className={`piece${marked ? ' marked' : ''}${dimmed ? ' dimmed' : ''}`} {...handlers}>
-      <rect className="wood" x={x} y={y} width={width} height={tall} />
+      {left === 0 && right === 0 ? (
+        <rect className="wood" x={x} y={y} width={width} height={tall} />
+      ) : (
+        <polygon className="wood" points={slanted([start, left], [x + width - Math.max(0, right), right], y, tall)} />
+      )}
       {[0.22, 0.5, 0.8].map((at, k) => (
         <path
           key={at}
@@ -157,14 +185,14 @@ function Piece({ x, y, width, tall, id, role, tag, length, digits, rip, square, 
           y2={y + tall - Math.max(2, square ? rip / 2 : rip)}
         />
       )}
-      <rect className={`role role-${role}`} x={x} y={y} width={5} height={tall} />
+      <polygon className={`role role-${role}`} points={slanted([start, left], [start + 5, left], y, tall)} />
       {tagFits && (
-        <text className="piece-tag" x={x + 11} y={middle}>
+        <text className="piece-tag" x={x + 11 + clear.left} y={middle}>
           {tag}
         </text>
       )}
       {lengthFits && (
-        <text className="piece-length" x={x + width - 7} y={middle}>
+        <text className="piece-length" x={x + width - 7 - clear.right} y={middle}>
           <DimSpan of={length} />
         </text>
       )}

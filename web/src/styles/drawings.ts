@@ -326,7 +326,8 @@ export const drawingStyles = css`
       fill: var(--soft);
       font-size: 14px;
     }
-    & .cut line {
+    & .cut :is(line, path) {
+      fill: none;
       stroke: var(--keel);
       stroke-width: 1.5;
     }

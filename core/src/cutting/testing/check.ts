@@ -3,7 +3,7 @@ import type { CutSolution } from '../solution';
 
 /**
  * An independent reader of solutions: shares no code with the solver and knows only docs/formats. Returns every fault
- * in words; an empty list means the solution can be cut as it says. Square ends only.
+ * in words; an empty list means the solution can be cut as it says.
  */
 export function faults(problem: CutProblem, solution: Omit<CutSolution, 'seconds'>): string[] {
   const found: string[] = [];
@@ -43,14 +43,26 @@ export function faults(problem: CutProblem, solution: Omit<CutSolution, 'seconds
       for (const defect of stock.defects)
         if (piece.x < defect.to && piece.x + piece.length > defect.from) found.push(`${part.id} lies on a defect`);
     }
+    const slants = board.pieces.map((piece) => slantsOf(problem, piece));
     board.pieces.forEach((a, i) =>
-      board.pieces.slice(i + 1).forEach((b) => {
+      board.pieces.forEach((b, j) => {
+        if (i === j || b.x < a.x || (b.x === a.x && j < i)) return;
+        if (inOneLane(a, b) && (slants[i]!.right !== 0 || slants[j]!.left !== 0)) {
+          const steepest = Math.max(Math.abs(slants[i]!.right), Math.abs(slants[j]!.left));
+          const least = problem.kerf / Math.cos((steepest * Math.PI) / 180);
+          const gap = Math.min(
+            ...[0, a.width].map((y) => edge(b, slants[j]!.left, 'left', y) - edge(a, slants[i]!.right, 'right', y)),
+          );
+          if (gap < least - near) found.push(`${a.part} and ${b.part} leave ${gap} for a slanted kerf of ${least}`);
+          return;
+        }
         const gapX = Math.max(b.x - a.x - a.length, a.x - b.x - b.length);
         const gapY = Math.max(b.y - a.y - a.width, a.y - b.y - b.width);
         if (Math.max(gapX, gapY) < problem.kerf - near) found.push(`${a.part} and ${b.part} lie closer than a kerf`);
       }),
     );
-    if (!separable(board.pieces, problem.kerf - near)) found.push(`board ${at} can not be cut by straight cuts`);
+    if (!separable(lanesOf(board.pieces), problem.kerf - near))
+      found.push(`board ${at} can not be cut by straight cuts`);
   }
   for (const [id, count] of used) {
     const { available } = problem.stock.find((row) => row.id === id)!;
@@ -66,6 +78,40 @@ export function faults(problem: CutProblem, solution: Omit<CutSolution, 'seconds
   if (solution.status === 'optimal' && Math.abs(solution.lowerBound - solution.cost) > 1e-9)
     found.push('says optimal without proof');
   return found;
+}
+
+type Placed = CutSolution['boards'][number]['pieces'][number];
+
+/** Degrees of both ends of a piece as it lies, by what its flip means. */
+function slantsOf({ parts }: CutProblem, { part, flip, turned }: Placed): { left: number; right: number } {
+  const { left, right } = parts.find(({ id }) => id === part)?.ends ?? { left: 0, right: 0 };
+  if (turned) return { left: 0, right: 0 };
+  return {
+    none: { left, right },
+    end: { left: -right, right: -left },
+    over: { left: -left, right: -right },
+    both: { left: right, right: left },
+  }[flip];
+}
+
+const inOneLane = (a: Placed, b: Placed) => !a.turned && !b.turned && a.y === b.y && a.width === b.width;
+
+/** Where an end runs at a height over the piece's lower edge. */
+function edge({ x, length, width }: Placed, degrees: number, end: 'left' | 'right', y: number): number {
+  const tan = Math.tan((degrees * Math.PI) / 180);
+  return end === 'left' ? x - Math.min(0, width * tan) + y * tan : x + length - Math.max(0, width * tan) + y * tan;
+}
+
+/** Pieces whose slants lie over each other as one: slanted cuts part them when their lane is free. */
+function lanesOf(pieces: readonly Placed[]): readonly Rect[] {
+  const rects: (Rect & { piece: Placed })[] = [];
+  for (const piece of [...pieces].sort((a, b) => a.x - b.x)) {
+    const at = rects.findIndex((rect) => inOneLane(rect.piece, piece) && rect.x + rect.length > piece.x);
+    const end = piece.x + piece.length;
+    if (at < 0) rects.push({ x: piece.x, y: piece.y, length: piece.length, width: piece.width, piece });
+    else rects[at] = { ...rects[at]!, length: Math.max(end, rects[at]!.x + rects[at]!.length) - rects[at]!.x };
+  }
+  return rects;
 }
 
 type Rect = { readonly x: number; readonly y: number; readonly length: number; readonly width: number };

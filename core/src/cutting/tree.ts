@@ -1,0 +1,86 @@
+import type { Length } from '../length';
+import type { Way } from './fill';
+import type { Group } from './group';
+import { cutInTwo, free, laneOf, layLane, piecesIn, type Box, type Region } from './region';
+
+/** What comes out of a rectangle, by how it is cut: pieces end to end, then sections that are ripped in two. */
+export type CutTree = {
+  readonly ends: readonly Way[];
+  readonly sections: readonly { readonly width: Length; readonly low: CutTree; readonly high: CutTree }[];
+};
+export const EMPTY: CutTree = { ends: [], sections: [] };
+
+/** Adds up what a tree gives. */
+export function countUp({ ends, sections }: CutTree, counts: number[]): void {
+  for (const { item } of ends) counts[item]!++;
+  for (const { low, high } of sections) {
+    countUp(low, counts);
+    countUp(high, counts);
+  }
+}
+
+/** Lays a tree out. Pieces used up and what rounding or unlike mitres make too long are left out. */
+export function layTree(group: Group, { ends, sections }: CutTree, box: Box, rest: number[]): Region {
+  const taken: Way[] = [];
+  for (const way of ends)
+    if (rest[way.item]! > 0 && taken.reduce((sum, one) => sum + one.length, way.length) <= box.length) {
+      rest[way.item]!--;
+      taken.push(way);
+    }
+  const lanes = (part: Box): Region => {
+    // Pieces of one width in a lane; narrower ones after them, each width in a lane of its own.
+    const width = Math.max(...taken.map((way) => way.width));
+    const own = taken.filter((way) => way.width === width);
+    let lane = laneOf(group, own);
+    while (lane.length > part.length && own.length > 1) {
+      rest[own.pop()!.item]!++;
+      lane = laneOf(group, own);
+    }
+    const others = taken.filter((way) => way.width !== width);
+    taken.splice(0, taken.length, ...others);
+    if (lane.length > part.length) return free(part);
+    return cutInTwo(
+      group,
+      part,
+      'crosscut',
+      lane.length,
+      (one) => layLane(group, one, lane),
+      taken.length > 0 ? lanes : stack(0),
+    );
+  };
+  const stack =
+    (at: number) =>
+    (part: Box): Region => {
+      if (at === sections.length) return free(part);
+      const { width, low, high } = sections[at]!;
+      const ripped = cutInTwo(
+        group,
+        part,
+        'rip',
+        width - group.kerf,
+        (strip) => layTree(group, low, strip, rest),
+        (strip) => layTree(group, high, strip, rest),
+      );
+      return shrunk(group, ripped, stack(at + 1));
+    };
+  return taken.length > 0 ? lanes(box) : stack(0)(box);
+}
+
+/** A region cut off behind its last piece, with the next chunk in what is left. */
+function shrunk(group: Group, region: Region, next: (part: Box) => Region): Region {
+  const pieces = piecesIn(region);
+  if (pieces.length === 0) return next(region);
+  const length = Math.max(...pieces.map((piece) => piece.x + piece.length)) - region.x;
+  return cutInTwo(group, region, 'crosscut', length, (part) => cropped(region, part), next);
+}
+
+/** The same cuts in a shorter region that still holds all pieces. */
+function cropped(region: Region, box: Box): Region {
+  const { use } = region;
+  if (use === null || use.kind === 'lane') return { ...box, use };
+  const { first, second } = use;
+  const room = (of: Region) => ({ x: of.x, y: of.y, width: of.width, length: Math.min(of.length, box.x + box.length - of.x) }); // prettier-ignore
+  if (use.kind === 'crosscut' && first.x + first.length >= box.x + box.length) return cropped(first, box);
+  const rest = second && room(second).length > 0 ? cropped(second, room(second)) : null;
+  return { ...box, use: { ...use, first: cropped(first, room(first)), second: rest } };
+}
