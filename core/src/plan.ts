@@ -3,13 +3,13 @@ import { blanksOf } from './milling';
 import { buildPiece, salvageFor, topCandidates, type Joint, type Part } from './piece';
 import { buyingList, chooseBoards, type Boards, type BuyingList, type SolveCache } from './buying';
 import { fastenings, hardwareNeeds } from './joinery';
-import { numberCuts, sawSetups, type NumberedCut, type Setup } from './sawing';
+import { minutesAt, sawingOf, type NumberedCut, type Setup } from './sawing';
 import { saturdays, type BenchCalendar } from './calendar';
 import { findingsOf, weightOf, type PieceFacts } from './checking';
 import type { SolveOptions } from './cutting';
 import { kerfFor, type Finding, type Job, type Piece } from './job';
 import { sizesOf, type HardwareNeed, type Nominal } from './stock';
-import { stepsOf } from './building';
+import { offcutUses, stepsOf, type OffcutUse } from './building';
 
 /** Everything that follows from a job. Always computed, never saved. */
 export type Plan = {
@@ -21,6 +21,8 @@ export type Plan = {
   readonly list: BuyingList;
   readonly cuts: readonly NumberedCut[];
   readonly setups: readonly Setup[];
+  /** Jobs for what is left of the boards. */
+  readonly offcuts: readonly OffcutUse[];
   readonly calendar: BenchCalendar;
   readonly findings: readonly Finding[];
   /** Pounds of the heaviest piece, and how many people carry it. */
@@ -43,11 +45,6 @@ export const newPlanCache = (): PlanCache => ({ solved: new Map(), models: new M
 
 /** A piece as built: all but its steps, with the surface that is sanded and finished. */
 type Modelled = Omit<PieceFacts, 'steps'> & { readonly areas: Areas };
-
-/** Minutes for one crosscut with a stop, one rip, one board squared. One person, not hurried. */
-const CROSSCUT = 2;
-const RIP = 4;
-const SQUARE = 2;
 
 type Draft = Pick<Plan, 'parts' | 'joints' | 'needs' | 'buying' | 'list'> & {
   readonly models: readonly {
@@ -179,23 +176,20 @@ export function priceJob(job: Job, options: PlanOptions): Price {
 /** The whole plan of a job: brief, piece, parts, blanks, boards, cuts, joints, steps, calendar, findings. */
 export function planJob(job: Job, options: PlanOptions): Plan {
   const cache = options.cache ?? newPlanCache();
-  const { models, parts, joints, needs, buying, list } = settleTops(job, options, cache);
-  const cuts = numberCuts(buying.boards);
-  const setups = sawSetups(cuts, buying.boards, job.shop.crosscut);
+  const { models, parts, joints, needs, buying: chosen, list } = settleTops(job, options, cache);
+  const { boards, cuts, setups } = sawingOf(chosen.boards, job.shop);
+  const buying = { ...chosen, boards };
   const pieces = models.map(({ piece, topNominal, facts }) => ({
     ...facts,
     topNominal,
     steps: stepsOf(piece, facts.model, facts.fastenings, job.shop),
     weight: facts.parts.reduce((sum, part) => sum + weightOf(part), 0),
   }));
-  const sawing = setups.map(({ id, kind, count, boards }) => ({
-    id,
-    work: kind === 'stop' ? CROSSCUT * count + SQUARE * boards.length : RIP * count,
-    wait: 0,
-  }));
+  const sawing = setups.map((setup) => ({ id: setup.id, work: minutesAt(setup), wait: 0 }));
   const chains = pieces.flatMap(({ piece, steps }) =>
     Array.from({ length: piece.copies }, () => steps.map(({ id, work, wait }) => ({ id, work, wait }))),
   );
+  const offcuts = offcutUses(boards, pieces, kerfFor(job.shop, 'board'));
   const pounds = Math.max(0, ...pieces.map((item) => item.weight));
   return {
     pieces,
@@ -206,8 +200,9 @@ export function planJob(job: Job, options: PlanOptions): Plan {
     list,
     cuts,
     setups,
+    offcuts,
     calendar: saturdays(sawing, chains, job.shop.hours, options.today),
-    findings: findingsOf({ job, pieces, buying, list }),
+    findings: findingsOf({ job, pieces, buying, list, offcuts }),
     carry: { pounds, people: Math.max(1, Math.ceil(pounds / job.shop.lift)) },
   };
 }

@@ -86,14 +86,53 @@ test('the parts table sorts, filters and copies as CSV', async ({ page, context 
 test('cuts: a saw setting lights its own cuts; ticks are kept', async ({ page, sill }) => {
   const id = await copyOfDemo(sill);
   await page.goto(`/jobs/${id}/cuts`);
-  await page.getByRole('button', { name: /^Stop 65 6/ }).click();
+  await page.getByRole('button', { name: /^Rough 7 crosscuts/ }).click();
   await expect(page.locator('.cut.dimmed').first()).toBeVisible();
-  await expect(page.locator('.cut:not(.dimmed)')).toHaveCount(6);
+  await expect(page.locator('.cut:not(.dimmed)')).toHaveCount(7);
   await page.getByRole('button', { name: 'By saw setup' }).click();
   await page.getByRole('checkbox').first().check();
   await expect(page.locator('.saved')).toHaveAttribute('data-state', 'saved');
   await page.reload();
   await expect(page.getByRole('checkbox').first()).toBeChecked();
+});
+
+test('cuts at the saw: one pass at a time, ticked off by Space; a setting is done with its last pass', async ({
+  page,
+  sill,
+}) => {
+  const id = await copyOfDemo(sill);
+  await page.goto(`/jobs/${id}/cuts`);
+  await page.getByRole('button', { name: 'At the bench' }).click();
+  const bench = page.getByRole('dialog');
+  await expect(bench).toContainText('Setting 1 of');
+  await expect(bench.locator('.bench-action')).toContainText('On the line, cut 4');
+  for (let pass = 0; pass < 7; pass++) await page.keyboard.press('Space');
+  await expect(bench).toContainText('Setting 2 of');
+  await expect(bench.locator('.bench-action')).toContainText('past the line');
+  await page.keyboard.press('Escape');
+  await expect(page.locator('.setup').first()).toContainText('done');
+});
+
+test('cuts: tape readings, a file of the pieces, labels', async ({ page }) => {
+  await page.goto('/jobs/demo/cuts');
+  const menu = page.getByRole('button', { name: 'Tape, files' });
+  await menu.click();
+  await page.getByRole('menuitemradio', { name: 'Hooked once' }).click();
+  await expect(page.locator('.tape-line').nth(1)).toContainText('130');
+  await menu.click();
+  const saving = page.waitForEvent('download');
+  await page.getByRole('menuitem', { name: 'Save the pieces as CSV' }).click();
+  const stream = await (await saving).createReadStream();
+  let csv = '';
+  for await (const chunk of stream) csv += chunk;
+  const rows = csv.trim().split(/\r?\n/);
+  expect(rows[0]).toContain('board,from,bought,piece,part,length');
+  const pieces = Number(/(\d+) pieces/.exec((await page.locator('.stage-head').textContent())!)![1]);
+  expect(rows).toHaveLength(pieces + 1);
+  await menu.click();
+  await page.getByRole('menuitem', { name: 'Print labels for the pieces' }).click();
+  await expect(page.locator('.piece-label')).toHaveCount(pieces);
+  await expect(page.locator('.piece-label').first()).toContainText('this face up');
 });
 
 test('build: actions are ticked, at the bench one at a time by Space', async ({ page, sill }) => {

@@ -21,6 +21,7 @@ import { makeTheme } from './theme';
 const Packet = lazy(() => import('./packet/Packet'));
 const YardPage = lazy(() => import('./yard/YardPage'));
 const Templates = lazy(() => import('./packet/Templates'));
+const Labels = lazy(() => import('./packet/Labels'));
 
 const STAGE: Readonly<Record<StageName, () => React.ReactNode>> = {
   brief: BriefStage,
@@ -65,6 +66,14 @@ const router = createBrowserRouter([
         element: (
           <Suspense fallback={<p role="status">Laying out the templates.</p>}>
             <Templates />
+          </Suspense>
+        ),
+      },
+      {
+        path: 'labels',
+        element: (
+          <Suspense fallback={<p role="status">Laying out the labels.</p>}>
+            <Labels />
           </Suspense>
         ),
       },

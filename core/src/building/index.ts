@@ -4,5 +4,6 @@
  */
 export * from './step';
 export * from './clamping';
+export * from './offcuts';
 export { stepsOf } from './steps';
 export { cutsInWords, endsInWords } from './shaping';

@@ -1,13 +1,11 @@
-import { inches, type Length } from '../length';
+import { PER_INCH, type Length } from '../length';
+import { SHORT_PIECE } from '../sawing';
 import { marketOf, offersOf } from '../buying';
 import { alongOf } from '../piece';
 import type { Finding, Job, Piece } from '../job';
 import { isSheet, LUMBER, lumberOf, printMaterial, SAMPLE_YARDS, type Lumber, type Yard } from '../stock';
 import { dim, listOf, say, strong, tag, type Phrase } from '../words';
 import { note, type Facts } from './facts';
-
-/** Under this a piece is held with a block, never by hand. */
-export const SHORT_PIECE: Length = inches(6);
 
 const sells = (yard: Yard, wood: Lumber): boolean =>
   yard.boards.some(({ board, inStock }) => inStock && lumberOf(board) === wood);
@@ -32,8 +30,11 @@ function notSold({ id, wood }: Piece, job: Job): Finding {
   });
 }
 
+/** An offcut is told in whole inches: nobody measures it. */
+const roundDown = (length: Length): Length => Math.floor(length / PER_INCH) * PER_INCH;
+
 /** What found no board, what was proved, and pieces that are dangerous to hold. */
-export function cutNotes({ job, buying }: Facts): readonly Finding[] {
+export function cutNotes({ job, buying, offcuts }: Facts): readonly Finding[] {
   const found: Finding[] = [];
   const market = marketOf(job);
   const lacking = buying.unplaced.filter(({ blank }) => offersOf(blank.material, market).length === 0);
@@ -91,6 +92,14 @@ export function cutNotes({ job, buying }: Facts): readonly Finding[] {
           }),
     );
   }
+  const samples = offcuts.filter(({ jobs }) => jobs.some(({ kind }) => kind === 'sample'));
+  if (samples.length > 0)
+    found.push(
+      note(null, 'samples', 'care', 'cuts', {
+        title: say`Keep ${samples.length === 1 ? 'this offcut' : 'these offcuts'} for samples`,
+        because: say`${listOf(samples.map(({ board, offcut }): Phrase => say`${dim(roundDown(offcut.length))} of board ${strong(board)}`))}: the same wood as the top. Try stain and finish there before the top.`,
+      }),
+    );
   const short = [
     ...new Set(
       buying.boards

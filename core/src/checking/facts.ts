@@ -2,7 +2,7 @@ import type { Boards, BuyingList } from '../buying';
 import type { Finding, Job, Piece } from '../job';
 import type { Fastening } from '../joinery';
 import type { Part, PieceModel } from '../piece';
-import type { Step } from '../building';
+import type { OffcutUse, Step } from '../building';
 
 /** Everything computed about one piece. */
 export type PieceFacts = {
@@ -19,6 +19,7 @@ export type Facts = {
   readonly pieces: readonly PieceFacts[];
   readonly buying: Boards;
   readonly list: BuyingList;
+  readonly offcuts: readonly OffcutUse[];
 };
 
 type Rest = Pick<Finding, 'title' | 'because'> & Partial<Pick<Finding, 'about' | 'numbers' | 'remedies'>>;

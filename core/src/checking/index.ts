@@ -12,7 +12,7 @@ import { woodNotes } from './wood';
  * The plan in, findings out. Reads every earlier room and feeds none. Used by the margin of each stage.
  */
 export * from './facts';
-export { SHORT_PIECE } from './cuts';
+
 export * from './people';
 export * from './strength';
 

@@ -22,10 +22,13 @@ export type SolveOptions = {
   readonly integer?: IntegerSolver | null;
 };
 
-/** Shaken restarts of the search, and branches of the complete one. Counts, not seconds: the same everywhere. */
+/**
+ * Shaken restarts of the search, branches of the complete one, rectangles put over all first rules where nothing prices
+ * them and where something does, rounds of packing anew. Counts, not seconds: the same everywhere.
+ */
 const EFFORTS = {
-  quick: { tries: 8, steps: 60_000, rounds: 60, nodes: 0 },
-  full: { tries: 12, steps: 100_000, rounds: 6_000, nodes: 1_500 },
+  quick: { tries: 8, steps: 60_000, put: 600, putFew: 600, rounds: 60, nodes: 0 },
+  full: { tries: 12, steps: 100_000, put: 40_000, putFew: 4_000, rounds: 6_000, nodes: 1_500 },
 } as const;
 
 export type Unplaced = { readonly part: string; readonly quantity: number; readonly because: string };
@@ -80,18 +83,16 @@ const bestOf = (group: Group, a: Answer, b: Answer): Answer => ({
 function solveSideBySide(group: Group, means: Means): Answer {
   const { effort, stopped } = means;
   const priced = group.items.length <= MOST_KINDS && canPrice(group);
-  const packing = packByGuillotine(group, priced || effort.nodes === 0 ? FEW_PUT : MOST_PUT, stopped);
+  const packing = packByGuillotine(group, priced ? effort.putFew : effort.put, stopped);
   let answer: Answer = { cutting: cuttingOf(group, packing), bound: areaBound(group) };
-  if (open(answer) && group.items.length <= MOST_KINDS) answer = solveInRows(group, means, answer);
+  // Rows that nothing prices exactly are worth their time only where there is some.
+  if (open(answer) && (priced || (effort.nodes > 0 && group.items.length <= MOST_KINDS)))
+    answer = solveInRows(group, means, answer);
   if (!open(answer)) return answer;
   const rounds = priced ? effort.rounds / 10 : effort.rounds;
   const cutting = cuttingOf(group, repacked(group, packing, rounds, answer.bound, stopped));
   return bestOf(group, answer, { cutting, bound: 0 });
 }
-
-/** Pieces put, over all the rules that are tried at first: long lists try fewer. */
-const MOST_PUT = 40_000;
-const FEW_PUT = 4_000;
 
 /**
  * Column generation and a search by its prices; branching on how many of each bin are used; what is still open then is

@@ -8,3 +8,5 @@ export * from './yard-csv';
 export * from './on-hand';
 export * from './template';
 export * from './svg';
+export * from './layout';
+export * from './cuts-csv';

@@ -33,12 +33,16 @@ export function svgOf(templates: readonly Template[], title: string): string {
   const gap = 14;
   const width = Math.max(...templates.map((template) => template.width)) + 2 * gap;
   let y = gap;
-  const groups = templates.map(({ view, height, lines }) => {
+  const groups = templates.map(({ view, height, lines, texts = [] }) => {
     const paths = lines.map(({ kind, points, note }) => {
       const { width: stroke, dash } = STROKES[kind];
       return `<path d="${pathOf(points, height)}" stroke-width="${stroke}"${dash ? ` stroke-dasharray="${dash}"` : ''}>${note ? `<title>${escaped(note)}</title>` : ''}</path>`;
     });
-    const group = `<g id="${view}" transform="translate(${gap} ${number(y)})">${paths.join('')}<text x="2" y="-3" font-size="5" fill="black" stroke="none">${escaped(`${title}, ${view}`)}</text></g>`;
+    const words = texts.map(
+      ({ at: [tx, ty], size, text }) =>
+        `<text x="${number(tx)}" y="${number(height - ty + size / 3)}" font-size="${number(size)}" text-anchor="middle" fill="black" stroke="none">${escaped(text)}</text>`,
+    );
+    const group = `<g id="${view}" transform="translate(${gap} ${number(y)})">${paths.join('')}${words.join('')}<text x="2" y="-3" font-size="5" fill="black" stroke="none">${escaped(`${title}, ${view}`)}</text></g>`;
     y += height + gap;
     return group;
   });

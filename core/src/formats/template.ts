@@ -14,6 +14,8 @@ export type Template = {
   readonly width: number;
   readonly height: number;
   readonly lines: readonly Line[];
+  /** Words on it, each about its middle, by height of its letters. */
+  readonly texts?: readonly { readonly at: readonly [number, number]; readonly size: number; readonly text: string }[];
 };
 
 const mm = (length: number): number => length / PER_MM;

@@ -8,4 +8,5 @@ export * from './shop';
 export * from './read';
 export * from './change';
 export * from './finding';
+export * from './marks';
 export * from './defaults';

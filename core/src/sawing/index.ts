@@ -1,5 +1,9 @@
 /**
- * From layout to saw. In: numbered boards. Out: numbered cuts and saw settings in the order to work through them.
- * Used by the Cuts stage, the cut sheets and the calendar.
+ * From layout to saw. In: boards with what lies on them, and the shop. Out: the pieces in the order they are best cut,
+ * every cut numbered, the settings of the saws in working order, marks for a tape, and what to look out for. Used by
+ * the cut sheets, the calendar and the order of cuts.
  */
 export * from './setups';
+export * from './cautions';
+export * from './marks';
+export * from './passes';

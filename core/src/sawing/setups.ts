@@ -1,8 +1,18 @@
-import type { Length } from '../length';
+import { toInches, type Length } from '../length';
+import { able, kerfFor, WAYS, type Shop, type Tool } from '../job';
 import type { Board, CutPiece } from '../buying';
 import type { Part } from '../piece';
+import type { Rip } from '../milling';
+import { SHEETS, isSheet } from '../stock';
+import type { Phrase } from '../words';
+import { arrange, PAST, type SawnBoard, type Stick } from './arrange';
+import { breakDown, type SheetCut } from './breakdown';
+import { cautionsFor } from './cautions';
 
-/** A numbered cut. A crosscut is at x from y to y, measured from the left end; a rip is at y from x to x. */
+/**
+ * A numbered cut, as it is drawn and written on the wood. A crosscut is at x where it begins and leans by its angle; a
+ * rip is at y from x to x.
+ */
 export type NumberedCut = {
   readonly number: number;
   readonly board: number;
@@ -10,113 +20,301 @@ export type NumberedCut = {
   readonly at: Length;
   readonly from: Length;
   readonly to: Length;
-  /** The piece that a crosscut on a board frees; null on sheets, where one cut frees several. */
+  readonly angle: number;
+  /** The piece whose right end it makes; null where it only begins one, and where a board is broken down. */
   readonly piece: CutPiece | null;
+  /** How a guide or fence is set for it, on what is broken down. */
+  readonly setting: Pick<SheetCut, 'setting' | 'reference' | 'share'> | null;
 };
 
-/** One setting of the saw and everything that is cut with it before it is moved. */
+/** One setting of a saw and everything that is cut with it before it is moved. */
 export type Setup = {
   readonly id: string;
-  /** A stop on the crosscut saw, a rip fence, or a guide clamped across a sheet. */
-  readonly kind: 'stop' | 'fence' | 'guide';
-  /** Length or width that the stop or fence is set to; 0 for a sheet, whose cuts are each marked. */
+  /** By marks on the boards, a stop on the crosscut saw, a rip fence, or a guide clamped across a sheet. */
+  readonly kind: 'marks' | 'stop' | 'fence' | 'guide';
+  /** What does it; null where the shop has nothing, so that the yard must. */
+  readonly tool: Tool | null;
+  /** Length or width that the stop or fence is set to; for marks how far past each line; 0 for a sheet. */
   readonly setting: Length;
+  /** Fence settings in order where both edges are ripped: the first edge, then the width. Else empty. */
+  readonly passes: readonly Length[];
   readonly parts: readonly Part[];
-  /** Pieces cut at this setting. */
+  /** Cuts of the saw at this setting. */
   readonly count: number;
   readonly boards: readonly number[];
-  /** Numbers of the crosscuts; empty for rips. */
+  /** Numbers of the cuts it makes, or makes roughly. */
   readonly cuts: readonly number[];
+  /** Pieces it works on. */
+  readonly pieces: readonly CutPiece[];
+  /** Along a fence: what goes through in one, several pieces where they are ripped before they are parted. */
+  readonly runs: readonly { readonly board: number; readonly pieces: readonly CutPiece[] }[];
   /** How many may be laid side by side and cut at once: only narrow crosscuts of one length. */
   readonly gang: number;
   /** Left long on purpose, and for what. */
   readonly extraFor: CutPiece['blank']['extraFor'];
   /** Angles the saw is turned to at the two ends, degrees; null for square ones. */
   readonly ends: CutPiece['blank']['ends'];
+  /** Not in its usual place: before the rips, or once plies are glued. */
+  readonly when: 'as usual' | 'before ripping' | 'after gluing';
+  readonly cautions: readonly Phrase[];
 };
 
-/** Every crosscut on boards and every cut through sheets, numbered board by board, in the order they are made. */
-export function numberCuts(boards: readonly Board[]): readonly NumberedCut[] {
-  let number = 0;
-  return boards.flatMap((board): readonly NumberedCut[] =>
-    'sheet' in board.offer
-      ? board.cuts.map((cut) => ({ number: ++number, board: board.number, ...cut, piece: null }))
-      : board.pieces.map((piece) => ({
-          number: ++number,
-          board: board.number,
-          kind: 'crosscut',
-          at: piece.x + piece.length,
-          from: 0,
-          to: board.width,
-          piece,
-        })),
-  );
-}
+/** Boards in the order and places they are sawn, every cut numbered, and the settings of the saws in working order. */
+export type Sawing = {
+  readonly boards: readonly Board[];
+  readonly cuts: readonly NumberedCut[];
+  readonly setups: readonly Setup[];
+};
 
 const distinct = <T>(values: readonly T[]): readonly T[] => [...new Set(values)];
 
-type BoardCut = NumberedCut & { readonly piece: CutPiece };
+/** Share of a sheet that one person lifts. */
+function liftable({ material, length, width }: Board, lift: number): number {
+  if (!isSheet(material)) return 1;
+  const { density, thickness } = SHEETS[material];
+  return lift / (((toInches(length) * toInches(width) * toInches(thickness)) / 1728) * density);
+}
 
-/**
- * Saw settings in working order: stops from the longest down (each board has its longest piece first, so this order
- * can be followed on every board), then the rip fence from the widest down, then the sheets one by one.
- *
- * @param reach width that the crosscut saw takes at once: so many boards may lie side by side.
- */
-export function sawSetups(cuts: readonly NumberedCut[], boards: readonly Board[], reach: Length): readonly Setup[] {
-  const stops = new Map<string, BoardCut[]>();
-  const fences = new Map<string, BoardCut[]>();
-  const add = (to: Map<string, BoardCut[]>, key: string, cut: BoardCut) => to.set(key, [...(to.get(key) ?? []), cut]);
-  for (const cut of cuts) {
-    if (cut.piece === null) continue;
-    const made = { ...cut, piece: cut.piece };
-    const { blank, length } = cut.piece;
-    add(stops, `stop:${length}:${blank.thickness}${blank.ends ? `:${blank.ends.left}:${blank.ends.right}` : ''}`, made);
-    if (blank.rip) add(fences, `fence:${blank.rip.to}:${blank.thickness}`, made);
-  }
-  const setup = (kind: 'stop' | 'fence', [id, made]: [string, BoardCut[]]): Setup => {
-    const { blank, length } = made[0]!.piece;
-    const widest = Math.max(...made.map((cut) => cut.piece.blank.width));
-    const extras = distinct(made.map((cut) => cut.piece.blank.extraFor));
-    return {
-      id,
-      kind,
-      setting: kind === 'stop' ? length : blank.rip!.to,
-      parts: distinct(made.map((cut) => cut.piece.blank.part)),
-      count: made.length,
-      boards: distinct(made.map((cut) => cut.board)),
-      cuts: kind === 'stop' ? made.map((cut) => cut.number) : [],
-      gang: kind === 'stop' && !blank.ends ? Math.max(1, Math.min(made.length, Math.floor(reach / widest))) : 1,
-      extraFor: extras.length === 1 ? extras[0]! : null,
-      ends: kind === 'stop' ? blank.ends : null,
-    };
+/** The piece whose right end a crosscut of a lane makes. */
+const madeBy = (pieces: readonly CutPiece[], { at, angle }: Board['cuts'][number]): CutPiece | null =>
+  pieces.find(({ x, length, width, slants }) => {
+    const lean = Math.round(width * Math.tan((slants.right * Math.PI) / 180));
+    return slants.right === angle && Math.abs(x + length - Math.max(0, lean) - at) <= 2;
+  }) ?? null;
+
+function numberCuts(sawn: readonly SawnBoard[], shop: Shop): readonly NumberedCut[] {
+  let number = 0;
+  return sawn.flatMap(({ board, lane }): readonly NumberedCut[] => {
+    if (!lane)
+      return breakDown(
+        board,
+        kerfFor(shop, 'sheet' in board.offer ? 'sheet' : 'board'),
+        liftable(board, shop.lift),
+      ).map(({ kind, at, from, to, angle, ...setting }) => ({
+        number: ++number,
+        board: board.number,
+        ...{ kind, at, from, to, angle },
+        piece: null,
+        setting,
+      }));
+    // A square cut that only begins a stretch squares its end: it is part of making the board ready, not numbered.
+    return board.cuts.flatMap((cut): readonly NumberedCut[] => {
+      const piece = madeBy(board.pieces, cut);
+      if (piece === null && (cut.angle === 0 || cut.kind === 'rip')) return [];
+      return [{ number: ++number, board: board.number, ...cut, piece, setting: null }];
+    });
+  });
+}
+
+const first = (shop: Shop, ways: readonly (readonly Tool[])[]): Tool | null =>
+  ways.find((way) => able(shop.tools, [way]))?.[0] ?? null;
+
+/** What crosscuts a board so wide, turned so far: a mitre saw where it reaches. */
+function crosscutTool(shop: Shop, width: Length, angle: number): Tool | null {
+  const reaches = width <= shop.crosscut && angle <= shop.mitre;
+  return first(shop, [...(reaches ? [['mitre saw'] as const] : []), ['circular saw'], ['table saw'], ['hand saw']]);
+}
+
+type Made = { readonly cut: NumberedCut; readonly piece: CutPiece };
+
+/** A mitred piece has a cut at its left end too, unless the piece before it lent its slant. */
+const degreesOf = ({ ends }: CutPiece['blank']): number =>
+  ends ? Math.max(...[ends.left, ends.right].map(Math.abs)) : 0;
+
+function stopSetup(id: string, made: readonly Made[], shop: Shop, when: Setup['when']): Setup {
+  const { blank, length } = made[0]!.piece;
+  const widest = Math.max(...made.map(({ piece }) => piece.blank.width));
+  const extras = distinct(made.map(({ piece }) => piece.blank.extraFor));
+  const tool = crosscutTool(shop, widest, degreesOf(blank));
+  const square = blank.ends === null;
+  return drawnUp({
+    id,
+    kind: 'stop',
+    tool,
+    setting: length,
+    made,
+    gang: tool === 'mitre saw' && square ? Math.max(1, Math.min(made.length, Math.floor(shop.crosscut / widest))) : 1,
+    extraFor: extras.length === 1 ? extras[0]! : null,
+    ends: blank.ends,
+    when,
+  });
+}
+
+type Rough = Pick<Setup, 'id' | 'kind' | 'tool' | 'setting'> &
+  Partial<Setup> & { readonly made: readonly Made[]; readonly others?: readonly CutPiece[] };
+
+/** Fills in what follows from the cuts and pieces of a setting. */
+function drawnUp({ made, others = [], ...given }: Rough): Setup {
+  const pieces = [...made.map(({ piece }) => piece), ...others];
+  const setup = {
+    passes: [],
+    runs: [],
+    parts: distinct(pieces.map((piece) => piece.blank.part)),
+    count: made.length,
+    boards: distinct(made.map(({ cut }) => cut.board)),
+    cuts: made.map(({ cut }) => cut.number),
+    pieces,
+    gang: 1,
+    extraFor: null,
+    ends: null,
+    when: 'as usual' as const,
+    ...given,
   };
-  const longest = (a: Setup, b: Setup) => b.setting - a.setting;
-  const sheets = boards
-    .filter((board) => 'sheet' in board.offer)
-    .map((board): Setup => {
-      const own = cuts.filter((cut) => cut.board === board.number);
-      return {
-        id: `guide:${board.offer.id}:${board.pieces.map((piece) => piece.blank.part.id).join('+')}`.slice(0, 118),
+  return { ...setup, cautions: cautionsFor(setup) };
+}
+
+/** Sticks and single pieces ripped to one width. */
+type ToRip = { readonly rip: Rip; readonly board: number; readonly pieces: readonly CutPiece[] };
+
+function fenceSetup(id: string, rows: readonly ToRip[], shop: Shop, when: Setup['when']): Setup {
+  const { to } = rows[0]!.rip;
+  const pieces = rows.flatMap((row) => row.pieces);
+  const both = rows.some(({ rip }) => rip.why === 'square edges');
+  const { from } = rows.find(({ rip }) => rip.why === 'square edges')?.rip ?? rows[0]!.rip;
+  const runs = when === 'after gluing' ? Math.ceil(pieces.length / pieces[0]!.blank.part.plies) : rows.length;
+  return drawnUp({
+    id,
+    kind: 'fence',
+    tool: first(shop, WAYS.rip),
+    setting: to,
+    made: [],
+    others: pieces,
+    runs: rows.map(({ board, pieces: stick }) => ({ board, pieces: stick })),
+    passes: both ? [from - Math.round((from - to) / 2), to] : [],
+    count: runs * (both ? 2 : 1),
+    boards: distinct(rows.map(({ board }) => board)),
+    when,
+  });
+}
+
+function by<T>(rows: readonly T[], key: (row: T) => string): readonly (readonly [string, readonly T[]])[] {
+  const groups = new Map<string, T[]>();
+  for (const row of rows) {
+    const name = key(row);
+    groups.set(name, [...(groups.get(name) ?? []), row]);
+  }
+  return [...groups];
+}
+
+const largest = (a: Setup, b: Setup) => b.setting - a.setting;
+
+/** The settings of a lane's crosscuts and rips. */
+function laneSetups(sawn: readonly SawnBoard[], cuts: readonly NumberedCut[], shop: Shop): readonly Setup[] {
+  const cutOf = new Map(cuts.flatMap((cut) => (cut.piece ? [[cut.piece, cut] as const] : [])));
+  const making = (pieces: readonly CutPiece[]): readonly Made[] =>
+    pieces.flatMap((piece) => {
+      const cut = cutOf.get(piece);
+      return cut ? [{ cut, piece }] : [];
+    });
+  const lanes = sawn.filter(({ lane }) => lane);
+  const parted = lanes.flatMap(({ sticks }) => sticks.filter(({ past }) => past !== null));
+  const lastOf = ({ pieces }: Stick) => pieces.at(-1)!;
+  const onLine = new Set(parted.filter(({ past }) => past === 0).map(lastOf));
+  const marks = (id: string, setting: Length, sticks: readonly Stick[]): readonly Setup[] => {
+    const made = making(sticks.map(lastOf));
+    if (made.length === 0) return [];
+    const widest = Math.max(...made.map(({ piece }) => piece.blank.width));
+    const extras = distinct(made.map(({ piece }) => piece.blank.extraFor));
+    const extraFor = setting === 0 && extras.length === 1 ? extras[0]! : null;
+    return [drawnUp({ id, kind: 'marks', tool: crosscutTool(shop, widest, 0), setting, made, extraFor })];
+  };
+  const nameOf = ({ piece: { length, blank } }: Made) =>
+    `${length}:${blank.thickness}${blank.ends ? `:${blank.ends.left}:${blank.ends.right}` : ''}`;
+  const stops = (kind: 'stop' | 'early', of: readonly SawnBoard[]) =>
+    by(making(of.flatMap(({ board }) => board.pieces.filter((piece) => !onLine.has(piece)))), nameOf)
+      .map(([name, made]) => stopSetup(`${kind}:${name}`, made, shop, kind === 'early' ? 'before ripping' : 'as usual'))
+      .sort(largest);
+  const fences = (kind: 'fence' | 'glued', rows: readonly ToRip[]) =>
+    by(rows, ({ rip, pieces: [piece] }) => `${rip.to}:${piece!.blank.thickness}`)
+      .map(([name, row]) => fenceSetup(`${kind}:${name}`, row, shop, kind === 'glued' ? 'after gluing' : 'as usual'))
+      .sort(largest);
+  const alone = (board: Board, glued: boolean): readonly ToRip[] =>
+    board.pieces.flatMap((piece) => {
+      const { rip, part } = piece.blank;
+      return rip && part.plies > 1 === glued ? [{ rip, board: board.number, pieces: [piece] }] : [];
+    });
+  const whole = lanes.flatMap(({ board, sticks, crosscutFirst }) =>
+    crosscutFirst
+      ? alone(board, false)
+      : sticks.flatMap(({ rip, pieces }) => (rip ? [{ rip, board: board.number, pieces }] : [])),
+  );
+  return [
+    ...marks(
+      'marks:line',
+      0,
+      parted.filter(({ past }) => past === 0),
+    ),
+    ...marks(
+      'marks:past',
+      PAST,
+      parted.filter(({ past }) => past !== null && past > 0),
+    ),
+    ...stops(
+      'early',
+      lanes.filter(({ crosscutFirst }) => crosscutFirst),
+    ),
+    ...fences('fence', whole),
+    ...stops(
+      'stop',
+      lanes.filter(({ crosscutFirst }) => !crosscutFirst),
+    ),
+    ...fences(
+      'glued',
+      lanes.flatMap(({ board }) => alone(board, true)),
+    ),
+  ];
+}
+
+/** What is broken down from edge to edge: one setup a sheet, since each cut is set on its own. */
+function sheetSetups(sawn: readonly SawnBoard[], cuts: readonly NumberedCut[], shop: Shop): readonly Setup[] {
+  const names = new Set<string>();
+  return sawn.flatMap(({ board, lane }): readonly Setup[] => {
+    if (lane) return [];
+    const own = cuts.filter((cut) => cut.board === board.number);
+    const base = `guide:${board.offer.id}:${board.pieces.map((piece) => piece.blank.part.id).join('+')}`.slice(0, 114);
+    // Two sheets cut alike would have one name: they are told apart by their place.
+    let id = base;
+    for (let at = 2; names.has(id); at++) id = `${base}:${at}`;
+    names.add(id);
+    const tool =
+      'sheet' in board.offer ? first(shop, [['circular saw', 'guide'], ['table saw']]) : first(shop, WAYS.rip);
+    return [
+      drawnUp({
+        id,
         kind: 'guide',
+        tool,
         setting: 0,
-        parts: distinct(board.pieces.map((piece) => piece.blank.part)),
+        made: [],
+        others: board.pieces,
         count: own.length,
         boards: [board.number],
         cuts: own.map((cut) => cut.number),
-        gang: 1,
-        extraFor: null,
-        ends: null,
-      };
-    });
-  // Two sheets cut alike would have one name: they are told apart by their place.
-  const named = sheets.map((sheet, at) => ({
-    ...sheet,
-    id: `${sheet.id}`.slice(0, 114) + (sheets.findIndex((other) => other.id === sheet.id) === at ? '' : `:${at}`),
-  }));
-  return [
-    ...[...stops].map((entry) => setup('stop', entry)).sort(longest),
-    ...[...fences].map((entry) => setup('fence', entry)).sort(longest),
-    ...named,
-  ];
+      }),
+    ];
+  });
 }
+
+/**
+ * From boards laid out to boards that can be sawn: pieces in the order they are best cut, every cut numbered board by
+ * board, and the settings in working order: rough cuts by marks, what must be crosscut before it is ripped, rips from
+ * the widest down, stops from the longest down, rips of what is glued up, then sheets. The order can be followed on
+ * every board; each setting comes once.
+ */
+export function sawingOf(boards: readonly Board[], shop: Shop): Sawing {
+  const sawn = boards.map((board) => arrange(board, shop));
+  const cuts = numberCuts(sawn, shop);
+  return {
+    boards: sawn.map(({ board }) => board),
+    cuts,
+    setups: [...laneSetups(sawn, cuts, shop), ...sheetSetups(sawn, cuts, shop)],
+  };
+}
+
+/** Minutes for one crosscut with a stop or by a mark, one rip, one board squared. One person, not hurried. */
+const CROSSCUT = 2;
+const RIP = 4;
+const SQUARE = 2;
+
+/** Minutes at one setting: each cut, and a board made ready where it is crosscut. Several cut at once count as one. */
+export const minutesAt = ({ kind, count, gang, boards }: Setup): number =>
+  kind === 'stop' || kind === 'marks' ? CROSSCUT * Math.ceil(count / gang) + SQUARE * boards.length : RIP * count;

@@ -1,5 +1,5 @@
-import { useMediaQuery } from '@mui/material';
 import { scaleLinear } from 'd3';
+import type { ReactNode } from 'react';
 import {
   KEEP_OFFCUT,
   PER_INCH,
@@ -10,6 +10,7 @@ import {
   type Board,
   type Length,
   type NumberedCut,
+  type OffcutUse,
 } from '@sill/core';
 import { useJob, useMark, useUnits } from '../state/hooks';
 import type { ROLE_TONE } from '../theme';
@@ -23,12 +24,28 @@ type Props = {
   readonly label: (partId: string) => string;
   /** Cuts of the saw setup being looked at; the others step back. Null shows all alike. */
   readonly lit: ReadonlySet<number> | null;
+  /** Width of the drawing in its own units: as many as the pixels it will have, so that text stays its size. */
+  readonly wide: number;
+  /** What becomes of what is left, where it has a job. */
+  readonly uses: readonly OffcutUse[];
+  /** What stands below it. */
+  readonly children?: ReactNode;
 };
 
-/** Width of the drawing in its own units: as many as the pixels it will have, so that text stays its size. */
-const WIDE = 640;
-const NARROW = 330;
-const TOP = 26;
+/** Room above a board for one row of numbers, and for each further row. */
+const ROW = 26;
+const MORE = 21;
+
+/** Numbers that would touch their neighbour stand in a row above. */
+function rowsOf(places: readonly number[]): readonly number[] {
+  const ends: number[] = [];
+  return places.map((place) => {
+    const row = ends.findIndex((end) => place - end >= 21);
+    const taken = row < 0 ? ends.length : row;
+    ends[taken] = place;
+    return taken;
+  });
+}
 
 /** About how wide text of this many letters is at 15 px. */
 const room = (letters: number) => letters * 7.6;
@@ -37,19 +54,23 @@ const room = (letters: number) => letters * 7.6;
  * One board to scale: squared ends hatched, pieces with their tags and lengths, numbered cuts, rips dashed inside, and
  * what is kept. What a narrow piece has no room for is left out of the drawing and stands in its name.
  */
-export function BoardRow({ board, cuts, longest, label, lit }: Props) {
+export function BoardRow({ board, cuts, longest, label, lit, wide: total, uses, children }: Props) {
   const units = useUnits();
   const { car } = useJob().shop;
-  const narrow = useMediaQuery('(max-width: 599px)');
-  const total = narrow ? NARROW : WIDE;
   const x = scaleLinear().domain([0, longest]).range([0, total]);
   const width = board.pieces[0]!.blank.width;
   const tall = Math.max(26, Math.min(44, 8 + toInches(width) * 6));
+  const places = cuts.map((cut) => 1 + x(cut.at + lean(cut.angle, width)));
+  const rows = rowsOf(places);
+  const top = ROW + MORE * Math.max(0, ...rows);
   const inches = (length: Length) => printLength(length, units, true);
   const [first, last] = [board.pieces[0]!, board.pieces.at(-1)!];
+  const cutOf = new Map(cuts.flatMap((cut) => (cut.piece ? [[cut.piece, cut.number] as const] : [])));
   const name = `Board ${board.number}, ${boardName(board, units)}: ${board.pieces.map((piece) => `${label(piece.blank.part.id)} ${inches(piece.length)}`).join(', ')}`;
   const atStore = board.hand ? [] : (storeCuts(board, car) ?? []);
-  const kept = board.offcuts.filter((offcut) => offcut.length >= KEEP_OFFCUT);
+  const kept = board.offcuts.filter(
+    ({ length, x: at }) => length >= KEEP_OFFCUT || uses.some((use) => use.offcut.x === at),
+  );
   return (
     <div className="board-row">
       <div className="board-name">
@@ -62,17 +83,17 @@ export function BoardRow({ board, cuts, longest, label, lit }: Props) {
         </span>
         <EndSection width={width} thickness={first.blank.thickness} />
       </div>
-      <svg className="board" viewBox={`0 0 ${total + 14} ${TOP + tall + 8}`} role="img" aria-label={name}>
-        <rect className="outline" x={1} y={TOP} width={x(board.length)} height={tall} rx={2} />
-        <rect className="waste" x={1} y={TOP} width={x(first.x)} height={tall} />
+      <Drawing wide={total + 14} tall={top + tall + 8} name={name}>
+        <rect className="outline" x={1} y={top} width={x(board.length)} height={tall} rx={2} />
+        <rect className="waste" x={1} y={top} width={x(first.x)} height={tall} />
         {board.hand?.bad.map(({ from, to }) => (
-          <rect key={from} className="waste" x={1 + x(from)} y={TOP} width={x(to) - x(from)} height={tall} />
+          <rect key={from} className="waste" x={1 + x(from)} y={top} width={x(to) - x(from)} height={tall} />
         ))}
         {board.pieces.map((piece, at) => (
           <Piece
             key={at}
             x={1 + x(piece.x)}
-            y={TOP}
+            y={top}
             width={x(piece.length)}
             tall={tall}
             left={x(lean(piece.slants.left, width))}
@@ -84,34 +105,43 @@ export function BoardRow({ board, cuts, longest, label, lit }: Props) {
             digits={printLength(piece.length, units).length}
             rip={piece.blank.rip ? (1 - piece.blank.rip.to / piece.blank.rip.from) * tall : 0}
             square={piece.blank.rip?.why === 'square edges'}
-            dimmed={lit !== null && !lit.has(cuts[at]!.number)}
+            dimmed={lit !== null && !lit.has(cutOf.get(piece) ?? -1)}
           />
         ))}
         {kept.map((offcut) => {
           const wide = x(offcut.length);
-          const words = wide > room(9);
+          const job = uses.find((use) => use.offcut.x === offcut.x)?.jobs[0]?.kind ?? null;
+          const words = job === null ? 'keep ' : `${job} `;
           return (
-            words && (
-              <text key={offcut.x} className="keep" x={1 + x(offcut.x) + wide / 2} y={TOP + tall / 2 + 5}>
-                keep <DimSpan of={Math.floor(offcut.length / PER_INCH) * PER_INCH} />
+            wide > room(words.length + 4) && (
+              <text key={offcut.x} className="keep" x={1 + x(offcut.x) + wide / 2} y={top + tall / 2 + 5}>
+                {words}
+                <DimSpan of={Math.floor(offcut.length / PER_INCH) * PER_INCH} />
               </text>
             )
           );
         })}
         {atStore.map((at) => (
-          <line key={at} className="store-cut" x1={1 + x(at)} x2={1 + x(at)} y1={TOP - 4} y2={TOP + tall + 8} />
+          <line key={at} className="store-cut" x1={1 + x(at)} x2={1 + x(at)} y1={top - 4} y2={top + tall + 8} />
         ))}
-        {cuts.map((cut) => (
+        {cuts.map((cut, at) => (
           <g key={cut.number} className={lit !== null && !lit.has(cut.number) ? 'cut dimmed' : 'cut'}>
-            <CutLine x={1 + x(cut.at)} tall={tall} lean={x(lean(cut.piece?.slants.right ?? 0, width))} />
-            <circle cx={1 + x(cut.at)} cy={TOP - 15} r={10} />
-            <text x={1 + x(cut.at)} y={TOP - 11}>
+            <CutLine
+              low={1 + x(cut.at)}
+              top={top}
+              tall={tall}
+              lean={x(lean(cut.angle, width))}
+              up={8 + MORE * rows[at]!}
+            />
+            <circle cx={places[at]} cy={top - 15 - MORE * rows[at]!} r={10} />
+            <text x={places[at]} y={top - 11 - MORE * rows[at]!}>
               {cut.number}
             </text>
           </g>
         ))}
         <title>{`${name}. Kerf after every cut. Last cut ${inches(last.x + last.length)} from the left end.`}</title>
-      </svg>
+      </Drawing>
+      {children}
     </div>
   );
 }
@@ -119,11 +149,39 @@ export function BoardRow({ board, cuts, longest, label, lit }: Props) {
 /** How far an end runs to the right from the lower edge of a board to the upper one. */
 const lean = (degrees: number, width: Length): Length => width * Math.tan((degrees * Math.PI) / 180);
 
-/** A cut at a piece's right end, along its slant, with a stub up to its number. */
-function CutLine({ x, tall, lean: to }: { readonly x: number; readonly tall: number; readonly lean: number }) {
-  if (to === 0) return <line x1={x} x2={x} y1={TOP - 8} y2={TOP + tall + 5} />;
-  const [low, high] = [x - Math.max(0, to), x - Math.max(0, to) + to];
-  return <path className="slant" d={`M${x} ${TOP - 8} L${high} ${TOP} L${low} ${TOP + tall}`} />;
+type LineProps = {
+  readonly low: number;
+  readonly top: number;
+  readonly tall: number;
+  readonly lean: number;
+  readonly up: number;
+};
+
+/** A cut from where it begins at the lower edge, along its slant, with a stub up to its number. */
+function CutLine({ low, top, tall, lean: to, up }: LineProps) {
+  if (to === 0) return <line x1={low} x2={low} y1={top - up} y2={top + tall + 5} />;
+  return <path className="slant" d={`M${low + to} ${top - up} V${top} L${low} ${top + tall}`} />;
+}
+
+/** A drawing as wide as its place, or, enlarged, one that is scrolled. */
+export function Drawing({
+  wide,
+  tall,
+  name,
+  children,
+}: {
+  readonly wide: number;
+  readonly tall: number;
+  readonly name: string;
+  readonly children: ReactNode;
+}) {
+  return (
+    <div className="drawing" tabIndex={wide > 700 ? 0 : undefined}>
+      <svg className="board" viewBox={`0 0 ${wide} ${tall.toFixed(0)}`} width={wide} role="img" aria-label={name}>
+        {children}
+      </svg>
+    </div>
+  );
 }
 
 type Side = readonly [low: number, lean: number];
@@ -205,7 +263,7 @@ function EndSection({ width, thickness }: { readonly width: Length; readonly thi
   const tall = Math.max(18, Math.min(40, toInches(width) * 5));
   const wide = Math.max(7, (tall * thickness) / width);
   return (
-    <svg className="end-section" viewBox="0 0 44 44" aria-hidden>
+    <svg className="end-section" viewBox="10 0 24 44" aria-hidden>
       <rect x={22 - wide / 2} y={22 - tall / 2} width={wide} height={tall} rx={2} />
       {[0.3, 0.6].map((at) => (
         <path key={at} d={`M${22 - wide / 2} ${22 - tall / 2 + tall * at + 4} q ${wide / 2} -8 ${wide} 0`} />

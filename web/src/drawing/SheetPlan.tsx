@@ -1,6 +1,7 @@
 import { scaleLinear } from 'd3';
-import { inches, offerName, printLength, type Board, type CutPiece, type Length, type NumberedCut } from '@sill/core';
+import { inches, boardName, printLength, type Board, type CutPiece, type Length, type NumberedCut } from '@sill/core';
 import { useMark, useUnits } from '../state/hooks';
+import { Drawing } from './BoardRow';
 import { runs } from '../stages/labels';
 import { Dim, DimSpan, Text } from '../words/Dim';
 
@@ -9,37 +10,38 @@ type Props = {
   readonly cuts: readonly NumberedCut[];
   readonly label: (partId: string) => string;
   readonly lit: ReadonlySet<number> | null;
+  /** Width of the drawing in its own units. */
+  readonly wide: number;
 };
 
-const WIDE = 640;
 /** Sheets are drawn to the scale of a whole one, so that small ones look small. */
 const USUAL: Length = inches(96);
 const PAD = 16;
 
 /** One sheet to scale: pieces with their tags and sizes, and the cuts numbered in the order they are made. */
-export function SheetPlan({ board, cuts, label, lit }: Props) {
+export function SheetPlan({ board, cuts, label, lit, wide }: Props) {
   const units = useUnits();
   const scale = scaleLinear()
     .domain([0, Math.max(USUAL, board.length)])
-    .range([0, WIDE - 2 * PAD]);
+    .range([0, wide - 2 * PAD]);
   const tall = scale(board.width);
   // The sheet lies as its drawing does: width upwards.
   const y = (value: Length) => PAD + tall - scale(value);
   const x = (value: Length) => PAD + scale(value);
   const sizes = (piece: CutPiece) => `${printLength(piece.length, units)} by ${printLength(piece.width, units)}`;
-  const name = `Sheet ${board.number}, ${offerName(board.offer, units)}: ${board.pieces.map((piece) => `${label(piece.blank.part.id)} ${sizes(piece)}`).join(', ')}`;
+  const name = `Sheet ${board.number}, ${boardName(board, units)}: ${board.pieces.map((piece) => `${label(piece.blank.part.id)} ${sizes(piece)}`).join(', ')}`;
   return (
     <div className="board-row sheet-row">
       <div className="board-name">
         <strong>{board.number}</strong>
         <span>
           <b>
-            <Text of={offerName(board.offer, units)} />
+            <Text of={boardName(board, units)} />
           </b>
           <small>{board.hand ? 'on hand' : 'buy'}</small>
         </span>
       </div>
-      <svg className="board" viewBox={`0 0 ${WIDE} ${(tall + 2 * PAD).toFixed(0)}`} role="img" aria-label={name}>
+      <Drawing wide={wide} tall={tall + 2 * PAD} name={name}>
         <rect className="outline" x={x(0)} y={y(board.width)} width={scale(board.length)} height={tall} rx={2} />
         {board.pieces.map((piece, at) => (
           <Lying
@@ -67,7 +69,7 @@ export function SheetPlan({ board, cuts, label, lit }: Props) {
           );
         })}
         <title>{`${name}. Kerf beside every cut.`}</title>
-      </svg>
+      </Drawing>
       <Sizes
         pieces={board.pieces.filter((piece) => roomForSize(scale(piece.length), scale(piece.width)) === null)}
         label={label}

@@ -56,7 +56,7 @@ describe('a board', () => {
     return {
       board,
       cuts,
-      ...onBench(<BoardRow board={board} cuts={cuts} longest={longest} label={tagOf} lit={lit} />),
+      ...onBench(<BoardRow board={board} cuts={cuts} longest={longest} label={tagOf} lit={lit} wide={640} uses={[]} />),
     };
   };
 
@@ -101,7 +101,9 @@ describe('a sheet', () => {
   test('is drawn to scale: every piece and every cut inside it, none over another', () => {
     for (const board of sheets) {
       const cuts = plan.cuts.filter((cut) => cut.board === board.number);
-      const { container, unmount } = onBench(<SheetPlan board={board} cuts={cuts} label={tagOf} lit={null} />);
+      const { container, unmount } = onBench(
+        <SheetPlan board={board} cuts={cuts} label={tagOf} lit={null} wide={640} />,
+      );
       const number = (element: Element, name: string) => Number(element.getAttribute(name));
       const frame = container.querySelector('.outline')!;
       const box = (element: Element) => ({

@@ -13,7 +13,8 @@ import {
   type Setup,
 } from '@sill/core';
 import { PartPicture } from '../drawing/PartPicture';
-import { Boards, SetupName, SetupWords } from '../stages/cuts/CutsStage';
+import { Boards } from '../stages/cuts/Boards';
+import { SetupName, SetupWords } from '../stages/cuts/SetupWords';
 import { drawnIn, measured } from '../stages/build/BuildStage';
 import { runs, useLabel } from '../stages/labels';
 import { useJob, usePlan } from '../state/hooks';

@@ -1,5 +1,5 @@
-import { demoJob, newJob, newPiece } from '@sill/core';
-import { marksOf, runs } from './labels';
+import { demoJob, marksOf, newJob, newPiece } from '@sill/core';
+import { runs } from './labels';
 
 test('runs of tags are drawn together', () => {
   expect(runs(['L1', 'L2', 'L3', 'L4', 'E1', 'T2', 'T3', 'L1'])).toBe('E1, L1–L4, T2, T3');

@@ -225,7 +225,7 @@ export const drawingStyles = css`
   }
   .board-row {
     display: grid;
-    grid-template-columns: 108px minmax(0, 1fr);
+    grid-template-columns: 116px minmax(0, 1fr);
     align-items: end;
   }
   .board-name {
@@ -266,7 +266,8 @@ export const drawingStyles = css`
     }
   }
   .end-section {
-    width: 40px;
+    flex: none;
+    width: 22px;
     height: 40px;
     & rect {
       fill: var(--sapwood);
@@ -278,9 +279,45 @@ export const drawingStyles = css`
       opacity: 0.7;
     }
   }
+  .drawing {
+    min-width: 0;
+  }
+  .boards[data-zoomed='true'] .drawing {
+    overflow-x: auto;
+    scrollbar-width: thin;
+  }
+  .boards[data-zoomed='true'] .board {
+    width: auto;
+    max-width: none;
+  }
+  .tape-line {
+    grid-column: 2;
+    margin: -4px 0 8px;
+    font-size: 14px;
+    color: var(--soft);
+    & > span {
+      display: block;
+    }
+    & .tape-mark {
+      white-space: nowrap;
+      margin-left: 10px;
+      color: var(--ink);
+      font-size: 15px;
+      & small {
+        display: inline-block;
+        min-width: 17px;
+        text-align: center;
+        border: 1px solid var(--keel);
+        border-radius: 9px;
+        color: var(--keel);
+        font: 600 12px ${DISPLAY};
+      }
+    }
+  }
   .board {
     display: block;
     width: 100%;
+    height: auto;
     & .outline {
       fill: var(--sheet);
       stroke: var(--wood-edge);
@@ -353,7 +390,8 @@ export const drawingStyles = css`
     .board-row {
       grid-template-columns: minmax(0, 1fr);
     }
-    .sheet-sizes {
+    .sheet-sizes,
+    .tape-line {
       grid-column: 1;
     }
     .board-name {

@@ -43,6 +43,18 @@ export const workStyles = css`
       color: var(--soft);
     }
   }
+  .offcuts {
+    margin-top: 14px;
+  }
+  .offcuts ul {
+    margin: 4px 0 0;
+    padding: 0;
+    list-style: none;
+    & li {
+      padding: 5px 0;
+      border-top: 1px solid var(--line);
+    }
+  }
   .setup-block[data-done='true'] {
     background: none;
   }
@@ -175,6 +187,14 @@ export const workStyles = css`
       grid-template-columns: 1fr 1fr;
       gap: 24px;
       align-items: center;
+    }
+    & .bench-body[data-wide='true'] {
+      grid-template-columns: minmax(0, 1fr);
+      align-content: start;
+      overflow-y: auto;
+    }
+    & h1 small {
+      font-size: 0.7em;
     }
     & .bench-action {
       font-size: clamp(24px, 3.6vw, 40px);

@@ -18,13 +18,14 @@ export function dxfOf(templates: readonly Template[], title: string): string {
   dxf.setUnits(Units.Millimeters);
   for (const { name, colour, line } of Object.values(LAYERS)) dxf.addLayer(name, colour, line);
   let y = 0;
-  for (const { view, height, lines } of templates) {
+  for (const { view, height, lines, texts = [] } of templates) {
     for (const { kind, points } of lines) {
       const vertices = points.map(([px, py, bulge]): LWPolylineVertex =>
         bulge === undefined ? { point: point2d(px, py + y) } : { point: point2d(px, py + y), bulge },
       );
       dxf.addLWPolyline(vertices, { flags: LWPolylineFlags.Closed, layerName: LAYERS[kind].name });
     }
+    for (const { at, size, text } of texts) dxf.addText(point3d(at[0], at[1] + y, 0), size, text);
     dxf.addText(point3d(0, y + height + 3, 0), 5, `${title}, ${view}`);
     y += height + 20;
   }

@@ -1,0 +1,125 @@
+import { inches, type Length } from '../length';
+import { KEEP_OFFCUT, type Board } from '../buying';
+import type { Fastening } from '../joinery';
+import type { Piece } from '../job';
+import type { Part } from '../piece';
+import { isSheet } from '../stock';
+import { counted, dim, say, strong, type Phrase } from '../words';
+import type { Step } from './step';
+
+/** A job for an offcut, and how much of its length that takes. */
+export type OffcutJob = {
+  readonly kind: 'sample' | 'spacers' | 'test';
+  readonly what: Phrase;
+  readonly takes: Length;
+};
+
+/** What is left of a board and what becomes of it. */
+export type OffcutUse = {
+  readonly board: number;
+  readonly offcut: Board['offcuts'][number];
+  readonly jobs: readonly OffcutJob[];
+  /** Length left for the rack once the jobs are done; 0 where that is too short to be kept. */
+  readonly keep: Length;
+};
+
+type Made = {
+  readonly piece: Piece;
+  readonly parts: readonly Part[];
+  readonly fastenings: readonly Fastening[];
+  readonly steps: readonly Step[];
+};
+
+/** A want of an offcut: from which boards, best first, and how long. */
+type Want = OffcutJob & { readonly rank: (board: Board) => number };
+
+/** A stain or finish sample: room for the coats beside each other. */
+const SAMPLE: Length = inches(6);
+/** A test of jig, collar and screw: two scraps this long, screwed to each other. */
+const TEST: Length = inches(10);
+/** Spacers are ripped from a stick no shorter than this, then cut into blocks so long. */
+const STICK: Length = inches(12);
+const BLOCK: Length = inches(3);
+
+const NEVER = Infinity;
+
+/** A sample from the very boards that are seen most: the top's; else any of the same material. */
+function sampleOf({ piece, parts }: Made): readonly Want[] {
+  const { stain, coat } = piece.finish;
+  if (stain === 'none' && coat === 'none') return [];
+  const shown = parts.filter(({ role, material }) => role === 'top' && material !== 'bought');
+  const of = shown.length > 0 ? shown : parts.filter(({ material }) => material !== 'bought');
+  const ids = new Set(of.map(({ id }) => id));
+  const materials = new Set(of.map(({ material }) => material));
+  const what = [...(stain === 'none' ? [] : [stain]), ...(coat === 'none' ? [] : [coat])].join(' and ');
+  return [
+    {
+      kind: 'sample',
+      what: say`sample of ${what} for ${piece.name}`,
+      takes: SAMPLE,
+      rank: ({ pieces, material }) =>
+        pieces.some(({ blank }) => ids.has(blank.part.id)) ? 0 : materials.has(material) ? 1 : NEVER,
+    },
+  ];
+}
+
+/** Spacers of every thickness that a step asks for: as many as the step that needs most of them. */
+function spacersOf({ piece, steps }: Made): readonly Want[] {
+  const most = new Map<Length, number>();
+  for (const { thickness, count } of steps.flatMap(({ spacers }) => spacers))
+    most.set(thickness, Math.max(count, most.get(thickness) ?? 0));
+  return [...most].map(([thickness, count]) => ({
+    kind: 'spacers' as const,
+    what: say`${strong(count)} ${count === 1 ? 'spacer' : 'spacers'} ${dim(thickness)} for ${piece.name}: rip, then cut to blocks`,
+    takes: Math.max(STICK, count * BLOCK),
+    rank: ({ material, width }) => (width < thickness ? NEVER : isSheet(material) ? 1 : 0),
+  }));
+}
+
+/** Scraps to try the jig on, one for each setting: of the thickness that is drilled. */
+function testsOf(made: readonly Made[]): readonly Want[] {
+  const settings = new Map<string, Fastening>();
+  for (const fastening of made.flatMap(({ fastenings }) => fastenings))
+    if (fastening.by === 'pocket screws') settings.set(`${fastening.jig} ${fastening.screw}`, fastening);
+  return [...settings.values()].map(({ jig, screw }) => ({
+    kind: 'test' as const,
+    what: say`test of the jig at ${dim(jig)} with a ${screw} screw`,
+    takes: TEST,
+    rank: ({ pieces }) => (pieces.some(({ blank }) => blank.thickness === jig) ? 0 : NEVER),
+  }));
+}
+
+/**
+ * A job for each offcut that can have one: samples first, from the same boards, then spacers and tests, each from the
+ * shortest offcut that will do, so that the long ones stay whole; what is left long enough is for the rack. Wants that
+ * no offcut fills are left out: any scrap will do for those.
+ *
+ * @param kerf between two things cut from one offcut.
+ */
+export function offcutUses(boards: readonly Board[], made: readonly Made[], kerf: Length): readonly OffcutUse[] {
+  const left = boards.flatMap((board) =>
+    board.offcuts
+      .map((offcut) => ({ board, offcut, free: offcut.length, jobs: [] as OffcutJob[] }))
+      .filter(({ offcut }) => Math.min(offcut.length, offcut.width) > 0),
+  );
+  const wants = [...made.flatMap(sampleOf), ...made.flatMap(spacersOf), ...testsOf(made)];
+  for (const { rank, ...job } of wants) {
+    const able = left.filter((row) => row.free >= job.takes && rank(row.board) < NEVER);
+    if (able.length === 0) continue;
+    const best = able.reduce((a, b) => (rank(b.board) - rank(a.board) || b.free - a.free) < 0 ? b : a); // prettier-ignore
+    best.jobs.push(job);
+    best.free -= job.takes + kerf;
+  }
+  return left.flatMap(({ board, offcut, free, jobs }) => {
+    const wide = !('sheet' in board.offer) || offcut.width >= KEEP_OFFCUT;
+    const keep = free >= KEEP_OFFCUT && wide ? free : 0;
+    return jobs.length > 0 || keep > 0 ? [{ board: board.number, offcut, jobs, keep }] : [];
+  });
+}
+
+/** `3 offcuts have a job, 5 are kept`, for a heading. */
+export const offcutsInWords = (uses: readonly OffcutUse[]): string => {
+  const jobs = uses.filter((use) => use.jobs.length > 0).length;
+  const kept = uses.filter((use) => use.keep > 0).length;
+  return `${counted(jobs, 'offcut has', 'offcuts have')} a job · ${kept} kept`;
+};

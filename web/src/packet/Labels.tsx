@@ -1,0 +1,118 @@
+import { Button, GlobalStyles, ToggleButton, ToggleButtonGroup } from '@mui/material';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { isSheet, printMaterial, type CutPiece, type Plan } from '@sill/core';
+import { useJob, usePlan } from '../state/hooks';
+import { useLabel } from '../stages/labels';
+import { Dim, Text } from '../words/Dim';
+import type { Paper } from './heights';
+
+/** Labels on a page: three across, so many down. */
+const ROWS: Record<Paper, number> = { letter: 6, a4: 7 };
+const ACROSS = 3;
+
+type Label = { readonly piece: CutPiece; readonly board: number; readonly cut: number | null };
+
+/** One label a piece that is cut, in the order of the boards, so that they can be stuck on as they come off the saw. */
+function labelsIn({ buying, cuts }: Plan): readonly Label[] {
+  const cutOf = new Map(cuts.flatMap((cut) => (cut.piece ? [[cut.piece, cut.number] as const] : [])));
+  return buying.boards.flatMap((board) =>
+    board.pieces.map((piece) => ({ piece, board: board.number, cut: cutOf.get(piece) ?? null })),
+  );
+}
+
+/** Labels for every piece: its tag, sizes, board and cut, and which face is up. Printed, cut apart, taped on. */
+export default function Labels() {
+  const job = useJob();
+  const plan = usePlan();
+  const navigate = useNavigate();
+  const [paper, setPaper] = useState<Paper>(job.units === 'mm' ? 'a4' : 'letter');
+  if (!plan) return <p role="status">Working out the plan.</p>;
+  const labels = labelsIn(plan);
+  const each = ROWS[paper] * ACROSS;
+  const pages = Array.from({ length: Math.ceil(labels.length / each) }, (_, at) =>
+    labels.slice(at * each, (at + 1) * each),
+  );
+  return (
+    <div className="packet" data-paper={paper}>
+      <GlobalStyles styles={{ '@page': { size: paper === 'letter' ? 'letter' : 'A4', margin: '13mm' } }} />
+      <div className="packet-tools">
+        <Button onClick={() => void navigate(-1)}>Back</Button>
+        <span>
+          {labels.length} labels on {pages.length} {pages.length === 1 ? 'page' : 'pages'}
+        </span>
+        <ToggleButtonGroup
+          size="small"
+          exclusive
+          value={paper}
+          onChange={(_, value: Paper | null) => value && setPaper(value)}
+          aria-label="Paper"
+        >
+          <ToggleButton value="letter">Letter</ToggleButton>
+          <ToggleButton value="a4">A4</ToggleButton>
+        </ToggleButtonGroup>
+        <Button variant="contained" onClick={() => window.print()}>
+          Print
+        </Button>
+      </div>
+      {pages.map((page, at) => (
+        <section key={at} className="page">
+          <header>
+            <h1>Labels</h1>
+            <p>{job.name} · cut apart, tape on as each piece comes off the saw</p>
+          </header>
+          <div className="page-body labels">
+            {page.map((label, k) => (
+              <PieceLabel key={k} {...label} />
+            ))}
+          </div>
+          <footer>
+            <span>Sizes are as cut; what is ripped or trimmed later is below them.</span>
+            <span>
+              {at + 1} of {pages.length}
+            </span>
+          </footer>
+        </section>
+      ))}
+    </div>
+  );
+}
+
+function PieceLabel({ piece, board, cut }: Label) {
+  const name = useLabel();
+  const { blank, length, width } = piece;
+  const { part, rip, extra, extraFor, material } = blank;
+  return (
+    <article className="piece-label">
+      <strong>{name(part.id)}</strong>
+      <span className="board-of">
+        board {board}
+        {cut !== null && `, cut ${cut}`}
+      </span>
+      <p>
+        {part.name}, <Text of={printMaterial(material)} />: <Dim of={length} mark />
+        {isSheet(material) && (
+          <>
+            {' '}
+            × <Dim of={width} mark />
+          </>
+        )}
+      </p>
+      <p>
+        {rip && (
+          <>
+            rip to <Dim of={rip.to} mark />
+            {extra > 0 && '; '}
+          </>
+        )}
+        {extra > 0 && (
+          <>
+            <Dim of={extra} mark /> left for {extraFor}
+          </>
+        )}
+      </p>
+      <span className="face-up">▲ this face up</span>
+      <span className="face-up">left end ◀</span>
+    </article>
+  );
+}

@@ -1,0 +1,54 @@
+import { SHORT_PIECE, type Plan } from '@sill/core';
+import { useTicks } from '../../state/useTicks';
+import { Dim } from '../../words/Dim';
+import { Words } from '../../words/Words';
+import { runs, useLabel } from '../labels';
+import { Boards } from './Boards';
+import { SetupName, SetupWords } from './SetupWords';
+
+/** Every setting of the saws in working order, with its own boards and what to look out for. */
+export function BySetup({ plan }: { readonly plan: Plan }) {
+  const { has, toggle } = useTicks();
+  const label = useLabel();
+  return (
+    <div className="stack">
+      <p className="caution">
+        Eye, ear and dust protection; guards stay on; unplug before you change a blade. Nothing under{' '}
+        <Dim of={SHORT_PIECE} mark /> near the blade by hand. The saw’s manual and local rules come first.
+      </p>
+      {plan.setups.map((setup, at) => (
+        <section key={setup.id} className="sheet setup-block" data-done={has(setup.id)}>
+          <label className="tick">
+            <input type="checkbox" checked={has(setup.id)} onChange={() => toggle(setup.id)} />
+            <span>
+              <strong>
+                {at + 1}. <SetupName setup={setup} />
+              </strong>{' '}
+              <SetupWords setup={setup} />: {runs(setup.parts.map((part) => label(part.id)))}
+              {setup.cuts.length > 0 && (
+                <>
+                  {' '}
+                  · cuts <b>{setup.cuts.join(', ')}</b>
+                </>
+              )}
+              {setup.passes.length > 0 && (
+                <>
+                  {' '}
+                  · first edge off, <Dim of={setup.passes[0]!} /> left; then{' '}
+                  {setup.tool === 'table saw' ? 'the fence at' : 'the guide to'} <Dim of={setup.setting} />
+                </>
+              )}
+              {setup.extraFor && <> · left long for {setup.extraFor}</>}
+            </span>
+          </label>
+          {setup.cautions.map((caution, k) => (
+            <p key={k} className="caution">
+              <Words of={caution} />
+            </p>
+          ))}
+          <Boards plan={plan} lit={setup} only={new Set(setup.boards)} />
+        </section>
+      ))}
+    </div>
+  );
+}

@@ -1,0 +1,115 @@
+import { useMemo, useState } from 'react';
+import { passesOf, type Pass, type Plan } from '@sill/core';
+import { Bench } from '../../frame/Bench';
+import { useTicks } from '../../state/useTicks';
+import { Dim } from '../../words/Dim';
+import { Words } from '../../words/Words';
+import { runs, useLabel } from '../labels';
+import { Boards } from './Boards';
+import { SetupName, SetupWords } from './SetupWords';
+
+const listed = (numbers: readonly number[]): string =>
+  numbers.length < 2 ? numbers.join('') : `${numbers.slice(0, -1).join(', ')} and ${numbers.at(-1)}`;
+
+/** What is done in one pass, in a sentence with its one number large. */
+function PassWords({ pass, plan }: { readonly pass: Pass; readonly plan: Plan }) {
+  const label = useLabel();
+  const { setup, cuts, boards, pieces } = pass;
+  const tags = runs(pieces.map(({ blank }) => label(blank.part.id)));
+  const on = `board${boards.length === 1 ? '' : 's'} ${listed(boards)}`;
+  if (setup.kind === 'fence')
+    return (
+      <>
+        {setup.tool ? 'Rip' : 'Have the yard rip'} <b>{tags}</b>, {on}:{' '}
+        {setup.passes.length > 0 && (
+          <>
+            first edge off, <Dim of={setup.passes[0]!} /> left; then{' '}
+          </>
+        )}
+        <b>
+          <Dim of={setup.setting} />
+        </b>{' '}
+        {setup.tool === 'table saw' ? 'from the fence' : 'from the straight edge'}.
+      </>
+    );
+  if (setup.kind === 'guide') {
+    const cut = plan.cuts[cuts[0]! - 1]!;
+    const edge = cut.kind === 'crosscut' ? 'left' : 'lower';
+    return (
+      <>
+        Cut <b>{cut.number}</b>, {cut.kind === 'crosscut' ? 'across' : 'along'}:{' '}
+        <b>
+          <Dim of={cut.setting!.setting} />
+        </b>{' '}
+        from the {edge} {cut.setting!.reference === 'factory' ? 'factory' : 'sawn'} edge.
+      </>
+    );
+  }
+  const at = (
+    <>
+      cut{cuts.length === 1 ? '' : 's'} <b>{listed(cuts)}</b>, {on}: <b>{tags}</b>
+    </>
+  );
+  if (setup.kind === 'marks')
+    return setup.setting === 0 ? (
+      <>On the line, {at}. It is left long.</>
+    ) : (
+      <>
+        <b>
+          <Dim of={setup.setting} />
+        </b>{' '}
+        past the line, {at}. It is cut clean later.
+      </>
+    );
+  return (
+    <>
+      {cuts.length > 1 ? `${cuts.length} together, ` : ''}
+      {at} at{' '}
+      <b>
+        <Dim of={setup.setting} />
+      </b>
+      .
+    </>
+  );
+}
+
+/** The cuts at the saw, one pass at a time; a setting is done when its last pass is. */
+export function CutBench({ plan, onClose }: { readonly plan: Plan; readonly onClose: () => void }) {
+  const { has, tick } = useTicks();
+  const list = useMemo(
+    () =>
+      plan.setups.flatMap((setup, number) =>
+        passesOf(setup, plan.cuts).map((pass, k, all) => ({ setup, number, pass, k, count: all.length })),
+      ),
+    [plan],
+  );
+  const [at, setAt] = useState(() =>
+    Math.max(
+      0,
+      list.findIndex(({ pass, setup }) => !has(pass.id) && !has(setup.id)),
+    ),
+  );
+  const item = list[at];
+  if (!item) return null;
+  const { setup, number, pass, k, count } = item;
+  return (
+    <Bench
+      where={`Setting ${number + 1} of ${plan.setups.length} · ${k + 1} of ${count}`}
+      title={<SetupName setup={setup} />}
+      about={<SetupWords setup={setup} brief />}
+      action={<PassWords pass={pass} plan={plan} />}
+      wide
+      picture={<Boards plan={plan} lit={pass} only={new Set(pass.boards)} tape="hooked" />}
+      caution={setup.cautions[0] && <Words of={setup.cautions[0]} />}
+      first={at === 0}
+      last={at + 1 === list.length}
+      onNext={() => {
+        tick(k + 1 === count ? [pass.id, setup.id] : [pass.id]);
+        if (at + 1 < list.length) setAt(at + 1);
+        else onClose();
+      }}
+      onBack={() => setAt(Math.max(0, at - 1))}
+      onClose={onClose}
+    />
+  );
+}
