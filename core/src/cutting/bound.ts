@@ -85,12 +85,18 @@ function dualFeasible(shares: readonly number[]): readonly Feasible[] {
 const MOST_LEASTS = 24;
 
 /**
- * A cost in cents below which no stock holds all pieces side by side, by areas: of the largest stock, grown by a kerf,
- * each piece's sides are turned by a pair of dual feasible functions, and the sum is so many stocks at least, the
- * cheapest of those there are. Every smaller stock lies inside the largest, so it holds no more.
+ * A cost in cents below which no stock holds all pieces side by side, by areas: as many stocks as are needed, the
+ * cheapest of those there are.
  */
-export function areaBound(group: Group): number {
-  if (group.bins.length === 0 || isMitred(group)) return 0;
+export const areaBound = (group: Group): number =>
+  group.bins.length === 0 || isMitred(group) ? 0 : cheapestOf(group, stocksNeeded(group));
+
+/**
+ * So many stocks at least hold all pieces side by side: of the largest stock, grown by a kerf, each piece's sides are
+ * turned by a pair of dual feasible functions, and their products are added up. Every smaller stock lies inside the
+ * largest, so it holds no more. No mitres; at least one bin.
+ */
+export function stocksNeeded(group: Group): number {
   const long = Math.max(...group.bins.map((bin) => runsOf(bin, group.kerf)));
   const wide = Math.max(...group.bins.map((bin) => bin.usableWidth)) + group.kerf;
   const shares = group.items.map((item, at) => ({
@@ -110,7 +116,7 @@ export function areaBound(group: Group): number {
       );
       most = Math.max(most, sum);
     }
-  return cheapestOf(group, Math.ceil(most - 1e-6));
+  return Math.ceil(most - 1e-6);
 }
 
 /** All runs of a bin end to end, each grown by a kerf: what lies in several would lie in one so long. */

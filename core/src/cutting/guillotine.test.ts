@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { areaBound } from './bound';
+import { coverBound } from './cover';
 import { groupsOf } from './group';
 import { cuttingOf, packByGuillotine, repacked } from './guillotine';
 import { solve, type CutProblem } from './index';
@@ -69,6 +70,17 @@ describe('worked out by hand', () => {
     const [group] = groupsOf(problem([sheet('s', 100, 100, 1)], [part('a', 60, 55, 7, 'length')], 0));
     expect(areaBound(group!)).toBe(700);
     // By area alone 7 x 3300 of 10000 would be three.
+  });
+
+  test('a piece that lies on whole sheets alone asks for one, whatever smaller ones cost', () => {
+    const stock = [sheet('whole', 96, 48, 54.8), sheet('half', 48, 48, 31.9), sheet('quarter', 48, 24, 18.4)];
+    const [group] = groupsOf(problem(stock, [part('long', 58, 25), part('small', 20, 17, 4)]));
+    // By areas alone two quarters; what is beside the long one has room for the small ones.
+    expect(areaBound(group!)).toBe(1840);
+    expect(coverBound(group!, 7320)).toBe(5480);
+    const [more] = groupsOf(problem(stock, [part('long', 90, 40), part('small', 40, 20, 2)]));
+    // 90 x 40 leaves 960 of the whole sheet; two of 40 x 20 are 1600: a quarter (1176) and the rest of the whole.
+    expect(coverBound(more!, 8670)).toBe(7320);
   });
 
   test('what is there is used first, at no price, and the bound allows for it', () => {

@@ -1,5 +1,6 @@
 import { searchByCounts, type Tight } from './branch';
-import { areaBound, dualOf, nextPayable } from './bound';
+import { dualOf, nextPayable } from './bound';
+import { coverBound } from './cover';
 import { relax } from './columns';
 import { searchExactly } from './exact';
 import { singleLane } from './fill';
@@ -84,7 +85,8 @@ function solveSideBySide(group: Group, means: Means): Answer {
   const { effort, stopped } = means;
   const priced = group.items.length <= MOST_KINDS && canPrice(group);
   const packing = packByGuillotine(group, priced ? effort.putFew : effort.put, stopped);
-  let answer: Answer = { cutting: cuttingOf(group, packing), bound: areaBound(group) };
+  const packed = cuttingOf(group, packing);
+  let answer: Answer = { cutting: packed, bound: coverBound(group, packed.missing > 0 ? Infinity : packed.cost) };
   // Rows that nothing prices exactly are worth their time only where there is some.
   if (open(answer) && (priced || (effort.nodes > 0 && group.items.length <= MOST_KINDS)))
     answer = solveInRows(group, means, answer);
