@@ -135,6 +135,37 @@ test('cuts: tape readings, a file of the pieces, labels', async ({ page }) => {
   await expect(page.locator('.piece-label').first()).toContainText('this face up');
 });
 
+test('cuts: a piece is dragged to another board, the wish has a price, undo takes it back; a spoiled board is paid again', async ({
+  page,
+  sill,
+}) => {
+  const id = await copyOfDemo(sill);
+  await page.goto(`/jobs/${id}/cuts`);
+  const row = (number: number) => page.locator('.board-row').nth(number - 1);
+  const piece = row(6).locator('.piece', { hasText: 'WI-S1' });
+  await expect(piece).toBeVisible();
+  await row(8).scrollIntoViewIfNeeded();
+  const from = (await piece.boundingBox())!;
+  const to = (await row(8).locator('.drop-place').boundingBox())!;
+  await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(from.x + 60, from.y + 40, { steps: 4 });
+  await page.mouse.move(to.x + to.width / 2, to.y + to.height / 2, { steps: 4 });
+  await page.mouse.up();
+  await expect(row(8)).toContainText('kept');
+  await expect(row(8)).toContainText('WI-S1');
+  await expect(page.getByText('Kept boards cost $2.88')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText('Kept boards cost')).toHaveCount(0);
+  await expect(row(6)).toContainText('WI-S1');
+  const spend = page.locator('.tally').first();
+  const before = await spend.textContent();
+  await page.getByRole('button', { name: 'Board 6: keep, bought, cut, spoiled' }).click();
+  await page.getByRole('menuitem', { name: /It is spoiled/ }).click();
+  await expect(spend).not.toHaveText(before!);
+  await expect(page.locator('.saved')).toHaveAttribute('data-state', 'saved');
+});
+
 test('build: actions are ticked, at the bench one at a time by Space', async ({ page, sill }) => {
   const id = await copyOfDemo(sill);
   await page.goto(`/jobs/${id}/build?step=10`);

@@ -1,5 +1,5 @@
 import { PER_FOOT, printLength, toInches, toMm, type Length, type Units } from '../length';
-import { kerfFor, type Job, type OnHand, type Shop } from '../job';
+import { kerfFor, type Job, type Lock, type OnHand, type Shop } from '../job';
 import type { Blank } from '../milling';
 import {
   boardKey,
@@ -17,6 +17,7 @@ import {
   type Stocked,
   type Yard,
 } from '../stock';
+import { lockedIn } from './locks';
 import { marketOf, worthOf } from './market';
 import {
   flipped,
@@ -48,6 +49,8 @@ export type Board = {
   readonly offer: BoardOffer | SheetOffer;
   /** The piece on hand that it is; null where it is bought. */
   readonly hand: OnHand | null;
+  /** Settled by the person: it stays as it is. Null where it may change with the plan. */
+  readonly lock: Pick<Lock, 'id' | 'state'> | null;
   readonly material: Stocked;
   readonly length: Length;
   readonly width: Length;
@@ -70,6 +73,12 @@ export type Boards = {
   readonly cost: number;
   readonly lowerBound: number;
   readonly unplaced: readonly { readonly blank: Blank; readonly quantity: number; readonly because: string }[];
+  /** Bought and spoiled: paid for, no piece comes from them. */
+  readonly spoiled: readonly (BoardOffer | SheetOffer)[];
+  /** Locks that can not stand any more, and were left out. */
+  readonly lostLocks: readonly Lock[];
+  /** Cents more than without the boards that are kept by wish; 0 where there are none. */
+  readonly wish: number;
 };
 
 /** Solved pools by what was asked, so that a change to one material does not solve the others again. */
@@ -166,62 +175,144 @@ const ORDER: readonly Stocked[] = [
   ...SHEET_NAMES,
 ];
 
-/** The boards and sheets to buy for all blanks, each material solved on its own. */
+type Laid = Omit<Board, 'number'>;
+type Solving = Pick<Job, 'yard' | 'alsoAt' | 'shop' | 'onHand' | 'measured'>;
+type Pool = {
+  readonly boards: readonly Laid[];
+  readonly cost: number;
+  readonly lowerBound: number;
+  readonly optimal: boolean;
+  readonly unplaced: Boards['unplaced'];
+};
+
+/** The boards for the blanks of one material, from what is sold and what is there. */
+function solvePool(
+  wanted: readonly Blank[],
+  there: readonly OnHand[],
+  job: Solving,
+  market: Yard,
+  options: SolveOptions,
+  cache: SolveCache,
+): Pool {
+  if (wanted.length === 0) return { boards: [], cost: 0, lowerBound: 0, optimal: true, unplaced: [] };
+  const sizes = sizesOf(job.measured);
+  const offers = offersOf(wanted[0]!.material, market);
+  const problem = problemOf(wanted, offers, job.shop, there, sizes, worthOf(job));
+  const key = `${options.effort ?? 'full'} ${JSON.stringify(problem)}`;
+  const solved = cache.get(key) ?? solveExactly(problem, options);
+  if (!options.stopped?.()) cache.set(key, solved);
+  const blankOfPart = new Map(wanted.map((blank) => [blank.part.id, blank]));
+  const boards = solved.layouts.map((layout): Laid => {
+    const hand = there.find(({ id }) => `hand.${id}` === layout.stock) ?? null;
+    const offer = hand ? offerOf(hand) : offers.find((row) => row.id === layout.stock)!;
+    return {
+      ...blankBoard(offer, hand, sizes),
+      pieces: layout.pieces.map(({ part, flip, ...piece }) => {
+        const blank = blankOfPart.get(part)!;
+        return { blank, ...piece, slants: flipped(blank.ends ?? { left: 0, right: 0 }, flip) };
+      }),
+      cuts: layout.cuts,
+      offcuts: layout.offcuts,
+    };
+  });
+  return {
+    boards,
+    cost: solved.cost,
+    lowerBound: solved.lowerBound,
+    optimal: solved.status === 'optimal',
+    unplaced: solved.unplaced.map(({ part, ...why }) => ({ blank: blankOfPart.get(part)!, ...why })),
+  };
+}
+
+/** A board or sheet before anything is cut from it. */
+const blankBoard = (offer: BoardOffer | SheetOffer, hand: OnHand | null, sizes: Sizes): Laid => ({
+  offer,
+  hand,
+  lock: null,
+  material: offerMaterial(offer),
+  length: hand?.length ?? offer.length,
+  width: hand?.width ?? offerWidth(offer, sizes),
+  pieces: [],
+  cuts: [],
+  offcuts: [],
+});
+
+/** What is there once some of it is used: by the ids of locks' boards. */
+const without = (onHand: readonly OnHand[], used: readonly string[]): readonly OnHand[] =>
+  onHand.flatMap((hand) => {
+    const count = hand.count - used.filter((from) => from === `hand.${hand.id}`).length;
+    return count > 0 ? [{ ...hand, count }] : [];
+  });
+
+/** The board a lock stands for; null where it is no longer sold or there. */
+function boardOf(
+  from: string,
+  onHand: readonly OnHand[],
+  market: Yard,
+): { offer: BoardOffer | SheetOffer; hand: OnHand | null } | null {
+  const hand = onHand.find(({ id }) => `hand.${id}` === from) ?? null;
+  if (hand) return { offer: offerOf(hand), hand };
+  const offer = [...market.boards, ...market.sheets].find(({ id }) => id === from);
+  return offer ? { offer, hand: null } : null;
+}
+
+/**
+ * The boards and sheets for all blanks, each material solved on its own: boards that are settled first, the rest with the
+ * least that must be bought besides.
+ */
 export function chooseBoards(
   blanks: readonly Blank[],
-  job: Pick<Job, 'yard' | 'alsoAt' | 'shop' | 'onHand' | 'measured'>,
+  job: Solving & { readonly locks?: Job['locks'] },
   options: SolveOptions,
   cache: SolveCache,
 ): Boards {
-  const { shop, onHand } = job;
   const market = marketOf(job);
-  const sizes = sizesOf(job.measured);
   const worth = worthOf(job);
-  const found: Omit<Board, 'number'>[] = [];
-  const unplaced: Boards['unplaced'][number][] = [];
-  let cost = 0;
-  let lowerBound = 0;
-  let proved = true;
+  const sizes = sizesOf(job.measured);
+  const standsFor = ({ from }: Lock) => boardOf(from, job.onHand, market);
+  const there = (job.locks ?? []).filter((lock) => standsFor(lock) !== null);
+  const gone = (job.locks ?? []).filter((lock) => !there.includes(lock));
+  const settled = lockedIn(blanks, there);
+  const held = settled.kept.map(({ lock, pieces }): Laid => {
+    const { offer, hand } = standsFor(lock)!;
+    return { ...blankBoard(offer, hand, sizes), lock, pieces, cuts: lock.cuts, offcuts: lock.offcuts };
+  });
+  const spoiled = settled.spoiled.map((lock) => standsFor(lock)!);
+  const used = [...settled.kept.map(({ lock }) => lock), ...settled.spoiled].map(({ from }) => from);
+  const onHand = without(job.onHand, used);
+  const priceOf = ({ offer, hand }: Pick<Laid, 'offer' | 'hand'>) => (hand ? 0 : worth(offer));
+  const found: Laid[] = [];
+  const pools: Pool[] = [];
+  let wish = 0;
   for (const material of ORDER) {
-    const wanted = blanks.filter((blank) => blank.material === material);
-    if (wanted.length === 0) continue;
-    const offers = offersOf(material, market);
-    const there = onHand.filter((hand) => hand.material === material);
-    const problem = problemOf(wanted, offers, shop, there, sizes, worth);
-    const key = `${options.effort ?? 'full'} ${JSON.stringify(problem)}`;
-    const solved = cache.get(key) ?? solveExactly(problem, options);
-    if (!options.stopped?.()) cache.set(key, solved);
-    cost += solved.cost;
-    lowerBound += solved.lowerBound;
-    proved &&= solved.status === 'optimal';
-    const blankOfPart = new Map(wanted.map((blank) => [blank.part.id, blank]));
-    for (const { part, quantity, because } of solved.unplaced)
-      unplaced.push({ blank: blankOfPart.get(part)!, quantity, because });
-    const laid = solved.layouts.map((layout): Omit<Board, 'number'> => {
-      const hand = there.find(({ id }) => `hand.${id}` === layout.stock) ?? null;
-      const offer = hand ? offerOf(hand) : offers.find((row) => row.id === layout.stock)!;
-      return {
-        offer,
-        hand,
-        material,
-        length: hand?.length ?? offer.length,
-        width: hand?.width ?? offerWidth(offer, sizes),
-        pieces: layout.pieces.map(({ part, flip, ...piece }) => {
-          const blank = blankOfPart.get(part)!;
-          return { blank, ...piece, slants: flipped(blank.ends ?? { left: 0, right: 0 }, flip) };
-        }),
-        cuts: layout.cuts,
-        offcuts: layout.offcuts,
-      };
-    });
-    const longest = (board: Omit<Board, 'number'>) => Math.max(...board.pieces.map((piece) => piece.length));
-    found.push(...laid.sort((a, b) => longest(b) - longest(a) || b.length - a.length));
+    const of = (rows: readonly Blank[]) => rows.filter((blank) => blank.material === material);
+    const here = (hand: OnHand) => hand.material === material;
+    const mine = held.filter((board) => board.material === material);
+    if (of(settled.blanks).length === 0 && mine.length === 0) continue;
+    const pool = solvePool(of(settled.blanks), onHand.filter(here), job, market, options, cache);
+    pools.push(pool);
+    const wished = mine.filter(({ lock }) => lock!.state === 'kept');
+    if (wished.length > 0) {
+      // What it would cost if only what is bought, cut or spoiled stayed as it is.
+      const firm = there.filter(({ state }) => state !== 'kept');
+      const free = lockedIn(blanks, firm);
+      const firmUse = firm.map(({ from }) => from);
+      const other = solvePool(of(free.blanks), without(job.onHand, firmUse).filter(here), job, market, options, cache);
+      wish += pool.cost + wished.reduce((sum, board) => sum + priceOf(board), 0) - other.cost;
+    }
+    const longest = (board: Laid) => Math.max(...board.pieces.map((piece) => piece.length));
+    found.push(...[...mine, ...pool.boards].sort((a, b) => longest(b) - longest(a) || b.length - a.length));
   }
+  const unplaced = pools.flatMap((pool) => pool.unplaced);
+  const fixed = [...held, ...spoiled].reduce((sum, board) => sum + priceOf(board), 0);
   return {
     boards: found.map((board, at) => ({ ...board, number: at + 1 })),
-    status: unplaced.length > 0 ? 'infeasible' : proved ? 'optimal' : 'feasible',
-    cost,
-    lowerBound,
+    status: unplaced.length > 0 ? 'infeasible' : pools.every(({ optimal }) => optimal) ? 'optimal' : 'feasible',
+    cost: pools.reduce((sum, { cost }) => sum + cost, fixed),
+    lowerBound: pools.reduce((sum, { lowerBound }) => sum + lowerBound, fixed),
     unplaced,
+    spoiled: spoiled.filter(({ hand }) => hand === null).map(({ offer }) => offer),
+    lostLocks: [...gone, ...settled.void],
+    wish,
   };
 }

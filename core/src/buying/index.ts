@@ -9,3 +9,4 @@ export * from './list';
 export * from './spares';
 export * from './store-cuts';
 export * from './judge';
+export * from './locks';

@@ -12,6 +12,8 @@ export type BoardLine = {
   /** Boards to buy, spares among them. */
   readonly count: number;
   readonly spare: number;
+  /** Bought before and spoiled: paid for, and in the count. */
+  readonly spoiled: number;
   /** Cents. */
   readonly total: number;
   readonly partIds: readonly string[];
@@ -66,17 +68,21 @@ const area = (board: Board) => board.pieces.reduce((sum, piece) => sum + piece.l
 export function buyingList(job: Job, boards: Boards, needs: readonly HardwareNeed[]): BuyingList {
   const spares = sparesFor(job, boards).filter(({ count }) => count > 0);
   const toBuy = boards.boards.filter(({ hand }) => hand === null);
-  const offers = [...new Set([...toBuy.map((board) => board.offer), ...spares.map(({ offer }) => offer)])];
+  const offers = [
+    ...new Set([...toBuy.map((board) => board.offer), ...boards.spoiled, ...spares.map(({ offer }) => offer)]),
+  ];
   const lines = offers.map((offer): BoardLine => {
     const cut = toBuy.filter((board) => board.offer === offer);
     const spare = spares.reduce((sum, row) => sum + (row.offer === offer ? row.count : 0), 0);
-    const count = cut.length + spare;
+    const spoiled = boards.spoiled.filter((lost) => lost === offer).length;
+    const count = cut.length + spare + spoiled;
     const partIds = [...new Set(cut.flatMap((board) => board.pieces.map((piece) => piece.blank.part.id)))];
     const long = 'sheet' in offer ? [] : cut.filter(({ length }) => length > job.shop.car);
     return {
       offer,
       count,
       spare,
+      spoiled,
       total: count * offer.price,
       partIds,
       storeCuts: long.map((board) => storeCuts(board, job.shop.car)),

@@ -2,7 +2,7 @@ import { PER_INCH, type Length } from '../length';
 import { SHORT_PIECE } from '../sawing';
 import { marketOf, offersOf } from '../buying';
 import { alongOf } from '../piece';
-import type { Finding, Job, Piece } from '../job';
+import type { Finding, Job, Lock, Piece } from '../job';
 import { isSheet, LUMBER, lumberOf, printMaterial, SAMPLE_YARDS, type Lumber, type Yard } from '../stock';
 import { dim, listOf, say, strong, tag, type Phrase } from '../words';
 import { note, type Facts } from './facts';
@@ -32,6 +32,44 @@ function notSold({ id, wood }: Piece, job: Job): Finding {
 
 /** An offcut is told in whole inches: nobody measures it. */
 const roundDown = (length: Length): Length => Math.floor(length / PER_INCH) * PER_INCH;
+
+/** What became of boards that stay as they are: their price, those that no longer stand, pieces cut to another size. */
+function lockNotes({ locks }: Job, { wish, lostLocks, boards }: Facts['buying']): readonly Finding[] {
+  const found: Finding[] = [];
+  const without = (gone: readonly Lock[]) => [
+    { piece: null, path: ['locks'], value: locks.filter((lock) => !gone.includes(lock)) },
+  ];
+  const wished = locks.filter(({ state }) => state === 'kept');
+  if (wish >= 1)
+    found.push(
+      note(null, 'wish', 'care', 'cuts', {
+        title: say`Kept boards cost $${(wish / 100).toFixed(2)}`,
+        because: say`That much more than if ${strong(wished.length)} kept ${wished.length === 1 ? 'board' : 'boards'} could change with the rest.`,
+        numbers: { cents: wish },
+        remedies: [{ label: say`Let them change`, changes: without(wished) }],
+      }),
+    );
+  if (lostLocks.length > 0)
+    found.push(
+      note(null, 'lost-locks', 'care', 'cuts', {
+        title: say`${lostLocks.length === 1 ? 'A kept board' : `${lostLocks.length} kept boards`} could not stay`,
+        because: say`A piece on ${lostLocks.length === 1 ? 'it' : 'them'} is gone or has another size now, or the board is not sold any more. Its pieces are planned anew.`,
+        remedies: [{ label: say`Forget ${lostLocks.length === 1 ? 'it' : 'them'}`, changes: without(lostLocks) }],
+      }),
+    );
+  const otherwise = boards
+    .filter(({ lock }) => lock?.state === 'cut')
+    .flatMap(({ pieces }) => pieces.filter(({ blank, length, turned, width }) => (turned ? width : length) !== blank.length)); // prettier-ignore
+  if (otherwise.length > 0)
+    found.push(
+      note(null, 'cut-otherwise', 'stop', 'cuts', {
+        about: otherwise.map(({ blank }) => blank.part.id),
+        title: say`Cut to another size`,
+        because: say`${listOf(otherwise.map(({ blank, length }): Phrase => say`${tag(blank.part.tag)} was cut at ${dim(length)}; the plan now says ${dim(blank.length)}`))}. Trim what is too long; what is too short must be shimmed, or mark its board as spoiled and cut it again.`,
+      }),
+    );
+  return found;
+}
 
 /** What found no board, what was proved, and pieces that are dangerous to hold. */
 export function cutNotes({ job, buying, offcuts }: Facts): readonly Finding[] {
@@ -78,11 +116,12 @@ export function cutNotes({ job, buying, offcuts }: Facts): readonly Finding[] {
   }
   if (buying.boards.length > 0 && buying.unplaced.length === 0) {
     const gap = buying.cost - buying.lowerBound;
+    const held = buying.boards.filter(({ lock }) => lock !== null).length;
     found.push(
       gap === 0
         ? note(null, 'proved', 'good', 'cuts', {
-            title: say`Cheapest possible`,
-            because: say`No other mix of boards on this price list makes these pieces for less. Proved, kerf and squared ends counted.`,
+            title: held > 0 ? say`Cheapest with what stays` : say`Cheapest possible`,
+            because: say`No other mix of boards on this price list makes ${held > 0 ? 'the other' : 'these'} pieces for less. Proved, kerf and squared ends counted.`,
             numbers: { cents: buying.cost },
           })
         : note(null, 'proved', 'care', 'cuts', {
@@ -92,6 +131,7 @@ export function cutNotes({ job, buying, offcuts }: Facts): readonly Finding[] {
           }),
     );
   }
+  found.push(...lockNotes(job, buying));
   const samples = offcuts.filter(({ jobs }) => jobs.some(({ kind }) => kind === 'sample'));
   if (samples.length > 0)
     found.push(

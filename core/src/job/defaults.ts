@@ -49,6 +49,7 @@ export const newJob = (name: string): Job => ({
   alsoAt: [],
   shop: DEFAULT_SHOP,
   onHand: [],
+  locks: [],
   measured: {},
   cart: {},
   done: [],

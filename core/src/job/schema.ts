@@ -84,6 +84,48 @@ export const OnHandSchema = v.object({
 });
 export type OnHand = Fixed<v.InferOutput<typeof OnHandSchema>>;
 
+/** A board whose layout a person has settled: the rest is planned around it. */
+export const LockSchema = v.object({
+  id,
+  /** The offer it is bought by, or `hand.` and the id of what is there. */
+  from: text(90),
+  /** Kept as it lies; bought so; cut already; or spoiled, so that its pieces need another board. */
+  state: oneOf(['kept', 'bought', 'cut', 'spoiled']),
+  /** Where each piece lies, as it was laid. */
+  pieces: v.pipe(
+    v.array(
+      v.object({
+        part: text(90),
+        x: length,
+        y: length,
+        length: size,
+        width: size,
+        turned: v.boolean('must be true or false'),
+        slants: v.object({ left: v.number('must be a number'), right: v.number('must be a number') }),
+      }),
+    ),
+    v.maxLength(200, 'must be at most 200 pieces'),
+  ),
+  /** The cuts that make them, in order, and what they leave. */
+  cuts: v.pipe(
+    v.array(
+      v.object({
+        kind: oneOf(['crosscut', 'rip']),
+        at: length,
+        from: length,
+        to: length,
+        angle: v.number('must be a number'),
+      }),
+    ),
+    v.maxLength(800, 'must be at most 800 cuts'),
+  ),
+  offcuts: v.pipe(
+    v.array(v.object({ x: length, y: length, length, width: length })),
+    v.maxLength(400, 'must be at most 400 offcuts'),
+  ),
+});
+export type Lock = Fixed<v.InferOutput<typeof LockSchema>>;
+
 export const PieceSchema = v.object({
   id,
   name,
@@ -244,6 +286,11 @@ export const JobSchema = v.object({
       v.maxLength(300, 'must be at most 300 rows'),
       unique('two pieces on hand have the same id'),
     ),
+    [],
+  ),
+  /** Boards that stay as they are when the rest is planned anew. */
+  locks: v.optional(
+    v.pipe(v.array(LockSchema), v.maxLength(500, 'must be at most 500 boards'), unique('two locks have the same id')),
     [],
   ),
   /** What today's boards and sheets really measure, where it is not what the table says. */

@@ -8,12 +8,13 @@ import {
   boardName,
   storeCuts,
   type Board,
+  type CutPiece,
   type Length,
   type NumberedCut,
   type OffcutUse,
 } from '@sill/core';
 import { useJob, useMark, useUnits } from '../state/hooks';
-import type { ROLE_TONE } from '../theme';
+import { DropPlace, useHeld } from './held';
 import { DimSpan, Text } from '../words/Dim';
 
 type Props = {
@@ -28,6 +29,8 @@ type Props = {
   readonly wide: number;
   /** What becomes of what is left, where it has a job. */
   readonly uses: readonly OffcutUse[];
+  /** Beside its name: what can be settled about it. */
+  readonly tools?: ReactNode;
   /** What stands below it. */
   readonly children?: ReactNode;
 };
@@ -54,7 +57,7 @@ const room = (letters: number) => letters * 7.6;
  * One board to scale: squared ends hatched, pieces with their tags and lengths, numbered cuts, rips dashed inside, and
  * what is kept. What a narrow piece has no room for is left out of the drawing and stands in its name.
  */
-export function BoardRow({ board, cuts, longest, label, lit, wide: total, uses, children }: Props) {
+export function BoardRow({ board, cuts, longest, label, lit, wide: total, uses, tools, children }: Props) {
   const units = useUnits();
   const { car } = useJob().shop;
   const x = scaleLinear().domain([0, longest]).range([0, total]);
@@ -79,68 +82,69 @@ export function BoardRow({ board, cuts, longest, label, lit, wide: total, uses, 
           <b>
             <Text of={boardName(board, units)} />
           </b>
-          <small>{board.hand ? 'on hand' : atStore.length > 0 ? 'store cuts' : 'buy'}</small>
+          <small>{board.lock?.state ?? (board.hand ? 'on hand' : atStore.length > 0 ? 'store cuts' : 'buy')}</small>
         </span>
+        {tools}
         <EndSection width={width} thickness={first.blank.thickness} />
       </div>
-      <Drawing wide={total + 14} tall={top + tall + 8} name={name}>
-        <rect className="outline" x={1} y={top} width={x(board.length)} height={tall} rx={2} />
-        <rect className="waste" x={1} y={top} width={x(first.x)} height={tall} />
-        {board.hand?.bad.map(({ from, to }) => (
-          <rect key={from} className="waste" x={1 + x(from)} y={top} width={x(to) - x(from)} height={tall} />
-        ))}
-        {board.pieces.map((piece, at) => (
-          <Piece
-            key={at}
-            x={1 + x(piece.x)}
-            y={top}
-            width={x(piece.length)}
-            tall={tall}
-            left={x(lean(piece.slants.left, width))}
-            right={x(lean(piece.slants.right, width))}
-            id={piece.blank.part.id}
-            role={piece.blank.part.role}
-            tag={label(piece.blank.part.id)}
-            length={piece.length}
-            digits={printLength(piece.length, units).length}
-            rip={piece.blank.rip ? (1 - piece.blank.rip.to / piece.blank.rip.from) * tall : 0}
-            square={piece.blank.rip?.why === 'square edges'}
-            dimmed={lit !== null && !lit.has(cutOf.get(piece) ?? -1)}
-          />
-        ))}
-        {kept.map((offcut) => {
-          const wide = x(offcut.length);
-          const job = uses.find((use) => use.offcut.x === offcut.x)?.jobs[0]?.kind ?? null;
-          const words = job === null ? 'keep ' : `${job} `;
-          return (
-            wide > room(words.length + 4) && (
-              <text key={offcut.x} className="keep" x={1 + x(offcut.x) + wide / 2} y={top + tall / 2 + 5}>
-                {words}
-                <DimSpan of={Math.floor(offcut.length / PER_INCH) * PER_INCH} />
-              </text>
-            )
-          );
-        })}
-        {atStore.map((at) => (
-          <line key={at} className="store-cut" x1={1 + x(at)} x2={1 + x(at)} y1={top - 4} y2={top + tall + 8} />
-        ))}
-        {cuts.map((cut, at) => (
-          <g key={cut.number} className={lit !== null && !lit.has(cut.number) ? 'cut dimmed' : 'cut'}>
-            <CutLine
-              low={1 + x(cut.at)}
-              top={top}
+      <DropPlace board={board}>
+        <Drawing wide={total + 14} tall={top + tall + 8} name={name}>
+          <rect className="outline" x={1} y={top} width={x(board.length)} height={tall} rx={2} />
+          <rect className="waste" x={1} y={top} width={x(first.x)} height={tall} />
+          {board.hand?.bad.map(({ from, to }) => (
+            <rect key={from} className="waste" x={1 + x(from)} y={top} width={x(to) - x(from)} height={tall} />
+          ))}
+          {board.pieces.map((piece, at) => (
+            <Piece
+              key={at}
+              board={board}
+              piece={piece}
+              at={at}
+              x={1 + x(piece.x)}
+              y={top}
+              width={x(piece.length)}
               tall={tall}
-              lean={x(lean(cut.angle, width))}
-              up={8 + MORE * rows[at]!}
+              left={x(lean(piece.slants.left, width))}
+              right={x(lean(piece.slants.right, width))}
+              tag={label(piece.blank.part.id)}
+              digits={printLength(piece.length, units).length}
+              dimmed={lit !== null && !lit.has(cutOf.get(piece) ?? -1)}
             />
-            <circle cx={places[at]} cy={top - 15 - MORE * rows[at]!} r={10} />
-            <text x={places[at]} y={top - 11 - MORE * rows[at]!}>
-              {cut.number}
-            </text>
-          </g>
-        ))}
-        <title>{`${name}. Kerf after every cut. Last cut ${inches(last.x + last.length)} from the left end.`}</title>
-      </Drawing>
+          ))}
+          {kept.map((offcut) => {
+            const wide = x(offcut.length);
+            const job = uses.find((use) => use.offcut.x === offcut.x)?.jobs[0]?.kind ?? null;
+            const words = job === null ? 'keep ' : `${job} `;
+            return (
+              wide > room(words.length + 4) && (
+                <text key={offcut.x} className="keep" x={1 + x(offcut.x) + wide / 2} y={top + tall / 2 + 5}>
+                  {words}
+                  <DimSpan of={Math.floor(offcut.length / PER_INCH) * PER_INCH} />
+                </text>
+              )
+            );
+          })}
+          {atStore.map((at) => (
+            <line key={at} className="store-cut" x1={1 + x(at)} x2={1 + x(at)} y1={top - 4} y2={top + tall + 8} />
+          ))}
+          {cuts.map((cut, at) => (
+            <g key={cut.number} className={lit !== null && !lit.has(cut.number) ? 'cut dimmed' : 'cut'}>
+              <CutLine
+                low={1 + x(cut.at)}
+                top={top}
+                tall={tall}
+                lean={x(lean(cut.angle, width))}
+                up={8 + MORE * rows[at]!}
+              />
+              <circle cx={places[at]} cy={top - 15 - MORE * rows[at]!} r={10} />
+              <text x={places[at]} y={top - 11 - MORE * rows[at]!}>
+                {cut.number}
+              </text>
+            </g>
+          ))}
+          <title>{`${name}. Kerf after every cut. Last cut ${inches(last.x + last.length)} from the left end.`}</title>
+        </Drawing>
+      </DropPlace>
       {children}
     </div>
   );
@@ -191,6 +195,9 @@ const slanted = ([a, leanA]: Side, [b, leanB]: Side, y: number, tall: number): s
   `${a},${y + tall} ${a + leanA},${y} ${b + leanB},${y} ${b},${y + tall}`;
 
 type PieceProps = {
+  readonly board: Board;
+  readonly piece: CutPiece;
+  readonly at: number;
   readonly x: number;
   readonly y: number;
   readonly width: number;
@@ -198,19 +205,18 @@ type PieceProps = {
   /** How far its left and right end run to the right from the lower edge to the upper one; 0 where they are square. */
   readonly left: number;
   readonly right: number;
-  readonly id: string;
-  readonly role: keyof typeof ROLE_TONE;
   readonly tag: string;
-  readonly length: Length;
   readonly digits: number;
-  /** Height of what is ripped off, on the drawing. */
-  readonly rip: number;
-  readonly square: boolean;
   readonly dimmed: boolean;
 };
 
-function Piece({ x, y, width, tall, left, right, id, role, tag, length, digits, rip, square, dimmed }: PieceProps) {
-  const { marked, handlers } = useMark(id);
+function Piece({ board, piece, at, x, y, width, tall, left, right, tag, digits, dimmed }: PieceProps) {
+  const { rip: ripped, part } = piece.blank;
+  const { marked, handlers } = useMark(part.id);
+  const held = useHeld(board, piece, at);
+  // Height of what is ripped off, on the drawing.
+  const rip = ripped ? (1 - ripped.to / ripped.from) * tall : 0;
+  const square = ripped?.why === 'square edges';
   const middle = y + tall / 2 + 5;
   const start = x - Math.min(0, left);
   // What is written stands clear of the slants.
@@ -218,7 +224,7 @@ function Piece({ x, y, width, tall, left, right, id, role, tag, length, digits, 
   const tagFits = width - clear.left - clear.right > room(tag.length) + 12;
   const lengthFits = width - clear.left - clear.right > room(tag.length + digits) + 30;
   return (
-    <g className={`piece${marked ? ' marked' : ''}${dimmed ? ' dimmed' : ''}`} {...handlers}>
+    <g className={`piece${marked ? ' marked' : ''}${dimmed ? ' dimmed' : ''}`} {...handlers} {...held}>
       {left === 0 && right === 0 ? (
         <rect className="wood" x={x} y={y} width={width} height={tall} />
       ) : (
@@ -243,7 +249,7 @@ function Piece({ x, y, width, tall, left, right, id, role, tag, length, digits, 
           y2={y + tall - Math.max(2, square ? rip / 2 : rip)}
         />
       )}
-      <polygon className={`role role-${role}`} points={slanted([start, left], [start + 5, left], y, tall)} />
+      <polygon className={`role role-${part.role}`} points={slanted([start, left], [start + 5, left], y, tall)} />
       {tagFits && (
         <text className="piece-tag" x={x + 11 + clear.left} y={middle}>
           {tag}
@@ -251,7 +257,7 @@ function Piece({ x, y, width, tall, left, right, id, role, tag, length, digits, 
       )}
       {lengthFits && (
         <text className="piece-length" x={x + width - 7 - clear.right} y={middle}>
-          <DimSpan of={length} />
+          <DimSpan of={piece.length} />
         </text>
       )}
     </g>

@@ -1,4 +1,5 @@
 import { scaleLinear } from 'd3';
+import type { ReactNode } from 'react';
 import { inches, boardName, printLength, type Board, type CutPiece, type Length, type NumberedCut } from '@sill/core';
 import { useMark, useUnits } from '../state/hooks';
 import { Drawing } from './BoardRow';
@@ -12,6 +13,8 @@ type Props = {
   readonly lit: ReadonlySet<number> | null;
   /** Width of the drawing in its own units. */
   readonly wide: number;
+  /** Beside its name: what can be settled about it. */
+  readonly tools?: ReactNode;
 };
 
 /** Sheets are drawn to the scale of a whole one, so that small ones look small. */
@@ -19,7 +22,7 @@ const USUAL: Length = inches(96);
 const PAD = 16;
 
 /** One sheet to scale: pieces with their tags and sizes, and the cuts numbered in the order they are made. */
-export function SheetPlan({ board, cuts, label, lit, wide }: Props) {
+export function SheetPlan({ board, cuts, label, lit, wide, tools }: Props) {
   const units = useUnits();
   const scale = scaleLinear()
     .domain([0, Math.max(USUAL, board.length)])
@@ -38,8 +41,9 @@ export function SheetPlan({ board, cuts, label, lit, wide }: Props) {
           <b>
             <Text of={boardName(board, units)} />
           </b>
-          <small>{board.hand ? 'on hand' : 'buy'}</small>
+          <small>{board.lock?.state ?? (board.hand ? 'on hand' : 'buy')}</small>
         </span>
+        {tools}
       </div>
       <Drawing wide={wide} tall={tall + 2 * PAD} name={name}>
         <rect className="outline" x={x(0)} y={y(board.width)} width={scale(board.length)} height={tall} rx={2} />

@@ -225,7 +225,7 @@ export const drawingStyles = css`
   }
   .board-row {
     display: grid;
-    grid-template-columns: 116px minmax(0, 1fr);
+    grid-template-columns: 140px minmax(0, 1fr);
     align-items: end;
   }
   .board-name {
@@ -264,6 +264,28 @@ export const drawingStyles = css`
     & b {
       font: 600 15px ${DISPLAY};
     }
+  }
+  .board-menu {
+    margin: 0 -6px;
+    padding: 2px;
+  }
+  .drop-place {
+    min-width: 0;
+    border-radius: 3px;
+    &[data-over='true'] {
+      outline: 2px solid var(--chalk);
+      outline-offset: -2px;
+    }
+  }
+  .dragged-piece {
+    display: inline-block;
+    padding: 4px 10px;
+    border: 1px solid var(--wood-edge);
+    border-radius: 3px;
+    background: var(--sapwood);
+    color: var(--wood-ink);
+    font: 600 15px ${DISPLAY};
+    cursor: grabbing;
   }
   .end-section {
     flex: none;

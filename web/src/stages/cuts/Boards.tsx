@@ -4,6 +4,7 @@ import { BoardRow } from '../../drawing/BoardRow';
 import { SheetPlan } from '../../drawing/SheetPlan';
 import { Dim } from '../../words/Dim';
 import { useLabel } from '../labels';
+import { BoardMenu } from './BoardMenu';
 
 /** How the tape is read: hooked once over the squared end, measured after every cut, or not shown. */
 export type Tape = 'hooked' | 'steps' | 'none';
@@ -23,12 +24,14 @@ type Props = {
   readonly lit: Lit | null;
   readonly only?: ReadonlySet<number>;
   readonly tape?: Tape;
+  /** Boards can be settled here, and pieces brought from one to another. */
+  readonly settling?: boolean;
   /** How many times larger than the page is wide; the drawings are then scrolled. */
   readonly zoom?: number;
 };
 
 /** Boards and sheets as they are cut, to one scale. */
-export function Boards({ plan, lit, only, tape = 'none', zoom = 1 }: Props) {
+export function Boards({ plan, lit, only, tape = 'none', zoom = 1, settling = false }: Props) {
   const label = useLabel();
   const narrow = useMediaQuery('(max-width: 599px)');
   const lanes = plan.buying.boards.filter((board) => !isBroken(board, plan.cuts));
@@ -44,6 +47,7 @@ export function Boards({ plan, lit, only, tape = 'none', zoom = 1 }: Props) {
             cuts: plan.cuts.filter((cut) => cut.board === board.number),
             label,
             lit: litCuts,
+            tools: settling && <BoardMenu board={board} plan={plan} />,
             wide: (narrow ? 330 : 640) * zoom,
           };
           return lanes.includes(board) ? (

@@ -11,6 +11,7 @@ import { ByPiece } from './ByPiece';
 import { BySetup } from './BySetup';
 import { CutBench } from './CutBench';
 import { CutsMenu } from './CutsMenu';
+import { Dragging } from './Dragging';
 import { Offcuts } from './Offcuts';
 import { SetupName, SetupWords } from './SetupWords';
 
@@ -96,7 +97,9 @@ function ByBoard({ plan, tape, zoom }: BoardProps) {
   return (
     <>
       <SetupStrip plan={plan} chosen={chosen} onChoose={(id) => setChosen(id === chosen ? null : id)} />
-      <Boards plan={plan} lit={lit} tape={tape} zoom={zoom} />
+      <Dragging>
+        <Boards plan={plan} lit={lit} tape={tape} zoom={zoom} settling />
+      </Dragging>
       <Offcuts plan={plan} />
     </>
   );

@@ -1,0 +1,133 @@
+import { inches } from '../length';
+import { newJob, type Job, type Lock } from '../job';
+import { planJob } from '../plan';
+import { demoJob } from '../piece';
+import { lockOf, withPiece, type Board } from './index';
+
+const plan = (job: Job) => planJob(job, { today: '2026-11-24', effort: 'quick' });
+/** Loose 2x4s on a piece that has no 2x4 of its own but these. */
+const base: Job = {
+  ...newJob('locks'),
+  spares: 'none',
+  pieces: [
+    {
+      ...demoJob().pieces[0]!,
+      id: 'only',
+      copies: 1,
+      loose: [
+        { tag: 'Q1', name: 'long', material: 'select 1x4', length: inches(60), width: inches(3.5), count: 2 },
+        { tag: 'Q2', name: 'short', material: 'select 1x4', length: inches(30), width: inches(3.5), count: 4 },
+      ],
+    },
+  ],
+};
+const mine = (job: Job): readonly Board[] =>
+  plan(job).buying.boards.filter(({ material }) => material === 'select 1x4');
+const locked = (locks: readonly Lock[]): Job => ({ ...base, locks });
+const tags = (board: Board) => board.pieces.map(({ blank }) => blank.part.tag).sort();
+const everyPiece = (boards: readonly Board[]) => boards.flatMap(tags).sort();
+const ALL = ['Q1', 'Q1', 'Q2', 'Q2', 'Q2', 'Q2'];
+
+test('a board that is kept stays as it is, whatever else changes; the rest is planned around it', () => {
+  const [first] = mine(base);
+  const job = locked([lockOf(first!, 'a', 'kept')]);
+  const again = mine(job);
+  expect(everyPiece(again)).toEqual(ALL);
+  const kept = again.find(({ lock }) => lock?.id === 'a')!;
+  expect(tags(kept)).toEqual(tags(first!));
+  expect(kept.offer.id).toBe(first!.offer.id);
+  expect(plan(job).buying.wish).toBe(0);
+});
+
+test('worked by hand: a short piece brought to a board of its own costs what the plan then costs more', () => {
+  // 60s and 30s of 1x4 select in 4, 6 and 8 ft at 7.36, 11.04 and 14.72, half an inch off each end: two 8s of 60 + 30 and a 6 of
+  // 30 + 30 hold all for 40.48. A 30 alone on a 6 leaves a 60 + 30, a 60 + 30 and a 30: an 8, an 8 and a 4.
+  const before = plan(base).buying;
+  expect(
+    mine(base)
+      .map(({ offer }) => offer.length / inches(12))
+      .sort(),
+  ).toEqual([6, 8, 8]);
+  const six = mine(base).find(({ offer }) => offer.length === inches(72))!;
+  const alone = lockOf({ ...six, pieces: [six.pieces[0]!] }, 'a', 'kept');
+  const after = plan(locked([alone])).buying;
+  expect(after.wish).toBe(736);
+  expect(after.cost - before.cost).toBe(736);
+  expect(plan(locked([alone])).findings.find(({ id }) => id === 'job.wish')!.numbers).toEqual({ cents: 736 });
+});
+
+test('a piece dragged to another board lies there; what it pushes off is cut elsewhere', () => {
+  const boards = mine(base);
+  const six = boards.find(({ offer }) => offer.length === inches(72))!;
+  const eight = boards.find(({ offer }) => offer.length === inches(96))!;
+  const long = eight.pieces.find(({ blank }) => blank.part.tag === 'Q1')!;
+  const brought = withPiece(six, long, base, 'a');
+  if (!('lock' in brought)) throw new Error('refused');
+  // 60 of 71 leave no room for a 30.
+  expect(brought.lock.pieces.map(({ part }) => part)).toEqual(['only.Q1']);
+  const after = mine(locked([brought.lock]));
+  expect(everyPiece(after)).toEqual(ALL);
+  expect(tags(after.find(({ lock }) => lock !== null)!)).toEqual(['Q1']);
+  const four = { ...six, length: inches(48) };
+  expect(withPiece(four, long, base, 'a')).toEqual({ refused: 'too long' });
+  expect(withPiece(eight, long, base, 'a')).toEqual({ refused: 'already there' });
+  expect(withPiece({ ...six, material: '2x4' }, long, base, 'a')).toEqual({ refused: 'another material' });
+});
+
+test('a spoiled board is paid for and its pieces are cut again', () => {
+  const [first] = mine(base);
+  const before = plan(base);
+  const after = plan(locked([lockOf(first!, 'a', 'spoiled')]));
+  expect(everyPiece(after.buying.boards.filter(({ material }) => material === 'select 1x4'))).toEqual(ALL);
+  expect(after.buying.cost).toBe(before.buying.cost + first!.offer.price);
+  const line = after.list.boards.find(({ offer }) => offer.id === first!.offer.id)!;
+  expect(line.spoiled).toBe(1);
+  expect(after.list.subtotal).toBe(before.list.subtotal + first!.offer.price);
+});
+
+test('what is cut stays though the plan has another size; what is only kept does not', () => {
+  const [first] = mine(base);
+  const shorter = (job: Job): Job => ({
+    ...job,
+    pieces: job.pieces.map((piece) => ({
+      ...piece,
+      loose: piece.loose.map((row) => (row.tag === 'Q1' ? { ...row, length: inches(59) } : row)),
+    })),
+  });
+  const has = first!.pieces.some(({ blank }) => blank.part.tag === 'Q1');
+  expect(has).toBe(true);
+  const kept = plan(shorter(locked([lockOf(first!, 'a', 'kept')])));
+  expect(kept.buying.lostLocks.map(({ id }) => id)).toEqual(['a']);
+  expect(kept.findings.some(({ id }) => id === 'job.lost-locks')).toBe(true);
+  const cut = plan(shorter(locked([lockOf(first!, 'a', 'cut')])));
+  expect(cut.buying.lostLocks).toEqual([]);
+  expect(cut.findings.find(({ id }) => id === 'job.cut-otherwise')!.about).toEqual(['only.Q1']);
+});
+
+test('more of a piece than is wanted: the later lock is let go', () => {
+  const boards = mine(base).filter(({ pieces }) => pieces.some(({ blank }) => blank.part.tag === 'Q1'));
+  const locks = ['a', 'b', 'c'].map((id) => lockOf(boards[0]!, id, 'kept'));
+  const found = plan(locked(locks)).buying;
+  expect(found.lostLocks).toHaveLength(1);
+  expect(everyPiece(found.boards.filter(({ material }) => material === 'select 1x4'))).toEqual(ALL);
+});
+
+test('pieces on hand are used up by the locks on them', () => {
+  const hand = {
+    id: 'h1',
+    material: 'select 1x4' as const,
+    length: inches(40),
+    width: inches(3.5),
+    count: 1,
+    squared: true,
+    bad: [],
+    price: 0,
+    where: '',
+    note: '',
+  };
+  const job = { ...base, onHand: [hand] };
+  const own = mine(job).find((board) => board.hand?.id === 'h1')!;
+  const after = mine({ ...job, locks: [lockOf(own, 'a', 'cut')] });
+  expect(after.filter((board) => board.hand?.id === 'h1')).toHaveLength(1);
+  expect(everyPiece(after)).toEqual(ALL);
+});

@@ -1,0 +1,34 @@
+import { DndContext, DragOverlay, MouseSensor, TouchSensor, useSensor, useSensors } from '@dnd-kit/core';
+import { useState, type ReactNode } from 'react';
+import type { Held } from '../../drawing/held';
+import { useLabel } from '../labels';
+import { useLocks } from './useLocks';
+
+/** Pieces inside can be dragged from board to board. With the keyboard the board's menu does the same. */
+export function Dragging({ children }: { readonly children: ReactNode }) {
+  const label = useLabel();
+  const { bring } = useLocks();
+  const [held, setHeld] = useState<Held | null>(null);
+  // A finger must rest on a piece first: else it scrolls.
+  const sensors = useSensors(
+    useSensor(MouseSensor, { activationConstraint: { distance: 8 } }),
+    useSensor(TouchSensor, { activationConstraint: { delay: 300, tolerance: 8 } }),
+  );
+  return (
+    <DndContext
+      sensors={sensors}
+      onDragStart={({ active }) => setHeld(active.data.current as Held)}
+      onDragCancel={() => setHeld(null)}
+      onDragEnd={({ active, over }) => {
+        setHeld(null);
+        const { piece, board } = active.data.current as Held;
+        if (over) bring(piece, board, (over.data.current as Pick<Held, 'board'>).board);
+      }}
+    >
+      {children}
+      <DragOverlay dropAnimation={null}>
+        {held && <span className="dragged-piece">{label(held.piece.blank.part.id)}</span>}
+      </DragOverlay>
+    </DndContext>
+  );
+}
