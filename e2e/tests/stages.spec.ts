@@ -166,6 +166,24 @@ test('cuts: a piece is dragged to another board, the wish has a price, undo take
   await expect(page.locator('.saved')).toHaveAttribute('data-state', 'saved');
 });
 
+test('cuts: boards chosen for fewest boards, with what that costs; back to the cheapest in one click', async ({
+  page,
+  sill,
+}) => {
+  const id = await copyOfDemo(sill);
+  await page.goto(`/jobs/${id}/cuts`);
+  await page.getByRole('button', { name: 'Tape, files' }).click();
+  await page.getByRole('menuitem', { name: 'What boards are chosen for' }).click();
+  await page.getByRole('radio', { name: /Fewest boards/ }).check();
+  await page.getByLabel('At most so much dearer than the cheapest').fill('40');
+  await page.getByRole('button', { name: 'Close' }).click();
+  await expect(page.getByText('Chosen for fewest boards')).toBeVisible();
+  const heading = page.locator('.stage-head');
+  await expect(heading).not.toContainText('35 boards');
+  await page.getByRole('button', { name: 'Choose the cheapest' }).click();
+  await expect(heading).toContainText('35 boards');
+});
+
 test('build: actions are ticked, at the bench one at a time by Space', async ({ page, sill }) => {
   const id = await copyOfDemo(sill);
   await page.goto(`/jobs/${id}/build?step=10`);

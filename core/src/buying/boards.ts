@@ -20,9 +20,12 @@ import {
 import { lockedIn } from './locks';
 import { marketOf, worthOf } from './market';
 import {
+  choicesFor,
+  combine,
   flipped,
   PROBLEM_FORMAT,
   solveExactly,
+  type Chosen,
   type CutProblem,
   type Layout,
   type Slants,
@@ -79,10 +82,18 @@ export type Boards = {
   readonly lostLocks: readonly Lock[];
   /** Cents more than without the boards that are kept by wish; 0 where there are none. */
   readonly wish: number;
+  /** Where boards are chosen for something else than their price: what that comes to, settled boards left out. */
+  readonly aim: {
+    readonly for: Exclude<Job['aim']['for'], 'cost'>;
+    readonly value: number;
+    /** Nothing measures less. */
+    readonly atLeast: number;
+    readonly cheapest: { readonly cost: number; readonly value: number };
+  } | null;
 };
 
 /** Solved pools by what was asked, so that a change to one material does not solve the others again. */
-export type SolveCache = Map<string, Solved>;
+export type SolveCache = Map<string, Solved | Chosen>;
 
 /** An offer's name for people: 2×6×8, 140×45×2.4 m pine, or 3/4 plywood 96 × 48. */
 export const offerName = (offer: BoardOffer | SheetOffer, units: Units): string =>
@@ -117,13 +128,14 @@ export function problemOf(
   onHand: readonly OnHand[],
   sizes: Sizes,
   worth: (offer: BoardOffer | SheetOffer) => number,
+  objective: CutProblem['objective'] = 'cost',
 ): CutProblem {
   const thickness = toInches(blanks[0]!.thickness);
   return {
     format: PROBLEM_FORMAT,
     unit: 'in',
     kerf: toInches(kerfFor(shop, isSheet(blanks[0]!.material) ? 'sheet' : 'board')),
-    objective: 'cost',
+    objective,
     stock: [
       ...onHand.map((hand) => ({
         id: `hand.${hand.id}`,
@@ -177,8 +189,13 @@ const ORDER: readonly Stocked[] = [
 
 type Laid = Omit<Board, 'number'>;
 type Solving = Pick<Job, 'yard' | 'alsoAt' | 'shop' | 'onHand' | 'measured'>;
+type Aim = Job['aim'];
+/** One way to cut a pool: the cheapest, or one that measures less by the aim. */
+type Way = { readonly cost: number; readonly measure: number; readonly boards: readonly Laid[] };
 type Pool = {
-  readonly boards: readonly Laid[];
+  /** From the cheapest on; one where boards are chosen for their price. */
+  readonly options: readonly Way[];
+  readonly atLeast: number;
   readonly cost: number;
   readonly lowerBound: number;
   readonly optimal: boolean;
@@ -191,18 +208,21 @@ function solvePool(
   there: readonly OnHand[],
   job: Solving,
   market: Yard,
+  aim: Aim['for'],
   options: SolveOptions,
   cache: SolveCache,
 ): Pool {
-  if (wanted.length === 0) return { boards: [], cost: 0, lowerBound: 0, optimal: true, unplaced: [] };
+  if (wanted.length === 0)
+    return { options: [{ cost: 0, measure: 0, boards: [] }], atLeast: 0, cost: 0, lowerBound: 0, optimal: true, unplaced: [] }; // prettier-ignore
   const sizes = sizesOf(job.measured);
   const offers = offersOf(wanted[0]!.material, market);
-  const problem = problemOf(wanted, offers, job.shop, there, sizes, worthOf(job));
+  const problem = problemOf(wanted, offers, job.shop, there, sizes, worthOf(job), aim);
   const key = `${options.effort ?? 'full'} ${JSON.stringify(problem)}`;
-  const solved = cache.get(key) ?? solveExactly(problem, options);
+  const solved =
+    cache.get(key) ?? (aim === 'cost' ? solveExactly(problem, options) : choicesFor(problem, aim, options));
   if (!options.stopped?.()) cache.set(key, solved);
   const blankOfPart = new Map(wanted.map((blank) => [blank.part.id, blank]));
-  const boards = solved.layouts.map((layout): Laid => {
+  const laid = (layout: Layout): Laid => {
     const hand = there.find(({ id }) => `hand.${id}` === layout.stock) ?? null;
     const offer = hand ? offerOf(hand) : offers.find((row) => row.id === layout.stock)!;
     return {
@@ -214,15 +234,20 @@ function solvePool(
       cuts: layout.cuts,
       offcuts: layout.offcuts,
     };
-  });
+  };
+  const cheapest = { cost: solved.cost, measure: 0, layouts: solved.layouts };
+  const chosen = isChosen(solved) && solved.choices.length > 0 ? solved : null;
   return {
-    boards,
+    options: (chosen?.choices ?? [cheapest]).map(({ layouts, ...way }) => ({ ...way, boards: layouts.map(laid) })),
+    atLeast: chosen?.atLeast ?? 0,
     cost: solved.cost,
     lowerBound: solved.lowerBound,
     optimal: solved.status === 'optimal',
     unplaced: solved.unplaced.map(({ part, ...why }) => ({ blank: blankOfPart.get(part)!, ...why })),
   };
 }
+
+const isChosen = (solved: Solved | Chosen): solved is Chosen => 'choices' in solved;
 
 /** A board or sheet before anything is cut from it. */
 const blankBoard = (offer: BoardOffer | SheetOffer, hand: OnHand | null, sizes: Sizes): Laid => ({
@@ -262,7 +287,7 @@ function boardOf(
  */
 export function chooseBoards(
   blanks: readonly Blank[],
-  job: Solving & { readonly locks?: Job['locks'] },
+  job: Solving & Partial<Pick<Job, 'locks' | 'aim'>>,
   options: SolveOptions,
   cache: SolveCache,
 ): Boards {
@@ -281,38 +306,61 @@ export function chooseBoards(
   const used = [...settled.kept.map(({ lock }) => lock), ...settled.spoiled].map(({ from }) => from);
   const onHand = without(job.onHand, used);
   const priceOf = ({ offer, hand }: Pick<Laid, 'offer' | 'hand'>) => (hand ? 0 : worth(offer));
-  const found: Laid[] = [];
-  const pools: Pool[] = [];
+  const aim = job.aim ?? { for: 'cost', extra: null };
+  const pools: (Pool & { readonly mine: readonly Laid[] })[] = [];
   let wish = 0;
   for (const material of ORDER) {
     const of = (rows: readonly Blank[]) => rows.filter((blank) => blank.material === material);
     const here = (hand: OnHand) => hand.material === material;
     const mine = held.filter((board) => board.material === material);
     if (of(settled.blanks).length === 0 && mine.length === 0) continue;
-    const pool = solvePool(of(settled.blanks), onHand.filter(here), job, market, options, cache);
-    pools.push(pool);
+    const pool = solvePool(of(settled.blanks), onHand.filter(here), job, market, aim.for, options, cache);
+    pools.push({ ...pool, mine });
     const wished = mine.filter(({ lock }) => lock!.state === 'kept');
     if (wished.length > 0) {
       // What it would cost if only what is bought, cut or spoiled stayed as it is.
       const firm = there.filter(({ state }) => state !== 'kept');
       const free = lockedIn(blanks, firm);
       const firmUse = firm.map(({ from }) => from);
-      const other = solvePool(of(free.blanks), without(job.onHand, firmUse).filter(here), job, market, options, cache);
+      const other = solvePool(
+        of(free.blanks),
+        without(job.onHand, firmUse).filter(here),
+        job,
+        market,
+        'cost',
+        options,
+        cache,
+      );
       wish += pool.cost + wished.reduce((sum, board) => sum + priceOf(board), 0) - other.cost;
     }
-    const longest = (board: Laid) => Math.max(...board.pieces.map((piece) => piece.length));
-    found.push(...[...mine, ...pool.boards].sort((a, b) => longest(b) - longest(a) || b.length - a.length));
   }
+  // The pools share what may be spent besides: every mix worth having, and the last that is not too dear.
+  const mixes = combine(pools);
+  const most = mixes[0]!.cost + (aim.extra ?? Infinity);
+  const mix = mixes.findLast(({ cost }) => cost <= most)!;
+  const longest = (board: Laid) => Math.max(...board.pieces.map((piece) => piece.length));
+  const found = mix.picked.flatMap(({ boards }, at) =>
+    [...pools[at]!.mine, ...boards].sort((a, b) => longest(b) - longest(a) || b.length - a.length),
+  );
   const unplaced = pools.flatMap((pool) => pool.unplaced);
   const fixed = [...held, ...spoiled].reduce((sum, board) => sum + priceOf(board), 0);
   return {
     boards: found.map((board, at) => ({ ...board, number: at + 1 })),
     status: unplaced.length > 0 ? 'infeasible' : pools.every(({ optimal }) => optimal) ? 'optimal' : 'feasible',
-    cost: pools.reduce((sum, { cost }) => sum + cost, fixed),
+    cost: mix.cost + fixed,
     lowerBound: pools.reduce((sum, { lowerBound }) => sum + lowerBound, fixed),
     unplaced,
     spoiled: spoiled.filter(({ hand }) => hand === null).map(({ offer }) => offer),
     lostLocks: [...gone, ...settled.void],
     wish,
+    aim:
+      aim.for === 'cost'
+        ? null
+        : {
+            for: aim.for,
+            value: mix.measure,
+            atLeast: pools.reduce((sum, { atLeast }) => sum + atLeast, 0),
+            cheapest: { cost: mixes[0]!.cost + fixed, value: mixes[0]!.measure },
+          },
   };
 }

@@ -131,3 +131,33 @@ test('pieces on hand are used up by the locks on them', () => {
   expect(after.filter((board) => board.hand?.id === 'h1')).toHaveLength(1);
   expect(everyPiece(after)).toEqual(ALL);
 });
+
+describe('boards chosen for something else than their price', () => {
+  const aimed = (aim: Job['aim']) => plan({ ...base, aim });
+  const cheapest = plan(base).buying;
+
+  test('fewest boards: no more than the cheapest buys, never dearer than allowed, told beside it', () => {
+    const { buying, findings } = aimed({ for: 'boards', extra: null });
+    const bought = (boards: readonly Board[]) => boards.filter(({ hand }) => hand === null).length;
+    expect(bought(buying.boards)).toBe(buying.aim!.value);
+    expect(bought(buying.boards)).toBeLessThanOrEqual(bought(cheapest.boards));
+    expect(buying.aim!.cheapest).toEqual({ cost: cheapest.cost, value: bought(cheapest.boards) });
+    expect(everyPiece(buying.boards)).toEqual(everyPiece(cheapest.boards));
+    expect(findings.some(({ id }) => id === 'job.aim')).toBe(true);
+    for (const extra of [0, 200, 800]) {
+      const some = aimed({ for: 'boards', extra }).buying;
+      expect(some.cost - cheapest.cost).toBeLessThanOrEqual(extra);
+      expect(some.aim!.value).toBeGreaterThanOrEqual(buying.aim!.value);
+    }
+  });
+
+  test('least left over and fewest settings measure no more than the cheapest does', () => {
+    for (const aim of ['waste', 'setups'] as const) {
+      const { buying } = aimed({ for: aim, extra: 500 });
+      expect(buying.aim!.value).toBeLessThanOrEqual(buying.aim!.cheapest.value);
+      expect(buying.aim!.value).toBeGreaterThanOrEqual(buying.aim!.atLeast);
+      expect(buying.cost - cheapest.cost).toBeLessThanOrEqual(500);
+      expect(everyPiece(buying.boards)).toEqual(everyPiece(cheapest.boards));
+    }
+  });
+});

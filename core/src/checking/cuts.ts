@@ -33,6 +33,28 @@ function notSold({ id, wood }: Piece, job: Job): Finding {
 /** An offcut is told in whole inches: nobody measures it. */
 const roundDown = (length: Length): Length => Math.floor(length / PER_INCH) * PER_INCH;
 
+const MEASURES = {
+  waste: (value: number): Phrase => say`${strong(Math.round(value / 14.4) / 10)} sq ft left over`,
+  boards: (value: number): Phrase => say`${strong(value)} ${value === 1 ? 'board' : 'boards'} bought`,
+  setups: (value: number): Phrase =>
+    say`${strong(value)} ${value === 1 ? 'setting' : 'settings'}, boards cut alike together`,
+} as const;
+const AIM_NAMES = { waste: 'least left over', boards: 'fewest boards', setups: 'fewest saw settings' } as const;
+
+/** What boards were chosen for, what that comes to, and what it costs beside the cheapest. */
+function aimNote(aim: NonNullable<Facts['buying']['aim']>, cost: number): Finding {
+  const { cheapest, value, atLeast } = aim;
+  const measure = MEASURES[aim.for];
+  const dearer = cost - cheapest.cost;
+  const proved = value <= atLeast + 1e-9;
+  return note(null, 'aim', proved ? 'good' : 'care', 'cuts', {
+    title: say`Chosen for ${AIM_NAMES[aim.for]}`,
+    because: say`${measure(value)}; with the cheapest boards it would be ${measure(cheapest.value)}. That costs $${(dearer / 100).toFixed(2)} more. ${proved ? 'Nothing does with less: proved.' : say`Less than ${measure(atLeast)} is not possible at any price.`}`,
+    numbers: { cents: dearer, value, atLeast },
+    remedies: [{ label: say`Choose the cheapest`, changes: [{ piece: null, path: ['aim', 'for'], value: 'cost' }] }],
+  });
+}
+
 /** What became of boards that stay as they are: their price, those that no longer stand, pieces cut to another size. */
 function lockNotes({ locks }: Job, { wish, lostLocks, boards }: Facts['buying']): readonly Finding[] {
   const found: Finding[] = [];
@@ -114,7 +136,8 @@ export function cutNotes({ job, buying, offcuts }: Facts): readonly Finding[] {
       }),
     );
   }
-  if (buying.boards.length > 0 && buying.unplaced.length === 0) {
+  if (buying.aim) found.push(aimNote(buying.aim, buying.cost));
+  else if (buying.boards.length > 0 && buying.unplaced.length === 0) {
     const gap = buying.cost - buying.lowerBound;
     const held = buying.boards.filter(({ lock }) => lock !== null).length;
     found.push(

@@ -4,7 +4,9 @@
  */
 export * from './problem';
 export * from './solution';
-export { solve, solveExactly, type Solved, type SolveOptions } from './solve';
+export * from './aim';
+export { combine } from './aims';
+export { choicesFor, solve, solveExactly, type Chosen, type Cuttable, type Solved, type SolveOptions } from './solve';
 export type { IntegerSolver } from './integer';
 export { flipped, type Layout, type Slants } from './layout';
 export { seeded } from './random';

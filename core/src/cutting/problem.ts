@@ -1,4 +1,5 @@
 import * as v from 'valibot';
+import { AIMS } from './aim';
 import { inches, mm, toInches, toMm, type Length, type Units } from '../length';
 
 /** The cut problem file, `sill-plan/cut-problem@1`. Lengths are decimals in `unit`; docs/formats tells the rest. */
@@ -67,7 +68,9 @@ export const CutProblemSchema = v.pipe(
     format: v.literal(PROBLEM_FORMAT, `must be ${PROBLEM_FORMAT}`),
     unit: v.picklist(['in', 'mm'], 'must be "in" or "mm"'),
     kerf: least(0),
-    objective: v.optional(v.literal('cost', 'must be "cost"'), 'cost'),
+    objective: v.optional(v.picklist(AIMS, `must be one of ${AIMS.join(', ')}`), 'cost'),
+    /** For another objective than cost: how much dearer than the cheapest it may be; null for any price. */
+    extraCost: v.optional(v.nullable(least(0))),
     stock: v.pipe(v.array(StockSchema, 'must be a list'), v.maxLength(1000, 'must be at most 1000 rows'), unique()),
     parts: v.pipe(v.array(PartSchema, 'must be a list'), v.maxLength(5000, 'must be at most 5000 rows'), unique()),
   }),

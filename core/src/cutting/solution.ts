@@ -36,6 +36,8 @@ export type CutSolution = {
   readonly cost: number;
   readonly lowerBound: number;
   readonly seconds: number;
+  /** For another objective than cost: what it measures, and what nothing measures less than. */
+  readonly objective?: { readonly for: string; readonly value: number; readonly atLeast: number };
   readonly boards: readonly CutBoard[];
   readonly unplaced: readonly { readonly part: string; readonly quantity: number; readonly because: string }[];
 };

@@ -50,6 +50,7 @@ export const newJob = (name: string): Job => ({
   shop: DEFAULT_SHOP,
   onHand: [],
   locks: [],
+  aim: { for: 'cost', extra: null },
   measured: {},
   cart: {},
   done: [],

@@ -293,6 +293,11 @@ export const JobSchema = v.object({
     v.pipe(v.array(LockSchema), v.maxLength(500, 'must be at most 500 boards'), unique('two locks have the same id')),
     [],
   ),
+  /** What boards are chosen for, and how many cents more than the cheapest that may cost; null for any price. */
+  aim: v.optional(v.object({ for: oneOf(['cost', 'waste', 'boards', 'setups']), extra: v.nullable(cents) }), {
+    for: 'cost',
+    extra: null,
+  }),
   /** What today's boards and sheets really measure, where it is not what the table says. */
   measured: v.optional(v.record(material, v.object({ width: v.optional(size), thickness: v.optional(size) })), {}),
   /** At the yard: boards kept and rejected so far, by offer. */

@@ -5,6 +5,7 @@ import { cutListCsv, layoutOf, orderCsv, svgOf, type Plan } from '@sill/core';
 import { saveFile } from '../../frame/files';
 import { useJob } from '../../state/hooks';
 import { useLabel } from '../labels';
+import { AimDialog } from './AimDialog';
 
 /** A choice of the view that stands in the menu. */
 export type ViewChoice = {
@@ -23,6 +24,7 @@ export function CutsMenu({ plan, views }: Props) {
   const navigate = useNavigate();
   const { id } = useParams();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const [aiming, setAiming] = useState(false);
   const { boards } = plan.buying;
   const layouts = () => boards.map((board) => layoutOf(board, label));
   const choose = (work: () => void) => () => {
@@ -30,6 +32,7 @@ export function CutsMenu({ plan, views }: Props) {
     work();
   };
   const items: readonly [string, () => void][] = [
+    ['What boards are chosen for', () => setAiming(true)],
     ['Print labels for the pieces', () => void navigate(`/jobs/${id}/labels`)],
     ['Save the pieces as CSV', () => saveFile(`${job.name} pieces.csv`, 'text/csv', cutListCsv(boards, plan.cuts, job.units, label))], // prettier-ignore
     ['Save the order of cuts as CSV', () => saveFile(`${job.name} cuts.csv`, 'text/csv', orderCsv(plan.setups, plan.cuts, job.units, label))], // prettier-ignore
@@ -69,6 +72,7 @@ export function CutsMenu({ plan, views }: Props) {
           </MenuItem>
         ))}
       </Menu>
+      {aiming && <AimDialog onClose={() => setAiming(false)} />}
     </>
   );
 }
