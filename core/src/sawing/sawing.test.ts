@@ -8,6 +8,7 @@ import { breakDown } from './breakdown';
 import { LONGEST_RIP, PAST } from './arrange';
 import { tapeMarks } from './marks';
 import { passesOf } from './passes';
+import { sawingOf } from './setups';
 
 const TODAY = '2026-11-24';
 const planOf = (job: Job): Plan => planJob(job, { today: TODAY, effort: 'quick' });
@@ -138,7 +139,10 @@ test('cuts are numbered through, board by board; on a lane left to right', () =>
 test('every piece of a lane is cut clean once; every ripped one goes along exactly one fence', () => {
   const clean = plan.setups.filter(({ kind, setting }) => kind === 'stop' || (kind === 'marks' && setting === 0));
   const numbers = plan.cuts.filter((cut) => cut.piece !== null).map((cut) => cut.number);
-  expect(clean.flatMap((setup) => setup.cuts).sort((a, b) => a - b)).toEqual(numbers);
+  const begun = plan.cuts.filter(({ begins }) => begins).map(({ number }) => number);
+  expect(clean.flatMap((setup) => setup.cuts).sort((a, b) => a - b)).toEqual(
+    [...numbers, ...begun].sort((a, b) => a - b),
+  );
   const ripped = plan.buying.boards.flatMap(({ pieces }) => pieces).filter(({ blank }) => blank.rip !== null);
   const fences = plan.setups.filter((setup) => setup.kind === 'fence');
   expect(fences.reduce((sum, setup) => sum + setup.pieces.length, 0)).toBe(ripped.length);
@@ -231,6 +235,45 @@ test('passes: every cut of a setting once, no board twice beside itself, ids tha
   });
   expect(new Set(ids).size).toBe(ids.length);
   expect(Math.max(...ids.map((id) => id.length))).toBeLessThanOrEqual(120);
+});
+
+test('slanted ends: a cut that begins a piece is numbered and made with it; where slants meet one cut serves both', () => {
+  const strut = {
+    tag: 'Q1',
+    name: 'strut',
+    material: '2x4' as const,
+    length: inches(20),
+    width: inches(3.5),
+    count: 1,
+  };
+  const job = { ...newJob('x'), pieces: [{ ...demo.pieces[0]!, id: 'only', copies: 1, loose: [strut] }] };
+  const found = planOf(job);
+  const board = found.buying.boards.find(({ pieces }) => pieces.some(({ blank }) => blank.part.tag === 'Q1'))!;
+  const [plain] = board.pieces.filter(({ blank }) => blank.part.tag === 'Q1');
+  const ends = { left: 45, right: -45 };
+  const slanted = (x: Length, slants: typeof ends) => ({ ...plain!, blank: { ...plain!.blank, ends }, x, slants });
+  const reach = inches(3.5);
+  const second = slanted(inches(17), { left: -45, right: 45 });
+  const first = slanted(0, ends);
+  const slant = (at: Length, angle: number) => ({ kind: 'crosscut' as const, at, from: 0, to: reach, angle });
+  const { cuts, setups } = sawingOf(
+    [
+      {
+        ...board,
+        number: 1,
+        pieces: [first, second],
+        cuts: [slant(0, 45), slant(inches(20), -45), slant(inches(37) - reach, 45)],
+      },
+    ],
+    job.shop,
+  );
+  expect(cuts.map(({ piece, begins }) => [piece?.x ?? null, begins?.x ?? null])).toEqual([
+    [null, 0],
+    [0, null],
+    [inches(17), null],
+  ]);
+  expect(setups).toHaveLength(1);
+  expect(setups[0]).toMatchObject({ cuts: [1, 2, 3], count: 3, gang: 1 });
 });
 
 describe('a sheet broken down', () => {

@@ -23,6 +23,8 @@ export type NumberedCut = {
   readonly angle: number;
   /** The piece whose right end it makes; null where it only begins one, and where a board is broken down. */
   readonly piece: CutPiece | null;
+  /** The piece whose slanted left end it makes, where no piece before it lent its slant. */
+  readonly begins: CutPiece | null;
   /** How a guide or fence is set for it, on what is broken down. */
   readonly setting: Pick<SheetCut, 'setting' | 'reference' | 'share'> | null;
 };
@@ -75,12 +77,18 @@ function liftable({ material, length, width }: Board, lift: number): number {
   return lift / (((toInches(length) * toInches(width) * toInches(thickness)) / 1728) * density);
 }
 
-/** The piece whose right end a crosscut of a lane makes. */
-const madeBy = (pieces: readonly CutPiece[], { at, angle }: Board['cuts'][number]): CutPiece | null =>
-  pieces.find(({ x, length, width, slants }) => {
-    const lean = Math.round(width * Math.tan((slants.right * Math.PI) / 180));
-    return slants.right === angle && Math.abs(x + length - Math.max(0, lean) - at) <= 2;
-  }) ?? null;
+const leanOf = (degrees: number, width: Length): Length => Math.round(width * Math.tan((degrees * Math.PI) / 180));
+/** Where an end of a piece begins at the lower edge: x is its long point on that side. */
+const lowAt = ({ x, length, width, slants }: CutPiece, end: 'left' | 'right'): Length =>
+  end === 'left' ? x - Math.min(0, leanOf(slants.left, width)) : x + length - Math.max(0, leanOf(slants.right, width));
+
+/** The piece whose left or right end a crosscut of a lane makes. */
+const madeBy = (
+  pieces: readonly CutPiece[],
+  end: 'left' | 'right',
+  { at, angle }: Board['cuts'][number],
+): CutPiece | null =>
+  pieces.find((piece) => piece.slants[end] === angle && Math.abs(lowAt(piece, end) - at) <= 2) ?? null;
 
 function numberCuts(sawn: readonly SawnBoard[], shop: Shop): readonly NumberedCut[] {
   let number = 0;
@@ -95,13 +103,15 @@ function numberCuts(sawn: readonly SawnBoard[], shop: Shop): readonly NumberedCu
         board: board.number,
         ...{ kind, at, from, to, angle },
         piece: null,
+        begins: null,
         setting,
       }));
     // A square cut that only begins a stretch squares its end: it is part of making the board ready, not numbered.
     return board.cuts.flatMap((cut): readonly NumberedCut[] => {
-      const piece = madeBy(board.pieces, cut);
+      const piece = madeBy(board.pieces, 'right', cut);
       if (piece === null && (cut.angle === 0 || cut.kind === 'rip')) return [];
-      return [{ number: ++number, board: board.number, ...cut, piece, setting: null }];
+      const begins = piece === null ? madeBy(board.pieces, 'left', cut) : null;
+      return [{ number: ++number, board: board.number, ...cut, piece, begins, setting: null }];
     });
   });
 }
@@ -115,7 +125,8 @@ function crosscutTool(shop: Shop, width: Length, angle: number): Tool | null {
   return first(shop, [...(reaches ? [['mitre saw'] as const] : []), ['circular saw'], ['table saw'], ['hand saw']]);
 }
 
-type Made = { readonly cut: NumberedCut; readonly piece: CutPiece };
+/** A piece with the cut that frees it, and the one that begins it where its left end is slanted and cut on its own. */
+type Made = { readonly cut: NumberedCut; readonly piece: CutPiece; readonly before: readonly number[] };
 
 /** A mitred piece has a cut at its left end too, unless the piece before it lent its slant. */
 const degreesOf = ({ ends }: CutPiece['blank']): number =>
@@ -150,9 +161,9 @@ function drawnUp({ made, others = [], ...given }: Rough): Setup {
     passes: [],
     runs: [],
     parts: distinct(pieces.map((piece) => piece.blank.part)),
-    count: made.length,
+    count: made.reduce((sum, { before }) => sum + 1 + before.length, 0),
     boards: distinct(made.map(({ cut }) => cut.board)),
-    cuts: made.map(({ cut }) => cut.number),
+    cuts: made.flatMap(({ cut, before }) => [...before, cut.number]),
     pieces,
     gang: 1,
     extraFor: null,
@@ -201,10 +212,12 @@ const largest = (a: Setup, b: Setup) => b.setting - a.setting;
 /** The settings of a lane's crosscuts and rips. */
 function laneSetups(sawn: readonly SawnBoard[], cuts: readonly NumberedCut[], shop: Shop): readonly Setup[] {
   const cutOf = new Map(cuts.flatMap((cut) => (cut.piece ? [[cut.piece, cut] as const] : [])));
+  const beginsAt = new Map(cuts.flatMap((cut) => (cut.begins ? [[cut.begins, cut.number] as const] : [])));
   const making = (pieces: readonly CutPiece[]): readonly Made[] =>
     pieces.flatMap((piece) => {
       const cut = cutOf.get(piece);
-      return cut ? [{ cut, piece }] : [];
+      const begin = beginsAt.get(piece);
+      return cut ? [{ cut, piece, before: begin === undefined ? [] : [begin] }] : [];
     });
   const lanes = sawn.filter(({ lane }) => lane);
   const parted = lanes.flatMap(({ sticks }) => sticks.filter(({ past }) => past !== null));
