@@ -30,16 +30,40 @@ export function cutupsWithin(
   const bestOf = (level: number, cell: number) => (level < 0 ? 0 : best[level]![cell]!);
   const collect = () => {
     const found = new Map<string, Taking>();
-    const add = (cutup: Taking) => {
+    /** Two takings put together, losing so much besides; `tree` and `used` are worked out only for what is kept. */
+    const add = (
+      a: readonly number[],
+      b: readonly number[],
+      loss: number,
+      rest: () => Pick<Taking, 'tree' | 'used'>,
+    ) => {
       if (++tried > limit * MOST_TRIED) throw TOO_MANY;
-      if (cutup.loss > slack || cutup.counts.some((count, item) => count > items[item]!.quantity)) return;
-      const name = cutup.counts.join();
+      if (loss > slack) return;
+      const counts = new Array<number>(quantities.length);
+      for (let item = 0; item < quantities.length; item++)
+        if ((counts[item] = a[item]! + b[item]!) > quantities[item]!) return;
+      const name = counts.join();
       const other = found.get(name);
-      if (!other || cutup.loss < other.loss) found.set(name, cutup);
+      if (!other || loss < other.loss) {
+        const { tree, used } = rest();
+        found.set(name, { counts, loss, tree, used });
+      }
     };
     return { found, add };
   };
-  const plus = (a: readonly number[], b: readonly number[]) => a.map((count, item) => count + b[item]!);
+  /** The longest sum of pieces that is no longer than a cell: sections of other lengths hold nothing more. */
+  const reached = new Int32Array(cells + 1);
+  const taken = [...new Set(levels.flatMap(({ ways }) => ways.map((way) => way.cells)))];
+  for (let cell = 1; cell <= cells; cell++)
+    reached[cell] = taken.some((length) => length <= cell && reached[cell - length] === cell - length)
+      ? cell
+      : reached[cell - 1]!;
+  const quantities = items.map(({ quantity }) => quantity);
+  const none = items.map(() => 0);
+  const ones = items.map((_, one) => items.map((__, item) => (item === one ? 1 : 0)));
+
+  /** The least wasteful first, so that a loop may end where it gets too wasteful. */
+  const byLoss = (found: ReadonlyMap<string, Taking>) => [...found.values()].sort((a, b) => a.loss - b.loss);
 
   const ripped = (level: number, section: number): readonly Taking[] => {
     const key = -(level * (cells + 1) + section) - 1;
@@ -50,22 +74,35 @@ export function cutupsWithin(
       const lost = whole[level]![section]! - best[low]![section]! - best[high]![section]!;
       if (lost > slack) continue;
       const width = levels[low]!.width;
-      for (const a of of(low, section, 0, section))
-        for (const b of of(high, section, 0, section))
-          if (Math.max(a.used, b.used) === section && a.used > 0 && b.used > 0)
-            add({
-              counts: plus(a.counts, b.counts),
-              loss: lost + a.loss + b.loss,
+      const pair = (some: readonly Taking[], others: readonly Taking[]) => {
+        for (const a of some) {
+          if (lost + a.loss > slack) break;
+          for (const b of others) {
+            const loss = lost + a.loss + b.loss;
+            if (loss > slack) break;
+            add(a.counts, b.counts, loss, () => ({
               tree: { ends: [], sections: [{ width, low: a.tree, high: b.tree }] },
               used: section,
-            });
+            }));
+          }
+        }
+      };
+      // One of the two is as long as the section: else it would be a shorter one.
+      const [lows, highs] = [low, high].map((side) => of(side, section, 0, section).filter(({ used }) => used > 0));
+      const isFull = ({ used }: Taking) => used === section;
+      pair(lows!.filter(isFull), highs!);
+      pair(
+        lows!.filter((one) => !isFull(one)),
+        highs!.filter(isFull),
+      );
     }
-    known.set(key, [...found.values()]);
+    known.set(key, byLoss(found));
     return known.get(key)!;
   };
   /** From a way of the level on, with sections no longer than so many cells. */
-  const of = (level: number, cell: number, first: number, longest: number): readonly Taking[] => {
+  const of = (level: number, cell: number, first: number, limitTo: number): readonly Taking[] => {
     if (level < 0) return nothing;
+    const longest = reached[Math.min(limitTo, cell)]!;
     const { ways, rips } = levels[level]!;
     const key = ((level * (cells + 1) + cell) * (MOST_ITEMS + 1) + first) * (cells + 1) + longest;
     const before = known.get(key);
@@ -74,34 +111,33 @@ export function cutupsWithin(
     const most = best[level]![cell]!;
     const narrower = most - bestOf(level - 1, cell);
     if (narrower <= slack)
-      for (const rest of of(level - 1, cell, 0, cell)) add({ ...rest, loss: rest.loss + narrower });
+      for (const rest of of(level - 1, cell, 0, cell)) {
+        if (rest.loss + narrower > slack) break;
+        add(rest.counts, none, rest.loss + narrower, () => rest);
+      }
     for (let k = first; k < ways.length; k++) {
       const { way, cells: taken } = ways[k]!;
       if (taken > cell) continue;
       const lost = most - values[way.item]! - best[level]![cell - taken]!;
       if (lost > slack) continue;
       for (const rest of of(level, cell - taken, k, longest))
-        add({
-          counts: rest.counts.map((count, item) => (item === way.item ? count + 1 : count)),
-          loss: rest.loss + lost,
+        add(rest.counts, ones[way.item]!, rest.loss + lost, () => ({
           tree: { ...rest.tree, ends: [...rest.tree.ends, way] },
           used: rest.used + taken,
-        });
+        }));
     }
-    for (let section = rips.length > 0 ? Math.min(longest, cell) : 0; section > 0; section--) {
+    for (let section = rips.length > 0 ? longest : 0; section > 0; section = reached[section - 1]!) {
       const lost = most - whole[level]![section]! - best[level]![cell - section]!;
       if (lost > slack) continue;
       for (const part of ripped(level, section))
         if (lost + part.loss <= slack)
           for (const rest of of(level, cell - section, ways.length, section))
-            add({
-              counts: plus(rest.counts, part.counts),
-              loss: lost + part.loss + rest.loss,
+            add(rest.counts, part.counts, lost + part.loss + rest.loss, () => ({
               tree: { ends: rest.tree.ends, sections: [...rest.tree.sections, ...part.tree.sections] },
               used: section + rest.used,
-            });
+            }));
     }
-    known.set(key, [...found.values()]);
+    known.set(key, byLoss(found));
     return known.get(key)!;
   };
   try {

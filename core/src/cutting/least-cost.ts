@@ -73,7 +73,9 @@ function solveInRows(group: Group, means: Means, known: Answer | null): Answer {
     if (!open(answer) || answer.cutting.missing > 0 || stopped()) return;
     answer = bestOf(group, answer, work(answer) ?? answer);
   };
-  closeBy((now) => branched(group, now, FIRST_NODES, means));
+  // What so many of each bin hold is asked once, though the branching begins twice.
+  const packed = new Map<string, Packed>();
+  closeBy((now) => branched(group, now, FIRST_NODES, means, packed));
   closeBy((now) => {
     const exact = searchExactly(group, dual, now.cutting, effort.steps, stopped);
     return { cutting: exact.cutting, bound: exact.proved ? exact.cutting.cost : 0 };
@@ -84,7 +86,7 @@ function solveInRows(group: Group, means: Means, known: Answer | null): Answer {
       ? { cutting: bestOfPatterns(group, relaxation.pool, now, means.integer, POOL_NODES, stopped), bound: 0 }
       : null,
   );
-  closeBy((now) => branched(group, now, effort.nodes, means));
+  closeBy((now) => branched(group, now, effort.nodes, means, packed));
   return answer;
 }
 
@@ -109,11 +111,18 @@ function branched(
   { cutting }: Answer,
   nodes: number,
   { effort, integer, stopped }: Means,
+  packed: Map<string, Packed>,
 ): Answer | null {
-  const pack = (counts: readonly number[], relaxed: Tight, tight: () => Tight): Packed => {
+  const packAnew = (counts: readonly number[], relaxed: Tight, tight: () => Tight): Packed => {
     const lanes = packLanes(group, counts, relaxed, PACK_STEPS);
     if (lanes.cutting || lanes.complete || integer === null) return lanes;
     return packSideBySide(group, counts, tight(), integer, PACK_NODES, stopped);
+  };
+  const pack = (counts: readonly number[], relaxed: Tight, tight: () => Tight): Packed => {
+    const key = counts.join();
+    const before = packed.get(key) ?? packAnew(counts, relaxed, tight);
+    packed.set(key, before);
+    return before;
   };
   if (effort.nodes === 0) return null;
   return searchByCounts(group, cutting, nextPayable(group, cutting.cost), nodes, pack, stopped);

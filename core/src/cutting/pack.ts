@@ -173,6 +173,9 @@ function waysWithin(
   return ways;
 }
 
+const USUAL_WAYS = 150;
+const FEWEST_NODES = 40;
+
 /** All pieces out of some of the ways, no bin more often than there are, by an integer program. */
 function packWays(
   group: Group,
@@ -186,12 +189,14 @@ function packWays(
   const answer = integer(
     {
       columns: ways.map(({ bin, counts: taken }) => ({
-        cost: group.bins[bin]!.price,
+        // Any packing will do: the bins are paid for.
+        cost: 0,
         rows: [...entries(taken), [rows + bin, -1] as const],
       })),
       need: [...group.items.map(({ quantity }) => quantity), ...counts.map((n) => -n)],
       below: Infinity,
-      nodes,
+      // A branch costs the more the more ways there are.
+      nodes: Math.max(FEWEST_NODES, Math.min(nodes, Math.round((nodes * USUAL_WAYS) / ways.length))),
     },
     stopped,
   );
