@@ -158,3 +158,19 @@ export function rectangles(kind: number, pieces: number, seed: number): CutProbl
 }
 
 const pickOther = (main: number, at: number) => [0, 1, 2, 3].filter((kind) => kind !== main)[at]!;
+
+/** Case work from plywood: whole, half and quarter sheets, 6 to 30 pieces, half of them with the grain along. */
+export function homeSheets(count: number, seed: number): readonly CutProblem[] {
+  const { random, whole } = dice(seed);
+  return Array.from({ length: count }, () => {
+    const sheet = (id: string, length: number, width: number, price: number): Stock =>
+      board(id, length, width, price, { kind: 'sheet', trim: { ends: 0, edges: 0 } });
+    const stock = [sheet('whole', 96, 48, 54.8), sheet('half', 48, 48, 31.9), sheet('quarter', 48, 24, 18.4)];
+    const parts = Array.from({ length: whole(4, 12) }, (_, at) =>
+      part(`p${at}`, whole(1, 4), whole(8 * 8, 60 * 8) / 8, whole(4 * 8, 24 * 8) / 8, {
+        grain: random() < 0.5 ? 'length' : 'any',
+      }),
+    );
+    return problemOf(stock, parts);
+  });
+}

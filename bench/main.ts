@@ -1,4 +1,5 @@
 import { cpus } from 'node:os';
+import { createRequire } from 'node:module';
 import { Bench } from 'tinybench';
 import {
   applyChanges,
@@ -22,7 +23,7 @@ import {
   type PlanCache,
 } from '../core/src';
 import { loadIntegerSolver } from '../core/src/cutting/highs';
-import { homeSize, longList, mitred, oneWidth, rectangles } from './lists';
+import { homeSheets, homeSize, longList, mitred, oneWidth, rectangles } from './lists';
 
 /**
  * Measures on this machine, printed as tables. Times depend on the machine; how they stand to each other and what was
@@ -223,9 +224,93 @@ function sheets(integer: IntegerSolver) {
   );
 }
 
+// The package is CommonJS; its names are not seen from a module.
+const { MaxRectsPacker } = createRequire(import.meta.url)('maxrects-packer') as typeof import('maxrects-packer');
+
+/** Pieces of a list one by one, as they lie on a sheet: length by width. */
+const piecesOf = ({ parts }: CutProblem) => parts.flatMap((part) => Array.from({ length: part.quantity }, () => part));
+
+/**
+ * A general-purpose packer of rectangles (MaxRects, from the registry) on the largest sheet: it knows neither prices nor
+ * straight cuts, so its layouts need not be possible with a saw. Pieces may turn only where all may.
+ */
+function packedByMaxRects(list: CutProblem): number {
+  const [sheet] = list.stock;
+  const packer = new MaxRectsPacker(sheet!.length, sheet!.width, list.kerf, {
+    smart: false,
+    pot: false,
+    square: false,
+    allowRotation: list.parts.every(({ grain }) => grain === 'any'),
+  });
+  for (const { length, width } of piecesOf(list)) packer.add(length, width, null);
+  return packer.bins.length * sheet!.price;
+}
+
+/** What a person does with sheets: widest first, in rows along the sheet, a new row or sheet where there is no room. */
+function sheetsByHand(list: CutProblem): number {
+  const [sheet] = list.stock;
+  const rows: { left: number; width: number; sheet: number }[] = [];
+  const rest: number[] = [];
+  for (const { length, width } of piecesOf(list).sort((a, b) => b.width - a.width || b.length - a.length)) {
+    const row = rows.find((one) => one.left >= length && one.width >= width);
+    if (row) {
+      row.left -= length + list.kerf;
+      continue;
+    }
+    let at = rest.findIndex((room) => room >= width);
+    if (at < 0) at = rest.push(sheet!.width) - 1;
+    rest[at]! -= width + list.kerf;
+    rows.push({ left: sheet!.length - length - list.kerf, width, sheet: at });
+  }
+  return rest.length * sheet!.price;
+}
+
+/** The same lists of rectangles by us, by a general packer and by hand: what they cost beside ours. */
+function beside(integer: IntegerSolver) {
+  const sets: readonly (readonly [string, readonly CutProblem[]])[] = [
+    ['plywood at home, three sizes of sheet', homeSheets(40, 5)],
+    ...[1, 3, 5, 7, 9].map((kind) => [`class ${kind}, 100 rectangles`, [1, 2, 3].map((seed) => rectangles(kind, 100, seed))] as const), // prettier-ignore
+  ];
+  const rows = sets.map(([name, lists]) => {
+    const sum = (of: (list: CutProblem) => number) => lists.reduce((total, list) => total + of(list), 0);
+    let bound = 0;
+    let proved = 0;
+    const ours = sum((list) => {
+      const { cost, lowerBound, status } = solve(list, { integer });
+      bound += lowerBound;
+      if (status === 'optimal') proved++;
+      return cost;
+    });
+    const ratio = (cost: number) => (cost / ours).toFixed(3);
+    return {
+      lists: `${name} (${lists.length})`,
+      'proved least': `${proved} of ${lists.length}`,
+      'bound / ours': ratio(bound),
+      'general packer / ours': ratio(sum(packedByMaxRects)),
+      'by hand / ours': ratio(sum(sheetsByHand)),
+    };
+  });
+  print(
+    'Sheets beside a general packer (no straight cuts asked of it) and beside rows laid by hand. Cost ratios.',
+    rows,
+  );
+}
+
+/** What the longest list takes of memory, above what was in use before. */
+function memory(integer: IntegerSolver) {
+  const before = process.memoryUsage().rss;
+  let most = before;
+  solve(longList(2000, 2), { integer, stopped: () => ((most = Math.max(most, process.memoryUsage().rss)), false) });
+  print('Memory for 2,000 pieces, MB.', [
+    { before: Math.round(before / 2 ** 20), 'at most': Math.round(most / 2 ** 20) },
+  ]);
+}
+
 process.stdout.write(`Node ${process.version}, ${cpus().length} cores\n`);
 await planning();
 shapes();
 const integer = await loadIntegerSolver();
 cutting(integer);
 sheets(integer);
+beside(integer);
+memory(integer);

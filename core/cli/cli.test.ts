@@ -42,8 +42,20 @@ test('plan prints the whole plan of a job', async () => {
   expect(plan.list.total).toBeGreaterThan(10000);
 }, 60_000);
 
+test('solve for another aim says what it measures; an aim that is not known is refused', async () => {
+  const { code, out } = await run('solve', file('boards.json', { ...problem, objective: 'boards' }));
+  expect(code).toBe(0);
+  expect(JSON.parse(out)).toMatchObject({ status: 'optimal', objective: { for: 'boards', value: 2, atLeast: 2 } });
+  const bad = await run('solve', file('bad.json', { ...problem, objective: 'speed' }));
+  expect(bad.code).toBe(2);
+  expect(bad.out).toBe('');
+  expect(bad.err).toContain('objective: must be one of cost, waste, boards, setups');
+}, 60_000);
+
 test.each([
   ['csv', 'glaze parts.csv', /^tag,part,count/],
+  ['csv', 'cuts.csv', /^setting,by,saw,set,cuts,boards,pieces/],
+  ['svg', 'board 3.svg', />G-T/],
   ['svg', 'cart G1.svg', /^<svg /],
   ['dxf', 'glaze H1.dxf', /LWPOLYLINE/],
   ['gltf', 'bench.gltf', /"version":"2.0"/],

@@ -2,7 +2,12 @@ import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
 import {
+  boardName,
   CutProblemSchema,
+  cutListCsv,
+  labelsOf,
+  layoutOf,
+  orderCsv,
   partsCsv,
   planJob,
   read,
@@ -73,7 +78,7 @@ if (path === undefined || !['plan', 'solve', 'export'].includes(command ?? '')) 
 
 const KINDS = ['csv', 'svg', 'dxf', 'gltf'] as const;
 
-/** Writes the part lists, templates or models of a job's pieces into a folder, and prints what was written. */
+/** Writes part lists and cuts, templates and layouts, or models of a job into a folder, and prints what was written. */
 async function exportFiles(job: Job, today: string): Promise<void> {
   const kind = KINDS.find((name) => name === values.as);
   if (!kind) refuse([`--as: must be one of ${KINDS.join(', ')}`]);
@@ -86,7 +91,20 @@ async function exportFiles(job: Job, today: string): Promise<void> {
     writeFileSync(file, text);
     written.push(file);
   };
-  for (const { piece, parts } of planJob(job, { today, effort: 'quick' }).pieces) {
+  const plan = planJob(job, { today, integer: await loadIntegerSolver() });
+  const label = labelsOf(job);
+  const { boards } = plan.buying;
+  if (kind === 'csv') {
+    write('pieces.csv', cutListCsv(boards, plan.cuts, job.units, label));
+    write('cuts.csv', orderCsv(plan.setups, plan.cuts, job.units, label));
+  }
+  if (kind === 'svg' || kind === 'dxf')
+    for (const board of boards) {
+      const title = `${board.number}: ${boardName(board, job.units)}`;
+      const layout = [layoutOf(board, label)];
+      write(`board ${board.number}.${kind}`, kind === 'svg' ? svgOf(layout, title) : dxfOf(layout, title));
+    }
+  for (const { piece, parts } of plan.pieces) {
     const cut = parts.filter((part) => part.bought === null);
     const placed = parts.filter((part) => !part.loose);
     if (kind === 'csv') write(`${piece.id} parts.csv`, partsCsv(parts, job.units));
