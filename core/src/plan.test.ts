@@ -7,9 +7,11 @@ import {
   demoJob,
   extent,
   inches,
+  isProved,
   mm,
   newJob,
   newPiece,
+  planByMaterials,
   planJob,
   plain,
   type Change,
@@ -290,4 +292,21 @@ describe('a top laid from salvage', () => {
     expect(both.findings.filter(({ id }) => id.endsWith('.salvage')).map(({ id }) => id)).toEqual(['u.salvage']);
     expect(both.buying.unplaced).toEqual([]);
   });
+});
+
+test('searched one material after the other: told after each, never dearer, and at last the same as searched at once', () => {
+  const heard: { readonly total: number; readonly share: number }[] = [];
+  const last = planByMaterials(demoJob(), { today: '2026-11-24' }, ({ list }, share) =>
+    heard.push({ total: list.total, share }),
+  );
+  const materials = new Set(last.buying.boards.map(({ material }) => material)).size;
+  expect(heard).toHaveLength(materials - 1);
+  heard.forEach(({ total, share }, at) => {
+    expect(share).toBeCloseTo((at + 1) / materials, 9);
+    expect(total).toBeGreaterThanOrEqual(last.list.total);
+    if (at > 0) expect(total).toBeLessThanOrEqual(heard[at - 1]!.total);
+  });
+  const once = planJob(demoJob(), { today: '2026-11-24', effort: 'full' });
+  expect(last.list.total).toBe(once.list.total);
+  expect(isProved(last)).toBe(isProved(once));
 });

@@ -1,12 +1,11 @@
 import { areasOf, finishingNeeds, type Areas } from './finishing';
 import { blanksOf } from './milling';
 import { buildPiece, salvageFor, topCandidates, type Joint, type Part } from './piece';
-import { buyingList, chooseBoards, type Boards, type BuyingList, type SolveCache } from './buying';
+import { buyingList, chooseBoards, type Boards, type BuyingList, type ChooseOptions, type SolveCache } from './buying';
 import { fastenings, hardwareNeeds } from './joinery';
 import { minutesAt, sawingOf, type NumberedCut, type Setup } from './sawing';
 import { saturdays, type BenchCalendar } from './calendar';
 import { findingsOf, weightOf, type PieceFacts } from './checking';
-import type { SolveOptions } from './cutting';
 import { kerfFor, type Finding, type Job, type Piece } from './job';
 import { sizesOf, type HardwareNeed, type Nominal } from './stock';
 import { offcutUses, stepsOf, type OffcutUse } from './building';
@@ -29,7 +28,7 @@ export type Plan = {
   readonly carry: { readonly pounds: number; readonly people: number };
 };
 
-export type PlanOptions = SolveOptions & {
+export type PlanOptions = ChooseOptions & {
   /** ISO date; the core has no clock. */
   readonly today: string;
   /** Kept by the caller between plans, so that what did not change is not worked out again. */
@@ -205,4 +204,22 @@ export function planJob(job: Job, options: PlanOptions): Plan {
     findings: findingsOf({ job, pieces, buying, list, offcuts }),
     carry: { pounds, people: Math.max(1, Math.ceil(pounds / job.shop.lift)) },
   };
+}
+
+/** True where no mix of boards is better: cheaper, or better by what boards are chosen for. */
+export const isProved = ({ buying }: Plan): boolean =>
+  buying.boards.length === 0 ||
+  (buying.aim ? buying.aim.value <= buying.aim.atLeast + 1e-9 : buying.status === 'optimal');
+
+/**
+ * The plan searched for long, one material after the other: told after each, so that what is better is seen at once.
+ *
+ * @param heard told the plan so far and the share of the materials that were searched. The last has all.
+ */
+export function planByMaterials(job: Job, options: PlanOptions, heard: (plan: Plan, share: number) => void): Plan {
+  const cache = options.cache ?? newPlanCache();
+  const count = new Set(blanksOf(job, planJob(job, { ...options, effort: 'quick', cache }).parts).map(({ material }) => material)).size; // prettier-ignore
+  for (let searched = 1; searched < count; searched++)
+    heard(planJob(job, { ...options, effort: 'full', cache, searched }), searched / count);
+  return planJob(job, { ...options, effort: 'full', cache });
 }

@@ -13,6 +13,7 @@ import { listsRouter, storedYard } from './lists';
 import { photosRouter } from './photos';
 import { pricesRouter, type PriceService } from './prices';
 import { simulatedYard } from './simulated-yard';
+import { solvingRouter, type Solver } from './solving';
 
 export type AppOptions = {
   readonly database: Knex;
@@ -23,6 +24,8 @@ export type AppOptions = {
   readonly onlyHere: boolean;
   /** Where today's prices come from; the simulated yard where nothing else is given. */
   readonly prices?: PriceService;
+  /** Solves long cut lists; left out, the interface solves them itself. */
+  readonly solver?: Solver;
   /** Requests a minute from one address. */
   readonly perMinute?: number;
 };
@@ -75,6 +78,7 @@ export function makeApp({
   site,
   onlyHere,
   perMinute = 1200,
+  solver,
   prices = simulatedYard((id) => storedYard(database, id)),
 }: AppOptions): Express {
   const app = express();
@@ -102,6 +106,7 @@ export function makeApp({
   app.use('/api/shops', listsRouter(database, 'shops', readShop));
   app.use('/api/racks', listsRouter(database, 'racks', readRack));
   app.use('/api/prices', pricesRouter(prices));
+  if (solver) app.use('/api/solve', solvingRouter(solver));
   app.use('/api', apiNotFound);
   if (site !== undefined && existsSync(join(site, 'index.html'))) {
     const page = readFileSync(join(site, 'index.html'), 'utf8');

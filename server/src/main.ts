@@ -4,6 +4,7 @@ import { pino } from 'pino';
 import { makeApp } from './app';
 import { openDatabase } from './database';
 import { seed } from './seed';
+import { processSolver } from './process-solver';
 
 /** Settings come from the environment; the README lists them. */
 const host = process.env['SILL_HOST'] ?? '127.0.0.1';
@@ -15,7 +16,7 @@ const log = pino({ level: process.env['SILL_LOG'] ?? 'warn' });
 const database = await openDatabase(file);
 await seed(database, process.env['SILL_DEMO'] === '1');
 const onlyHere = host === '127.0.0.1' || host === 'localhost' || host === '::1';
-const server = makeApp({ database, log, site, onlyHere }).listen(port, host, (error) => {
+const server = makeApp({ database, log, site, onlyHere, solver: processSolver }).listen(port, host, (error) => {
   if (error) {
     process.stderr.write(`Port ${port} on ${host} can not be used: ${error.message}. Set SILL_PORT to another.\n`);
     process.exit(1);

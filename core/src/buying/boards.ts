@@ -188,6 +188,9 @@ const ORDER: readonly Stocked[] = [
 ];
 
 type Laid = Omit<Board, 'number'>;
+/** How pools of boards are searched: all alike, or only so many of them for long, the others quickly. */
+export type ChooseOptions = SolveOptions & { readonly searched?: number };
+
 type Solving = Pick<Job, 'yard' | 'alsoAt' | 'shop' | 'onHand' | 'measured'>;
 type Aim = Job['aim'];
 /** One way to cut a pool: the cheapest, or one that measures less by the aim. */
@@ -288,7 +291,7 @@ function boardOf(
 export function chooseBoards(
   blanks: readonly Blank[],
   job: Solving & Partial<Pick<Job, 'locks' | 'aim'>>,
-  options: SolveOptions,
+  { searched = Infinity, ...solving }: ChooseOptions,
   cache: SolveCache,
 ): Boards {
   const market = marketOf(job);
@@ -314,6 +317,7 @@ export function chooseBoards(
     const here = (hand: OnHand) => hand.material === material;
     const mine = held.filter((board) => board.material === material);
     if (of(settled.blanks).length === 0 && mine.length === 0) continue;
+    const options: SolveOptions = pools.length < searched ? solving : { ...solving, effort: 'quick' };
     const pool = solvePool(of(settled.blanks), onHand.filter(here), job, market, aim.for, options, cache);
     pools.push({ ...pool, mine });
     const wished = mine.filter(({ lock }) => lock!.state === 'kept');

@@ -90,7 +90,7 @@ function tallies(plan: Plan, job: Job): readonly Tally[] {
 export function Sill() {
   const job = useJob();
   const plan = usePlan();
-  const { working, halted, proving, moved, failed } = useFrom((state) => state.planning);
+  const { working, halted, proving, searched, moved, failed } = useFrom((state) => state.planning);
   const { tick } = useTicks();
   const dispatch = useApp();
   const navigate = useNavigate();
@@ -154,7 +154,8 @@ export function Sill() {
       )}
       {proving && !working && (
         <span className="proving" role="status">
-          Looking for cheaper boards
+          {job.aim.for === 'cost' ? 'Looking for cheaper boards' : 'Looking for better boards'}
+          {searched > 0 && `, ${Math.round(searched * 100)} %`}
           <Button size="small" onClick={() => dispatch(endProof())}>
             Stop
           </Button>

@@ -1,5 +1,5 @@
 import { demoJob, planJob, type Plan } from '@sill/core';
-import { cleared, failed, halted, planned, planning, proofEnded, started } from './planning';
+import { cleared, failed, halted, planned, planning, proofEnded, searching, started } from './planning';
 
 const job = demoJob();
 const plan = planJob(job, { today: '2026-11-24', effort: 'quick' });
@@ -25,6 +25,7 @@ test('working, failing, stopping, closing', () => {
   expect(reduce(working, halted())).toMatchObject({ working: false, halted: true });
   expect(reduce(reduce(working, halted()), started())).toMatchObject({ working: true, halted: false });
   const proving = reduce(working, planned({ job, plan, proving: true }));
+  expect(reduce(proving, searching(0.4))).toMatchObject({ proving: true, searched: 0.4, plan });
   expect(reduce(proving, proofEnded())).toMatchObject({ proving: false, plan });
   expect(reduce(proving, cleared())).toMatchObject({ plan: null, of: null });
 });

@@ -9,6 +9,8 @@ export type PlanningState = {
   readonly working: boolean;
   /** A longer search for cheaper boards, or for a proof, is under way in the background. */
   readonly proving: boolean;
+  /** Share of the longer search that is done, 0 to 1. */
+  readonly searched: number;
   readonly failed: string | null;
   /** Stopped by the person: the plan shown is of before the last change. */
   readonly halted: boolean;
@@ -21,6 +23,7 @@ const initialState: PlanningState = {
   of: null,
   working: false,
   proving: false,
+  searched: 0,
   failed: null,
   halted: false,
   moved: null,
@@ -33,7 +36,10 @@ export const planning = createSlice({
     cleared: () => initialState,
     started: (state): PlanningState => ({ ...state, working: true, failed: null, halted: false }) as PlanningState,
     halted: (state): PlanningState => ({ ...state, working: false, halted: true }) as PlanningState,
-    planned: (state, { payload }: PayloadAction<{ job: Job; plan: Plan; proving: boolean }>): PlanningState => {
+    planned: (
+      state,
+      { payload }: PayloadAction<{ job: Job; plan: Plan; proving: boolean; searched?: number }>,
+    ): PlanningState => {
       // A draft is never the object it stands for.
       const before = original(state) as PlanningState;
       const step = before.plan ? payload.plan.list.total - before.plan.list.total : 0;
@@ -44,15 +50,18 @@ export const planning = createSlice({
         of: payload.job,
         working: false,
         proving: payload.proving,
+        searched: payload.searched ?? 0,
         failed: null,
         halted: false,
         moved: moved === 0 ? null : moved,
       };
     },
+    searching: (state, { payload }: PayloadAction<number>): PlanningState =>
+      ({ ...state, searched: payload }) as PlanningState,
     proofEnded: (state): PlanningState => ({ ...state, proving: false }) as PlanningState,
     failed: (state, { payload }: PayloadAction<string>): PlanningState =>
       ({ ...state, working: false, proving: false, failed: payload }) as PlanningState,
   },
 });
 
-export const { cleared, started, halted, planned, proofEnded, failed } = planning.actions;
+export const { cleared, started, halted, planned, searching, proofEnded, failed } = planning.actions;

@@ -1,7 +1,8 @@
 import { createAction, createListenerMiddleware, isAnyOf } from '@reduxjs/toolkit';
+import { isProved } from '@sill/core';
 import { planQuickly, prove, stopPlan, stopProof } from '../workers/planner';
 import { changed, closed, opened, redone, replaced, tookTheirs, undone } from './bench';
-import { cleared, failed, halted, planned, proofEnded, started } from './planning';
+import { cleared, failed, halted, planned, proofEnded, searching, started } from './planning';
 import type { RootState } from './store';
 
 /** Works the plan out once more after it was stopped. */
@@ -25,10 +26,16 @@ replanning.startListening({
     try {
       const plan = await planQuickly(job);
       if (!current()) return;
-      const proved = plan.buying.status === 'optimal' || plan.buying.boards.length === 0;
-      dispatch(planned({ job, plan, proving: !proved }));
-      if (proved) return;
-      const better = await prove(job);
+      dispatch(planned({ job, plan, proving: !isProved(plan) }));
+      if (isProved(plan)) return;
+      let least = plan.list.total;
+      const better = await prove(job, (found, searched) => {
+        if (!current()) return;
+        // Drawn as it gets better, so that a stop keeps the best there was.
+        if (found && found.list.total < least) dispatch(planned({ job, plan: found, proving: true, searched }));
+        else dispatch(searching(searched));
+        least = Math.min(least, found?.list.total ?? least);
+      });
       if (current()) dispatch(planned({ job, plan: better, proving: false }));
     } catch (error) {
       if (current()) dispatch(failed(error instanceof Error ? error.message : 'The plan could not be worked out.'));

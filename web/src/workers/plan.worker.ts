@@ -1,7 +1,18 @@
 import { expose } from 'comlink';
 import wasm from 'highs/runtime?url';
 import { loadIntegerSolver } from '@sill/core/highs';
-import { compareTops, newPlanCache, planJob, type Job, type Plan, type SolveOptions, type TopOption } from '@sill/core';
+import {
+  compareTops,
+  newPlanCache,
+  planByMaterials,
+  planJob,
+  type CutProblem,
+  type Job,
+  type Plan,
+  type SolveCache,
+  type Solved,
+  type TopOption,
+} from '@sill/core';
 
 /** Pools of boards solved and pieces built before; the oldest go when there are many. */
 const cache = newPlanCache();
@@ -15,12 +26,50 @@ const trim = () => {
     }
 };
 
+/** Pools of so many pieces are solved by the server, where it answers: a phone would take minutes. */
+const LARGE = 400;
+
+/** Asks the server for the long lists among those that were solved quickly, and keeps what it says. */
+async function solveElsewhere(solved: SolveCache): Promise<void> {
+  const long = [...solved.keys()].flatMap((key) => {
+    const text = key.startsWith('quick ') ? key.slice('quick '.length) : null;
+    if (text === null || solved.has(`full ${text}`)) return [];
+    const { parts } = JSON.parse(text) as CutProblem;
+    return parts.reduce((sum, { quantity }) => sum + quantity, 0) >= LARGE ? [text] : [];
+  });
+  await Promise.all(
+    long.map(async (text) => {
+      try {
+        const answer = await fetch('/api/solve', {
+          method: 'POST',
+          headers: { 'Content-Type': 'application/json' },
+          body: `{"problem":${text}}`,
+        });
+        if (answer.ok) solved.set(`full ${text}`, ((await answer.json()) as { solved: Solved }).solved);
+      } catch {
+        // No server: it is solved here.
+      }
+    }),
+  );
+}
+
 const worker = {
-  async plan(job: Job, today: string, effort: NonNullable<SolveOptions['effort']>): Promise<Plan> {
+  plan(job: Job, today: string): Plan {
     trim();
-    // Only the longer search solves integer programs: the quick one does not wait for it to load.
-    const integer = effort === 'full' ? await loadIntegerSolver(wasm) : null;
-    return planJob(job, { today, effort, cache, integer });
+    return planJob(job, { today, effort: 'quick', cache });
+  },
+  /** The longer search; tells what is better than before as it is found. Only it solves integer programs. */
+  async prove(job: Job, today: string, heard: (plan: Plan | null, share: number) => void): Promise<Plan> {
+    trim();
+    const integer = await loadIntegerSolver(wasm);
+    planJob(job, { today, effort: 'quick', cache });
+    await solveElsewhere(cache.solved);
+    let least = Infinity;
+    return planByMaterials(job, { today, cache, integer }, (plan, share) => {
+      const better = plan.list.total < least;
+      least = Math.min(least, plan.list.total);
+      heard(better ? plan : null, share);
+    });
   },
   compareTops(job: Job, plan: Plan, pieceId: string, today: string): readonly TopOption[] {
     return compareTops(job, plan, pieceId, { today, effort: 'quick', cache });

@@ -1,4 +1,4 @@
-import { wrap, type Remote } from 'comlink';
+import { proxy, wrap, type Remote } from 'comlink';
 import { formatISO } from 'date-fns';
 import type { Job, Plan, TopOption } from '@sill/core';
 import type { PlanWorker } from './plan.worker';
@@ -26,7 +26,7 @@ export function stopPlan(): void {
   quick = null;
 }
 
-export const planQuickly = (job: Job): Promise<Plan> => quickWorker().plan(job, today(), 'quick');
+export const planQuickly = (job: Job): Promise<Plan> => quickWorker().plan(job, today());
 
 export const topOptions = (job: Job, plan: Plan, pieceId: string): Promise<readonly TopOption[]> =>
   quickWorker().compareTops(job, plan, pieceId, today());
@@ -36,9 +36,13 @@ export function stopProof(): void {
   prover = null;
 }
 
-/** Searches longer for the same job. Never settles when it is stopped. */
-export function prove(job: Job): Promise<Plan> {
+/**
+ * Searches longer for the same job. Never settles when it is stopped.
+ *
+ * @param heard told a better plan, or null, and the share of the search that is done.
+ */
+export function prove(job: Job, heard: (plan: Plan | null, share: number) => void): Promise<Plan> {
   stopProof();
   prover = start();
-  return wrap<PlanWorker>(prover).plan(job, today(), 'full');
+  return wrap<PlanWorker>(prover).prove(job, today(), proxy(heard));
 }

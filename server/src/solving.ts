@@ -1,0 +1,33 @@
+import { Router } from 'express';
+import { CutProblemSchema, read, type Chosen, type CutProblem, type Solved } from '@sill/core';
+import { ApiError } from './errors';
+
+/** Solves a cut problem elsewhere than in the thread that answers requests; ends when the signal says so. */
+export type Solver = (problem: CutProblem, ended: AbortSignal) => Promise<Solved | Chosen>;
+
+/** Searches at a time: each keeps a core busy. */
+const MOST_AT_ONCE = 2;
+
+/** Long cut lists for devices that are slow or small: a cut problem in, its exact layouts and bound out. */
+export function solvingRouter(solver: Solver): Router {
+  const router = Router();
+  let busy = 0;
+  router.post('/', async (request, response) => {
+    const problem = read(CutProblemSchema, (request.body as { problem?: unknown } | undefined)?.problem, 'cut problem');
+    if (!problem.ok) throw new ApiError(422, 'invalid', problem.message, problem.fields);
+    if (busy >= MOST_AT_ONCE)
+      throw new ApiError(503, 'busy', 'The server is solving other lists. The search goes on here instead.');
+    const ended = new AbortController();
+    response.on('close', () => ended.abort());
+    busy++;
+    try {
+      response.json({ solved: await solver(problem.value, ended.signal) });
+    } catch (error) {
+      // The one who asked has gone: there is nobody to answer.
+      if (!ended.signal.aborted) throw error;
+    } finally {
+      busy--;
+    }
+  });
+  return router;
+}

@@ -1,0 +1,55 @@
+import { spawn } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { createServer, type AddressInfo } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+
+const root = join(__dirname, '..', '..', '..');
+
+const freePort = () =>
+  new Promise<number>((done) => {
+    const probe = createServer().listen(0, '127.0.0.1', () => {
+      const { port } = probe.address() as AddressInfo;
+      probe.close(() => done(port));
+    });
+  });
+
+/** The real server on a real file, as `npm start` runs it, which can be killed and started again on the same file. */
+export async function realServer() {
+  const folder = mkdtempSync(join(tmpdir(), 'sill-server-'));
+  const port = await freePort();
+  const run = () =>
+    spawn(process.execPath, ['--import', 'tsx', 'server/src/main.ts'], {
+      cwd: root,
+      stdio: 'ignore',
+      env: { ...process.env, SILL_PORT: String(port), SILL_DATABASE: join(folder, 'jobs.db'), SILL_DEMO: '1' },
+    });
+  let server = run();
+  const address = `http://127.0.0.1:${port}`;
+  const answers = async () => {
+    for (let tries = 0; tries < 150; tries++) {
+      const answer = await fetch(`${address}/api/health`).catch(() => null);
+      if (answer?.ok) return;
+      await new Promise((done) => setTimeout(done, 100));
+    }
+    throw new Error('the server did not start');
+  };
+  const kill = () =>
+    new Promise<void>((done) => {
+      server.once('exit', () => done());
+      server.kill('SIGKILL');
+    });
+  await answers();
+  return {
+    address,
+    kill,
+    restart: async () => {
+      server = run();
+      await answers();
+    },
+    end: async () => {
+      await kill();
+      rmSync(folder, { recursive: true });
+    },
+  };
+}
