@@ -10,7 +10,7 @@ import type { IntegerSolver } from './integer';
 export async function loadIntegerSolver(locate?: string): Promise<IntegerSolver> {
   const highs = await loadHighs(locate === undefined ? undefined : { locateFile: () => locate });
   const { infinity, constants } = highs;
-  return ({ columns, need, below, nodes }, stopped) => {
+  return ({ columns, need, exact = 0, below, nodes }, stopped) => {
     const starts = new Int32Array(columns.length + 1);
     columns.forEach(({ rows }, at) => (starts[at + 1] = starts[at]! + rows.length + 1));
     const indices = new Int32Array(starts[columns.length]!);
@@ -32,7 +32,7 @@ export async function loadIntegerSolver(locate?: string): Promise<IntegerSolver>
         colUpper: new Float64Array(columns.length).fill(infinity),
         // The last row keeps the cost below what is known already.
         rowLower: Float64Array.from([...need, -infinity]),
-        rowUpper: Float64Array.from([...need.map(() => infinity), below]),
+        rowUpper: Float64Array.from([...need.map((n, row) => (row < exact ? n : infinity)), below]),
         matrix: { format: 'csc', numCols: columns.length, numRows: need.length + 1, starts, indices, values },
         integrality: new Int32Array(columns.length).fill(constants.variableType.integer),
       },

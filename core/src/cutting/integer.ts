@@ -4,6 +4,8 @@ import type { Column } from './simplex';
 export type IntegerProgram = {
   readonly columns: readonly Column[];
   readonly need: readonly number[];
+  /** So many rows, the first, must be met exactly. */
+  readonly exact?: number;
   /** Costs of at least this are of no use. */
   readonly below: number;
   /** Branches after which it stops. */

@@ -194,6 +194,8 @@ function packWays(
         rows: [...entries(taken), [rows + bin, -1] as const],
       })),
       need: [...group.items.map(({ quantity }) => quantity), ...counts.map((n) => -n)],
+      // A packing takes every piece once; what would be one too many is a filling of its own without it.
+      exact: rows,
       below: Infinity,
       // A branch costs the more the more ways there are.
       nodes: Math.max(FEWEST_NODES, Math.min(nodes, Math.round((nodes * USUAL_WAYS) / ways.length))),

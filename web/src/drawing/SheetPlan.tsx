@@ -21,6 +21,23 @@ type Props = {
 const USUAL: Length = inches(96);
 const PAD = 16;
 
+type Place = { readonly x: number; readonly y: number; readonly along: 'x' | 'y' };
+/** Numbers nearer than this would lie over each other. */
+const TOUCH = 17;
+
+/** Where the numbers stand: at the beginning of their cuts, moved along where another stands already. */
+function apart(places: readonly Place[]): readonly (readonly [number, number])[] {
+  const taken: [number, number][] = [];
+  for (const { x, y, along } of places) {
+    let [cx, cy] = [x, y];
+    for (let tries = 0; tries < 12 && taken.some(([a, b]) => Math.hypot(a - cx, b - cy) < TOUCH); tries++)
+      if (along === 'x') cx += TOUCH;
+      else cy += TOUCH;
+    taken.push([cx, cy]);
+  }
+  return taken;
+}
+
 /** One sheet to scale: pieces with their tags and sizes, and the cuts numbered in the order they are made. */
 export function SheetPlan({ board, cuts, label, lit, wide, tools }: Props) {
   const units = useUnits();
@@ -31,6 +48,13 @@ export function SheetPlan({ board, cuts, label, lit, wide, tools }: Props) {
   // The sheet lies as its drawing does: width upwards.
   const y = (value: Length) => PAD + tall - scale(value);
   const x = (value: Length) => PAD + scale(value);
+  const places = apart(
+    cuts.map((cut) =>
+      cut.kind === 'crosscut'
+        ? { x: x(cut.at), y: Math.min(y(cut.from), y(cut.to)) + 2, along: 'y' as const }
+        : { x: x(cut.from) + 2, y: y(cut.at), along: 'x' as const },
+    ),
+  );
   const sizes = (piece: CutPiece) => `${printLength(piece.length, units)} by ${printLength(piece.width, units)}`;
   const name = `Sheet ${board.number}, ${boardName(board, units)}: ${board.pieces.map((piece) => `${label(piece.blank.part.id)} ${sizes(piece)}`).join(', ')}`;
   return (
@@ -58,10 +82,10 @@ export function SheetPlan({ board, cuts, label, lit, wide, tools }: Props) {
             tall={scale(piece.width)}
           />
         ))}
-        {cuts.map((cut) => {
+        {cuts.map((cut, at) => {
           const [x1, x2] = cut.kind === 'crosscut' ? [x(cut.at), x(cut.at)] : [x(cut.from), x(cut.to)];
           const [y1, y2] = cut.kind === 'crosscut' ? [y(cut.from), y(cut.to)] : [y(cut.at), y(cut.at)];
-          const [cx, cy] = cut.kind === 'crosscut' ? [x1, Math.min(y1, y2) + 2] : [x1 + 2, y1];
+          const [cx, cy] = places[at]!;
           return (
             <g key={cut.number} className={lit !== null && !lit.has(cut.number) ? 'cut dimmed' : 'cut'}>
               <line x1={x1} x2={x2} y1={y1} y2={y2} />
@@ -129,7 +153,7 @@ function Lying({ piece, tag, x, y, width, tall }: LyingProps) {
     <g className={`piece${marked ? ' marked' : ''}`} {...handlers}>
       <rect className="wood" x={x} y={y} width={width} height={tall} />
       <rect className={`role role-${part.role}`} x={x} y={y} width={5} height={tall} />
-      {width > 40 && tall > 18 && (
+      {width > 32 + tag.length * 7.6 && tall > 18 && (
         <text className="piece-tag" x={x + 24} y={y + Math.min(tall / 2 + 5, 34)}>
           {tag}
         </text>

@@ -43,6 +43,13 @@ export const workStyles = css`
       color: var(--soft);
     }
   }
+  .sheet-cuts {
+    columns: 330px;
+    margin: 0;
+    padding: 0;
+    list-style: none;
+    font-size: 15px;
+  }
   .offcuts {
     margin-top: 14px;
   }

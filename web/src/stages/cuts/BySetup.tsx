@@ -47,8 +47,26 @@ export function BySetup({ plan }: { readonly plan: Plan }) {
             </p>
           ))}
           <Boards plan={plan} lit={setup} only={new Set(setup.boards)} />
+          {setup.kind === 'guide' && <SheetCuts plan={plan} numbers={setup.cuts} />}
         </section>
       ))}
     </div>
+  );
+}
+
+/** Every cut of a sheet in order: which way, how far from which edge. */
+function SheetCuts({ plan, numbers }: { readonly plan: Plan; readonly numbers: readonly number[] }) {
+  return (
+    <ol className="sheet-cuts">
+      {numbers.map((number) => {
+        const { kind, setting } = plan.cuts[number - 1]!;
+        return (
+          <li key={number}>
+            <b>{number}</b> {kind === 'crosscut' ? 'across' : 'along'}, <Dim of={setting!.setting} mark /> from the{' '}
+            {setting!.reference} edge
+          </li>
+        );
+      })}
+    </ol>
   );
 }
