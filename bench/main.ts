@@ -1,5 +1,6 @@
 import { cpus } from 'node:os';
 import { createRequire } from 'node:module';
+import type * as MaxRects from 'maxrects-packer';
 import { Bench } from 'tinybench';
 import {
   applyChanges,
@@ -225,7 +226,7 @@ function sheets(integer: IntegerSolver) {
 }
 
 // The package is CommonJS; its names are not seen from a module.
-const { MaxRectsPacker } = createRequire(import.meta.url)('maxrects-packer') as typeof import('maxrects-packer');
+const { MaxRectsPacker } = createRequire(import.meta.url)('maxrects-packer') as typeof MaxRects;
 
 /** Pieces of a list one by one, as they lie on a sheet: length by width. */
 const piecesOf = ({ parts }: CutProblem) => parts.flatMap((part) => Array.from({ length: part.quantity }, () => part));

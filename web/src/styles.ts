@@ -1,5 +1,6 @@
 import type { Interpolation, Theme } from '@mui/material';
 import { baseStyles } from './styles/base';
+import { boardStyles } from './styles/boards';
 import { costStyles } from './styles/costs';
 import { drawingStyles } from './styles/drawings';
 import { frameStyles } from './styles/frame';
@@ -20,6 +21,7 @@ export const styles: Interpolation<Theme> = [
   workStyles,
   costStyles,
   drawingStyles,
+  boardStyles,
   packetStyles,
   yardStyles,
 ];
