@@ -8,11 +8,13 @@ const RULES = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'];
 for (const width of [1280, 390]) {
   test.describe(`at ${width} wide`, () => {
     test.use({ viewport: { width, height: width === 390 ? 844 : 800 } });
-    for (const stage of [...STAGES, ...PARTS, 'yard', 'packet']) {
+    for (const stage of [...STAGES, ...PARTS, 'yard', 'packet', 'labels']) {
       test(`${stage} has nothing that axe finds, and does not scroll sideways`, async ({ page }) => {
         await page.goto(`/jobs/demo/${stage}`);
         await expect(
-          page.locator(stage === 'packet' ? '.page' : stage === 'yard' ? '.yard-active' : '.tally').first(),
+          page
+            .locator(stage === 'packet' || stage === 'labels' ? '.page' : stage === 'yard' ? '.yard-active' : '.tally')
+            .first(),
         ).toBeVisible();
         if (stage === 'shape' || stage === 'stock')
           await expect(page.getByRole('row', { name: /of 2×6 at/ })).toBeVisible();

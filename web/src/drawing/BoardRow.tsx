@@ -39,6 +39,14 @@ type Props = {
 const ROW = 26;
 const MORE = 21;
 
+/** Where the numbers of a board's cuts stand along it. */
+const placesOf = (cuts: readonly NumberedCut[], width: Length, longest: Length, wide: number): readonly number[] =>
+  cuts.map((cut) => 1 + ((cut.at + lean(cut.angle, width)) / longest) * wide);
+
+/** Rows of numbers beyond the first that a board's drawing needs, and what each adds to its height. */
+export const moreRows = (board: Board, cuts: readonly NumberedCut[], longest: Length, wide: number): number =>
+  Math.max(0, ...rowsOf(placesOf(cuts, board.pieces[0]!.blank.width, longest, wide))) * MORE;
+
 /** Numbers that would touch their neighbour stand in a row above. */
 function rowsOf(places: readonly number[]): readonly number[] {
   const ends: number[] = [];
@@ -63,7 +71,7 @@ export function BoardRow({ board, cuts, longest, label, lit, wide: total, uses, 
   const x = scaleLinear().domain([0, longest]).range([0, total]);
   const width = board.pieces[0]!.blank.width;
   const tall = Math.max(26, Math.min(44, 8 + toInches(width) * 6));
-  const places = cuts.map((cut) => 1 + x(cut.at + lean(cut.angle, width)));
+  const places = placesOf(cuts, width, longest, total);
   const rows = rowsOf(places);
   const top = ROW + MORE * Math.max(0, ...rows);
   const inches = (length: Length) => printLength(length, units, true);

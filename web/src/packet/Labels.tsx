@@ -7,9 +7,8 @@ import { useLabel } from '../stages/labels';
 import { Dim, Text } from '../words/Dim';
 import type { Paper } from './heights';
 
-/** Labels on a page: three across, so many down. */
-const ROWS: Record<Paper, number> = { letter: 6, a4: 7 };
-const ACROSS = 3;
+/** Labels on a page of either paper: three across, six down. */
+const EACH = 18;
 
 type Label = { readonly piece: CutPiece; readonly board: number; readonly cut: number | null };
 
@@ -29,9 +28,8 @@ export default function Labels() {
   const [paper, setPaper] = useState<Paper>(job.units === 'mm' ? 'a4' : 'letter');
   if (!plan) return <p role="status">Working out the plan.</p>;
   const labels = labelsIn(plan);
-  const each = ROWS[paper] * ACROSS;
-  const pages = Array.from({ length: Math.ceil(labels.length / each) }, (_, at) =>
-    labels.slice(at * each, (at + 1) * each),
+  const pages = Array.from({ length: Math.ceil(labels.length / EACH) }, (_, at) =>
+    labels.slice(at * EACH, (at + 1) * EACH),
   );
   return (
     <div className="packet" data-paper={paper}>

@@ -21,7 +21,16 @@ import { useJob, usePlan } from '../state/hooks';
 import { Dim, Text } from '../words/Dim';
 import { Words } from '../words/Words';
 import { cents, taxWords } from '../words/money';
-import { boardHeight, PICTURE, ROOM, rowHeight, stepHeight, type Paper, type StepBlock } from './heights';
+import {
+  boardHeight,
+  PICTURE,
+  ROOM,
+  rowHeight,
+  settingHeight,
+  stepHeight,
+  type Paper,
+  type StepBlock,
+} from './heights';
 import { paginate } from './paginate';
 
 type Sheet = { readonly key: string; readonly title: ReactNode; readonly about: string; readonly body: ReactNode };
@@ -282,7 +291,7 @@ function sheetsOf(plan: Plan, job: Job, label: (id: string) => string, paper: Pa
       body: <PartsSheet rows={rows} label={label} />,
     }),
   );
-  const cutPages = paginate(plan.buying.boards, boardHeight, room - 14);
+  const cutPages = paginate(plan.buying.boards, (board) => boardHeight(board, plan), room - 14);
   cutPages.forEach((boards, at) =>
     sheets.push({
       key: `cuts${at}`,
@@ -300,7 +309,8 @@ function sheetsOf(plan: Plan, job: Job, label: (id: string) => string, paper: Pa
       ),
     }),
   );
-  paginate(plan.setups, () => 15, room).forEach((setups, at) =>
+  const orderHeight = (setup: Setup) => settingHeight(setup, runs(setup.parts.map((part) => label(part.id))));
+  paginate(plan.setups, orderHeight, room - 8).forEach((setups, at) =>
     sheets.push({
       key: `order${at}`,
       title: 'In this order',

@@ -1,4 +1,5 @@
-import { inches, plain, type Board, type Phrase, type Plan, type Step } from '@sill/core';
+import { inches, plain, type Board, type Phrase, type Plan, type Setup, type Step } from '@sill/core';
+import { moreRows } from '../drawing/BoardRow';
 import { pictureHeight } from '../drawing/PartPicture';
 import { drawnIn } from '../stages/build/BuildStage';
 
@@ -30,10 +31,21 @@ export const stepHeight =
   };
 
 /** Height of a board's drawing on paper, mm: a row of one height, or a sheet to the scale of a whole one and its sizes. */
-export const boardHeight = (board: Board): number =>
+export const boardHeight = (board: Board, plan: Pick<Plan, 'cuts' | 'buying'>): number =>
   'sheet' in board.offer
     ? Math.max(22, (DRAWING * board.width) / Math.max(inches(96), board.length) + 14) + 6 * Math.ceil(sizes(board) / 3)
-    : 22;
+    : 22 + (DRAWING / UNITS) * moreRows(board, plan.cuts.filter((cut) => cut.board === board.number), longestOf(plan), UNITS); // prettier-ignore
+/** Units that a board's drawing is wide. */
+const UNITS = 640;
+const longestOf = ({ buying }: Pick<Plan, 'buying'>): number =>
+  Math.max(...buying.boards.filter(({ offer }) => !('sheet' in offer)).map(({ length }) => length));
+
+/** Height of a setting in the order of cuts, mm: its words break after so many letters. */
+export const settingHeight = (setup: Setup, tags: string): number => {
+  const names = [...new Set(setup.parts.map(({ name }) => name))].join(' and ');
+  const letters = names.length + tags.length + setup.cuts.length * 5 + (setup.extraFor?.length ?? 0) + 50;
+  return 4 + 5.5 * Math.max(1, Math.ceil(letters / 66));
+};
 /** How many sizes of piece there are on a sheet. */
 const sizes = ({ pieces }: Board): number => new Set(pieces.map(({ length, width }) => `${length} ${width}`)).size;
 /** Width of the drawings on paper, mm. */

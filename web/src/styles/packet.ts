@@ -211,39 +211,6 @@ export const packetStyles = css`
   }
   @media screen and (max-width: 899px) {
     .page,
-    .labels {
-      display: grid;
-      grid-template-columns: repeat(3, minmax(0, 1fr));
-      grid-auto-rows: 34mm;
-      gap: 2mm;
-    }
-    .piece-label {
-      border: 1px dashed #777;
-      padding: 2mm 3mm;
-      overflow: hidden;
-      display: grid;
-      grid-template: auto auto 1fr auto / 1fr auto;
-      column-gap: 2mm;
-      line-height: 1.25;
-      & strong {
-        font:
-          600 26px 'Barlow Semi Condensed',
-          sans-serif;
-        line-height: 1;
-      }
-      & .board-of {
-        text-align: right;
-        font-weight: 700;
-      }
-      & p {
-        grid-column: 1 / -1;
-        margin: 0;
-      }
-      & .face-up {
-        align-self: end;
-        font-size: 13px;
-      }
-    }
     .packet[data-paper='a4'] .page {
       width: auto;
       min-height: 0;
@@ -255,6 +222,9 @@ export const packetStyles = css`
     }
     .page-body {
       overflow-x: auto;
+    }
+    .labels {
+      grid-template-columns: minmax(0, 1fr);
     }
   }
   @media print {
@@ -273,39 +243,6 @@ export const packetStyles = css`
       padding: 0;
     }
     .page,
-    .labels {
-      display: grid;
-      grid-template-columns: repeat(3, minmax(0, 1fr));
-      grid-auto-rows: 34mm;
-      gap: 2mm;
-    }
-    .piece-label {
-      border: 1px dashed #777;
-      padding: 2mm 3mm;
-      overflow: hidden;
-      display: grid;
-      grid-template: auto auto 1fr auto / 1fr auto;
-      column-gap: 2mm;
-      line-height: 1.25;
-      & strong {
-        font:
-          600 26px 'Barlow Semi Condensed',
-          sans-serif;
-        line-height: 1;
-      }
-      & .board-of {
-        text-align: right;
-        font-weight: 700;
-      }
-      & p {
-        grid-column: 1 / -1;
-        margin: 0;
-      }
-      & .face-up {
-        align-self: end;
-        font-size: 13px;
-      }
-    }
     .packet[data-paper='a4'] .page {
       width: auto;
       margin: 0;
@@ -314,39 +251,6 @@ export const packetStyles = css`
       min-height: 252mm;
       break-after: page;
       break-inside: avoid;
-    }
-    .labels {
-      display: grid;
-      grid-template-columns: repeat(3, minmax(0, 1fr));
-      grid-auto-rows: 34mm;
-      gap: 2mm;
-    }
-    .piece-label {
-      border: 1px dashed #777;
-      padding: 2mm 3mm;
-      overflow: hidden;
-      display: grid;
-      grid-template: auto auto 1fr auto / 1fr auto;
-      column-gap: 2mm;
-      line-height: 1.25;
-      & strong {
-        font:
-          600 26px 'Barlow Semi Condensed',
-          sans-serif;
-        line-height: 1;
-      }
-      & .board-of {
-        text-align: right;
-        font-weight: 700;
-      }
-      & p {
-        grid-column: 1 / -1;
-        margin: 0;
-      }
-      & .face-up {
-        align-self: end;
-        font-size: 13px;
-      }
     }
     .packet[data-paper='a4'] .page {
       min-height: 270mm;
