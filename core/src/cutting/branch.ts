@@ -15,11 +15,13 @@ export type Relaxed = {
   readonly prices: readonly number[];
   /** What each bin costs at its limits' prices. */
   readonly charges: readonly number[];
+  /** No filling of a bin is worth more at these prices. */
+  readonly atMost: readonly number[];
 };
 
-type Known = { readonly bin: number; readonly counts: readonly number[] };
+export type Known = { readonly bin: number; readonly counts: readonly number[] };
 /** Fillings known so far, each once. */
-type Pool = Map<string, Known>;
+export type Pool = Map<string, Known>;
 
 const MOST_ROUNDS = 150;
 /** After so many numbers of bins that could not be decided the search ends: more would not raise the bound. */
@@ -33,7 +35,7 @@ const WHOLE = 1e-6;
  *
  * @param pool fillings known so far; new ones are added.
  */
-function relaxWithin(group: Group, { least, most }: Limits, pool: Pool, penalty: number): Relaxed {
+export function relaxWithin(group: Group, { least, most }: Limits, pool: Pool, penalty: number): Relaxed {
   const { items, bins } = group;
   const need = items.map(({ quantity }) => quantity);
   const pieces = need.reduce((sum, n) => sum + n, 0);
@@ -75,12 +77,13 @@ function relaxWithin(group: Group, { least, most }: Limits, pool: Pool, penalty:
     const used = bins.map(() => 0);
     x.forEach((share, at) => (used[columns[at]!.bin]! += share));
     // Never below what a filling is worth, so that they prove what they say even where the rounds ran out.
-    return { bound, used, prices, charges: charges.map((charge, bin) => Math.max(charge, offers[bin]!.atMost)) };
+    const atMost = offers.map((offer) => offer.atMost);
+    return { bound, used, prices, atMost, charges: charges.map((charge, bin) => Math.max(charge, atMost[bin]!)) };
   }
 }
 
 /** A relaxation that spends as little face of boards as it can, and what that leaves in given numbers of bins. */
-export type Tight = Pick<Relaxed, 'prices' | 'charges'> & { readonly slack: number };
+export type Tight = Pick<Relaxed, 'prices' | 'charges' | 'atMost'> & { readonly slack: number };
 
 /**
  * What given numbers of bins hold, measured in face of board rather than money: prices that tell fillings apart even
@@ -88,16 +91,17 @@ export type Tight = Pick<Relaxed, 'prices' | 'charges'> & { readonly slack: numb
  *
  * @param byFace the group with the face of each bin, in square inches, for a price.
  */
-function tightIn(byFace: Group, counts: readonly number[], pool: Pool): Tight {
+export function tightIn(byFace: Group, counts: readonly number[], pool: Pool): Tight {
   const penalty = 100 * Math.max(...byFace.bins.map((bin) => bin.price));
-  const { prices, charges } = relaxWithin(byFace, { least: counts.map(() => 0), most: counts }, pool, penalty);
+  const { prices, charges, atMost } = relaxWithin(byFace, { least: counts.map(() => 0), most: counts }, pool, penalty);
   const held = counts.reduce((sum, n, bin) => sum + n * charges[bin]!, 0);
-  return { prices, charges, slack: held - paid(byFace, prices) };
+  return { prices, charges, atMost, slack: held - paid(byFace, prices) };
 }
 
 /** Square units of length in a square inch. */
 const SQUARE_INCH = 8128 ** 2;
-const faceOf = (group: Group): Group => ({
+/** A group with the face of each bin, in square inches, for a price. */
+export const faceOf = (group: Group): Group => ({
   ...group,
   bins: group.bins.map((bin) => ({
     ...bin,
@@ -178,5 +182,6 @@ export function searchByCounts(
   return { cutting, bound: Math.min(undecided, cutting.cost) };
 }
 
-const paid = ({ items }: Group, prices: readonly number[]): number =>
+/** What all pieces are worth at some prices. */
+export const paid = ({ items }: Group, prices: readonly number[]): number =>
   items.reduce((sum, { quantity }, item) => sum + quantity * prices[item]!, 0);

@@ -1,5 +1,6 @@
 import { searchByCounts, type Tight } from './branch';
 import { dualOf, nextPayable } from './bound';
+import { decideCounts } from './decide';
 import { relax } from './columns';
 import { coverBound } from './cover';
 import { searchExactly } from './exact';
@@ -76,6 +77,7 @@ function solveInRows(group: Group, means: Means, known: Answer | null): Answer {
   // What so many of each bin hold is asked once, though the branching begins twice.
   const packed = new Map<string, Packed>();
   closeBy((now) => branched(group, now, FIRST_NODES, means, packed));
+  closeBy((now) => decided(group, now, means, packed));
   closeBy((now) => {
     const exact = searchExactly(group, dual, now.cutting, effort.steps, stopped);
     return { cutting: exact.cutting, bound: exact.proved ? exact.cutting.cost : 0 };
@@ -104,6 +106,26 @@ function solveLong(group: Group, known: Answer | null, stopped: () => boolean): 
   return known ? bestOf(group, answer, known) : answer;
 }
 const LONG_TRIES = 3;
+
+/** The numbers of bins decided from below, where an integer solver is there to say which are next. */
+function decided(
+  group: Group,
+  { cutting }: Answer,
+  { effort, integer, stopped }: Means,
+  packed: Map<string, Packed>,
+): Answer | null {
+  if (effort.nodes === 0 || integer === null) return null;
+  const pack = (counts: readonly number[], tight: Tight): Packed => {
+    const before = packed.get(counts.join());
+    if (before) return before;
+    const lanes = packLanes(group, counts, tight, PACK_STEPS);
+    const found =
+      lanes.cutting || lanes.complete ? lanes : packSideBySide(group, counts, tight, integer, PACK_NODES, stopped);
+    packed.set(counts.join(), found);
+    return found;
+  };
+  return decideCounts(group, cutting, pack, stopped);
+}
 
 /** Branching on how many of each bin are used. */
 function branched(

@@ -1,6 +1,10 @@
 import fc from 'fast-check';
+import { decideCounts } from './decide';
+import { groupsOf } from './group';
+import { cuttingOf, packByGuillotine } from './guillotine';
 import { loadIntegerSolver } from './highs';
 import { solve, type CutProblem, type IntegerSolver } from './index';
+import { packSideBySide } from './pack';
 import { faults } from './testing/check';
 import { leastMitred, leastRipped } from './testing/least';
 import { sawFaults } from './testing/saw';
@@ -168,4 +172,41 @@ test('60 small lists on sheets of three sizes, grain along: the least that every
     { numRuns: 60, seed: 23 },
   );
   expect(proved).toBeGreaterThanOrEqual(40);
+});
+
+test('numbers of boards decided from below: 40 small lists as cheap as every way to cut gives, from any cutting to beat', () => {
+  const rows = fc.array(
+    fc.tuple(fc.integer({ min: 10, max: 70 }), fc.constantFrom(1.5, 2.5, 3.5, 5.5), fc.integer({ min: 1, max: 3 })),
+    { minLength: 2, maxLength: 4 },
+  );
+  const stock = [board('2x4', 96, 3.5, 5), board('2x6', 96, 5.5, 8.4), board('2x6x10', 120, 5.5, 10.1)];
+  let decided = 0;
+  fc.assert(
+    fc.property(rows, (parts) => {
+      const list = problem(
+        stock,
+        parts.map(([length, width, quantity], at) => part(`p${at}`, quantity, length, width)),
+      );
+      fc.pre(pieces(list) <= 6);
+      const [group] = groupsOf(list);
+      // One piece a board is the worst there is to beat.
+      const best = cuttingOf(
+        group!,
+        packByGuillotine(group!, 1, () => false),
+      );
+      const found = decideCounts(
+        group!,
+        best,
+        (counts, tight) => packSideBySide(group!, counts, tight, integer, 500, () => false),
+        () => false,
+      );
+      if (found === null) return;
+      const least = Math.round(leastRipped(list) * 100);
+      expect(found.bound).toBeLessThanOrEqual(least);
+      expect(found.cutting.cost).toBeGreaterThanOrEqual(least);
+      if (found.bound === found.cutting.cost) decided++;
+    }),
+    { numRuns: 40, seed: 24 },
+  );
+  expect(decided).toBeGreaterThanOrEqual(30);
 });
