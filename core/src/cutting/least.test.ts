@@ -189,7 +189,7 @@ test('numbers of boards decided from below: 40 small lists as cheap as every way
       );
       fc.pre(pieces(list) <= 6);
       const [group] = groupsOf(list);
-      // One piece a board is the worst there is to beat.
+      // The first packing there is: often dearer than need be.
       const best = cuttingOf(
         group!,
         packByGuillotine(group!, 1, () => false),
