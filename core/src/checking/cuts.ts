@@ -1,4 +1,4 @@
-import { PER_INCH, type Length } from '../length';
+import { wholeInches } from '../length';
 import { SHORT_PIECE } from '../sawing';
 import { marketOf, offersOf } from '../buying';
 import { alongOf } from '../piece';
@@ -29,9 +29,6 @@ function notSold({ id, wood }: Piece, job: Job): Finding {
     ],
   });
 }
-
-/** An offcut is told in whole inches: nobody measures it. */
-const roundDown = (length: Length): Length => Math.floor(length / PER_INCH) * PER_INCH;
 
 const MEASURES = {
   waste: (value: number): Phrase => say`${strong(Math.round(value / 14.4) / 10)} sq ft left over`,
@@ -160,7 +157,7 @@ export function cutNotes({ job, buying, offcuts }: Facts): readonly Finding[] {
     found.push(
       note(null, 'samples', 'care', 'cuts', {
         title: say`Keep ${samples.length === 1 ? 'this offcut' : 'these offcuts'} for samples`,
-        because: say`${listOf(samples.map(({ board, offcut }): Phrase => say`${dim(roundDown(offcut.length))} of board ${strong(board)}`))}: the same wood as the top. Try stain and finish there before the top.`,
+        because: say`${listOf(samples.map(({ board, offcut }): Phrase => say`${dim(wholeInches(offcut.length))} of board ${strong(board)}`))}: the same wood as the top. Try stain and finish there before the top.`,
       }),
     );
   const short = [

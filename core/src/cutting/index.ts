@@ -8,5 +8,5 @@ export * from './aim';
 export { combine } from './aims';
 export { choicesFor, solve, solveExactly, type Chosen, type Cuttable, type Solved, type SolveOptions } from './solve';
 export type { IntegerSolver } from './integer';
-export { flipped, type Layout, type Slants } from './layout';
+export { flipped, lean, type Layout, type Slants } from './layout';
 export { seeded } from './random';

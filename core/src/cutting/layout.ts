@@ -53,7 +53,8 @@ function usesEnd({ x, length, use }: Region): boolean {
   return use.kind === 'rip' || (use.second !== null && usesEnd(use.second));
 }
 
-const lean = (degrees: number, width: Length) => Math.round(width * Math.tan((degrees * Math.PI) / 180));
+/** How far an end that leans so many degrees runs to the right across a width. */
+export const lean = (degrees: number, width: Length): Length => Math.round(width * Math.tan((degrees * Math.PI) / 180));
 
 /**
  * Turns a pattern into pieces, the straight cuts that make them in order, and the offcuts that remain.

@@ -75,9 +75,9 @@ function solveInRows(group: Group, means: Means, known: Answer | null): Answer {
     answer = bestOf(group, answer, work(answer) ?? answer);
   };
   // What so many of each bin hold is asked once, though the branching begins twice.
-  const packed = new Map<string, Packed>();
-  closeBy((now) => branched(group, now, FIRST_NODES, means, packed));
-  closeBy((now) => decided(group, now, means, packed));
+  const pack = packer(group, means);
+  closeBy((now) => branched(group, now, FIRST_NODES, means, pack));
+  closeBy((now) => decided(group, now, means, pack));
   closeBy((now) => {
     const exact = searchExactly(group, dual, now.cutting, effort.steps, stopped);
     return { cutting: exact.cutting, bound: exact.proved ? exact.cutting.cost : 0 };
@@ -88,7 +88,7 @@ function solveInRows(group: Group, means: Means, known: Answer | null): Answer {
       ? { cutting: bestOfPatterns(group, relaxation.pool, now, means.integer, POOL_NODES, stopped), bound: 0 }
       : null,
   );
-  closeBy((now) => branched(group, now, effort.nodes, means, packed));
+  closeBy((now) => branched(group, now, effort.nodes, means, pack));
   return answer;
 }
 
@@ -107,24 +107,28 @@ function solveLong(group: Group, known: Answer | null, stopped: () => boolean): 
 }
 const LONG_TRIES = 3;
 
-/** The numbers of bins decided from below, where an integer solver is there to say which are next. */
-function decided(
-  group: Group,
-  { cutting }: Answer,
-  { effort, integer, stopped }: Means,
-  packed: Map<string, Packed>,
-): Answer | null {
-  if (effort.nodes === 0 || integer === null) return null;
-  const pack = (counts: readonly number[], tight: Tight): Packed => {
-    const before = packed.get(counts.join());
-    if (before) return before;
-    const lanes = packLanes(group, counts, tight, PACK_STEPS);
-    const found =
-      lanes.cutting || lanes.complete ? lanes : packSideBySide(group, counts, tight, integer, PACK_NODES, stopped);
-    packed.set(counts.join(), found);
-    return found;
+/** Packs so many of each bin, or shows that they do not hold all; asked again it says what it said before. */
+type Packer = (counts: readonly number[], relaxed: Tight, tight: () => Tight) => Packed;
+
+function packer(group: Group, { integer, stopped }: Means): Packer {
+  const known = new Map<string, Packed>();
+  const anew: Packer = (counts, relaxed, tight) => {
+    const lanes = packLanes(group, counts, relaxed, PACK_STEPS);
+    if (lanes.cutting || lanes.complete || integer === null) return lanes;
+    return packSideBySide(group, counts, tight(), integer, PACK_NODES, stopped);
   };
-  return decideCounts(group, cutting, pack, stopped);
+  return (counts, relaxed, tight) => {
+    const key = counts.join();
+    const packed = known.get(key) ?? anew(counts, relaxed, tight);
+    known.set(key, packed);
+    return packed;
+  };
+}
+
+/** The numbers of bins decided from below, where an integer solver is there to pack them. */
+function decided(group: Group, { cutting }: Answer, { effort, integer, stopped }: Means, pack: Packer): Answer | null {
+  if (effort.nodes === 0 || integer === null) return null;
+  return decideCounts(group, cutting, (counts, tight) => pack(counts, tight, () => tight), stopped);
 }
 
 /** Branching on how many of each bin are used. */
@@ -132,20 +136,9 @@ function branched(
   group: Group,
   { cutting }: Answer,
   nodes: number,
-  { effort, integer, stopped }: Means,
-  packed: Map<string, Packed>,
+  { effort, stopped }: Means,
+  pack: Packer,
 ): Answer | null {
-  const packAnew = (counts: readonly number[], relaxed: Tight, tight: () => Tight): Packed => {
-    const lanes = packLanes(group, counts, relaxed, PACK_STEPS);
-    if (lanes.cutting || lanes.complete || integer === null) return lanes;
-    return packSideBySide(group, counts, tight(), integer, PACK_NODES, stopped);
-  };
-  const pack = (counts: readonly number[], relaxed: Tight, tight: () => Tight): Packed => {
-    const key = counts.join();
-    const before = packed.get(key) ?? packAnew(counts, relaxed, tight);
-    packed.set(key, before);
-    return before;
-  };
   if (effort.nodes === 0) return null;
   return searchByCounts(group, cutting, nextPayable(group, cutting.cost), nodes, pack, stopped);
 }

@@ -1,7 +1,7 @@
 import Papa from 'papaparse';
 import { printLength, type Units } from '../length';
 import { boardName, type Board } from '../buying';
-import { passesOf, type NumberedCut, type Setup } from '../sawing';
+import { cutNumbers, passesOf, type NumberedCut, type Setup } from '../sawing';
 
 const SETTINGS: Readonly<Record<Setup['kind'], string>> = {
   marks: 'mark',
@@ -18,7 +18,7 @@ export function cutListCsv(
   label: (partId: string) => string,
 ): string {
   const text = (length: number) => printLength(length, units);
-  const cutOf = new Map(cuts.flatMap((cut) => (cut.piece ? [[cut.piece, cut.number] as const] : [])));
+  const cutOf = cutNumbers(cuts);
   return Papa.unparse(
     boards.flatMap((board) =>
       board.pieces.map((piece) => ({

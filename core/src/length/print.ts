@@ -44,3 +44,6 @@ export function printLength(length: Length, units: Units, mark = false): string 
   const unit = mark ? (units === 'in' ? '"' : ' mm') : '';
   return `${negative ? '-' : ''}${number}${unit}`;
 }
+
+/** Down to whole inches: nobody measures what is left over to the sixteenth. */
+export const wholeInches = (length: Length): Length => Math.floor(length / PER_INCH) * PER_INCH;

@@ -1,6 +1,7 @@
 import { toInches, type Length } from '../length';
 import { able, kerfFor, WAYS, type Shop, type Tool } from '../job';
 import type { Board, CutPiece } from '../buying';
+import { lean } from '../cutting';
 import type { Part } from '../piece';
 import type { Rip } from '../milling';
 import { SHEETS, isSheet } from '../stock';
@@ -77,10 +78,9 @@ function liftable({ material, length, width }: Board, lift: number): number {
   return lift / (((toInches(length) * toInches(width) * toInches(thickness)) / 1728) * density);
 }
 
-const leanOf = (degrees: number, width: Length): Length => Math.round(width * Math.tan((degrees * Math.PI) / 180));
 /** Where an end of a piece begins at the lower edge: x is its long point on that side. */
 const lowAt = ({ x, length, width, slants }: CutPiece, end: 'left' | 'right'): Length =>
-  end === 'left' ? x - Math.min(0, leanOf(slants.left, width)) : x + length - Math.max(0, leanOf(slants.right, width));
+  end === 'left' ? x - Math.min(0, lean(slants.left, width)) : x + length - Math.max(0, lean(slants.right, width));
 
 /** The piece whose left or right end a crosscut of a lane makes. */
 const madeBy = (
@@ -89,6 +89,10 @@ const madeBy = (
   { at, angle }: Board['cuts'][number],
 ): CutPiece | null =>
   pieces.find((piece) => piece.slants[end] === angle && Math.abs(lowAt(piece, end) - at) <= 2) ?? null;
+
+/** The number of the cut that frees each piece of a lane. */
+export const cutNumbers = (cuts: readonly NumberedCut[]): ReadonlyMap<CutPiece, number> =>
+  new Map(cuts.flatMap(({ piece, number }) => (piece ? [[piece, number] as const] : [])));
 
 function numberCuts(sawn: readonly SawnBoard[], shop: Shop): readonly NumberedCut[] {
   let number = 0;

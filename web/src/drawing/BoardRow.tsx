@@ -1,12 +1,13 @@
 import { scaleLinear } from 'd3';
 import type { ReactNode } from 'react';
 import {
+  cutNumbers,
   KEEP_OFFCUT,
-  PER_INCH,
   toInches,
   printLength,
   boardName,
   storeCuts,
+  wholeInches,
   type Board,
   type CutPiece,
   type Length,
@@ -76,7 +77,7 @@ export function BoardRow({ board, cuts, longest, label, lit, wide: total, uses, 
   const top = ROW + MORE * Math.max(0, ...rows);
   const inches = (length: Length) => printLength(length, units, true);
   const [first, last] = [board.pieces[0]!, board.pieces.at(-1)!];
-  const cutOf = new Map(cuts.flatMap((cut) => (cut.piece ? [[cut.piece, cut.number] as const] : [])));
+  const cutOf = cutNumbers(cuts);
   const name = `Board ${board.number}, ${boardName(board, units)}: ${board.pieces.map((piece) => `${label(piece.blank.part.id)} ${inches(piece.length)}`).join(', ')}`;
   const atStore = board.hand ? [] : (storeCuts(board, car) ?? []);
   const kept = board.offcuts.filter(
@@ -127,7 +128,7 @@ export function BoardRow({ board, cuts, longest, label, lit, wide: total, uses, 
               wide > room(words.length + 4) && (
                 <text key={offcut.x} className="keep" x={1 + x(offcut.x) + wide / 2} y={top + tall / 2 + 5}>
                   {words}
-                  <DimSpan of={Math.floor(offcut.length / PER_INCH) * PER_INCH} />
+                  <DimSpan of={wholeInches(offcut.length)} />
                 </text>
               )
             );

@@ -2,7 +2,7 @@ import { Button, LinearProgress, Popover } from '@mui/material';
 import { format, parseISO } from 'date-fns';
 import { useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
-import { offerName, PER_INCH, type Job, type Length, type Plan } from '@sill/core';
+import { offerName, wholeInches, type Job, type Plan } from '@sill/core';
 import { endPlan, endProof, planAgain } from '../state/replanning';
 import { useApp, useFrom, useJob, usePlan, useStage } from '../state/hooks';
 import { useTicks } from '../state/useTicks';
@@ -17,9 +17,6 @@ type Tally = {
   readonly aside: ReactNode;
   readonly explain: ReactNode;
 };
-
-/** Nobody measures what is left over to the sixteenth. */
-const wholeInches = (length: Length): Length => Math.floor(length / PER_INCH) * PER_INCH;
 
 const hours = (minutes: number) => `${Math.floor(minutes / 60)} h ${Math.round(minutes % 60)} min`;
 

@@ -1,11 +1,12 @@
-import { Button, GlobalStyles, ToggleButton, ToggleButtonGroup } from '@mui/material';
+import { Button } from '@mui/material';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { isSheet, printMaterial, type CutPiece, type Plan } from '@sill/core';
+import { cutNumbers, isSheet, printMaterial, type CutPiece, type Plan } from '@sill/core';
 import { useJob, usePlan } from '../state/hooks';
 import { useLabel } from '../stages/labels';
 import { Dim, Text } from '../words/Dim';
 import type { Paper } from './heights';
+import { PaperChoice } from './PaperChoice';
 
 /** Labels on a page of either paper: three across, six down. */
 const EACH = 18;
@@ -14,7 +15,7 @@ type Label = { readonly piece: CutPiece; readonly board: number; readonly cut: n
 
 /** One label a piece that is cut, in the order of the boards, so that they can be stuck on as they come off the saw. */
 function labelsIn({ buying, cuts }: Plan): readonly Label[] {
-  const cutOf = new Map(cuts.flatMap((cut) => (cut.piece ? [[cut.piece, cut.number] as const] : [])));
+  const cutOf = cutNumbers(cuts);
   return buying.boards.flatMap((board) =>
     board.pieces.map((piece) => ({ piece, board: board.number, cut: cutOf.get(piece) ?? null })),
   );
@@ -33,22 +34,12 @@ export default function Labels() {
   );
   return (
     <div className="packet" data-paper={paper}>
-      <GlobalStyles styles={{ '@page': { size: paper === 'letter' ? 'letter' : 'A4', margin: '13mm' } }} />
       <div className="packet-tools">
         <Button onClick={() => void navigate(-1)}>Back</Button>
         <span>
           {labels.length} labels on {pages.length} {pages.length === 1 ? 'page' : 'pages'}
         </span>
-        <ToggleButtonGroup
-          size="small"
-          exclusive
-          value={paper}
-          onChange={(_, value: Paper | null) => value && setPaper(value)}
-          aria-label="Paper"
-        >
-          <ToggleButton value="letter">Letter</ToggleButton>
-          <ToggleButton value="a4">A4</ToggleButton>
-        </ToggleButtonGroup>
+        <PaperChoice paper={paper} onChange={setPaper} />
         <Button variant="contained" onClick={() => window.print()}>
           Print
         </Button>

@@ -1,4 +1,4 @@
-import { Button, GlobalStyles, ToggleButton, ToggleButtonGroup } from '@mui/material';
+import { Button } from '@mui/material';
 import { useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import {
@@ -31,6 +31,7 @@ import {
   type Paper,
   type StepBlock,
 } from './heights';
+import { PaperChoice } from './PaperChoice';
 import { paginate } from './paginate';
 
 type Sheet = { readonly key: string; readonly title: ReactNode; readonly about: string; readonly body: ReactNode };
@@ -351,20 +352,10 @@ export default function Packet() {
   const sheets = sheetsOf(plan, job, label, paper);
   return (
     <div className="packet" data-paper={paper}>
-      <GlobalStyles styles={{ '@page': { size: paper === 'letter' ? 'letter' : 'A4', margin: '13mm' } }} />
       <div className="packet-tools">
         <Button onClick={() => void navigate(-1)}>Back</Button>
         <h1>Shop packet</h1>
-        <ToggleButtonGroup
-          size="small"
-          exclusive
-          value={paper}
-          onChange={(_, value: Paper | null) => value && setPaper(value)}
-          aria-label="Paper"
-        >
-          <ToggleButton value="letter">Letter</ToggleButton>
-          <ToggleButton value="a4">A4</ToggleButton>
-        </ToggleButtonGroup>
+        <PaperChoice paper={paper} onChange={setPaper} />
         <span>{sheets.length} pages</span>
         <Button variant="contained" color="primary" onClick={() => window.print()}>
           Print

@@ -1,4 +1,4 @@
-import { printMaterial, type CutPiece, type Plan } from '@sill/core';
+import { cutNumbers, printMaterial, type CutPiece, type Plan } from '@sill/core';
 import { DataTable, type Column } from '../../fields/DataTable';
 import { Dim } from '../../words/Dim';
 import { useLabel } from '../labels';
@@ -7,7 +7,7 @@ import { useLabel } from '../labels';
 export function ByPiece({ plan }: { readonly plan: Plan }) {
   const label = useLabel();
   type Row = { readonly id: string; readonly piece: CutPiece; readonly board: number; readonly cut: number | null };
-  const cutOf = new Map(plan.cuts.flatMap((cut) => (cut.piece ? [[cut.piece, cut.number] as const] : [])));
+  const cutOf = cutNumbers(plan.cuts);
   const rows = plan.buying.boards.flatMap((board): Row[] =>
     board.pieces.map((piece, at) => ({
       id: `${board.number}.${at}`,

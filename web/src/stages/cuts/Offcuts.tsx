@@ -1,9 +1,6 @@
-import { offcutsInWords, PER_INCH, type Length, type Plan } from '@sill/core';
+import { offcutsInWords, wholeInches, type Plan } from '@sill/core';
 import { Dim } from '../../words/Dim';
 import { Words } from '../../words/Words';
-
-/** An offcut is told in whole inches: nobody measures it. */
-const roundly = (length: Length): Length => Math.floor(length / PER_INCH) * PER_INCH;
 
 /** What is left over, and what becomes of it: samples, spacers and tests, the rest for the rack. */
 export function Offcuts({ plan }: { readonly plan: Plan }) {
@@ -17,7 +14,7 @@ export function Offcuts({ plan }: { readonly plan: Plan }) {
         {plan.offcuts.map(({ board, offcut, jobs, keep }) => (
           <li key={`${board} ${offcut.x} ${offcut.y}`}>
             <strong>
-              Board {board}, <Dim of={roundly(offcut.length)} mark />
+              Board {board}, <Dim of={wholeInches(offcut.length)} mark />
             </strong>{' '}
             {jobs.map(({ what }, at) => (
               <span key={at}>
@@ -27,7 +24,7 @@ export function Offcuts({ plan }: { readonly plan: Plan }) {
             ))}
             {keep > 0 && (
               <span>
-                {jobs.length > 0 ? '; ' : ''}keep <Dim of={roundly(keep)} mark /> for the rack
+                {jobs.length > 0 ? '; ' : ''}keep <Dim of={wholeInches(keep)} mark /> for the rack
               </span>
             )}
           </li>
