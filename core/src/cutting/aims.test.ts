@@ -3,6 +3,7 @@ import { loadIntegerSolver } from './highs';
 import { solve, type CutProblem, type IntegerSolver } from './index';
 import { faults } from './testing/check';
 import { leastRipped } from './testing/least';
+import { boardOf, partOf } from './testing/lists';
 import { sawFaults } from './testing/saw';
 
 let integer: IntegerSolver;
@@ -10,27 +11,8 @@ beforeAll(async () => {
   integer = await loadIntegerSolver();
 });
 
-const board = (id: string, length: number, width: number, price: number): CutProblem['stock'][number] => ({
-  id,
-  kind: 'board',
-  material: 'spf',
-  length,
-  width,
-  thickness: 1.5,
-  price,
-  available: null,
-  trim: { ends: 0, edges: 0 },
-  defects: [],
-});
-const part = (id: string, quantity: number, length: number, width = 3.5): CutProblem['parts'][number] => ({
-  id,
-  quantity,
-  material: 'spf',
-  length,
-  width,
-  thickness: 1.5,
-  grain: 'any',
-});
+const board = (id: string, length: number, width: number, price: number) => boardOf(id, length, width, price, 0);
+const part = (id: string, quantity: number, length: number, width = 3.5) => partOf(id, quantity, length, width);
 const problem = (
   objective: CutProblem['objective'],
   stock: CutProblem['stock'],

@@ -7,6 +7,7 @@ import { solve, type CutProblem, type IntegerSolver } from './index';
 import { packSideBySide } from './pack';
 import { faults } from './testing/check';
 import { leastMitred, leastRipped } from './testing/least';
+import { boardOf, partOf as part, type Part } from './testing/lists';
 import { sawFaults } from './testing/saw';
 
 let integer: IntegerSolver;
@@ -14,29 +15,7 @@ beforeAll(async () => {
   integer = await loadIntegerSolver();
 });
 
-const board = (id: string, length: number, width: number, price: number): CutProblem['stock'][number] => ({
-  id,
-  kind: 'board',
-  material: 'spf',
-  length,
-  width,
-  thickness: 1.5,
-  price,
-  available: null,
-  trim: { ends: 0.5, edges: 0 },
-  defects: [],
-});
-type Part = CutProblem['parts'][number];
-const part = (id: string, quantity: number, length: number, width: number, ends?: Part['ends']): Part => ({
-  id,
-  quantity,
-  material: 'spf',
-  length,
-  width,
-  thickness: 1.5,
-  grain: 'any',
-  ...(ends ? { ends } : {}),
-});
+const board = (id: string, length: number, width: number, price: number) => boardOf(id, length, width, price, 0.5);
 const problem = (stock: CutProblem['stock'], parts: Part[]): CutProblem => ({
   format: 'sill-plan/cut-problem@1',
   unit: 'in',
