@@ -18,6 +18,7 @@ import {
   solve,
   STARTS,
   topCandidates,
+  usualSeconds,
   type CutProblem,
   type IntegerSolver,
   type Job,
@@ -172,7 +173,8 @@ function cutting(integer: IntegerSolver) {
     let saved = 0;
     for (const list of lists) {
       const start = performance.now();
-      const solution = solve(list, { integer });
+      const limit = usualSeconds(list) * 1000;
+      const solution = solve(list, { integer, stopped: () => performance.now() - start > limit });
       times.push(performance.now() - start);
       if (solution.status === 'optimal') proved++;
       const off = solution.cost === 0 ? 0 : (solution.cost - solution.lowerBound) / solution.cost;

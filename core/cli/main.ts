@@ -13,6 +13,7 @@ import {
   read,
   readJobText,
   solve,
+  usualSeconds,
   svgOf,
   templatesOf,
   type Job,
@@ -61,7 +62,7 @@ function options() {
     return parseArgs({
       allowPositionals: true,
       options: {
-        'time-limit': { type: 'string', default: '30' },
+        'time-limit': { type: 'string' },
         today: { type: 'string' },
         as: { type: 'string' },
         out: { type: 'string' },
@@ -126,9 +127,9 @@ if (command === 'plan' || command === 'export') {
   if (command === 'plan') print(planJob(job, { today, integer: await loadIntegerSolver() }));
   else await exportFiles(job, today);
 } else {
-  const limit = Number(values['time-limit']);
-  if (!(limit > 0)) refuse(['--time-limit: must be a number of seconds above 0']);
   const problem = accepted(read(CutProblemSchema, json(fileText(path)), 'cut problem'));
+  const limit = Number(values['time-limit'] ?? usualSeconds(problem));
+  if (!(limit > 0)) refuse(['--time-limit: must be a number of seconds above 0']);
   const integer = await loadIntegerSolver();
   const start = performance.now();
   const solution = solve(problem, { integer, stopped: () => performance.now() - start > limit * 1000 });

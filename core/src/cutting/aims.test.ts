@@ -1,5 +1,10 @@
 import fc from 'fast-check';
 import { loadIntegerSolver } from './highs';
+import { groupsOf } from './group';
+import { EFFORTS, leastCost } from './least-cost';
+import { fewestSettings } from './repeats';
+import { better } from './search';
+import { settingsOf } from './settings';
 import { solve, type CutProblem, type IntegerSolver } from './index';
 import { faults } from './testing/check';
 import { leastRipped } from './testing/least';
@@ -89,6 +94,31 @@ test('60 small lists: boards and waste as small as every way to cut gives, bound
     }),
     { numRuns: 60, seed: 31 },
   );
+});
+
+test('of cuttings that cost the same, one cut at fewer settings is taken, no worse in anything', () => {
+  let fewer = 0;
+  fc.assert(
+    fc.property(
+      fc.array(fc.tuple(fc.constantFrom(11, 14.5, 19, 23.25, 28, 31, 40), fc.integer({ min: 2, max: 8 })), {
+        minLength: 3,
+        maxLength: 6,
+      }),
+      (list) => {
+        const parts = list.map(([length, quantity], at) => part(`p${at}`, quantity, length));
+        for (const group of groupsOf(problem('cost', STOCK, parts))) {
+          const { cutting } = leastCost(group, { effort: EFFORTS.full, integer, stopped: () => false });
+          const settled = fewestSettings(group, cutting, () => false);
+          const [before, after] = [settingsOf(group, cutting), settingsOf(group, settled)];
+          expect(after).toBeLessThanOrEqual(before);
+          expect(better(group, cutting, settled)).toBe(false);
+          if (after < before) fewer++;
+        }
+      },
+    ),
+    { numRuns: 40, seed: 5 },
+  );
+  expect(fewer).toBeGreaterThan(0);
 });
 
 test('what can not be cut says so for any aim', () => {

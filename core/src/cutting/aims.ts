@@ -1,10 +1,10 @@
 import type { Aim } from './aim';
-import { singleLane } from './fill';
 import type { Bin, Group } from './group';
 import { leastCost, type Means } from './least-cost';
 import { piecesIn } from './region';
 import { repeatedCuttings } from './repeats';
 import type { Cutting } from './search';
+import { settingsOf } from './settings';
 
 /** A cutting among others, with what it costs in cents and measures by the aim. */
 export type Option = { readonly cutting: Cutting; readonly cost: number; readonly measure: number };
@@ -22,10 +22,9 @@ const bought = ({ price }: Bin): boolean => price > 0;
 
 /**
  * What a cutting measures. Waste: area of bought stock that ends in no piece, square inches. Boards: those bought.
- * Setups: settings of the saw, where boards that are cut alike are cut together: of every different layout the
- * different lengths and, where it is ripped, widths.
+ * Setups: settings of the saw.
  */
-export function measureOf(group: Group, { patterns }: Cutting, aim: Exclude<Aim, 'cost'>): number {
+export function measureOf(group: Group, { patterns }: Pick<Cutting, 'patterns'>, aim: Exclude<Aim, 'cost'>): number {
   const onBought = patterns.filter(({ bin }) => bought(group.bins[bin]!));
   if (aim === 'boards') return onBought.length;
   if (aim === 'waste') {
@@ -35,13 +34,7 @@ export function measureOf(group: Group, { patterns }: Cutting, aim: Exclude<Aim,
       .reduce((sum, { length, width }) => sum + length * width, 0);
     return inSquareInches(stock - used);
   }
-  const layouts = new Map(patterns.map((pattern) => [JSON.stringify([pattern.bin, pattern.regions]), pattern]));
-  return [...layouts.values()].reduce((sum, { bin, regions }) => {
-    const pieces = regions.flatMap(piecesIn);
-    const lengths = new Set(pieces.map(({ length }) => length));
-    const widths = new Set(pieces.map(({ width }) => width).filter((width) => width < group.bins[bin]!.usableWidth));
-    return sum + lengths.size + (singleLane(group, group.bins[bin]!) ? 0 : widths.size);
-  }, 0);
+  return settingsOf(group, { patterns });
 }
 
 /** A group whose stock has other prices: what it is then cut for cheapest. */

@@ -6,7 +6,16 @@ export * from './problem';
 export * from './solution';
 export * from './aim';
 export { combine } from './aims';
-export { choicesFor, solve, solveExactly, type Chosen, type Cuttable, type Solved, type SolveOptions } from './solve';
+export {
+  choicesFor,
+  solve,
+  solveExactly,
+  usualSeconds,
+  type Chosen,
+  type Cuttable,
+  type Solved,
+  type SolveOptions,
+} from './solve';
 export type { IntegerSolver } from './integer';
 export { flipped, lean, type Layout, type Slants } from './layout';
 export { seeded } from './random';

@@ -88,7 +88,6 @@ function solveInRows(group: Group, means: Means, known: Answer | null): Answer {
       ? { cutting: bestOfPatterns(group, relaxation.pool, now, means.integer, POOL_NODES, stopped), bound: 0 }
       : null,
   );
-  closeBy((now) => branched(group, now, effort.nodes, means, pack));
   return answer;
 }
 

@@ -1,6 +1,7 @@
 import { fillAll, type Pattern } from './fill';
 import type { Group } from './group';
-import type { Cutting } from './search';
+import { better, type Cutting } from './search';
+import { settingsOf } from './settings';
 
 /** How much it is worth that a layout repeats, beside how full it is. */
 const FAVOURS = [0.02, 0.06, 0.15, 0.4];
@@ -47,3 +48,19 @@ function repeated(group: Group, favour: number, stopped: () => boolean): Cutting
  */
 export const repeatedCuttings = (group: Group, stopped: () => boolean): readonly Cutting[] =>
   FAVOURS.flatMap((favour) => repeated(group, favour, stopped) ?? []);
+
+/** With more pieces than this no other cutting of the same price is looked for. */
+const MOST_PIECES = 200;
+
+/** Of the cutting and others from the very bins it uses, no worse in anything: the one cut at the fewest settings. */
+export function fewestSettings(group: Group, cutting: Cutting, stopped: () => boolean): Cutting {
+  const pieces = group.items.reduce((sum, { quantity }) => sum + quantity, 0);
+  if (cutting.missing > 0 || pieces > MOST_PIECES) return cutting;
+  const bins = group.bins.map((bin, at) => ({
+    ...bin,
+    available: cutting.patterns.filter((pattern) => pattern.bin === at).length,
+  }));
+  return repeatedCuttings({ ...group, bins }, stopped)
+    .filter((other) => !better(group, cutting, other))
+    .reduce((best, other) => (settingsOf(group, other) < settingsOf(group, best) ? other : best), cutting);
+}

@@ -4,6 +4,7 @@ import { groupsOf, liesOn, type Group } from './group';
 import type { IntegerSolver } from './integer';
 import { layOut, namesOf, type Layout } from './layout';
 import { EFFORTS, leastCost } from './least-cost';
+import { fewestSettings } from './repeats';
 import { fromLength, type CutProblem } from './problem';
 import type { Cutting } from './search';
 import { SOLUTION_FORMAT, type CutSolution } from './solution';
@@ -27,6 +28,10 @@ export type Solved = {
   readonly layouts: readonly Layout[];
   readonly unplaced: readonly Unplaced[];
 };
+
+/** Seconds that a list is searched for unless a person says otherwise: one of home size, and a longer one. */
+export const usualSeconds = ({ parts }: Pick<CutProblem, 'parts'>): number =>
+  parts.reduce((sum, { quantity }) => sum + quantity, 0) <= 120 ? 9.5 : 30;
 
 /** Which items no stock can hold, with the reason, and the group without them. */
 function sortOut(group: Group): { group: Group; unplaced: Unplaced[] } {
@@ -73,7 +78,8 @@ function answersTo(
     unplaced.push(...sorted.unplaced);
     const { group } = sorted;
     if (group.items.length === 0) return [];
-    const { cutting, bound } = leastCost(group, means);
+    const { cutting: cheapest, bound } = leastCost(group, means);
+    const cutting = effort === 'full' ? fewestSettings(group, cheapest, stopped) : cheapest;
     if (cutting.missing > 0) unplaced.push(...missingFrom(group, cutting));
     const options = aim === 'cost' ? null : optionsFor(group, cutting, aim, means);
     return [{ group, cutting, bound: cutting.missing > 0 ? 0 : bound, options }];
