@@ -303,9 +303,10 @@ function sheetsOf(plan: Plan, job: Job, label: (id: string) => string, paper: Pa
           <p>
             Saw kerf <Dim of={job.shop.kerf} /> counted. Square one end of every board first (hatched,{' '}
             <Dim of={job.shop.squareEnds} />
-            ). Measure each piece after the cut before.
+            ). Measure each piece after the cut before, or hook the tape once and mark every cut by the readings below
+            its board, beside the number of the cut.
           </p>
-          <Boards plan={plan} lit={null} only={new Set(boards.map((board) => board.number))} />
+          <Boards plan={plan} lit={null} only={new Set(boards.map((board) => board.number))} tape="hooked" />
         </>
       ),
     }),

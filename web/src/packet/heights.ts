@@ -1,4 +1,14 @@
-import { inches, plain, type Board, type Phrase, type Plan, type Setup, type Step } from '@sill/core';
+import {
+  inches,
+  plain,
+  tapeMarks,
+  type Board,
+  type NumberedCut,
+  type Phrase,
+  type Plan,
+  type Setup,
+  type Step,
+} from '@sill/core';
 import { moreRows } from '../drawing/BoardRow';
 import { pictureHeight } from '../drawing/PartPicture';
 import { drawnIn } from '../stages/build/BuildStage';
@@ -31,10 +41,15 @@ export const stepHeight =
   };
 
 /** Height of a board's drawing on paper, mm: a row of one height, or a sheet to the scale of a whole one and its sizes. */
-export const boardHeight = (board: Board, plan: Pick<Plan, 'cuts' | 'buying'>): number =>
-  'sheet' in board.offer
+export function boardHeight(board: Board, plan: Pick<Plan, 'cuts' | 'buying'>): number {
+  const cuts = plan.cuts.filter((cut) => cut.board === board.number);
+  return 'sheet' in board.offer
     ? Math.max(22, (DRAWING * board.width) / Math.max(inches(96), board.length) + 14) + 6 * Math.ceil(sizes(board) / 3)
-    : 22 + (DRAWING / UNITS) * moreRows(board, plan.cuts.filter((cut) => cut.board === board.number), longestOf(plan), UNITS); // prettier-ignore
+    : 22 + (DRAWING / UNITS) * moreRows(board, cuts, longestOf(plan), UNITS) + tapeHeight(board, cuts);
+}
+/** Readings of the tape below a board, mm: so many a line, the first with words before them. */
+const tapeHeight = (board: Board, cuts: readonly NumberedCut[]): number =>
+  tapeMarks(board, cuts).reduce((sum, { marks }) => sum + 5.8 * Math.ceil((marks.length + 3) / 7), 0);
 /** Units that a board's drawing is wide. */
 const UNITS = 640;
 const longestOf = ({ buying }: Pick<Plan, 'buying'>): number =>
