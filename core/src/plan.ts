@@ -1,11 +1,11 @@
 import { areasOf, finishingNeeds, type Areas } from './finishing';
 import { blanksOf } from './milling';
-import { buildPiece, salvageFor, topCandidates, type Joint, type Part } from './piece';
+import { buildPiece, salvageFor, topCandidates, weightOf, type Joint, type Part } from './piece';
 import { buyingList, chooseBoards, type Boards, type BuyingList, type ChooseOptions, type SolveCache } from './buying';
 import { fastenings, hardwareNeeds } from './joinery';
 import { minutesAt, sawingOf, type NumberedCut, type Setup } from './sawing';
 import { saturdays, type BenchCalendar } from './calendar';
-import { findingsOf, weightOf, type PieceFacts } from './checking';
+import { findingsOf, type PieceFacts } from './checking';
 import { kerfFor, type Finding, type Job, type Piece } from './job';
 import { sizesOf, type HardwareNeed, type Nominal } from './stock';
 import { offcutUses, stepsOf, type OffcutUse } from './building';
@@ -68,7 +68,7 @@ function modelOf(piece: Piece, topNominal: Nominal, job: Job, known: PlanCache['
   const before = known.get(key);
   if (before) return { ...before, piece };
   const model = buildPiece(piece, topNominal, job.shop, job.units, sizesOf(job.measured), salvage);
-  const made = fastenings(model.joints, model.parts, job.units);
+  const made = fastenings(model.joints, model.parts, job.units, piece, job.shop.drivers);
   const facts = { piece, model, parts: model.parts, fastenings: made, areas: areasOf(model.parts, made) };
   known.set(key, facts);
   return facts;

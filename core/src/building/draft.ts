@@ -1,24 +1,34 @@
 import type { Phrase } from '../words';
 import type { Step } from './step';
 
-/** A step before it has its ids; what is left out is empty. */
-export type Draft = Partial<Omit<Step, 'id' | 'piece' | 'actions' | 'title'>> & {
+/** A step before it has its ids; what is left out is empty. `after` names the steps that must be done, glue set. */
+export type Draft = Partial<Omit<Step, 'id' | 'piece' | 'actions' | 'title' | 'pause'>> & {
   readonly name: string;
   readonly title: Phrase;
   readonly does: readonly Phrase[];
+  readonly after?: readonly string[];
 };
 
-export const finished = (piece: string, drafts: readonly Draft[]): readonly Step[] =>
-  drafts.map(({ name, does, title, ...rest }) => ({
+/** A draft with the minutes that pass idly before the next. */
+export type Scheduled = { readonly draft: Draft; readonly pause: number };
+
+export const finished = (piece: string, drafts: readonly Scheduled[]): readonly Step[] =>
+  drafts.map(({ draft: { name, does, title, after: _, ...rest }, pause }) => ({
     adds: [],
     there: [],
+    puts: [],
+    makes: [],
+    where: 'workshop',
     pickUp: [],
+    settings: [],
     spacers: [],
     clamps: 0,
     diagonal: null,
+    sides: null,
     cautions: [],
     wait: 0,
     ...rest,
+    pause,
     work: Math.max(1, Math.round(rest.work ?? 10)),
     title,
     id: `${piece}.${name}`,

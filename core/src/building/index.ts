@@ -7,3 +7,4 @@ export * from './clamping';
 export * from './offcuts';
 export { stepsOf } from './steps';
 export { cutsInWords, endsInWords } from './shaping';
+export * from './check';

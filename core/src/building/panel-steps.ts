@@ -1,6 +1,7 @@
 import { clampCount, clampsOver, type Shop } from '../job';
 import type { Fastening } from '../joinery';
 import type { Part } from '../piece';
+import { times } from '../solid';
 import { about, dim, say, strong, tag, type Phrase } from '../words';
 import { CLAMP_MINUTES, caulsAlong, clampsAlong, diagonalOf, panels } from './clamping';
 import type { Draft } from './draft';
@@ -25,6 +26,7 @@ export function panelSteps(
   const length = Math.max(...boards.map((part) => part.length));
   const width = boards.reduce((sum, part) => sum + part.width, 0);
   const joinOf = (a: Part, b: Part) => edges.find((item) => item.drilled === a && item.into === b)!;
+  const wayOf = (joint: Fastening | undefined) => (joint?.closes ? times(joint.closes, -1) : null);
   const glueUp = (
     id: string,
     title: Phrase,
@@ -41,6 +43,14 @@ export function panelSteps(
       title,
       adds: idsOf(group),
       there: idsOf(there),
+      puts:
+        there.length === 0
+          ? group.map((board, at) => ({ parts: [board.id], way: wayOf(joints[at - 1]) }))
+          : [
+              { parts: idsOf(there), way: null },
+              { parts: idsOf(group), way: wayOf(joints[0]) },
+            ],
+      makes: joints.map(({ joint }) => joint.id),
       does: [
         ...(there.length === 0
           ? [say`Lay ${tagsOf(group)} face down in order on cauls, left ends level. Read the numbers once more.`]
@@ -51,11 +61,18 @@ export function panelSteps(
           : say`Clamp, alternately above and below: ${strong(clamps)} along the length, and ${strong(caulsAlong(length))} cauls across to keep it flat.${clampsAlong(length) > have ? (screws > 0 ? ' That is all you have so long: the screws do the rest.' : ' That is all you have so long: glue one joint at a time.') : ''}`,
         ...(screws > 0
           ? [
-              say`Press each joint flush and drive its screws: ${strong(`${joints[0]!.screw} coarse`)}, ${strong(screws)} in all.`,
+              ...(joints[0]!.by === 'pocket screws'
+                ? [
+                    say`Press each joint flush and drive its screws: ${strong(`${joints[0]!.screw}${joints[0]!.screw.endsWith('fine') ? '' : ' coarse'}`)}, ${strong(screws)} in all.`,
+                  ]
+                : [
+                    say`${{ strong: `${screws} ${joints[0]!.by}` }} ${joints[0]!.screw} keep the faces level: glue them into the one edge first, then close the joint.`,
+                  ]),
             ]
           : [say`Press each joint flush with your fingers before it grabs.`]),
         GLUE_RAGS,
       ],
+      settings: screws > 0 ? [say`Jig and collar at ${dim(joints[0]!.jig)}`] : [],
       pickUp: say`${tagsOf(group)} · glue · ${clamps > 0 ? say`${strong(clamps)} clamps over ${dim(across)}` : 'wedges'} · ${strong(caulsAlong(length))} cauls${screws > 0 ? say` · screws ${joints[0]!.screw}` : ''}`,
       clamps,
       work: 10 + joints.length * 6 + SCREW * screws,

@@ -50,6 +50,8 @@ const KIND_WORDS: Readonly<Record<Cutout['kind'], string>> = {
   hole: 'hole',
   relief: 'relief',
   corner: 'clipped corner',
+  mortise: 'mortise',
+  tenon: 'tenon cut',
 };
 
 /** The cut-outs of a part in words, those of one kind counted. */

@@ -1,7 +1,11 @@
 import type { Length } from '../length';
+import type { Vec } from '../solid';
 import type { Phrase } from '../words';
 
 export type Action = { readonly id: string; readonly text: Phrase };
+
+/** Parts that are put on together, as one body, and the way they move into place; null for the first of all. */
+export type Put = { readonly parts: readonly string[]; readonly way: Vec | null };
 
 /** One sitting at the bench: what to take, what to do, what to check, and the picture of it. */
 export type Step = {
@@ -11,15 +15,25 @@ export type Step = {
   /** Part ids that this step adds or works on, and those that are joined to them by then. */
   readonly adds: readonly string[];
   readonly there: readonly string[];
+  /** What is put on what is there, in order, and the joints that are made, by id. */
+  readonly puts: readonly Put[];
+  readonly makes: readonly string[];
+  /** Joined where it stays: what it becomes passes no door, or is too heavy. */
+  readonly where: 'workshop' | 'room';
   readonly actions: readonly Action[];
   readonly pickUp: Phrase;
+  /** Jig, bits and holes to set up before it begins. */
+  readonly settings: readonly Phrase[];
   /** Thicknesses of spacer blocks, with how many of each. */
   readonly spacers: readonly { readonly thickness: Length; readonly count: number }[];
   readonly clamps: number;
-  /** What both diagonals should read, where the step makes a rectangle. */
+  /** What both diagonals should read, where the step makes a rectangle; and its two sides. */
   readonly diagonal: Length | null;
+  readonly sides: readonly [Length, Length] | null;
   readonly cautions: readonly Phrase[];
   /** Minutes at work, and minutes before the next step may load the joint. */
   readonly work: number;
   readonly wait: number;
+  /** Of the waiting, the minutes in which nothing else of this piece can be done. */
+  readonly pause: number;
 };

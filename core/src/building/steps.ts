@@ -1,254 +1,218 @@
-import { inches } from '../length';
-import { clampsOver, type Piece, type Shop } from '../job';
-import {
-  around,
-  boxOf,
-  extent,
-  JOINT_KINDS,
-  topOf,
-  type Assembly,
-  type Axis,
-  type Box,
-  type Part,
-  type PieceModel,
-} from '../piece';
-import { CLIP_SLOT, type Fastening } from '../joinery';
+import { inches, type Length } from '../length';
+import { clampCount, clampsOver, type Piece, type Shop } from '../job';
+import { METHOD_ABOUT, type Fastening } from '../joinery';
+import { around, boxOf, extent, topOf, weightOf, type Axis, type Box, type Part, type PieceModel } from '../piece';
 import { about, dim, listOf, say, strong, tag, type Bit, type Phrase } from '../words';
-import { CLAMP_MINUTES, clampsAlong, diagonalOf } from './clamping';
+import { diagonalOf, JOINTS_AT_ONCE } from './clamping';
 import { finished, type Draft } from './draft';
+import { drivingActions, settingsFor } from './driving';
+import { operationsOf, type Operation } from './operations';
+import type { Placing } from './order';
 import { panelSteps } from './panel-steps';
-import { GLASSES, GLUE_RAGS, HEAVY, places, SAW, screwsOf, tagsOf } from './phrases';
-import { alike, needsShaping, shapingActions } from './shaping';
+import { GLASSES, GLUE_RAGS, HEAVY, SAW, screwsOf, tagsOf } from './phrases';
+import { laminationSteps, pocketed, pocketStep, shapingStep } from './preparing';
+import { schedule } from './schedule';
+import { needsShaping, shapingActions } from './shaping';
 import type { Step } from './step';
 
 /** Minutes for one pocket drilled, one screw driven, one board handled. Typical for one person who is not hurried. */
 const POCKET = 1;
 const SCREW = 0.75;
 const HANDLE = 3;
-const SHAPE = 6;
+/** Minutes in clamps before a screwed and glued frame may be loaded, and one that only clamps hold. */
+const SET_SCREWED = 30;
+const SET_CLAMPED = 60;
 
 const idsOf = (parts: readonly Part[]) => parts.map((part) => part.id);
-
-/** Glue-ups of boards face to face, alike ones together, and the cut to length after. */
-function laminationSteps(parts: readonly Part[], shop: Shop): readonly Draft[] {
-  return alike(parts.filter((part) => part.plies > 1)).flatMap((group, at): readonly Draft[] => {
-    const part = group[0]!;
-    const have = clampsOver(shop, part.thickness);
-    const each = Math.min(have, clampsAlong(part.length));
-    const together = Math.max(1, Math.min(group.length, Math.floor(have / Math.max(1, each))));
-    const name = at === 0 ? '' : `-${at + 1}`;
-    const several = `${part.name}s`;
-    return [
-      {
-        name: `glue-legs${name}`,
-        title: say`Glue up the ${several} ${tagsOf(group)}`,
-        adds: idsOf(group),
-        does: [
-          say`Pair the boards so that bows face each other and the best faces look out.`,
-          say`Spread glue on both faces, thin and whole. Bring the boards together with one long edge flush.`,
-          say`Clamp every ${dim(inches(10))} or so, ${strong(each)} clamps each. You have ${strong(have)}: glue ${strong(together)} at a time.`,
-          GLUE_RAGS,
-        ],
-        pickUp: say`${strong(group.length * part.plies)} boards · glue and a roller · ${strong(Math.min(have, each * together))} clamps`,
-        clamps: Math.min(have, each * together),
-        work: group.length * 10,
-        wait: CLAMP_MINUTES * Math.ceil(group.length / together),
-      },
-      {
-        name: `trim-legs${name}`,
-        title: say`Cut the ${several} to length`,
-        adds: idsOf(group),
-        does: [
-          say`Square one end of each, or cut it to its angle.`,
-          say`Set the stop at ${dim(part.length)} and cut all ${strong(group.length)} without moving it.`,
-          say`Each is ${dim(part.width)} by ${dim(part.thickness)}. If the section comes out thicker, what joins it is shorter: measure, do not assume.`,
-        ],
-        pickUp: say`${tagsOf(group)} · saw with a stop at ${dim(part.length)} · square`,
-        cautions: [SAW],
-        work: group.length * 6,
-      },
-    ];
-  });
-}
-
-/** Angles, laps, notches, grooves and holes, before anything is joined. What is cut to fit waits for its place. */
-function shapingStep(parts: readonly Part[]): readonly Draft[] {
-  const shaped = parts.filter((part) => needsShaping(part) && part.fit === null && !part.trimmedLater);
-  if (shaped.length === 0) return [];
-  return [
-    {
-      name: 'shape',
-      title: say`Cut angles, laps and grooves`,
-      adds: idsOf(shaped),
-      does: [
-        ...shapingActions(shaped),
-        say`Lay each part on its full-size template from Parts before and after: a traced line needs no arithmetic.`,
-      ],
-      pickUp: say`${tagsOf(shaped)} · templates · square and bevel gauge`,
-      cautions: [SAW, say`Clamp small parts; never hold them by hand at the blade.`],
-      work: SHAPE * shaped.length,
-    },
-  ];
-}
-
-const pocketed = (made: readonly Fastening[]) =>
-  made.filter((item) => item.by === 'pocket screws' && item.positions.length > 0);
-
-/** Pockets in all parts that are cut by now, by jig setting. */
-function pocketStep(made: readonly Fastening[]): readonly Draft[] {
-  const now = pocketed(made).filter((item) => item.drilled.fit === null);
-  if (now.length === 0) return [];
-  const settings = [...new Set(now.map(({ jig }) => jig))];
-  const parts = [...new Set(now.map((item) => item.drilled))];
-  const rows = new Map<string, { item: Fastening; drilled: Part[]; count: number }>();
-  for (const item of now) {
-    const key = [item.joint.kind, item.face, item.jig, item.positions.join()].join();
-    const row = rows.get(key) ?? { item, drilled: [], count: 0 };
-    if (!row.drilled.includes(item.drilled)) row.drilled.push(item.drilled);
-    rows.set(key, { ...row, count: row.count + 1 });
-  }
-  return [
-    {
-      name: 'pockets',
-      title: say`Drill the pockets`,
-      adds: idsOf(parts),
-      does: [
-        ...settings.map((jig) => say`Set jig and drill collar for ${dim(jig)} stock.`),
-        ...[...rows.values()].map(({ item, drilled }) => {
-          const where =
-            item.joint.kind === 'edge'
-              ? say`along the edge that meets the next board: ${places(item.positions)} from the left end`
-              : item.joint.kind === 'rail end'
-                ? say`${strong(item.positions.length)} pockets in each end: ${places(item.positions)} from the top edge`
-                : say`up through the top edge: ${places(item.positions)} from the near end`;
-          return say`${tagsOf(drilled)}, ${item.face === 'inside' ? 'inside face' : item.face}, ${where}.`;
-        }),
-        say`Try the setting on an offcut first: the screw must not come through.`,
-      ],
-      pickUp: say`pocket jig, step bit, collar · clamp · ${tagsOf(parts)}`,
-      cautions: [GLASSES],
-      clamps: 1,
-      work: POCKET * screwsOf(now) + HANDLE * parts.length,
-    },
-  ];
-}
-
 const sizesOf = (box: Box): readonly number[] => ([0, 1, 2] as const).map((axis: Axis) => extent(box, axis));
 
 /**
- * The diagonal to read where a rectangle is made: of a flat frame its own, of frames joined by rails their plan, of a
+ * The sides of the rectangle that a step makes: of a flat frame its own, of frames joined by rails their plan, of a
  * case its front, of a drawer its plan. Null where nothing square is made.
  */
-function diagonalFor(own: readonly Part[], before: readonly Part[], joints: readonly Fastening[]): number | null {
+function sidesFor(
+  own: readonly Part[],
+  before: readonly Part[],
+  joints: readonly Fastening[],
+): readonly [Length, Length] | null {
   const box = around([...before, ...own].map(boxOf));
   if (!box || [...before, ...own].some((part) => part.ends.left.mitre !== 0 && part.ends.left.bevel !== 0)) return null;
   const [x, y, z] = sizesOf(box) as [number, number, number];
   const has = (role: Part['role'], count: number) => own.filter((part) => part.role === role).length >= count;
-  if (before.length === 0 && has('side', 2)) return diagonalOf(x, z);
-  if (before.length === 0 && has('drawer', 4)) return diagonalOf(x, y);
+  if (before.length === 0 && has('side', 2)) return [x, z];
+  if (before.length === 0 && has('drawer', 4)) return [x, y];
   const rails = new Set(joints.filter(({ joint }) => joint.kind === 'rail end').map((item) => item.drilled));
   const sizes = [x, y, z].sort((a, b) => a - b) as [number, number, number];
   const flat = sizes[0] < sizes[1] / 3;
-  if (before.length === 0) return flat && rails.size > 0 ? diagonalOf(sizes[1], sizes[2]) : null;
-  return rails.size >= 2 && own.every((part) => part.role !== 'support') ? diagonalOf(x, y) : null;
+  if (before.length === 0) return flat && rails.size > 0 ? [sizes[1], sizes[2]] : null;
+  return rails.size >= 2 && own.every((part) => part.role !== 'support') ? [x, y] : null;
 }
 
-/** What to drive, by kind and size: how many, and from which parts into which. */
-function drivingActions(joints: readonly Fastening[]): readonly Phrase[] {
-  const groups = new Map<string, Fastening[]>();
-  for (const item of joints) {
-    const key = `${item.by} ${item.screw} ${item.by === 'hardware' || item.by === 'nothing' || item.by === 'glue' ? item.joint.kind : ''}`;
-    groups.set(key, [...(groups.get(key) ?? []), item]);
+const clampedIn = (joints: readonly Fastening[]): number =>
+  joints.filter(({ by, glue }) => glue > 0 && by !== 'hardware' && by !== 'nothing' && METHOD_ABOUT[by].clamped).length;
+
+/**
+ * Placings that can be done at one time: as many glued joints as clamps hold and the open time allows; a new sitting
+ * where what comes in belongs to another assembly. The first body of all only lies there.
+ */
+function sittings({ placings, origin, assembly }: Operation): readonly (readonly Placing[])[] {
+  const groups: Placing[][] = [];
+  const home = ({ body }: Placing) => origin.get(body[0]!.id) ?? assembly;
+  for (const placing of placings) {
+    const last = groups.at(-1);
+    const joined = (last ?? []).flatMap(({ joints }) => joints);
+    const glued = clampedIn(placing.joints);
+    const full = glued > 0 && joined.length > 0 && clampedIn(joined) + glued > JOINTS_AT_ONCE;
+    const other = last && joined.length > 0 && home(last.at(-1)!) !== home(placing) && placing.joints.length > 0;
+    if (last && !full && !other) last.push(placing);
+    else groups.push([placing]);
   }
-  return [...groups.values()].flatMap((group): readonly Phrase[] => {
-    const { by, screw, positions, joint } = group[0]!;
-    const from = listOf([...new Set(group.map((item) => item.drilled.tag))].slice(0, 12).map((name): Bit => tag(name)));
-    const into = listOf([...new Set(group.map((item) => item.into.tag))].slice(0, 12).map((name): Bit => tag(name)));
-    const even = group.every((item) => item.positions.length === positions.length);
-    const each = even && group.length > 1 ? say`, ${strong(positions.length)} each joint` : '';
-    const count = strong(screwsOf(group));
-    switch (by) {
-      case 'pocket screws':
-        return [say`Drive ${count} pocket screws ${strong(`${screw} coarse`)}${each}: ${from} into ${into}.`];
-      case 'screws':
-        return [say`Drill, countersink and drive ${count} screws ${strong(screw)}${each}: ${from} into ${into}.`];
-      case 'brads':
-        return [say`Glue, and hold with ${count} brads ${strong(screw)} while it sets: ${from} on ${into}.`];
-      case 'bolts':
-        return [say`Bolt with ${count} of ${strong(screw)}, washer under head and nut: ${from} to ${into}.`];
-      case 'clips':
-        return [
-          say`Cut a slot for the clips on the inside of ${from}, ${dim(CLIP_SLOT)} below the top edge: ${count} clips.`,
-          say`Leave a gap of ${dim(inches(1 / 8))} between clip and slot end across the grain, so that the top can move.`,
-        ];
-      case 'glue':
-        return [say`Glue ${from} to ${into} and clamp.`];
-      case 'nothing':
-        return joint.kind === 'groove'
-          ? [say`Slide ${from} into its groove in ${into}, without glue.`]
-          : [say`${from} rests on ${into}, not fixed.`];
-      case 'hardware':
-        return [say`Fix the ${JOINT_KINDS[joint.kind]}: ${from} to ${into}.`];
-    }
+  return groups;
+}
+
+/** Ways to move as people say them. */
+function fromWhere([x, y, z]: readonly number[]): string {
+  if (z! < -0.7) return 'from above';
+  if (z! > 0.7) return 'from below';
+  if (Math.abs(x!) > Math.abs(y!)) return x! > 0 ? 'from the left' : 'from the right';
+  return y! > 0 ? 'from the front' : 'from the back';
+}
+
+/** What must be known before a screw is driven where there is little room, or none. */
+function accessActions(placings: readonly Placing[], shop: Shop): readonly Phrase[] {
+  const usual = shop.drivers[0] ?? 'long bit';
+  const rows = new Map<string, Placing['access'][number][]>();
+  for (const access of placings.flatMap((placing) => placing.access))
+    if (access.driver !== usual && Number.isFinite(access.room))
+      rows.set(String(access.driver), [...(rows.get(String(access.driver)) ?? []), access]);
+  return [...rows].map(([driver, items]) => {
+    const room = Math.min(...items.map((item) => item.room));
+    const names = listOf(
+      [...new Set(items.map(({ joint }) => joint.drilled.tag))].slice(0, 8).map((name): Bit => tag(name)),
+    );
+    return driver === 'null'
+      ? say`Behind the screws of ${names} there is only ${about(room)}: no driver of yours goes in. See the note in Joints before you begin.`
+      : say`Behind the screws of ${names} there is only ${about(room)}: take the ${strong(driver)}.`;
   });
 }
 
-/** One assembly: parts that are cut to fit now, then its joints. */
-function assemblyStep(
-  assembly: Assembly,
-  parts: readonly Part[],
+/** Why what is made here must be made where it stays; null where it can be carried there. */
+function staysBecause(parts: readonly Part[], shop: Shop): Phrase | null {
+  const box = around(parts.map(boxOf));
+  if (!box) return null;
+  const [least, middle] = [...sizesOf(box)].sort((a, b) => a - b) as [number, number, number];
+  if (least > shop.door) return say`it is ${dim(least)} at its thinnest, the door ${dim(shop.door)}`;
+  if (middle > inches(78)) return say`it is ${dim(middle)} wide even on its side`;
+  const pounds = parts.reduce((sum, part) => sum + weightOf(part), 0);
+  if (pounds > 2 * shop.lift)
+    return say`it weighs about ${strong(`${Math.round(pounds)} lb`)}, two people carry ${strong(`${2 * shop.lift} lb`)}`;
+  return null;
+}
+
+/** One sitting of an operation: what is cut to fit now, then what is put on and joined. */
+function sittingStep(
+  operation: Operation,
+  placings: readonly Placing[],
+  at: number,
+  of: number,
   before: readonly Part[],
-  joints: readonly Fastening[],
+  model: PieceModel,
   shop: Shop,
 ): Draft {
-  const fits = parts.filter((part) => part.fit !== null);
+  const { assembly, origin } = operation;
+  const home = origin.get(placings.at(-1)!.body[0]!.id) ?? assembly;
+  const named = new Set(home.parts);
+  const own = placings.flatMap(({ body }) => (body.length === 1 ? body : []));
+  const all = placings.flatMap(({ body }) => body);
+  const joints = placings.flatMap((placing) => placing.joints);
+  const fits = own.filter((part) => part.fit !== null);
   const late = pocketed(joints).filter((item) => item.drilled.fit !== null);
   const glued = joints.some((item) => item.glue > 0);
-  const diagonal = diagonalFor(parts, before, joints);
-  const box = around(parts.map(boxOf));
+  const clamped = clampedIn(joints);
+  const sides = sidesFor(all.filter((part) => own.includes(part)), [...before, ...all.filter((part) => !own.includes(part))], joints); // prettier-ignore
+  const diagonal = sides && diagonalOf(sides[0], sides[1]);
+  const box = around((own.length > 0 ? own : all).map(boxOf));
   const longest = box ? Math.max(...sizesOf(box)) : 0;
-  const clamps = glued ? Math.min(clampsOver(shop, longest), joints.length > 4 ? 4 : 2) : 0;
+  const wanted = clamped > 0 ? Math.max(2, 2 * Math.ceil(clamped / 2)) : joints.length > 4 ? 4 : 2;
+  const clamps = glued ? Math.min(clampsOver(shop, longest), wanted) : 0;
   const sizes = [...new Set(joints.map((item) => item.screw).filter((size) => size !== ''))];
   const ends = joints.some((item) => item.joint.kind === 'rail end');
+  const moving = new Set(model.motions.flatMap(({ parts }) => parts));
+  const slides = model.motions.filter(
+    ({ how, parts }) => how.kind === 'slide' && placings.some(({ body, joints: made }) => made.length > 0 && body.some(({ id }) => parts.includes(id))) && before.length > 0, // prettier-ignore
+  );
+  const tight = placings.filter(({ tight: only, way, body }) => only && way && !body.some(({ id }) => moving.has(id)));
+  const stays = staysBecause([...before, ...all], shop);
+  const first = at === 0;
+  const title = own.length > 0 && own.length <= 6 ? say`${home.title}: ${tagsOf(own.filter(({ id }) => named.has(id)).length > 0 ? own.filter(({ id }) => named.has(id)) : own)}` : home.title; // prettier-ignore
   return {
-    name: assembly.id,
-    title: parts.length > 0 && parts.length <= 6 ? say`${assembly.title}: ${tagsOf(parts)}` : assembly.title,
-    adds: idsOf(parts),
-    there: idsOf(before),
+    name: at + 1 === of ? assembly.id : `${assembly.id}-part-${at + 1}`,
+    title: at > 0 && home === (origin.get(operation.placings[0]!.body[0]!.id) ?? assembly) && of > 1 ? say`${title}, part ${at + 1}` : title, // prettier-ignore
+    adds: idsOf(first && before.length === 0 && placings[0]!.body.length > 1 && placings.length > 1 ? placings.slice(1).flatMap(({ body }) => body) : all), // prettier-ignore
+    there: [...idsOf(before), ...(first && before.length === 0 && placings[0]!.body.length > 1 && placings.length > 1 ? idsOf(placings[0]!.body) : [])], // prettier-ignore
+    puts: [
+      ...(before.length > 0 ? [{ parts: idsOf(before), way: null }] : []),
+      ...placings.map(({ body, way }) => ({ parts: idsOf(body), way })),
+    ],
+    makes: joints.map(({ joint }) => joint.id),
+    where: stays ? 'room' : 'workshop',
     does: [
-      ...assembly.notes,
+      ...(stays ? [say`Do this where the piece stays: ${stays}. Carry the parts in first.`] : []),
+      ...(first || home !== assembly ? home.notes : []),
       ...fits.slice(0, 6).map((part) => say`${tag(part.tag)}: measure ${part.fit!}, cut it to that.`),
       ...(fits.length > 6 ? [say`Cut the others to what you measure too.`] : []),
       ...shapingActions(fits.filter(needsShaping)),
       ...(late.length > 0
         ? [say`Drill its pockets: jig at ${dim(late[0]!.jig)}, ${strong(screwsOf(late))} in all.`]
         : []),
+      ...tight.slice(0, 4).map(({ body, way }) => say`${tagsOf(body.slice(0, 1))} goes in ${fromWhere(way!)}: nothing else leaves it room.`), // prettier-ignore
+      ...(clamped >= 2
+        ? [say`Put it together dry first, clamps and all. Mark what meets what, see that it closes without force, take it apart again.`] // prettier-ignore
+        : []),
+      ...(clamped > JOINTS_AT_ONCE
+        ? [
+            say`${strong(clamped)} joints close at once: take a glue that stays open 10 minutes, or a second pair of hands.`,
+          ]
+        : []),
       ...(ends && glued ? [say`Glue the end grain, wait a minute, glue it again. Clamp across.`] : []),
+      ...accessActions(placings, shop),
       ...drivingActions(joints),
+      ...slides.map(({ name, how }) => say`Slide the ${name} in and out over all of its ${dim(how.kind === 'slide' ? how.travel : 0)} now, before anything closes over it.`), // prettier-ignore
       ...(diagonal !== null
         ? [say`Measure both diagonals: ${about(diagonal)} each. Push the long corner until they match.`]
         : []),
       ...(glued ? [GLUE_RAGS] : []),
     ],
-    pickUp: say`${parts.length > 0 ? tagsOf(parts) : 'what is made so far'}${assembly.spacers.length > 0 ? say` · ${strong(assembly.spacers.reduce((sum, { count }) => sum + count, 0))} spacers ${dim(assembly.spacers[0]!.thickness)}` : ''}${clamps > 0 ? say` · ${strong(clamps)} clamps over ${dim(longest)}` : ''}${sizes.length > 0 ? ` · screws ${sizes.join(', ')}` : ''}`,
-    spacers: assembly.spacers,
+    settings: settingsFor(joints),
+    pickUp: say`${own.length > 0 ? tagsOf(own) : 'what is made so far'}${assembly.spacers.length > 0 ? say` · ${strong(assembly.spacers.reduce((sum, { count }) => sum + count, 0))} spacers ${dim(assembly.spacers[0]!.thickness)}` : ''}${clamps > 0 ? say` · ${strong(clamps)} clamps over ${dim(longest)}` : ''}${sizes.length > 0 ? ` · screws ${sizes.join(', ')}` : ''}`,
+    spacers: first ? assembly.spacers : [],
     clamps,
     diagonal,
+    sides,
     cautions: [
       ...(fits.length > 0 ? [SAW] : []),
       ...(joints.some((item) => item.positions.length > 0) ? [GLASSES] : []),
     ],
-    work: 8 + HANDLE * parts.length + SCREW * screwsOf(joints) + POCKET * screwsOf(late) + 6 * fits.length,
-    wait: glued ? 30 : 0,
+    work: 8 + HANDLE * own.length + SCREW * screwsOf(joints) + POCKET * screwsOf(late) + 6 * fits.length + 3 * clamped,
+    wait: glued ? (clamped > 0 ? SET_CLAMPED : SET_SCREWED) : 0,
   };
 }
 
-/** Boards of one assembly joined edge to edge and nothing else: glued in panels. */
-const isPanel = (parts: readonly Part[], joints: readonly Fastening[]): boolean =>
-  parts.length > 1 &&
-  joints.length === parts.length - 1 &&
-  parts.every((part) => part.trimmedLater) &&
-  joints.every(({ joint }) => joint.kind === 'edge' || joint.kind === 'lamination');
+/** The steps of one operation, one after the other. */
+function operationSteps(operation: Operation, model: PieceModel, shop: Shop): readonly Draft[] {
+  const { assembly, bodies, joints, panel } = operation;
+  if (panel) {
+    const boards = bodies.flat();
+    return panelSteps(assembly.id, boards[0]!.role === 'top' ? 'top' : boards[0]!.name, boards, joints, shop);
+  }
+  const groups = sittings(operation);
+  let before: readonly Part[] = [];
+  return groups.map((placings, at) => {
+    const draft = sittingStep(operation, placings, at, groups.length, before, model, shop);
+    before = [...before, ...placings.flatMap(({ body }) => body)];
+    return draft;
+  });
+}
 
 function lastStep(piece: Piece, parts: readonly Part[]): Draft {
   const { size } = piece;
@@ -269,36 +233,53 @@ function lastStep(piece: Piece, parts: readonly Part[]): Draft {
   };
 }
 
+/** Each step after the one before it. */
+const inTurn = (drafts: readonly Draft[], first: readonly string[]): readonly Draft[] =>
+  drafts.map((draft, at) => ({
+    ...draft,
+    after: at === 0 ? [...(draft.after ?? []), ...first] : [drafts[at - 1]!.name],
+  }));
+
+const isTop = ({ bodies }: Operation): boolean =>
+  bodies.every((body) => body.every(({ role }) => role === 'top' || role === 'edging'));
+
 /**
- * The steps of one piece: what is laminated, shaped and drilled first, then its assemblies in order; every joint in
- * exactly one of them. None where the piece can not be built.
+ * The steps of one piece: what is laminated, shaped and drilled; then its operations, the top's or the base's first as
+ * the person says, every joint in exactly one of them; put in the order in which glue and clamps keep a person waiting
+ * least. None where the piece can not be built.
  */
 export function stepsOf(piece: Piece, model: PieceModel, made: readonly Fastening[], shop: Shop): readonly Step[] {
-  const { parts, assemblies } = model;
+  const { parts } = model;
   if (parts.length === 0) return [];
-  const byId = new Map(parts.map((part) => [part.id, part]));
-  const drafts: Draft[] = [...laminationSteps(parts, shop), ...shapingStep(parts), ...pocketStep(made)];
-  const held = new Map<string, readonly Part[]>();
-  for (const assembly of assemblies) {
-    const own = assembly.parts.map((id) => byId.get(id)!);
-    const groups = assembly.from.map((id) => held.get(id)!);
-    const before = groups.flat();
-    const all = new Set([...before, ...own]);
-    const together = ({ drilled, into }: Fastening) => all.has(drilled) && all.has(into);
-    const already = ({ drilled, into }: Fastening) =>
-      groups.some((group) => group.includes(drilled) && group.includes(into));
-    const joints = made.filter((item) => together(item) && !already(item));
-    held.set(assembly.id, [...all]);
-    if (own.length === 0 && joints.length === 0) continue;
-    if (before.length === 0 && isPanel(own, joints))
-      drafts.push(...panelSteps(assembly.id, own[0]!.role === 'top' ? 'top' : own[0]!.name, own, joints, shop));
-    else drafts.push(assemblyStep(assembly, own, before, joints, shop));
+  const preparing = [...laminationSteps(parts, shop), ...shapingStep(parts), ...pocketStep(made)];
+  const operations = operationsOf(model, made, shop);
+  const inOrder = [...operations].sort((a, b) => rank(piece, a) - rank(piece, b));
+  const lastOf = new Map<string, string>();
+  const drafts: Draft[] = [...preparing];
+  for (const operation of inOrder.filter(({ panel }) => panel).concat(inOrder.filter(({ panel }) => !panel))) {
+    const touched = new Set(idsOf(operation.bodies.flat()));
+    const prepared = preparing.filter(({ adds = [] }) => adds.some((id) => touched.has(id))).map(({ name }) => name);
+    const own = inTurn(operationSteps(operation, model, shop), [
+      ...prepared,
+      ...operation.from.flatMap((id) => lastOf.get(id) ?? []),
+    ]);
+    lastOf.set(operation.assembly.id, own.at(-1)!.name);
+    drafts.push(...own);
   }
-  drafts.push(
-    lastStep(
+  const ordered = [...drafts].sort((a, b) => placeOf(a) - placeOf(b));
+  function placeOf({ name }: Draft): number {
+    const at = inOrder.findIndex(({ assembly }) => name === assembly.id || name.includes(assembly.id));
+    return preparing.some((draft) => draft.name === name) ? -1 : at;
+  }
+  const last = {
+    ...lastStep(
       piece,
       parts.filter((part) => !part.loose),
     ),
-  );
-  return finished(piece.id, drafts);
+    after: drafts.map(({ name }) => name),
+  };
+  return finished(piece.id, schedule([...ordered, last], clampCount(shop)));
 }
+
+const rank = ({ first }: Pick<Piece, 'first'>, operation: Operation): number =>
+  isTop(operation) === (first === 'top') ? 0 : 1;

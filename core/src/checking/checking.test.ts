@@ -3,7 +3,8 @@ import { applyChanges, newJob, type Change, type Job, type Piece } from '../job'
 import { boxOf, newPiece } from '../piece';
 import { planJob } from '../plan';
 import { plain } from '../words';
-import { kneeRoom, movement, seating, showsAt, tipsAt, topSag, weightOf } from './index';
+import { weightOf } from '../piece';
+import { kneeRoom, movement, seating, showsAt, tipsAt, topSag } from './index';
 
 const job = (piece: Piece, rest: Partial<Job> = {}): Job => ({ ...newJob('j'), pieces: [piece], ...rest });
 const plan = (of: Job) => planJob(of, { today: '2026-11-24', effort: 'quick' });

@@ -1,20 +1,7 @@
 import { inches, toInches } from '../length';
-import { alongOf, boxOf, extent, solidOf, type Part } from '../piece';
-import { volumeOf } from '../solid';
-import { isSheet, SHEETS, SPECIES, speciesOf, type Species, type Stocked } from '../stock';
+import { alongOf, boxOf, extent, weightOf, type Part } from '../piece';
 
-/** Density in lb per cubic foot and stiffness along the grain in psi of what a part is made of. */
-const woodOf = (material: Stocked): { readonly density: number; readonly modulus: number } =>
-  isSheet(material) ? SHEETS[material] : SPECIES[speciesOf(material)];
-
-/** Weight in lb of a part, from its volume and its density (Wood Handbook), or as stated for what is bought. */
-export function weightOf(part: Part): number {
-  if (part.bought || part.material === 'bought') return (part.bought?.pounds ?? 0) * part.count;
-  const cubicInches = part.loose
-    ? toInches(part.length) * toInches(part.width) * toInches(part.thickness)
-    : volumeOf(solidOf(part)) / inches(1) ** 3;
-  return (cubicInches / 1728) * woodOf(part.material).density * part.count;
-}
+import { SPECIES, woodOf, type Species, type Stocked } from '../stock';
 
 /**
  * Sag in inches of a top strip 24 in wide (or the top, if narrower) under a point load at the middle of its longest

@@ -22,6 +22,7 @@ export const DEFAULT_SHOP: Shop = {
   bench: { length: inches(60), width: inches(24) },
   snipe: inches(2),
   car: inches(100),
+  door: inches(30),
   lift: 50,
   spoiled: 5,
   hours: 6,

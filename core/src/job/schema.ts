@@ -36,6 +36,26 @@ const oneOf = <const Options extends readonly string[]>(options: Options) =>
 
 /** Grits a piece may be sanded to; 0 leaves sanding out. */
 export const SAND_TO = [0, 120, 150, 180, 220] as const;
+
+/** Ways to join two parts. Which of them a meeting allows, joinery says. */
+export const METHODS = [
+  'pocket screws',
+  'screws',
+  'plugged screws',
+  'brads',
+  'glue',
+  'dowels',
+  'biscuits',
+  'loose tenon',
+  'mortise and tenon',
+  'half lap',
+  'lag screws',
+  'bolts',
+  'inserts',
+  'clips',
+  'slotted screws',
+] as const;
+export type Method = (typeof METHODS)[number];
 export const USES = ['dining', 'desk', 'coffee', 'standing', 'bench', 'side', 'storage'] as const;
 
 /** Choices of a family or top by name. Which there are, and what they may be, the family says: see formats. */
@@ -168,6 +188,38 @@ export const PieceSchema = v.object({
   ),
   choices: ChoicesSchema,
   topChoices: ChoicesSchema,
+  /**
+   * How joints are made, where a person says: by kind of joint (`rail end`) for all alike, or by its two parts (`A1>L1`)
+   * for one. `flip` puts pockets on the other face; `plugs` fills them.
+   */
+  joins: v.optional(
+    v.record(
+      text(60),
+      v.object({
+        by: v.optional(oneOf(METHODS)),
+        flip: v.optional(v.boolean('must be true or false')),
+        plugs: v.optional(v.boolean('must be true or false')),
+      }),
+    ),
+    {},
+  ),
+  /** What is built first where both ways are open. */
+  first: v.optional(oneOf(['top', 'base']), 'top'),
+  /** Sizes measured off what is built, by tag; the plan follows them, and what is cut already stays. */
+  asBuilt: v.optional(
+    v.record(
+      tag,
+      v.object({
+        length: v.optional(size),
+        width: v.optional(size),
+        thickness: v.optional(size),
+        cut: v.optional(v.boolean('must be true or false')),
+      }),
+    ),
+    {},
+  ),
+  /** Diagonals read at a step, by its id. */
+  diagonals: v.optional(v.record(text(120), v.tuple([size, size])), {}),
   /** Parts set by hand, by tag: what is given replaces what was worked out. */
   overrides: v.record(
     tag,
@@ -249,6 +301,8 @@ export const ShopSchema = v.object({
   snipe: v.optional(length, inches(2)),
   /** The longest board that fits the car. */
   car: length,
+  /** The narrowest door between the workshop and where the piece goes. */
+  door: v.optional(size, inches(30)),
   /** Weight one person carries, lb. */
   lift: whole(1, 1000),
   /** Boards spoiled of a hundred: split, miscut, crooked at home. */

@@ -12,6 +12,7 @@ export const TOOLS = {
   jointer: 'jointer',
   'pocket jig': 'pocket-hole jig',
   drill: 'drill and driver',
+  'biscuit joiner': 'biscuit joiner',
   sander: 'sander',
 } as const;
 export type Tool = keyof typeof TOOLS;

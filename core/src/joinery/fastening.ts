@@ -1,12 +1,17 @@
-import { inches, roundToTape, type Length, type Units } from '../length';
-import { cornersOf, rawSolidOf, solidOf, type Joint, type Part } from '../piece';
-import { contacts, dot, faceArea, into as intoFrame, type Face, type Vec } from '../solid';
-import type { PocketScrew } from '../stock';
-import { edgePositions, pocketScrew, railEndPositions } from './pocket-screws';
-import { boltFor, bradFor, woodScrew } from './other-fasteners';
+import { inches, type Length, type Units } from '../length';
+import { DEFAULT_SHOP, type Method, type Piece, type Shop } from '../job';
+import { boxOf, hasTongue, joinOf, solidOf, type Joint, type Part } from '../piece';
+import { add, dot, sub, times, type Solid, type Vec } from '../solid';
+import { isBoard, isSheet, SPECIES, speciesOf } from '../stock';
+import { hardwareShanks } from './hardware';
+import { layoutOf, type Layout, type Site } from './laying';
+import { meetingOf, waysOf, type Meeting } from './meeting';
+import { METHOD_ABOUT, WAYS_FOR, type Means } from './methods';
+import { DRIVER_ROOM, roomBehind, standsFast } from './driver';
+import { clash, measured, type Shank } from './shank';
 
-/** What holds a joint. */
-export type Means = 'pocket screws' | 'clips' | 'screws' | 'brads' | 'bolts' | 'glue' | 'hardware' | 'nothing';
+/** What is wrong with a fastener as it lies. */
+export type Trouble = 'no bite' | 'comes out' | 'meets another' | 'wood is cut away' | 'no room' | 'not possible';
 
 /** A joint worked out: what goes in, how the jig is set, where. */
 export type Fastening = {
@@ -14,6 +19,8 @@ export type Fastening = {
   readonly drilled: Part;
   readonly into: Part;
   readonly by: Means;
+  /** Pockets are filled with plugs. */
+  readonly plugs: boolean;
   /** Jig and collar setting: thickness of the part that is drilled. */
   readonly jig: Length;
   /** Size as sold; empty where nothing is driven. */
@@ -29,68 +36,139 @@ export type Fastening = {
   readonly glue: number;
   /** False where the screw that is safe in the thinner part is too short to reach out of this pocket. */
   readonly reaches: boolean;
+  /** Every fastener as it lies in the piece. */
+  readonly shanks: readonly Shank[];
+  /** What could not be made right; empty where all is well. */
+  readonly troubles: readonly Trouble[];
+  /** Which way the joint closes: out of `drilled`, into `into`; null where hardware bridges a gap. */
+  readonly closes: Vec | null;
 };
 
 /** Slot for a top's clips, below the top edge of the rail: 3/8 to 1/2 is usual. */
 export const CLIP_SLOT: Length = inches(7 / 16);
-/** Clips for a top: one every 8 to 12 in; at least one a board. */
-const CLIP_SPACING = inches(10);
-const BRAD_SPACING = inches(6);
 
-const inSquareInches = (area: number) => area / (inches(1) * inches(1));
+/** Dense wood wants a fine thread: red oak and its like. */
+const DENSE = 40;
+export const isDense = ({ material }: Part): boolean =>
+  isBoard(material) && !isSheet(material) && SPECIES[speciesOf(material)].density >= DENSE;
 
-/** Where two parts meet, seen from the drilled one: the widest face, its run along the part, and its area. */
-type Meeting = {
-  readonly normal: Vec;
-  readonly area: number;
-  readonly run: Length;
-  readonly start: Length;
-  readonly lengthwise: boolean;
+/** Steps by which a fastener is moved along when something is in its way, and how far at most. */
+const STEP = inches(1 / 4);
+const FARTHEST = 12;
+/** From the ends of the meeting at least this, or the wood splits. */
+const MARGIN = inches(3 / 8);
+
+/** Fasteners by the parts they are in. */
+type Bored = Map<string, Shank[]>;
+
+type Placed = { readonly shanks: readonly Shank[]; readonly troubles: readonly Trouble[] };
+
+const faultOf = (shank: Shank, { bite, leaves }: Layout): Trouble | null =>
+  !shank.held
+    ? 'wood is cut away'
+    : shank.bite < bite
+      ? 'no bite'
+      : leaves !== null && shank.left < leaves
+        ? 'comes out'
+        : null;
+
+/** What is in the way of a driver, and how much of it must be clear: of the finished piece as much as can be. */
+type Access = {
+  readonly around: (through: string) => readonly Solid[];
+  readonly rooms: readonly Length[];
 };
 
-function meetingOf(drilled: Part, into: Part): Meeting | null {
-  const faces = contacts(solidOf(drilled), solidOf(into));
-  const widest = faces.reduce<Face | null>(
-    (best, face) => (best === null || faceArea(face.points) > faceArea(best.points) ? face : best),
-    null,
+/** Lays a joint's fasteners on one face, each moved along as little as need be. */
+function placeOn(
+  layout: Layout,
+  face: 1 | -1,
+  { meeting }: Site,
+  taken: readonly Shank[],
+  { around, rooms }: Access,
+): Placed {
+  const [low, high] = meeting.spans[layout.run]!;
+  const offsets = Array.from(
+    { length: 2 * FARTHEST + 1 },
+    (_, at) => (at % 2 === 0 ? -1 : 1) * Math.ceil(at / 2) * STEP,
   );
-  if (widest === null) return null;
-  const points = faces
-    .filter((face) => dot(face.normal, widest.normal) > 0.99)
-    .flatMap((face) => face.points.map((point) => intoFrame(drilled.frame, point)));
-  const range = ([0, 1, 2] as const).map((axis) => {
-    const values = points.map((point) => point[axis]);
-    return [Math.min(...values), Math.max(...values)] as const;
-  });
-  const spans = range.map(([low, high]) => high - low);
-  const along = spans[0]! >= Math.max(spans[1]!, spans[2]!) ? 0 : spans[1]! >= spans[2]! ? 1 : 2;
+  const shanks: Shank[] = [];
+  const failed: { readonly shank: Shank; readonly trouble: Trouble }[] = [];
+  for (const target of layout.targets) {
+    let usual: { readonly shank: Shank; readonly trouble: Trouble } | null = null;
+    const able: { readonly shank: Shank; readonly room: number }[] = [];
+    for (const offset of offsets) {
+      const place = target + offset;
+      if (offset !== 0 && (place < low + MARGIN || place > high - MARGIN)) continue;
+      const { laid, first: one, second, meets } = layout.lie(place, face);
+      const shank = measured(laid, one, second, meets);
+      const others = [...taken, ...shanks];
+      const trouble = faultOf(shank, layout) ?? (others.some((other) => clash(shank, other)) ? 'meets another' : null);
+      if (trouble === null) {
+        const room = shank.driven && rooms.length > 0 ? roomBehind(shank, around(shank.through)) : Infinity;
+        able.push({ shank, room });
+        if (room >= (rooms[0] ?? 0)) break;
+      } else usual ??= { shank, trouble };
+    }
+    // The nearest with room for the longest driver that any place has room for; what comes last must have some.
+    const found = (rooms.length > 0 ? rooms : [0]).flatMap((room) => able.find((one) => one.room >= room) ?? [])[0]
+      ?.shank;
+    usual ??= able[0] ? { shank: able[0].shank, trouble: 'no room' } : null;
+    if (found) shanks.push(found);
+    else failed.push(usual!);
+  }
+  // What finds no place is left out where enough others hold the joint.
+  if (shanks.length > 0 && failed.length <= shanks.length) return { shanks, troubles: [] };
   return {
-    normal: widest.normal,
-    area: inSquareInches(faces.reduce((sum, face) => sum + faceArea(face.points), 0)),
-    run: Math.round(spans[along]!),
-    start: Math.round(range[along]![0]),
-    lengthwise: along === 0,
+    shanks: [...shanks, ...failed.map(({ shank }) => shank)],
+    troubles: failed.map(({ trouble }) => trouble),
   };
 }
 
-/** How thick a part is along a direction. */
-function thicknessAlong(part: Part, direction: Vec): Length {
-  const runs = cornersOf(rawSolidOf(part)).map((point) => dot(point, direction));
-  return Math.round(Math.max(...runs) - Math.min(...runs));
+/** The side of a part that looks down, or else to the middle of the piece: the one nobody sees. */
+function hiddenSide(part: Part, axis: 0 | 1 | 2, middle: Vec): 1 | -1 {
+  const way = waysOf(part)[axis];
+  if (Math.abs(way[2]) > 0.7) return way[2] > 0 ? -1 : 1;
+  const box = boxOf(part);
+  const own: Vec = times(add(box.min, box.max), 1 / 2);
+  return dot(way, sub(middle, own)) >= 0 ? 1 : -1;
 }
 
-/** Places along a run: the middle of a short one, else two in from each end and evenly between. */
-const along = (run: Length, spacing: Length, units: Units): readonly Length[] =>
-  run <= inches(2.5) ? [Math.round(run / 2)] : edgePositions(run, units, spacing);
+/** The method of a joint: what the person says where the kind allows it, else the usual one. */
+function methodOf(joint: Joint, said: Piece['joins'][string] | null): Means {
+  const ways = WAYS_FOR[joint.kind];
+  if (ways.length === 0) return joint.kind === 'rest' || joint.kind === 'groove' ? 'nothing' : 'hardware';
+  return said?.by && ways.includes(said.by) ? said.by : ways[0]!;
+}
 
-function fasten(joint: Joint, parts: ReadonlyMap<string, Part>, units: Units): Fastening {
-  const drilled = parts.get(joint.drilled)!;
-  const into = parts.get(joint.into)!;
-  const meeting = meetingOf(drilled, into);
+const facesOut = (by: Means): Fastening['face'] | null =>
+  by === 'pocket screws' || by === 'clips' || by === 'slotted screws' ? null : 'outside';
+
+export type Room = {
+  readonly units: Units;
+  readonly middle: Vec;
+  readonly bored: Bored;
+  /** Everything there is once the piece is done. */
+  readonly parts: readonly Part[];
+  /** What stands at the other end of a rail: there when its second end is joined. */
+  readonly mates: (joint: Joint) => readonly Part[];
+  /** Straight room that the shop's shortest driver wants. */
+  readonly least: Length;
+};
+
+/** How a joint would be made: without its place among the others where nothing is bored yet. */
+export function fasten(
+  joint: Joint,
+  drilled: Part,
+  into: Part,
+  meeting: Meeting | null,
+  room: Room,
+  said: Piece['joins'][string] | null,
+): Fastening {
   const base = {
     joint,
     drilled,
     into,
+    plugs: said?.plugs ?? false,
     jig: drilled.thickness,
     screw: '',
     positions: [] as readonly Length[],
@@ -99,101 +177,144 @@ function fasten(joint: Joint, parts: ReadonlyMap<string, Part>, units: Units): F
     glue: 0,
     meets: meeting?.area ?? 0,
     reaches: true,
+    shanks: [] as readonly Shank[],
+    troubles: [] as readonly Trouble[],
+    closes: meeting?.normal ?? null,
   };
+  const by = methodOf(joint, said);
   if (meeting === null) {
     if (!joint.apart) throw new Error(`${joint.id}: the parts do not touch`);
-    return { ...base, by: joint.kind === 'rest' ? 'nothing' : 'hardware' };
+    return {
+      ...base,
+      by: joint.kind === 'rest' ? 'nothing' : 'hardware',
+      shanks: hardwareShanks(joint, drilled, into),
+    };
   }
-  const glued = 2 * meeting.area;
-  const thinner = Math.min(drilled.thickness, into.thickness);
-  const pocket: PocketScrew | '' = pocketScrew(thinner) ?? '';
-  const shifted = (local: readonly Length[]) => local.map((at) => roundToTape(meeting.start + at, units));
-  switch (joint.kind) {
-    case 'edge':
-      return {
-        ...base,
-        by: 'pocket screws',
-        screw: pocket,
-        positions: edgePositions(drilled.length, units),
-        from: 'left end',
-        face: 'underside',
-        glue: glued,
-      };
-    case 'rail end':
-      return {
-        ...base,
-        by: 'pocket screws',
-        screw: pocket,
-        positions: railEndPositions(drilled.width, units),
-        from: 'top edge',
-        face: drilled.role === 'support' ? 'either face' : drilled.role === 'top' ? 'underside' : 'inside',
-        glue: glued,
-      };
-    case 'top clips':
-      return {
-        ...base,
-        by: 'clips',
-        positions: shifted(
-          meeting.run <= inches(9) ? [Math.round(meeting.run / 2)] : edgePositions(meeting.run, units, CLIP_SPACING),
-        ),
-      };
-    case 'top screws':
-      return {
-        ...base,
-        by: 'pocket screws',
-        screw: pocket,
-        positions: shifted(
-          meeting.run <= inches(9) ? [Math.round(meeting.run / 2)] : edgePositions(meeting.run, units, inches(8)),
-        ),
-        reaches: pocketScrew(drilled.thickness) === pocket || drilled.thickness <= into.thickness,
-      };
-    case 'screws':
-    case 'lap': {
-      const [deep, bite] = [thicknessAlong(drilled, meeting.normal), thicknessAlong(into, meeting.normal)];
-      const lapped = joint.kind === 'lap';
-      const screw = lapped ? woodScrew(Math.round(deep / 2), Math.round(bite / 2)) : woodScrew(deep, bite);
-      const positions = lapped
-        ? [Math.round(meeting.run / 4), Math.round((3 * meeting.run) / 4)]
-        : along(meeting.run, inches(8), units);
-      return {
-        ...base,
-        by: 'screws',
-        screw,
-        positions: shifted(positions),
-        face: 'outside',
-        glue: drilled.role === 'top' || into.role === 'top' ? 0 : glued,
-      };
-    }
-    case 'bolt':
-      return {
-        ...base,
-        by: 'bolts',
-        screw: boltFor(thicknessAlong(drilled, meeting.normal)),
-        positions: shifted([Math.round(meeting.run / 2)]),
-        face: 'outside',
-      };
-    case 'glue':
-      return {
-        ...base,
-        by: 'brads',
-        screw: bradFor(thinner),
-        positions: shifted(along(meeting.run, BRAD_SPACING, units)),
-        face: 'outside',
-        glue: glued,
-      };
-    case 'lamination':
-    case 'dado':
-      return { ...base, by: 'glue', glue: glued };
-    case 'groove':
-    case 'rest':
-      return { ...base, by: 'nothing' };
-    default:
-      return { ...base, by: 'hardware' };
-  }
+  if (by === 'hardware' || by === 'nothing') return { ...base, by };
+  const glued = joint.kind === 'screws' && (drilled.role === 'top' || into.role === 'top') ? 0 : METHOD_ABOUT[by].glued ? 2 * meeting.area : 0; // prettier-ignore
+  const onTop = joint.kind === 'top screws' || joint.kind === 'top clips';
+  const site: Site = { joint, drilled, into, meeting, units: room.units };
+  const fine = by === 'pocket screws' && (isDense(drilled) || isDense(into));
+  const layout = layoutOf(by, site, fine);
+  const tongue = by === 'mortise and tenon' || by === 'half lap';
+  const of = { ...base, by, glue: onTop ? 0 : glued };
+  if (layout === null)
+    return { ...of, face: 'outside', troubles: by === 'glue' || (tongue && hasTongue(drilled, into)) ? [] : ['not possible'], reaches: by === 'glue' || tongue }; // prettier-ignore
+  const faceAxis = ([0, 1, 2] as const).find((at) => at !== meeting.axis && at !== layout.run)!;
+  const usual = hiddenSide(drilled, faceAxis, room.middle);
+  const order: readonly (1 | -1)[] =
+    layout.faces.length === 1
+      ? layout.faces
+      : said?.flip
+        ? [usual === 1 ? -1 : 1]
+        : by !== 'pocket screws' || drilled.role === 'support'
+          ? [usual, usual === 1 ? -1 : 1]
+          : [usual];
+  const taken = [...new Set([drilled.id, into.id].flatMap((id) => room.bored.get(id) ?? []))];
+  const edges = joint.kind === 'edge' || (joint.kind === 'lamination' && by !== 'glue');
+  const { least } = room;
+  const mates = room.mates(joint);
+  const access: Access = {
+    around: (through) =>
+      (onTop || mates.length === 0 ? room.parts : mates)
+        .filter((part) => part.id !== through && standsFast(part))
+        .map(solidOf),
+    // A panel is joined with nothing round it. What is fixed to the top comes last, a rail's second end after its first:
+    // there must be room then. For the others there may be, before the next part comes.
+    rooms: edges && mates.length === 0 ? [] : onTop || mates.length > 0 ? [Math.max(least, DRIVER_ROOM['short bit']), least] : [DRIVER_ROOM['short bit'], least, 0], // prettier-ignore
+  };
+  const placed = order
+    .map((face) => placeOn(layout, face, site, taken, access))
+    .reduce((best, next) => (next.troubles.length < best.troubles.length ? next : best));
+  for (const id of new Set([drilled.id, into.id]))
+    room.bored.set(id, [...(room.bored.get(id) ?? []), ...placed.shanks]);
+  return {
+    ...of,
+    jig: layout.jig > 0 ? layout.jig : drilled.thickness,
+    screw: layout.size,
+    positions: placed.shanks.map(({ position }) => position).sort((a, b) => a - b),
+    from: edges ? 'left end' : joint.kind === 'rail end' ? 'top edge' : 'near end',
+    face:
+      facesOut(by) ??
+      (joint.kind === 'edge' || drilled.role === 'top' ? 'underside' : said?.flip ? 'outside' : drilled.role === 'support' ? 'either face' : 'inside'), // prettier-ignore
+    reaches: !placed.troubles.includes('no bite'),
+    shanks: placed.shanks,
+    troubles: placed.troubles,
+  };
 }
 
-/** Every joint worked out. `parts` by id must hold both parts of every joint. */
-export function fastenings(joints: readonly Joint[], parts: readonly Part[], units: Units): readonly Fastening[] {
+/** The middle of a piece: of the box around its parts. */
+export function middleOfParts(parts: readonly Part[]): Vec {
+  const boxes = parts.filter(({ loose }) => !loose).map(boxOf);
+  return ([0, 1, 2] as const).map(
+    (axis) => (Math.min(...boxes.map(({ min }) => min[axis])) + Math.max(...boxes.map(({ max }) => max[axis]))) / 2,
+  ) as unknown as Vec;
+}
+
+/** Square inches; on less than this a top only rests, where there is no place for a clip. */
+const LEAST_HELD = 6;
+
+/** Where nobody says how and the usual way does not work, the next that does and wants no more than a drill. */
+function anotherWay(usual: Fastening, meeting: Meeting | null, room: Room): Fastening {
+  const { joint, drilled, into } = usual;
+  for (const by of WAYS_FOR[joint.kind]) {
+    if (by === usual.by || !METHOD_ABOUT[by].tools.some((set) => set.length === 1 && set[0] === 'drill')) continue;
+    const other = fasten(joint, drilled, into, meeting, room, { by });
+    if (other.troubles.length === 0 && other.shanks.length > 0) return other;
+  }
+  // Where a bit of a rail meets a bit of the top there may be no place for anything: the others hold it.
+  const rests = joint.kind === 'top clips' && usual.meets < LEAST_HELD;
+  return rests ? { ...usual, by: 'nothing', screw: '', shanks: [], positions: [], troubles: [], reaches: true } : usual;
+}
+
+/** Hardware has its place; ends have less room to give way than long edges. */
+const rank = ({ apart, kind }: Joint): number => (apart ? 0 : kind === 'rail end' ? 1 : kind === 'edge' ? 3 : 2);
+
+/**
+ * Every joint worked out, hardware first so that others keep clear of its screws. `parts` by id must hold both parts of
+ * every joint.
+ *
+ * @param piece how a person wants the joints made, where it is not the usual way.
+ * @param drivers what the shop drives screws with: where none has room, another way is taken.
+ */
+export function fastenings(
+  joints: readonly Joint[],
+  parts: readonly Part[],
+  units: Units,
+  piece: Pick<Piece, 'joins'> = { joins: {} },
+  drivers: Shop['drivers'] = DEFAULT_SHOP.drivers,
+): readonly Fastening[] {
   const byId = new Map(parts.map((part) => [part.id, part]));
-  return joints.map((joint) => fasten(joint, byId, units));
+  const ends = joints.filter(({ kind }) => kind === 'rail end');
+  const mates = (joint: Joint) =>
+    joint.kind === 'edge'
+      ? joints
+          .filter((other) => other.kind === 'edge' && other.into === joint.drilled)
+          .map(({ drilled }) => byId.get(drilled)!)
+      : joint.kind === 'rail end' && byId.get(joint.drilled)!.role !== 'top'
+        ? ends.filter((other) => other.drilled === joint.drilled && other.into !== joint.into).map(({ into }) => byId.get(into)!) // prettier-ignore
+        : [];
+  const least = Math.min(DRIVER_ROOM['long bit'], ...drivers.map((driver) => DRIVER_ROOM[driver]));
+  const room: Room = {
+    units,
+    middle: middleOfParts(parts),
+    bored: new Map(),
+    parts: parts.filter(({ loose }) => !loose),
+    mates,
+    least,
+  };
+  const made = new Map<string, Fastening>();
+  for (const joint of [...joints].sort((a, b) => rank(a) - rank(b))) {
+    const [drilled, into] = [byId.get(joint.drilled)!, byId.get(joint.into)!];
+    const meeting = meetingOf(drilled, into);
+    const usual = fasten(joint, drilled, into, meeting, room, joinOf(piece, joint));
+    const item = usual.troubles.length > 0 && !joinOf(piece, joint)?.by ? anotherWay(usual, meeting, room) : usual;
+    for (const id of [drilled.id, into.id]) room.bored.set(id, [...(room.bored.get(id) ?? []), ...item.shanks]);
+    made.set(joint.id, item);
+  }
+  // Boards of one top are joined alike: where one is too narrow for a pocket, none has any.
+  const edges = [...made.values()].filter(({ joint }) => joint.kind === 'edge');
+  const other = edges.find(({ by }) => by !== edges[0]!.by && by !== 'pocket screws')?.by as Method | undefined;
+  if (other && !piece.joins.edge) return fastenings(joints, parts, units, { joins: { ...piece.joins, edge: { by: other } } }, drivers); // prettier-ignore
+  return joints.map((joint) => made.get(joint.id)!);
 }

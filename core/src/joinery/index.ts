@@ -4,5 +4,9 @@
  */
 export * from './pocket-screws';
 export * from './other-fasteners';
+export * from './methods';
+export * from './meeting';
+export * from './shank';
 export * from './fastening';
+export * from './driver';
 export * from './needs';

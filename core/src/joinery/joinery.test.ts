@@ -72,7 +72,7 @@ const table = (choices: Piece['choices'], topChoices: Piece['topChoices'] = {}):
 };
 const made = (piece: Piece, nominal: '1x6' | '2x6' = '2x6') => {
   const { parts, joints } = buildPiece(piece, nominal, DEFAULT_SHOP, 'in');
-  return { parts, made: fastenings(joints, parts, 'in') };
+  return { parts, made: fastenings(joints, parts, 'in', piece) };
 };
 
 describe('fastenings', () => {
@@ -86,9 +86,13 @@ describe('fastenings', () => {
 
   test('a thin top on thick aprons: screws that stay inside do not reach, and it says so', () => {
     const piece = table({ apron: '2x4', fixing: 'screwed' }, { thickness: '1x', width: '6' });
-    const top = made(piece, '1x6').made.filter((item) => item.joint.kind === 'top screws');
+    const asked = { ...piece, joins: { 'top screws': { by: 'pocket screws' as const } } };
+    const top = made(asked, '1x6').made.filter((item) => item.joint.kind === 'top screws');
     expect(top.length).toBeGreaterThan(0);
     expect(top.every((item) => item.screw === '1 1/4' && !item.reaches)).toBe(true);
+    // Where nobody insists, screws go up through the apron itself.
+    const usual = made(piece, '1x6').made.filter((item) => item.joint.kind === 'top screws');
+    expect(usual.every((item) => item.by === 'slotted screws' && item.reaches)).toBe(true);
     const clips = made({ ...piece, choices: { ...piece.choices, fixing: 'clips' } }, '1x6');
     expect(
       clips.made.filter((item) => item.joint.kind === 'top clips').every((item) => item.by === 'clips' && item.reaches),

@@ -14,9 +14,37 @@ export const laminationGlue = (part: Part): number =>
 const KIND_FOR: Readonly<Partial<Record<Fastening['by'], HardwareKind>>> = {
   'pocket screws': 'pocket-screw',
   screws: 'screw',
+  'plugged screws': 'screw',
+  'slotted screws': 'screw',
   clips: 'clip',
   brads: 'brad',
   bolts: 'bolt',
+  'lag screws': 'lag',
+  inserts: 'insert',
+  dowels: 'dowel',
+  biscuits: 'biscuit',
+  'loose tenon': 'tenon',
+};
+
+/** Plugs that cover the heads of a joint: kind and size, or none. */
+export const plugsFor = ({
+  by,
+  plugs,
+  screw,
+}: Fastening): { readonly kind: HardwareKind; readonly size: string } | null =>
+  by === 'plugged screws'
+    ? { kind: 'plug', size: screw.startsWith('#10') ? '1/2' : '3/8' }
+    : by === 'pocket screws' && plugs
+      ? { kind: 'pocket-plug', size: '3/8' }
+      : null;
+
+/** What a joint is held by, as it is sold; null for glue, hardware of its own and cut joints. */
+export const fastenerOf = ({
+  by,
+  screw,
+}: Pick<Fastening, 'by' | 'screw'>): { readonly kind: HardwareKind; readonly size: string } | null => {
+  const kind = KIND_FOR[by];
+  return kind && (screw !== '' || kind === 'clip') ? { kind, size: screw } : null;
 };
 
 /**
@@ -40,10 +68,12 @@ export function hardwareNeeds(
     rows.set(key, { kind, size, count: (before?.count ?? 0) + count, ...(price === undefined ? {} : { price }) });
   };
   let glue = 0;
-  for (const { joint, by, screw, positions, glue: area } of made) {
-    const kind = KIND_FOR[by];
-    if (kind && (screw !== '' || kind === 'clip')) add(kind, screw, positions.length * times(joint.piece));
-    glue += area * times(joint.piece);
+  for (const item of made) {
+    const count = item.positions.length * times(item.joint.piece);
+    const [held, plug] = [fastenerOf(item), plugsFor(item)];
+    if (held && count > 0) add(held.kind, held.size, count);
+    if (plug && count > 0) add(plug.kind, plug.size, count);
+    glue += item.glue * times(item.joint.piece);
   }
   for (const part of parts) {
     glue += laminationGlue(part) * part.count * times(part.piece);

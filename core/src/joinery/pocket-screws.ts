@@ -13,6 +13,9 @@ const SCREW_FOR: readonly (readonly [number, PocketScrew])[] = [
   [1 + 1 / 2, '2 1/2'],
 ];
 
+/** Jigs reach so thick; thicker stock is drilled as if it were that, from its face. */
+export const THICKEST_POCKET: Length = inches(1 + 5 / 8);
+
 /** The pocket screw for the thinner of two parts, or null where it is under 1/2 in: too thin for a pocket. */
 export function pocketScrew(thinner: Length): PocketScrew | null {
   const rows = SCREW_FOR.filter(([thickness]) => thinner >= inches(thickness));

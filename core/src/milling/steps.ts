@@ -51,6 +51,8 @@ const CUT_NAMES: Readonly<Record<Part['cuts'][number]['kind'], string>> = {
   dado: 'dado',
   hole: 'hole',
   relief: 'relief',
+  mortise: 'mortises',
+  tenon: 'tenons',
   corner: 'clipped corner',
 };
 

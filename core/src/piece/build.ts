@@ -7,6 +7,7 @@ import { settled, type Choices } from './choice';
 import { familyOf, topOf, refusal } from './families';
 import type { Bearer, Built, Room, Top } from './family';
 import { holed, UP } from './kit';
+import { tongued } from './tongues';
 import { overridden } from './overrides';
 import type { Joint, JointKind, Part } from './part';
 import { boxOf, openedBy, solidOf } from './shape';
@@ -218,11 +219,11 @@ export function buildPiece(
   const assemblies = over ? [...over.assemblies, ...base.assemblies, ...topOn(base, over)] : base.assemblies;
   const uncut = [...(over?.parts ?? []), ...base.parts];
   const across = typeof topChoices.hole === 'number' ? topChoices.hole : 0;
-  const parts = across > 0 ? drilledForParasol(room, uncut, across) : uncut;
-  if (parts.some((part, at) => part !== uncut[at] && part.role === 'leg'))
+  const drilled = across > 0 ? drilledForParasol(room, uncut, across) : uncut;
+  if (drilled.some((part, at) => part !== uncut[at] && part.role === 'leg'))
     return { ...NOTHING, findings: [hitsLeg(piece, across)] };
   const made: PieceModel = {
-    parts,
+    parts: tongued(piece, drilled, joints),
     joints,
     assemblies,
     motions: base.motions,

@@ -158,6 +158,10 @@ export function pieceFrom(from: Start, id: string, name = from.name): Piece {
     finish: { sandTo: 150, stain: 'none', coat: 'none', coats: 0 },
     overrides: {},
     loose: [],
+    joins: {},
+    first: 'top',
+    asBuilt: {},
+    diagonals: {},
   };
 }
 

@@ -11,6 +11,8 @@ export * from './top';
 export type { Family, Top, Built, DeckShape } from './family';
 export * from './families';
 export * from './build';
+export * from './weight';
+export { hasTongue, joinOf, tongueFits } from './tongues';
 export * from './gallery';
 export * from './demo';
 export * from './found';

@@ -7,6 +7,7 @@ import {
   cross,
   dot,
   faceArea,
+  hull,
   into,
   sub,
   times,
@@ -34,7 +35,7 @@ import {
   type Part,
   type Role,
 } from './part';
-import { cornersOf, cutSolidOf, hull, rawSolidOf, solidOf, tan } from './shape';
+import { cornersOf, cutSolidOf, rawSolidOf, solidOf, tan } from './shape';
 
 /** A part before it has a place: what it is called and cut from. */
 export type PartSpec = {

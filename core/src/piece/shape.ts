@@ -15,7 +15,6 @@ import {
   facesOf,
   through,
   type Cell,
-  type Flat,
   type Outline,
   type Plane,
   type Solid,
@@ -161,21 +160,6 @@ export function edgeLength({ length, width, thickness, ends }: Part): Length | n
 /** True where an end is not square. */
 export const angled = ({ ends }: Part): boolean =>
   [ends.left, ends.right].some(({ mitre, bevel }) => mitre !== 0 || bevel !== 0);
-
-/** Convex hull of points in a plane, counter-clockwise (monotone chain). */
-export function hull(points: readonly Flat[]): readonly Flat[] {
-  const sorted = [...points].sort((a, b) => a[0] - b[0] || a[1] - b[1]);
-  const turn = (o: Flat, a: Flat, b: Flat) => (a[0] - o[0]) * (b[1] - o[1]) - (a[1] - o[1]) * (b[0] - o[0]);
-  const half = (row: readonly Flat[]) => {
-    const out: Flat[] = [];
-    for (const point of row) {
-      while (out.length >= 2 && turn(out.at(-2)!, out.at(-1)!, point) <= 1) out.pop();
-      out.push(point);
-    }
-    return out.slice(0, -1);
-  };
-  return [...half(sorted), ...half([...sorted].reverse())];
-}
 
 /** A body moved `share` (0 to 1) of a motion's travel. */
 export function openedBy(solid: Solid, motion: Motion, share: number): Solid {

@@ -6,3 +6,5 @@ export * from './vector';
 export * from './outline';
 export * from './solid';
 export * from './edges';
+export * from './ray';
+export * from './sweep';

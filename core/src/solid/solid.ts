@@ -144,6 +144,27 @@ function rangeOf(cell: Cell, axis: 0 | 1 | 2): readonly [number, number] {
   return [low, high];
 }
 
+const limits = new WeakMap<Solid, readonly [Vec, Vec]>();
+/** Least and most of a body along each axis; kept with it. */
+export function limitsOf(solid: Solid): readonly [Vec, Vec] {
+  const known = limits.get(solid);
+  if (known) return known;
+  const [low, high]: [number, number, number][] = [
+    [Infinity, Infinity, Infinity],
+    [-Infinity, -Infinity, -Infinity],
+  ];
+  for (const cell of solid)
+    for (const { points } of cell)
+      for (const point of points)
+        for (let axis = 0; axis < 3; axis++) {
+          low![axis] = Math.min(low![axis]!, point[axis]!);
+          high![axis] = Math.max(high![axis]!, point[axis]!);
+        }
+  const box = [low!, high!] as const;
+  limits.set(solid, box);
+  return box;
+}
+
 const cornersSum = (points: readonly Vec[]): Vec =>
   points.reduce<Vec>((sum, point, at) => add(sum, cross(point, points[(at + 1) % points.length]!)), [0, 0, 0]);
 

@@ -6,6 +6,13 @@ export const HARDWARE = {
   glue: 'wood glue (PVA)',
   brad: '18 gauge brads',
   bolt: 'hex bolts with washer and nut',
+  lag: 'lag screws with washer',
+  insert: 'threaded inserts with bolt',
+  dowel: 'dowel pins',
+  biscuit: 'biscuits',
+  tenon: 'loose tenons',
+  plug: 'wood plugs',
+  'pocket-plug': 'pocket plugs',
   hinge: 'butt hinges with screws',
   stay: 'lid stays',
   slide: 'pairs of drawer slides',
@@ -25,6 +32,8 @@ export const HARDWARE_KINDS = Object.keys(HARDWARE) as HardwareKind[];
 /** Pocket screw lengths in inches, short first: the sizes the jig table asks for. */
 export const POCKET_SCREWS = ['1', '1 1/4', '1 1/2', '2', '2 1/2'] as const;
 export type PocketScrew = (typeof POCKET_SCREWS)[number];
+/** Ends the size of a pocket screw with a fine thread, for hardwood; the others are coarse, for softwood and sheets. */
+export const FINE = ' fine';
 /** Wood screws as sold, short first: gauge and length in inches. */
 export const WOOD_SCREWS = ['#8 1', '#8 1 1/4', '#8 1 1/2', '#8 2', '#8 2 1/2', '#10 3', '#10 3 1/2'] as const;
 export type WoodScrew = (typeof WOOD_SCREWS)[number];
@@ -44,7 +53,7 @@ export const isPoured = (kind: HardwareKind): boolean => kind === 'glue' || kind
 
 export const hardwareName = (kind: HardwareKind, size: string): string =>
   kind === 'pocket-screw'
-    ? `pocket screws ${size} coarse`
+    ? `pocket screws ${size}${size.endsWith(FINE) ? '' : ' coarse'}`
     : kind === 'stain' || kind === 'finish'
       ? size
       : kind === 'disc'

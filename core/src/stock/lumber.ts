@@ -1,5 +1,5 @@
 import { toMm, type Length } from '../length';
-import type { Species } from './species';
+import { SPECIES, type Species } from './species';
 import {
   METRIC_SHEET,
   NOMINALS,
@@ -96,6 +96,9 @@ export const lumberOf = (board: BoardKey): Lumber =>
   board.includes(' ') ? (board.slice(0, board.indexOf(' ')) as OtherLumber) : 'common';
 export const lumberAbout = (board: BoardKey): LumberOf => LUMBER[lumberOf(board)];
 export const speciesOf = (board: BoardKey): Species => LUMBER[lumberOf(board)].woods[thicknessOf(nominalOf(board))];
+/** Density in lb per cubic foot and stiffness along the grain in psi of what a part is made of. */
+export const woodOf = (material: Stocked): { readonly density: number; readonly modulus: number } =>
+  isSheet(material) ? SHEETS[material] : SPECIES[speciesOf(material)];
 
 /** What a family's material is in a line: its 2x4 is that line's 2x4, its 3/4 plywood is 18 mm where sheets are metric. */
 export function stocked(line: Lumber, role: Material): Material {

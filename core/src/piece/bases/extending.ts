@@ -142,7 +142,7 @@ export const extending = family({
         0,
         2,
       );
-      kit.join('screws', `Z${at + 1}`, `A${at + 1}`);
+      kit.join('top screws', `A${at + 1}`, `Z${at + 1}`);
     });
     const inner = { from: a1.min[1] + spacer, to: a2.max[1] - spacer };
     const between = a2.min[1] - a1.max[1];

@@ -1,0 +1,104 @@
+import type { Shop } from '../job';
+import type { Fastening } from '../joinery';
+import type { Assembly, Part, PieceModel } from '../piece';
+import { orderOf, type Body, type Placing } from './order';
+
+/** Parts and assemblies that become one, in the order they are put on. */
+export type Operation = {
+  readonly assembly: Assembly;
+  /** Operations whose results come into this one, by the id of their assembly. */
+  readonly from: readonly string[];
+  readonly bodies: readonly Body[];
+  readonly joints: readonly Fastening[];
+  readonly placings: readonly Placing[];
+  /** By id of its first part: the assembly that a body comes in with. */
+  readonly origin: ReadonlyMap<string, Assembly>;
+  /** Boards of one assembly joined edge to edge and nothing else: glued in panels. */
+  readonly panel: boolean;
+};
+
+/** Boards of one assembly joined edge to edge and nothing else. */
+const isPanel = (parts: readonly Part[], joints: readonly Fastening[]): boolean =>
+  parts.length > 1 &&
+  joints.length === parts.length - 1 &&
+  parts.every((part) => part.trimmedLater) &&
+  joints.every(({ joint }) => joint.kind === 'edge' || joint.kind === 'lamination');
+
+/** How far an order is from one that works: no way in weighs most, then no room for a driver, then nothing to hold it. */
+const faultsIn = (placings: readonly Placing[]): number =>
+  placings.slice(1).reduce(
+    (sum, { way, access, joints }) =>
+      sum + (way === null ? 100 : 0) + 10 * access.filter(({ driver }) => driver === null).length + (joints.length === 0 ? 1 : 0), // prettier-ignore
+    0,
+  );
+
+/** At most so many assemblies are taken apart again to find an order. */
+const MOST_OPENED = 4;
+
+/**
+ * The operations that a piece is put together in. Which parts belong together is what the family knows; in what order
+ * they go together, and whether an assembly must be opened again because something can come in only before it is closed,
+ * is found from the joints, the ways in and the room for the driver.
+ */
+export function operationsOf(model: PieceModel, made: readonly Fastening[], shop: Shop): readonly Operation[] {
+  const byId = new Map(model.parts.map((part) => [part.id, part]));
+  const held = new Map<string, readonly Part[]>();
+  let operations: Operation[] = [];
+  const by = new Map<string, readonly string[]>();
+  for (const assembly of model.assemblies) {
+    const own = assembly.parts.map((id) => byId.get(id)!);
+    const groups = assembly.from.map((id) => held.get(id)!).filter((group) => group.length > 0);
+    const all = [...groups.flat(), ...own];
+    held.set(assembly.id, all);
+    const ids = new Set(all.map(({ id }) => id));
+    const joints = made.filter(
+      ({ drilled, into }) =>
+        ids.has(drilled.id) &&
+        ids.has(into.id) &&
+        !groups.some((group) => group.includes(drilled) && group.includes(into)),
+    );
+    const sources = assembly.from.flatMap((id) => by.get(id) ?? []);
+    if (joints.length === 0 && (own.length === 0 || (own.length === 1 && groups.length === 0))) {
+      by.set(assembly.id, sources);
+      continue;
+    }
+    by.set(assembly.id, [assembly.id]);
+    const bodies: readonly Body[] = [...groups, ...own.map((part) => [part])];
+    const origin = new Map(bodies.map((body) => [body[0]!.id, assembly]));
+    const panel = groups.length === 0 && isPanel(own, joints);
+    const placings = panel ? [] : orderOf(bodies, joints, shop.drivers);
+    const operation = { assembly, from: sources, bodies, joints, placings, origin, panel };
+    const { opened, absorbed } = panel ? { opened: operation, absorbed: new Set<string>() } : openedFor(operation, operations, shop); // prettier-ignore
+    operations = [...operations.filter((other) => !absorbed.has(other.assembly.id)), opened];
+  }
+  return operations;
+}
+
+/** An operation that has no good order, with one after the other of what comes into it taken apart: the best found. */
+function openedFor(
+  operation: Operation,
+  before: readonly Operation[],
+  shop: Shop,
+): { readonly opened: Operation; readonly absorbed: ReadonlySet<string> } {
+  let best = { opened: operation, absorbed: new Set<string>() };
+  let tried = operation;
+  const taken = new Set<string>();
+  for (let turn = 0; turn < MOST_OPENED && faultsIn(best.opened.placings) > 0; turn++) {
+    const source = [...before].reverse().find(({ assembly, panel }) => !panel && tried.from.includes(assembly.id));
+    if (!source) break;
+    taken.add(source.assembly.id);
+    const inside = new Set(source.bodies.flat().map(({ id }) => id));
+    const bodies = [...source.bodies, ...tried.bodies.filter((body) => !inside.has(body[0]!.id))];
+    const joints = [...source.joints, ...tried.joints];
+    tried = {
+      ...tried,
+      from: [...tried.from.filter((id) => id !== source.assembly.id), ...source.from],
+      bodies,
+      joints,
+      placings: orderOf(bodies, joints, shop.drivers),
+      origin: new Map([...tried.origin, ...source.origin]),
+    };
+    if (faultsIn(tried.placings) < faultsIn(best.opened.placings)) best = { opened: tried, absorbed: new Set(taken) };
+  }
+  return best;
+}

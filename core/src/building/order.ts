@@ -1,0 +1,125 @@
+import type { Shop } from '../job';
+import { driverFor, roomBehind, standsFast, type Driver, type Fastening } from '../joinery';
+import { solidOf, type Part } from '../piece';
+import { blocks, norm, sub, through, times, type Solid, type Vec } from '../solid';
+
+/** Parts that are one piece by now: a part alone, or what was put together before. */
+export type Body = readonly Part[];
+
+/** A body as it comes in: which way it moves, which joints are made then, and the driver for each. */
+export type Placing = {
+  readonly body: Body;
+  /** The way it moves into its place; null for the first, and where there is no straight way. */
+  readonly way: Vec | null;
+  /** It can come neither from above nor from below: said, so that nobody tries. */
+  readonly tight: boolean;
+  readonly joints: readonly Fastening[];
+  /** By joint: the driver, null where none of the shop's has room; the room, and whether it is free at all. */
+  readonly access: readonly Access[];
+};
+export type Access = { readonly joint: Fastening; readonly room: number; readonly driver: Driver | null };
+
+const AXES: readonly Vec[] = [
+  [0, 0, -1],
+  [0, 0, 1],
+  [1, 0, 0],
+  [-1, 0, 0],
+  [0, 1, 0],
+  [0, -1, 0],
+];
+
+/** The ways a body may come in: from above, from below, from the sides, then along its own slanted directions. */
+function waysFor(body: Body, joints: readonly Fastening[]): readonly Vec[] {
+  const own = body.slice(0, 4).flatMap(({ frame }) => [frame.u, frame.v, through(frame)]);
+  const closing = joints.flatMap(({ closes }) => (closes ? [closes] : []));
+  const ways: Vec[] = [...AXES];
+  for (const way of [...closing, ...own].flatMap((one) => [one, times(one, -1)]))
+    if (!ways.some((known) => norm(sub(known, way)) < 0.02)) ways.push(way);
+  return ways.slice(0, 24);
+}
+
+/** The room behind a joint's screws with so much there, and the driver that fits. */
+export function accessTo(joint: Fastening, there: readonly Part[], drivers: Shop['drivers']): Access {
+  let room = Infinity;
+  for (const shank of joint.shanks) {
+    if (!shank.driven) continue;
+    const others = there.filter((part) => part.id !== shank.through && standsFast(part));
+    room = Math.min(room, roomBehind(shank, others.map(solidOf)));
+  }
+  return { joint, room, driver: room === Infinity ? (drivers[0] ?? 'long bit') : driverFor(room, drivers) };
+}
+
+const solids = (body: Body): readonly Solid[] => body.map(solidOf);
+
+/** The first straight way by which a body can come to so much that is there; null for none. From above first. */
+export function freeWay(body: Body, there: readonly Part[], joints: readonly Fastening[]): Vec | null {
+  const [own, others] = [solids(body), solids(there)];
+  const free = (way: Vec) => {
+    const out = times(way, -1);
+    return !own.some((moving) => others.some((still) => blocks(moving, still, out)));
+  };
+  return waysFor(body, joints).find(free) ?? null;
+}
+
+/** Whether bodies hang together by joints. */
+function connected(bodies: readonly Body[], joints: readonly Fastening[]): boolean {
+  if (bodies.length <= 1) return true;
+  const of = new Map(bodies.flatMap((body, at) => body.map((part) => [part.id, at] as const)));
+  const reached = new Set([0]);
+  const queue = [0];
+  for (let at = queue.pop(); at !== undefined; at = queue.pop())
+    for (const { drilled, into } of joints) {
+      const [a, b] = [of.get(drilled.id), of.get(into.id)];
+      if (a === undefined || b === undefined) continue;
+      for (const next of a === at ? [b] : b === at ? [a] : [])
+        if (!reached.has(next)) {
+          reached.add(next);
+          queue.push(next);
+        }
+    }
+  return reached.size === bodies.length;
+}
+
+/** How bad it is to take a body off last, that is, to put it on last. */
+const BLOCKED = 8;
+const NO_ROOM = 4;
+const LOOSE = 2;
+
+/**
+ * The order in which bodies go together: found by taking the whole apart. A body may come off when some straight way out
+ * of what is left is free, when every screw that joins it has its driver's room with all that is there, and when what is
+ * left still hangs together; what may come off later may also come off now, so nothing need be tried twice. Among equals
+ * the last named comes off first. Assembly by disassembly: Homem de Mello and Sanderson 1991.
+ */
+export function orderOf(
+  bodies: readonly Body[],
+  joints: readonly Fastening[],
+  drivers: Shop['drivers'],
+): readonly Placing[] {
+  const order: Placing[] = [];
+  let rest = bodies.filter((body) => body.length > 0);
+  const between = (body: Body, others: readonly Body[]) => {
+    const [mine, theirs] = [new Set(body.map(({ id }) => id)), new Set(others.flat().map(({ id }) => id))];
+    return joints.filter(({ drilled, into }) => (mine.has(drilled.id) && theirs.has(into.id)) || (mine.has(into.id) && theirs.has(drilled.id))); // prettier-ignore
+  };
+  while (rest.length > 1) {
+    let best: { readonly placing: Placing; readonly cost: number } | null = null;
+    for (const body of [...rest].reverse()) {
+      const others = rest.filter((other) => other !== body);
+      const there = others.flat();
+      const made = between(body, others);
+      const loose = made.length === 0 || !connected(others, joints);
+      if (best && best.cost <= (loose ? LOOSE : 0)) continue;
+      const way = freeWay(body, there, made);
+      const access = made.map((joint) => accessTo(joint, [...there, ...body], drivers));
+      const cost = (way === null ? BLOCKED : 0) + (access.some(({ driver }) => driver === null) ? NO_ROOM : 0) + (loose ? LOOSE : 0); // prettier-ignore
+      if (best && best.cost <= cost) continue;
+      const tight = way !== null && Math.abs(way[2]) < 0.9;
+      best = { placing: { body, way, tight, joints: made, access }, cost };
+      if (cost === 0) break;
+    }
+    order.unshift(best!.placing);
+    rest = rest.filter((other) => other !== best!.placing.body);
+  }
+  return rest.length === 1 ? [{ body: rest[0]!, way: null, tight: false, joints: [], access: [] }, ...order] : [];
+}

@@ -1,0 +1,59 @@
+import { inches, type Length } from '../length';
+import type { Shop } from '../job';
+import type { Part } from '../piece';
+import { add, limitsOf, raysIn, squareTo, times, type Solid, type Vec } from '../solid';
+import type { Shank } from './shank';
+
+/** Straight room that each driver wants behind a screw: about 12 in with a long bit, 5 with a short, 3 1/2 right-angle. */
+export const DRIVER_ROOM = {
+  'long bit': inches(12),
+  'short bit': inches(5),
+  'right-angle head': inches(3.5),
+} as const;
+export type Driver = keyof typeof DRIVER_ROOM;
+
+/** The bit is so thick; so far behind its tip it is held in a sleeve and fingers, which are thicker. */
+const BIT = inches(1 / 16);
+const SLEEVE = inches(3 / 8);
+const BARE = inches(1.5);
+const SURFACE: Length = inches(1 / 32);
+
+/** Farther behind than this no driver asks. */
+const FAR = inches(13);
+
+/** Free length straight behind a fastener, from the surface it is driven at; Infinity where nothing stands there. */
+export function roomBehind({ from, direction, behind }: Shank, there: readonly Solid[]): number {
+  const back = times(direction, -1);
+  const start = add(from, times(back, behind));
+  const [a, b] = squareTo(direction);
+  const end = add(start, times(back, FAR));
+  const near = there.filter((solid) => {
+    const [low, high] = limitsOf(solid);
+    return ([0, 1, 2] as const).every(
+      (axis) => Math.min(start[axis], end[axis]) - SLEEVE < high[axis] && Math.max(start[axis], end[axis]) + SLEEVE > low[axis], // prettier-ignore
+    );
+  });
+  if (near.length === 0) return Infinity;
+  const around = (radius: number) => [a, times(a, -1), b, times(b, -1)].map((off) => add(start, times(off, radius)));
+  const nearest = (points: readonly Vec[], after: number): number => {
+    let room = Infinity;
+    for (const solid of near)
+      for (const point of points)
+        for (const [low, high] of raysIn(solid, point, back)) if (high > after) room = Math.min(room, Math.max(0, low));
+    return room;
+  };
+  const sleeve = nearest(around(SLEEVE), BARE);
+  const room = Math.min(
+    nearest([start, ...around(BIT)], SURFACE),
+    sleeve === Infinity ? sleeve : Math.max(BARE, sleeve),
+  );
+  return room < FAR ? room : Infinity;
+}
+
+/** What stands in a driver's way: drawers and doors are taken out or opened first. */
+export const standsFast = ({ role }: Part): boolean => role !== 'drawer' && role !== 'door';
+
+/** Of the shop's drivers the longest that has room; null where none has. */
+export const driverFor = (room: number, drivers: Shop['drivers']): Driver | null =>
+  (Object.keys(DRIVER_ROOM) as Driver[]).find((driver) => drivers.includes(driver) && DRIVER_ROOM[driver] <= room) ??
+  null;

@@ -1,0 +1,69 @@
+import { inches, type Length } from '../length';
+import { solidOf, type Axis, type Part } from '../piece';
+import { add, contacts, dot, faceArea, into as intoFrame, outOf, through, times, type Face, type Vec } from '../solid';
+
+/** Where two parts lie against each other, in the directions of the first. */
+export type Meeting = {
+  /** Out of the first part, into the second. */
+  readonly normal: Vec;
+  /** How far along the normal the face lies. */
+  readonly reach: number;
+  /** The first part's own direction that is nearest to it, and which way along that. */
+  readonly axis: Axis;
+  readonly side: 1 | -1;
+  /** All that meets, square inches. */
+  readonly area: number;
+  /** What meets on the widest face, along each of the first part's directions. */
+  readonly spans: readonly (readonly [Length, Length])[];
+  /** The longer of the two directions of that face. */
+  readonly along: Axis;
+};
+
+export const waysOf = ({ frame }: Part): readonly [Vec, Vec, Vec] => [frame.u, frame.v, through(frame)];
+
+const SQUARE_INCH = inches(1) * inches(1);
+
+/** The direction that a lap is cut in: its two halves lie on each other there; null where there is no lap. */
+function lapAxis(first: Part, second: Part): Vec | null {
+  const cut = first.cuts.find(({ kind, for: name }) => kind === 'lap' && name === second.tag);
+  return cut ? waysOf(first)[cut.axis] : null;
+}
+
+/** The meeting of two parts, of a lap where its halves lie on each other; null where they do not touch. */
+export function meetingOf(first: Part, second: Part): Meeting | null {
+  const faces = contacts(solidOf(first), solidOf(second));
+  const lapped = lapAxis(first, second);
+  const flat = lapped ? faces.filter(({ normal }) => Math.abs(dot(normal, lapped)) > 0.99) : [];
+  const widest = (flat.length > 0 ? flat : faces).reduce<Face | null>(
+    (best, face) => (best === null || faceArea(face.points) > faceArea(best.points) ? face : best),
+    null,
+  );
+  if (widest === null) return null;
+  const leans = waysOf(first).map((way) => dot(way, widest.normal));
+  const axis = ([0, 1, 2] as const).reduce((best, next) => (Math.abs(leans[next]!) > Math.abs(leans[best]!) ? next : best)); // prettier-ignore
+  const points = faces
+    .filter((face) => dot(face.normal, widest.normal) > 0.99)
+    .flatMap((face) => face.points.map((point) => intoFrame(first.frame, point)));
+  const spans = ([0, 1, 2] as const).map((at) => {
+    const values = points.map((point) => point[at]);
+    return [Math.round(Math.min(...values)), Math.round(Math.max(...values))] as const;
+  });
+  const [a, b] = ([0, 1, 2] as const).filter((at) => at !== axis) as [Axis, Axis];
+  const size = (at: Axis) => spans[at]![1] - spans[at]![0];
+  return {
+    normal: widest.normal,
+    reach: dot(widest.normal, widest.points[0]!),
+    axis,
+    side: leans[axis]! > 0 ? 1 : -1,
+    area: faces.reduce((sum, face) => sum + faceArea(face.points), 0) / SQUARE_INCH,
+    spans,
+    along: size(a) >= size(b) ? a : b,
+  };
+}
+
+/** The point of the meeting's plane over a place in the first part's own directions; what is told along its axis is not heeded. */
+export function onPlane(first: Part, { normal, reach, axis }: Meeting, place: Vec): Vec {
+  const point = outOf(first.frame, place);
+  const way = waysOf(first)[axis];
+  return add(point, times(way, (reach - dot(normal, point)) / dot(normal, way)));
+}

@@ -1,0 +1,88 @@
+import { inches, type Length } from '../length';
+import { solidOf, type Part } from '../piece';
+import { add, dot, norm, raysIn, sub, times, type Vec } from '../solid';
+
+/** A screw, bolt, dowel or brad as it lies in the piece: a straight line from under its head to its tip. */
+export type Shank = {
+  readonly from: Vec;
+  readonly direction: Vec;
+  readonly length: Length;
+  readonly radius: number;
+  /** The hole behind the head: pocket or counterbore, from the head back to the surface, and its radius. */
+  readonly behind: number;
+  readonly hole: number;
+  /** Where it is marked, as the fastening tells it. */
+  readonly position: Length;
+  /** Wood it holds in beyond the meeting, and wood from its tip to the far face; less than 0 where it comes out. */
+  readonly bite: number;
+  readonly left: number;
+  /** Wood between head and meeting is whole. */
+  readonly held: boolean;
+  /** The part that it is drilled through, by id. */
+  readonly through: string;
+  /** Needs straight room behind it for a driver. */
+  readonly driven: boolean;
+};
+
+/** A shank before it is measured against the wood. */
+export type Laid = Omit<Shank, 'bite' | 'left' | 'held' | 'through'>;
+
+export const tipOf = ({ from, direction, length }: Laid): Vec => add(from, times(direction, length));
+
+/** Wood nearer to a surface than this counts as at it. */
+const AT = inches(1 / 64);
+
+/**
+ * A shank measured along its own line: how much of it is in the second part, what is left there before the far face, and
+ * whether the first part is whole on the way. `meets` is how far from the head the two parts lie against each other.
+ */
+export function measured(laid: Laid, first: Part, second: Part, meets: number): Shank {
+  const inSecond = raysIn(solidOf(second), laid.from, laid.direction).find(([low, high]) => low <= meets + AT && high > meets + AT); // prettier-ignore
+  const whole = raysIn(solidOf(first), laid.from, laid.direction).some(
+    ([low, high]) => low <= AT && high >= Math.min(meets, laid.length) - AT,
+  );
+  if (!inSecond) return { ...laid, bite: 0, left: 0, held: whole, through: first.id };
+  const [low, high] = inSecond;
+  return {
+    ...laid,
+    bite: Math.max(0, Math.min(laid.length, high) - Math.max(low, meets)),
+    left: high - laid.length,
+    held: whole,
+    through: first.id,
+  };
+}
+
+/** Least distance between two straight stretches (closest points of two segments, Ericson 2005). */
+export function apartBy(a: readonly [Vec, Vec], b: readonly [Vec, Vec]): number {
+  const [p, q] = [sub(a[1], a[0]), sub(b[1], b[0])];
+  const r = sub(a[0], b[0]);
+  const [aa, bb, ab] = [dot(p, p), dot(q, q), dot(p, q)];
+  const [pr, qr] = [dot(p, r), dot(q, r)];
+  const clamp = (value: number) => Math.min(1, Math.max(0, value));
+  const denominator = aa * bb - ab * ab;
+  let s = denominator > 1e-9 * aa * bb ? clamp((ab * qr - pr * bb) / denominator) : 0;
+  const t = clamp((ab * s + qr) / bb);
+  s = clamp((ab * t - pr) / aa);
+  return norm(sub(add(a[0], times(p, s)), add(b[0], times(q, t))));
+}
+
+/** All that is bored for a shank: from the surface to the tip. */
+const boredOf = (shank: Laid): readonly [Vec, Vec] => [add(shank.from, times(shank.direction, -shank.behind)), tipOf(shank)]; // prettier-ignore
+
+/** Wood that must stay between two bores. */
+const WALL: Length = inches(1 / 16);
+
+/** Whether two bores run into each other, a thin wall between them counted. */
+export function clash(a: Laid, b: Laid): boolean {
+  const far = a.length + a.behind + b.length + b.behind + a.hole + b.hole + a.radius + b.radius + WALL;
+  if (([0, 1, 2] as const).some((axis) => Math.abs(a.from[axis] - b.from[axis]) > far)) return false;
+  // The wide hole lies behind the head only; before it the shank is thin.
+  const stretches = (shank: Laid) =>
+    [
+      { of: boredOf({ ...shank, behind: 0 }), radius: shank.radius },
+      ...(shank.behind > 0 ? [{ of: [boredOf(shank)[0], shank.from] as const, radius: shank.hole }] : []),
+    ] as const;
+  return stretches(a).some((one) =>
+    stretches(b).some((two) => apartBy(one.of, two.of) < one.radius + two.radius + WALL),
+  );
+}
