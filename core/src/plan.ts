@@ -2,13 +2,13 @@ import { areasOf, finishingNeeds, type Areas } from './finishing';
 import { blanksOf } from './milling';
 import { buildPiece, salvageFor, topCandidates, weightOf, type Joint, type Part } from './piece';
 import { buyingList, chooseBoards, type Boards, type BuyingList, type ChooseOptions, type SolveCache } from './buying';
-import { fastenings, hardwareNeeds } from './joinery';
+import { fastenings, hardwareNeeds, type Fastening } from './joinery';
 import { minutesAt, sawingOf, type NumberedCut, type Setup } from './sawing';
 import { saturdays, type BenchCalendar } from './calendar';
 import { findingsOf, type PieceFacts } from './checking';
 import { kerfFor, type Finding, type Job, type Piece } from './job';
 import { sizesOf, type HardwareNeed, type Nominal } from './stock';
-import { offcutUses, stepsOf, type OffcutUse } from './building';
+import { offcutUses, stepsOf, type OffcutUse, type Step } from './building';
 
 /** Everything that follows from a job. Always computed, never saved. */
 export type Plan = {
@@ -35,15 +35,26 @@ export type PlanOptions = ChooseOptions & {
   readonly cache?: PlanCache;
 };
 
-/** What is remembered between plans: pools of boards solved, and pieces built. */
+/** What is remembered between plans: pools of boards solved, pieces built, and the steps of each way to build one. */
 export type PlanCache = {
   readonly solved: SolveCache;
   readonly models: Map<string, Modelled>;
+  readonly steps: WeakMap<readonly Fastening[], { readonly shop: string; readonly steps: readonly Step[] }>;
 };
-export const newPlanCache = (): PlanCache => ({ solved: new Map(), models: new Map() });
+export const newPlanCache = (): PlanCache => ({ solved: new Map(), models: new Map(), steps: new WeakMap() });
 
 /** A piece as built: all but its steps, with the surface that is sanded and finished. */
 type Modelled = Omit<PieceFacts, 'steps'> & { readonly areas: Areas };
+
+/** The steps of a piece as built: worked out once for its joints and the shop. */
+function stepsFor(piece: Piece, { model, fastenings: made }: Modelled, { shop }: Job, { steps: known }: PlanCache) {
+  const key = JSON.stringify([shop, piece.first, piece.size]);
+  const before = known.get(made);
+  if (before?.shop === key) return before.steps;
+  const steps = stepsOf(piece, model, made, shop);
+  known.set(made, { shop: key, steps });
+  return steps;
+}
 
 type Draft = Pick<Plan, 'parts' | 'joints' | 'needs' | 'buying' | 'list'> & {
   readonly models: readonly {
@@ -64,6 +75,7 @@ function modelOf(piece: Piece, topNominal: Nominal, job: Job, known: PlanCache['
     job.measured,
     salvage,
     kerfFor(job.shop, 'board'),
+    job.shop.drivers,
   ]);
   const before = known.get(key);
   if (before) return { ...before, piece };
@@ -181,12 +193,12 @@ export function planJob(job: Job, options: PlanOptions): Plan {
   const pieces = models.map(({ piece, topNominal, facts }) => ({
     ...facts,
     topNominal,
-    steps: stepsOf(piece, facts.model, facts.fastenings, job.shop),
+    steps: stepsFor(piece, facts, job, cache),
     weight: facts.parts.reduce((sum, part) => sum + weightOf(part), 0),
   }));
   const sawing = setups.map((setup) => ({ id: setup.id, work: minutesAt(setup), wait: 0 }));
   const chains = pieces.flatMap(({ piece, steps }) =>
-    Array.from({ length: piece.copies }, () => steps.map(({ id, work, wait }) => ({ id, work, wait }))),
+    Array.from({ length: piece.copies }, () => steps.map(({ id, work, pause }) => ({ id, work, wait: pause }))),
   );
   const offcuts = offcutUses(boards, pieces, kerfFor(job.shop, 'board'));
   const pounds = Math.max(0, ...pieces.map((item) => item.weight));

@@ -29,3 +29,19 @@ export function panels(count: number): readonly number[] {
 
 /** The diagonal of a rectangle, to 1/320 mm. */
 export const diagonalOf = (a: Length, b: Length): Length => Math.round(Math.hypot(a, b));
+
+/** A frame out of square: which corners are too far apart, and how far one side must slide along the other. */
+export type Racked = { readonly long: 'first' | 'second'; readonly push: Length; readonly should: Length };
+
+/**
+ * What two diagonals tell of a frame with sides a and b. Its sides make a parallelogram: the long diagonal squared less
+ * the short one squared is 4 a b cos of the corner, so the far side lies (d1^2 - d2^2) / 4a off. The longer side is taken
+ * as a. Null where they match to 1/32 in, the tape's own error.
+ */
+export function rackOf(sides: readonly [Length, Length], diagonals: readonly [Length, Length]): Racked | null {
+  const [first, second] = diagonals;
+  if (Math.abs(first - second) <= inches(1 / 32)) return null;
+  const long = Math.max(...sides);
+  const push = Math.round(Math.abs(first ** 2 - second ** 2) / (4 * long));
+  return { long: first > second ? 'first' : 'second', push, should: diagonalOf(sides[0], sides[1]) };
+}

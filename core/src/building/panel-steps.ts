@@ -72,7 +72,7 @@ export function panelSteps(
           : [say`Press each joint flush with your fingers before it grabs.`]),
         GLUE_RAGS,
       ],
-      settings: screws > 0 ? [say`Jig and collar at ${dim(joints[0]!.jig)}`] : [],
+      settings: screws > 0 && joints[0]!.by === 'pocket screws' ? [say`Jig and collar at ${dim(joints[0]!.jig)}`] : [],
       pickUp: say`${tagsOf(group)} · glue · ${clamps > 0 ? say`${strong(clamps)} clamps over ${dim(across)}` : 'wedges'} · ${strong(caulsAlong(length))} cauls${screws > 0 ? say` · screws ${joints[0]!.screw}` : ''}`,
       clamps,
       work: 10 + joints.length * 6 + SCREW * screws,

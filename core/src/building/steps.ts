@@ -1,7 +1,18 @@
 import { inches, type Length } from '../length';
 import { clampCount, clampsOver, type Piece, type Shop } from '../job';
 import { METHOD_ABOUT, type Fastening } from '../joinery';
-import { around, boxOf, extent, topOf, weightOf, type Axis, type Box, type Part, type PieceModel } from '../piece';
+import {
+  around,
+  boxOf,
+  extent,
+  topOf,
+  weightOf,
+  type Assembly,
+  type Axis,
+  type Box,
+  type Part,
+  type PieceModel,
+} from '../piece';
 import { about, dim, listOf, say, strong, tag, type Bit, type Phrase } from '../words';
 import { diagonalOf, JOINTS_AT_ONCE } from './clamping';
 import { finished, type Draft } from './draft';
@@ -116,11 +127,12 @@ function sittingStep(
   at: number,
   of: number,
   before: readonly Part[],
+  { home, part }: { readonly home: Assembly; readonly part: number },
   model: PieceModel,
   shop: Shop,
 ): Draft {
   const { assembly, origin } = operation;
-  const home = origin.get(placings.at(-1)!.body[0]!.id) ?? assembly;
+  const opened = new Set(origin.values()).size > 1;
   const named = new Set(home.parts);
   const own = placings.flatMap(({ body }) => (body.length === 1 ? body : []));
   const all = placings.flatMap(({ body }) => body);
@@ -141,13 +153,17 @@ function sittingStep(
   const slides = model.motions.filter(
     ({ how, parts }) => how.kind === 'slide' && placings.some(({ body, joints: made }) => made.length > 0 && body.some(({ id }) => parts.includes(id))) && before.length > 0, // prettier-ignore
   );
-  const tight = placings.filter(({ tight: only, way, body }) => only && way && !body.some(({ id }) => moving.has(id)));
+  const tight = placings.filter(
+    ({ tight: only, way, body }) => only && way && body.length === 1 && !moving.has(body[0]!.id),
+  );
+  // Of another assembly than the one that closes here: it comes now, as later there is no way in.
+  const early = home === assembly && of > at + 1 && opened ? own : [];
   const stays = staysBecause([...before, ...all], shop);
   const first = at === 0;
   const title = own.length > 0 && own.length <= 6 ? say`${home.title}: ${tagsOf(own.filter(({ id }) => named.has(id)).length > 0 ? own.filter(({ id }) => named.has(id)) : own)}` : home.title; // prettier-ignore
   return {
     name: at + 1 === of ? assembly.id : `${assembly.id}-part-${at + 1}`,
-    title: at > 0 && home === (origin.get(operation.placings[0]!.body[0]!.id) ?? assembly) && of > 1 ? say`${title}, part ${at + 1}` : title, // prettier-ignore
+    title: part > 1 ? say`${title}, part ${part}` : title,
     adds: idsOf(first && before.length === 0 && placings[0]!.body.length > 1 && placings.length > 1 ? placings.slice(1).flatMap(({ body }) => body) : all), // prettier-ignore
     there: [...idsOf(before), ...(first && before.length === 0 && placings[0]!.body.length > 1 && placings.length > 1 ? idsOf(placings[0]!.body) : [])], // prettier-ignore
     puts: [
@@ -165,6 +181,9 @@ function sittingStep(
       ...(late.length > 0
         ? [say`Drill its pockets: jig at ${dim(late[0]!.jig)}, ${strong(screwsOf(late))} in all.`]
         : []),
+      ...(early.length > 0
+        ? [say`${tagsOf(early)} must go in now: once the frames are closed there is no way in.`]
+        : []),
       ...tight.slice(0, 4).map(({ body, way }) => say`${tagsOf(body.slice(0, 1))} goes in ${fromWhere(way!)}: nothing else leaves it room.`), // prettier-ignore
       ...(clamped >= 2
         ? [say`Put it together dry first, clamps and all. Mark what meets what, see that it closes without force, take it apart again.`] // prettier-ignore
@@ -174,7 +193,9 @@ function sittingStep(
             say`${strong(clamped)} joints close at once: take a glue that stays open 10 minutes, or a second pair of hands.`,
           ]
         : []),
-      ...(ends && glued ? [say`Glue the end grain, wait a minute, glue it again. Clamp across.`] : []),
+      ...(ends && glued
+        ? [say`Glue the end grain, wait a minute, glue it again.${clamps > 0 ? ' Clamp across.' : ''}`]
+        : []),
       ...accessActions(placings, shop),
       ...drivingActions(joints),
       ...slides.map(({ name, how }) => say`Slide the ${name} in and out over all of its ${dim(how.kind === 'slide' ? how.travel : 0)} now, before anything closes over it.`), // prettier-ignore
@@ -207,8 +228,11 @@ function operationSteps(operation: Operation, model: PieceModel, shop: Shop): re
   }
   const groups = sittings(operation);
   let before: readonly Part[] = [];
+  const homes = groups.map((placings) => operation.origin.get(placings.at(-1)!.body[0]!.id) ?? assembly);
   return groups.map((placings, at) => {
-    const draft = sittingStep(operation, placings, at, groups.length, before, model, shop);
+    const home = homes[at]!;
+    const part = homes.slice(0, at + 1).filter((other) => other === home).length;
+    const draft = sittingStep(operation, placings, at, groups.length, before, { home, part }, model, shop);
     before = [...before, ...placings.flatMap(({ body }) => body)];
     return draft;
   });

@@ -140,6 +140,7 @@ describe('money and shop', () => {
       ...piece,
       choices: { ...piece.choices, fixing: 'screwed' },
       topChoices: { thickness: '1x', width: '6' },
+      joins: { 'top screws': { by: 'pocket screws' } },
     });
     const note = finding(thin, 'reach')!;
     expect(note.level).toBe('stop');

@@ -1,13 +1,15 @@
-import { clampCount, clampsOver, type Finding, type Job } from '../job';
+import { able, clampCount, clampsOver, type Finding, type Job, type Method, type Piece } from '../job';
+import { METHOD_ABOUT, type Fastening, type Trouble } from '../joinery';
+import type { Adaptation } from '../piece';
 import { JOINTS_AT_ONCE } from '../building';
-import { dim, listOf, say, strong, tag, type Bit } from '../words';
+import { dim, listOf, say, strong, tag, type Bit, type Phrase } from '../words';
 import { note, type PieceFacts } from './facts';
 
 /** Screws that can not reach, parts too thin, and clamps that run short. */
-export function jointNotes({ piece, parts, fastenings, steps }: PieceFacts, job: Job): readonly Finding[] {
+export function jointNotes({ piece, parts, model, fastenings, steps }: PieceFacts, job: Job): readonly Finding[] {
   if (parts.length === 0) return [];
   const found: Finding[] = [];
-  const short = fastenings.filter((item) => !item.reaches);
+  const short = fastenings.filter((item) => !item.reaches && item.joint.kind.startsWith('top '));
   if (short.length > 0) {
     const rails = [...new Map(short.map((item) => [item.drilled.tag, item])).values()];
     const { drilled, into, screw } = rails[0]!;
@@ -17,11 +19,30 @@ export function jointNotes({ piece, parts, fastenings, steps }: PieceFacts, job:
         title: say`Screws too short to hold the top`,
         because: say`The top is ${dim(into.thickness)}, so ${strong(screw)} screws are the longest that stay inside it; out of a pocket in ${dim(drilled.thickness)} stock they hardly reach. ${listOf(rails.map((item): Bit => tag(item.drilled.tag)))} need clips.`,
         remedies: [
-          { label: say`Use clips`, changes: [{ piece: piece.id, path: ['choices', 'fixing'], value: 'clips' }] },
+          {
+            label: say`Use clips`,
+            changes: [
+              { piece: piece.id, path: ['choices', 'fixing'], value: 'clips' },
+              { piece: piece.id, path: ['joins'], value: withoutKind(piece.joins, 'top screws') },
+            ],
+          },
+          {
+            label: say`Screw up through the rails, in slots`,
+            changes: [{ piece: piece.id, path: ['joins', 'top screws'], value: { by: 'slotted screws' } }],
+          },
         ],
       }),
     );
   }
+  found.push(
+    ...troubleNotes(
+      piece,
+      fastenings.filter((item) => !short.includes(item)),
+    ),
+  );
+  found.push(...insteadNotes(piece, fastenings, job));
+  found.push(...toolNotes(piece, fastenings, job));
+  found.push(...adaptationNotes(piece.id, model.adaptations));
   const most = Math.max(0, ...steps.map((step) => step.clamps));
   const have = clampCount(job.shop);
   if (most >= have && most > 0)
@@ -72,11 +93,143 @@ export function jointNotes({ piece, parts, fastenings, steps }: PieceFacts, job:
         numbers: { joints: tops - 1 },
       }),
     );
+  const room = steps.filter(({ where, makes }) => where === 'room' && makes.length > 0);
+  if (room.length > 0)
+    found.push(
+      note(piece.id, 'in-the-room', 'care', 'build', {
+        title: say`The last joints are made where it stays`,
+        because: say`Whole it does not go through a ${dim(job.shop.door)} door, or two people can not carry it. ${strong(room.length)} ${room.length === 1 ? 'step is' : 'steps are'} done there: take glue, driver and clamps along.`,
+        numbers: { steps: room.length },
+      }),
+    );
+  const seen = fastenings.filter(({ by, face, positions }) => positions.length > 0 && (face === 'outside' || by === 'screws') && by !== 'dowels' && by !== 'biscuits' && by !== 'loose tenon'); // prettier-ignore
   found.push(
-    note(piece.id, 'hidden', 'good', 'joints', {
-      title: say`No screw shows`,
-      because: say`Every pocket is on the underside or inside. Screw lengths follow the thinner of the two parts; try one on offcuts first.`,
-    }),
+    seen.length === 0
+      ? note(piece.id, 'hidden', 'good', 'joints', {
+          title: say`No screw shows`,
+          because: say`Every pocket is on the underside or inside. Screw lengths follow the thinner of the two parts; try one on offcuts first.`,
+        })
+      : note(piece.id, 'inside-wood', 'good', 'joints', {
+          title: say`Every screw stays inside`,
+          because: say`${strong(fastenings.reduce((sum, { shanks }) => sum + shanks.length, 0))} fasteners were followed through the wood: none comes out, none meets another, each has its bite.`,
+        }),
   );
   return found;
+}
+
+const withoutKind = (joins: Piece['joins'], kind: string): Piece['joins'] =>
+  Object.fromEntries(Object.entries(joins).filter(([key]) => key !== kind));
+
+const keyOf = ({ joint }: Fastening): string => joint.id.slice(joint.piece.length + 1);
+const pairOf = ({ drilled, into }: Fastening): Phrase => say`${tag(drilled.tag)} to ${tag(into.tag)}`;
+
+const TROUBLE: Readonly<Record<Trouble, string>> = {
+  'no bite': 'too little wood holds the screw',
+  'comes out': 'the screw would come out on the far side',
+  'meets another': 'its screws would meet another fastener',
+  'wood is cut away': 'the wood is cut away where its screws would go',
+  'no room': 'no driver of yours has room behind it',
+  'not possible': 'the parts do not allow it',
+};
+
+/** Joints that do not work as they are asked for: the usual way is one click away. */
+function troubleNotes(piece: Piece, made: readonly Fastening[]): readonly Finding[] {
+  const kinds = new Map<string, Fastening[]>();
+  for (const item of made)
+    if (item.troubles.length > 0) {
+      const key = `${item.joint.kind} ${item.by} ${item.troubles[0]}`;
+      kinds.set(key, [...(kinds.get(key) ?? []), item]);
+    }
+  return [...kinds.values()].map((group, at): Finding => {
+    const item = group[0]!;
+    const said = group.filter((one) => piece.joins[keyOf(one)] ?? piece.joins[one.joint.kind]);
+    const usual = Object.fromEntries(Object.entries(piece.joins).filter(([key]) => !group.some((one) => key === keyOf(one) || key === one.joint.kind))); // prettier-ignore
+    return note(piece.id, `joint-${at + 1}`, 'care', 'joints', {
+      about: group.map(({ drilled }) => drilled.id),
+      title: say`${nameOf(item)} will not do for ${pairOf(item)}`,
+      because: say`${listOf(group.slice(0, 6).map(pairOf))}: ${TROUBLE[item.troubles[0]!]}.`,
+      numbers: { joints: group.length },
+      remedies: [
+        ...(said.length > 0
+          ? [{ label: say`Join them the usual way`, changes: [{ piece: piece.id, path: ['joins'], value: usual }] }]
+          : []),
+        ...(item.by === 'pocket screws' && !piece.joins[item.joint.kind]?.flip
+          ? [{ label: say`Pockets on the other face`, changes: group.map((one) => ({ piece: piece.id, path: ['joins', keyOf(one)], value: { ...piece.joins[keyOf(one)], flip: true } })) }] // prettier-ignore
+          : []),
+      ],
+    });
+  });
+}
+
+const nameOf = ({ by }: Fastening): string => (by === 'hardware' || by === 'nothing' ? by : METHOD_ABOUT[by].name);
+
+/** Joints made in another way than the usual, with the reason, and what would bring the usual back. */
+function insteadNotes(piece: Piece, made: readonly Fastening[], job: Job): readonly Finding[] {
+  const groups = new Map<string, Fastening[]>();
+  for (const item of made) {
+    if (!item.instead) continue;
+    const key = `${item.instead.of} ${item.instead.because} ${item.by}`;
+    groups.set(key, [...(groups.get(key) ?? []), item]);
+  }
+  return [...groups.values()].map((group, at): Finding => {
+    const { instead, by, joint } = group[0]!;
+    const usual = METHOD_ABOUT[instead!.of as Method].name.toLowerCase();
+    const headless = !job.shop.drivers.includes('right-angle head') && instead!.because === 'no room' && joint.kind !== 'edge'; // prettier-ignore
+    return note(piece.id, `instead-${at + 1}`, 'care', 'joints', {
+      about: group.map(({ drilled }) => drilled.id),
+      title: say`${METHOD_ABOUT[by as Method].name} instead of ${usual}`,
+      because: say`${listOf(group.slice(0, 6).map(pairOf))}${group.length > 6 ? ` and ${group.length - 6} more` : ''}: with ${usual} ${TROUBLE[instead!.because]}.`,
+      numbers: { joints: group.length },
+      remedies: headless
+        ? [{ label: say`I have a right-angle head`, changes: [{ piece: null, path: ['shop', 'drivers'], value: [...job.shop.drivers, 'right-angle head'] }] }] // prettier-ignore
+        : [],
+    });
+  });
+}
+
+/** Ways that the shop has no tools for. */
+function toolNotes(piece: Piece, made: readonly Fastening[], job: Job): readonly Finding[] {
+  const methods = [...new Set(made.map(({ by }) => by))].filter(
+    (by): by is Method =>
+      by !== 'hardware' && by !== 'nothing' && by !== 'pocket screws' && !able(job.shop.tools, METHOD_ABOUT[by].tools),
+  );
+  return methods.map((by) => {
+    const lacks = METHOD_ABOUT[by].tools.map((set) => set.filter((tool) => !job.shop.tools.includes(tool)));
+    const least = lacks.reduce((a, b) => (b.length < a.length ? b : a));
+    return note(piece.id, `lacks-${by.replace(/ /g, '-')}`, 'care', 'joints', {
+      title: say`${METHOD_ABOUT[by].name} need a ${least.join(' and a ')}`,
+      because: say`Your shop does not list it. Choose another way in Joints, borrow one, or add it to your shop.`,
+    });
+  });
+}
+
+const THEN: Readonly<Record<Adaptation['then'], string>> = {
+  follows: 'the plan follows',
+  'leave it': 'nobody will see it: leave it',
+  shim: 'it is cut already: shim the gap',
+  trim: 'it is cut already: trim it',
+  'cut anew': 'it is cut already and too short to shim: cut it anew',
+};
+
+/** What measured sizes changed, and what to do about what is cut already. */
+function adaptationNotes(piece: string, adaptations: readonly Adaptation[]): readonly Finding[] {
+  const groups = new Map<string, Adaptation[]>();
+  for (const one of adaptations) groups.set(`${one.measured} ${one.side}`, [...(groups.get(`${one.measured} ${one.side}`) ?? []), one]); // prettier-ignore
+  return [...groups.values()].map((group): Finding => {
+    const { measured, side, off } = group[0]!;
+    const cut = group.filter(({ then }) => then !== 'follows' && then !== 'leave it');
+    return note(piece, `measured-${measured}-${side}`, cut.length > 0 ? 'care' : 'good', 'build', {
+      about: group.map(({ part }) => `${piece}.${part}`),
+      title: say`${tag(measured)} is ${dim(Math.abs(off))} ${off > 0 ? 'over' : 'under'} in ${side}`,
+      because: listOf(
+        group
+          .slice(0, 8)
+          .map(
+            ({ part, from, to, then, changes }) =>
+              say`${tag(part)} ${changes === 'length' ? '' : `${changes} `}${dim(from)} becomes ${dim(to)}: ${THEN[then]}`,
+          ),
+      ),
+      numbers: { off },
+    });
+  });
 }

@@ -40,6 +40,8 @@ export type Fastening = {
   readonly shanks: readonly Shank[];
   /** What could not be made right; empty where all is well. */
   readonly troubles: readonly Trouble[];
+  /** The usual way, and why this one stands for it; null where it is made as it was asked for. */
+  readonly instead: { readonly of: Means; readonly because: Trouble } | null;
   /** Which way the joint closes: out of `drilled`, into `into`; null where hardware bridges a gap. */
   readonly closes: Vec | null;
 };
@@ -179,6 +181,7 @@ export function fasten(
     reaches: true,
     shanks: [] as readonly Shank[],
     troubles: [] as readonly Trouble[],
+    instead: null,
     closes: meeting?.normal ?? null,
   };
   const by = methodOf(joint, said);
@@ -257,14 +260,15 @@ const LEAST_HELD = 6;
 /** Where nobody says how and the usual way does not work, the next that does and wants no more than a drill. */
 function anotherWay(usual: Fastening, meeting: Meeting | null, room: Room): Fastening {
   const { joint, drilled, into } = usual;
+  // Where a bit of a rail meets a bit of the top there may be no place for anything: the others hold it.
+  if (joint.kind === 'top clips' && usual.meets < LEAST_HELD)
+    return { ...usual, by: 'nothing', screw: '', shanks: [], positions: [], troubles: [], reaches: true };
   for (const by of WAYS_FOR[joint.kind]) {
     if (by === usual.by || !METHOD_ABOUT[by].tools.some((set) => set.length === 1 && set[0] === 'drill')) continue;
     const other = fasten(joint, drilled, into, meeting, room, { by });
-    if (other.troubles.length === 0 && other.shanks.length > 0) return other;
+    if (other.troubles.length === 0 && other.shanks.length > 0) return { ...other, instead: { of: usual.by, because: usual.troubles[0]! } }; // prettier-ignore
   }
-  // Where a bit of a rail meets a bit of the top there may be no place for anything: the others hold it.
-  const rests = joint.kind === 'top clips' && usual.meets < LEAST_HELD;
-  return rests ? { ...usual, by: 'nothing', screw: '', shanks: [], positions: [], troubles: [], reaches: true } : usual;
+  return usual;
 }
 
 /** Hardware has its place; ends have less room to give way than long edges. */
@@ -315,6 +319,9 @@ export function fastenings(
   // Boards of one top are joined alike: where one is too narrow for a pocket, none has any.
   const edges = [...made.values()].filter(({ joint }) => joint.kind === 'edge');
   const other = edges.find(({ by }) => by !== edges[0]!.by && by !== 'pocket screws')?.by as Method | undefined;
-  if (other && !piece.joins.edge) return fastenings(joints, parts, units, { joins: { ...piece.joins, edge: { by: other } } }, drivers); // prettier-ignore
+  if (other && !piece.joins.edge) {
+    const alike = fastenings(joints, parts, units, { joins: { ...piece.joins, edge: { by: other } } }, drivers);
+    return alike.map((item) => (item.joint.kind === 'edge' ? { ...item, instead: { of: 'pocket screws', because: 'no room' } } : item)); // prettier-ignore
+  }
   return joints.map((joint) => made.get(joint.id)!);
 }

@@ -10,3 +10,5 @@ export * from './shank';
 export * from './fastening';
 export * from './driver';
 export * from './needs';
+export * from './ways';
+export * from './fastener-list';

@@ -42,7 +42,7 @@ test('the family in the page builds, and obeys the laws', () => {
           expect([built.parts, built.findings.map((finding) => finding.id)]).toEqual([[], ['p.stool-short']]);
           return;
         }
-        const model: PieceModel = { ...built, bearers: [] };
+        const model: PieceModel = { ...built, bearers: [], adaptations: [] };
         for (const law of [overlapping, undeclared, loose, unconnected, misassembled, twice, wrongVolume])
           expect(law(model)).toEqual([]);
         expect(built.parts.map((part) => part.tag)).toEqual(['E1', 'E2', 'S1']);

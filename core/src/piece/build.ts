@@ -8,6 +8,7 @@ import { familyOf, topOf, refusal } from './families';
 import type { Bearer, Built, Room, Top } from './family';
 import { holed, UP } from './kit';
 import { tongued } from './tongues';
+import { asBuilt, type Adaptation } from './as-built';
 import { overridden } from './overrides';
 import type { Joint, JointKind, Part } from './part';
 import { boxOf, openedBy, solidOf } from './shape';
@@ -18,6 +19,8 @@ import { usableLengths } from './tops/salvage';
 export type PieceModel = Omit<Built, 'bearers'> & {
   /** The parts that carry the top, by id. */
   readonly bearers: readonly string[];
+  /** What follows from sizes that were measured. */
+  readonly adaptations: readonly Adaptation[];
 };
 
 const NOTHING: PieceModel = {
@@ -28,6 +31,7 @@ const NOTHING: PieceModel = {
   needs: [],
   findings: [],
   bearers: [],
+  adaptations: [],
 };
 
 /** The square inside a round or octagonal top of a width: its corners lie on the edge. */
@@ -230,8 +234,10 @@ export function buildPiece(
     needs: [...base.needs, ...(over?.needs ?? [])],
     findings,
     bearers: ids,
+    adaptations: [],
   };
-  return overridden(piece, made, sizes);
+  const settledModel = overridden(piece, made, sizes);
+  return { ...settledModel, ...asBuilt(piece, settledModel.parts, settledModel.joints) };
 }
 
 /** The last assembly: top and base together. A base of loose legs comes in here too. */

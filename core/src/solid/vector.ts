@@ -3,7 +3,8 @@ export type Vec = readonly [number, number, number];
 
 export const add = (a: Vec, b: Vec): Vec => [a[0] + b[0], a[1] + b[1], a[2] + b[2]];
 export const sub = (a: Vec, b: Vec): Vec => [a[0] - b[0], a[1] - b[1], a[2] - b[2]];
-export const times = (a: Vec, factor: number): Vec => [a[0] * factor, a[1] * factor, a[2] * factor];
+/** Nothing is minus zero: it would not come back from JSON as it went. */
+export const times = (a: Vec, factor: number): Vec => [a[0] * factor + 0, a[1] * factor + 0, a[2] * factor + 0];
 export const dot = (a: Vec, b: Vec): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
 export const cross = (a: Vec, b: Vec): Vec => [
   a[1] * b[2] - a[2] * b[1],
