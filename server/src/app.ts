@@ -14,6 +14,7 @@ import { photosRouter } from './photos';
 import { pricesRouter, type PriceService } from './prices';
 import { simulatedYard } from './simulated-yard';
 import { solvingRouter, type Solver } from './solving';
+import { simulatedTape, tapeRouter, type Tape } from './tape';
 
 export type AppOptions = {
   readonly database: Knex;
@@ -24,6 +25,8 @@ export type AppOptions = {
   readonly onlyHere: boolean;
   /** Where today's prices come from; the simulated yard where nothing else is given. */
   readonly prices?: PriceService;
+  /** The digital tape; a simulated one where nothing else is given. */
+  readonly tape?: Tape;
   /** Solves long cut lists; left out, the interface solves them itself. */
   readonly solver?: Solver;
   /** Requests a minute from one address. */
@@ -79,6 +82,7 @@ export function makeApp({
   onlyHere,
   perMinute = 1200,
   solver,
+  tape = simulatedTape,
   prices = simulatedYard((id) => storedYard(database, id)),
 }: AppOptions): Express {
   const app = express();
@@ -106,6 +110,7 @@ export function makeApp({
   app.use('/api/shops', listsRouter(database, 'shops', readShop));
   app.use('/api/racks', listsRouter(database, 'racks', readRack));
   app.use('/api/prices', pricesRouter(prices));
+  app.use('/api/tape', tapeRouter(tape));
   if (solver) app.use('/api/solve', solvingRouter(solver));
   app.use('/api', apiNotFound);
   if (site !== undefined && existsSync(join(site, 'index.html'))) {

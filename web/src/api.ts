@@ -65,6 +65,9 @@ export const RACK = 'rack';
 export const USUAL_SHOP = 'usual';
 
 export const api = {
+  /** What the digital tape reads where a length is about so much; `press` counts the readings. */
+  tape: (about: number, press: number) =>
+    ask<{ readonly length: number }>('GET', `/tape?about=${about}&press=${press}`),
   jobs: () => ask<readonly JobSummary[]>('GET', '/jobs'),
   make: (job: Job) => ask<SavedJob>('POST', '/jobs', { job }),
   job: (id: string) => ask<SavedJob>('GET', `/jobs/${id}`),

@@ -277,24 +277,18 @@ export function stepsOf(piece: Piece, model: PieceModel, made: readonly Fastenin
   if (parts.length === 0) return [];
   const preparing = [...laminationSteps(parts, shop), ...shapingStep(parts), ...pocketStep(made)];
   const operations = operationsOf(model, made, shop);
-  const inOrder = [...operations].sort((a, b) => rank(piece, a) - rank(piece, b));
   const lastOf = new Map<string, string>();
-  const drafts: Draft[] = [...preparing];
-  for (const operation of inOrder.filter(({ panel }) => panel).concat(inOrder.filter(({ panel }) => !panel))) {
+  const assembled = operations.map((operation) => {
     const touched = new Set(idsOf(operation.bodies.flat()));
     const prepared = preparing.filter(({ adds = [] }) => adds.some((id) => touched.has(id))).map(({ name }) => name);
-    const own = inTurn(operationSteps(operation, model, shop), [
-      ...prepared,
-      ...operation.from.flatMap((id) => lastOf.get(id) ?? []),
-    ]);
+    const sources = operation.from.flatMap((id) => lastOf.get(id) ?? []);
+    const own = inTurn(operationSteps(operation, model, shop), [...prepared, ...sources]);
     lastOf.set(operation.assembly.id, own.at(-1)!.name);
-    drafts.push(...own);
-  }
-  const ordered = [...drafts].sort((a, b) => placeOf(a) - placeOf(b));
-  function placeOf({ name }: Draft): number {
-    const at = inOrder.findIndex(({ assembly }) => name === assembly.id || name.includes(assembly.id));
-    return preparing.some((draft) => draft.name === name) ? -1 : at;
-  }
+    return { operation, own };
+  });
+  // Each comes as early as it is wished for and what it is made of allows: the schedule sees to that.
+  const wished = [...assembled].sort((a, b) => rank(piece, a.operation) - rank(piece, b.operation));
+  const drafts = [...preparing, ...wished.flatMap(({ own }) => own)];
   const last = {
     ...lastStep(
       piece,
@@ -302,7 +296,7 @@ export function stepsOf(piece: Piece, model: PieceModel, made: readonly Fastenin
     ),
     after: drafts.map(({ name }) => name),
   };
-  return finished(piece.id, schedule([...ordered, last], clampCount(shop)));
+  return finished(piece.id, schedule([...drafts, last], clampCount(shop)));
 }
 
 const rank = ({ first }: Pick<Piece, 'first'>, operation: Operation): number =>

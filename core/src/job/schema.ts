@@ -219,7 +219,7 @@ export const PieceSchema = v.object({
     {},
   ),
   /** Diagonals read at a step, by its id. */
-  diagonals: v.optional(v.record(text(120), v.tuple([size, size])), {}),
+  diagonals: v.optional(v.record(text(120), v.strictTuple([size, size])), {}),
   /** Parts set by hand, by tag: what is given replaces what was worked out. */
   overrides: v.record(
     tag,

@@ -266,7 +266,8 @@ function anotherWay(usual: Fastening, meeting: Meeting | null, room: Room): Fast
   for (const by of WAYS_FOR[joint.kind]) {
     if (by === usual.by || !METHOD_ABOUT[by].tools.some((set) => set.length === 1 && set[0] === 'drill')) continue;
     const other = fasten(joint, drilled, into, meeting, room, { by });
-    if (other.troubles.length === 0 && other.shanks.length > 0) return { ...other, instead: { of: usual.by, because: usual.troubles[0]! } }; // prettier-ignore
+    const bare = by === 'glue' && (joint.kind === 'glue' || joint.kind === 'screws' || joint.kind === 'lap');
+    if (other.troubles.length === 0 && (other.shanks.length > 0 || bare)) return { ...other, instead: { of: usual.by, because: usual.troubles[0]! } }; // prettier-ignore
   }
   return usual;
 }

@@ -4,7 +4,7 @@ import { raysIn, type Vec } from '../solid';
 import type { Shank } from './shank';
 
 /** Screws that come with slides and hinges: so long, and so thick. */
-const LONG: Length = inches(1 / 2);
+const LONG: Length = inches(3 / 8);
 const RADIUS = inches(0.07);
 /** First and last screw of a slide from its ends. */
 const FROM_END: Length = inches(1.5);

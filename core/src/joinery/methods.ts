@@ -75,7 +75,7 @@ export const WAYS_FOR: Readonly<Record<JointKind, readonly Method[]>> = {
   lap: ['screws', 'glue', 'plugged screws', 'inserts'],
   glue: ['brads', 'glue', 'plugged screws'],
   lamination: ['glue', 'dowels', 'biscuits', 'pocket screws'],
-  screws: ['screws', 'plugged screws', 'brads', 'lag screws', 'inserts'],
+  screws: ['screws', 'plugged screws', 'brads', 'lag screws', 'inserts', 'glue'],
   bolt: ['bolts', 'lag screws', 'plugged screws'],
   dado: ['glue', 'screws', 'brads'],
   groove: [],

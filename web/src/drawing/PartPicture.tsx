@@ -1,8 +1,32 @@
 import { useMemo } from 'react';
-import { alongOf, around, boxOf, cornersOf, edgesOf, extent, solidOf, type Part } from '@sill/core';
+import {
+  add,
+  alongOf,
+  around,
+  boxOf,
+  contacts,
+  cornersOf,
+  edgesOf,
+  extent,
+  solidOf,
+  times,
+  type Fastening,
+  type Part,
+  type Vec,
+} from '@sill/core';
 import { usePointing } from '../state/hooks';
 import { DimSpan } from '../words/Dim';
-import { axesOf, boundsOf, project, sideOf, viewTowards, type Bounds, type Screen, type View } from './iso';
+import {
+  axesOf,
+  boundsOf,
+  project,
+  sideOf,
+  viewOnHeads,
+  viewTowards,
+  type Bounds,
+  type Screen,
+  type View,
+} from './iso';
 import { paintOrder, type Patch } from './paint';
 
 export type Drawn = {
@@ -17,12 +41,15 @@ type Props = {
   readonly tags?: boolean;
   /** Dimension lines over the whole, or along one part. */
   readonly measure?: 'outside' | Part | null;
+  /** Joints made now: their fasteners are drawn through the wood, and the faces that take glue. */
+  readonly joints?: readonly Fastening[];
   /** Its name; empty for a picture that says nothing its words do not. */
   readonly label: string;
   /** Width in its own units: about the pixels it will have, so that text stays its size. */
   readonly width?: number;
 };
 
+const NONE: readonly Fastening[] = [];
 const USUAL_WIDTH = 480;
 const PAD = 46;
 
@@ -140,15 +167,66 @@ function framed(parts: readonly Drawn[], view: View, width: number) {
 }
 
 /** Height of the picture of these parts, drawn so wide. */
-export const pictureHeight = (parts: readonly Drawn[], width: number): number =>
-  framed(parts, viewOf(parts), width).height;
+export const pictureHeight = (parts: readonly Drawn[], width: number, joints: readonly Fastening[] = []): number =>
+  framed(parts, viewOnJoints(parts, joints), width).height;
+
+/** The corner that shows the heads of what is driven, else what is new. */
+const viewOnJoints = (parts: readonly Drawn[], joints: readonly Fastening[]): View =>
+  viewOnHeads(joints.flatMap(({ shanks }) => shanks.filter(({ driven }) => driven).map(({ direction }) => direction)), viewOf(parts)); // prettier-ignore
+
+/** Joints of more fasteners than this are drawn without them: they would hide the parts. */
+const MOST_SHANKS = 120;
+
+/** Fasteners of the joints made now, from the surface to the tip, and outlines of the faces that take glue. */
+function Fastened({ joints, view, at }: Placed & { readonly joints: readonly Fastening[] }) {
+  const shanks = joints.flatMap((joint) => (joint.by === 'hardware' ? [] : joint.shanks));
+  const glue = joints
+    .filter((joint) => joint.glue > 0)
+    .flatMap(({ drilled, into }) => contacts(solidOf(drilled), solidOf(into)));
+  const on = (point: Vec) => at(project(point, view));
+  return (
+    <g className="fastened">
+      {glue.map(({ points }, k) => (
+        <path
+          key={`g${k}`}
+          className="glued"
+          d={`M${points
+            .map((point) =>
+              on(point)
+                .map((value) => value.toFixed(1))
+                .join(','),
+            )
+            .join('L')}Z`}
+        />
+      ))}
+      {shanks.length <= MOST_SHANKS &&
+        shanks.map(({ from, direction, length, behind }, k) => {
+          const [head, tip] = [on(add(from, times(direction, -behind))), on(add(from, times(direction, length)))];
+          return (
+            <g key={k}>
+              <path className="screw" d={line(head, tip)} />
+              <circle className="screw-head" cx={head[0]} cy={head[1]} r={2.6} />
+            </g>
+          );
+        })}
+    </g>
+  );
+}
 
 /**
  * Parts as a drawing on paper, from the same geometry as the model: solid, new in blue, later ones dashed. Fits any
  * print; where there is no WebGL it stands in for the model.
  */
-export function PartPicture({ parts, view: given, tags = false, measure = null, label, width = USUAL_WIDTH }: Props) {
-  const view = useMemo(() => given ?? viewOf(parts), [given, parts]);
+export function PartPicture({
+  parts,
+  view: given,
+  tags = false,
+  measure = null,
+  joints = NONE,
+  label,
+  width = USUAL_WIDTH,
+}: Props) {
+  const view = useMemo(() => given ?? viewOnJoints(parts, joints), [given, parts, joints]);
   const painted = useMemo(
     () =>
       paintOrder(
@@ -179,6 +257,7 @@ export function PartPicture({ parts, view: given, tags = false, measure = null, 
       {runsOf(painted).map((run, k) => (
         <Faces key={k} run={run} at={at} view={view} marked={run[0]!.of.part.id === markedPart} />
       ))}
+      {joints.length > 0 && <Fastened joints={joints} view={view} at={at} />}
       {shownTags.map(({ part, as, point, x, y }) => (
         <g key={part.id} className={`tag-flag ${as}`}>
           <line x1={point[0]} y1={point[1]} x2={x} y2={y} />

@@ -50,3 +50,18 @@ export function viewTowards(front: readonly Box[], whole: readonly Box[]): View 
   const turn = CORNERS.reduce((best, next) => (nearness(next) > nearness(best) + 1 ? next : best));
   return { ...USUAL_VIEW, turn };
 }
+
+/** Looking up from below shows what is driven from there. */
+const FROM_BELOW = -24;
+
+/**
+ * The corner, from above or below, from which most screw heads are seen; among equals the one given.
+ *
+ * @param heads ways the screws are driven.
+ */
+export function viewOnHeads(heads: readonly Vec[], usual: View): View {
+  if (heads.length === 0) return usual;
+  const views = [usual, ...[USUAL_VIEW.down, FROM_BELOW].flatMap((down) => CORNERS.map((turn) => ({ turn, down })))];
+  const seen = (view: View) => heads.filter((way) => dot(axesOf(view).eye, way) < -0.15).length;
+  return views.reduce((best, next) => (seen(next) > seen(best) + heads.length / 8 ? next : best));
+}

@@ -7,6 +7,9 @@ import {
   isPoured,
   offerName,
   printMaterial,
+  fastenerLines,
+  HARDWARE,
+  type FastenerLine,
   type Job,
   type Part,
   type Plan,
@@ -15,7 +18,7 @@ import {
 import { PartPicture } from '../drawing/PartPicture';
 import { Boards } from '../stages/cuts/Boards';
 import { SetupName, SetupWords } from '../stages/cuts/SetupWords';
-import { drawnIn, measured } from '../stages/build/BuildStage';
+import { drawnIn, joinedIn, measured } from '../stages/build/BuildStage';
 import { runs, useLabel } from '../stages/labels';
 import { useJob, usePlan } from '../state/hooks';
 import { Dim, Text } from '../words/Dim';
@@ -216,6 +219,7 @@ function StepSheet({ facts, step, number }: StepBlock) {
         {number}. <Words of={step.title} />{' '}
         <small>
           {step.work} min{step.wait > 0 ? `, then ${step.wait} min in clamps` : ''}
+          {step.where === 'room' ? ', where it stays' : ''}
         </small>
       </h2>
       <div>
@@ -224,6 +228,7 @@ function StepSheet({ facts, step, number }: StepBlock) {
           parts={drawnIn(step, facts.parts)}
           tags={step.adds.length + step.there.length <= 9}
           measure={measured(step, facts.parts)}
+          joints={joinedIn(step, facts.fastenings)}
           label="The step"
         />
         <ol>
@@ -240,12 +245,60 @@ function StepSheet({ facts, step, number }: StepBlock) {
       <p>
         <b>Pick up</b> <Words of={step.pickUp} />
       </p>
+      {step.settings.map((setting, at) => (
+        <p key={at}>
+          <b>Set</b> <Words of={setting} />
+        </p>
+      ))}
+      {step.sides && (
+        <p>
+          Diagonals read <span className="blank" /> and <span className="blank" />
+        </p>
+      )}
       {step.cautions.map((caution, at) => (
         <p key={at} className="caution">
           <Words of={caution} />
         </p>
       ))}
     </article>
+  );
+}
+
+/** A row of the list of fasteners: of one piece. */
+type FastenerRow = FastenerLine & { readonly piece: string };
+
+function FastenerSheet({ rows }: { readonly rows: readonly FastenerRow[] }) {
+  return (
+    <table className="print-table">
+      <thead>
+        <tr>
+          {['Piece', 'Fastener', 'Pilot', 'Clearance', 'Counterbore', 'Bit', 'Count'].map((head) => (
+            <th key={head}>{head}</th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map((row) => (
+          <tr key={`${row.piece} ${row.kind} ${row.size} ${row.pilot} ${row.counterbore}`}>
+            <td>{row.piece}</td>
+            <td>
+              <Text of={`${HARDWARE[row.kind]} ${row.size}`} /> {row.thread === 'fine' ? '' : row.thread}
+            </td>
+            <td>
+              <Text of={row.pilot} />
+            </td>
+            <td>
+              <Text of={row.clearance} />
+            </td>
+            <td>
+              <Text of={row.counterbore} />
+            </td>
+            <td>{row.bit}</td>
+            <td>{row.count}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
   );
 }
 
@@ -318,6 +371,17 @@ function sheetsOf(plan: Plan, job: Job, label: (id: string) => string, paper: Pa
       title: 'In this order',
       about: 'saw settings',
       body: <OrderSheet setups={setups} label={label} />,
+    }),
+  );
+  const fasteners = plan.pieces.flatMap(({ piece, fastenings }) =>
+    fastenerLines(fastenings, piece.copies).map((line): FastenerRow => ({ ...line, piece: piece.name })),
+  );
+  paginate(fasteners, () => 13, room - 12).forEach((rows, at) =>
+    sheets.push({
+      key: `fasteners${at}`,
+      title: 'Fasteners',
+      about: 'and what is drilled for them',
+      body: <FastenerSheet rows={rows} />,
     }),
   );
   for (const facts of plan.pieces) {

@@ -11,7 +11,7 @@ import {
 } from '@sill/core';
 import { moreRows } from '../drawing/BoardRow';
 import { pictureHeight } from '../drawing/PartPicture';
-import { drawnIn } from '../stages/build/BuildStage';
+import { drawnIn, joinedIn } from '../stages/build/BuildStage';
 
 export type Paper = 'letter' | 'a4';
 
@@ -35,9 +35,15 @@ export const stepHeight =
     const linesOf = (text: Phrase, letters: number) => Math.ceil(plain(text, 'in').length / letters);
     const { beside, across } = LETTERS[paper];
     const actions = step.actions.reduce((sum, action) => sum + linesOf(action.text, beside) * 5.3 + 1.7, 0);
-    const below = [...step.cautions, step.pickUp].reduce((sum, text) => sum + linesOf(text, across) * 5.3 + 1.2, 0);
-    const picture = Math.min(60, (66 * pictureHeight(drawnIn(step, facts.parts), PICTURE)) / PICTURE);
-    return Math.max(picture, actions) + below + 17;
+    const below = [...step.cautions, step.pickUp, ...step.settings].reduce(
+      (sum, text) => sum + linesOf(text, across) * 5.3 + 1.2,
+      0,
+    );
+    const picture = Math.min(
+      60,
+      (66 * pictureHeight(drawnIn(step, facts.parts), PICTURE, joinedIn(step, facts.fastenings))) / PICTURE,
+    );
+    return Math.max(picture, actions) + below + 17 + (step.sides ? 7 : 0);
   };
 
 /** Height of a board's drawing on paper, mm: a row of one height, or a sheet to the scale of a whole one and its sizes. */

@@ -55,6 +55,23 @@ export const drawingStyles = css`
       stroke-dasharray: 4 4;
       opacity: 0.75;
     }
+    & .fastened .glued {
+      fill: none;
+      stroke: var(--ochre);
+      stroke-width: 1.6;
+      stroke-dasharray: 1.5 3;
+      stroke-linecap: round;
+    }
+    & .fastened .screw {
+      stroke: var(--keel);
+      stroke-width: 1.8;
+      fill: none;
+    }
+    & .fastened .screw-head {
+      fill: var(--keel);
+      stroke: var(--sheet);
+      stroke-width: 0.8;
+    }
     & .marked .edge {
       stroke: var(--chalk);
       stroke-width: 2.2;

@@ -101,6 +101,79 @@ export const workStyles = css`
       color: var(--keel);
     }
   }
+  .joint-pictures {
+    display: grid;
+    gap: 6px;
+  }
+  .screw-picture {
+    width: 100%;
+    max-width: 250px;
+    & .wood {
+      fill: var(--sapwood);
+      stroke: var(--ink);
+      stroke-width: 1;
+    }
+    & .bore {
+      stroke: var(--soft);
+      stroke-width: 9;
+      stroke-linecap: round;
+      opacity: 0.35;
+      fill: none;
+    }
+    & .shank {
+      stroke: var(--keel);
+      stroke-width: 3;
+    }
+    & .head {
+      stroke: var(--keel);
+      stroke-width: 4;
+    }
+    & text {
+      font: 500 14px ${DISPLAY};
+      fill: var(--ink);
+    }
+  }
+  .ways-for {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 4px 20px;
+  }
+  .ways-scroll {
+    overflow-x: auto;
+  }
+  .ways {
+    border-collapse: collapse;
+    width: 100%;
+    & th,
+    & td {
+      text-align: left;
+      vertical-align: top;
+      padding: 8px 10px 8px 0;
+      border-bottom: 1px solid var(--line);
+    }
+    & tbody th {
+      font-weight: 600;
+      min-width: 210px;
+      & small {
+        display: block;
+        font-weight: 400;
+        font-size: 14px;
+        color: var(--soft);
+      }
+      & small.bad {
+        color: var(--keel);
+      }
+      & small.care {
+        color: var(--ochre);
+      }
+    }
+    & tr[data-now='true'] {
+      background: color-mix(in srgb, var(--moss) 12%, transparent);
+    }
+    & tr[data-trouble='true'] td {
+      color: var(--soft);
+    }
+  }
   .joint-pairs {
     display: flex;
     flex-wrap: wrap;
@@ -166,6 +239,27 @@ export const workStyles = css`
     & p {
       margin: 4px 0 0;
     }
+  }
+  .measured {
+    margin: 10px 0;
+    & summary {
+      cursor: pointer;
+      font: 600 16px ${DISPLAY};
+      min-height: 24px;
+    }
+  }
+  .measured-row {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 10px;
+    align-items: center;
+    margin-top: 10px;
+    & > .MuiTextField-root {
+      width: 148px;
+    }
+  }
+  .measured-line {
+    margin: 4px 0 0;
   }
   .step-buttons {
     display: flex;

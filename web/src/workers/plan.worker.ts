@@ -6,12 +6,15 @@ import {
   newPlanCache,
   planByMaterials,
   planJob,
+  waysOfJoint,
   type CutProblem,
   type Job,
+  type Nominal,
   type Plan,
   type SolveCache,
   type Solved,
   type TopOption,
+  type Way,
 } from '@sill/core';
 
 /** Pools of boards solved and pieces built before; the oldest go when there are many. */
@@ -73,6 +76,9 @@ const worker = {
   },
   compareTops(job: Job, plan: Plan, pieceId: string, today: string): readonly TopOption[] {
     return compareTops(job, plan, pieceId, { today, effort: 'quick', cache });
+  },
+  waysOfJoint(job: Job, pieceId: string, jointId: string, topNominal: Nominal, all: boolean): readonly Way[] {
+    return waysOfJoint(job, pieceId, jointId, topNominal, all);
   },
 };
 

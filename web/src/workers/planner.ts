@@ -1,6 +1,6 @@
 import { proxy, wrap, type Remote } from 'comlink';
 import { formatISO } from 'date-fns';
-import type { Job, Plan, TopOption } from '@sill/core';
+import type { Job, Nominal, Plan, TopOption, Way } from '@sill/core';
 import type { PlanWorker } from './plan.worker';
 
 const start = () => new Worker(new URL('./plan.worker.ts', import.meta.url), { type: 'module' });
@@ -30,6 +30,15 @@ export const planQuickly = (job: Job): Promise<Plan> => quickWorker().plan(job, 
 
 export const topOptions = (job: Job, plan: Plan, pieceId: string): Promise<readonly TopOption[]> =>
   quickWorker().compareTops(job, plan, pieceId, today());
+
+/** The ways to make a joint; for all of its kind where `all`. */
+export const jointWays = (
+  job: Job,
+  pieceId: string,
+  jointId: string,
+  topNominal: Nominal,
+  all: boolean,
+): Promise<readonly Way[]> => quickWorker().waysOfJoint(job, pieceId, jointId, topNominal, all);
 
 export function stopProof(): void {
   prover?.terminate();

@@ -4,7 +4,7 @@ import { PartPicture } from '../../drawing/PartPicture';
 import { Bench } from '../../frame/Bench';
 import { useTicks } from '../../state/useTicks';
 import { Words } from '../../words/Words';
-import { drawnIn, measured } from './BuildStage';
+import { drawnIn, joinedIn, measured } from './BuildStage';
 
 type Props = { readonly facts: Plan['pieces'][number]; readonly start: number; readonly onClose: () => void };
 
@@ -30,7 +30,12 @@ export function BenchMode({ facts, start, onClose }: Props) {
       title={<Words of={step.title} />}
       action={<Words of={action.text} />}
       picture={
-        <PartPicture parts={drawnIn(step, facts.parts)} measure={measured(step, facts.parts)} label="The step" />
+        <PartPicture
+          parts={drawnIn(step, facts.parts)}
+          measure={measured(step, facts.parts)}
+          joints={joinedIn(step, facts.fastenings)}
+          label="The step"
+        />
       }
       caution={step.cautions[0] && <Words of={step.cautions[0]} />}
       first={at === 0}

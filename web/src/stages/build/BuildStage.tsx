@@ -1,15 +1,16 @@
-import { Button } from '@mui/material';
+import { Button, ToggleButton, ToggleButtonGroup } from '@mui/material';
 import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import type { Part, Plan, Step } from '@sill/core';
+import type { Fastening, Part, Plan, Step } from '@sill/core';
 import { PartPicture, type Drawn } from '../../drawing/PartPicture';
-import { usePieceFacts } from '../../state/hooks';
+import { useChangePiece, usePieceFacts } from '../../state/hooks';
 import { useTicks } from '../../state/useTicks';
 import { Dim } from '../../words/Dim';
 import { Words } from '../../words/Words';
 import { StageHead } from '../StageHead';
 import { Waiting } from '../Waiting';
 import { BenchMode } from './BenchMode';
+import { AsBuilt, Diagonals } from './Measured';
 
 type Facts = Plan['pieces'][number];
 
@@ -18,6 +19,12 @@ export function drawnIn(step: Step, parts: readonly Part[]): readonly Drawn[] {
   const adds = new Set(step.adds);
   const there = new Set(step.there);
   return parts.map((part) => ({ part, as: adds.has(part.id) ? 'new' : there.has(part.id) ? 'there' : 'later' }));
+}
+
+/** The joints that a step makes. */
+export function joinedIn(step: Step, made: readonly Fastening[]): readonly Fastening[] {
+  const makes = new Set(step.makes);
+  return made.filter(({ joint }) => makes.has(joint.id));
 }
 
 /** The part whose length matters in a step: the one rail that is added. */
@@ -58,8 +65,9 @@ function Steps() {
     <>
       <StageHead
         title="Build"
-        about={`Step ${at + 1} of ${steps.length} · about ${minutes(step.work)}${step.wait > 0 ? `, then ${minutes(step.wait)} in clamps` : ''}`}
+        about={`Step ${at + 1} of ${steps.length} · about ${minutes(step.work)}${step.wait > 0 ? `, then ${minutes(step.wait)} in clamps` : ''}${step.where === 'room' ? ' · where it stays' : ''}`}
       >
+        <FirstChoice facts={facts} />
         <Button onClick={() => setBench(true)}>At the bench</Button>
       </StageHead>
       <div className="step-bar" role="group" aria-label="Steps">
@@ -82,6 +90,25 @@ function Steps() {
       />
       {bench && <BenchMode facts={facts} start={at} onClose={() => setBench(false)} />}
     </>
+  );
+}
+
+/** Top first or base first, where the piece has both. */
+function FirstChoice({ facts }: { readonly facts: Facts }) {
+  const change = useChangePiece(facts.piece.id);
+  const roles = new Set(facts.parts.map(({ role }) => role));
+  if (!roles.has('top') || roles.size < 2) return null;
+  return (
+    <ToggleButtonGroup
+      size="small"
+      exclusive
+      value={facts.piece.first}
+      onChange={(_, first: 'top' | 'base' | null) => first && change(['first'], first)}
+      aria-label="What is built first"
+    >
+      <ToggleButton value="top">Top first</ToggleButton>
+      <ToggleButton value="base">Base first</ToggleButton>
+    </ToggleButtonGroup>
   );
 }
 
@@ -119,6 +146,7 @@ type ViewProps = {
 function StepView({ facts, step, onNext, onBack }: ViewProps) {
   const { has, toggle, tick } = useTicks();
   const drawn = useMemo(() => drawnIn(step, facts.parts), [step, facts.parts]);
+  const joints = useMemo(() => joinedIn(step, facts.fastenings), [step, facts.fastenings]);
   const finish = () => {
     tick(step.actions.map((action) => action.id));
     onNext?.();
@@ -131,21 +159,31 @@ function StepView({ facts, step, onNext, onBack }: ViewProps) {
             parts={drawn}
             tags={step.adds.length + step.there.length <= 9}
             measure={measured(step, facts.parts)}
+            joints={joints}
             label="The step"
           />
-          <figcaption className="soft">Blue: added in this step. Dashed: joined later.</figcaption>
+          <figcaption className="soft">
+            Blue: added in this step. Dashed: joined later. Red: screws driven now. Dotted: glue.
+          </figcaption>
         </figure>
         <div className="sheet pick-up">
           <h3>Pick up for this step</h3>
           <p>
             <Words of={step.pickUp} piece={step.piece} />
           </p>
+          {step.settings.map((setting, at) => (
+            <p key={at}>
+              <Words of={setting} piece={step.piece} />
+            </p>
+          ))}
           {step.spacers.map((spacer) => (
             <p key={spacer.thickness}>
               Cut {spacer.count} spacers <Dim of={spacer.thickness} mark /> thick from an offcut.
             </p>
           ))}
         </div>
+        <Diagonals key={step.id} facts={facts} step={step} />
+        <AsBuilt key={`built ${step.id}`} facts={facts} step={step} />
       </div>
       <section aria-label="What to do">
         <h2 className="step-title">

@@ -1,23 +1,37 @@
-import type { Bit, Fastening, JointKind, Piece } from '@sill/core';
-import { CLIP_SLOT, listOf, dim } from '@sill/core';
+import { Button } from '@mui/material';
+import { useState } from 'react';
+import {
+  CLIP_SLOT,
+  dim,
+  listOf,
+  METHOD_ABOUT,
+  WAYS_FOR,
+  type Bit,
+  type Fastening,
+  type JointKind,
+  type Piece,
+} from '@sill/core';
 import { usePiece, usePieceFacts } from '../../state/hooks';
 import { Dim, Text } from '../../words/Dim';
 import { PartTag } from '../../words/PartTag';
 import { Words } from '../../words/Words';
 import { StageHead } from '../StageHead';
 import { Waiting } from '../Waiting';
+import { FastenerTable } from './FastenerTable';
 import { PocketPicture } from './PocketPicture';
+import { ScrewPicture } from './ScrewPicture';
+import { WaysDialog } from './WaysDialog';
 
 const KIND: Readonly<Record<JointKind, string>> = {
   edge: 'Boards, edge to edge',
-  'rail end': 'Rail ends, pocket screws',
-  'top clips': 'Top on base, clips',
-  'top screws': 'Top on base, screws',
+  'rail end': 'Rail ends',
+  'top clips': 'Top on base, free to move',
+  'top screws': 'Top on base, screwed',
   lap: 'Half laps',
-  glue: 'Glue and brads',
+  glue: 'Faces glued',
   lamination: 'Glue alone',
   screws: 'Screws through the face',
-  bolt: 'Bolts',
+  bolt: 'Bolted',
   dado: 'Dados',
   groove: 'Grooves, left loose',
   hinge: 'Hinges',
@@ -27,22 +41,14 @@ const KIND: Readonly<Record<JointKind, string>> = {
   rest: 'Rests, not fixed',
 };
 
-const BY: Readonly<Record<Fastening['by'], string>> = {
-  'pocket screws': 'pocket screws',
-  clips: 'clips',
-  screws: 'wood screws',
-  brads: 'glue and brads',
-  bolts: 'bolts',
-  glue: 'glue',
-  hardware: 'its own hardware',
-  nothing: 'nothing: it lies loose',
-};
+const held = (by: Fastening['by']): string =>
+  by === 'hardware' ? 'its own hardware' : by === 'nothing' ? 'nothing: it lies loose' : METHOD_ABOUT[by].name;
 
 /** Joints worked the same way stand together: same kind, setting, screw and positions. */
 export function alike(made: readonly Fastening[]): readonly (readonly Fastening[])[] {
   const groups = new Map<string, Fastening[]>();
   for (const item of made) {
-    const key = [item.joint.kind, item.jig, item.screw, item.face, item.positions.join()].join('|');
+    const key = [item.joint.kind, item.by, item.jig, item.screw, item.face, item.positions.join(), item.troubles.join()].join('|'); // prettier-ignore
     groups.set(key, [...(groups.get(key) ?? []), item]);
   }
   return [...groups.values()];
@@ -57,7 +63,7 @@ export function JointsStage() {
   const kinds = [...new Set(made.map((item) => item.joint.kind))];
   return (
     <>
-      <StageHead title="Joints" about={`${made.length} joints · ${screws} screws and clips`} />
+      <StageHead title="Joints" about={`${made.length} joints · ${screws} fasteners`} />
       <Waiting>
         <div className="stack">
           <p className="caution">
@@ -72,6 +78,15 @@ export function JointsStage() {
               ))}
             </section>
           ))}
+          {screws > 0 && (
+            <section className="sheet" aria-label="Fasteners">
+              <h2>Fasteners and what is drilled for them</h2>
+              <FastenerTable made={made} copies={piece!.copies} />
+              <p className="soft">
+                Pilots by the harder of the two woods. Try one on an offcut; the maker’s own chart comes first.
+              </p>
+            </section>
+          )}
         </div>
       </Waiting>
     </>
@@ -79,20 +94,39 @@ export function JointsStage() {
 }
 
 function JointGroup({ group, piece }: { readonly group: readonly Fastening[]; readonly piece: Piece }) {
-  const { jig, screw, positions, from, face, by, reaches } = group[0]!;
+  const [open, setOpen] = useState(false);
+  const facts = usePieceFacts()!;
+  const first = group[0]!;
+  const { jig, screw, positions, from, face, by, reaches, troubles, shanks, joint } = first;
   const where = listOf(positions.map((position): Bit => dim(position)));
+  const pockets = by === 'pocket screws';
+  const choice = WAYS_FOR[joint.kind].length > 1;
   return (
-    <article className="joint-group" data-short={!reaches}>
-      <p className="joint-pairs">
-        {group.map(({ joint, drilled, into }) => (
-          <span key={joint.id} className="pair">
-            <PartTag id={drilled.id} tag={drilled.tag} />→<PartTag id={into.id} tag={into.tag} />
-          </span>
-        ))}
-      </p>
-      {(by === 'pocket screws' || by === 'clips') && <PocketPicture fastening={group[0]!} />}
+    <article className="joint-group" data-short={!reaches || troubles.length > 0}>
+      <div>
+        <p className="joint-pairs">
+          {group.map(({ joint: one, drilled, into }) => (
+            <span key={one.id} className="pair">
+              <PartTag id={drilled.id} tag={drilled.tag} />→<PartTag id={into.id} tag={into.tag} />
+            </span>
+          ))}
+        </p>
+        {choice && (
+          <Button
+            size="small"
+            onClick={() => setOpen(true)}
+            aria-label={`Other ways to join ${first.drilled.tag} to ${first.into.tag}`}
+          >
+            Other ways
+          </Button>
+        )}
+      </div>
+      <div className="joint-pictures">
+        {(pockets || by === 'clips') && <PocketPicture fastening={first} />}
+        {shanks.length > 0 && by !== 'hardware' && <ScrewPicture fastening={first} />}
+      </div>
       <dl>
-        {by === 'pocket screws' ? (
+        {pockets && (
           <>
             <dt>Jig and collar</dt>
             <dd>
@@ -100,21 +134,23 @@ function JointGroup({ group, piece }: { readonly group: readonly Fastening[]; re
             </dd>
             <dt>Screw</dt>
             <dd>
-              <Text of={screw} /> coarse
+              <Text of={screw} /> {screw.endsWith('fine') ? '' : 'coarse'}
             </dd>
           </>
-        ) : by === 'clips' ? (
+        )}
+        {by === 'clips' && (
           <>
             <dt>Clip</dt>
             <dd>
               slot <Dim of={CLIP_SLOT} /> below the top edge
             </dd>
           </>
-        ) : (
+        )}
+        {!pockets && by !== 'clips' && (
           <>
             <dt>Held by</dt>
             <dd>
-              {BY[by]} {screw !== '' && <Text of={screw} />}
+              {held(by)} {screw !== '' && <Text of={screw} />}
             </dd>
           </>
         )}
@@ -126,11 +162,13 @@ function JointGroup({ group, piece }: { readonly group: readonly Fastening[]; re
             </dd>
             <dt>Where</dt>
             <dd>
-              <Words of={where} /> from the {from}, {face}
+              <Words of={where} /> from the {from}
+              {by !== 'dowels' && by !== 'biscuits' && by !== 'loose tenon' && `, ${face}`}
             </dd>
           </>
         )}
       </dl>
+      {open && <WaysDialog piece={piece} group={group} topNominal={facts.topNominal} onClose={() => setOpen(false)} />}
     </article>
   );
 }

@@ -1,0 +1,172 @@
+import fc from 'fast-check';
+import { inches } from '../length';
+import { clampCount, DEFAULT_SHOP, type Piece } from '../job';
+import { fastenings, type Fastening } from '../joinery';
+import { buildPiece, FAMILIES, newPiece, pieceFrom, refusal, STARTS, topCandidates, TOPS, type Family, type Top } from '../piece'; // prettier-ignore
+import { mended, piecesOf } from '../testing/pieces';
+import { plain } from '../words';
+import { faultsOfOrder, rackOf, stepsOf, type Step } from './index';
+
+const made = (piece: Piece, shop = DEFAULT_SHOP) => {
+  const model = buildPiece(piece, topCandidates(piece)[0]!, shop, 'in');
+  const joints = fastenings(model.joints, model.parts, 'in', piece, shop.drivers);
+  return { model, joints, steps: stepsOf(piece, model, joints, shop) };
+};
+const faults = (piece: Piece, change: (steps: readonly Step[]) => readonly Step[]) => {
+  const { model, joints, steps } = made(piece);
+  return faultsOfOrder(change(steps), model.parts, joints, DEFAULT_SHOP).map(({ why }) => why);
+};
+
+/** What is wrong with fasteners as they lie, from their numbers alone. */
+const strays = (joints: readonly Fastening[]) =>
+  joints.flatMap(({ joint, by, shanks, troubles }) =>
+    troubles.length > 0
+      ? [`${joint.id} ${by}: ${troubles.join()}`]
+      : shanks.flatMap(({ bite, left, held }) => [
+          ...(held ? [] : [`${joint.id} ${by}: wood is cut away`]),
+          ...(bite >= inches(1 / 4) - 1 ? [] : [`${joint.id} ${by}: bites ${bite / inches(1)}`]),
+          ...(left >= 0 || by === 'bolts' ? [] : [`${joint.id} ${by}: comes out by ${-left / inches(1)}`]),
+        ]),
+  );
+
+describe('every start of the gallery', () => {
+  test.each(STARTS.map((start) => [start.id, start] as const))(
+    '%s goes together, every fastener in its wood',
+    (_, start) => {
+      const { model, joints, steps } = made(pieceFrom(start, 'p'));
+      expect(strays(joints)).toEqual([]);
+      expect(faultsOfOrder(steps, model.parts, joints, DEFAULT_SHOP)).toEqual([]);
+    },
+  );
+});
+
+const PAIRS = FAMILIES.flatMap((family): readonly (readonly [string, Family, Top | null])[] =>
+  family.topped
+    ? TOPS.map((top) => [`${family.id} under ${top.id}`, family, top] as const)
+    : [[family.id, family, null] as const],
+);
+
+describe('every family with every top, random sizes and choices, top or base first', () => {
+  test.each(PAIRS)('%s', (_, family, top) => {
+    fc.assert(
+      fc.property(piecesOf(family, top, 'in'), fc.constantFrom('top' as const, 'base' as const), (wish, first) => {
+        if (top && refusal(wish, family, top)) return;
+        const piece = { ...mended(wish, 'in').piece, first };
+        const { model, joints, steps } = made(piece);
+        if (model.parts.length === 0) return;
+        // Where no way to fasten works the joint says so, and so may the order; in all others it must be right.
+        const troubled = joints.filter(({ troubles }) => troubles.length > 0);
+        const found = faultsOfOrder(steps, model.parts, joints, DEFAULT_SHOP).filter(
+          ({ why }) => troubled.length === 0 || !why.endsWith('no room for a driver'),
+        );
+        expect(found).toEqual([]);
+        expect(strays(joints.filter((item) => !troubled.includes(item)))).toEqual([]);
+        for (const step of steps) expect(step.clamps).toBeLessThanOrEqual(clampCount(DEFAULT_SHOP));
+      }),
+      { numRuns: 2, seed: 12 },
+    );
+  });
+});
+
+describe('an order that is wrong on purpose is refused, with the reason', () => {
+  const table = newPiece('t', 'standing');
+  const at = (steps: readonly Step[], name: string) => steps.findIndex(({ id }) => id === `t.${name}`);
+  test('right as it is', () => expect(faults(table, (steps) => steps)).toEqual([]));
+
+  test('a step left out: its joints are never made, and what needs them is not one yet', () => {
+    const why = faults(table, (steps) => steps.filter(({ id }) => id !== 't.end-1'));
+    expect(why).toContain('t.E1>L1 is made in no step');
+    expect(why.some((text) => text.includes('as one') && text.includes('not so yet'))).toBe(true);
+  });
+
+  test('the same step twice', () => {
+    const why = faults(table, (steps) => [...steps, steps[at(steps, 'end-1')]!]);
+    expect(why).toContain('t.E1>L1 is made in 2 steps');
+  });
+
+  test('a rail put on after the leg it holds: nothing holds the leg', () => {
+    const why = faults(table, (steps) =>
+      steps.map((step) =>
+        step.id === 't.end-1' ? { ...step, puts: [step.puts[0]!, step.puts[2]!, step.puts[1]!] } : step,
+      ),
+    );
+    expect(why.some((text) => text.endsWith('where nothing holds it'))).toBe(true);
+  });
+
+  test('a way in that goes through the other leg, more clamps than there are', () => {
+    const why = faults(table, (steps) =>
+      steps.map((step) =>
+        step.id === 't.end-1'
+          ? {
+              ...step,
+              clamps: 99,
+              puts: step.puts.map((put, k) => (k === 2 ? { ...put, way: [0, 1, 0] as const } : put)),
+            }
+          : step,
+      ),
+    );
+    expect(why).toContain('asks for 99 clamps of 8');
+    expect(why.some((text) => text.startsWith('the way in is blocked'))).toBe(true);
+  });
+
+  test('a notched shelf laid in last is refused: it goes in before the frames close', () => {
+    const shelf: Piece = { ...table, choices: { ...table.choices, below: 'ply shelf' } };
+    const { model, joints, steps } = made(shelf);
+    expect(faultsOfOrder(steps, model.parts, joints, DEFAULT_SHOP)).toEqual([]);
+    const order = steps.flatMap(({ puts }) => puts.flatMap(({ parts }) => parts));
+    // The second end frame comes after the shelf.
+    expect(order.lastIndexOf('t.L3')).toBeGreaterThan(order.indexOf('t.H1'));
+    const words = steps.flatMap(({ actions }) => actions.map(({ text }) => plain(text, 'in')));
+    expect(words.some((text) => text.includes('H1 must go in now') || text.includes('H1 goes in'))).toBe(true);
+  });
+
+  test('screws that are driven when their driver has no room any more', () => {
+    const { model, joints, steps } = made(table);
+    const narrow = { ...DEFAULT_SHOP, drivers: ['long bit' as const] };
+    const held = joints.map((item) => ({ ...item, shanks: item.shanks.map((shank) => ({ ...shank, from: [shank.from[0] + inches(3), shank.from[1], shank.from[2]] as const })) })); // prettier-ignore
+    const why = faultsOfOrder(steps, model.parts, held, narrow).map((fault) => fault.why);
+    expect(why.some((text) => text.endsWith('no room for a driver'))).toBe(true);
+  });
+});
+
+test('base first puts the frames before the top; top first the other way round', () => {
+  const order = (first: Piece['first']) => made({ ...newPiece('t', 'standing'), first }).steps.map(({ id }) => id);
+  const before = (list: readonly string[], a: string, b: string) => list.indexOf(`t.${a}`) < list.indexOf(`t.${b}`);
+  expect(before(order('base'), 'end-1', 'arrange-top')).toBe(true);
+  expect(before(order('top'), 'arrange-top', 'end-1')).toBe(true);
+});
+
+test('joints that only clamps hold go up in sittings that the glue stays open for, dry first', () => {
+  const piece: Piece = { ...newPiece('t', 'standing'), joins: { 'rail end': { by: 'dowels' } } };
+  const { steps, joints } = made(piece);
+  const glued = new Map(joints.map((item) => [item.joint.id, item.by]));
+  for (const step of steps) {
+    const clamped = step.makes.filter((id) => glued.get(id) === 'dowels').length;
+    if (clamped < 2) continue;
+    expect(step.clamps).toBeGreaterThan(0);
+    expect(step.actions.some(({ text }) => plain(text, 'in').includes('dry first'))).toBe(true);
+  }
+});
+
+test('what passes no door is joined where it stays, and says why', () => {
+  const narrow = { ...DEFAULT_SHOP, door: inches(20) };
+  const { steps } = made(newPiece('t', 'standing'), narrow);
+  const last = steps.find(({ id }) => id === 't.top-on')!;
+  expect(last.where).toBe('room');
+  expect(plain(last.actions[0]!.text, 'in')).toContain('the door 20');
+  const wide = made(newPiece('t', 'standing'), { ...DEFAULT_SHOP, door: inches(40), lift: 200 }).steps;
+  expect(wide.every(({ where }) => where === 'workshop')).toBe(true);
+});
+
+describe('out of square, worked by hand', () => {
+  test('30 by 40 racked by an eighth along the long side', () => {
+    // Far side slid by 1/8: diagonals sqrt(40.125^2 + 30^2) and sqrt(39.875^2 + 30^2).
+    const [long, short] = [Math.hypot(40.125, 30), Math.hypot(39.875, 30)].map((length) => inches(Math.round(length * 64) / 64)); // prettier-ignore
+    const racked = rackOf([inches(40), inches(30)], [long!, short!])!;
+    expect(racked.long).toBe('first');
+    expect(racked.push / inches(1)).toBeCloseTo(1 / 8, 1);
+    expect(racked.should).toBe(inches(50));
+  });
+  test('within 1/32 it is square', () =>
+    expect(rackOf([inches(40), inches(30)], [inches(50), inches(50 + 1 / 64)])).toBeNull());
+});

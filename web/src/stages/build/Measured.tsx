@@ -1,0 +1,153 @@
+import { Button, MenuItem, TextField } from '@mui/material';
+import { useState } from 'react';
+import { measurable, rackOf, WHOLE_TOP, type Length, type Part, type Plan, type Step } from '@sill/core';
+import { api } from '../../api';
+import { LengthField } from '../../fields/LengthField';
+import { useChangePiece } from '../../state/hooks';
+import { useErrand } from '../../state/useErrand';
+import { Dim } from '../../words/Dim';
+
+type Facts = Plan['pieces'][number];
+type Side = 'length' | 'width' | 'thickness';
+const SIDES: readonly Side[] = ['length', 'width', 'thickness'];
+
+/** A length that the digital tape sends, held where the plan says about so much. */
+function TapeButton({ about, onRead }: { readonly about: Length; readonly onRead: (length: Length) => void }) {
+  const { busy, run } = useErrand();
+  const [press, setPress] = useState(0);
+  return (
+    <Button
+      size="small"
+      disabled={busy}
+      onClick={() =>
+        run(async () => {
+          const { length } = await api.tape(about, press);
+          setPress(press + 1);
+          onRead(length);
+          return 'The tape sent its reading.';
+        })
+      }
+    >
+      From the tape
+    </Button>
+  );
+}
+
+/** Both diagonals as read, and which corner to push by how much. */
+export function Diagonals({ facts, step }: { readonly facts: Facts; readonly step: Step }) {
+  const change = useChangePiece(facts.piece.id);
+  if (!step.sides || step.diagonal === null) return null;
+  const [one, two] = facts.piece.diagonals[step.id] ?? [];
+  const read = [one ?? step.diagonal, two ?? step.diagonal] as const;
+  const known = facts.piece.diagonals[step.id] !== undefined;
+  const set = (at: 0 | 1, length: Length) =>
+    change(['diagonals', step.id], at === 0 ? [length, read[1]] : [read[0], length]);
+  const racked = known ? rackOf(step.sides, read) : null;
+  return (
+    <div className="sheet measured">
+      <h3>Diagonals</h3>
+      <div className="measured-row">
+        <LengthField
+          label="First, near left to far right"
+          value={read[0]}
+          least={1}
+          onChange={(length) => set(0, length)}
+        />
+        <TapeButton about={step.diagonal} onRead={(length) => set(0, length)} />
+        <LengthField
+          label="Second, near right to far left"
+          value={read[1]}
+          least={1}
+          onChange={(length) => set(1, length)}
+        />
+        <TapeButton about={step.diagonal + 127} onRead={(length) => set(1, length)} />
+      </div>
+      {known && (
+        <p role="status">
+          {racked ? (
+            <>
+              The {racked.long} is longer. Push its two corners towards each other until the long side has slid by{' '}
+              <Dim of={racked.push} about mark />: both then read <Dim of={racked.should} about mark />.
+            </>
+          ) : (
+            <>They match: it is square.</>
+          )}
+        </p>
+      )}
+    </div>
+  );
+}
+
+/** What a part measures as built: typed, or sent by the tape. What depends on it follows. */
+export function AsBuilt({ facts, step }: { readonly facts: Facts; readonly step: Step }) {
+  const change = useChangePiece(facts.piece.id);
+  const there = new Set([...step.adds, ...step.there]);
+  const parts = measurable(facts.parts).filter(({ id, tag }) =>
+    tag === WHOLE_TOP ? facts.parts.some((part) => part.role === 'top' && there.has(part.id)) : there.has(id),
+  );
+  const [tag, setTag] = useState('');
+  const [side, setSide] = useState<Side>('length');
+  const part = parts.find((one) => one.tag === tag) ?? parts.find(({ id }) => step.adds.includes(id)) ?? parts[0];
+  if (!part) return null;
+  const planned = (of: Part, which: Side): Length => (of.changed[which] as number | undefined) ?? of[which];
+  const said = facts.piece.asBuilt[part.tag];
+  const value = said?.[side] ?? planned(part, side);
+  const record = (length: Length) => change(['asBuilt', part.tag], { ...said, [side]: length });
+  const recorded = Object.entries(facts.piece.asBuilt).filter(([name]) => parts.some((one) => one.tag === name));
+  const forget = (name: string) =>
+    change(['asBuilt'], Object.fromEntries(Object.entries(facts.piece.asBuilt).filter(([other]) => other !== name)));
+  return (
+    <details className="sheet measured" open={recorded.length > 0}>
+      <summary>Measured as built</summary>
+      <div className="measured-row">
+        <TextField select label="Part" value={part.tag} onChange={(event) => setTag(event.target.value)}>
+          {parts.map((one) => (
+            <MenuItem key={one.tag} value={one.tag}>
+              {one.tag} {one.name}
+            </MenuItem>
+          ))}
+        </TextField>
+        <TextField select label="Side" value={side} onChange={(event) => setSide(event.target.value as Side)}>
+          {SIDES.map((one) => (
+            <MenuItem key={one} value={one}>
+              {one}
+            </MenuItem>
+          ))}
+        </TextField>
+        <LengthField key={`${part.tag} ${side}`} label="Reads" value={value} least={1} onChange={record} />
+        <TapeButton about={planned(part, side)} onRead={record} />
+      </div>
+      {part.fit !== null && (
+        <label className="tick">
+          <input
+            type="checkbox"
+            checked={said?.cut ?? false}
+            onChange={(event) => change(['asBuilt', part.tag], { ...said, cut: event.target.checked })}
+          />
+          <span>{part.tag} is cut</span>
+        </label>
+      )}
+      {recorded.map(([name, sizes]) => (
+        <p key={name} className="measured-line">
+          <strong>{name}</strong>{' '}
+          {SIDES.filter((one) => sizes[one] !== undefined).map((one) => (
+            <span key={one}>
+              {one} <Dim of={sizes[one]!} mark />{' '}
+            </span>
+          ))}
+          <Button size="small" onClick={() => forget(name)} aria-label={`Forget what ${name} measures`}>
+            Forget
+          </Button>
+        </p>
+      ))}
+      {facts.model.adaptations
+        .filter(({ measured }) => parts.some((one) => one.tag === measured))
+        .map(({ part: name, from, to, then, measured, changes }) => (
+          <p key={`${measured} ${name} ${changes}`} className="measured-line">
+            {name}: <Dim of={from} mark /> becomes <Dim of={to} mark />
+            {then === 'follows' ? ', in the plan' : `; it is cut: ${then}`}
+          </p>
+        ))}
+    </details>
+  );
+}

@@ -1,0 +1,155 @@
+import { Button, Dialog, DialogActions, DialogContent, DialogTitle } from '@mui/material';
+import { useEffect, useState } from 'react';
+import { LOOKS, METHOD_ABOUT, type Fastening, type Method, type Nominal, type Piece, type Way } from '@sill/core';
+import { useChangePiece, useJob } from '../../state/hooks';
+import { Text } from '../../words/Dim';
+import { cents } from '../../words/money';
+import { jointWays } from '../../workers/planner';
+
+type Props = {
+  readonly piece: Piece;
+  readonly group: readonly Fastening[];
+  readonly topNominal: Nominal;
+  readonly onClose: () => void;
+};
+
+const TROUBLE: Readonly<Record<NonNullable<Way['trouble']>, string>> = {
+  'no bite': 'too little wood for the screw',
+  'comes out': 'the screw would come out',
+  'meets another': 'its screws meet others',
+  'wood is cut away': 'the wood is cut away there',
+  'no room': 'no room for your drivers',
+  'not possible': 'the parts do not allow it',
+};
+
+/** Every way to make some joints, side by side, for these alone or for all of their kind. */
+export function WaysDialog({ piece, group, topNominal, onClose }: Props) {
+  const job = useJob();
+  const change = useChangePiece(piece.id);
+  const first = group[0]!;
+  const [all, setAll] = useState(true);
+  const [found, setFound] = useState<{ readonly key: string; readonly ways: readonly Way[] } | null>(null);
+  const [failed, setFailed] = useState(false);
+  const key = `${first.joint.id} ${all}`;
+  useEffect(() => {
+    let current = true;
+    jointWays(job, piece.id, first.joint.id, topNominal, all).then(
+      (ways) => current && setFound({ key, ways }),
+      () => current && setFailed(true),
+    );
+    return () => {
+      current = false;
+    };
+  }, [job, piece.id, first.joint.id, topNominal, all, key]);
+  const ways = found?.key === key ? found.ways : null;
+  const keysOf = () => (all ? [first.joint.kind] : group.map(({ joint }) => joint.id.slice(piece.id.length + 1)));
+  const take = (by: Method) => {
+    const kept = Object.entries(piece.joins).filter(
+      ([name]) => !(all && group.some(({ joint }) => name === joint.id.slice(piece.id.length + 1))),
+    );
+    change(['joins'], { ...Object.fromEntries(kept), ...Object.fromEntries(keysOf().map((name) => [name, { ...piece.joins[name], by }])) }); // prettier-ignore
+    onClose();
+  };
+  const set = (extra: { readonly flip?: boolean; readonly plugs?: boolean }) =>
+    change(['joins'], { ...piece.joins, ...Object.fromEntries(keysOf().map((name) => [name, { ...piece.joins[name], ...extra }])) }); // prettier-ignore
+  const said = piece.joins[keysOf()[0]!];
+  return (
+    <Dialog open onClose={onClose} maxWidth="md" fullWidth aria-labelledby="ways-title">
+      <DialogTitle id="ways-title">
+        Ways to join {first.drilled.tag} to {first.into.tag}
+        {group.length > 1 && ` and ${group.length - 1} more like it`}
+      </DialogTitle>
+      <DialogContent>
+        <p className="ways-for" role="group" aria-label="For which joints">
+          <label>
+            <input type="radio" checked={all} onChange={() => setAll(true)} /> all of this kind
+          </label>
+          <label>
+            <input type="radio" checked={!all} onChange={() => setAll(false)} /> only{' '}
+            {group.length === 1 ? 'this one' : `these ${group.length}`}
+          </label>
+        </p>
+        {failed ? (
+          <p role="alert">The ways could not be worked out. Close this and try again.</p>
+        ) : ways === null ? (
+          <p role="status">Trying every way in the whole piece…</p>
+        ) : (
+          <div className="ways-scroll">
+            <table className="ways">
+              <thead>
+                <tr>
+                  <th>Way</th>
+                  <th>Pulls</th>
+                  <th>Shows</th>
+                  <th>Time</th>
+                  <th>Cost</th>
+                  <td />
+                </tr>
+              </thead>
+              <tbody>
+                {ways.map((way) => (
+                  <tr key={way.by} data-now={way.now} data-trouble={way.trouble !== null}>
+                    <th scope="row">
+                      {way.name}
+                      {way.count > 0 && (
+                        <small>
+                          {way.count} × <Text of={way.size === '' ? 'clip' : way.size} />
+                        </small>
+                      )}
+                      <small>{way.when}</small>
+                      {way.trouble && <small className="bad">Not here: {TROUBLE[way.trouble]}.</small>}
+                      {way.lacks.length > 0 && (
+                        <small className="care">Your shop lacks a {way.lacks.join(' and a ')}.</small>
+                      )}
+                    </th>
+                    <td>{way.pounds > 0 ? `about ${way.pounds} lb` : 'only glue'}</td>
+                    <td>{LOOKS[way.look]}</td>
+                    <td>{way.minutes} min</td>
+                    <td>{way.cents === null ? 'not sold here' : cents(way.cents)}</td>
+                    <td>
+                      {way.now ? (
+                        <span className="soft">as it is</span>
+                      ) : (
+                        <Button onClick={() => take(way.by)} aria-label={`Take ${way.name}`}>
+                          Take it
+                        </Button>
+                      )}
+                    </td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          </div>
+        )}
+        {first.by === 'pocket screws' && (
+          <p className="ways-for">
+            <label>
+              <input
+                type="checkbox"
+                checked={said?.flip ?? false}
+                onChange={(event) => set({ flip: event.target.checked })}
+              />{' '}
+              pockets on the other face
+            </label>
+            <label>
+              <input
+                type="checkbox"
+                checked={said?.plugs ?? false}
+                onChange={(event) => set({ plugs: event.target.checked })}
+              />{' '}
+              plug the pockets
+            </label>
+          </p>
+        )}
+        <p className="soft">
+          Pull is straight apart, by the formulas for screws and the shear of glue, with a factor of five: to compare
+          ways by, not a rating. Time and cost are for one joint.{' '}
+          {METHOD_ABOUT[first.by as Method]?.glued && 'Glue is not counted.'}
+        </p>
+      </DialogContent>
+      <DialogActions>
+        <Button onClick={onClose}>Close</Button>
+      </DialogActions>
+    </Dialog>
+  );
+}
