@@ -63,14 +63,15 @@ export function poundsFor(item: Fastening): number {
       return 250 * shanks.length;
     case 'dowels': {
       const across = inchesOf(item.screw.split(' x ')[0]!);
-      const glued = Math.PI * across * bites * GLUE_POUNDS;
+      // A round hole bears on long grain over part of its wall only.
+      const glued = 0.7 * Math.PI * across * bites * GLUE_POUNDS;
       return Math.min(glued, shanks.length * (Math.PI / 4) * across ** 2 * DOWEL_PSI) + sideGrain(item);
     }
     case 'biscuits':
       return shanks.length * 90 + sideGrain(item);
     case 'loose tenon': {
       const wide = inchesOf(item.screw.split(' x ')[1] ?? '1');
-      return shanks.length * 2 * wide * toInches(lengthOf(item.screw)) * 0.5 * GLUE_POUNDS * 0.7 + sideGrain(item);
+      return shanks.length * 2 * wide * toInches(lengthOf(item.screw)) * 0.5 * GLUE_POUNDS + sideGrain(item);
     }
     case 'mortise and tenon': {
       const deep =

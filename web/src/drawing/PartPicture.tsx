@@ -170,9 +170,19 @@ function framed(parts: readonly Drawn[], view: View, width: number) {
 export const pictureHeight = (parts: readonly Drawn[], width: number, joints: readonly Fastening[] = []): number =>
   framed(parts, viewOnJoints(parts, joints), width).height;
 
-/** The corner that shows the heads of what is driven, else what is new. */
+/** The corner that shows where the screws are driven, else what is new. */
 const viewOnJoints = (parts: readonly Drawn[], joints: readonly Fastening[]): View =>
-  viewOnHeads(joints.flatMap(({ shanks }) => shanks.filter(({ driven }) => driven).map(({ direction }) => direction)), viewOf(parts)); // prettier-ignore
+  viewOnHeads(
+    joints.flatMap(({ shanks, drilled, into }) =>
+      shanks
+        .filter(({ driven }) => driven)
+        .map(({ from, direction, behind, through }) => ({
+          point: add(from, times(direction, -behind)),
+          through: solidOf(through === drilled.id ? drilled : into),
+        })),
+    ),
+    viewOf(parts),
+  );
 
 /** Joints of more fasteners than this are drawn without them: they would hide the parts. */
 const MOST_SHANKS = 120;

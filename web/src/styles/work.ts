@@ -80,14 +80,14 @@ export const workStyles = css`
   }
   .joint-group {
     display: grid;
-    grid-template-columns: 150px minmax(0, 300px) minmax(0, 1fr);
+    grid-template-columns: 132px minmax(0, 1.45fr) minmax(0, 1fr);
     gap: 6px 18px;
     padding: 12px 0;
     align-items: center;
     border-top: 1px solid var(--line);
     & dl {
       display: grid;
-      grid-template-columns: 120px minmax(0, 1fr);
+      grid-template-columns: 96px minmax(0, 1fr);
       gap: 2px 10px;
       margin: 0;
     }
@@ -103,7 +103,9 @@ export const workStyles = css`
   }
   .joint-pictures {
     display: grid;
-    gap: 6px;
+    grid-template-columns: repeat(auto-fit, minmax(150px, 1fr));
+    align-items: center;
+    gap: 6px 14px;
   }
   .screw-picture {
     width: 100%;
@@ -150,6 +152,9 @@ export const workStyles = css`
       vertical-align: top;
       padding: 8px 10px 8px 0;
       border-bottom: 1px solid var(--line);
+    }
+    & td:not(:nth-child(3)) {
+      white-space: nowrap;
     }
     & tbody th {
       font-weight: 600;

@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react';
 import { LOOKS, METHOD_ABOUT, type Fastening, type Method, type Nominal, type Piece, type Way } from '@sill/core';
 import { useChangePiece, useJob } from '../../state/hooks';
 import { Text } from '../../words/Dim';
-import { cents } from '../../words/money';
+import { dollars } from '../../words/money';
 import { jointWays } from '../../workers/planner';
 
 type Props = {
@@ -79,7 +79,7 @@ export function WaysDialog({ piece, group, topNominal, onClose }: Props) {
               <thead>
                 <tr>
                   <th>Way</th>
-                  <th>Pulls</th>
+                  <th>Holds</th>
                   <th>Shows</th>
                   <th>Time</th>
                   <th>Cost</th>
@@ -105,7 +105,7 @@ export function WaysDialog({ piece, group, topNominal, onClose }: Props) {
                     <td>{way.pounds > 0 ? `about ${way.pounds} lb` : 'only glue'}</td>
                     <td>{LOOKS[way.look]}</td>
                     <td>{way.minutes} min</td>
-                    <td>{way.cents === null ? 'not sold here' : cents(way.cents)}</td>
+                    <td>{way.cents === null ? 'not sold here' : dollars(way.cents)}</td>
                     <td>
                       {way.now ? (
                         <span className="soft">as it is</span>
