@@ -8,6 +8,7 @@ import {
   compareTops,
   DEFAULT_SHOP,
   demoJob,
+  fastenings,
   inches,
   newJob,
   newPlanCache,
@@ -17,6 +18,7 @@ import {
   solidOf,
   solve,
   STARTS,
+  stepsOf,
   topCandidates,
   usualSeconds,
   type CutProblem,
@@ -118,11 +120,16 @@ function shapes() {
       parts: build(0).parts.length,
       'build ms': median(15, build),
       'with bodies ms': median(15, (run) => build(run).parts.forEach((part) => outlinedFaces(solidOf(part)))),
+      'joints and order ms': median(15, (run) => {
+        const of = piece(run);
+        const model = build(run);
+        stepsOf(of, model, fastenings(model.joints, model.parts, 'in', of), DEFAULT_SHOP);
+      }),
       'whole plan ms': median(15, plan),
     };
   });
   print(
-    'Every kind of piece, median of 15 changed sizes. "With bodies" is what the model needs to be drawn anew.',
+    'Every kind of piece, median of 15 changed sizes. "With bodies" is what the model needs to be drawn anew; joints and order: built, every fastener placed, the steps found.',
     rows,
   );
 }
@@ -309,11 +316,10 @@ function memory(integer: IntegerSolver) {
   ]);
 }
 
-process.stdout.write(`Node ${process.version}, ${cpus().length} cores\n`);
-await planning();
-shapes();
+const SECTIONS = { planning, shapes, cutting, sheets, beside, memory } as const;
+/** All of them, or those that are named: `npm run bench -- shapes`. */
+const named = process.argv.slice(2).filter((name): name is keyof typeof SECTIONS => name in SECTIONS);
 const integer = await loadIntegerSolver();
-cutting(integer);
-sheets(integer);
-beside(integer);
-memory(integer);
+process.stdout.write(`Node ${process.version}, ${cpus().length} cores\n`);
+for (const name of named.length > 0 ? named : (Object.keys(SECTIONS) as (keyof typeof SECTIONS)[]))
+  await SECTIONS[name](integer);

@@ -40,7 +40,7 @@ test('a newcomer has a priced buying list in under two minutes and no more than 
   await page.getByRole('link', { name: /^Cuts/ }).click();
   await expect(page.locator('svg.board').first()).toBeVisible();
   await page.getByRole('link', { name: /^Joints/ }).click();
-  await expect(page.getByText('Rail ends, pocket screws')).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Rail ends' })).toBeVisible();
   await page.getByRole('link', { name: /^Build/ }).click();
   await expect(page.getByRole('heading', { name: 'Glue up the legs L1, L2, L3 and L4' })).toBeVisible();
   await page.getByRole('button', { name: 'Print shop packet' }).click();

@@ -188,7 +188,7 @@ test('cuts: boards chosen for fewest boards, with what that costs; back to the c
 
 test('build: actions are ticked, at the bench one at a time by Space', async ({ page, sill }) => {
   const id = await copyOfDemo(sill);
-  await page.goto(`/jobs/${id}/build?step=10`);
+  await page.goto(`/jobs/${id}/build?step=9`);
   await expect(page.getByRole('heading', { name: /Join the left end frame/ })).toBeVisible();
   await page.getByRole('checkbox').first().check();
   await page.getByRole('button', { name: 'At the bench' }).click();

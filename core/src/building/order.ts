@@ -41,10 +41,14 @@ function waysFor(body: Body, joints: readonly Fastening[]): readonly Vec[] {
 /** The room behind a joint's screws with so much there, and the driver that fits. */
 export function accessTo(joint: Fastening, there: readonly Part[], drivers: Shop['drivers']): Access {
   let room = Infinity;
+  const solidsBut = new Map<string, readonly Solid[]>();
   for (const shank of joint.shanks) {
     if (!shank.driven) continue;
-    const others = there.filter((part) => part.id !== shank.through && standsFast(part));
-    room = Math.min(room, roomBehind(shank, others.map(solidOf)));
+    const others =
+      solidsBut.get(shank.through) ??
+      there.filter((part) => part.id !== shank.through && standsFast(part)).map(solidOf);
+    solidsBut.set(shank.through, others);
+    room = Math.min(room, roomBehind(shank, others));
   }
   return { joint, room, driver: room === Infinity ? (drivers[0] ?? 'long bit') : driverFor(room, drivers) };
 }

@@ -1,7 +1,7 @@
 import { inches, type Length, type Units } from '../length';
 import { DEFAULT_SHOP, type Method, type Piece, type Shop } from '../job';
 import { boxOf, hasTongue, joinOf, solidOf, type Joint, type Part } from '../piece';
-import { add, dot, sub, times, type Solid, type Vec } from '../solid';
+import { add, dot, outOf, sub, times, type Solid, type Vec } from '../solid';
 import { isBoard, isSheet, SPECIES, speciesOf } from '../stock';
 import { hardwareShanks } from './hardware';
 import { layoutOf, type Layout, type Site } from './laying';
@@ -78,6 +78,8 @@ const faultOf = (shank: Shank, { bite, leaves }: Layout): Trouble | null =>
 type Access = {
   readonly around: (through: string) => readonly Solid[];
   readonly rooms: readonly Length[];
+  /** It is the same all along: where one place has no room, none has. */
+  readonly alike: boolean;
 };
 
 /** Lays a joint's fasteners on one face, each moved along as little as need be. */
@@ -86,7 +88,7 @@ function placeOn(
   face: 1 | -1,
   { meeting }: Site,
   taken: readonly Shank[],
-  { around, rooms }: Access,
+  { around, rooms, alike }: Access,
 ): Placed {
   const [low, high] = meeting.spans[layout.run]!;
   const offsets = Array.from(
@@ -108,7 +110,7 @@ function placeOn(
       if (trouble === null) {
         const room = shank.driven && rooms.length > 0 ? roomBehind(shank, around(shank.through)) : Infinity;
         able.push({ shank, room });
-        if (room >= (rooms[0] ?? 0)) break;
+        if (room >= (rooms[0] ?? 0) || (alike && room < rooms.at(-1)!)) break;
       } else usual ??= { shank, trouble };
     }
     // The nearest with room for the longest driver that any place has room for; what comes last must have some.
@@ -134,6 +136,18 @@ function hiddenSide(part: Part, axis: 0 | 1 | 2, middle: Vec): 1 | -1 {
   const own: Vec = times(add(box.min, box.max), 1 / 2);
   return dot(way, sub(middle, own)) >= 0 ? 1 : -1;
 }
+
+/** Whether a part is near enough to a meeting to be in a driver's way. */
+function isNear(part: Part, first: Part, { spans }: Meeting): boolean {
+  const corners = [0, 1].flatMap((x) => [0, 1].flatMap((y) => [0, 1].map((z) => outOf(first.frame, [spans[0]![x]!, spans[1]![y]!, spans[2]![z]!])))); // prettier-ignore
+  const { min, max } = boxOf(part);
+  return ([0, 1, 2] as const).every((axis) => {
+    const values = corners.map((corner) => corner[axis]);
+    return min[axis] < Math.max(...values) + REACH && max[axis] > Math.min(...values) - REACH;
+  });
+}
+/** A fastener and the longest driver behind it. */
+const REACH = inches(20);
 
 /** The method of a joint: what the person says where the kind allows it, else the usual one. */
 function methodOf(joint: Joint, said: Piece['joins'][string] | null): Means {
@@ -217,14 +231,18 @@ export function fasten(
   const edges = joint.kind === 'edge' || (joint.kind === 'lamination' && by !== 'glue');
   const { least } = room;
   const mates = room.mates(joint);
+  const near = (onTop || mates.length === 0 ? room.parts : mates).filter((part) => standsFast(part) && isNear(part, drilled, meeting)); // prettier-ignore
+  const solids = new Map<string, readonly Solid[]>();
   const access: Access = {
-    around: (through) =>
-      (onTop || mates.length === 0 ? room.parts : mates)
-        .filter((part) => part.id !== through && standsFast(part))
-        .map(solidOf),
-    // A panel is joined with nothing round it. What is fixed to the top comes last, a rail's second end after its first:
+    around: (through) => {
+      const known = solids.get(through) ?? near.filter(({ id }) => id !== through).map(solidOf);
+      solids.set(through, known);
+      return known;
+    },
+    // A panel is joined with nothing round it, a drawer or a door on the bench. What is fixed to the top comes last, a rail's second end after its first:
     // there must be room then. For the others there may be, before the next part comes.
-    rooms: edges && mates.length === 0 ? [] : onTop || mates.length > 0 ? [Math.max(least, DRIVER_ROOM['short bit']), least] : [DRIVER_ROOM['short bit'], least, 0], // prettier-ignore
+    rooms: (edges && mates.length === 0) || (!standsFast(drilled) && !standsFast(into)) ? [] : onTop || mates.length > 0 ? [Math.max(least, DRIVER_ROOM['short bit']), least] : [DRIVER_ROOM['short bit'], least, 0], // prettier-ignore
+    alike: edges,
   };
   const placed = order
     .map((face) => placeOn(layout, face, site, taken, access))

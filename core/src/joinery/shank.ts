@@ -72,17 +72,31 @@ const boredOf = (shank: Laid): readonly [Vec, Vec] => [add(shank.from, times(sha
 /** Wood that must stay between two bores. */
 const WALL: Length = inches(1 / 16);
 
+/** Middle and half length of all that is bored for a shank. */
+type Extent = { readonly middle: Vec; readonly half: number };
+const extents = new WeakMap<Laid, Extent>();
+function extentOf(shank: Laid): Extent {
+  const known = extents.get(shank);
+  if (known) return known;
+  const half = (shank.length + shank.behind) / 2;
+  const extent = { middle: add(shank.from, times(shank.direction, shank.length - half)), half };
+  extents.set(shank, extent);
+  return extent;
+}
+
 /** Whether two bores run into each other, a thin wall between them counted. */
 export function clash(a: Laid, b: Laid): boolean {
-  const far = a.length + a.behind + b.length + b.behind + a.hole + b.hole + a.radius + b.radius + WALL;
-  if (([0, 1, 2] as const).some((axis) => Math.abs(a.from[axis] - b.from[axis]) > far)) return false;
+  const [one, two] = [extentOf(a), extentOf(b)];
+  const far = one.half + two.half + Math.max(a.hole, a.radius) + Math.max(b.hole, b.radius) + WALL;
+  const [x, y, z] = [one.middle[0] - two.middle[0], one.middle[1] - two.middle[1], one.middle[2] - two.middle[2]];
+  if (x * x + y * y + z * z > far * far) return false;
   // The wide hole lies behind the head only; before it the shank is thin.
   const stretches = (shank: Laid) =>
     [
       { of: boredOf({ ...shank, behind: 0 }), radius: shank.radius },
       ...(shank.behind > 0 ? [{ of: [boredOf(shank)[0], shank.from] as const, radius: shank.hole }] : []),
     ] as const;
-  return stretches(a).some((one) =>
-    stretches(b).some((two) => apartBy(one.of, two.of) < one.radius + two.radius + WALL),
+  return stretches(a).some((first) =>
+    stretches(b).some((second) => apartBy(first.of, second.of) < first.radius + second.radius + WALL),
   );
 }

@@ -6,6 +6,17 @@ import { solidOf } from './shape';
 
 /** Weight in lb of a part, from its volume and its density (Wood Handbook), or as stated for what is bought. */
 export function weightOf(part: Part): number {
+  const known = weights.get(part);
+  if (known !== undefined) return known;
+  const weight = weighed(part);
+  weights.set(part, weight);
+  return weight;
+}
+
+/** Kept with the part: what it becomes part of is weighed again and again. */
+const weights = new WeakMap<Part, number>();
+
+function weighed(part: Part): number {
   if (part.bought || part.material === 'bought') return (part.bought?.pounds ?? 0) * part.count;
   const cubicInches = part.loose
     ? toInches(part.length) * toInches(part.width) * toInches(part.thickness)

@@ -44,32 +44,56 @@ function shared(a: readonly Flat[], b: readonly Flat[]): readonly Flat[] {
   return rest;
 }
 
-/** Quick answer along an axis: boxes that do not overlap across it slide past each other; so does what is behind. */
-function passes(moving: Solid, still: Solid, direction: Vec): boolean {
-  const along = ([0, 1, 2] as const).find((axis) => Math.abs(direction[axis]) > 1 - 1e-9);
-  const [[lowA, highA], [lowB, highB]] = [limitsOf(moving), limitsOf(still)];
-  if (along === undefined) return false;
-  const aside = ([0, 1, 2] as const).some((axis) => axis !== along && (lowA[axis] > highB[axis] - SLIDES || lowB[axis] > highA[axis] - SLIDES)); // prettier-ignore
-  return aside || (direction[along] > 0 ? highB[along] <= lowA[along] + SLIDES : lowB[along] >= highA[along] - SLIDES);
+/** A cell with its limits, and whether it fills them: a box along the axes. */
+type Bounded = { readonly cell: Cell; readonly low: Vec; readonly high: Vec; readonly box: boolean };
+const bounded = new WeakMap<Cell, Bounded>();
+function boundsOfCell(cell: Cell): Bounded {
+  const known = bounded.get(cell);
+  if (known) return known;
+  const [low, high] = limitsOf([cell]);
+  const box = cell.length === 6 && cell.every(({ normal }) => normal.some((value) => Math.abs(value) > 1 - 1e-9));
+  const made = { cell, low, high, box };
+  bounded.set(cell, made);
+  return made;
 }
+
+type Limits = { readonly low: Vec; readonly high: Vec };
+/** Along an axis things whose boxes do not overlap across it slide past each other; so does what is behind. */
+const passes = (a: Limits, b: Limits, along: 0 | 1 | 2, forward: boolean): boolean =>
+  ([0, 1, 2] as const).some(
+    (axis) => axis !== along && (a.low[axis] > b.high[axis] - SLIDES || b.low[axis] > a.high[axis] - SLIDES),
+  ) || (forward ? b.high[along] <= a.low[along] + SLIDES : b.low[along] >= a.high[along] - SLIDES);
 
 /**
  * Whether one body stands in the way of another that moves in a direction without end. Neither fills the space of the
  * other; for two convex bodies it then holds for all their common shadow what holds at one point of it: one is ahead.
  */
 export function blocks(moving: Solid, still: Solid, direction: Vec): boolean {
-  if (passes(moving, still, direction)) return false;
+  const along = ([0, 1, 2] as const).find((axis) => Math.abs(direction[axis]) > 1 - 1e-9);
+  const forward = along !== undefined && direction[along] > 0;
+  const limits = (solid: Solid): Limits => {
+    const [low, high] = limitsOf(solid);
+    return { low, high };
+  };
+  if (along !== undefined && passes(limits(moving), limits(still), along, forward)) return false;
   const plane = squareTo(direction);
-  const shadows = still.map((cell) => shadowOf(cell, plane));
   return moving.some((cell) => {
-    const own = shadowOf(cell, plane);
-    return still.some((other, at) => {
-      const both = shared(own, shadows[at]!);
+    const own = boundsOfCell(cell);
+    let shadow: readonly Flat[] | null = null;
+    return still.some((other) => {
+      const its = boundsOfCell(other);
+      if (along !== undefined) {
+        if (passes(own, its, along, forward)) return false;
+        // Two boxes that overlap across, one not behind the other: it is ahead.
+        if (own.box && its.box) return true;
+      }
+      shadow ??= shadowOf(cell, plane);
+      const both = shared(shadow, shadowOf(other, plane));
       if (both.length < 3) return false;
       const [x, y] = both.reduce<Flat>(([sx, sy], [px, py]) => [sx + px / both.length, sy + py / both.length], [0, 0]);
       const from = add(times(plane[0], x), times(plane[1], y));
-      const [mine, its] = [rayIn(cell, from, direction), rayIn(other, from, direction)];
-      return mine !== null && its !== null && its[0] + its[1] > mine[0] + mine[1];
+      const [mine, ahead] = [rayIn(cell, from, direction), rayIn(other, from, direction)];
+      return mine !== null && ahead !== null && ahead[0] + ahead[1] > mine[0] + mine[1];
     });
   });
 }

@@ -35,7 +35,7 @@ export function Margin() {
   const notes = useNotes();
   const change = useChange();
   return (
-    <aside className="margin" aria-label="Margin notes">
+    <aside className="margin" aria-label="Margin notes" tabIndex={0}>
       <h2>Margin notes</h2>
       {notes.length === 0 && <p className="soft">Nothing to note here.</p>}
       <ol>

@@ -7,9 +7,6 @@ import {
   isPoured,
   offerName,
   printMaterial,
-  fastenerLines,
-  HARDWARE,
-  type FastenerLine,
   type Job,
   type Part,
   type Plan,
@@ -34,6 +31,7 @@ import {
   type Paper,
   type StepBlock,
 } from './heights';
+import { FastenerSheet, fastenerRows } from './Fasteners';
 import { PaperChoice } from './PaperChoice';
 import { paginate } from './paginate';
 
@@ -264,44 +262,6 @@ function StepSheet({ facts, step, number }: StepBlock) {
   );
 }
 
-/** A row of the list of fasteners: of one piece. */
-type FastenerRow = FastenerLine & { readonly piece: string };
-
-function FastenerSheet({ rows }: { readonly rows: readonly FastenerRow[] }) {
-  return (
-    <table className="print-table">
-      <thead>
-        <tr>
-          {['Piece', 'Fastener', 'Pilot', 'Clearance', 'Counterbore', 'Bit', 'Count'].map((head) => (
-            <th key={head}>{head}</th>
-          ))}
-        </tr>
-      </thead>
-      <tbody>
-        {rows.map((row) => (
-          <tr key={`${row.piece} ${row.kind} ${row.size} ${row.pilot} ${row.counterbore}`}>
-            <td>{row.piece}</td>
-            <td>
-              <Text of={`${HARDWARE[row.kind]} ${row.size}`} /> {row.thread === 'fine' ? '' : row.thread}
-            </td>
-            <td>
-              <Text of={row.pilot} />
-            </td>
-            <td>
-              <Text of={row.clearance} />
-            </td>
-            <td>
-              <Text of={row.counterbore} />
-            </td>
-            <td>{row.bit}</td>
-            <td>{row.count}</td>
-          </tr>
-        ))}
-      </tbody>
-    </table>
-  );
-}
-
 /** Parts that are alike but for their tag, in one row. */
 function alike(parts: readonly Part[]): readonly (readonly Part[])[] {
   const rows = new Map<string, Part[]>();
@@ -373,10 +333,7 @@ function sheetsOf(plan: Plan, job: Job, label: (id: string) => string, paper: Pa
       body: <OrderSheet setups={setups} label={label} />,
     }),
   );
-  const fasteners = plan.pieces.flatMap(({ piece, fastenings }) =>
-    fastenerLines(fastenings, piece.copies).map((line): FastenerRow => ({ ...line, piece: piece.name })),
-  );
-  paginate(fasteners, () => 13, room - 12).forEach((rows, at) =>
+  paginate(fastenerRows(plan), () => 13, room - 12).forEach((rows, at) =>
     sheets.push({
       key: `fasteners${at}`,
       title: 'Fasteners',

@@ -1,0 +1,78 @@
+import { copyOfDemo, expect, saved, test } from './server';
+
+test('another way to join is compared, taken for all rail ends, bought, and undone', async ({ page, sill }) => {
+  await page.goto(`/jobs/${await copyOfDemo(sill)}/joints`);
+  await page.getByRole('button', { name: 'Other ways to join A1 to L1' }).click();
+  const dialog = page.getByRole('dialog');
+  await expect(dialog.getByRole('row', { name: /^Pocket screws/ })).toContainText('as it is');
+  await expect(dialog.getByRole('row', { name: /^Mortise and tenon/ })).toContainText('nothing shows');
+  await expect(dialog.getByRole('row', { name: /^Biscuits/ })).toHaveCount(0);
+  await dialog.getByRole('button', { name: 'Take Dowels' }).click();
+  await expect(dialog).toBeHidden();
+  await expect(
+    page
+      .getByRole('article')
+      .filter({ hasText: 'A1→L1' })
+      .getByText(/Dowels/),
+  ).toBeVisible();
+  await expect(page.getByRole('row', { name: /dowel pins 1\/2 x 2/ })).toBeVisible();
+  await page.getByRole('link', { name: /^Stock/ }).click();
+  await expect(page.getByRole('row', { name: /dowel pins 1\/2 x 2/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('row', { name: /dowel pins/ })).toHaveCount(0);
+});
+
+test('a tenon lengthens its rail in Parts; a pocket on the other face is kept', async ({ page, sill }) => {
+  const id = await copyOfDemo(sill);
+  await page.goto(`/jobs/${id}/parts`);
+  const rail = page.getByRole('row', { name: /A1.*long apron/ }).first();
+  await expect(rail).toContainText('51');
+  await page.goto(`/jobs/${id}/joints`);
+  await page.getByRole('button', { name: 'Other ways to join A1 to L1' }).click();
+  await page.getByRole('dialog').getByLabel('pockets on the other face').check();
+  await saved(page);
+  await page.getByRole('dialog').getByRole('button', { name: 'Take Mortise and tenon' }).click();
+  await saved(page);
+  await page.getByRole('link', { name: /^Parts/ }).click();
+  await expect(page.getByRole('row', { name: /A1.*long apron/ }).first()).not.toContainText(/\b51 in|\b51\b$/);
+  await expect(page.getByRole('row', { name: /A1.*long apron/ }).first()).toContainText('53');
+});
+
+test('diagonals say which corner to push, a measured part changes what depends on it, the tape sends sizes', async ({
+  page,
+  sill,
+}) => {
+  await page.goto(`/jobs/${await copyOfDemo(sill)}/build`);
+  await page.getByRole('button', { name: 'Step 9', exact: true }).click();
+  await expect(page.getByRole('heading', { name: /^Join the left end frame/ })).toBeVisible();
+  await page.getByLabel('First, near left to far right').fill('43 3/4');
+  await page.keyboard.press('Enter');
+  await page.getByLabel('Second, near right to far left').fill('43 1/4');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/The first is longer/)).toContainText('until the long side has slid by');
+  await page.getByLabel('Second, near right to far left').fill('43 3/4');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('They match: it is square.')).toBeVisible();
+
+  await page.getByText('Measured as built').click();
+  await page.getByLabel('Part', { exact: true }).click();
+  await page.getByRole('option', { name: /^L1/ }).click();
+  await page.getByLabel('Side', { exact: true }).click();
+  await page.getByRole('option', { name: 'thickness' }).click();
+  const reads = page.getByLabel('Reads');
+  const planned = await reads.inputValue();
+  await reads.fill(`${planned} + 1/16`);
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/L1 is .* over in thickness/)).toBeVisible();
+  await page.locator('details').getByRole('button', { name: 'From the tape' }).click();
+  await expect(page.getByText('The tape sent its reading.')).toBeVisible();
+  await page.getByRole('button', { name: 'Forget what L1 measures' }).click();
+  await expect(page.getByText(/L1 is .* over in thickness/)).toHaveCount(0);
+});
+
+test('base first puts the frames before the top', async ({ page, sill }) => {
+  await page.goto(`/jobs/${await copyOfDemo(sill)}/build?step=5`);
+  await expect(page.getByRole('heading', { name: 'Lay out the boards of the top' })).toBeVisible();
+  await page.getByRole('button', { name: 'Base first' }).click();
+  await expect(page.getByRole('heading', { name: /^Join the left end frame/ })).toBeVisible();
+});
