@@ -3,7 +3,7 @@ import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import type { Fastening, Part, Plan, Step } from '@sill/core';
 import { PartPicture, type Drawn } from '../../drawing/PartPicture';
-import { useChangePiece, usePieceFacts } from '../../state/hooks';
+import { useChangePiece, usePiece, usePieceFacts } from '../../state/hooks';
 import { useTicks } from '../../state/useTicks';
 import { Dim } from '../../words/Dim';
 import { Words } from '../../words/Words';
@@ -96,13 +96,14 @@ function Steps() {
 /** Top first or base first, where the piece has both. */
 function FirstChoice({ facts }: { readonly facts: Facts }) {
   const change = useChangePiece(facts.piece.id);
+  const { first: now } = usePiece()!;
   const roles = new Set(facts.parts.map(({ role }) => role));
   if (!roles.has('top') || roles.size < 2) return null;
   return (
     <ToggleButtonGroup
       size="small"
       exclusive
-      value={facts.piece.first}
+      value={now}
       onChange={(_, first: 'top' | 'base' | null) => first && change(['first'], first)}
       aria-label="What is built first"
     >

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { measurable, rackOf, WHOLE_TOP, type Length, type Part, type Plan, type Step } from '@sill/core';
 import { api } from '../../api';
 import { LengthField } from '../../fields/LengthField';
-import { useChangePiece } from '../../state/hooks';
+import { useChangePiece, usePiece } from '../../state/hooks';
 import { useErrand } from '../../state/useErrand';
 import { Dim } from '../../words/Dim';
 
@@ -36,10 +36,12 @@ function TapeButton({ about, onRead }: { readonly about: Length; readonly onRead
 /** Both diagonals as read, and which corner to push by how much. */
 export function Diagonals({ facts, step }: { readonly facts: Facts; readonly step: Step }) {
   const change = useChangePiece(facts.piece.id);
+  // What was said stands in the job; the plan follows a moment later.
+  const { diagonals } = usePiece()!;
   if (!step.sides || step.diagonal === null) return null;
-  const [one, two] = facts.piece.diagonals[step.id] ?? [];
+  const [one, two] = diagonals[step.id] ?? [];
   const read = [one ?? step.diagonal, two ?? step.diagonal] as const;
-  const known = facts.piece.diagonals[step.id] !== undefined;
+  const known = diagonals[step.id] !== undefined;
   const set = (at: 0 | 1, length: Length) =>
     change(['diagonals', step.id], at === 0 ? [length, read[1]] : [read[0], length]);
   const racked = known ? rackOf(step.sides, read) : null;
@@ -81,6 +83,7 @@ export function Diagonals({ facts, step }: { readonly facts: Facts; readonly ste
 /** What a part measures as built: typed, or sent by the tape. What depends on it follows. */
 export function AsBuilt({ facts, step }: { readonly facts: Facts; readonly step: Step }) {
   const change = useChangePiece(facts.piece.id);
+  const { asBuilt } = usePiece()!;
   const there = new Set([...step.adds, ...step.there]);
   const parts = measurable(facts.parts).filter(({ id, tag }) =>
     tag === WHOLE_TOP ? facts.parts.some((part) => part.role === 'top' && there.has(part.id)) : there.has(id),
@@ -90,12 +93,12 @@ export function AsBuilt({ facts, step }: { readonly facts: Facts; readonly step:
   const part = parts.find((one) => one.tag === tag) ?? parts.find(({ id }) => step.adds.includes(id)) ?? parts[0];
   if (!part) return null;
   const planned = (of: Part, which: Side): Length => (of.changed[which] as number | undefined) ?? of[which];
-  const said = facts.piece.asBuilt[part.tag];
+  const said = asBuilt[part.tag];
   const value = said?.[side] ?? planned(part, side);
   const record = (length: Length) => change(['asBuilt', part.tag], { ...said, [side]: length });
-  const recorded = Object.entries(facts.piece.asBuilt).filter(([name]) => parts.some((one) => one.tag === name));
+  const recorded = Object.entries(asBuilt).filter(([name]) => parts.some((one) => one.tag === name));
   const forget = (name: string) =>
-    change(['asBuilt'], Object.fromEntries(Object.entries(facts.piece.asBuilt).filter(([other]) => other !== name)));
+    change(['asBuilt'], Object.fromEntries(Object.entries(asBuilt).filter(([other]) => other !== name)));
   return (
     <details className="sheet measured" open={recorded.length > 0}>
       <summary>Measured as built</summary>
