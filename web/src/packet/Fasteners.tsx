@@ -19,7 +19,7 @@ export function FastenerSheet({ rows }: { readonly rows: readonly FastenerRow[] 
           <tr key={`${row.piece} ${row.kind} ${row.size} ${row.pilot} ${row.counterbore}`}>
             <td>{row.piece}</td>
             <td>
-              <Text of={`${HARDWARE[row.kind]} ${row.size}`} /> {row.thread === 'fine' ? '' : row.thread}
+              <Text of={`${HARDWARE[row.kind]} ${row.size}`} /> {row.thread === 'coarse' ? row.thread : ''}
             </td>
             <td>
               <Text of={row.pilot} />

@@ -248,11 +248,7 @@ function StepSheet({ facts, step, number }: StepBlock) {
           <b>Set</b> <Words of={setting} />
         </p>
       ))}
-      {step.sides && (
-        <p>
-          Diagonals read <span className="blank" /> and <span className="blank" />
-        </p>
-      )}
+      {step.sides && <p>Diagonals read ________ and ________</p>}
       {step.cautions.map((caution, at) => (
         <p key={at} className="caution">
           <Words of={caution} />

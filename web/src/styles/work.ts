@@ -262,6 +262,9 @@ export const workStyles = css`
     & > .MuiTextField-root {
       width: 148px;
     }
+    &.wide > .MuiTextField-root {
+      width: 236px;
+    }
   }
   .measured-line {
     margin: 4px 0 0;

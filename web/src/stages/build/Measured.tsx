@@ -48,7 +48,7 @@ export function Diagonals({ facts, step }: { readonly facts: Facts; readonly ste
   return (
     <div className="sheet measured">
       <h3>Diagonals</h3>
-      <div className="measured-row">
+      <div className="measured-row wide">
         <LengthField
           label="First, near left to far right"
           value={read[0]}

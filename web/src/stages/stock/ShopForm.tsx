@@ -7,7 +7,7 @@ import { NumberField } from '../../fields/NumberField';
 import { useChange, useJob } from '../../state/hooks';
 import { useErrand } from '../../state/useErrand';
 
-type Lengths = 'crosscut' | 'kerf' | 'squareEnds' | 'edgeRip' | 'topExtra' | 'partExtra' | 'snipe' | 'car';
+type Lengths = 'crosscut' | 'kerf' | 'squareEnds' | 'edgeRip' | 'topExtra' | 'partExtra' | 'snipe' | 'car' | 'door';
 const LENGTHS: readonly (readonly [Lengths, string])[] = [
   ['crosscut', 'Widest board the saw crosscuts'],
   ['kerf', 'Width of the saw’s cut'],
@@ -17,6 +17,7 @@ const LENGTHS: readonly (readonly [Lengths, string])[] = [
   ['partExtra', 'Left on glued legs and fit parts'],
   ['snipe', 'Gouged by the planer at each end'],
   ['car', 'Longest board the car takes'],
+  ['door', 'Narrowest door on the way'],
 ];
 
 type OwnedProps<T extends string> = {
