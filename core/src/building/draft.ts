@@ -18,6 +18,7 @@ export const finished = (piece: string, drafts: readonly Scheduled[]): readonly 
     there: [],
     puts: [],
     makes: [],
+    noRoom: [],
     where: 'workshop',
     pickUp: [],
     settings: [],

@@ -18,6 +18,8 @@ export type Step = {
   /** What is put on what is there, in order, and the joints that are made, by id. */
   readonly puts: readonly Put[];
   readonly makes: readonly string[];
+  /** Joints, by id, that no driver of the shop has room for at this step. */
+  readonly noRoom: readonly string[];
   /** Joined where it stays: what it becomes passes no door, or is too heavy. */
   readonly where: 'workshop' | 'room';
   readonly actions: readonly Action[];

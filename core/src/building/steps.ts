@@ -102,7 +102,7 @@ function accessActions(placings: readonly Placing[], shop: Shop): readonly Phras
       [...new Set(items.map(({ joint }) => joint.drilled.tag))].slice(0, 8).map((name): Bit => tag(name)),
     );
     return driver === 'null'
-      ? say`Behind the screws of ${names} there is only ${about(room)}: no driver of yours goes in. See the note in Joints before you begin.`
+      ? say`Behind the screws of ${names} there is only ${about(room)}: no driver of yours goes in. See the notes before you begin.`
       : say`Behind the screws of ${names} there is only ${about(room)}: take the ${strong(driver)}.`;
   });
 }
@@ -171,6 +171,9 @@ function sittingStep(
       ...placings.map(({ body, way }) => ({ parts: idsOf(body), way })),
     ],
     makes: joints.map(({ joint }) => joint.id),
+    noRoom: placings.flatMap(({ access }) =>
+      access.filter(({ driver }) => driver === null).map(({ joint }) => joint.joint.id),
+    ),
     where: stays ? 'room' : 'workshop',
     does: [
       ...(stays ? [say`Do this where the piece stays: ${stays}. Carry the parts in first.`] : []),

@@ -1,5 +1,5 @@
 import { able, clampCount, clampsOver, type Finding, type Job, type Method, type Piece } from '../job';
-import { METHOD_ABOUT, type Fastening, type Trouble } from '../joinery';
+import { DRIVER_ROOM, METHOD_ABOUT, type Fastening, type Trouble } from '../joinery';
 import type { Adaptation } from '../piece';
 import { JOINTS_AT_ONCE } from '../building';
 import { dim, listOf, say, strong, tag, type Bit, type Phrase } from '../words';
@@ -91,6 +91,20 @@ export function jointNotes({ piece, parts, model, fastenings, steps }: PieceFact
         title: say`The top goes up in panels`,
         because: say`${tops - 1} joints at a minute and a half each are more than the five minutes that glue stays open; ${JOINTS_AT_ONCE} at a time fit.`,
         numbers: { joints: tops - 1 },
+      }),
+    );
+  const blocked = new Set(steps.flatMap(({ noRoom }) => noRoom));
+  const stuck = fastenings.filter(({ joint, troubles }) => blocked.has(joint.id) && troubles.length === 0);
+  if (stuck.length > 0)
+    found.push(
+      note(piece.id, 'no-driver', 'care', 'build', {
+        about: stuck.map(({ drilled }) => drilled.id),
+        title: say`No room for your drivers`,
+        because: say`When ${listOf(stuck.slice(0, 6).map(pairOf))} ${stuck.length === 1 ? 'is' : 'are'} joined, parts stand too near behind the screws, in whatever order. A right-angle head wants ${dim(DRIVER_ROOM['right-angle head'])}; or join them another way.`,
+        numbers: { joints: stuck.length },
+        remedies: job.shop.drivers.includes('right-angle head')
+          ? []
+          : [{ label: say`I have a right-angle head`, changes: [{ piece: null, path: ['shop', 'drivers'], value: [...job.shop.drivers, 'right-angle head'] }] }], // prettier-ignore
       }),
     );
   const room = steps.filter(({ where, makes }) => where === 'room' && makes.length > 0);

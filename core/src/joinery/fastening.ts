@@ -114,8 +114,9 @@ function placeOn(
       } else usual ??= { shank, trouble };
     }
     // The nearest with room for the longest driver that any place has room for; what comes last must have some.
-    const found = (rooms.length > 0 ? rooms : [0]).flatMap((room) => able.find((one) => one.room >= room) ?? [])[0]
-      ?.shank;
+    // Where what comes later leaves no room anywhere, the place that it leaves most: what is there by then may leave all.
+    const widest = able.reduce<(typeof able)[number] | null>((best, one) => (best && best.room >= one.room ? best : one), null); // prettier-ignore
+    const found = rooms.length === 0 ? able[0]?.shank : rooms.flatMap((room) => (room === 0 ? (widest ?? []) : (able.find((one) => one.room >= room) ?? [])))[0]?.shank; // prettier-ignore
     usual ??= able[0] ? { shank: able[0].shank, trouble: 'no room' } : null;
     if (found) shanks.push(found);
     else failed.push(usual!);
@@ -287,7 +288,8 @@ function anotherWay(usual: Fastening, meeting: Meeting | null, room: Room): Fast
     const bare = by === 'glue' && (joint.kind === 'glue' || joint.kind === 'screws' || joint.kind === 'lap');
     if (other.troubles.length === 0 && (other.shanks.length > 0 || bare)) return { ...other, instead: { of: usual.by, because: usual.troubles[0]! } }; // prettier-ignore
   }
-  return usual;
+  const rests = joint.kind === 'top screws' && usual.meets < LEAST_HELD;
+  return rests ? { ...usual, by: 'nothing', screw: '', shanks: [], positions: [], troubles: [], reaches: true } : usual;
 }
 
 /** Hardware has its place; ends have less room to give way than long edges. */
@@ -309,14 +311,19 @@ export function fastenings(
 ): readonly Fastening[] {
   const byId = new Map(parts.map((part) => [part.id, part]));
   const ends = joints.filter(({ kind }) => kind === 'rail end');
-  const mates = (joint: Joint) =>
-    joint.kind === 'edge'
-      ? joints
-          .filter((other) => other.kind === 'edge' && other.into === joint.drilled)
-          .map(({ drilled }) => byId.get(drilled)!)
-      : joint.kind === 'rail end' && byId.get(joint.drilled)!.role !== 'top'
-        ? ends.filter((other) => other.drilled === joint.drilled && other.into !== joint.into).map(({ into }) => byId.get(into)!) // prettier-ignore
-        : [];
+  const met = (id: string) =>
+    ends.flatMap(({ drilled, into }) => (drilled === id ? [into] : into === id ? [drilled] : []));
+  // At a rail's second end there stands, by then, what it ends on at the first, and the frame of that.
+  const mates = (joint: Joint): readonly Part[] => {
+    if (joint.kind === 'edge')
+      return joints.filter((other) => other.kind === 'edge' && other.into === joint.drilled).map(({ drilled }) => byId.get(drilled)!); // prettier-ignore
+    if (joint.kind !== 'rail end' || byId.get(joint.drilled)!.role === 'top') return [];
+    const far = ends
+      .filter((other) => other.drilled === joint.drilled && other.into !== joint.into)
+      .map(({ into }) => into);
+    const frame = far.flatMap(met).filter((id) => id !== joint.drilled && id !== joint.into);
+    return [...new Set([...far, ...frame])].map((id) => byId.get(id)!);
+  };
   const least = Math.min(DRIVER_ROOM['long bit'], ...drivers.map((driver) => DRIVER_ROOM[driver]));
   const room: Room = {
     units,

@@ -244,13 +244,15 @@ function straight(by: Method, site: Site): Layout | null {
   const lie = (place: Length, face: 1 | -1): Lie => {
     const point = pointAt(place, face);
     const { deep } = depths(first, second, point, direction);
-    const reach = Math.max(0, (deep > 0 ? deep : middle.deep) - chosen.sunk);
+    // Where the wood is thicker than where it was chosen for, the head goes down by as much.
+    const sunk = chosen.sunk + Math.max(0, Math.round(deep - middle.deep));
+    const reach = Math.max(0, (deep > 0 ? deep : middle.deep) - sunk);
     const laid: Laid = {
       from: add(point, times(direction, -reach)),
       direction,
       length: through ? Math.round(reach + middle.beyond) : chosen.length,
       radius: inches((drilling?.shank ?? 0.05) / 2),
-      behind: chosen.sunk,
+      behind: sunk,
       hole: inches((drilling?.head ?? 0.05) / 2),
       position: tell(place),
       driven: by !== 'brads',

@@ -2,7 +2,7 @@ import { scaleLinear } from 'd3';
 import type { Fastening } from '@sill/core';
 import { DimSpan } from '../../words/Dim';
 
-const WIDTH = 300;
+const WIDTH = 210;
 
 /** The face that is drilled, flat on the bench, with a mark at every pocket or clip. */
 export function PocketPicture({ fastening }: { readonly fastening: Fastening }) {

@@ -1,7 +1,7 @@
 import { inches, type Fastening, type Length } from '@sill/core';
 import { DimSpan } from '../../words/Dim';
 
-const WIDTH = 250;
+const WIDTH = 184;
 const HEIGHT = 120;
 const MIDDLE = 58;
 
