@@ -76,11 +76,12 @@ function modelOf(piece: Piece, topNominal: Nominal, job: Job, known: PlanCache['
     salvage,
     kerfFor(job.shop, 'board'),
     job.shop.drivers,
+    job.shop.spacing,
   ]);
   const before = known.get(key);
   if (before) return { ...before, piece };
   const model = buildPiece(piece, topNominal, job.shop, job.units, sizesOf(job.measured), salvage);
-  const made = fastenings(model.joints, model.parts, job.units, piece, job.shop.drivers);
+  const made = fastenings(model.joints, model.parts, job.units, piece, job.shop);
   const facts = { piece, model, parts: model.parts, fastenings: made, areas: areasOf(model.parts, made) };
   known.set(key, facts);
   return facts;

@@ -9,7 +9,7 @@ import { faultsOfOrder, rackOf, stepsOf, type Step } from './index';
 
 const made = (piece: Piece, shop = DEFAULT_SHOP) => {
   const model = buildPiece(piece, topCandidates(piece)[0]!, shop, 'in');
-  const joints = fastenings(model.joints, model.parts, 'in', piece, shop.drivers);
+  const joints = fastenings(model.joints, model.parts, 'in', piece, shop);
   return { model, joints, steps: stepsOf(piece, model, joints, shop) };
 };
 const faults = (piece: Piece, change: (steps: readonly Step[]) => readonly Step[]) => {

@@ -19,6 +19,7 @@ export const DEFAULT_SHOP: Shop = {
   ],
   blades: {},
   drivers: ['long bit', 'short bit'],
+  spacing: inches(7),
   bench: { length: inches(60), width: inches(24) },
   snipe: inches(2),
   car: inches(100),

@@ -295,6 +295,8 @@ export const ShopSchema = v.object({
   blades: v.optional(v.record(v.picklist(BLADES, `must be one of ${BLADES.join(', ')}`), whole(1, 3251)), {}),
   /** How short the straight room behind a screw may be: a long bit, a short one, a right-angle head. */
   drivers: v.optional(v.array(oneOf(DRIVERS)), ['long bit', 'short bit']),
+  /** Pocket screws along an edge stand no farther apart: 6 to 8 in is usual, some take up to 10. */
+  spacing: v.optional(whole(inches(3), inches(16)), inches(7)),
   /** The bench or table that is glued up on. */
   bench: v.optional(v.object({ length: size, width: size }), { length: inches(60), width: inches(24) }),
   /** Gouged by the planer at each end of a board: cut off after. */

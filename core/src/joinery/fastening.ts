@@ -168,6 +168,7 @@ export type Room = {
   readonly parts: readonly Part[];
   /** What stands at the other end of a rail: there when its second end is joined. */
   readonly mates: (joint: Joint) => readonly Part[];
+  readonly spacing: Length;
   /** Straight room that the shop's shortest driver wants. */
   readonly least: Length;
 };
@@ -211,7 +212,7 @@ export function fasten(
   if (by === 'hardware' || by === 'nothing') return { ...base, by };
   const glued = joint.kind === 'screws' && (drilled.role === 'top' || into.role === 'top') ? 0 : METHOD_ABOUT[by].glued ? 2 * meeting.area : 0; // prettier-ignore
   const onTop = joint.kind === 'top screws' || joint.kind === 'top clips';
-  const site: Site = { joint, drilled, into, meeting, units: room.units };
+  const site: Site = { joint, drilled, into, meeting, units: room.units, spacing: room.spacing };
   const fine = by === 'pocket screws' && (isDense(drilled) || isDense(into));
   const layout = layoutOf(by, site, fine);
   const tongue = by === 'mortise and tenon' || by === 'half lap';
@@ -300,14 +301,14 @@ const rank = ({ apart, kind }: Joint): number => (apart ? 0 : kind === 'rail end
  * every joint.
  *
  * @param piece how a person wants the joints made, where it is not the usual way.
- * @param drivers what the shop drives screws with: where none has room, another way is taken.
+ * @param shop what it drives screws with: where none has room, another way is taken; and how near it sets pockets.
  */
 export function fastenings(
   joints: readonly Joint[],
   parts: readonly Part[],
   units: Units,
   piece: Pick<Piece, 'joins'> = { joins: {} },
-  drivers: Shop['drivers'] = DEFAULT_SHOP.drivers,
+  shop: Pick<Shop, 'drivers' | 'spacing'> = DEFAULT_SHOP,
 ): readonly Fastening[] {
   const byId = new Map(parts.map((part) => [part.id, part]));
   const ends = joints.filter(({ kind }) => kind === 'rail end');
@@ -324,13 +325,14 @@ export function fastenings(
     const frame = far.flatMap(met).filter((id) => id !== joint.drilled && id !== joint.into);
     return [...new Set([...far, ...frame])].map((id) => byId.get(id)!);
   };
-  const least = Math.min(DRIVER_ROOM['long bit'], ...drivers.map((driver) => DRIVER_ROOM[driver]));
+  const least = Math.min(DRIVER_ROOM['long bit'], ...shop.drivers.map((driver) => DRIVER_ROOM[driver]));
   const room: Room = {
     units,
     middle: middleOfParts(parts),
     bored: new Map(),
     parts: parts.filter(({ loose }) => !loose),
     mates,
+    spacing: shop.spacing,
     least,
   };
   const made = new Map<string, Fastening>();
@@ -346,7 +348,7 @@ export function fastenings(
   const edges = [...made.values()].filter(({ joint }) => joint.kind === 'edge');
   const other = edges.find(({ by }) => by !== edges[0]!.by && by !== 'pocket screws')?.by as Method | undefined;
   if (other && !piece.joins.edge) {
-    const alike = fastenings(joints, parts, units, { joins: { ...piece.joins, edge: { by: other } } }, drivers);
+    const alike = fastenings(joints, parts, units, { joins: { ...piece.joins, edge: { by: other } } }, shop);
     return alike.map((item) => (item.joint.kind === 'edge' ? { ...item, instead: { of: 'pocket screws', because: 'no room' } } : item)); // prettier-ignore
   }
   return joints.map((joint) => made.get(joint.id)!);

@@ -15,6 +15,8 @@ export type Site = {
   readonly into: Part;
   readonly meeting: Meeting;
   readonly units: Units;
+  /** Farthest apart that pocket screws stand along an edge. */
+  readonly spacing: Length;
 };
 
 /** One fastener as it would lie, with the parts it goes through and into, and how far from its head they meet. */
@@ -98,7 +100,7 @@ function pockets(site: Site, fine: boolean): Layout | null {
   const top = joint.kind === 'top screws' || joint.kind === 'top clips';
   const targets = rail
     ? railEndPositions(length, units).map((place) => (tell(0) === 0 ? low + place : high - place))
-    : shifted(low, top ? spaced(length, inches(8), inches(9), units) : edgePositions(length, units));
+    : shifted(low, top ? spaced(length, inches(8), inches(9), units) : edgePositions(length, units, site.spacing));
   const ways = waysOf(drilled);
   const lieOf =
     (size: PocketScrew) =>

@@ -65,6 +65,18 @@ describe('pocket screws in the wood, worked by hand', () => {
   });
 });
 
+test('pockets along a 60 in edge by school: no farther apart than 6, 7 or 10', () => {
+  const boards = [
+    part('T', [0, 0, 0], [60, 5.5, 0.75], 0, 1, 'top'),
+    part('U', [0, 5.5, 0], [60, 5.5, 0.75], 0, 1, 'top'),
+  ];
+  const at = (spacing: number) => fastenings([joint('edge', 'T', 'U')], boards, 'in', { joins: {} }, { ...DEFAULT_SHOP, spacing: inches(spacing) })[0]!; // prettier-ignore
+  // 2 in from each end leaves 56: ten spaces of 5.6, eight of 7, six of 9 1/3.
+  expect([6, 7, 10].map((spacing) => at(spacing).positions.length)).toEqual([11, 9, 7]);
+  expect(printed(at(7).positions)).toEqual(['2', '9', '16', '23', '30', '37', '44', '51', '58']);
+  expect(at(10).troubles).toEqual([]);
+});
+
 test('distance of two straight stretches, by hand', () => {
   expect(apartBy([[0, 0, 0], [10, 0, 0]], [[5, 3, -5], [5, 3, 5]])).toBeCloseTo(3); // prettier-ignore
   expect(apartBy([[0, 0, 0], [10, 0, 0]], [[13, 4, 0], [20, 4, 0]])).toBeCloseTo(5); // prettier-ignore
@@ -127,7 +139,7 @@ describe('room for the driver', () => {
       ['dowels', { of: 'pocket screws', because: 'no room' }],
     ]);
     // With a right-angle head the pockets stay.
-    expect(fastenings(ends, parts, 'in', { joins: {} }, ['right-angle head']).map(({ by }) => by)).toEqual(['pocket screws', 'pocket screws']); // prettier-ignore
+    expect(fastenings(ends, parts, 'in', { joins: {} }, { ...DEFAULT_SHOP, drivers: ['right-angle head'] }).map(({ by }) => by)).toEqual(['pocket screws', 'pocket screws']); // prettier-ignore
   });
 });
 

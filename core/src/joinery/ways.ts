@@ -137,7 +137,7 @@ export function waysOfJoint(
   if (!piece) return [];
   const madeBy = (joins: Piece['joins']) => {
     const model = buildPiece({ ...piece, joins }, topNominal, job.shop, job.units, sizesOf(job.measured));
-    return { model, made: fastenings(model.joints, model.parts, job.units, { joins }, job.shop.drivers) };
+    return { model, made: fastenings(model.joints, model.parts, job.units, { joins }, job.shop) };
   };
   const now = madeBy(piece.joins);
   const item = now.made.find(({ joint }) => joint.id === jointId);

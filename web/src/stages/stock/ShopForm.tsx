@@ -7,7 +7,8 @@ import { NumberField } from '../../fields/NumberField';
 import { useChange, useJob } from '../../state/hooks';
 import { useErrand } from '../../state/useErrand';
 
-type Lengths = 'crosscut' | 'kerf' | 'squareEnds' | 'edgeRip' | 'topExtra' | 'partExtra' | 'snipe' | 'car' | 'door';
+type Lengths =
+  'crosscut' | 'kerf' | 'squareEnds' | 'edgeRip' | 'topExtra' | 'partExtra' | 'snipe' | 'car' | 'door' | 'spacing';
 const LENGTHS: readonly (readonly [Lengths, string])[] = [
   ['crosscut', 'Widest board the saw crosscuts'],
   ['kerf', 'Width of the saw’s cut'],
@@ -18,6 +19,7 @@ const LENGTHS: readonly (readonly [Lengths, string])[] = [
   ['snipe', 'Gouged by the planer at each end'],
   ['car', 'Longest board the car takes'],
   ['door', 'Narrowest door on the way'],
+  ['spacing', 'Pockets along an edge, at most'],
 ];
 
 type OwnedProps<T extends string> = {
