@@ -73,7 +73,9 @@ export function drivingActions(joints: readonly Fastening[]): readonly Phrase[] 
       case 'nothing':
         return joint.kind === 'groove'
           ? [say`Slide ${from} into its groove in ${into}, without glue.`]
-          : [say`${from} rests on ${into}, not fixed.`];
+          : [
+              say`${from} ${new Set(group.map((item) => item.drilled.tag)).size > 1 ? 'rest' : 'rests'} on ${into}, not fixed.`,
+            ];
       case 'hardware':
         return [say`Fix the ${JOINT_KINDS[joint.kind]}: ${from} to ${into}.`];
     }

@@ -117,7 +117,7 @@ describe('an order that is wrong on purpose is refused, with the reason', () => 
     // The second end frame comes after the shelf.
     expect(order.lastIndexOf('t.L3')).toBeGreaterThan(order.indexOf('t.H1'));
     const words = steps.flatMap(({ actions }) => actions.map(({ text }) => plain(text, 'in')));
-    expect(words.some((text) => text.includes('H1 must go in now') || text.includes('H1 goes in'))).toBe(true);
+    expect(words.some((text) => text.includes('H1 must go in now') || text.includes('H1 can only come in'))).toBe(true);
   });
 
   test('screws that are driven when their driver has no room any more', () => {

@@ -151,7 +151,7 @@ function sittingStep(
   const ends = joints.some((item) => item.joint.kind === 'rail end');
   const moving = new Set(model.motions.flatMap(({ parts }) => parts));
   const slides = model.motions.filter(
-    ({ how, parts }) => how.kind === 'slide' && placings.some(({ body, joints: made }) => made.length > 0 && body.some(({ id }) => parts.includes(id))) && before.length > 0, // prettier-ignore
+    ({ how, parts }) => how.kind === 'slide' && joints.some(({ drilled, into }) => parts.includes(drilled.id) !== parts.includes(into.id)), // prettier-ignore
   );
   const tight = placings.filter(
     ({ tight: only, way, body }) => only && way && body.length === 1 && !moving.has(body[0]!.id),
@@ -185,9 +185,9 @@ function sittingStep(
         ? [say`Drill its pockets: jig at ${dim(late[0]!.jig)}, ${strong(screwsOf(late))} in all.`]
         : []),
       ...(early.length > 0
-        ? [say`${tagsOf(early)} must go in now: once the frames are closed there is no way in.`]
+        ? [say`${tagsOf(early)} must go in now: later there is no way in, or no room for the driver.`]
         : []),
-      ...tight.slice(0, 4).map(({ body, way }) => say`${tagsOf(body.slice(0, 1))} goes in ${fromWhere(way!)}: nothing else leaves it room.`), // prettier-ignore
+      ...tight.slice(0, 4).map(({ body, way }) => say`${tagsOf(body.slice(0, 1))} can only come in ${fromWhere(way!)}.`), // prettier-ignore
       ...(clamped >= 2
         ? [say`Put it together dry first, clamps and all. Mark what meets what, see that it closes without force, take it apart again.`] // prettier-ignore
         : []),
