@@ -1,5 +1,5 @@
 import { inches } from '../length';
-import { CLIP_SLOT, drillingOf, isDense, plugsFor, type Fastening } from '../joinery';
+import { BLOCK, CLIP_SLOT, drillingOf, isDense, plugsFor, type Fastening } from '../joinery';
 import { JOINT_KINDS } from '../piece';
 import { dim, listOf, say, strong, tag, type Bit, type Phrase } from '../words';
 import { screwsOf } from './phrases';
@@ -40,6 +40,11 @@ export function drivingActions(joints: readonly Fastening[]): readonly Phrase[] 
         return [
           say`Drill ${count} holes up through ${from}, counterbored from below; draw each out to a slot ${dim(inches(1 / 2))} long across the top's grain.`,
           say`Drive ${count} screws ${strong(screw)} with washers up into ${into}, snug, not tight, so that the top can move.`,
+        ];
+      case 'corner block':
+        return [
+          say`Cut ${strong(group.length)} blocks ${dim(BLOCK)} by ${dim(BLOCK)}, as long as the rails are wide, from an offcut.`,
+          say`Glue and screw a block into each inside corner with ${count} screws ${strong(screw)}${each}, half into the rail and half into what it ends on: ${from} to ${into}.`,
         ];
       case 'brads':
         return [say`Glue, and hold with ${count} brads ${strong(screw)} while it sets: ${from} on ${into}.`];

@@ -52,6 +52,7 @@ export const METHODS = [
   'lag screws',
   'bolts',
   'inserts',
+  'corner block',
   'clips',
   'slotted screws',
 ] as const;

@@ -158,7 +158,7 @@ function methodOf(joint: Joint, said: Piece['joins'][string] | null): Means {
 }
 
 const facesOut = (by: Means): Fastening['face'] | null =>
-  by === 'pocket screws' || by === 'clips' || by === 'slotted screws' ? null : 'outside';
+  by === 'pocket screws' || by === 'clips' || by === 'slotted screws' || by === 'corner block' ? null : 'outside';
 
 export type Room = {
   readonly units: Units;
@@ -247,7 +247,11 @@ export function fasten(
     alike: edges,
   };
   const placed = order
-    .map((face) => placeOn(layout, face, site, taken, access))
+    .map((face) => {
+      const row = placeOn(layout, face, site, taken, access);
+      const also = layout.also && placeOn(layout.also, face, site, [...taken, ...row.shanks], access);
+      return also ? { shanks: [...row.shanks, ...also.shanks], troubles: [...row.troubles, ...also.troubles] } : row;
+    })
     .reduce((best, next) => (next.troubles.length < best.troubles.length ? next : best));
   for (const id of new Set([drilled.id, into.id]))
     room.bored.set(id, [...(room.bored.get(id) ?? []), ...placed.shanks]);

@@ -9,6 +9,7 @@ export * from './meeting';
 export * from './shank';
 export * from './fastening';
 export * from './driver';
+export { BLOCK } from './laying';
 export * from './needs';
 export * from './ways';
 export * from './fastener-list';

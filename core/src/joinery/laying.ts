@@ -1,7 +1,7 @@
 import { inches, type Length, type Units } from '../length';
 import type { Method } from '../job';
 import { rawSolidOf, solidOf, type Axis, type Joint, type Part } from '../piece';
-import { add, radians, raysIn, times, type Vec } from '../solid';
+import { add, outOf, radians, raysIn, times, type Vec } from '../solid';
 import { bradFor, boltFor, dowelFor, drillingOf, INSERTS, LAGS, lengthOf, SHORT_OF, tenonFor, woodScrew } from './other-fasteners'; // prettier-ignore
 import { edgePositions, pocketScrew, railEndPositions, THICKEST_POCKET } from './pocket-screws';
 import { onPlane, waysOf, type Meeting } from './meeting';
@@ -37,6 +37,8 @@ export type Layout = {
   /** Least wood it must hold in, and leave before the far face; null for what goes through. */
   readonly bite: Length;
   readonly leaves: Length | null;
+  /** Laid besides, on the same face: a corner block's second row. */
+  readonly also?: Layout;
 };
 
 /** A pocket's pilot runs so many degrees from the face. */
@@ -342,6 +344,47 @@ function clips(site: Site): Layout | null {
   return { size: '', jig: drilled.thickness, run, targets, tell: (place) => place, faces: [1, -1], lie, bite: inches(5 / 16), leaves: 0 }; // prettier-ignore
 }
 
+/** A corner block is so thick both ways, and as long as the rail is wide. */
+export const BLOCK: Length = inches(1.5);
+
+/** A block in the inside corner of a rail and what it ends on: screwed through into both, two rows that pass each other. */
+function cornerBlock(site: Site): Layout | null {
+  const { drilled, into, meeting, units } = site;
+  if (meeting.axis !== 0) return null;
+  const [low, high] = meeting.spans[1]!;
+  const size = drilled.thickness >= inches(1.25) && into.thickness >= inches(1.25) ? '#8 2 1/2' : '#8 2';
+  const bite = lengthOf(size) - BLOCK;
+  const ways = waysOf(drilled);
+  const end = meeting.side > 0 ? drilled.length : 0;
+  const tell = tellFrom(site, 1);
+  const screw = (from: Vec, direction: Vec, place: Length, part: Part): Lie => ({
+    laid: { from, direction, length: bite, radius: POCKET_SHANK, behind: BLOCK, hole: POCKET_SHANK, position: tell(place), driven: true }, // prettier-ignore
+    first: part,
+    second: part,
+    meets: 0,
+  });
+  const surface = (face: 1 | -1) => (face > 0 ? drilled.thickness : 0);
+  const places = railEndPositions(high - low, units);
+  const row = { size, jig: 0, run: 1 as const, tell, faces: [1, -1] as const, bite: inches(3 / 8), leaves: 0 };
+  const shift = inches(3 / 8);
+  return {
+    ...row,
+    targets: places.map((place) => low + Math.max(shift, place - shift)),
+    lie: (place, face) =>
+      screw(
+        outOf(drilled.frame, [end - (meeting.side * BLOCK) / 2, place, surface(face)]),
+        times(ways[2], -face),
+        place,
+        drilled,
+      ),
+    also: {
+      ...row,
+      targets: places.map((place) => low + Math.min(high - low - shift, place + shift)),
+      lie: (place, face) => screw(onPlane(drilled, meeting, [0, place, surface(face) + (face * BLOCK) / 2]), meeting.normal, place, into), // prettier-ignore
+    },
+  };
+}
+
 /** How a method is laid out at a site; null where it has nothing to lay out there, or the wood does not allow it. */
 export function layoutOf(by: Method, site: Site, fine: boolean): Layout | null {
   switch (by) {
@@ -349,6 +392,8 @@ export function layoutOf(by: Method, site: Site, fine: boolean): Layout | null {
       return pockets(site, fine);
     case 'clips':
       return clips(site);
+    case 'corner block':
+      return cornerBlock(site);
     case 'dowels':
     case 'biscuits':
     case 'loose tenon':

@@ -46,6 +46,17 @@ export const METHOD_ABOUT: Readonly<Record<Method, MethodAbout>> = {
   'lag screws': { name: 'Lag screws', look: 'heads', tools: DRILL, setUp: 4, each: 4, glued: false, clamped: false, apart: true, when: 'Heavy timber: a counterbore, a washer, a socket wrench.' }, // prettier-ignore
   bolts: { name: 'Bolts through', look: 'heads', tools: DRILL, setUp: 5, each: 5, glued: false, clamped: false, apart: true, when: 'Heavy parts that must come apart, or be drawn tight again.' }, // prettier-ignore
   inserts: { name: 'Threaded insert and bolt', look: 'heads', tools: DRILL, setUp: 4, each: 5, glued: false, clamped: false, apart: true, when: 'To be taken apart for a door or a move, again and again.' }, // prettier-ignore
+  'corner block': {
+    name: 'Corner block',
+    look: 'inside',
+    tools: DRILL,
+    setUp: 8,
+    each: 1.5,
+    glued: true,
+    clamped: false,
+    apart: false,
+    when: 'A block glued and screwed into the inside corner: no jig, from offcuts, stiff against racking.',
+  },
   clips: { name: 'Clips in a slot', look: 'hidden', tools: [['router'], ['table saw'], ['drill']], setUp: 2, each: 3, glued: false, clamped: false, apart: true, when: 'A solid top moves; the clips slide with it.' }, // prettier-ignore
   'slotted screws': { name: 'Screws in slots', look: 'inside', tools: DRILL, setUp: 2, each: 4, glued: false, clamped: false, apart: true, when: 'Lets a solid top move without buying clips.' }, // prettier-ignore
 };
@@ -68,7 +79,7 @@ export const WAYS_FOR: Readonly<Record<JointKind, readonly Method[]>> = {
     'screws',
     'plugged screws',
     'lag screws',
-    'inserts',
+    'corner block',
   ],
   'top clips': TO_TOP,
   'top screws': ['pocket screws', 'slotted screws', 'clips'],

@@ -16,6 +16,7 @@ const KIND_FOR: Readonly<Partial<Record<Fastening['by'], HardwareKind>>> = {
   screws: 'screw',
   'plugged screws': 'screw',
   'slotted screws': 'screw',
+  'corner block': 'screw',
   clips: 'clip',
   brads: 'brad',
   bolts: 'bolt',

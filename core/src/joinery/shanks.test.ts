@@ -118,6 +118,20 @@ describe('lag screws, worked by hand', () => {
   });
 });
 
+test('a corner block: half of its screws in the rail, half in the leg, 1 in each, and none meets another', () => {
+  const [item] = made([joint('rail end', 'R', 'P')], frame(1.5, 3.5), { 'rail end': { by: 'corner block' } });
+  expect(item).toMatchObject({ by: 'corner block', screw: '#8 2 1/2', troubles: [], face: 'inside' });
+  // 2 1/2 through a block of 1 1/2: 1 in bites; of the rail 1/2 is left, of the leg 2 1/2.
+  expect(item!.shanks.map(({ through, bite, left }) => [through, inch(bite), inch(left)])).toEqual([
+    ['p.R', 1, 0.5],
+    ['p.R', 1, 0.5],
+    ['p.P', 1, 2.5],
+    ['p.P', 1, 2.5],
+  ]);
+  const all = item!.shanks;
+  expect(all.some((one, at) => all.slice(at + 1).some((other) => clash(one, other)))).toBe(false);
+});
+
 describe('room for the driver', () => {
   test('a wall 4 in behind the pocket leaves a right-angle head; with it away any bit goes', () => {
     const [item] = made([joint('rail end', 'R', 'P')], frame(1.5, 3.5));

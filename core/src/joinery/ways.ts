@@ -54,6 +54,9 @@ export function poundsFor(item: Fastening): number {
       const shank = drillingOf(item.screw)?.shank ?? 0.164;
       return 2850 * gravity(endGrain ? drilled : into) ** 2 * shank * bites * (endGrain ? 0.75 : 1) + (endGrain ? 0 : (glue / 2) * GLUE_POUNDS * 0.5); // prettier-ignore
     }
+    case 'corner block':
+      // Half of the screws and one glued face carry a straight pull; the block's other face is on the post's long grain.
+      return 2850 * gravity(into) ** 2 * 0.164 * (bites / 2) + toInches(drilled.width) * 1.5 * GLUE_POUNDS * 0.5;
     case 'lag screws':
     case 'bolts': {
       const shank = drillingOf(item.screw)?.shank ?? 0.375;
