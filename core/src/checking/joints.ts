@@ -117,17 +117,19 @@ export function jointNotes({ piece, parts, model, fastenings, steps }: PieceFact
       }),
     );
   const seen = fastenings.filter(({ by, face, positions }) => positions.length > 0 && (face === 'outside' || by === 'screws') && by !== 'dowels' && by !== 'biscuits' && by !== 'loose tenon'); // prettier-ignore
-  found.push(
-    seen.length === 0
-      ? note(piece.id, 'hidden', 'good', 'joints', {
-          title: say`No screw shows`,
-          because: say`Every pocket is on the underside or inside. Screw lengths follow the thinner of the two parts; try one on offcuts first.`,
-        })
-      : note(piece.id, 'inside-wood', 'good', 'joints', {
-          title: say`Every screw stays inside`,
-          because: say`${strong(fastenings.reduce((sum, { shanks }) => sum + shanks.length, 0))} fasteners were followed through the wood: none comes out, none meets another, each has its bite.`,
-        }),
-  );
+  const sound = fastenings.every(({ troubles }) => troubles.length === 0);
+  if (sound)
+    found.push(
+      seen.length === 0
+        ? note(piece.id, 'hidden', 'good', 'joints', {
+            title: say`No screw shows`,
+            because: say`Every pocket is on the underside or inside. Screw lengths follow the thinner of the two parts; try one on offcuts first.`,
+          })
+        : note(piece.id, 'inside-wood', 'good', 'joints', {
+            title: say`Every screw stays inside`,
+            because: say`${strong(fastenings.reduce((sum, { by, shanks }) => sum + (by === 'hardware' ? 0 : shanks.length), 0))} fasteners were followed through the wood: none comes out, none meets another, each has its bite.`,
+          }),
+    );
   return found;
 }
 

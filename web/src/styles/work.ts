@@ -109,7 +109,7 @@ export const workStyles = css`
   }
   .screw-picture {
     width: 100%;
-    max-width: 250px;
+    max-width: 190px;
     & .wood {
       fill: var(--sapwood);
       stroke: var(--ink);
@@ -177,6 +177,27 @@ export const workStyles = css`
     }
     & tr[data-trouble='true'] td {
       color: var(--soft);
+    }
+  }
+  @media (max-width: 599px) {
+    .ways thead {
+      display: none;
+    }
+    .ways tr {
+      display: block;
+      padding-bottom: 8px;
+      border-bottom: 1px solid var(--line);
+    }
+    .ways tbody th,
+    .ways td {
+      border: 0;
+      padding: 4px 14px 2px 0;
+    }
+    .ways tbody th {
+      display: block;
+    }
+    .ways td {
+      display: inline-block;
     }
   }
   .joint-pairs {
