@@ -17,6 +17,11 @@ test('another way to join is compared, taken for all rail ends, bought, and undo
   ).toBeVisible();
   await expect(page.getByRole('row', { name: /dowel pins 1\/2 x 2/ })).toBeVisible();
   await page.getByRole('link', { name: /^Stock/ }).click();
+  // Screws and the like are folded together until asked for.
+  await page
+    .getByRole('row', { name: /^Screws, hardware, glue and finish/ })
+    .getByRole('button')
+    .click();
   await expect(page.getByRole('row', { name: /dowel pins 1\/2 x 2/ })).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('row', { name: /dowel pins/ })).toHaveCount(0);
