@@ -47,3 +47,34 @@ test('spacers are asked for once a thickness and piece, as many as the step that
   }
   expect(plan.offcuts.flatMap((use) => use.jobs).some(({ kind }) => kind === 'spacers')).toBe(true);
 });
+
+test('corner blocks and plugs that joints ask for are cut from offcuts: blocks from stock as thick, plugs of the wood they are set in', () => {
+  const job = demoJob();
+  const asked = (joins: (typeof job.pieces)[number]['joins']) => {
+    const pieces = job.pieces.map((piece) => (piece.id === 'glaze' ? { ...piece, joins } : piece));
+    const made = planJob({ ...job, pieces }, { today: '2026-11-24', effort: 'quick' });
+    const jobs = made.offcuts.flatMap(({ board, jobs: of }) => of.map((one) => ({ board, ...one })));
+    return { made, jobs };
+  };
+  const blocks = asked({ 'rail end': { by: 'corner block' } });
+  const held = blocks.made.pieces
+    .find(({ piece }) => piece.id === 'glaze')!
+    .fastenings.filter(({ by }) => by === 'corner block');
+  for (const one of blocks.jobs.filter(({ kind }) => kind === 'blocks')) {
+    const from = blocks.made.buying.boards.find(({ number }) => number === one.board)!;
+    expect(Math.max(...from.pieces.map(({ blank }) => blank.thickness))).toBeGreaterThanOrEqual(inches(1.5));
+  }
+  const widths = new Set(held.map(({ drilled }) => drilled.width));
+  // As long together as the rails they stand at are wide, for every width that an offcut is long enough for.
+  for (const width of widths) {
+    const takes = held.filter(({ drilled }) => drilled.width === width).length * width;
+    const found = blocks.jobs.find((one) => one.kind === 'blocks' && one.takes === takes);
+    const roomy = blocks.made.offcuts.some(({ keep }) => keep >= takes);
+    if (roomy) expect(found).toBeDefined();
+  }
+  expect(held.length).toBeGreaterThan(0);
+  const plugged = asked({ 'rail end': { by: 'plugged screws' } });
+  const plugs = plugged.jobs.find(({ kind }) => kind === 'plugs')!;
+  expect(plain(plugs.what, 'in')).toMatch(/^\d+ plugs for Glaze table/);
+  expect(asked({}).jobs.some(({ kind }) => kind === 'plugs' || kind === 'blocks')).toBe(false);
+});

@@ -1,6 +1,6 @@
 import { inches, type Length } from '../length';
 import { KEEP_OFFCUT, type Board } from '../buying';
-import type { Fastening } from '../joinery';
+import { BLOCK as CORNER_BLOCK, plugsFor, type Fastening } from '../joinery';
 import type { Piece } from '../job';
 import type { Part } from '../piece';
 import { isSheet } from '../stock';
@@ -9,7 +9,7 @@ import type { Step } from './step';
 
 /** A job for an offcut, and how much of its length that takes. */
 export type OffcutJob = {
-  readonly kind: 'sample' | 'spacers' | 'test';
+  readonly kind: 'sample' | 'spacers' | 'test' | 'blocks' | 'plugs';
   readonly what: Phrase;
   readonly takes: Length;
 };
@@ -76,6 +76,40 @@ function spacersOf({ piece, steps }: Made): readonly Want[] {
   }));
 }
 
+/** So many plugs are bored from a hand's length of wood. */
+const PLUGS: Length = inches(6);
+
+/** Corner blocks that joints ask for, and plugs of the very wood they are set in. */
+function blocksAndPlugsOf({ piece, fastenings }: Made): readonly Want[] {
+  const blocks = fastenings.filter(({ by }) => by === 'corner block');
+  const plugged = fastenings.filter((item) => plugsFor(item)?.kind === 'plug');
+  const plugs = plugged.reduce((sum, { positions }) => sum + positions.length, 0) * piece.copies;
+  const woods = new Set(plugged.flatMap(({ drilled, into }) => [drilled.material, into.material]));
+  const wants: Want[] = [];
+  const widths = [...new Set(blocks.map(({ drilled }) => drilled.width))];
+  for (const width of widths) {
+    const count = blocks.filter(({ drilled }) => drilled.width === width).length * piece.copies;
+    wants.push({
+      kind: 'blocks',
+      what: say`${strong(count)} corner blocks ${dim(CORNER_BLOCK)} by ${dim(CORNER_BLOCK)}, ${dim(width)} long, for ${piece.name}`,
+      takes: count * width,
+      rank: (board) =>
+        !isSheet(board.material) && thickOf(board) >= CORNER_BLOCK && board.width >= CORNER_BLOCK ? 0 : NEVER,
+    });
+  }
+  if (plugs > 0)
+    wants.push({
+      kind: 'plugs',
+      what: say`${strong(plugs)} plugs for ${piece.name}: bore them across the grain with a plug cutter`,
+      takes: PLUGS,
+      rank: ({ material }) => (woods.has(material) ? 0 : NEVER),
+    });
+  return wants;
+}
+
+/** As thick as what is cut from it; nothing where nothing is. */
+const thickOf = ({ pieces }: Board): Length => Math.max(0, ...pieces.map(({ blank }) => blank.thickness));
+
 /** Scraps to try the jig on, one for each setting: of the thickness that is drilled. */
 function testsOf(made: readonly Made[]): readonly Want[] {
   const settings = new Map<string, Fastening>();
@@ -102,7 +136,12 @@ export function offcutUses(boards: readonly Board[], made: readonly Made[], kerf
       .map((offcut) => ({ board, offcut, free: offcut.length, jobs: [] as OffcutJob[] }))
       .filter(({ offcut }) => Math.min(offcut.length, offcut.width) > 0),
   );
-  const wants = [...made.flatMap(sampleOf), ...made.flatMap(spacersOf), ...testsOf(made)];
+  const wants = [
+    ...made.flatMap(sampleOf),
+    ...made.flatMap(spacersOf),
+    ...made.flatMap(blocksAndPlugsOf),
+    ...testsOf(made),
+  ];
   for (const { rank, ...job } of wants) {
     const able = left.filter((row) => row.free >= job.takes && rank(row.board) < NEVER);
     if (able.length === 0) continue;
