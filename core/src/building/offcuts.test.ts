@@ -78,3 +78,16 @@ test('corner blocks and plugs that joints ask for are cut from offcuts: blocks f
   expect(plain(plugs.what, 'in')).toMatch(/^\d+ plugs for Glaze table/);
   expect(asked({}).jobs.some(({ kind }) => kind === 'plugs' || kind === 'blocks')).toBe(false);
 });
+
+test('pulls may be made from an offcut instead of bought, as many as the piece has', () => {
+  for (const { piece, model } of plan.pieces) {
+    const pulls =
+      model.needs.filter(({ kind }) => kind === 'pull').reduce((sum, { count }) => sum + count, 0) * piece.copies;
+    const found = plan.offcuts
+      .flatMap((use) => use.jobs)
+      .filter(({ kind, what }) => kind === 'pulls' && plain(what, 'in').includes(piece.name));
+    if (pulls === 0) expect(found).toEqual([]);
+    else expect(found.map(({ takes }) => takes)).toEqual([pulls * inches(5)]);
+  }
+  expect(plan.pieces.some(({ model }) => model.needs.some(({ kind }) => kind === 'pull'))).toBe(true);
+});

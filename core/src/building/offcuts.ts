@@ -2,14 +2,14 @@ import { inches, type Length } from '../length';
 import { KEEP_OFFCUT, type Board } from '../buying';
 import { BLOCK as CORNER_BLOCK, plugsFor, type Fastening } from '../joinery';
 import type { Piece } from '../job';
-import type { Part } from '../piece';
+import type { Part, PieceModel } from '../piece';
 import { isSheet } from '../stock';
 import { counted, dim, say, strong, type Phrase } from '../words';
 import type { Step } from './step';
 
 /** A job for an offcut, and how much of its length that takes. */
 export type OffcutJob = {
-  readonly kind: 'sample' | 'spacers' | 'test' | 'blocks' | 'plugs';
+  readonly kind: 'sample' | 'spacers' | 'test' | 'blocks' | 'plugs' | 'pulls';
   readonly what: Phrase;
   readonly takes: Length;
 };
@@ -25,6 +25,7 @@ export type OffcutUse = {
 
 type Made = {
   readonly piece: Piece;
+  readonly model: Pick<PieceModel, 'needs'>;
   readonly parts: readonly Part[];
   readonly fastenings: readonly Fastening[];
   readonly steps: readonly Step[];
@@ -110,6 +111,25 @@ function blocksAndPlugsOf({ piece, fastenings }: Made): readonly Want[] {
 /** As thick as what is cut from it; nothing where nothing is. */
 const thickOf = ({ pieces }: Board): Length => Math.max(0, ...pieces.map(({ blank }) => blank.thickness));
 
+/** A pull to be shaped by hand: so long with its saw cuts, from stock no thinner. */
+const PULL: Length = inches(5);
+const PULL_THICK: Length = inches(3 / 4);
+
+/** Pulls that could be made instead of bought. */
+function pullsOf({ piece, model }: Made): readonly Want[] {
+  const count =
+    model.needs.reduce((sum, { kind, count: each }) => sum + (kind === 'pull' ? each : 0), 0) * piece.copies;
+  if (count === 0) return [];
+  return [
+    {
+      kind: 'pulls',
+      what: say`${strong(count)} pulls for ${piece.name}, ${dim(inches(4))} each, if you make them yourself: then buy none`,
+      takes: count * PULL,
+      rank: (board) => (!isSheet(board.material) && thickOf(board) >= PULL_THICK ? 0 : NEVER),
+    },
+  ];
+}
+
 /** Scraps to try the jig on, one for each setting: of the thickness that is drilled. */
 function testsOf(made: readonly Made[]): readonly Want[] {
   const settings = new Map<string, Fastening>();
@@ -141,6 +161,7 @@ export function offcutUses(boards: readonly Board[], made: readonly Made[], kerf
     ...made.flatMap(spacersOf),
     ...made.flatMap(blocksAndPlugsOf),
     ...testsOf(made),
+    ...made.flatMap(pullsOf),
   ];
   for (const { rank, ...job } of wants) {
     const able = left.filter((row) => row.free >= job.takes && rank(row.board) < NEVER);
