@@ -1,6 +1,7 @@
 import { inches } from '../length';
 import { BLOCK, CLIP_SLOT, drillingOf, isDense, plugsFor, type Fastening } from '../joinery';
 import { JOINT_KINDS } from '../piece';
+import { printThread } from '../stock';
 import { dim, listOf, say, strong, tag, type Bit, type Phrase } from '../words';
 import { screwsOf } from './phrases';
 
@@ -26,7 +27,7 @@ export function drivingActions(joints: readonly Fastening[]): readonly Phrase[] 
     switch (by) {
       case 'pocket screws':
         return [
-          say`Drive ${count} pocket screws ${strong(screw.endsWith('fine') ? screw : `${screw} coarse`)}${each}: ${from} into ${into}.`,
+          say`Drive ${count} pocket screws ${strong(printThread(screw))}${each}: ${from} into ${into}.`,
           ...plugged,
         ];
       case 'screws':

@@ -1,5 +1,5 @@
 import type { Shop } from '../job';
-import { driverFor, roomBehind, standsFast, type Driver, type Fastening } from '../joinery';
+import { driverFor, roomBehind, standingRound, type Driver, type Fastening } from '../joinery';
 import { solidOf, type Part } from '../piece';
 import { blocks, norm, sub, through, times, type Solid, type Vec } from '../solid';
 
@@ -41,14 +41,10 @@ function waysFor(body: Body, joints: readonly Fastening[]): readonly Vec[] {
 /** The room behind a joint's screws with so much there, and the driver that fits. */
 export function accessTo(joint: Fastening, there: readonly Part[], drivers: Shop['drivers']): Access {
   let room = Infinity;
-  const solidsBut = new Map<string, readonly Solid[]>();
+  const others = standingRound(there);
   for (const shank of joint.shanks) {
     if (!shank.driven) continue;
-    const others =
-      solidsBut.get(shank.through) ??
-      there.filter((part) => part.id !== shank.through && standsFast(part)).map(solidOf);
-    solidsBut.set(shank.through, others);
-    room = Math.min(room, roomBehind(shank, others));
+    room = Math.min(room, roomBehind(shank, others(shank.through)));
   }
   return { joint, room, driver: room === Infinity ? (drivers[0] ?? 'long bit') : driverFor(room, drivers) };
 }

@@ -1,6 +1,7 @@
 import { clampCount, clampsOver, type Shop } from '../job';
 import type { Fastening } from '../joinery';
 import type { Part } from '../piece';
+import { printThread } from '../stock';
 import { times } from '../solid';
 import { about, dim, say, strong, tag, type Phrase } from '../words';
 import { CLAMP_MINUTES, caulsAlong, clampsAlong, diagonalOf, panels } from './clamping';
@@ -63,7 +64,7 @@ export function panelSteps(
           ? [
               ...(joints[0]!.by === 'pocket screws'
                 ? [
-                    say`Press each joint flush and drive its screws: ${strong(`${joints[0]!.screw}${joints[0]!.screw.endsWith('fine') ? '' : ' coarse'}`)}, ${strong(screws)} in all.`,
+                    say`Press each joint flush and drive its screws: ${strong(printThread(joints[0]!.screw))}, ${strong(screws)} in all.`,
                   ]
                 : [
                     say`${{ strong: `${screws} ${joints[0]!.by}` }} ${joints[0]!.screw} keep the faces level: glue them into the one edge first, then close the joint.`,

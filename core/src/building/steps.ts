@@ -141,7 +141,7 @@ function sittingStep(
   const late = pocketed(joints).filter((item) => item.drilled.fit !== null);
   const glued = joints.some((item) => item.glue > 0);
   const clamped = clampedIn(joints);
-  const sides = sidesFor(all.filter((part) => own.includes(part)), [...before, ...all.filter((part) => !own.includes(part))], joints); // prettier-ignore
+  const sides = sidesFor(own, [...before, ...all.filter((part) => !own.includes(part))], joints);
   const diagonal = sides && diagonalOf(sides[0], sides[1]);
   const box = around((own.length > 0 ? own : all).map(boxOf));
   const longest = box ? Math.max(...sizesOf(box)) : 0;
@@ -160,12 +160,15 @@ function sittingStep(
   const early = home === assembly && of > at + 1 && opened ? own : [];
   const stays = staysBecause([...before, ...all], shop);
   const first = at === 0;
+  // What was put together before only lies there, where something comes to it.
+  const [lying, ...coming] = placings;
+  const lies = first && lying!.body.length > 1 && coming.length > 0 ? lying!.body : [];
   const title = own.length > 0 && own.length <= 6 ? say`${home.title}: ${tagsOf(own.filter(({ id }) => named.has(id)).length > 0 ? own.filter(({ id }) => named.has(id)) : own)}` : home.title; // prettier-ignore
   return {
     name: at + 1 === of ? assembly.id : `${assembly.id}-part-${at + 1}`,
     title: part > 1 ? say`${title}, part ${part}` : title,
-    adds: idsOf(first && before.length === 0 && placings[0]!.body.length > 1 && placings.length > 1 ? placings.slice(1).flatMap(({ body }) => body) : all), // prettier-ignore
-    there: [...idsOf(before), ...(first && before.length === 0 && placings[0]!.body.length > 1 && placings.length > 1 ? idsOf(placings[0]!.body) : [])], // prettier-ignore
+    adds: idsOf(all.slice(lies.length)),
+    there: idsOf([...before, ...lies]),
     puts: [
       ...(before.length > 0 ? [{ parts: idsOf(before), way: null }] : []),
       ...placings.map(({ body, way }) => ({ parts: idsOf(body), way })),

@@ -1,6 +1,6 @@
 import { inches, type Length } from '../length';
 import type { Shop } from '../job';
-import type { Part } from '../piece';
+import { solidOf, type Part } from '../piece';
 import { add, limitsOf, raysIn, squareTo, times, type Solid, type Vec } from '../solid';
 import type { Shank } from './shank';
 
@@ -52,6 +52,17 @@ export function roomBehind({ from, direction, behind }: Shank, there: readonly S
 
 /** What stands in a driver's way: drawers and doors are taken out or opened first. */
 export const standsFast = ({ role }: Part): boolean => role !== 'drawer' && role !== 'door';
+
+/** Bodies that may stand in a driver's way, less the part that is drilled through; kept by that part. */
+export function standingRound(parts: readonly Part[]): (through: string) => readonly Solid[] {
+  const fast = parts.filter(standsFast);
+  const known = new Map<string, readonly Solid[]>();
+  return (through) => {
+    const solids = known.get(through) ?? fast.filter(({ id }) => id !== through).map(solidOf);
+    known.set(through, solids);
+    return solids;
+  };
+}
 
 /** Of the shop's drivers the longest that has room; null where none has. */
 export const driverFor = (room: number, drivers: Shop['drivers']): Driver | null =>

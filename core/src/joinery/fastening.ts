@@ -1,13 +1,13 @@
 import { inches, type Length, type Units } from '../length';
 import { DEFAULT_SHOP, type Method, type Piece, type Shop } from '../job';
-import { boxOf, hasTongue, joinOf, solidOf, type Joint, type Part } from '../piece';
+import { boxOf, hasTongue, joinOf, type Joint, type Part } from '../piece';
 import { add, dot, outOf, sub, times, type Solid, type Vec } from '../solid';
 import { isBoard, isSheet, SPECIES, speciesOf } from '../stock';
 import { hardwareShanks } from './hardware';
 import { layoutOf, type Layout, type Site } from './laying';
 import { meetingOf, waysOf, type Meeting } from './meeting';
 import { METHOD_ABOUT, WAYS_FOR, type Means } from './methods';
-import { DRIVER_ROOM, roomBehind, standsFast } from './driver';
+import { DRIVER_ROOM, roomBehind, standingRound, standsFast } from './driver';
 import { clash, measured, type Shank } from './shank';
 
 /** What is wrong with a fastener as it lies. */
@@ -233,14 +233,9 @@ export function fasten(
   const edges = joint.kind === 'edge' || (joint.kind === 'lamination' && by !== 'glue');
   const { least } = room;
   const mates = room.mates(joint);
-  const near = (onTop || mates.length === 0 ? room.parts : mates).filter((part) => standsFast(part) && isNear(part, drilled, meeting)); // prettier-ignore
-  const solids = new Map<string, readonly Solid[]>();
+  const near = (onTop || mates.length === 0 ? room.parts : mates).filter((part) => isNear(part, drilled, meeting)); // prettier-ignore
   const access: Access = {
-    around: (through) => {
-      const known = solids.get(through) ?? near.filter(({ id }) => id !== through).map(solidOf);
-      solids.set(through, known);
-      return known;
-    },
+    around: standingRound(near),
     // A panel is joined with nothing round it, a drawer or a door on the bench. What is fixed to the top comes last, a rail's second end after its first:
     // there must be room then. For the others there may be, before the next part comes.
     rooms: (edges && mates.length === 0) || (!standsFast(drilled) && !standsFast(into)) ? [] : onTop || mates.length > 0 ? [Math.max(least, DRIVER_ROOM['short bit']), least] : [DRIVER_ROOM['short bit'], least, 0], // prettier-ignore
@@ -253,8 +248,6 @@ export function fasten(
       return also ? { shanks: [...row.shanks, ...also.shanks], troubles: [...row.troubles, ...also.troubles] } : row;
     })
     .reduce((best, next) => (next.troubles.length < best.troubles.length ? next : best));
-  for (const id of new Set([drilled.id, into.id]))
-    room.bored.set(id, [...(room.bored.get(id) ?? []), ...placed.shanks]);
   return {
     ...of,
     jig: layout.jig > 0 ? layout.jig : drilled.thickness,

@@ -2,7 +2,7 @@ import { inches, type Length } from '../length';
 import { WOOD_SCREWS, type WoodScrew } from '../stock';
 
 /** Inches written as `3 1/2`, `1/4` or `2`. */
-const inchesOf = (text: string): Length =>
+export const inchesOf = (text: string): Length =>
   inches(
     text
       .trim()

@@ -5,7 +5,7 @@ import { sizesOf, woodOf, type HardwareOffer, type Nominal } from '../stock';
 import { fastenings, type Fastening, type Trouble } from './fastening';
 import { METHOD_ABOUT, WAYS_FOR, type Look } from './methods';
 import { fastenerOf, plugsFor } from './needs';
-import { drillingOf, lengthOf } from './other-fasteners';
+import { drillingOf, inchesOf, lengthOf } from './other-fasteners';
 
 /** One way to make a joint, or all alike, with what it comes to. */
 export type Way = {
@@ -65,7 +65,7 @@ export function poundsFor(item: Fastening): number {
     case 'inserts':
       return 250 * shanks.length;
     case 'dowels': {
-      const across = inchesOf(item.screw.split(' x ')[0]!);
+      const across = toInches(inchesOf(item.screw.split(' x ')[0]!));
       // A round hole bears on long grain over part of its wall only.
       const glued = 0.7 * Math.PI * across * bites * GLUE_POUNDS;
       return Math.min(glued, shanks.length * (Math.PI / 4) * across ** 2 * DOWEL_PSI) + sideGrain(item);
@@ -73,7 +73,7 @@ export function poundsFor(item: Fastening): number {
     case 'biscuits':
       return shanks.length * 90 + sideGrain(item);
     case 'loose tenon': {
-      const wide = inchesOf(item.screw.split(' x ')[1] ?? '1');
+      const wide = toInches(inchesOf(item.screw.split(' x ')[1] ?? '1'));
       return shanks.length * 2 * wide * toInches(lengthOf(item.screw)) * 0.5 * GLUE_POUNDS + sideGrain(item);
     }
     case 'mortise and tenon': {
@@ -89,11 +89,6 @@ export function poundsFor(item: Fastening): number {
       return 0;
   }
 }
-
-const inchesOf = (text: string): number => text.split(' ').reduce((sum, bit) => {
-  const [over, under] = bit.split('/').map(Number);
-  return sum + over! / (under ?? 1);
-}, 0); // prettier-ignore
 
 /** What the glue between faces of long grain adds: nothing at the end of a rail. */
 const sideGrain = ({ joint, glue }: Fastening): number => (joint.kind === 'rail end' ? 0 : (glue / 2) * GLUE_POUNDS);

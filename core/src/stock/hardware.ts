@@ -34,6 +34,8 @@ export const POCKET_SCREWS = ['1', '1 1/4', '1 1/2', '2', '2 1/2'] as const;
 export type PocketScrew = (typeof POCKET_SCREWS)[number];
 /** Ends the size of a pocket screw with a fine thread, for hardwood; the others are coarse, for softwood and sheets. */
 export const FINE = ' fine';
+/** A pocket screw with its thread: `1 1/4 coarse`, `1 1/4 fine`. */
+export const printThread = (size: string): string => (size.endsWith(FINE) ? size : `${size} coarse`);
 /** Wood screws as sold, short first: gauge and length in inches. */
 export const WOOD_SCREWS = ['#8 1', '#8 1 1/4', '#8 1 1/2', '#8 2', '#8 2 1/2', '#10 3', '#10 3 1/2'] as const;
 export type WoodScrew = (typeof WOOD_SCREWS)[number];
@@ -53,7 +55,7 @@ export const isPoured = (kind: HardwareKind): boolean => kind === 'glue' || kind
 
 export const hardwareName = (kind: HardwareKind, size: string): string =>
   kind === 'pocket-screw'
-    ? `pocket screws ${size}${size.endsWith(FINE) ? '' : ' coarse'}`
+    ? `pocket screws ${printThread(size)}`
     : kind === 'stain' || kind === 'finish'
       ? size
       : kind === 'disc'

@@ -4,6 +4,7 @@ import {
   CLIP_SLOT,
   dim,
   listOf,
+  printThread,
   METHOD_ABOUT,
   WAYS_FOR,
   type Bit,
@@ -134,7 +135,7 @@ function JointGroup({ group, piece }: { readonly group: readonly Fastening[]; re
             </dd>
             <dt>Screw</dt>
             <dd>
-              <Text of={screw} /> {screw.endsWith('fine') ? '' : 'coarse'}
+              <Text of={printThread(screw)} />
             </dd>
           </>
         )}
