@@ -1,12 +1,10 @@
 import { seeded, type CutProblem } from '../core/src';
+import { boardOf, partOf, type Part, type Stock } from '../core/src/cutting/testing/lists';
 
 /**
  * The published random sets: cut lists made from a seed, so that anyone gets the same ones. Lengths in inches, prices
  * from an invented yard.
  */
-type Stock = CutProblem['stock'][number];
-type Part = CutProblem['parts'][number];
-
 const dice = (seed: number) => {
   const random = seeded(seed);
   const whole = (from: number, to: number) => from + Math.floor(random() * (to - from + 1));
@@ -29,27 +27,12 @@ const problemOf = (
 });
 
 const board = (id: string, length: number, width: number, price: number, more: Partial<Stock> = {}): Stock => ({
-  id,
-  kind: 'board',
-  material: 'spf',
-  length,
-  width,
-  thickness: 1.5,
-  price: Math.round(price * 100) / 100,
-  available: null,
-  trim: { ends: 0.5, edges: 0 },
-  defects: [],
+  ...boardOf(id, length, width, Math.round(price * 100) / 100, 0.5),
   ...more,
 });
 
 const part = (id: string, quantity: number, length: number, width: number, more: Partial<Part> = {}): Part => ({
-  id,
-  quantity,
-  material: 'spf',
-  length,
-  width,
-  thickness: 1.5,
-  grain: 'any',
+  ...partOf(id, quantity, length, width),
   ...more,
 });
 
