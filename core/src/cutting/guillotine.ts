@@ -65,46 +65,55 @@ const fitScore = (rule: Rule['fit'], slot: Slot, length: Length, width: Length):
   return rule === 'short side' ? Math.min(along, across) : Math.max(along, across);
 };
 
+/** Which way the rest beside and above a piece is cut: true where the crosscut comes first. */
+function cutsAcross(split: Rule['split'], along: Length, across: Length, { length, width }: Slot, piece: Way): boolean {
+  if (split === 'shorter left') return along < across;
+  if (split === 'longer left') return along >= across;
+  const crosscutRest = Math.max(along * width, piece.length * across);
+  const ripRest = Math.max(length * across, along * piece.width);
+  return split === 'larger rest' ? crosscutRest >= ripRest : crosscutRest < ripRest;
+}
+
 /** Puts a piece into the lower left corner of a free rectangle and cuts the rest in two. */
-function put(group: Group, sheet: Sheet, slot: Slot, piece: Way, split: Rule['split']): void {
-  const along = slot.length - piece.length - group.gap;
-  const across = slot.width - piece.width - group.gapAcross;
-  const crosscutRest = [along * slot.width, piece.length * across] as const;
-  const ripRest = [slot.length * across, along * piece.width] as const;
-  const crosscutFirst =
-    split === 'shorter left'
-      ? along < across
-      : split === 'longer left'
-        ? along >= across
-        : split === 'larger rest'
-          ? Math.max(...crosscutRest) >= Math.max(...ripRest)
-          : Math.max(...crosscutRest) < Math.max(...ripRest);
-  const beside = { x: slot.x + piece.length + group.gap, length: along };
-  const above = { y: slot.y + piece.width + group.gapAcross, width: across };
+function put(group: Group, sheet: Sheet, at: number, piece: Way, split: Rule['split']): void {
+  const { free } = sheet;
+  const slot = free[at]!;
+  const { x, y, length, width } = slot;
+  const along = length - piece.length - group.gap;
+  const across = width - piece.width - group.gapAcross;
+  const crosscutFirst = cutsAcross(split, along, across, slot, piece);
   const right: Slot | null =
-    along > 0 ? { ...beside, y: slot.y, width: crosscutFirst ? slot.width : piece.width, cut: null } : null;
+    along > 0
+      ? { x: x + piece.length + group.gap, y, length: along, width: crosscutFirst ? width : piece.width, cut: null }
+      : null;
   const top: Slot | null =
-    across > 0 ? { ...above, x: slot.x, length: crosscutFirst ? piece.length : slot.length, cut: null } : null;
+    across > 0
+      ? { x, y: y + piece.width + group.gapAcross, length: crosscutFirst ? piece.length : length, width: across, cut: null } // prettier-ignore
+      : null;
   slot.cut = { way: piece, crosscutFirst, right, top };
-  sheet.free.splice(sheet.free.indexOf(slot), 1, ...[right, top].filter((rest) => rest !== null));
+  if (right && top) free.splice(at, 1, right, top);
+  else if (right ?? top) free[at] = (right ?? top)!;
+  else free.splice(at, 1);
   sheet.items.push(piece.item);
   sheet.area += piece.length * piece.width;
 }
 
 /** Puts one item where it fits best on any of the sheets. False where it fits on none. */
 function place(group: Group, sheets: readonly Sheet[], item: number, rule: Rule): boolean {
-  let best: { sheet: Sheet; slot: Slot; way: Way; score: number } | null = null;
-  for (const sheet of sheets.slice(-MOST_LOOKED_AT)) {
+  let [least, on, at, found]: [number, Sheet | null, number, Way | null] = [Infinity, null, 0, null];
+  for (let index = Math.max(0, sheets.length - MOST_LOOKED_AT); index < sheets.length; index++) {
+    const sheet = sheets[index]!;
     const ways = waysOf(group, sheet.bin)[item]!;
-    for (const slot of sheet.free)
-      for (const way of ways)
-        if (way.length <= slot.length && way.width <= slot.width) {
-          const score = fitScore(rule.fit, slot, way.length, way.width);
-          if (best === null || score < best.score) best = { sheet, slot, way, score };
-        }
+    for (let place = 0; place < sheet.free.length; place++)
+      for (const way of ways) {
+        const slot = sheet.free[place]!;
+        if (way.length > slot.length || way.width > slot.width) continue;
+        const score = fitScore(rule.fit, slot, way.length, way.width);
+        if (score < least) [least, on, at, found] = [score, sheet, place, way];
+      }
   }
-  if (best === null) return false;
-  put(group, best.sheet, best.slot, best.way, rule.split);
+  if (on === null || found === null) return false;
+  put(group, on, at, found, rule.split);
   return true;
 }
 

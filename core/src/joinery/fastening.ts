@@ -138,17 +138,20 @@ function hiddenSide(part: Part, axis: 0 | 1 | 2, middle: Vec): 1 | -1 {
   return dot(way, sub(middle, own)) >= 0 ? 1 : -1;
 }
 
-/** Whether a part is near enough to a meeting to be in a driver's way. */
-function isNear(part: Part, first: Part, { spans }: Meeting): boolean {
-  const corners = [0, 1].flatMap((x) => [0, 1].flatMap((y) => [0, 1].map((z) => outOf(first.frame, [spans[0]![x]!, spans[1]![y]!, spans[2]![z]!])))); // prettier-ignore
-  const { min, max } = boxOf(part);
-  return ([0, 1, 2] as const).every((axis) => {
-    const values = corners.map((corner) => corner[axis]);
-    return min[axis] < Math.max(...values) + REACH && max[axis] > Math.min(...values) - REACH;
-  });
-}
 /** A fastener and the longest driver behind it. */
 const REACH = inches(20);
+
+/** Those of some parts that are near enough to a meeting to be in a driver's way. */
+function nearTo(parts: readonly Part[], first: Part, { spans }: Meeting): readonly Part[] {
+  const corners = [0, 1].flatMap((x) => [0, 1].flatMap((y) => [0, 1].map((z) => outOf(first.frame, [spans[0]![x]!, spans[1]![y]!, spans[2]![z]!])))); // prettier-ignore
+  const axes = [0, 1, 2] as const;
+  const low = axes.map((axis) => Math.min(...corners.map((corner) => corner[axis])) - REACH);
+  const high = axes.map((axis) => Math.max(...corners.map((corner) => corner[axis])) + REACH);
+  return parts.filter((part) => {
+    const { min, max } = boxOf(part);
+    return axes.every((axis) => min[axis] < high[axis]! && max[axis] > low[axis]!);
+  });
+}
 
 /** The method of a joint: what the person says where the kind allows it, else the usual one. */
 function methodOf(joint: Joint, said: Piece['joins'][string] | null): Means {
@@ -233,7 +236,7 @@ export function fasten(
   const edges = joint.kind === 'edge' || (joint.kind === 'lamination' && by !== 'glue');
   const { least } = room;
   const mates = room.mates(joint);
-  const near = (onTop || mates.length === 0 ? room.parts : mates).filter((part) => isNear(part, drilled, meeting)); // prettier-ignore
+  const near = nearTo(onTop || mates.length === 0 ? room.parts : mates, drilled, meeting);
   const access: Access = {
     around: standingRound(near),
     // A panel is joined with nothing round it, a drawer or a door on the bench. What is fixed to the top comes last, a rail's second end after its first:

@@ -14,29 +14,37 @@ export type SheetCut = Board['cuts'][number] & {
 };
 
 /**
- * The two pieces a cut makes of one; null where it does not run through it from edge to edge.
+ * Whether a cut runs through a piece from edge to edge.
  *
  * @param off how much shorter than the piece it may be: beside slanted ends the layout leaves more than a kerf.
  */
-function halves(box: Box, cut: Board['cuts'][number], kerf: Length, off: Length): readonly [Box, Box] | null {
-  const { x, y, length, width } = box;
-  const through = (from: Length, size: Length) =>
-    cut.from >= from && cut.to <= from + size && cut.to - cut.from >= size - off;
-  if (cut.kind === 'crosscut') {
-    if (!through(y, width) || cut.at < x || cut.at > x + length) return null;
-    const rest = cut.at + kerf;
-    return [
-      { x, y, length: cut.at - x, width },
-      { x: rest, y, length: Math.max(0, x + length - rest), width },
-    ];
-  }
-  if (!through(x, length) || cut.at < y || cut.at > y + width) return null;
-  const rest = cut.at + kerf;
-  return [
-    { x, y, length, width: cut.at - y },
-    { x, y: rest, length, width: Math.max(0, y + width - rest) },
-  ];
+function runsThrough({ x, y, length, width }: Box, cut: Board['cuts'][number], off: Length): boolean {
+  const crosscut = cut.kind === 'crosscut';
+  const [from, size] = crosscut ? [y, width] : [x, length];
+  const [low, run] = crosscut ? [x, length] : [y, width];
+  return cut.from >= from && cut.to <= from + size && cut.to - cut.from >= size - off && cut.at >= low && cut.at <= low + run; // prettier-ignore
 }
+
+/** The two pieces a cut makes of one that it runs through. */
+function halves({ x, y, length, width }: Box, cut: Board['cuts'][number], kerf: Length): readonly [Box, Box] {
+  const rest = cut.at + kerf;
+  return cut.kind === 'crosscut'
+    ? [
+        { x, y, length: cut.at - x, width },
+        { x: rest, y, length: Math.max(0, x + length - rest), width },
+      ]
+    : [
+        { x, y, length, width: cut.at - y },
+        { x, y: rest, length, width: Math.max(0, y + width - rest) },
+      ];
+}
+
+/** A cut that may come next, the piece it runs through, and its rank: least first. */
+type Choice = {
+  readonly cut: Board['cuts'][number];
+  readonly box: Box;
+  readonly rank: readonly [number, number];
+};
 
 const area = ({ length, width }: Box): number => length * width;
 
@@ -60,37 +68,37 @@ export function breakDown(
   while (left.length > 0) {
     const heaviest = boxes.reduce((a, b) => (area(b) > area(a) ? b : a));
     const heavy = area(heaviest) > most * whole;
-    const waysWith = (off: Length) =>
-      left.flatMap((cut) => {
-        const box = boxes.find((one) => halves(one, cut, kerf, off) !== null);
-        if (!box) return [];
-        const two = halves(box, cut, kerf, off)!;
-        const larger = Math.max(...two.map(area));
-        const low = cut.kind === 'crosscut' ? cut.at - box.x : cut.at - box.y;
-        const factory = cut.kind === 'crosscut' ? box.x === 0 : box.y === 0;
-        const next: SheetCut = {
-          ...cut,
-          setting: low,
-          reference: factory ? 'factory' : 'sawn',
-          share: larger / whole,
-        };
-        const again = before !== null && before.kind === next.kind && before.setting === next.setting;
-        const rank = heavy ? [box === heaviest ? 0 : 1, larger] : [again ? 0 : 1, -area(box)];
-        return [{ cut, next, box, two, rank }];
-      });
-    const exact = waysWith(0);
-    const ways = exact.length > 0 ? exact : waysWith(inches(1));
-    if (ways.length === 0) throw new Error('A layout has a cut that does not run from edge to edge.');
-    const best = ways.reduce((a, b) => (compare(b.rank, a.rank) < 0 ? b : a));
-    left = left.filter((cut) => cut !== best.cut);
-    boxes = [...boxes.filter((box) => box !== best.box), ...best.two.filter((box) => area(box) > 0)];
-    ordered.push(best.next);
-    before = best.next;
+    let best: Choice | null = null;
+    for (const off of [0, inches(1)]) {
+      if (best) break;
+      for (const cut of left) {
+        const box = boxes.find((one) => runsThrough(one, cut, off));
+        if (!box) continue;
+        const again: boolean = before !== null && before.kind === cut.kind && before.setting === settingOf(cut, box);
+        const rank: Choice['rank'] = heavy
+          ? ([box === heaviest ? 0 : 1, Math.max(...halves(box, cut, kerf).map(area))] as const)
+          : ([again ? 0 : 1, -area(box)] as const);
+        if (best === null || rank[0] < best.rank[0] || (rank[0] === best.rank[0] && rank[1] < best.rank[1]))
+          best = { cut, box, rank };
+      }
+    }
+    if (best === null) throw new Error('A layout has a cut that does not run from edge to edge.');
+    const { cut, box }: Choice = best;
+    const two = halves(box, cut, kerf);
+    const made: SheetCut = {
+      ...cut,
+      setting: settingOf(cut, box),
+      reference: (cut.kind === 'crosscut' ? box.x : box.y) === 0 ? 'factory' : 'sawn',
+      share: Math.max(...two.map(area)) / whole,
+    };
+    left = left.filter((one) => one !== cut);
+    boxes = [...boxes.filter((one) => one !== box), ...two.filter((one) => area(one) > 0)];
+    ordered.push(made);
+    before = made;
   }
   return ordered;
 }
 
-const compare = (a: readonly number[], b: readonly number[]): number => {
-  const at = a.findIndex((value, k) => value !== b[k]);
-  return at < 0 ? 0 : a[at]! - b[at]!;
-};
+/** Distance of a cut from the edge of its piece that it is measured from. */
+const settingOf = (cut: Board['cuts'][number], box: Box): Length =>
+  cut.kind === 'crosscut' ? cut.at - box.x : cut.at - box.y;

@@ -100,17 +100,17 @@ const planeOf = (face: Face): Plane => planeAt(face.points[0]!, face.normal);
 /** The body without a convex cutter. The cutter's faces become surfaces numbered from `surface` up. */
 export function subtract(solid: Solid, cutter: Cell, surface: number): Solid {
   return solid.flatMap((cell): readonly Cell[] => {
-    if (volumeOf(common([cell], [cutter])) === 0) return [cell];
+    if (apart(cell, cutter)) return [cell];
     const pieces: Cell[] = [];
     let rest: Cell | null = cell;
     for (const face of cutter) {
-      if (rest === null) break;
       const plane = planeOf(face);
       const outside = cutCell(rest, flipped(plane), surface + face.surface);
       if (outside) pieces.push(outside);
       rest = cutCell(rest, plane, surface + face.surface);
+      if (rest === null) return [cell];
     }
-    return pieces;
+    return volumeOf([rest]) === 0 ? [cell] : pieces;
   });
 }
 
@@ -234,7 +234,7 @@ export function facesOf(solid: Solid): readonly Face[] {
             solid.forEach((other, k) => {
               if (k === at) return;
               for (const against of other) {
-                if (clear(spanOfFace(face), spanOfFace(against)) || dot(face.normal, against.normal) > -1 + 1e-9)
+                if (dot(face.normal, against.normal) > -1 + 1e-9 || clear(spanOfFace(face), spanOfFace(against)))
                   continue;
                 if (Math.abs(dot(plane.normal, against.points[0]!) - plane.reach) > 2 * ON) continue;
                 left = left.flatMap((points) => outsideOf(points, against));
@@ -276,10 +276,13 @@ const clear = (a: Span, b: Span): boolean =>
 export function contacts(a: Solid, b: Solid): readonly Face[] {
   const found: Face[] = [];
   const facesB = facesOf(b);
+  const [low, high] = limitsOf(b);
+  const spanB: Span = [low[0], low[1], low[2], high[0], high[1], high[2]];
   for (const face of facesOf(a)) {
     const span = spanOfFace(face);
+    if (clear(span, spanB)) continue;
     for (const other of facesB) {
-      if (clear(span, spanOfFace(other)) || dot(face.normal, other.normal) > -1 + 1e-6) continue;
+      if (dot(face.normal, other.normal) > -1 + 1e-6 || clear(span, spanOfFace(other))) continue;
       const plane = planeOf(other);
       if (!face.points.every((point) => Math.abs(dot(plane.normal, point) - plane.reach) <= TOUCHING)) continue;
       let shared = face.points;

@@ -11,7 +11,8 @@ export const cross = (a: Vec, b: Vec): Vec => [
   a[2] * b[0] - a[0] * b[2],
   a[0] * b[1] - a[1] * b[0],
 ];
-export const norm = (a: Vec): number => Math.hypot(a[0], a[1], a[2]);
+/** Not by `hypot`, which guards against overflow that lengths never reach and takes many times as long. */
+export const norm = (a: Vec): number => Math.sqrt(dot(a, a));
 export const unit = (a: Vec): Vec => times(a, 1 / norm(a));
 /** Point `share` of the way from `a` to `b`. */
 export const between = (a: Vec, b: Vec, share: number): Vec => add(a, times(sub(b, a), share));
@@ -26,8 +27,14 @@ export type Frame = { readonly at: Vec; readonly u: Vec; readonly v: Vec };
 export const through = (frame: Frame): Vec => cross(frame.u, frame.v);
 
 /** A point given in a frame's own directions, in the piece. */
-export const outOf = (frame: Frame, [x, y, z]: Vec): Vec =>
-  add(add(add(frame.at, times(frame.u, x)), times(frame.v, y)), times(through(frame), z));
+export function outOf({ at, u, v }: Frame, [x, y, z]: Vec): Vec {
+  const w = cross(u, v);
+  return [
+    at[0] + u[0] * x + v[0] * y + w[0] * z,
+    at[1] + u[1] * x + v[1] * y + w[1] * z,
+    at[2] + u[2] * x + v[2] * y + w[2] * z,
+  ];
+}
 
 /** A point of the piece in a frame's own directions. */
 export function into(frame: Frame, point: Vec): Vec {
