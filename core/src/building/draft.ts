@@ -19,7 +19,7 @@ export const finished = (piece: string, drafts: readonly Scheduled[]): readonly 
     puts: [],
     makes: [],
     noRoom: [],
-    where: 'workshop',
+    stays: null,
     pickUp: [],
     settings: [],
     spacers: [],

@@ -83,9 +83,24 @@ export function drivingActions(joints: readonly Fastening[]): readonly Phrase[] 
               say`${from} ${new Set(group.map((item) => item.drilled.tag)).size > 1 ? 'rest' : 'rests'} on ${into}, not fixed.`,
             ];
       case 'hardware':
-        return [say`Fix the ${JOINT_KINDS[joint.kind]}: ${from} to ${into}.`];
+        return group.some(({ hinges }) => hinges.length > 0)
+          ? hingeActions(group)
+          : [say`Fix the ${JOINT_KINDS[joint.kind]}: ${from} to ${into}.`];
     }
   });
+}
+
+/** Hinges by where they stand: their middles, and one screw a leaf until the gaps are right. */
+function hingeActions(group: readonly Fastening[]): readonly Phrase[] {
+  const rows = new Map<string, Fastening[]>();
+  for (const item of group) rows.set(item.hinges.join(), [...(rows.get(item.hinges.join()) ?? []), item]);
+  return [
+    ...[...rows.values()].map((alike) => {
+      const { hinges, from } = alike[0]!;
+      return say`Mark the middles of the hinges ${listOf(hinges.map((place): Bit => dim(place)))} from the ${from}: ${listOf(alike.map(({ drilled }): Bit => tag(drilled.tag)))}, then on ${listOf([...new Set(alike.map((item) => item.into.tag))].map((name): Bit => tag(name)))}, the door held in its place.`;
+    }),
+    say`Pilot every screw ${strong('1/16')} with a centring bit, drive one in each leaf, close, set the gaps, drive the others.`,
+  ];
 }
 
 /** What to set up for the screws and bolts of a step: holes by size. */

@@ -152,10 +152,10 @@ test('what passes no door is joined where it stays, and says why', () => {
   const narrow = { ...DEFAULT_SHOP, door: inches(20) };
   const { steps } = made(newPiece('t', 'standing'), narrow);
   const last = steps.find(({ id }) => id === 't.top-on')!;
-  expect(last.where).toBe('room');
+  expect(last.stays).not.toBeNull();
   expect(plain(last.actions[0]!.text, 'in')).toContain('the door 20');
   const wide = made(newPiece('t', 'standing'), { ...DEFAULT_SHOP, door: inches(40), lift: 200 }).steps;
-  expect(wide.every(({ where }) => where === 'workshop')).toBe(true);
+  expect(wide.every(({ stays }) => stays === null)).toBe(true);
 });
 
 describe('out of square, worked by hand', () => {

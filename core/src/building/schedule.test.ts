@@ -30,3 +30,12 @@ test('clamps that are taken are not there: the second glue-up waits for the firs
 test('more clamps than there are is refused by name', () => {
   expect(() => schedule([draft('a', 10, { clamps: 9 })], 8)).toThrow('a asks for more clamps than there are');
 });
+
+test('all that is done in the workshop comes before the first thing where the piece stays', () => {
+  const drafts = [
+    draft('join', 10, { stays: say`too wide` }),
+    draft('glue', 10, { wait: 60, clamps: 2 }),
+    draft('use', 10, { after: ['glue'] }),
+  ];
+  expect(names(drafts)).toEqual(['glue', 'use', 'join']);
+});

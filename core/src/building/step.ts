@@ -20,8 +20,8 @@ export type Step = {
   readonly makes: readonly string[];
   /** Joints, by id, that no driver of the shop has room for at this step. */
   readonly noRoom: readonly string[];
-  /** Joined where it stays: what it becomes passes no door, or is too heavy. */
-  readonly where: 'workshop' | 'room';
+  /** Why it is done where the piece stays, as what it becomes can not be carried there; null in the workshop. */
+  readonly stays: Phrase | null;
   readonly actions: readonly Action[];
   readonly pickUp: Phrase;
   /** Jig, bits and holes to set up before it begins. */

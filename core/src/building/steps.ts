@@ -1,18 +1,7 @@
 import { inches, type Length } from '../length';
 import { clampCount, clampsOver, type Piece, type Shop } from '../job';
 import { METHOD_ABOUT, type Fastening } from '../joinery';
-import {
-  around,
-  boxOf,
-  extent,
-  topOf,
-  weightOf,
-  type Assembly,
-  type Axis,
-  type Box,
-  type Part,
-  type PieceModel,
-} from '../piece';
+import { around, boxOf, extent, topOf, type Assembly, type Axis, type Box, type Part, type PieceModel } from '../piece';
 import { about, dim, listOf, say, strong, tag, type Bit, type Phrase } from '../words';
 import { diagonalOf, JOINTS_AT_ONCE } from './clamping';
 import { finished, type Draft } from './draft';
@@ -25,6 +14,7 @@ import { laminationSteps, pocketed, pocketStep, shapingStep } from './preparing'
 import { schedule } from './schedule';
 import { needsShaping, shapingActions } from './shaping';
 import type { Step } from './step';
+import { staysBecause } from './way-out';
 
 /** Minutes for one pocket drilled, one screw driven, one board handled. Typical for one person who is not hurried. */
 const POCKET = 1;
@@ -107,19 +97,6 @@ function accessActions(placings: readonly Placing[], shop: Shop): readonly Phras
   });
 }
 
-/** Why what is made here must be made where it stays; null where it can be carried there. */
-function staysBecause(parts: readonly Part[], shop: Shop): Phrase | null {
-  const box = around(parts.map(boxOf));
-  if (!box) return null;
-  const [least, middle] = [...sizesOf(box)].sort((a, b) => a - b) as [number, number, number];
-  if (least > shop.door) return say`it is ${dim(least)} at its thinnest, the door ${dim(shop.door)}`;
-  if (middle > inches(78)) return say`it is ${dim(middle)} wide even on its side`;
-  const pounds = parts.reduce((sum, part) => sum + weightOf(part), 0);
-  if (pounds > 2 * shop.lift)
-    return say`it weighs about ${strong(`${Math.round(pounds)} lb`)}, two people carry ${strong(`${2 * shop.lift} lb`)}`;
-  return null;
-}
-
 /** One sitting of an operation: what is cut to fit now, then what is put on and joined. */
 function sittingStep(
   operation: Operation,
@@ -177,7 +154,7 @@ function sittingStep(
     noRoom: placings.flatMap(({ access }) =>
       access.filter(({ driver }) => driver === null).map(({ joint }) => joint.joint.id),
     ),
-    where: stays ? 'room' : 'workshop',
+    stays,
     does: [
       ...(stays ? [say`Do this where the piece stays: ${stays}. Carry the parts in first.`] : []),
       ...(first || home !== assembly ? home.notes : []),
@@ -244,13 +221,14 @@ function operationSteps(operation: Operation, model: PieceModel, shop: Shop): re
   });
 }
 
-function lastStep(piece: Piece, parts: readonly Part[]): Draft {
+function lastStep(piece: Piece, parts: readonly Part[], shop: Shop): Draft {
   const { size } = piece;
   const tall = topOf(piece) === null && size.height > inches(30);
   return {
     name: 'level',
     title: say`Turn it over and level it`,
     there: idsOf(parts),
+    stays: staysBecause(parts, shop),
     does: [
       say`Stand it on a flat floor. If it rocks, find the long leg and take off what rocks, or fit levellers.`,
       say`Check the height: ${dim(size.height)}. Check the outside: ${dim(size.length)} by ${dim(size.width)}.`,
@@ -299,6 +277,7 @@ export function stepsOf(piece: Piece, model: PieceModel, made: readonly Fastenin
     ...lastStep(
       piece,
       parts.filter((part) => !part.loose),
+      shop,
     ),
     after: drafts.map(({ name }) => name),
   };

@@ -1,6 +1,6 @@
 import { able, clampCount, clampsOver, type Finding, type Job, type Method, type Piece } from '../job';
 import { DRIVER_ROOM, METHOD_ABOUT, type Fastening, type Trouble } from '../joinery';
-import type { Adaptation } from '../piece';
+import { JOINT_KINDS, type Adaptation } from '../piece';
 import { JOINTS_AT_ONCE } from '../building';
 import { dim, listOf, say, strong, tag, type Bit, type Phrase } from '../words';
 import { note, type PieceFacts } from './facts';
@@ -107,12 +107,12 @@ export function jointNotes({ piece, parts, model, fastenings, steps }: PieceFact
           : [{ label: say`I have a right-angle head`, changes: [{ piece: null, path: ['shop', 'drivers'], value: [...job.shop.drivers, 'right-angle head'] }] }], // prettier-ignore
       }),
     );
-  const room = steps.filter(({ where, makes }) => where === 'room' && makes.length > 0);
+  const room = steps.filter(({ stays, makes }) => stays !== null && makes.length > 0);
   if (room.length > 0)
     found.push(
       note(piece.id, 'in-the-room', 'care', 'build', {
         title: say`The last joints are made where it stays`,
-        because: say`Whole it does not go through a ${dim(job.shop.door)} door, or two people can not carry it. ${strong(room.length)} ${room.length === 1 ? 'step is' : 'steps are'} done there: take glue, driver and clamps along.`,
+        because: say`Whole it can not be carried there: ${room.at(-1)!.stays!}. ${strong(room.length)} ${room.length === 1 ? 'step is' : 'steps are'} done there: take glue, driver and clamps along.`,
         numbers: { steps: room.length },
       }),
     );
@@ -177,7 +177,9 @@ function troubleNotes(piece: Piece, made: readonly Fastening[]): readonly Findin
   });
 }
 
-const nameOf = ({ by }: Fastening): string => (by === 'hardware' || by === 'nothing' ? by : METHOD_ABOUT[by].name);
+const nameOf = ({ by, joint }: Fastening): string =>
+  by === 'hardware' || by === 'nothing' ? capital(JOINT_KINDS[joint.kind]) : METHOD_ABOUT[by].name;
+const capital = (text: string): string => text[0]!.toUpperCase() + text.slice(1);
 
 /** Joints made in another way than the usual, with the reason, and what would bring the usual back. */
 function insteadNotes(piece: Piece, made: readonly Fastening[], job: Job): readonly Finding[] {

@@ -24,6 +24,8 @@ export const DEFAULT_SHOP: Shop = {
   snipe: inches(2),
   car: inches(100),
   door: inches(30),
+  turn: null,
+  load: null,
   lift: 50,
   spoiled: 5,
   hours: 6,

@@ -306,6 +306,10 @@ export const ShopSchema = v.object({
   car: length,
   /** The narrowest door between the workshop and where the piece goes. */
   door: v.optional(size, inches(30)),
+  /** A right-angled turn on the way, as of stairs: how wide before and after it. Null where there is none. */
+  turn: v.optional(v.nullable(v.object({ before: size, after: size })), null),
+  /** Load space of what it is driven in, once built; null where it is not driven. */
+  load: v.optional(v.nullable(v.object({ length: size, width: size, height: size })), null),
   /** Weight one person carries, lb. */
   lift: whole(1, 1000),
   /** Boards spoiled of a hundred: split, miscut, crooked at home. */

@@ -1,5 +1,5 @@
 import type { HardwareKind } from '../stock';
-import { isDense, type Fastening } from './fastening';
+import { isDense, type Fastening } from './fasten';
 import { fastenerOf, plugsFor } from './needs';
 import { drillingOf } from './other-fasteners';
 

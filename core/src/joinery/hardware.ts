@@ -1,56 +1,195 @@
 import { inches, type Length } from '../length';
-import { boxOf, extent, solidOf, type Axis, type Joint, type Part } from '../piece';
+import { boxOf, extent, hingePlaces, solidOf, type Axis, type Box, type Joint, type Part } from '../piece';
 import { raysIn, type Vec } from '../solid';
-import type { Shank } from './shank';
+import { clash, type Shank } from './shank';
 
-/** Screws that come with slides and hinges: so long, and so thick. */
-const LONG: Length = inches(3 / 8);
+/** Screws that come with slides, hinges and plates, and the pin under a shelf: so long, and so thick. */
+const SLIDE_SCREW: Length = inches(3 / 8);
+const HINGE_SCREW: Length = inches(5 / 8);
+const PLATE_SCREW: Length = inches(3 / 4);
+const PIN: Length = inches(3 / 8);
 const RADIUS = inches(0.07);
-/** First and last screw of a slide from its ends. */
-const FROM_END: Length = inches(1.5);
+const PIN_RADIUS = inches(1 / 8);
+/** Wood left before the far face. */
+const LEFT: Length = inches(1 / 8);
+/** First and last screw of a slide from its ends; pins from the front and the back of their shelf. */
+const SLIDE_END: Length = inches(1.5);
+const PIN_END: Length = inches(2);
+/** Screws of a hinge stand so far from its middle, those of a plate from the middle of the leg. */
+const HINGE_HALF: Length = inches(5 / 8);
+const PLATE_HALF: Length = inches(1.4);
+/** Hinges and screws of slides give way so far, in steps, where wood is cut away or another screw is in the way. */
+const STEP = inches(1 / 4);
+const FARTHEST = 12;
+const OFFSETS = Array.from({ length: 2 * FARTHEST + 1 }, (_, at) => (at % 2 === 0 ? -1 : 1) * Math.ceil(at / 2) * STEP);
 
-/**
- * Where the screws of a slide go, into both parts, at half the height of what slides: three on each side. Hinges have
- * theirs near both ends of the door. Pockets must keep clear of them. Empty for what is bridged by anything else.
- */
-export function hardwareShanks(joint: Joint, moving: Part, still: Part): readonly Shank[] {
-  if (joint.kind !== 'slide') return [];
+/** The first of the places near the usual one where every screw holds and meets no other; the usual where none does. */
+function clearOf(taken: readonly Shank[], lay: (off: Length) => readonly Shank[]): readonly Shank[] {
+  for (const off of OFFSETS) {
+    const shanks = lay(off);
+    if (shanks.every((one) => one.bite >= LEAST_HELD && !taken.some((other) => clash(one, other)))) return shanks;
+  }
+  return lay(0);
+}
+/** Less wood than this is no hold. */
+export const LEAST_HELD: Length = inches(1 / 4);
+
+/** Axis across which two boxes stand apart or lie against each other, and which way the first is from the second. */
+function gapOf(a: Box, b: Box): { readonly gap: Axis; readonly side: 1 | -1 } | null {
+  const gap = ([1, 0, 2] as const).find((axis) => a.min[axis] >= b.max[axis] || b.min[axis] >= a.max[axis]);
+  return gap === undefined ? null : { gap, side: a.min[gap] >= b.max[gap] ? 1 : -1 };
+}
+
+const overlap = (a: Box, b: Box, axis: Axis): readonly [Length, Length] => [
+  Math.max(a.min[axis], b.min[axis]),
+  Math.min(a.max[axis], b.max[axis]),
+];
+
+const pointOf = (values: readonly (readonly [Axis, number])[]): Vec => {
+  const point: [number, number, number] = [0, 0, 0];
+  for (const [axis, value] of values) point[axis] = value;
+  return point;
+};
+
+/** A screw of its own hardware, put in before the two come together: as deep as it goes, shorter where it would come out. */
+function shankAt(part: Part, from: Vec, direction: Vec, most: Length, radius: number, position: Length): Shank {
+  const deep = raysIn(solidOf(part), from, direction).find(([low, high]) => low < 10 && high > 10)?.[1] ?? 0;
+  const length = Math.max(0, Math.min(most, Math.floor(deep) - LEFT));
+  return { from, direction, length, radius, behind: 0, hole: 0, position, bite: length, left: deep - length, held: true, through: part.id, driven: false }; // prettier-ignore
+}
+
+/** A point and a direction into each of two parts from the gap between them. */
+function bothSides(moving: Part, still: Part, gap: Axis, side: 1 | -1) {
   const [a, b] = [boxOf(moving), boxOf(still)];
-  const gapAxis = ([0, 1, 2] as const).find((axis) => a.min[axis] >= b.max[axis] || b.min[axis] >= a.max[axis]);
-  if (gapAxis === undefined) return [];
-  const [run] = ([0, 1] as const).filter((axis) => axis !== gapAxis) as [Axis];
-  const side = a.min[gapAxis] >= b.max[gapAxis] ? 1 : -1;
+  return [
+    { part: still, at: side > 0 ? b.max[gap] : b.min[gap], way: -side },
+    { part: moving, at: side > 0 ? a.min[gap] : a.max[gap], way: side },
+  ] as const;
+}
+
+/** Three screws on each side, at half the height of what slides; a slide has holes enough to pass by those behind. */
+function slideShanks(moving: Part, still: Part, taken: readonly Shank[]): readonly Shank[] {
+  const [a, b] = [boxOf(moving), boxOf(still)];
+  const between = gapOf(a, b);
+  if (!between) return [];
+  const { gap, side } = between;
+  const [run] = ([0, 1] as const).filter((axis) => axis !== gap) as [Axis];
   const from = Math.max(a.min[run], b.min[run]);
   const to = from + Math.min(extent(a, run), extent(b, run));
   const up = (a.min[2] + a.max[2]) / 2;
-  const places = [from + FROM_END, (from + to) / 2, to - FROM_END];
-  return places.flatMap((place): readonly Shank[] =>
-    [
-      { part: still, at: side > 0 ? b.max[gapAxis] : b.min[gapAxis], way: -side },
-      { part: moving, at: side > 0 ? a.min[gapAxis] : a.max[gapAxis], way: side },
-    ].map(({ part, at, way }) => {
-      const point = [0, 0, 0] as [number, number, number];
-      point[gapAxis] = at;
-      point[run] = place;
-      point[2] = up;
-      const direction = [0, 0, 0] as [number, number, number];
-      direction[gapAxis] = way;
-      const wood = raysIn(solidOf(part), point as Vec, direction as Vec).find(([low]) => low < 10);
-      return {
-        from: point as Vec,
-        direction: direction as Vec,
-        length: LONG,
-        radius: RADIUS,
-        behind: 0,
-        hole: 0,
-        position: Math.round(place - from),
-        bite: Math.min(LONG, wood?.[1] ?? 0),
-        left: (wood?.[1] ?? 0) - LONG,
-        held: true,
-        through: part.id,
-        // Screwed on before the two come together.
-        driven: false,
-      };
-    }),
+  return [from + SLIDE_END, (from + to) / 2, to - SLIDE_END].flatMap((usual) =>
+    clearOf(taken, (off) =>
+      bothSides(moving, still, gap, side).map(({ part, at, way }) =>
+        shankAt(
+          part,
+          pointOf([
+            [gap, at],
+            [run, usual + off],
+            [2, up],
+          ]),
+          pointOf([[gap, way]]),
+          SLIDE_SCREW,
+          RADIUS,
+          Math.round(usual + off - from),
+        ),
+      ),
+    ),
   );
+}
+
+/**
+ * Two screws of each leaf into the back of the door and into the edge that it closes against. A hinge gives way along
+ * the door where its screws would find no wood, or another's.
+ */
+function hingeShanks(moving: Part, still: Part, taken: readonly Shank[]): readonly Shank[] {
+  const [a, b] = [boxOf(moving), boxOf(still)];
+  const between = gapOf(a, b);
+  if (!between) return [];
+  const { gap, side } = between;
+  const others = ([0, 1, 2] as const).filter((axis) => axis !== gap) as [Axis, Axis];
+  const spans = others.map((axis) => overlap(a, b, axis));
+  const long = spans[0]![1] - spans[0]![0] > spans[1]![1] - spans[1]![0] ? 0 : 1;
+  const [run, wide] = [others[long], others[1 - long]!] as [Axis, Axis];
+  const middle = (spans[1 - long]![0] + spans[1 - long]![1]) / 2;
+  // Told from the door's top, or from the left end of what drops.
+  const tell = (place: Length) => Math.round(run === 2 ? a.max[run] - place : place - a.min[run]);
+  const leaves = (place: Length) =>
+    [-HINGE_HALF, HINGE_HALF].flatMap((off) =>
+      bothSides(moving, still, gap, side).map(({ part, at, way }) =>
+        shankAt(
+          part,
+          pointOf([
+            [gap, at],
+            [run, place + off],
+            [wide, middle],
+          ]),
+          pointOf([[gap, way]]),
+          HINGE_SCREW,
+          RADIUS,
+          tell(place),
+        ),
+      ),
+    );
+  return hingePlaces(extent(a, run)).flatMap((place) => {
+    const usual = run === 2 ? a.max[run] - place : a.min[run] + place;
+    return clearOf(taken, (off) => leaves(usual + off));
+  });
+}
+
+/** Pins under a loose shelf, two in each upright: never so deep that those of the next shelf are met. */
+function pinShanks(shelf: Part, upright: Part): readonly Shank[] {
+  const [a, b] = [boxOf(shelf), boxOf(upright)];
+  const between = gapOf(a, b);
+  if (!between) return [];
+  const { gap, side } = between;
+  const run = gap === 0 ? 1 : 0;
+  const deep = Math.min(PIN, Math.round((extent(b, gap) - LEFT) / 2));
+  return [a.min[run] + PIN_END, a.max[run] - PIN_END].map((place) =>
+    shankAt(
+      upright,
+      pointOf([
+        [gap, side > 0 ? b.max[gap] : b.min[gap]],
+        [run, place],
+        [2, a.min[2] - PIN_RADIUS],
+      ]),
+      pointOf([[gap, -side]]),
+      deep,
+      PIN_RADIUS,
+      Math.round(place - a.min[run]),
+    ),
+  );
+}
+
+/** Four screws of a leg's plate up into what lies on it, those that this board is over. */
+function plateShanks(leg: Part, top: Part): readonly Shank[] {
+  const { min, max } = boxOf(leg);
+  const [x, y] = [(min[0] + max[0]) / 2, (min[1] + max[1]) / 2];
+  return [-PLATE_HALF, PLATE_HALF].flatMap((across) =>
+    [-PLATE_HALF, PLATE_HALF]
+      .map((along) =>
+        shankAt(top, [x + along, y + across, max[2]], [0, 0, 1], PLATE_SCREW, RADIUS, Math.round(PLATE_HALF + along)),
+      )
+      .filter(({ length }) => length > 0),
+  );
+}
+
+/**
+ * Where the screws of a joint's own hardware go: slides, hinges, plates, and the pins of loose shelves. Others keep clear
+ * of them. Empty for what is held by nothing.
+ *
+ * @param taken bores that are there already in both parts.
+ */
+export function hardwareShanks(joint: Joint, moving: Part, still: Part, taken: readonly Shank[]): readonly Shank[] {
+  switch (joint.kind) {
+    case 'slide':
+      return slideShanks(moving, still, taken);
+    case 'hinge':
+      return hingeShanks(moving, still, taken);
+    case 'pins':
+      return pinShanks(moving, still);
+    case 'plate':
+      return plateShanks(moving, still);
+    default:
+      return [];
+  }
 }

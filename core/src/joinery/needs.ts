@@ -2,7 +2,7 @@ import { inches } from '../length';
 import type { Job } from '../job';
 import type { Part } from '../piece';
 import { HARDWARE_KINDS, type HardwareKind, type HardwareNeed } from '../stock';
-import type { Fastening } from './fastening';
+import type { Fastening } from './fasten';
 
 /** PVA at 6 mil wet covers about 2 square feet of face with a fluid ounce; both faces of a joint count. */
 const SQUARE_INCHES_AN_OUNCE = 2 * 144;

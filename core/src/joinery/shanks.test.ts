@@ -2,7 +2,7 @@ import { inches, printLength, type Length } from '../length';
 import { DEFAULT_SHOP, newJob, type Method, type Piece } from '../job';
 import { boxOf, buildPiece, newPiece, pieceFrom, solidOf, STARTS, type Joint, type Part } from '../piece';
 import { board, boxAt } from '../piece/kit';
-import { volumeOf } from '../solid';
+import { common, limitsOf, volumeOf } from '../solid';
 import { loose, overlapping, undeclared } from '../testing/laws';
 import { apartBy, clash, driverFor, fastenerLines, fastenings, poundsFor, roomBehind, waysOfJoint, type Fastening } from './index'; // prettier-ignore
 
@@ -130,6 +130,31 @@ test('a corner block: half of its screws in the rail, half in the leg, 1 in each
   ]);
   const all = item!.shanks;
   expect(all.some((one, at) => all.slice(at + 1).some((other) => clash(one, other)))).toBe(false);
+});
+
+test('the block lies in the inside corner: against the rail and the leg, as long as the rail is wide, in nothing else', () => {
+  const parts = [...frame(1.5, 3.5), part('F', [0, 20, 0], [20, 1.5, 3.5], 0, 2)];
+  const [item] = made([joint('rail end', 'R', 'P')], parts, { 'rail end': { by: 'corner block' } });
+  const [low, high] = limitsOf(item!.blocks);
+  // The rail is 1 1/2 thick from 0 and ends at 3 1/2; it looks inwards, to F.
+  expect(low.map(inch)).toEqual([3.5, 1.5, 10]);
+  expect(high.map(inch)).toEqual([5, 3, 13.5]);
+  for (const other of parts) expect(volumeOf(common(item!.blocks, solidOf(other)))).toBe(0);
+  for (const { from, behind, direction } of item!.shanks) {
+    const head = from.map((value, axis) => inch(value - direction[axis]! * behind));
+    head.forEach((value, axis) => {
+      expect(value).toBeGreaterThanOrEqual(inch(low[axis]!) - 0.01);
+      expect(value).toBeLessThanOrEqual(inch(high[axis]!) + 0.01);
+    });
+  }
+});
+
+test('two blocks in one corner of a thin leg would take each other’s place: the second is refused', () => {
+  const leg = part('P', [0, 0, 0], [1.5, 1.5, 30], 2, 1, 'leg');
+  const rails = [part('R', [1.5, 0, 10], [20, 0.75, 3.5], 0, 2), part('Q', [0, 1.5, 10], [0.75, 20, 3.5], 1, 2)];
+  const both = [joint('rail end', 'R', 'P'), joint('rail end', 'Q', 'P')];
+  const found = made(both, [leg, ...rails], { 'rail end': { by: 'corner block' } });
+  expect(found.filter(({ troubles }) => troubles.includes('not possible'))).toHaveLength(1);
 });
 
 describe('room for the driver', () => {

@@ -12,6 +12,7 @@ export type { Family, Top, Built, DeckShape } from './family';
 export * from './families';
 export * from './build';
 export * from './weight';
+export * from './hinges';
 export { measurable, WHOLE_TOP, type Adaptation } from './as-built';
 export { hasTongue, joinOf, tongueFits } from './tongues';
 export * from './gallery';

@@ -12,6 +12,7 @@ import {
   times,
   type Fastening,
   type Part,
+  type Solid,
   type Vec,
 } from '@sill/core';
 import { usePointing } from '../state/hooks';
@@ -33,7 +34,11 @@ export type Drawn = {
   readonly part: Part;
   /** New in this step, already there, or joined later (dashed). */
   readonly as: 'new' | 'there' | 'later';
+  /** What is drawn instead of the part's own body: a block that is glued to it. */
+  readonly body?: Solid;
 };
+
+const bodyOf = ({ part, body }: Drawn): Solid => body ?? solidOf(part);
 
 type Props = {
   readonly parts: readonly Drawn[];
@@ -158,7 +163,7 @@ const viewOf = (parts: readonly Drawn[]): View =>
 /** What of the drawing is in the picture, how large, and how high the picture is: in the units of `width`. */
 function framed(parts: readonly Drawn[], view: View, width: number) {
   const pointsOf = (drawn: readonly Drawn[]) =>
-    drawn.flatMap(({ part }) => cornersOf(solidOf(part)).map((point) => project(point, view)));
+    drawn.flatMap((item) => cornersOf(bodyOf(item)).map((point) => project(point, view)));
   const now = parts.filter(({ as }) => as !== 'later');
   const whole = boundsOf(pointsOf(parts));
   const bounds = now.length > 0 ? near(boundsOf(pointsOf(now)), whole) : whole;
@@ -189,7 +194,7 @@ const MOST_SHANKS = 120;
 
 /** Fasteners of the joints made now, from the surface to the tip, and outlines of the faces that take glue. */
 function Fastened({ joints, view, at }: Placed & { readonly joints: readonly Fastening[] }) {
-  const shanks = joints.flatMap((joint) => (joint.by === 'hardware' ? [] : joint.shanks));
+  const shanks = joints.flatMap((joint) => joint.shanks);
   const glue = joints
     .filter((joint) => joint.glue > 0)
     .flatMap(({ drilled, into }) => contacts(solidOf(drilled), solidOf(into)));
@@ -240,7 +245,7 @@ export function PartPicture({
   const painted = useMemo(
     () =>
       paintOrder(
-        parts.filter(({ as }) => as !== 'later').map((item) => ({ of: item, solid: solidOf(item.part) })),
+        parts.filter(({ as }) => as !== 'later').map((item) => ({ of: item, solid: bodyOf(item) })),
         view,
       ),
     [parts, view],
@@ -252,7 +257,15 @@ export function PartPicture({
   const left = (width - bounds.width * scale) / 2;
   const at = ([x, y]: Screen): Screen => [(x - bounds.x) * scale + left, (y - bounds.y) * scale + PAD];
   const later = parts.filter(({ as }) => as === 'later');
-  const shownTags = tags ? placeTags(now, view, at, width, height) : [];
+  const shownTags = tags
+    ? placeTags(
+        now.filter(({ body }) => !body),
+        view,
+        at,
+        width,
+        height,
+      )
+    : [];
 
   return (
     <svg

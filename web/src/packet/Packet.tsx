@@ -217,13 +217,13 @@ function StepSheet({ facts, step, number }: StepBlock) {
         {number}. <Words of={step.title} />{' '}
         <small>
           {step.work} min{step.wait > 0 ? `, then ${step.wait} min in clamps` : ''}
-          {step.where === 'room' ? ', where it stays' : ''}
+          {step.stays ? ', where it stays' : ''}
         </small>
       </h2>
       <div>
         <PartPicture
           width={PICTURE}
-          parts={drawnIn(step, facts.parts)}
+          parts={drawnIn(step, facts)}
           tags={step.adds.length + step.there.length <= 9}
           measure={measured(step, facts.parts)}
           joints={joinedIn(step, facts.fastenings)}

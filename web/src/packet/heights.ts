@@ -41,7 +41,7 @@ export const stepHeight =
     );
     const picture = Math.min(
       60,
-      (66 * pictureHeight(drawnIn(step, facts.parts), PICTURE, joinedIn(step, facts.fastenings))) / PICTURE,
+      (66 * pictureHeight(drawnIn(step, facts), PICTURE, joinedIn(step, facts.fastenings))) / PICTURE,
     );
     return Math.max(picture, actions) + below + 17 + (step.sides ? 7 : 0);
   };

@@ -3,6 +3,7 @@ import type { Sheet } from '../../stock';
 import { dim, say } from '../../words';
 import { drawer, drawerSizes, sideOf } from '../drawers';
 import type { Room } from '../family';
+import { hingePlaces } from '../hinges';
 import { boxAt, cutFor, type Kit } from '../kit';
 
 /** Shelves go this deep into the sides; loose ones hang this much clear of them. */
@@ -87,7 +88,7 @@ export function fronts(
       2,
     );
     kit.join('hinge', name, 'B1', true);
-    kit.need({ kind: 'hinge', size: '', count: 2 });
+    kit.need({ kind: 'hinge', size: '', count: hingePlaces(x1 - x0).length });
     kit.need({ kind: 'stay', size: '', count: 2 });
     kit.need({ kind: 'pull', size: '', count: 1 });
     kit.moves(`drop-${n}`, `drop front ${n}`, [name], {
@@ -115,7 +116,7 @@ export function fronts(
       0,
     );
     kit.join('hinge', name, side === 'left' ? column.left : column.right, true);
-    kit.need({ kind: 'hinge', size: '', count: 2 });
+    kit.need({ kind: 'hinge', size: '', count: hingePlaces(z1 - z0).length });
     kit.need({ kind: 'pull', size: '', count: 1 });
     // The knuckle stands at the front edge, so that the door clears its neighbour.
     kit.moves(`door-${name}`, `door ${name}`, [name], {

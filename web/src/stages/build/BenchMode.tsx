@@ -31,7 +31,7 @@ export function BenchMode({ facts, start, onClose }: Props) {
       action={<Words of={action.text} />}
       picture={
         <PartPicture
-          parts={drawnIn(step, facts.parts)}
+          parts={drawnIn(step, facts)}
           measure={measured(step, facts.parts)}
           joints={joinedIn(step, facts.fastenings)}
           label="The step"

@@ -14,11 +14,24 @@ import { AsBuilt, Diagonals } from './Measured';
 
 type Facts = Plan['pieces'][number];
 
-/** The parts as they stand in a step: new, there before, later. */
-export function drawnIn(step: Step, parts: readonly Part[]): readonly Drawn[] {
+/** The parts as they stand in a step: new, there before, later; and the corner blocks that are glued in by then. */
+export function drawnIn(step: Step, { parts, fastenings }: Pick<Facts, 'parts' | 'fastenings'>): readonly Drawn[] {
   const adds = new Set(step.adds);
   const there = new Set(step.there);
-  return parts.map((part) => ({ part, as: adds.has(part.id) ? 'new' : there.has(part.id) ? 'there' : 'later' }));
+  const makes = new Set(step.makes);
+  const here = ({ id }: Part) => adds.has(id) || there.has(id);
+  const blocks = fastenings
+    .filter(({ blocks, drilled, into }) => blocks.length > 0 && here(drilled) && here(into))
+    .map(({ joint, drilled, blocks }): Drawn => ({
+      part: drilled,
+      as: makes.has(joint.id) ? 'new' : 'there',
+      body: blocks,
+    }));
+  const drawn = parts.map((part): Drawn => ({
+    part,
+    as: adds.has(part.id) ? 'new' : there.has(part.id) ? 'there' : 'later',
+  }));
+  return [...drawn, ...blocks];
 }
 
 /** The joints that a step makes. */
@@ -65,7 +78,7 @@ function Steps() {
     <>
       <StageHead
         title="Build"
-        about={`Step ${at + 1} of ${steps.length} · about ${minutes(step.work)}${step.wait > 0 ? `, then ${minutes(step.wait)} in clamps` : ''}${step.where === 'room' ? ' · where it stays' : ''}`}
+        about={`Step ${at + 1} of ${steps.length} · about ${minutes(step.work)}${step.wait > 0 ? `, then ${minutes(step.wait)} in clamps` : ''}${step.stays ? ' · where it stays' : ''}`}
       >
         <FirstChoice facts={facts} />
         <Button onClick={() => setBench(true)}>At the bench</Button>
@@ -146,7 +159,7 @@ type ViewProps = {
 
 function StepView({ facts, step, onNext, onBack }: ViewProps) {
   const { has, toggle, tick } = useTicks();
-  const drawn = useMemo(() => drawnIn(step, facts.parts), [step, facts.parts]);
+  const drawn = useMemo(() => drawnIn(step, facts), [step, facts]);
   const joints = useMemo(() => joinedIn(step, facts.fastenings), [step, facts.fastenings]);
   const finish = () => {
     tick(step.actions.map((action) => action.id));

@@ -49,7 +49,7 @@ const held = (by: Fastening['by']): string =>
 export function alike(made: readonly Fastening[]): readonly (readonly Fastening[])[] {
   const groups = new Map<string, Fastening[]>();
   for (const item of made) {
-    const key = [item.joint.kind, item.by, item.jig, item.screw, item.face, item.positions.join(), item.troubles.join()].join('|'); // prettier-ignore
+    const key = [item.joint.kind, item.by, item.jig, item.screw, item.face, item.positions.join(), item.hinges.join(), item.troubles.join()].join('|'); // prettier-ignore
     groups.set(key, [...(groups.get(key) ?? []), item]);
   }
   return [...groups.values()];
@@ -98,7 +98,7 @@ function JointGroup({ group, piece }: { readonly group: readonly Fastening[]; re
   const [open, setOpen] = useState(false);
   const facts = usePieceFacts()!;
   const first = group[0]!;
-  const { jig, screw, positions, from, face, by, reaches, troubles, shanks, joint } = first;
+  const { jig, screw, positions, hinges, from, face, by, reaches, troubles, shanks, joint } = first;
   const where = listOf(positions.map((position): Bit => dim(position)));
   const pockets = by === 'pocket screws';
   const choice = WAYS_FOR[joint.kind].length > 1;
@@ -152,6 +152,18 @@ function JointGroup({ group, piece }: { readonly group: readonly Fastening[]; re
             <dt>Held by</dt>
             <dd>
               {held(by)} {screw !== '' && <Text of={screw} />}
+            </dd>
+          </>
+        )}
+        {hinges.length > 0 && (
+          <>
+            <dt>How many</dt>
+            <dd>
+              {hinges.length} each, {hinges.length * group.length * piece.copies} in all
+            </dd>
+            <dt>Middles</dt>
+            <dd>
+              <Words of={listOf(hinges.map((place): Bit => dim(place)))} /> from the {from}
             </dd>
           </>
         )}

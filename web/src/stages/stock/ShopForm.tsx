@@ -7,8 +7,7 @@ import { NumberField } from '../../fields/NumberField';
 import { useChange, useJob } from '../../state/hooks';
 import { useErrand } from '../../state/useErrand';
 
-type Lengths =
-  'crosscut' | 'kerf' | 'squareEnds' | 'edgeRip' | 'topExtra' | 'partExtra' | 'snipe' | 'car' | 'door' | 'spacing';
+type Lengths = 'crosscut' | 'kerf' | 'squareEnds' | 'edgeRip' | 'topExtra' | 'partExtra' | 'snipe' | 'car' | 'spacing';
 const LENGTHS: readonly (readonly [Lengths, string])[] = [
   ['crosscut', 'Widest board the saw crosscuts'],
   ['kerf', 'Width of the saw’s cut'],
@@ -18,7 +17,6 @@ const LENGTHS: readonly (readonly [Lengths, string])[] = [
   ['partExtra', 'Left on glued legs and fit parts'],
   ['snipe', 'Gouged by the planer at each end'],
   ['car', 'Longest board the car takes'],
-  ['door', 'Narrowest door on the way'],
   ['spacing', 'Pockets along an edge, at most'],
 ];
 
@@ -46,6 +44,68 @@ function Owned<T extends string>({ all, owned, nameOf, onChange }: OwnedProps<T>
         </label>
       ))}
     </div>
+  );
+}
+
+const TURN = { before: inches(36), after: inches(36) };
+const LOAD = { length: inches(72), width: inches(40), height: inches(32) };
+
+type WayOutProps = { readonly shop: Shop; readonly put: (key: keyof Shop, value: unknown) => void };
+
+/** What a finished piece must pass between the workshop and where it stays. */
+function WayOut({ shop, put }: WayOutProps) {
+  const { turn, load } = shop;
+  return (
+    <fieldset className="choice">
+      <legend>The way to where it stays</legend>
+      <div className="chips">
+        <label className="chip">
+          <input
+            type="checkbox"
+            checked={turn !== null}
+            onChange={({ target }) => put('turn', target.checked ? TURN : null)}
+          />
+          <span>a turn, as of stairs</span>
+        </label>
+        <label className="chip">
+          <input
+            type="checkbox"
+            checked={load !== null}
+            onChange={({ target }) => put('load', target.checked ? LOAD : null)}
+          />
+          <span>it is driven there</span>
+        </label>
+      </div>
+      <div className="grid-fields">
+        <LengthField
+          label="Narrowest door on the way"
+          least={inches(12)}
+          value={shop.door}
+          onChange={(value) => put('door', value)}
+        />
+        {turn &&
+          (['before', 'after'] as const).map((side) => (
+            <LengthField
+              key={side}
+              label={`Width ${side} the turn`}
+              least={inches(12)}
+              value={turn[side]}
+              onChange={(value) => put('turn', { ...turn, [side]: value })}
+            />
+          ))}
+        {load &&
+          (['length', 'width', 'height'] as const).map((side) => (
+            <LengthField
+              key={side}
+              label={`Load space, ${side}`}
+              least={inches(12)}
+              value={load[side]}
+              onChange={(value) => put('load', { ...load, [side]: value })}
+            />
+          ))}
+      </div>
+      <p className="help">What does not pass whole is joined where it stays, and Build says which step that is.</p>
+    </fieldset>
   );
 }
 
@@ -200,6 +260,7 @@ export function ShopForm() {
           onChange={(drivers) => put('drivers', drivers)}
         />
       </fieldset>
+      <WayOut shop={shop} put={put} />
       <Choice
         label="Spare boards"
         value={spares}

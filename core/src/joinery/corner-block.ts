@@ -1,0 +1,61 @@
+import { inches, type Length } from '../length';
+import type { Part } from '../piece';
+import { moved, outOf, prism, times, type Cell, type Frame, type Vec } from '../solid';
+import { POCKET_SHANK, tellFrom, type Layout, type Lie, type Site } from './layout';
+import { lengthOf } from './other-fasteners';
+import { railEndPositions } from './pocket-screws';
+import { onPlane, waysOf } from './meeting';
+
+/** A corner block is so thick both ways, and as long as the rail is wide. */
+export const BLOCK: Length = inches(1.5);
+
+const outOfFrame = (frame: Frame, cell: Cell): Cell =>
+  moved(
+    [cell],
+    (point) => outOf(frame, point),
+    (direction) => outOf({ ...frame, at: [0, 0, 0] }, direction),
+  )[0]!;
+
+/** A block in the inside corner of a rail and what it ends on: screwed through into both, two rows that pass each other. */
+export function cornerBlock(site: Site): Layout | null {
+  const { drilled, into, meeting, units } = site;
+  if (meeting.axis !== 0) return null;
+  const [low, high] = meeting.spans[1]!;
+  const size = drilled.thickness >= inches(1.25) && into.thickness >= inches(1.25) ? '#8 2 1/2' : '#8 2';
+  const bite = lengthOf(size) - BLOCK;
+  const ways = waysOf(drilled);
+  const end = meeting.side > 0 ? drilled.length : 0;
+  const tell = tellFrom(site, 1);
+  const screw = (from: Vec, direction: Vec, place: Length, part: Part): Lie => ({
+    laid: { from, direction, length: bite, radius: POCKET_SHANK, behind: BLOCK, hole: POCKET_SHANK, position: tell(place), driven: true }, // prettier-ignore
+    first: part,
+    second: part,
+    meets: 0,
+  });
+  const surface = (face: 1 | -1) => (face > 0 ? drilled.thickness : 0);
+  const places = railEndPositions(high - low, units);
+  const row = { size, jig: 0, run: 1 as const, tell, faces: [1, -1] as const, bite: inches(3 / 8), leaves: 0 };
+  const shift = inches(3 / 8);
+  return {
+    ...row,
+    block: (face) => {
+      const [near, far] = meeting.side > 0 ? [end - BLOCK, end] : [end, end + BLOCK];
+      const [under, over] = face > 0 ? [drilled.thickness, drilled.thickness + BLOCK] : [-BLOCK, 0];
+      const cell = prism([[near, low], [far, low], [far, high], [near, high]], under, over); // prettier-ignore
+      return outOfFrame(drilled.frame, cell);
+    },
+    targets: places.map((place) => low + Math.max(shift, place - shift)),
+    lie: (place, face) =>
+      screw(
+        outOf(drilled.frame, [end - (meeting.side * BLOCK) / 2, place, surface(face)]),
+        times(ways[2], -face),
+        place,
+        drilled,
+      ),
+    also: {
+      ...row,
+      targets: places.map((place) => low + Math.min(high - low - shift, place + shift)),
+      lie: (place, face) => screw(onPlane(drilled, meeting, [0, place, surface(face) + (face * BLOCK) / 2]), meeting.normal, place, into), // prettier-ignore
+    },
+  };
+}

@@ -1,0 +1,231 @@
+import { inches, type Length, type Units } from '../length';
+import type { Method, Piece } from '../job';
+import { boxOf, extent, hasTongue, solidOf, type Joint, type Part } from '../piece';
+import { add, common, dot, sub, times, volumeOf, type Cell, type Solid, type Vec } from '../solid';
+import { isBoard, isSheet, SPECIES, speciesOf } from '../stock';
+import { hardwareShanks, LEAST_HELD } from './hardware';
+import { layoutOf } from './laying';
+import type { Layout, Site } from './layout';
+import { waysOf, type Meeting } from './meeting';
+import { METHOD_ABOUT, WAYS_FOR, type Means } from './methods';
+import { DRIVER_ROOM, standingRound, standsFast } from './driver';
+import { nearTo, placeOn, type Access, type Trouble } from './placing';
+import type { Shank } from './shank';
+
+/** A joint worked out: what goes in, how the jig is set, where. */
+export type Fastening = {
+  readonly joint: Joint;
+  readonly drilled: Part;
+  readonly into: Part;
+  readonly by: Means;
+  /** Pockets are filled with plugs. */
+  readonly plugs: boolean;
+  /** Jig and collar setting: thickness of the part that is drilled. */
+  readonly jig: Length;
+  /** Size as sold; empty where nothing is driven. */
+  readonly screw: string;
+  /** Distances of each pocket, screw or clip; from which edge is said by `from`. */
+  readonly positions: readonly Length[];
+  readonly from: 'left end' | 'top edge' | 'near end';
+  /** Middles of its hinges; empty where there are none. */
+  readonly hinges: readonly Length[];
+  /** The side nobody sees, where the pockets or slots go. */
+  readonly face: 'underside' | 'inside' | 'either face' | 'outside';
+  /** How much of each of the two lies against the other, square inches: no finish goes there. */
+  readonly meets: number;
+  /** Area of glue, both faces counted, square inches. 0 where nothing is glued. */
+  readonly glue: number;
+  /** False where the screw that is safe in the thinner part is too short to reach out of this pocket. */
+  readonly reaches: boolean;
+  /** Every fastener as it lies in the piece. */
+  readonly shanks: readonly Shank[];
+  /** What is glued on for them to go through: a corner block. */
+  readonly blocks: Solid;
+  /** What could not be made right; empty where all is well. */
+  readonly troubles: readonly Trouble[];
+  /** The usual way, and why this one stands for it; null where it is made as it was asked for. */
+  readonly instead: { readonly of: Means; readonly because: Trouble } | null;
+  /** Which way the joint closes: out of `drilled`, into `into`; null where hardware bridges a gap. */
+  readonly closes: Vec | null;
+};
+
+/** Slot for a top's clips, below the top edge of the rail: 3/8 to 1/2 is usual. */
+export const CLIP_SLOT: Length = inches(7 / 16);
+
+/** Dense wood wants a fine thread: red oak and its like. */
+const DENSE = 40;
+export const isDense = ({ material }: Part): boolean =>
+  isBoard(material) && !isSheet(material) && SPECIES[speciesOf(material)].density >= DENSE;
+
+/** Fasteners by the parts they are in. */
+type Bored = Map<string, Shank[]>;
+
+/** The side of a part that looks down, or else to the middle of the piece: the one nobody sees. */
+function hiddenSide(part: Part, axis: 0 | 1 | 2, middle: Vec): 1 | -1 {
+  const way = waysOf(part)[axis];
+  if (Math.abs(way[2]) > 0.7) return way[2] > 0 ? -1 : 1;
+  const box = boxOf(part);
+  const own: Vec = times(add(box.min, box.max), 1 / 2);
+  return dot(way, sub(middle, own)) >= 0 ? 1 : -1;
+}
+
+/** The method of a joint: what the person says where the kind allows it, else the usual one. */
+function methodOf(joint: Joint, said: Piece['joins'][string] | null): Means {
+  const ways = WAYS_FOR[joint.kind];
+  if (ways.length === 0) return joint.kind === 'rest' || joint.kind === 'groove' ? 'nothing' : 'hardware';
+  return said?.by && ways.includes(said.by) ? said.by : ways[0]!;
+}
+
+const facesOut = (by: Means): Fastening['face'] | null =>
+  by === 'pocket screws' || by === 'clips' || by === 'slotted screws' || by === 'corner block' ? null : 'outside';
+
+export type Room = {
+  readonly units: Units;
+  readonly middle: Vec;
+  readonly bored: Bored;
+  /** Corner blocks that are there already. */
+  readonly blocks: Cell[];
+  /** Everything there is once the piece is done. */
+  readonly parts: readonly Part[];
+  /** What stands at the other end of a rail: there when its second end is joined. */
+  readonly mates: (joint: Joint) => readonly Part[];
+  readonly spacing: Length;
+  /** Straight room that the shop's shortest driver wants. */
+  readonly least: Length;
+};
+
+/** A joint that has hardware of its own: its screws, and where hinges stand. */
+function withHardware(of: Fastening, taken: readonly Shank[]): Fastening {
+  const shanks = hardwareShanks(of.joint, of.drilled, of.into, taken);
+  const hinge = of.joint.kind === 'hinge';
+  const still = boxOf(of.into);
+  return {
+    ...of,
+    shanks,
+    hinges: hinge ? [...new Set(shanks.map(({ position }) => position))].sort((a, b) => a - b) : [],
+    from: hinge && extent(still, 2) < extent(still, 0) ? 'left end' : 'top edge',
+    troubles: shanks.some(({ bite }) => bite < LEAST_HELD) ? ['no bite'] : [],
+  };
+}
+
+/** A joint before it is known how it is held. */
+const bareJoint = (joint: Joint, drilled: Part, into: Part, meeting: Meeting | null, plugs: boolean) => ({
+  joint,
+  drilled,
+  into,
+  plugs,
+  jig: drilled.thickness,
+  screw: '',
+  positions: [] as readonly Length[],
+  from: 'near end' as const,
+  hinges: [] as readonly Length[],
+  face: 'inside' as const,
+  glue: 0,
+  meets: meeting?.area ?? 0,
+  reaches: true,
+  shanks: [] as readonly Shank[],
+  blocks: [] as Solid,
+  troubles: [] as readonly Trouble[],
+  instead: null,
+  closes: meeting?.normal ?? null,
+});
+
+/** Square inches of glue, both faces counted. None where a top must move or is only screwed. */
+function glueOf({ kind }: Joint, drilled: Part, into: Part, { area }: Meeting, by: Method): number {
+  const top = drilled.role === 'top' || into.role === 'top';
+  const bare = isOnTop(kind) || (kind === 'screws' && top);
+  return bare || !METHOD_ABOUT[by].glued ? 0 : 2 * area;
+}
+const isOnTop = (kind: Joint['kind']): boolean => kind === 'top screws' || kind === 'top clips';
+
+/** The faces that the holes may be on, the usual first: the one nobody sees, or the other where a person flips it. */
+function sidesFor({ drilled, meeting }: Site, layout: Layout, by: Method, flip: boolean, middle: Vec) {
+  if (layout.faces.length === 1) return layout.faces;
+  const across = ([0, 1, 2] as const).find((at) => at !== meeting.axis && at !== layout.run)!;
+  const usual = hiddenSide(drilled, across, middle);
+  const other = usual === 1 ? -1 : 1;
+  if (flip) return [other] as const;
+  return by !== 'pocket screws' || drilled.role === 'support' ? ([usual, other] as const) : ([usual] as const);
+}
+
+/**
+ * What stands in a driver's way and how much room there must be. A panel is joined with nothing round it, a drawer or a
+ * door on the bench. What is fixed to the top comes last, a rail's second end after its first: there must be room then.
+ * For the others there may be, before the next part comes.
+ */
+function accessFor({ joint, drilled, into, meeting }: Site, isEdge: boolean, room: Room): Access {
+  const onTop = isOnTop(joint.kind);
+  const mates = room.mates(joint);
+  const around = standingRound(nearTo(onTop || mates.length === 0 ? room.parts : mates, drilled, meeting));
+  const { least } = room;
+  const onBench = (isEdge && mates.length === 0) || (!standsFast(drilled) && !standsFast(into));
+  const rooms = onBench
+    ? []
+    : onTop || mates.length > 0
+      ? [Math.max(least, DRIVER_ROOM['short bit']), least]
+      : [DRIVER_ROOM['short bit'], least, 0];
+  return { around, rooms, alike: isEdge };
+}
+
+/** Whether a block would take the place of a part or of another block. */
+const isCrowded = (block: Cell, { parts, blocks }: Room): boolean =>
+  [...parts.map(solidOf), blocks].some((other) => volumeOf(common([block], other)) > TOUCHES);
+/** Cubic length units: a sixteenth of an inch each way. */
+const TOUCHES = inches(1 / 16) ** 3;
+
+/** The fasteners of a layout on one of its faces, with those of its second row, and the block they go through. */
+function placedOn(face: 1 | -1, layout: Layout, site: Site, taken: readonly Shank[], access: Access, room: Room) {
+  const row = placeOn(layout, face, site, taken, access);
+  const also = layout.also ? placeOn(layout.also, face, site, [...taken, ...row.shanks], access) : null;
+  const block = layout.block?.(face);
+  return {
+    shanks: [...row.shanks, ...(also?.shanks ?? [])],
+    troubles: [
+      ...row.troubles,
+      ...(also?.troubles ?? []),
+      ...(block && isCrowded(block, room) ? (['not possible'] as const) : []),
+    ],
+    blocks: block ? [block] : [],
+  };
+}
+
+/** How a joint would be made: without its place among the others where nothing is bored yet. */
+export function fasten(
+  joint: Joint,
+  drilled: Part,
+  into: Part,
+  meeting: Meeting | null,
+  room: Room,
+  said: Piece['joins'][string] | null,
+): Fastening {
+  const base = bareJoint(joint, drilled, into, meeting, said?.plugs ?? false);
+  const by = methodOf(joint, said);
+  const taken = [...new Set([drilled.id, into.id].flatMap((id) => room.bored.get(id) ?? []))];
+  if (by === 'hardware') return withHardware({ ...base, by }, taken);
+  if (meeting === null && !joint.apart) throw new Error(`${joint.id}: the parts do not touch`);
+  if (by === 'nothing' || meeting === null) return { ...base, by };
+  const site: Site = { joint, drilled, into, meeting, units: room.units, spacing: room.spacing };
+  const layout = layoutOf(by, site, by === 'pocket screws' && (isDense(drilled) || isDense(into)));
+  const of = { ...base, by, glue: glueOf(joint, drilled, into, meeting, by) };
+  if (layout === null) {
+    const tongue = by === 'mortise and tenon' || by === 'half lap';
+    const works = by === 'glue' || (tongue && hasTongue(drilled, into));
+    return { ...of, face: 'outside', troubles: works ? [] : ['not possible'], reaches: by === 'glue' || tongue };
+  }
+  const isEdge = joint.kind === 'edge' || (joint.kind === 'lamination' && by !== 'glue');
+  const access = accessFor(site, isEdge, room);
+  const placed = sidesFor(site, layout, by, said?.flip ?? false, room.middle)
+    .map((face) => placedOn(face, layout, site, taken, access, room))
+    .reduce((best, next) => (next.troubles.length < best.troubles.length ? next : best));
+  const hidden = joint.kind === 'edge' || drilled.role === 'top' ? 'underside' : said?.flip ? 'outside' : drilled.role === 'support' ? 'either face' : 'inside'; // prettier-ignore
+  return {
+    ...of,
+    ...placed,
+    jig: layout.jig > 0 ? layout.jig : drilled.thickness,
+    screw: layout.size,
+    positions: placed.shanks.map(({ position }) => position).sort((a, b) => a - b),
+    from: isEdge ? 'left end' : joint.kind === 'rail end' ? 'top edge' : 'near end',
+    face: facesOut(by) ?? hidden,
+    reaches: !placed.troubles.includes('no bite'),
+  };
+}

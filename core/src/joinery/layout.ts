@@ -1,0 +1,79 @@
+import { inches, type Length, type Units } from '../length';
+import { solidOf, type Axis, type Joint, type Part } from '../piece';
+import { raysIn, times, type Cell, type Vec } from '../solid';
+import { waysOf, type Meeting } from './meeting';
+import { edgePositions } from './pocket-screws';
+import type { Laid } from './shank';
+
+/** A joint to be laid out: `first` is the part that is drilled, or that a rail's screws come through. */
+export type Site = {
+  readonly joint: Joint;
+  readonly drilled: Part;
+  readonly into: Part;
+  readonly meeting: Meeting;
+  readonly units: Units;
+  /** Farthest apart that pocket screws stand along an edge. */
+  readonly spacing: Length;
+};
+
+/** One fastener as it would lie, with the parts it goes through and into, and how far from its head they meet. */
+export type Lie = { readonly laid: Laid; readonly first: Part; readonly second: Part; readonly meets: number };
+
+/** How a method is laid out at a site. */
+export type Layout = {
+  readonly size: string;
+  readonly jig: Length;
+  /** Places along the drilled part's own direction `run`, as they would be without anything in the way. */
+  readonly run: Axis;
+  readonly targets: readonly Length[];
+  /** What is told of a place: from the top edge, or as it is. */
+  readonly tell: (place: Length) => Length;
+  /** Sides the holes may be on; the first is the usual. */
+  readonly faces: readonly (1 | -1)[];
+  readonly lie: (place: Length, face: 1 | -1) => Lie;
+  /** Least wood it must hold in, and leave before the far face; null for what goes through. */
+  readonly bite: Length;
+  readonly leaves: Length | null;
+  /** Laid besides, on the same face: a corner block's second row. */
+  readonly also?: Layout;
+  /** What is glued on for it to go through: a corner block, by the face it lies on. */
+  readonly block?: (face: 1 | -1) => Cell;
+};
+
+/** Half the thickness of a pocket screw, a #8 screw and a clip's own. */
+export const POCKET_SHANK = inches(0.082);
+
+export const place3 = (values: readonly (readonly [Axis, number])[]): Vec => {
+  const place: [number, number, number] = [0, 0, 0];
+  for (const [axis, value] of values) place[axis] = value;
+  return place;
+};
+
+export const times3 = (values: readonly number[]): Vec => [values[0]!, values[1]!, values[2]!];
+
+/** Rail ends are told from the top edge where the width stands up. */
+export function tellFrom({ drilled, joint }: Site, run: Axis): (place: Length) => Length {
+  const up = waysOf(drilled)[run][2];
+  const size = [drilled.length, drilled.width, drilled.thickness][run]!;
+  return joint.kind === 'rail end' && up > 0.1 ? (place) => size - place : (place) => place;
+}
+
+export const shifted = (from: Length, places: readonly Length[]): readonly Length[] =>
+  places.map((place) => from + place);
+
+/** Places over a run: the middle of a short one, else two in from each end and evenly between. */
+export const spaced = (run: Length, spacing: Length, short: Length, units: Units): readonly Length[] =>
+  run <= short ? [Math.round(run / 2)] : edgePositions(run, units, spacing);
+
+/** Wood along a straight line through the meeting: what lies behind it in one part and before it in the other. */
+export function depths(
+  first: Part,
+  second: Part,
+  at: Vec,
+  direction: Vec,
+): { readonly deep: number; readonly beyond: number } {
+  const near = 60;
+  const back = raysIn(solidOf(first), at, times(direction, -1)).find(([low, high]) => low < near && high > near);
+  const on = raysIn(solidOf(second), at, direction).find(([low, high]) => low < near && high > near);
+  return { deep: back?.[1] ?? 0, beyond: on?.[1] ?? 0 };
+}

@@ -1,0 +1,56 @@
+import { inches, type Length } from '../length';
+import type { Method } from '../job';
+import type { Axis } from '../piece';
+import { add, times } from '../solid';
+import { depths, place3, shifted, tellFrom, type Layout, type Lie, type Site } from './layout';
+import { onPlane } from './meeting';
+import { dowelFor, lengthOf, SHORT_OF, tenonFor } from './other-fasteners';
+import { edgePositions, railEndPositions } from './pocket-screws';
+import type { Laid } from './shank';
+
+/** Dowels, biscuits and loose tenons: half in each part, less in a thin one; nothing is driven from outside. */
+export function pegs(by: Method, site: Site): Layout | null {
+  const { drilled, into, meeting, units, joint } = site;
+  const [a, b] = ([0, 1, 2] as const).filter((at) => at !== meeting.axis) as [Axis, Axis];
+  const span = (at: Axis) => meeting.spans[at]![1] - meeting.spans[at]![0];
+  const [run, wide] = span(a) >= span(b) ? [a, b] : [b, a];
+  const thinner = Math.min(span(wide), into.thickness);
+  const size = by === 'dowels' ? dowelFor(thinner) : by === 'biscuits' ? (span(run) >= inches(2.5) ? '#20' : '#0') : tenonFor(thinner); // prettier-ignore
+  const length = by === 'biscuits' ? inches(15 / 16) : lengthOf(size);
+  const [low, high] = meeting.spans[run]!;
+  const tell = tellFrom(site, run);
+  const rail = joint.kind === 'rail end';
+  const places = rail
+    ? by === 'dowels'
+      ? railEndPositions(Math.max(high - low, inches(1.6)), units).map((place) => Math.min(place, high - low))
+      : high - low > inches(5)
+        ? [Math.round((high - low) / 4), Math.round((3 * (high - low)) / 4)]
+        : [Math.round((high - low) / 2)]
+    : edgePositions(high - low, units, by === 'biscuits' ? inches(7) : inches(10));
+  const middle = (meeting.spans[wide]![0] + meeting.spans[wide]![1]) / 2;
+  const wood = depths(drilled, into, onPlane(drilled, meeting, place3([[run, low + places[0]!], [wide, middle]])), meeting.normal); // prettier-ignore
+  const beyond = Math.min(Math.round(length / 2), Math.round(wood.beyond) - SHORT_OF);
+  if (beyond < inches(1 / 4) || wood.deep < length - beyond + SHORT_OF) return null;
+  const lie = (place: Length): Lie => {
+    const point = onPlane(
+      drilled,
+      meeting,
+      place3([
+        [run, place],
+        [wide, middle],
+      ]),
+    );
+    const laid: Laid = {
+      from: add(point, times(meeting.normal, -(length - beyond))),
+      direction: meeting.normal,
+      length,
+      radius: by === 'dowels' ? Math.round(inches(Number(size[0]) / Number(size[2])) / 2) : inches(1 / 8),
+      behind: 0,
+      hole: 0,
+      position: tell(place),
+      driven: false,
+    };
+    return { laid, first: drilled, second: into, meets: length - beyond };
+  };
+  return { size, jig: 0, run, targets: shifted(low, [...new Set(places)]), tell, faces: [1], lie, bite: inches(1 / 4), leaves: 0 }; // prettier-ignore
+}

@@ -1,0 +1,97 @@
+import { inches, type Length } from '../length';
+import { boxOf, type Part } from '../piece';
+import { outOf, type Solid } from '../solid';
+import { roomBehind } from './driver';
+import type { Layout, Site } from './layout';
+import type { Meeting } from './meeting';
+import { clash, measured, type Shank } from './shank';
+
+/** What is wrong with a fastener as it lies. */
+export type Trouble = 'no bite' | 'comes out' | 'meets another' | 'wood is cut away' | 'no room' | 'not possible';
+
+/** Steps by which a fastener is moved along when something is in its way, and how far at most. */
+const STEP = inches(1 / 4);
+const FARTHEST = 12;
+/** From the ends of the meeting at least this, or the wood splits. */
+const MARGIN = inches(3 / 8);
+
+export type Placed = { readonly shanks: readonly Shank[]; readonly troubles: readonly Trouble[] };
+
+const faultOf = (shank: Shank, { bite, leaves }: Layout): Trouble | null =>
+  !shank.held
+    ? 'wood is cut away'
+    : shank.bite < bite
+      ? 'no bite'
+      : leaves !== null && shank.left < leaves
+        ? 'comes out'
+        : null;
+
+/** What is in the way of a driver, and how much of it must be clear: of the finished piece as much as can be. */
+export type Access = {
+  readonly around: (through: string) => readonly Solid[];
+  readonly rooms: readonly Length[];
+  /** It is the same all along: where one place has no room, none has. */
+  readonly alike: boolean;
+};
+
+/** Lays a joint's fasteners on one face, each moved along as little as need be. */
+export function placeOn(
+  layout: Layout,
+  face: 1 | -1,
+  { meeting }: Site,
+  taken: readonly Shank[],
+  { around, rooms, alike }: Access,
+): Placed {
+  const [low, high] = meeting.spans[layout.run]!;
+  const offsets = Array.from(
+    { length: 2 * FARTHEST + 1 },
+    (_, at) => (at % 2 === 0 ? -1 : 1) * Math.ceil(at / 2) * STEP,
+  );
+  const shanks: Shank[] = [];
+  const failed: { readonly shank: Shank; readonly trouble: Trouble }[] = [];
+  for (const target of layout.targets) {
+    let usual: { readonly shank: Shank; readonly trouble: Trouble } | null = null;
+    const able: { readonly shank: Shank; readonly room: number }[] = [];
+    for (const offset of offsets) {
+      const place = target + offset;
+      if (offset !== 0 && (place < low + MARGIN || place > high - MARGIN)) continue;
+      const { laid, first: one, second, meets } = layout.lie(place, face);
+      const shank = measured(laid, one, second, meets);
+      const others = [...taken, ...shanks];
+      const trouble = faultOf(shank, layout) ?? (others.some((other) => clash(shank, other)) ? 'meets another' : null);
+      if (trouble === null) {
+        const room = shank.driven && rooms.length > 0 ? roomBehind(shank, around(shank.through)) : Infinity;
+        able.push({ shank, room });
+        if (room >= (rooms[0] ?? 0) || (alike && room < rooms.at(-1)!)) break;
+      } else usual ??= { shank, trouble };
+    }
+    // The nearest with room for the longest driver that any place has room for; what comes last must have some.
+    // Where what comes later leaves no room anywhere, the place that it leaves most: what is there by then may leave all.
+    const widest = able.reduce<(typeof able)[number] | null>((best, one) => (best && best.room >= one.room ? best : one), null); // prettier-ignore
+    const found = rooms.length === 0 ? able[0]?.shank : rooms.flatMap((room) => (room === 0 ? (widest ?? []) : (able.find((one) => one.room >= room) ?? [])))[0]?.shank; // prettier-ignore
+    usual ??= able[0] ? { shank: able[0].shank, trouble: 'no room' } : null;
+    if (found) shanks.push(found);
+    else failed.push(usual!);
+  }
+  // What finds no place is left out where enough others hold the joint.
+  if (shanks.length > 0 && failed.length <= shanks.length) return { shanks, troubles: [] };
+  return {
+    shanks: [...shanks, ...failed.map(({ shank }) => shank)],
+    troubles: failed.map(({ trouble }) => trouble),
+  };
+}
+
+/** A fastener and the longest driver behind it. */
+const REACH = inches(20);
+
+/** Those of some parts that are near enough to a meeting to be in a driver's way. */
+export function nearTo(parts: readonly Part[], first: Part, { spans }: Meeting): readonly Part[] {
+  const corners = [0, 1].flatMap((x) => [0, 1].flatMap((y) => [0, 1].map((z) => outOf(first.frame, [spans[0]![x]!, spans[1]![y]!, spans[2]![z]!])))); // prettier-ignore
+  const axes = [0, 1, 2] as const;
+  const low = axes.map((axis) => Math.min(...corners.map((corner) => corner[axis])) - REACH);
+  const high = axes.map((axis) => Math.max(...corners.map((corner) => corner[axis])) + REACH);
+  return parts.filter((part) => {
+    const { min, max } = boxOf(part);
+    return axes.every((axis) => min[axis] < high[axis]! && max[axis] > low[axis]!);
+  });
+}

@@ -1,0 +1,97 @@
+import { inches, type Length } from '../length';
+import { rawSolidOf, type Axis, type Part } from '../piece';
+import { add, radians, raysIn, times, type Vec } from '../solid';
+import { POCKET_SCREWS, type PocketScrew } from '../stock';
+import { place3, POCKET_SHANK, shifted, spaced, tellFrom, type Layout, type Lie, type Site } from './layout';
+import { onPlane, waysOf } from './meeting';
+import { lengthOf } from './other-fasteners';
+import { edgePositions, pocketScrew, railEndPositions, THICKEST_POCKET } from './pocket-screws';
+import { measured, type Laid } from './shank';
+
+/** A pocket's pilot runs so many degrees from the face. */
+const SLOPE = radians(15);
+/** Of the pilot's step bit. */
+const POCKET_HOLE = inches(3 / 16);
+/** From the edges of what a pocket screw goes into. */
+const STRIP = inches(1 / 8);
+
+const surfaceBehind = (part: Part, from: Vec, direction: Vec): number => {
+  const back = times(direction, -1);
+  return Math.max(0, raysIn(rawSolidOf(part), from, back).find(([low, high]) => low < 10 && high > 0)?.[1] ?? 0);
+};
+
+/** Pockets: drilled at 15 degrees from a face, out through the middle of the jig's setting. */
+export function pockets(site: Site, fine: boolean): Layout | null {
+  const { drilled, into, meeting, units, joint } = site;
+  const sizes = [drilled.length, drilled.width, drilled.thickness];
+  const [a, b] = ([0, 1, 2] as const).filter((at) => at !== meeting.axis) as [Axis, Axis];
+  const face = sizes[a]! <= sizes[b]! ? a : b;
+  const run = face === a ? b : a;
+  const usual = Math.min(sizes[face]!, THICKEST_POCKET);
+  // Where the other part meets only a strip of the end, the jig is set so that the screw comes out in its middle.
+  const [from, to] = meeting.spans[face]!;
+  const inStrip = (depth: number) => depth > from + STRIP && depth < to - STRIP;
+  const middle = (from + to) / 2;
+  const strip = ![usual / 2, sizes[face]! - usual / 2].every(inStrip);
+  const jig = strip ? Math.round(2 * Math.min(middle, sizes[face]! - middle)) : usual;
+  const faces: Layout['faces'] = strip ? [middle > sizes[face]! / 2 ? 1 : -1] : [1, -1];
+  const own = pocketScrew(jig);
+  const table = pocketScrew(Math.min(jig, into.thickness));
+  if (own === null || table === null) return null;
+  // The collar is set so that half of the screw that belongs to the setting is beyond the end.
+  const seat = Math.round(lengthOf(own) / 2);
+  const [low, high] = meeting.spans[run]!;
+  const tell = tellFrom(site, run);
+  const length = high - low;
+  const rail = joint.kind === 'rail end';
+  const top = joint.kind === 'top screws' || joint.kind === 'top clips';
+  const targets = rail
+    ? railEndPositions(length, units).map((place) => (tell(0) === 0 ? low + place : high - place))
+    : shifted(low, top ? spaced(length, inches(8), inches(9), units) : edgePositions(length, units, site.spacing));
+  const ways = waysOf(drilled);
+  const lieOf =
+    (size: PocketScrew) =>
+    (place: Length, side: 1 | -1): Lie => {
+      const depth = side > 0 ? sizes[face]! - jig / 2 : jig / 2;
+      const out = onPlane(
+        drilled,
+        meeting,
+        place3([
+          [run, place],
+          [face, depth],
+        ]),
+      );
+      const direction = add(times(ways[meeting.axis], meeting.side * Math.cos(SLOPE)), times(ways[face], -side * Math.sin(SLOPE))); // prettier-ignore
+      const from = add(out, times(direction, -seat));
+      const laid: Laid = {
+        from,
+        direction,
+        length: lengthOf(size),
+        radius: POCKET_SHANK,
+        behind: surfaceBehind(drilled, from, direction),
+        hole: POCKET_HOLE,
+        position: tell(place),
+        driven: true,
+      };
+      return { laid, first: drilled, second: into, meets: seat };
+    };
+  // Thinner where it is lapped or cut away: the longest that stays inside.
+  const stays = (size: PocketScrew): boolean => {
+    const { laid, first, second, meets } = lieOf(size)(targets[0]!, faces[0]!);
+    return measured(laid, first, second, meets).left >= 0;
+  };
+  const shorter = POCKET_SCREWS.slice(0, POCKET_SCREWS.indexOf(table) + 1);
+  const size = shorter.findLast(stays) ?? table;
+  const lie = lieOf(size);
+  return {
+    size: fine ? `${size} fine` : size,
+    jig,
+    run,
+    targets: [...targets].sort((x, y) => x - y),
+    tell,
+    faces,
+    lie,
+    bite: inches(5 / 16),
+    leaves: 0,
+  };
+}
