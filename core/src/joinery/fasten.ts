@@ -95,8 +95,8 @@ export type Room = {
 };
 
 /** A joint that has hardware of its own: its screws, and where hinges stand. */
-function withHardware(of: Fastening, taken: readonly Shank[]): Fastening {
-  const shanks = hardwareShanks(of.joint, of.drilled, of.into, taken);
+function withHardware(of: Fastening, taken: readonly Shank[], units: Units): Fastening {
+  const shanks = hardwareShanks(of.joint, of.drilled, of.into, taken, units);
   const hinge = of.joint.kind === 'hinge';
   const still = boxOf(of.into);
   return {
@@ -201,7 +201,7 @@ export function fasten(
   const base = bareJoint(joint, drilled, into, meeting, said?.plugs ?? false);
   const by = methodOf(joint, said);
   const taken = [...new Set([drilled.id, into.id].flatMap((id) => room.bored.get(id) ?? []))];
-  if (by === 'hardware') return withHardware({ ...base, by }, taken);
+  if (by === 'hardware') return withHardware({ ...base, by }, taken, room.units);
   if (meeting === null && !joint.apart) throw new Error(`${joint.id}: the parts do not touch`);
   if (by === 'nothing' || meeting === null) return { ...base, by };
   const site: Site = { joint, drilled, into, meeting, units: room.units, spacing: room.spacing };

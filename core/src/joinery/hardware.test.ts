@@ -83,8 +83,9 @@ test('pins of two shelves at one height do not meet in the upright between them'
   expect([left!.shanks.length, right!.shanks.length]).toEqual([2, 2]);
   for (const [at, one] of left!.shanks.entries()) {
     const other = right!.shanks[at]!;
-    expect(inch(tipOf(other)[0] - tipOf(one)[0])).toBeGreaterThanOrEqual(0.12);
-    expect(inch(one.bite)).toBeGreaterThan(0.25);
+    // 5/16 from each side of 23/32 leaves 3/32.
+    expect(inch(tipOf(other)[0] - tipOf(one)[0])).toBeCloseTo(3 / 32, 3);
+    expect(inch(one.bite)).toBe(5 / 16);
   }
 });
 

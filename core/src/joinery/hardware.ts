@@ -1,4 +1,4 @@
-import { inches, type Length } from '../length';
+import { floorToTape, inches, roundToTape, type Length, type Units } from '../length';
 import { boxOf, extent, hingePlaces, solidOf, type Axis, type Box, type Joint, type Part } from '../piece';
 import { raysIn, type Vec } from '../solid';
 import { clash, type Shank } from './shank';
@@ -12,6 +12,8 @@ const RADIUS = inches(0.07);
 const PIN_RADIUS = inches(1 / 8);
 /** Wood left before the far face. */
 const LEFT: Length = inches(1 / 8);
+/** Wood left between two pins from both sides of an upright. */
+const BETWEEN: Length = inches(1 / 16);
 /** First and last screw of a slide from its ends; pins from the front and the back of their shelf. */
 const SLIDE_END: Length = inches(1.5);
 const PIN_END: Length = inches(2);
@@ -68,7 +70,7 @@ function bothSides(moving: Part, still: Part, gap: Axis, side: 1 | -1) {
 }
 
 /** Three screws on each side, at half the height of what slides; a slide has holes enough to pass by those behind. */
-function slideShanks(moving: Part, still: Part, taken: readonly Shank[]): readonly Shank[] {
+function slideShanks(moving: Part, still: Part, taken: readonly Shank[], units: Units): readonly Shank[] {
   const [a, b] = [boxOf(moving), boxOf(still)];
   const between = gapOf(a, b);
   if (!between) return [];
@@ -76,7 +78,7 @@ function slideShanks(moving: Part, still: Part, taken: readonly Shank[]): readon
   const [run] = ([0, 1] as const).filter((axis) => axis !== gap) as [Axis];
   const from = Math.max(a.min[run], b.min[run]);
   const to = from + Math.min(extent(a, run), extent(b, run));
-  const up = (a.min[2] + a.max[2]) / 2;
+  const up = b.min[2] + roundToTape((a.min[2] + a.max[2]) / 2 - b.min[2], units);
   return [from + SLIDE_END, (from + to) / 2, to - SLIDE_END].flatMap((usual) =>
     clearOf(taken, (off) =>
       bothSides(moving, still, gap, side).map(({ part, at, way }) =>
@@ -101,7 +103,7 @@ function slideShanks(moving: Part, still: Part, taken: readonly Shank[]): readon
  * Two screws of each leaf into the back of the door and into the edge that it closes against. A hinge gives way along
  * the door where its screws would find no wood, or another's.
  */
-function hingeShanks(moving: Part, still: Part, taken: readonly Shank[]): readonly Shank[] {
+function hingeShanks(moving: Part, still: Part, taken: readonly Shank[], units: Units): readonly Shank[] {
   const [a, b] = [boxOf(moving), boxOf(still)];
   const between = gapOf(a, b);
   if (!between) return [];
@@ -130,27 +132,29 @@ function hingeShanks(moving: Part, still: Part, taken: readonly Shank[]): readon
         ),
       ),
     );
-  return hingePlaces(extent(a, run)).flatMap((place) => {
+  return hingePlaces(extent(a, run)).flatMap((exact) => {
+    const place = roundToTape(exact, units);
     const usual = run === 2 ? a.max[run] - place : a.min[run] + place;
     return clearOf(taken, (off) => leaves(usual + off));
   });
 }
 
 /** Pins under a loose shelf, two in each upright: never so deep that those of the next shelf are met. */
-function pinShanks(shelf: Part, upright: Part): readonly Shank[] {
+function pinShanks(shelf: Part, upright: Part, units: Units): readonly Shank[] {
   const [a, b] = [boxOf(shelf), boxOf(upright)];
   const between = gapOf(a, b);
   if (!between) return [];
   const { gap, side } = between;
   const run = gap === 0 ? 1 : 0;
-  const deep = Math.min(PIN, Math.round((extent(b, gap) - LEFT) / 2));
+  const deep = Math.min(PIN, floorToTape((extent(b, gap) - BETWEEN) / 2, units));
+  const up = b.min[2] + roundToTape(a.min[2] - PIN_RADIUS - b.min[2], units);
   return [a.min[run] + PIN_END, a.max[run] - PIN_END].map((place) =>
     shankAt(
       upright,
       pointOf([
         [gap, side > 0 ? b.max[gap] : b.min[gap]],
         [run, place],
-        [2, a.min[2] - PIN_RADIUS],
+        [2, up],
       ]),
       pointOf([[gap, -side]]),
       deep,
@@ -178,15 +182,22 @@ function plateShanks(leg: Part, top: Part): readonly Shank[] {
  * of them. Empty for what is held by nothing.
  *
  * @param taken bores that are there already in both parts.
+ * @param units whose tape they are marked with.
  */
-export function hardwareShanks(joint: Joint, moving: Part, still: Part, taken: readonly Shank[]): readonly Shank[] {
+export function hardwareShanks(
+  joint: Joint,
+  moving: Part,
+  still: Part,
+  taken: readonly Shank[],
+  units: Units,
+): readonly Shank[] {
   switch (joint.kind) {
     case 'slide':
-      return slideShanks(moving, still, taken);
+      return slideShanks(moving, still, taken, units);
     case 'hinge':
-      return hingeShanks(moving, still, taken);
+      return hingeShanks(moving, still, taken, units);
     case 'pins':
-      return pinShanks(moving, still);
+      return pinShanks(moving, still, units);
     case 'plate':
       return plateShanks(moving, still);
     default:

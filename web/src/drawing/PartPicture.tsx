@@ -20,9 +20,9 @@ import { DimSpan } from '../words/Dim';
 import {
   axesOf,
   boundsOf,
+  clearestView,
   project,
   sideOf,
-  viewOnHeads,
   viewTowards,
   type Bounds,
   type Screen,
@@ -175,19 +175,16 @@ function framed(parts: readonly Drawn[], view: View, width: number) {
 export const pictureHeight = (parts: readonly Drawn[], width: number, joints: readonly Fastening[] = []): number =>
   framed(parts, viewOnJoints(parts, joints), width).height;
 
-/** The corner that shows where the screws are driven, else what is new. */
-const viewOnJoints = (parts: readonly Drawn[], joints: readonly Fastening[]): View =>
-  viewOnHeads(
-    joints.flatMap(({ shanks, drilled, into }) =>
-      shanks
-        .filter(({ driven }) => driven)
-        .map(({ from, direction, behind, through }) => ({
-          point: add(from, times(direction, -behind)),
-          through: solidOf(through === drilled.id ? drilled : into),
-        })),
-    ),
+/** The corner that shows best where the screws are driven, and what is new. */
+function viewOnJoints(parts: readonly Drawn[], joints: readonly Fastening[]): View {
+  const now = parts.filter(({ as }) => as !== 'later');
+  return clearestView(
+    joints.flatMap(({ shanks }) => shanks.map(({ from, direction, behind }) => add(from, times(direction, -behind)))),
+    now.filter(({ as }) => as === 'new').map(bodyOf),
+    now.map(bodyOf),
     viewOf(parts),
   );
+}
 
 /** Joints of more fasteners than this are drawn without them: they would hide the parts. */
 const MOST_SHANKS = 120;

@@ -1,4 +1,17 @@
-import { around, dot, raysIn, type Box, type Point, type Solid, type Vec } from '@sill/core';
+import {
+  add,
+  around,
+  dot,
+  faceArea,
+  facesOf,
+  limitsOf,
+  raysIn,
+  times,
+  type Box,
+  type Point,
+  type Solid,
+  type Vec,
+} from '@sill/core';
 
 /** Where the eye is: so many degrees round from the front towards the right, and so many looking down. */
 export type View = { readonly turn: number; readonly down: number };
@@ -54,21 +67,70 @@ export function viewTowards(front: readonly Box[], whole: readonly Box[]): View 
 /** Looking up from below shows what is driven from there. */
 const FROM_BELOW = -24;
 
-/** Where a screw is driven, and the part it is driven through. */
-export type Head = { readonly point: Vec; readonly through: Solid };
-
-/** Nearer than this to the eye the part does not hide its own screw: rounding. */
+/** Nearer than this to the eye a body does not hide what lies on it: rounding. */
 const TOUCH = 64;
+/** So many heads tell for all, as those of one joint lie alike; so many faces for all of what is new. */
+const MOST_HEADS = 24;
+const MOST_FACES = 36;
+/** What is new counts so much beside the heads; the usual corner is kept for less than this, and one from above. */
+const NEW = 0.7;
+const KEPT = 0.12;
 
-/** The corner, from above or below, from which most screw heads are on the side that is seen; among equals the one given. */
-export function viewOnHeads(heads: readonly Head[], usual: View): View {
-  if (heads.length === 0) return usual;
-  const views = [usual, ...[USUAL_VIEW.down, FROM_BELOW].flatMap((down) => CORNERS.map((turn) => ({ turn, down })))];
-  // A few tell for all: the heads of one joint lie alike.
-  const some = heads.filter((_, at) => at % Math.ceil(heads.length / 24) === 0);
-  const seen = (view: View) => {
+/** Of what is looked at, a few spread over all. */
+const some = <T>(all: readonly T[], most: number): readonly T[] =>
+  all.filter((_, at) => at % Math.ceil(all.length / most) === 0);
+
+/** What is in the way between a point and the eye, told quickly for bodies that are nowhere near. */
+function isHidden(point: Vec, eye: Vec, bodies: readonly Solid[]): boolean {
+  return bodies.some((body) => {
+    const [low, high] = limitsOf(body);
+    let [from, to] = [0, Infinity];
+    for (const axis of [0, 1, 2] as const) {
+      const [a, b] = [(low[axis] - point[axis]) / eye[axis], (high[axis] - point[axis]) / eye[axis]];
+      from = Math.max(from, Math.min(a, b));
+      to = Math.min(to, Math.max(a, b));
+    }
+    return from < to && to > TOUCH && raysIn(body, point, eye).some(([, far]) => far > TOUCH);
+  });
+}
+
+/**
+ * The corner, from above or below, from which most is seen of the screw heads and of what is new, with all that stands
+ * there. The one given is kept unless another shows clearly more.
+ *
+ * @param heads where screws are driven.
+ * @param fresh bodies that are new, `standing` with all others that are there.
+ */
+export function clearestView(
+  heads: readonly Vec[],
+  fresh: readonly Solid[],
+  standing: readonly Solid[],
+  usual: View,
+): View {
+  const points = some(heads, MOST_HEADS);
+  const faces = some(
+    fresh.flatMap((body) => facesOf(body)),
+    MOST_FACES,
+  ).map(({ normal, points: corners }) => ({
+    normal,
+    middle: times(corners.reduce(add), 1 / corners.length),
+    area: faceArea(corners),
+  }));
+  const whole = faces.reduce((sum, { area }) => sum + area, 0);
+  if (points.length === 0 && whole === 0) return usual;
+  const worth = (view: View): number => {
     const { eye } = axesOf(view);
-    return some.filter(({ point, through }) => raysIn(through, point, eye).every(([, far]) => far < TOUCH)).length;
+    const seen = points.filter((point) => !isHidden(point, eye, standing)).length;
+    const shown = faces
+      .filter(({ normal, middle }) => dot(normal, eye) > 0.1 && !isHidden(middle, eye, standing))
+      .reduce((sum, { area, normal }) => sum + area * dot(normal, eye), 0);
+    return seen / Math.max(1, points.length) + (NEW * shown) / Math.max(1, whole / 2);
   };
-  return views.reduce((best, next) => (seen(next) > seen(best) + some.length / 8 ? next : best));
+  const views = [USUAL_VIEW.down, FROM_BELOW].flatMap((down) => CORNERS.map((turn) => ({ turn, down })));
+  let [best, most] = [usual, worth(usual) + KEPT];
+  for (const view of views) {
+    const value = worth(view) - (view.down < 0 ? KEPT : 0);
+    if (value > most + 1e-6) [best, most] = [view, value];
+  }
+  return best;
 }

@@ -142,7 +142,7 @@ export const costStyles = css`
     }
   }
   .clamp-row {
-    margin: 8px 0;
+    margin: 12px 0 8px;
     & > .MuiTextField-root {
       max-width: 200px;
     }

@@ -108,6 +108,10 @@ export const stageStyles = css`
       padding-bottom: 9px;
     }
   }
+  /* Labels stand on the upper edge of their fields. */
+  fieldset > * + .grid-fields {
+    margin-top: 14px;
+  }
   .choice {
     border: 0;
     padding: 0;

@@ -80,14 +80,14 @@ export const workStyles = css`
   }
   .joint-group {
     display: grid;
-    grid-template-columns: 132px minmax(0, 1.45fr) minmax(0, 1fr);
+    grid-template-columns: 132px minmax(0, 1fr) minmax(260px, 0.9fr);
     gap: 6px 18px;
     padding: 12px 0;
     align-items: center;
     border-top: 1px solid var(--line);
     & dl {
       display: grid;
-      grid-template-columns: 96px minmax(0, 1fr);
+      grid-template-columns: 84px minmax(0, 1fr);
       gap: 2px 10px;
       margin: 0;
     }
@@ -103,7 +103,7 @@ export const workStyles = css`
   }
   .joint-pictures {
     display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(150px, 1fr));
+    grid-template-columns: repeat(auto-fit, minmax(140px, 1fr));
     align-items: center;
     gap: 6px 14px;
   }
