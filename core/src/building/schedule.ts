@@ -15,11 +15,11 @@ export function schedule(drafts: readonly Draft[], clamps: number): readonly Sch
   const names = new Set(drafts.map(({ name }) => name));
   let now = 0;
   while (left.length > 0) {
-    // What is done in the workshop is done before the first thing is carried to where the piece stays.
-    const here = left.some(({ stays }) => !stays) ? left.filter(({ stays }) => !stays) : left;
-    const ready = here.filter(({ after = [] }) => after.every((name) => !names.has(name) || settled.has(name)));
+    const ready = left.filter(({ after = [] }) => after.every((name) => !names.has(name) || settled.has(name)));
+    // What can be done in the workshop is done before the next thing where the piece stays.
+    const here = ready.filter(({ stays }) => !stays);
     // Names that go round in a ring would never be ready: the first is taken as it comes.
-    const open = ready.length > 0 ? ready : here.slice(0, 1);
+    const open = here.length > 0 ? here : ready.length > 0 ? ready : left.slice(0, 1);
     const dry = ({ after = [] }: Draft) => after.every((name) => (settled.get(name) ?? 0) <= now);
     const free = clamps - holding.reduce((sum, one) => sum + (one.until > now ? one.clamps : 0), 0);
     const next = open.find((draft) => dry(draft) && (draft.clamps ?? 0) <= free);
