@@ -77,6 +77,7 @@ function modelOf(piece: Piece, topNominal: Nominal, job: Job, known: PlanCache['
     kerfFor(job.shop, 'board'),
     job.shop.drivers,
     job.shop.spacing,
+    job.shop.tools,
   ]);
   const before = known.get(key);
   if (before) return { ...before, piece };

@@ -1,5 +1,5 @@
 import { inches, type Length, type Units } from '../length';
-import type { Method, Piece } from '../job';
+import type { Method, Piece, Shop } from '../job';
 import { boxOf, extent, hasTongue, solidOf, type Joint, type Part } from '../piece';
 import { add, common, dot, sub, times, volumeOf, type Cell, type Solid, type Vec } from '../solid';
 import { isBoard, isSheet, SPECIES, speciesOf } from '../stock';
@@ -9,7 +9,7 @@ import type { Layout, Site } from './layout';
 import { waysOf, type Meeting } from './meeting';
 import { METHOD_ABOUT, WAYS_FOR, type Means } from './methods';
 import { DRIVER_ROOM, standingRound, standsFast } from './driver';
-import { nearTo, placeOn, type Access, type Trouble } from './placing';
+import { isOnTop, nearTo, placeOn, type Access, type Trouble } from './placing';
 import type { Shank } from './shank';
 
 /** A joint worked out: what goes in, how the jig is set, where. */
@@ -89,7 +89,10 @@ export type Room = {
   readonly parts: readonly Part[];
   /** What stands at the other end of a rail: there when its second end is joined. */
   readonly mates: (joint: Joint) => readonly Part[];
+  /** Whether what a rail is to hold is held by its neighbours, so that the rail may only lie under it. */
+  readonly held: (joint: Joint) => boolean;
   readonly spacing: Length;
+  readonly tools: Shop['tools'];
   /** Straight room that the shop's shortest driver wants. */
   readonly least: Length;
 };
@@ -136,7 +139,6 @@ function glueOf({ kind }: Joint, drilled: Part, into: Part, { area }: Meeting, b
   const bare = isOnTop(kind) || (kind === 'screws' && top);
   return bare || !METHOD_ABOUT[by].glued ? 0 : 2 * area;
 }
-const isOnTop = (kind: Joint['kind']): boolean => kind === 'top screws' || kind === 'top clips';
 
 /** The faces that the holes may be on, the usual first: the one nobody sees, or the other where a person flips it. */
 function sidesFor({ drilled, meeting }: Site, layout: Layout, by: Method, flip: boolean, middle: Vec) {

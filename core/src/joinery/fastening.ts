@@ -1,11 +1,12 @@
 import { type Units } from '../length';
-import { DEFAULT_SHOP, type Method, type Piece, type Shop } from '../job';
+import { able, DEFAULT_SHOP, type Method, type Piece, type Shop } from '../job';
 import { boxOf, joinOf, type Joint, type Part } from '../piece';
 import type { Vec } from '../solid';
 import { DRIVER_ROOM } from './driver';
 import { fasten, type Fastening, type Room } from './fasten';
 import { meetingOf, type Meeting } from './meeting';
 import { METHOD_ABOUT, WAYS_FOR } from './methods';
+import { isOnTop } from './placing';
 
 /** The middle of a piece: of the box around its parts. */
 export function middleOfParts(parts: readonly Part[]): Vec {
@@ -18,20 +19,34 @@ export function middleOfParts(parts: readonly Part[]): Vec {
 /** Square inches; on less than this a top only rests, where there is no place for a clip. */
 const LEAST_FACE = 6;
 
-/** Where nobody says how and the usual way does not work, the next that does and wants no more than a drill. */
+/** A rail that only lies under the board: its neighbours hold it. */
+const lying = (usual: Fastening): Fastening => ({ ...usual, by: 'nothing', screw: '', shanks: [], positions: [], troubles: [], reaches: true }); // prettier-ignore
+
+/**
+ * Where nobody says how and the usual way does not work, the next that does and wants no more than a drill. Where a rail
+ * meets a board of a top that its neighbours hold there may be no place for anything: then it only lies under it.
+ */
 function anotherWay(usual: Fastening, meeting: Meeting | null, room: Room): Fastening {
   const { joint, drilled, into } = usual;
-  // Where a bit of a rail meets a bit of the top there may be no place for anything: the others hold it.
-  if (joint.kind === 'top clips' && usual.meets < LEAST_FACE)
-    return { ...usual, by: 'nothing', screw: '', shanks: [], positions: [], troubles: [], reaches: true };
-  for (const by of WAYS_FOR[joint.kind]) {
-    if (by === usual.by || !METHOD_ABOUT[by].tools.some((set) => set.length === 1 && set[0] === 'drill')) continue;
+  if (joint.kind === 'top clips' && usual.meets < LEAST_FACE) return lying(usual);
+  const works = (by: Method): Fastening | null => {
     const other = fasten(joint, drilled, into, meeting, room, { by });
     const bare = by === 'glue' && (joint.kind === 'glue' || joint.kind === 'screws' || joint.kind === 'lap');
-    if (other.troubles.length === 0 && (other.shanks.length > 0 || bare)) return { ...other, instead: { of: usual.by, because: usual.troubles[0]! } }; // prettier-ignore
+    if (other.troubles.length > 0 || (other.shanks.length === 0 && !bare)) return null;
+    return { ...other, instead: { of: usual.by, because: usual.troubles[0]! } };
+  };
+  const plain = (by: Method) => METHOD_ABOUT[by].tools.some((set) => set.length === 1 && set[0] === 'drill');
+  const others = WAYS_FOR[joint.kind].filter((by) => by !== usual.by);
+  for (const by of others.filter(plain)) {
+    const other = works(by);
+    if (other) return other;
   }
-  const rests = joint.kind === 'top screws' && usual.meets < LEAST_FACE;
-  return rests ? { ...usual, by: 'nothing', screw: '', shanks: [], positions: [], troubles: [], reaches: true } : usual;
+  if (isOnTop(joint.kind) && (usual.meets < LEAST_FACE || room.held(joint))) return lying(usual);
+  for (const by of others.filter((one) => !plain(one) && able(room.tools, METHOD_ABOUT[one].tools))) {
+    const other = works(by);
+    if (other) return other;
+  }
+  return usual;
 }
 
 /** Hardware has its place; ends have less room to give way than long edges. */
@@ -50,7 +65,7 @@ export function fastenings(
   parts: readonly Part[],
   units: Units,
   piece: Pick<Piece, 'joins'> = { joins: {} },
-  shop: Pick<Shop, 'drivers' | 'spacing'> = DEFAULT_SHOP,
+  shop: Pick<Shop, 'drivers' | 'spacing' | 'tools'> = DEFAULT_SHOP,
 ): readonly Fastening[] {
   const byId = new Map(parts.map((part) => [part.id, part]));
   const ends = joints.filter(({ kind }) => kind === 'rail end');
@@ -67,6 +82,9 @@ export function fastenings(
     const frame = far.flatMap(met).filter((id) => id !== joint.drilled && id !== joint.into);
     return [...new Set([...far, ...frame])].map((id) => byId.get(id)!);
   };
+  const ofTop = (id: string) => byId.get(id)?.role === 'top' || byId.get(id)?.role === 'edging';
+  const held = ({ into, id }: Joint) =>
+    joints.some((other) => other.id !== id && ofTop(other.drilled) && ofTop(other.into) && (other.drilled === into || other.into === into)); // prettier-ignore
   const least = Math.min(DRIVER_ROOM['long bit'], ...shop.drivers.map((driver) => DRIVER_ROOM[driver]));
   const room: Room = {
     units,
@@ -75,19 +93,26 @@ export function fastenings(
     blocks: [],
     parts: parts.filter(({ loose }) => !loose),
     mates,
+    held,
     spacing: shop.spacing,
+    tools: shop.tools,
     least,
   };
-  const made = new Map<string, Fastening>();
+  const [made, usuals] = [new Map<string, Fastening>(), new Map<string, Fastening>()];
   for (const joint of [...joints].sort((a, b) => rank(a) - rank(b))) {
     const [drilled, into] = [byId.get(joint.drilled)!, byId.get(joint.into)!];
     const meeting = meetingOf(drilled, into);
     const usual = fasten(joint, drilled, into, meeting, room, joinOf(piece, joint));
+    usuals.set(joint.id, usual);
     const item = usual.troubles.length > 0 && !joinOf(piece, joint)?.by ? anotherWay(usual, meeting, room) : usual;
     for (const id of [drilled.id, into.id]) room.bored.set(id, [...(room.bored.get(id) ?? []), ...item.shanks]);
     room.blocks.push(...item.blocks);
     made.set(joint.id, item);
   }
+  // A top that is held nowhere is not held by its neighbours.
+  const under = joints.filter(({ kind }) => isOnTop(kind));
+  if (under.every(({ id }) => made.get(id)!.shanks.length === 0))
+    for (const { id } of under) made.set(id, usuals.get(id)!);
   // Boards of one top are joined alike: where one is too narrow for a pocket, none has any.
   const edges = [...made.values()].filter(({ joint }) => joint.kind === 'edge');
   const other = edges.find(({ by }) => by !== edges[0]!.by && by !== 'pocket screws')?.by as Method | undefined;

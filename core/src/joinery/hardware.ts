@@ -173,7 +173,7 @@ function plateShanks(leg: Part, top: Part): readonly Shank[] {
       .map((along) =>
         shankAt(top, [x + along, y + across, max[2]], [0, 0, 1], PLATE_SCREW, RADIUS, Math.round(PLATE_HALF + along)),
       )
-      .filter(({ length }) => length > 0),
+      .filter(({ length }) => length >= LEAST_HELD),
   );
 }
 

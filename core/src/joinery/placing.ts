@@ -1,5 +1,5 @@
 import { inches, type Length } from '../length';
-import { boxOf, type Part } from '../piece';
+import { boxOf, type Joint, type Part } from '../piece';
 import { outOf, type Solid } from '../solid';
 import { roomBehind } from './driver';
 import type { Layout, Site } from './layout';
@@ -9,9 +9,9 @@ import { clash, measured, type Shank } from './shank';
 /** What is wrong with a fastener as it lies. */
 export type Trouble = 'no bite' | 'comes out' | 'meets another' | 'wood is cut away' | 'no room' | 'not possible';
 
-/** Steps by which a fastener is moved along when something is in its way, and how far at most. */
+/** Steps by which a fastener is moved along when something is in its way, and how far at most: under a top all along. */
 const STEP = inches(1 / 4);
-const FARTHEST = 12;
+const FARTHEST: Length = inches(3);
 /** From the ends of the meeting at least this, or the wood splits. */
 const MARGIN = inches(3 / 8);
 
@@ -34,19 +34,20 @@ export type Access = {
   readonly alike: boolean;
 };
 
+/** A rail under a top. */
+export const isOnTop = (kind: Joint['kind']): boolean => kind === 'top screws' || kind === 'top clips';
+
 /** Lays a joint's fasteners on one face, each moved along as little as need be. */
 export function placeOn(
   layout: Layout,
   face: 1 | -1,
-  { meeting }: Site,
+  { meeting, joint }: Site,
   taken: readonly Shank[],
   { around, rooms, alike }: Access,
 ): Placed {
   const [low, high] = meeting.spans[layout.run]!;
-  const offsets = Array.from(
-    { length: 2 * FARTHEST + 1 },
-    (_, at) => (at % 2 === 0 ? -1 : 1) * Math.ceil(at / 2) * STEP,
-  );
+  const steps = Math.ceil((isOnTop(joint.kind) ? high - low : FARTHEST) / STEP);
+  const offsets = Array.from({ length: 2 * steps + 1 }, (_, at) => (at % 2 === 0 ? -1 : 1) * Math.ceil(at / 2) * STEP);
   const shanks: Shank[] = [];
   const failed: { readonly shank: Shank; readonly trouble: Trouble }[] = [];
   for (const target of layout.targets) {

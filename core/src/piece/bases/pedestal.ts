@@ -125,7 +125,9 @@ export const pedestal = family({
         2,
       );
       kit.lap(tags[0], tags[1]);
-      kit.join('lap', tags[0], tags[1]);
+      // Screwed from the side away from the post: the beam that lies on it is fixed to it first.
+      if (role === 'foot') kit.join('lap', tags[0], tags[1]);
+      else kit.join('lap', tags[1], tags[0]);
     };
     cross(['F1', 'F2'], 0, 'foot', 'foot beam');
     cross(['K1', 'K2'], room.under - high, 'apron', 'head beam');
