@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { inches } from '../length';
-import { clampCount, DEFAULT_SHOP, type Piece } from '../job';
-import { fastenings, type Fastening } from '../joinery';
+import { clampCount, DEFAULT_SHOP, type Piece, type Shop } from '../job';
+import { fastenings, WAYS_FOR, type Fastening } from '../joinery';
 import { buildPiece, FAMILIES, newPiece, pieceFrom, refusal, STARTS, topCandidates, TOPS, type Family, type Top } from '../piece'; // prettier-ignore
 import { mended, piecesOf } from '../testing/pieces';
 import { plain } from '../words';
@@ -65,6 +65,86 @@ describe('every family with every top, random sizes and choices, top or base fir
       }),
       { numRuns: 2, seed: 12 },
     );
+  });
+});
+
+/** Ways to join as a person might choose them, by kind for all alike. */
+const joins: fc.Arbitrary<Piece['joins']> = fc
+  .record(
+    Object.fromEntries(
+      Object.entries(WAYS_FOR)
+        .filter(([, ways]) => ways.length > 0)
+        .map(([kind, ways]) => [kind, fc.record({ by: fc.constantFrom(...ways), flip: fc.boolean() })]),
+    ),
+    { requiredKeys: [] },
+  )
+  .map((record) => record as Piece['joins']);
+
+const shops: fc.Arbitrary<Shop> = fc
+  .record({
+    door: fc.integer({ min: 14, max: 44 }),
+    lift: fc.integer({ min: 20, max: 120 }),
+    few: fc.boolean(),
+    drivers: fc.constantFrom<Shop['drivers'][number][]>(['long bit'], ['long bit', 'short bit'], ['right-angle head']),
+    turn: fc.option(fc.record({ before: fc.integer({ min: 24, max: 44 }), after: fc.integer({ min: 24, max: 44 }) })),
+  })
+  .map(({ door, lift, few, drivers, turn }) => ({
+    ...DEFAULT_SHOP,
+    door: inches(door),
+    lift,
+    drivers,
+    turn: turn && { before: inches(turn.before), after: inches(turn.after) },
+    clamps: few ? [{ length: inches(50), count: 2 }] : DEFAULT_SHOP.clamps,
+  }));
+
+describe('whatever way a person joins, with whatever drivers, clamps and way out', () => {
+  test.each(PAIRS)('%s: the order works, and where no driver has room the step says so', (_, family, top) => {
+    fc.assert(
+      fc.property(piecesOf(family, top, 'in'), joins, shops, fc.boolean(), (wish, said, shop, base) => {
+        if (top && refusal(wish, family, top)) return;
+        const piece: Piece = { ...mended(wish, 'in').piece, joins: said, first: base ? 'base' : 'top' };
+        const { model, joints, steps } = made(piece, shop);
+        if (model.parts.length === 0) return;
+        const told = new Set(steps.flatMap(({ id, noRoom }) => noRoom.map((joint) => `${id} ${joint}`)));
+        const kept = steps.map((step) => ({
+          ...step,
+          makes: step.makes.filter((id) => !told.has(`${step.id} ${id}`)),
+        }));
+        // Without the joints that the steps warn of, nothing is in any driver's way.
+        const found = faultsOfOrder(steps, model.parts, joints, shop);
+        expect(found.filter(({ why }) => !why.endsWith('no room for a driver'))).toEqual([]);
+        const silent = faultsOfOrder(kept, model.parts, joints, shop);
+        expect(silent.filter(({ why }) => why.endsWith('no room for a driver'))).toEqual([]);
+      }),
+      { numRuns: 2, seed: 33 },
+    );
+  });
+});
+
+describe('a head beam of 4x4 covers its post', () => {
+  const pedestal: Piece = {
+    ...pieceFrom(
+      STARTS.find(({ id }) => id === 'pedestal')!,
+      'p',
+    ),
+    size: { length: inches(41), width: inches(41), height: inches(22.875) },
+    choices: { post: 'three 2x4', beams: '4x4', braces: '4', fixing: 'clips' },
+  };
+  test('it is screwed to the post before the other is lapped over it', () => {
+    const { model, joints, steps } = made(pedestal);
+    expect(faultsOfOrder(steps, model.parts, joints, DEFAULT_SHOP)).toEqual([]);
+    const step = (id: string) => steps.findIndex(({ makes }) => makes.includes(id));
+    expect(step('p.K1>P1')).toBeLessThan(step('p.K2>K1'));
+  });
+  test('the middle board of the top, where the post leaves no room, is held by its neighbours', () => {
+    const { joints } = made(pedestal);
+    const under = joints.filter(({ joint }) => joint.kind === 'top clips');
+    const loose = under.filter(({ by }) => by === 'nothing');
+    expect(under.length).toBeGreaterThan(loose.length + 4);
+    for (const { into, troubles } of loose) {
+      expect(troubles).toEqual([]);
+      expect(joints.some(({ joint, by }) => joint.kind === 'edge' && by !== 'nothing' && [joint.drilled, joint.into].includes(into.id))).toBe(true); // prettier-ignore
+    }
   });
 });
 

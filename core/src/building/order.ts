@@ -80,10 +80,10 @@ function connected(bodies: readonly Body[], joints: readonly Fastening[]): boole
   return reached.size === bodies.length;
 }
 
-/** How bad it is to take a body off last, that is, to put it on last. */
+/** How bad it is to take a body off last, that is, to put it on last. Another driver can be borrowed, a third hand not. */
 const BLOCKED = 8;
-const NO_ROOM = 4;
-const LOOSE = 2;
+const LOOSE = 4;
+const NO_ROOM = 2;
 
 /**
  * The order in which bodies go together: found by taking the whole apart. A body may come off when some straight way out

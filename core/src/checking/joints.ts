@@ -1,6 +1,6 @@
 import { able, clampCount, clampsOver, type Finding, type Job, type Method, type Piece } from '../job';
 import { DRIVER_ROOM, METHOD_ABOUT, type Fastening, type Trouble } from '../joinery';
-import { JOINT_KINDS, type Adaptation } from '../piece';
+import { JOINT_KINDS, pairKey, type Adaptation } from '../piece';
 import { JOINTS_AT_ONCE } from '../building';
 import { dim, listOf, say, strong, tag, type Bit, type Phrase } from '../words';
 import { note, type PieceFacts } from './facts';
@@ -136,7 +136,7 @@ export function jointNotes({ piece, parts, model, fastenings, steps }: PieceFact
 const withoutKind = (joins: Piece['joins'], kind: string): Piece['joins'] =>
   Object.fromEntries(Object.entries(joins).filter(([key]) => key !== kind));
 
-const keyOf = ({ joint }: Fastening): string => joint.id.slice(joint.piece.length + 1);
+const keyOf = ({ joint }: Fastening): string => pairKey(joint);
 const pairOf = ({ drilled, into }: Fastening): Phrase => say`${tag(drilled.tag)} to ${tag(into.tag)}`;
 
 const TROUBLE: Readonly<Record<Trouble, string>> = {

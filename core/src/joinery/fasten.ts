@@ -89,6 +89,8 @@ export type Room = {
   readonly parts: readonly Part[];
   /** What stands at the other end of a rail: there when its second end is joined. */
   readonly mates: (joint: Joint) => readonly Part[];
+  /** What is laminated to either part of a joint. */
+  readonly one: (joint: Joint) => readonly Part[];
   /** Whether what a rail is to hold is held by its neighbours, so that the rail may only lie under it. */
   readonly held: (joint: Joint) => boolean;
   readonly spacing: Length;
@@ -160,13 +162,14 @@ function accessFor({ joint, drilled, into, meeting }: Site, isEdge: boolean, roo
   const mates = room.mates(joint);
   const around = standingRound(nearTo(onTop || mates.length === 0 ? room.parts : mates, drilled, meeting));
   const { least } = room;
+  const one = joint.kind === 'lamination' ? [] : nearTo(room.one(joint), drilled, meeting);
   const onBench = (isEdge && mates.length === 0) || (!standsFast(drilled) && !standsFast(into));
   const rooms = onBench
     ? []
     : onTop || mates.length > 0
       ? [Math.max(least, DRIVER_ROOM['short bit']), least]
       : [DRIVER_ROOM['short bit'], least, 0];
-  return { around, rooms, alike: isEdge };
+  return { always: standingRound(one), least, around, rooms, alike: isEdge };
 }
 
 /** Whether a block would take the place of a part or of another block. */

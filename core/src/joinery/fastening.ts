@@ -1,6 +1,6 @@
 import { type Units } from '../length';
 import { able, DEFAULT_SHOP, type Method, type Piece, type Shop } from '../job';
-import { boxOf, joinOf, type Joint, type Part } from '../piece';
+import { boxOf, joinOf, pairKey, type Joint, type Part } from '../piece';
 import type { Vec } from '../solid';
 import { DRIVER_ROOM } from './driver';
 import { fasten, type Fastening, type Room } from './fasten';
@@ -23,10 +23,11 @@ const LEAST_FACE = 6;
 const lying = (usual: Fastening): Fastening => ({ ...usual, by: 'nothing', screw: '', shanks: [], positions: [], troubles: [], reaches: true }); // prettier-ignore
 
 /**
- * Where nobody says how and the usual way does not work, the next that does and wants no more than a drill. Where a rail
- * meets a board of a top that its neighbours hold there may be no place for anything: then it only lies under it.
+ * Where nobody says how and the usual way does not work, the next that does and wants no more than a drill; where it was
+ * said for all alike and does not work here, the usual or the next that the shop has the tools for. Where a rail meets a
+ * board of a top that its neighbours hold there may be no place for anything: then it only lies under it.
  */
-function anotherWay(usual: Fastening, meeting: Meeting | null, room: Room): Fastening {
+function anotherWay(usual: Fastening, meeting: Meeting | null, room: Room, asked: boolean): Fastening {
   const { joint, drilled, into } = usual;
   if (joint.kind === 'top clips' && usual.meets < LEAST_FACE) return lying(usual);
   const works = (by: Method): Fastening | null => {
@@ -35,14 +36,15 @@ function anotherWay(usual: Fastening, meeting: Meeting | null, room: Room): Fast
     if (other.troubles.length > 0 || (other.shanks.length === 0 && !bare)) return null;
     return { ...other, instead: { of: usual.by, because: usual.troubles[0]! } };
   };
+  const owned = (by: Method) => able(room.tools, METHOD_ABOUT[by].tools);
   const plain = (by: Method) => METHOD_ABOUT[by].tools.some((set) => set.length === 1 && set[0] === 'drill');
   const others = WAYS_FOR[joint.kind].filter((by) => by !== usual.by);
-  for (const by of others.filter(plain)) {
+  for (const by of others.filter(asked ? owned : plain)) {
     const other = works(by);
     if (other) return other;
   }
   if (isOnTop(joint.kind) && (usual.meets < LEAST_FACE || room.held(joint))) return lying(usual);
-  for (const by of others.filter((one) => !plain(one) && able(room.tools, METHOD_ABOUT[one].tools))) {
+  for (const by of others.filter((one) => !plain(one) && owned(one))) {
     const other = works(by);
     if (other) return other;
   }
@@ -71,10 +73,21 @@ export function fastenings(
   const ends = joints.filter(({ kind }) => kind === 'rail end');
   const met = (id: string) =>
     ends.flatMap(({ drilled, into }) => (drilled === id ? [into] : into === id ? [drilled] : []));
+  // Laminated parts are one before anything else is joined to them.
+  const plies = new Map<string, readonly string[]>();
+  for (const { kind, drilled, into } of joints) {
+    if (kind !== 'lamination') continue;
+    const all = [...new Set([drilled, into].flatMap((id) => plies.get(id) ?? [id]))];
+    for (const id of all) plies.set(id, all);
+  }
+  const one = ({ drilled, into }: Joint) =>
+    [drilled, into].flatMap((id) => (plies.get(id) ?? []).filter((other) => other !== id).map((other) => byId.get(other)!)); // prettier-ignore
   // At a rail's second end there stands, by then, what it ends on at the first, and the frame of that.
   const mates = (joint: Joint): readonly Part[] => {
     if (joint.kind === 'edge')
       return joints.filter((other) => other.kind === 'edge' && other.into === joint.drilled).map(({ drilled }) => byId.get(drilled)!); // prettier-ignore
+    // In a hollow leg the other walls stand behind what is driven from inside.
+    if (joint.kind === 'lamination' && byId.get(joint.drilled)!.role === 'leg') return one(joint).filter(({ id }) => id !== joint.drilled && id !== joint.into); // prettier-ignore
     if (joint.kind !== 'rail end' || byId.get(joint.drilled)!.role === 'top') return [];
     const far = ends
       .filter((other) => other.drilled === joint.drilled && other.into !== joint.into)
@@ -93,6 +106,7 @@ export function fastenings(
     blocks: [],
     parts: parts.filter(({ loose }) => !loose),
     mates,
+    one,
     held,
     spacing: shop.spacing,
     tools: shop.tools,
@@ -104,7 +118,10 @@ export function fastenings(
     const meeting = meetingOf(drilled, into);
     const usual = fasten(joint, drilled, into, meeting, room, joinOf(piece, joint));
     usuals.set(joint.id, usual);
-    const item = usual.troubles.length > 0 && !joinOf(piece, joint)?.by ? anotherWay(usual, meeting, room) : usual;
+    // What is said for this one joint is made so, and told where it does not work.
+    const said = piece.joins[pairKey(joint)]?.by !== undefined;
+    const alike = piece.joins[joint.kind]?.by !== undefined;
+    const item = usual.troubles.length > 0 && !said ? anotherWay(usual, meeting, room, alike) : usual;
     for (const id of [drilled.id, into.id]) room.bored.set(id, [...(room.bored.get(id) ?? []), ...item.shanks]);
     room.blocks.push(...item.blocks);
     made.set(joint.id, item);

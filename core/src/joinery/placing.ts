@@ -28,6 +28,10 @@ const faultOf = (shank: Shank, { bite, leaves }: Layout): Trouble | null =>
 
 /** What is in the way of a driver, and how much of it must be clear: of the finished piece as much as can be. */
 export type Access = {
+  /** What is one with the two parts before they meet: the other walls of a hollow leg. There is no way round it. */
+  readonly always: (through: string) => readonly Solid[];
+  /** The least that any driver of the shop wants. */
+  readonly least: Length;
   readonly around: (through: string) => readonly Solid[];
   readonly rooms: readonly Length[];
   /** It is the same all along: where one place has no room, none has. */
@@ -43,7 +47,7 @@ export function placeOn(
   face: 1 | -1,
   { meeting, joint }: Site,
   taken: readonly Shank[],
-  { around, rooms, alike }: Access,
+  { always, least, around, rooms, alike }: Access,
 ): Placed {
   const [low, high] = meeting.spans[layout.run]!;
   const steps = Math.ceil((isOnTop(joint.kind) ? high - low : FARTHEST) / STEP);
@@ -59,7 +63,10 @@ export function placeOn(
       const { laid, first: one, second, meets } = layout.lie(place, face);
       const shank = measured(laid, one, second, meets);
       const others = [...taken, ...shanks];
-      const trouble = faultOf(shank, layout) ?? (others.some((other) => clash(shank, other)) ? 'meets another' : null);
+      const walled = () => shank.driven && roomBehind(shank, always(shank.through)) < least;
+      const trouble =
+        faultOf(shank, layout) ??
+        (others.some((other) => clash(shank, other)) ? 'meets another' : walled() ? 'no room' : null);
       if (trouble === null) {
         const room = shank.driven && rooms.length > 0 ? roomBehind(shank, around(shank.through)) : Infinity;
         able.push({ shank, room });

@@ -14,7 +14,7 @@ export * from './build';
 export * from './weight';
 export * from './hinges';
 export { measurable, WHOLE_TOP, type Adaptation } from './as-built';
-export { hasTongue, joinOf, tongueFits } from './tongues';
+export { hasTongue, joinOf, pairKey, tongueFits } from './tongues';
 export * from './gallery';
 export * from './demo';
 export * from './found';

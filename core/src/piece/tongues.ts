@@ -8,10 +8,12 @@ import { angled } from './shape';
 import { SQUARE, type Cutout, type Joint, type Part } from './part';
 import { rawSolidOf, solidOf } from './shape';
 
+/** A joint by its two parts, as a choice for it is kept: `A1>L1`. */
+export const pairKey = ({ id, piece }: Pick<Joint, 'id' | 'piece'>): string => id.slice(piece.length + 1);
+
 /** How a joint is to be made, as the person says: for its two parts, else for its kind; null where nothing is said. */
 export function joinOf({ joins }: Pick<Piece, 'joins'>, joint: Joint): Piece['joins'][string] | null {
-  const pair = joint.id.slice(joint.piece.length + 1);
-  const [all, one] = [joins[joint.kind], joins[pair]];
+  const [all, one] = [joins[joint.kind], joins[pairKey(joint)]];
   return all || one ? { ...all, ...one } : null;
 }
 
