@@ -140,7 +140,11 @@ describe('money and shop', () => {
       ...piece,
       choices: { ...piece.choices, fixing: 'screwed' },
       topChoices: { thickness: '1x', width: '6' },
-      joins: { 'top screws': { by: 'pocket screws' } },
+      joins: Object.fromEntries(
+        ['A1', 'A2', 'E1', 'E2', 'C1', 'C2'].flatMap((rail) =>
+          [1, 2, 3, 4, 5, 6, 7].map((board) => [`${rail}>T${board}`, { by: 'pocket screws' as const }]),
+        ),
+      ),
     });
     const note = finding(thin, 'reach')!;
     expect(note.level).toBe('stop');

@@ -23,12 +23,12 @@ export function jointNotes({ piece, parts, model, fastenings, steps }: PieceFact
             label: say`Use clips`,
             changes: [
               { piece: piece.id, path: ['choices', 'fixing'], value: 'clips' },
-              { piece: piece.id, path: ['joins'], value: withoutKind(piece.joins, 'top screws') },
+              { piece: piece.id, path: ['joins'], value: withoutAll(piece.joins, short) },
             ],
           },
           {
             label: say`Screw up through the rails, in slots`,
-            changes: [{ piece: piece.id, path: ['joins', 'top screws'], value: { by: 'slotted screws' } }],
+            changes: [{ piece: piece.id, path: ['joins'], value: { ...withoutAll(piece.joins, short), 'top screws': { by: 'slotted screws' } } }], // prettier-ignore
           },
         ],
       }),
@@ -133,8 +133,9 @@ export function jointNotes({ piece, parts, model, fastenings, steps }: PieceFact
   return found;
 }
 
-const withoutKind = (joins: Piece['joins'], kind: string): Piece['joins'] =>
-  Object.fromEntries(Object.entries(joins).filter(([key]) => key !== kind));
+/** What is said of joints, without what is said of some: for each, and for all of their kind. */
+const withoutAll = (joins: Piece['joins'], some: readonly Fastening[]): Piece['joins'] =>
+  Object.fromEntries(Object.entries(joins).filter(([key]) => !some.some((one) => key === keyOf(one) || key === one.joint.kind))); // prettier-ignore
 
 const keyOf = ({ joint }: Fastening): string => pairKey(joint);
 const pairOf = ({ drilled, into }: Fastening): Phrase => say`${tag(drilled.tag)} to ${tag(into.tag)}`;
@@ -159,7 +160,7 @@ function troubleNotes(piece: Piece, made: readonly Fastening[]): readonly Findin
   return [...kinds.values()].map((group, at): Finding => {
     const item = group[0]!;
     const said = group.filter((one) => piece.joins[keyOf(one)] ?? piece.joins[one.joint.kind]);
-    const usual = Object.fromEntries(Object.entries(piece.joins).filter(([key]) => !group.some((one) => key === keyOf(one) || key === one.joint.kind))); // prettier-ignore
+    const usual = withoutAll(piece.joins, group);
     return note(piece.id, `joint-${at + 1}`, 'care', 'joints', {
       about: group.map(({ drilled }) => drilled.id),
       title: say`${nameOf(item)} will not do for ${pairOf(item)}`,

@@ -43,7 +43,9 @@ function anotherWay(usual: Fastening, meeting: Meeting | null, room: Room, asked
     const other = works(by);
     if (other) return other;
   }
-  if (isOnTop(joint.kind) && (usual.meets < LEAST_FACE || room.held(joint))) return lying(usual);
+  // Where the top is too thin for the screw it is not the place that is wrong.
+  const placeless = usual.troubles[0] !== 'no bite' && room.held(joint);
+  if (isOnTop(joint.kind) && (usual.meets < LEAST_FACE || placeless)) return lying(usual);
   for (const by of others.filter((one) => !plain(one) && owned(one))) {
     const other = works(by);
     if (other) return other;

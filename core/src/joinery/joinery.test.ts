@@ -1,6 +1,6 @@
 import { inches, printLength, type Length } from '../length';
 import { DEFAULT_SHOP, newJob, type Piece } from '../job';
-import { buildPiece, newPiece } from '../piece';
+import { buildPiece, newPiece, pairKey } from '../piece';
 import {
   boltFor,
   bradFor,
@@ -86,13 +86,16 @@ describe('fastenings', () => {
 
   test('a thin top on thick aprons: screws that stay inside do not reach, and it says so', () => {
     const piece = table({ apron: '2x4', fixing: 'screwed' }, { thickness: '1x', width: '6' });
-    const asked = { ...piece, joins: { 'top screws': { by: 'pocket screws' as const } } };
-    const top = made(asked, '1x6').made.filter((item) => item.joint.kind === 'top screws');
+    const under = made(piece, '1x6').made.filter((item) => item.joint.kind === 'top screws');
+    const joins = Object.fromEntries(under.map(({ joint }) => [pairKey(joint), { by: 'pocket screws' as const }]));
+    const top = made({ ...piece, joins }, '1x6').made.filter((item) => item.joint.kind === 'top screws');
     expect(top.length).toBeGreaterThan(0);
     expect(top.every((item) => item.screw === '1 1/4' && !item.reaches)).toBe(true);
-    // Where nobody insists, screws go up through the apron itself.
-    const usual = made(piece, '1x6').made.filter((item) => item.joint.kind === 'top screws');
-    expect(usual.every((item) => item.by === 'slotted screws' && item.reaches)).toBe(true);
+    // Where nobody insists, or it was said for all alike, screws go up through the apron itself.
+    for (const all of [{}, { 'top screws': { by: 'pocket screws' as const } }]) {
+      const usual = made({ ...piece, joins: all }, '1x6').made.filter((item) => item.joint.kind === 'top screws');
+      expect(usual.every((item) => item.by === 'slotted screws' && item.reaches)).toBe(true);
+    }
     const clips = made({ ...piece, choices: { ...piece.choices, fixing: 'clips' } }, '1x6');
     expect(
       clips.made

@@ -153,8 +153,12 @@ test('two blocks in one corner of a thin leg would take each other’s place: th
   const leg = part('P', [0, 0, 0], [1.5, 1.5, 30], 2, 1, 'leg');
   const rails = [part('R', [1.5, 0, 10], [20, 0.75, 3.5], 0, 2), part('Q', [0, 1.5, 10], [0.75, 20, 3.5], 1, 2)];
   const both = [joint('rail end', 'R', 'P'), joint('rail end', 'Q', 'P')];
-  const found = made(both, [leg, ...rails], { 'rail end': { by: 'corner block' } });
-  expect(found.filter(({ troubles }) => troubles.includes('not possible'))).toHaveLength(1);
+  const insisted = made(both, [leg, ...rails], { 'R>P': { by: 'corner block' }, 'Q>P': { by: 'corner block' } });
+  expect(insisted.filter(({ troubles }) => troubles.includes('not possible'))).toHaveLength(1);
+  // Said for all alike, the second gives way to the usual, and says why.
+  const alike = made(both, [leg, ...rails], { 'rail end': { by: 'corner block' } });
+  expect(alike.map(({ by, troubles }) => [by, troubles])).toEqual([['corner block', []], ['pocket screws', []]]); // prettier-ignore
+  expect(alike[1]!.instead).toEqual({ of: 'corner block', because: 'not possible' });
 });
 
 describe('room for the driver', () => {
