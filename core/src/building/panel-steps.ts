@@ -6,11 +6,10 @@ import { times } from '../solid';
 import { about, dim, say, strong, tag, type Phrase } from '../words';
 import { CLAMP_MINUTES, caulsAlong, clampsAlong, diagonalOf, panels } from './clamping';
 import type { Draft } from './draft';
-import { GLUE_RAGS, SAW, screwsOf, tagsOf } from './phrases';
+import { GLUE_RAGS, SAW, screwsOf, idsOf, tagsOf } from './phrases';
 
 const SCREW = 0.75;
 const HANDLE = 3;
-const idsOf = (parts: readonly Part[]) => parts.map((part) => part.id);
 
 /**
  * Boards joined edge to edge: laid out, glued in panels that the open time allows, and cut to size together. `boards`

@@ -19,3 +19,5 @@ export const screwsOf = (made: readonly Fastening[]): number =>
 
 /** An angle for a saw's scale, to the half degree people can set. */
 export const degreesText = (angle: number): string => `${Math.round(Math.abs(angle) * 2) / 2}°`;
+
+export const idsOf = (parts: readonly Part[]): readonly string[] => parts.map((part) => part.id);

@@ -5,15 +5,13 @@ import type { Part } from '../piece';
 import { dim, say, strong } from '../words';
 import { CLAMP_MINUTES, clampsAlong } from './clamping';
 import type { Draft } from './draft';
-import { GLASSES, GLUE_RAGS, places, SAW, screwsOf, tagsOf } from './phrases';
+import { GLASSES, GLUE_RAGS, places, SAW, screwsOf, idsOf, tagsOf } from './phrases';
 import { alike, needsShaping, shapingActions } from './shaping';
 
 /** Minutes for one pocket drilled, one board handled, one part shaped. Typical for one person who is not hurried. */
 const POCKET = 1;
 const HANDLE = 3;
 const SHAPE = 6;
-
-const idsOf = (parts: readonly Part[]) => parts.map((part) => part.id);
 
 /** Glue-ups of boards face to face, alike ones together, and the cut to length after. */
 export function laminationSteps(parts: readonly Part[], shop: Shop): readonly Draft[] {

@@ -1,6 +1,6 @@
 import { toInches } from '../length';
 import { able, type Job, type Method, type Piece } from '../job';
-import { buildPiece, joinOf, tongueFits, type Joint, type Part } from '../piece';
+import { buildPiece, joinOf, pairKey, tongueFits, type Joint, type Part } from '../piece';
 import { sizesOf, woodOf, type HardwareOffer, type Nominal } from '../stock';
 import type { Fastening } from './fasten';
 import { fastenings } from './fastening';
@@ -143,11 +143,12 @@ export function waysOfJoint(
   const item = now.made.find(({ joint }) => joint.id === jointId);
   if (!item) return [];
   const parts = new Map(now.model.parts.map((part) => [part.id, part]));
-  const key = all ? item.joint.kind : jointId.slice(pieceId.length + 1);
+  // Also said of this one: what is said for all alike gives way where it does not work, and this is to be seen.
+  const keys = [...(all ? [item.joint.kind] : []), pairKey(item.joint)];
   return WAYS_FOR[item.joint.kind].flatMap((by): readonly Way[] => {
     if (!cutFits(by, item.joint, parts)) return [];
     const said = { ...joinOf(piece, item.joint), by };
-    const tried = by === item.by ? item : madeBy({ ...piece.joins, [key]: said }).made.find(({ joint }) => joint.id === jointId); // prettier-ignore
+    const tried = by === item.by ? item : madeBy({ ...piece.joins, ...Object.fromEntries(keys.map((key) => [key, said])) }).made.find(({ joint }) => joint.id === jointId); // prettier-ignore
     if (!tried) return [];
     const about = METHOD_ABOUT[by];
     const lacking = about.tools.map((set) => set.filter((tool) => !job.shop.tools.includes(tool)));

@@ -1,6 +1,15 @@
 import { Button, Dialog, DialogActions, DialogContent, DialogTitle } from '@mui/material';
 import { useEffect, useState } from 'react';
-import { LOOKS, METHOD_ABOUT, type Fastening, type Method, type Nominal, type Piece, type Way } from '@sill/core';
+import {
+  LOOKS,
+  METHOD_ABOUT,
+  pairKey,
+  type Fastening,
+  type Method,
+  type Nominal,
+  type Piece,
+  type Way,
+} from '@sill/core';
 import { useChangePiece, useJob } from '../../state/hooks';
 import { Text } from '../../words/Dim';
 import { dollars } from '../../words/money';
@@ -42,10 +51,10 @@ export function WaysDialog({ piece, group, topNominal, onClose }: Props) {
     };
   }, [job, piece.id, first.joint.id, topNominal, all, key]);
   const ways = found?.key === key ? found.ways : null;
-  const keysOf = () => (all ? [first.joint.kind] : group.map(({ joint }) => joint.id.slice(piece.id.length + 1)));
+  const keysOf = () => (all ? [first.joint.kind] : group.map(({ joint }) => pairKey(joint)));
   const take = (by: Method) => {
     const kept = Object.entries(piece.joins).filter(
-      ([name]) => !(all && group.some(({ joint }) => name === joint.id.slice(piece.id.length + 1))),
+      ([name]) => !(all && group.some(({ joint }) => name === pairKey(joint))),
     );
     change(['joins'], { ...Object.fromEntries(kept), ...Object.fromEntries(keysOf().map((name) => [name, { ...piece.joins[name], by }])) }); // prettier-ignore
     onClose();
