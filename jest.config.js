@@ -25,4 +25,6 @@ export default {
     '^@sill/core/(.*)$': '<rootDir>/core/src/$1/index.ts',
   },
   maxWorkers: 2,
+  // A machine that is busy with other work is slow, not wrong.
+  testTimeout: 30_000,
 };

@@ -1,4 +1,4 @@
-import { copyOfDemo, expect, saved, test } from './server';
+import { copyOfDemo, expect, jobWith, saved, test } from './server';
 
 test('another way to join is compared, taken for all rail ends, bought, and undone', async ({ page, sill }) => {
   await page.goto(`/jobs/${await copyOfDemo(sill)}/joints`);
@@ -80,4 +80,50 @@ test('base first puts the frames before the top', async ({ page, sill }) => {
   await expect(page.getByRole('heading', { name: 'Lay out the boards of the top' })).toBeVisible();
   await page.getByRole('button', { name: 'Base first' }).click();
   await expect(page.getByRole('heading', { name: /^Join the left end frame/ })).toBeVisible();
+});
+
+test('a cupboard: hinges and pins say where they go; a narrow turn on the way leaves joints for the room', async ({
+  page,
+  sill,
+}) => {
+  const inch = 8128;
+  const id = await jobWith(sill, () => ({
+    family: 'case',
+    name: 'Glaze cupboard',
+    copies: 1,
+    seats: null,
+    use: 'storage',
+    size: { length: 30 * inch, width: 15 * inch, height: 84 * inch },
+    choices: { front: 'doors', shelfKind: 'loose' },
+    topChoices: {},
+    overrides: {},
+    loose: [],
+    joins: {},
+  }));
+  await page.goto(`/jobs/${id}/joints`);
+  const hinges = page.getByRole('region', { name: 'Hinges' });
+  await expect(hinges.getByText('4 each, 8 in all')).toBeVisible();
+  await expect(hinges.getByText(/from the top edge/)).toBeVisible();
+  await page.getByRole('link', { name: /^Build/ }).click();
+  await page
+    .getByRole('button', { name: /^Step \d+$/ })
+    .last()
+    .click();
+  await page.getByRole('button', { name: 'Step before' }).click();
+  await expect(page.getByRole('heading', { name: /^Hang the doors/ })).toBeVisible();
+  await expect(page.getByText(/Mark the middles of the hinges/)).toBeVisible();
+  await page.getByRole('button', { name: 'Step before' }).click();
+  await expect(page.getByText(/holes .* for the pins/)).toContainText('no deeper');
+
+  await page.getByRole('link', { name: /^Stock/ }).click();
+  await page.getByRole('button', { name: 'My shop' }).click();
+  await page.getByLabel('a turn, as of stairs').check();
+  await page.getByLabel('Width before the turn').fill('20');
+  await page.keyboard.press('Enter');
+  await page.getByLabel('Width after the turn').fill('20');
+  await page.keyboard.press('Enter');
+  await saved(page);
+  await page.getByRole('link', { name: /^Build/ }).click();
+  await expect(page.getByText('The last joints are made where it stays')).toBeVisible();
+  await expect(page.getByText(/the turn on the way lets/).first()).toBeVisible();
 });

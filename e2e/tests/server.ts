@@ -83,6 +83,22 @@ export async function copyOfDemo(sill: Sill): Promise<string> {
   return ((await answer.json()) as { id: string }).id;
 }
 
+/** A job of its own whose first piece is changed; a piece keeps what is not said. Returns its id. */
+export async function jobWith(sill: Sill, change: (piece: Record<string, unknown>) => object): Promise<string> {
+  const demo = (await (await fetch(`${sill.url}/api/jobs/demo`)).json()) as {
+    job: { pieces: Record<string, unknown>[] };
+  };
+  const [piece] = demo.job.pieces;
+  const job = { ...demo.job, name: 'One piece', locks: [], done: [], pieces: [{ ...piece, ...change(piece!) }] };
+  const answer = await fetch(`${sill.url}/api/jobs`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ job }),
+  });
+  if (!answer.ok) throw new Error(await answer.text());
+  return ((await answer.json()) as { id: string }).id;
+}
+
 export const saved = (page: Page) => expect(page.locator('.saved')).toHaveText(/^Saved/);
 
 export { expect };
