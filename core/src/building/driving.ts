@@ -157,7 +157,10 @@ export function settingsFor(joints: readonly Fastening[]): readonly Phrase[] {
     const drilling = drillingOf(item.screw);
     if (!drilling?.pilot) return [];
     const hard = isDense(item.into) || isDense(item.drilled);
-    const sunk = item.by === 'screws' ? say`countersink` : say`counterbore ${strong(drilling.counterbore ?? '3/8')}`;
+    const sunk =
+      item.by === 'screws' || item.by === 'corner block'
+        ? say`countersink`
+        : say`counterbore ${strong(drilling.counterbore ?? '3/8')}`;
     return [
       say`${strong(item.screw)}: pilot ${strong(drilling.pilot[hard ? 1 : 0])}, clearance ${strong(drilling.clearance ?? 'none')}, ${sunk}, ${drilling.bit}`,
     ];

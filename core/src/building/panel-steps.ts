@@ -6,7 +6,7 @@ import { times } from '../solid';
 import { about, dim, say, strong, tag, type Phrase } from '../words';
 import { CLAMP_MINUTES, caulsAlong, clampsAlong, diagonalOf, panels } from './clamping';
 import type { Draft } from './draft';
-import { GLUE_RAGS, SAW, screwsOf, idsOf, tagsOf } from './phrases';
+import { fastenersIn, GLUE_RAGS, idsOf, SAW, screwsOf, tagsOf } from './phrases';
 
 const SCREW = 0.75;
 const HANDLE = 3;
@@ -73,7 +73,7 @@ export function panelSteps(
         GLUE_RAGS,
       ],
       settings: screws > 0 && joints[0]!.by === 'pocket screws' ? [say`Jig and collar at ${dim(joints[0]!.jig)}`] : [],
-      pickUp: say`${tagsOf(group)} · glue · ${clamps > 0 ? say`${strong(clamps)} clamps over ${dim(across)}` : 'wedges'} · ${strong(caulsAlong(length))} cauls${screws > 0 ? say` · screws ${joints[0]!.screw}` : ''}`,
+      pickUp: say`${tagsOf(group)} · glue · ${clamps > 0 ? say`${strong(clamps)} clamps over ${dim(across)}` : 'wedges'} · ${strong(caulsAlong(length))} cauls${screws > 0 ? ` · ${fastenersIn(joints).join(' · ')}` : ''}`,
       clamps,
       work: 10 + joints.length * 6 + SCREW * screws,
       wait: CLAMP_MINUTES,

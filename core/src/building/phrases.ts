@@ -1,6 +1,7 @@
 import type { Length } from '../length';
-import type { Fastening } from '../joinery';
+import { fastenerOf, type Fastening } from '../joinery';
 import type { Part } from '../piece';
+import { hardwareName } from '../stock';
 import { dim, listOf, say, strong, tag, type Bit, type Phrase } from '../words';
 
 /** Sentences that steps share. */
@@ -14,6 +15,10 @@ export const tagsOf = (parts: readonly Part[]): Phrase =>
     ? listOf(parts.map((part): Bit => tag(part.tag)))
     : say`${tag(parts[0]!.tag)} to ${tag(parts.at(-1)!.tag)} (${strong(parts.length)})`;
 export const places = (positions: readonly Length[]): Phrase => listOf(positions.map((position): Bit => dim(position)));
+/** What joints are held by, as it is sold, each kind and size once. */
+export const fastenersIn = (made: readonly Fastening[]): readonly string[] => [
+  ...new Set(made.flatMap((item) => fastenerOf(item) ?? []).map(({ kind, size }) => hardwareName(kind, size))),
+];
 export const screwsOf = (made: readonly Fastening[]): number =>
   made.reduce((sum, { positions }) => sum + positions.length, 0);
 

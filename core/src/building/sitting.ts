@@ -8,7 +8,7 @@ import type { Draft } from './draft';
 import { drivingActions, settingsFor } from './driving';
 import type { Operation } from './operations';
 import type { Placing } from './order';
-import { GLASSES, GLUE_RAGS, idsOf, SAW, screwsOf, tagsOf } from './phrases';
+import { fastenersIn, GLASSES, GLUE_RAGS, idsOf, SAW, screwsOf, tagsOf } from './phrases';
 import { pocketed } from './preparing';
 import { needsShaping, shapingActions } from './shaping';
 import { staysBecause } from './way-out';
@@ -147,8 +147,26 @@ function wayInActions({ operation, placings, at, of, home }: Sitting, model: Pie
   ];
 }
 
+/** How far a clamp must open to pull joints shut: over all that closes one way. 0 where nothing is glued. */
+function clampSpan(joints: readonly Fastening[]): Length {
+  const glued = joints.filter(({ glue, closes }) => glue > 0 && closes !== null);
+  const alongOf = ({ closes }: Fastening): Axis => {
+    const sizes = closes!.map(Math.abs);
+    return sizes.indexOf(Math.max(...sizes)) as Axis;
+  };
+  return Math.max(
+    0,
+    ...([0, 1, 2] as const).map((axis) => {
+      const box = around(
+        glued.filter((item) => alongOf(item) === axis).flatMap(({ drilled, into }) => [boxOf(drilled), boxOf(into)]),
+      );
+      return box ? extent(box, axis) : 0;
+    }),
+  );
+}
+
 /** Dry fit and glue, where joints are held by clamps or end grain drinks. */
-function glueActions(joints: readonly Fastening[], clamps: number): readonly Phrase[] {
+function glueActions(joints: readonly Fastening[], clamps: number, span: Length): readonly Phrase[] {
   const clamped = clampedIn(joints);
   const ends = joints.some((item) => item.joint.kind === 'rail end');
   const glued = joints.some((item) => item.glue > 0);
@@ -160,6 +178,9 @@ function glueActions(joints: readonly Fastening[], clamps: number): readonly Phr
       ? [
           say`${strong(clamped)} joints close at once: take a glue that stays open 10 minutes, or a second pair of hands.`,
         ]
+      : []),
+    ...(clamped > 0 && clamps === 0
+      ? [say`No clamp of yours opens ${dim(span)}: pull the joints shut with a strap round it all, or with wedges against stops on the bench.`] // prettier-ignore
       : []),
     ...(ends && glued
       ? [say`Glue the end grain, wait a minute, glue it again.${clamps > 0 ? ' Clamp across.' : ''}`]
@@ -174,18 +195,39 @@ function slideTests(joints: readonly Fastening[], model: PieceModel): readonly P
     .map(({ name, how }) => say`Slide the ${name} in and out over all of its ${dim(how.kind === 'slide' ? how.travel : 0)} now, before anything closes over it.`); // prettier-ignore
 }
 
-/** What to have at hand: parts, spacers, clamps over the longest side, screws. */
+/** Hardware that joints bring with them, counted. */
+function hardwareFor(joints: readonly Fastening[]): readonly Phrase[] {
+  const of = (kind: Fastening['joint']['kind']) => joints.filter(({ joint }) => joint.kind === kind);
+  const rows = [
+    [of('hinge').reduce((sum, { hinges }) => sum + hinges.length, 0), 'hinge'],
+    [of('pins').reduce((sum, { shanks }) => sum + shanks.length, 0), 'shelf pin'],
+    // One each side of a drawer.
+    [Math.ceil(of('slide').length / 2), 'pair of slides', 'pairs of slides'],
+    [joints.reduce((sum, { blocks }) => sum + blocks.length, 0), 'corner block'],
+  ] as const;
+  return rows
+    .filter(([count]) => count > 0)
+    .map(([count, one, more = `${one}s`]) => say`${strong(count)} ${count === 1 ? one : more}`);
+}
+
+/** What to have at hand: parts, spacers, hardware, glue, clamps over the longest side, screws. */
 function pickUpFor(
   own: readonly Part[],
   { spacers }: Assembly,
   clamps: number,
-  longest: Length,
+  span: Length,
   joints: readonly Fastening[],
 ): Phrase {
   // prettier-ignore
-  const sizes = [...new Set(joints.map((item) => item.screw).filter((size) => size !== ''))];
   const blocks = spacers.reduce((sum, { count }) => sum + count, 0);
-  return say`${own.length > 0 ? tagsOf(own) : 'what is made so far'}${blocks > 0 ? say` · ${strong(blocks)} spacers ${dim(spacers[0]!.thickness)}` : ''}${clamps > 0 ? say` · ${strong(clamps)} clamps over ${dim(longest)}` : ''}${sizes.length > 0 ? ` · screws ${sizes.join(', ')}` : ''}`;
+  return [
+    own.length > 0 ? tagsOf(own) : say`what is made so far`,
+    ...(blocks > 0 ? [say`${strong(blocks)} spacers ${dim(spacers[0]!.thickness)}`] : []),
+    ...hardwareFor(joints),
+    ...(joints.some(({ glue }) => glue > 0) ? [say`glue`] : []),
+    ...(clamps > 0 ? [say`${strong(clamps)} clamps over ${dim(span)}`] : []),
+    ...fastenersIn(joints).map((name) => say`${name}`),
+  ].reduce((all, next) => say`${all} · ${next}`);
 }
 
 /** One sitting as a step: what is cut to fit now, then what is put on and joined. */
@@ -198,10 +240,9 @@ export function sittingStep(sitting: Sitting, model: PieceModel, shop: Shop): Dr
   const clamped = clampedIn(joints);
   const sides = sidesFor(own, [...before, ...all.filter((one) => !own.includes(one))], joints);
   const diagonal = sides && diagonalOf(sides[0], sides[1]);
-  const box = around((own.length > 0 ? own : all).map(boxOf));
-  const longest = box ? Math.max(...sizesOf(box)) : 0;
+  const span = clampSpan(joints);
   const wanted = clamped > 0 ? Math.max(2, 2 * Math.ceil(clamped / 2)) : joints.length > 4 ? 4 : 2;
-  const clamps = glued ? Math.min(clampsOver(shop, longest), wanted) : 0;
+  const clamps = glued ? Math.min(clampsOver(shop, span), wanted) : 0;
   const stays = staysBecause([...before, ...all], shop);
   const first = at === 0;
   // What was put together before only lies there, where something comes to it.
@@ -229,7 +270,7 @@ export function sittingStep(sitting: Sitting, model: PieceModel, shop: Shop): Dr
       ...(first || home !== assembly ? home.notes : []),
       ...fittingActions(own, joints),
       ...wayInActions(sitting, model),
-      ...glueActions(joints, clamps),
+      ...glueActions(joints, clamps, span),
       ...accessActions(placings, shop),
       ...drivingActions(joints),
       ...slideTests(joints, model),
@@ -239,7 +280,7 @@ export function sittingStep(sitting: Sitting, model: PieceModel, shop: Shop): Dr
       ...(glued ? [GLUE_RAGS] : []),
     ],
     settings: settingsFor(joints),
-    pickUp: pickUpFor(own, assembly, clamps, longest, joints),
+    pickUp: pickUpFor(own, assembly, clamps, span, joints),
     spacers: first ? assembly.spacers : [],
     clamps,
     diagonal,

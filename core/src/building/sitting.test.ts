@@ -1,0 +1,134 @@
+import { inches } from '../length';
+import { clampsOver, DEFAULT_SHOP, type Method, type Piece, type Shop } from '../job';
+import { fastenings } from '../joinery';
+import { around, boxOf, buildPiece, extent, pieceFrom, STARTS, topCandidates } from '../piece';
+import { plain } from '../words';
+import { stepsOf, type Step } from './index';
+
+const start = (id: string, more: Partial<Piece> = {}): Piece => ({
+  ...pieceFrom(
+    STARTS.find((one) => one.id === id)!,
+    'p',
+  ),
+  ...more,
+});
+const stepsIn = (piece: Piece, shop: Shop = DEFAULT_SHOP) => {
+  const model = buildPiece(piece, topCandidates(piece)[0]!, shop, 'in');
+  const made = fastenings(model.joints, model.parts, 'in', piece, shop);
+  return { model, made, steps: stepsOf(piece, model, made, shop) };
+};
+const words = (step: Step) => step.actions.map(({ text }) => plain(text, 'in'));
+const pickUp = (step: Step) => plain(step.pickUp, 'in');
+const titled = (steps: readonly Step[], title: RegExp) => steps.find((step) => title.test(plain(step.title, 'in')))!;
+
+describe('a cupboard', () => {
+  const { steps, made } = stepsIn(start('cupboard'));
+
+  test('doors: hinges to pick up, their middles as the joints have them, one screw a leaf first', () => {
+    const step = titled(steps, /^Hang the doors/);
+    const [hinge] = made.filter(({ joint }) => joint.kind === 'hinge');
+    expect(pickUp(step)).toContain('4 hinges');
+    // 30 1/4 high: a sixth is more than 4, so 4 from each end.
+    expect(hinge!.hinges.map((place) => place / inches(1))).toEqual([4, 26.25]);
+    expect(words(step).find((text) => text.includes('middles'))).toContain('4 and 26 1/4 from the top edge');
+    expect(words(step).at(-1)).toContain('one in each leaf');
+  });
+
+  test('loose shelves: as many holes as pins, as high as the shelf less half a pin, never through', () => {
+    const step = titled(steps, /^Set the loose shelves/);
+    expect(pickUp(step)).toContain('8 shelf pins');
+    const bored = words(step).find((text) => text.startsWith('Bore'))!;
+    expect(bored).toContain('8 holes 1/4');
+    const pins = made.filter(({ joint }) => joint.kind === 'pins');
+    for (const { into, shanks } of pins)
+      for (const { length } of shanks) expect(length).toBeLessThan(into.thickness / 2);
+    expect(bored).toContain('5/16 deep and no deeper');
+    // Measured before they are cut, as the uprights stand.
+    expect(words(step)[0]).toContain('measure the clear width between the uprights');
+  });
+});
+
+test('a cart: slides by the pair, their middle told from the lower edge of the uprights, tried at once', () => {
+  const { steps, model, made } = stepsIn(start('chest'));
+  const hung = steps.filter(({ title }) => /^Hang drawer/.test(plain(title, 'in')));
+  expect(hung).toHaveLength(4);
+  for (const step of hung) {
+    expect(pickUp(step)).toContain('1 pair of slides');
+    const slide = made.find(({ joint }) => joint.kind === 'slide' && step.makes.includes(joint.id))!;
+    const upright = model.parts.find(({ id }) => id === slide.into.id)!;
+    const at = slide.shanks.find(({ through }) => through === upright.id)!;
+    const up = at.from[2] - upright.frame.at[2];
+    expect(up % (inches(1) / 16)).toBe(0);
+    expect(words(step).some((text) => text.includes('from the lower edge of G1 and G2'))).toBe(true);
+    expect(words(step).some((text) => text.startsWith('Slide the drawer'))).toBe(true);
+  }
+});
+
+test('bought legs: the screws of their plates stay inside the top, and how long they may be is said', () => {
+  const { steps, made } = stepsIn(start('hairpin'));
+  const step = steps.find(({ makes }) => makes.some((id) => id.startsWith('p.L1>')))!;
+  const said = words(step).find((text) => text.includes('plates'))!;
+  expect(said).toContain('no longer than');
+  for (const { joint, shanks, into } of made)
+    if (joint.kind === 'plate')
+      for (const { length, left } of shanks) {
+        expect(length + left).toBeCloseTo(into.thickness, -1);
+        expect(left).toBeGreaterThanOrEqual(inches(1 / 8) - 1);
+      }
+});
+
+describe('what a sitting says follows how its joints are made', () => {
+  const by = (way: Method) => stepsIn(start('standing', { joins: { 'rail end': { by: way } } }));
+  const frame = (steps: readonly Step[]) => titled(steps, /^Join the left end frame/);
+
+  test('pocket screws: no dry fit, the end grain twice, half an hour', () => {
+    const step = frame(by('pocket screws').steps);
+    expect(words(step).some((text) => text.includes('dry first'))).toBe(false);
+    expect(words(step).some((text) => text.startsWith('Glue the end grain, wait a minute'))).toBe(true);
+    expect(step.wait).toBe(30);
+  });
+
+  test('mortise and tenon: dry first, clamps over it, an hour', () => {
+    const step = frame(by('mortise and tenon').steps);
+    expect(words(step).some((text) => text.includes('dry first'))).toBe(true);
+    expect(step.clamps).toBeGreaterThanOrEqual(2);
+    expect(step.wait).toBe(60);
+    expect(pickUp(step)).toContain('glue');
+    expect(pickUp(frame(by('dowels').steps))).toContain('dowel pins 1/2 x 2');
+  });
+
+  test('corner blocks: picked up by number, cut to size, countersunk', () => {
+    const step = frame(by('corner block').steps);
+    const blocks = step.makes.length;
+    expect(pickUp(step)).toContain(`${blocks} corner block`);
+    expect(words(step).some((text) => text.includes('1 1/2 by 1 1/2'))).toBe(true);
+    expect(step.settings.map((text) => plain(text, 'in')).join()).toContain('countersink');
+  });
+
+  test('clamps reach over what closes: rail and both legs; where none does, a strap is said', () => {
+    const piece = start('standing', { joins: { 'rail end': { by: 'dowels' } } });
+    const clamps = [{ length: inches(30), count: 3 }];
+    const { steps, made } = stepsIn(piece, { ...DEFAULT_SHOP, clamps });
+    const end = frame(steps);
+    const rails = made.filter(({ joint }) => end.makes.includes(joint.id));
+    const wide = around(rails.flatMap(({ drilled, into }) => [boxOf(drilled), boxOf(into)]))!;
+    // Across the table the frame is less than 30, though its legs are longer than that.
+    expect(extent(wide, 1)).toBeLessThan(inches(30));
+    expect(extent(wide, 2)).toBeGreaterThan(inches(30));
+    expect(end.clamps).toBe(clampsOver({ ...DEFAULT_SHOP, clamps }, extent(wide, 1)) >= 2 ? 2 : 3);
+    expect(words(end).some((text) => text.includes('strap'))).toBe(false);
+    // Along it the aprons with their legs are longer than any clamp.
+    const long = titled(steps, /^Join the end frames/);
+    expect(long.clamps).toBe(0);
+    expect(words(long).some((text) => text.startsWith('No clamp of yours opens 54'))).toBe(true);
+  });
+});
+
+test('each action of a step has an id of its own, and every id is of its step', () => {
+  for (const { id } of STARTS)
+    for (const step of stepsIn(start(id)).steps) {
+      const ids = step.actions.map((action) => action.id);
+      expect(new Set(ids).size).toBe(ids.length);
+      expect(ids.every((one) => one.startsWith(`${step.id}.`))).toBe(true);
+    }
+});
