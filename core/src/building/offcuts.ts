@@ -12,6 +12,8 @@ export type OffcutJob = {
   readonly kind: 'sample' | 'spacers' | 'test' | 'blocks' | 'plugs' | 'pulls';
   readonly what: Phrase;
   readonly takes: Length;
+  /** Of spacers: the piece they are for, and how thick they are. */
+  readonly spacer?: { readonly piece: string; readonly thickness: Length };
 };
 
 /** What is left of a board and what becomes of it. */
@@ -73,6 +75,7 @@ function spacersOf({ piece, steps }: Made): readonly Want[] {
     kind: 'spacers' as const,
     what: say`${strong(count)} ${count === 1 ? 'spacer' : 'spacers'} ${dim(thickness)} for ${piece.name}: rip, then cut to blocks`,
     takes: Math.max(STICK, count * BLOCK),
+    spacer: { piece: piece.id, thickness },
     rank: ({ material, width }) => (width < thickness ? NEVER : isSheet(material) ? 1 : 0),
   }));
 }
@@ -176,6 +179,10 @@ export function offcutUses(boards: readonly Board[], made: readonly Made[], kerf
     return jobs.length > 0 || keep > 0 ? [{ board: board.number, offcut, jobs, keep }] : [];
   });
 }
+
+/** The offcut that spacers of a piece are cut from; undefined where none is long enough and any scrap will do. */
+export const offcutForSpacers = (uses: readonly OffcutUse[], piece: string, thickness: Length): OffcutUse | undefined =>
+  uses.find(({ jobs }) => jobs.some(({ spacer }) => spacer?.piece === piece && spacer.thickness === thickness));
 
 /** `3 offcuts have a job, 5 are kept`, for a heading. */
 export const offcutsInWords = (uses: readonly OffcutUse[]): string => {

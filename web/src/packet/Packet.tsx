@@ -1,192 +1,22 @@
 import { Button } from '@mui/material';
 import { useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
-import {
-  SHORT_PIECE,
-  hardwareName,
-  isPoured,
-  offerName,
-  printMaterial,
-  type Job,
-  type Part,
-  type Plan,
-  type Setup,
-} from '@sill/core';
-import { PartPicture } from '../drawing/PartPicture';
+import { SHORT_PIECE, printMaterial, type Job, type Plan, type Setup } from '@sill/core';
 import { Boards } from '../stages/cuts/Boards';
 import { SetupName, SetupWords } from '../stages/cuts/SetupWords';
-import { drawnIn, joinedIn, measured } from '../stages/build/BuildStage';
 import { runs, useLabel } from '../stages/labels';
 import { useJob, usePlan } from '../state/hooks';
-import { Dim, Text } from '../words/Dim';
-import { Words } from '../words/Words';
-import { cents, taxWords } from '../words/money';
-import {
-  boardHeight,
-  PICTURE,
-  ROOM,
-  rowHeight,
-  settingHeight,
-  stepHeight,
-  type Paper,
-  type StepBlock,
-} from './heights';
+import { Dim } from '../words/Dim';
+import { BuyingSheet, buyingRows } from './BuyingSheet';
 import { FastenerSheet, fastenerRows } from './Fasteners';
+import { boardHeight, ROOM, rowHeight, settingHeight, stepHeight, type Paper } from './heights';
 import { PaperChoice } from './PaperChoice';
 import { paginate } from './paginate';
+import { alikeParts, PartsSheet } from './PartsSheet';
+import { StepSheet } from './StepSheet';
+import { TickBox } from './TickBox';
 
 type Sheet = { readonly key: string; readonly title: ReactNode; readonly about: string; readonly body: ReactNode };
-
-const box = <span className="box" aria-hidden />;
-
-type BuyingRow = {
-  readonly key: string;
-  readonly height: number;
-  readonly cells: readonly ReactNode[];
-  readonly total?: boolean;
-};
-
-/** Rows of the list with their heights on paper, mm, the sums at the end. */
-function buyingRows({ list }: Plan, job: Job, label: (id: string) => string): readonly BuyingRow[] {
-  const high = (lines: number) => 2.8 + 5.5 * lines;
-  const boards = list.boards.map((line): BuyingRow => {
-    const name = offerName(line.offer, job.units);
-    const use = `${runs(line.partIds.map(label))}${line.spare > 0 ? ` ${line.spare} spare` : ''}`;
-    return {
-      key: line.offer.id,
-      height: high(Math.max(Math.ceil(name.length / 15), Math.ceil(line.count / 5), Math.ceil(use.length / 42))),
-      cells: [
-        Array.from({ length: line.count }, (_, at) => <span key={at}>{box}</span>),
-        <>
-          <b>
-            <Text of={name} />
-          </b>{' '}
-          {'grade' in line.offer ? line.offer.grade : ''}
-        </>,
-        line.count,
-        cents(line.offer.price),
-        cents(line.total),
-        use,
-      ],
-    };
-  });
-  const hardware = list.hardware.map((line): BuyingRow => {
-    const name = hardwareName(line.offer.kind, line.offer.size);
-    return {
-      key: line.offer.id,
-      height: high(Math.ceil(name.length / 15)),
-      cells: [
-        box,
-        <Text key="name" of={name} />,
-        line.count,
-        cents(line.offer.price),
-        cents(line.total),
-        `${line.need.count} ${isPoured(line.offer.kind) ? 'fl oz' : ''} needed, ${line.offer.count} in one`,
-      ],
-    };
-  });
-  return [
-    ...boards,
-    ...hardware,
-    { key: 'tax', height: high(1), cells: ['', taxWords(list), '', '', cents(list.tax), ''] },
-    {
-      key: 'total',
-      height: high(1),
-      total: true,
-      cells: ['', 'Total', '', '', cents(list.total), job.budget !== null && `budget ${cents(job.budget)}`],
-    },
-  ];
-}
-
-function BuyingSheet({
-  rows,
-  job,
-  last,
-}: {
-  readonly rows: readonly BuyingRow[];
-  readonly job: Job;
-  readonly last: boolean;
-}) {
-  return (
-    <>
-      <table className="print-table">
-        <thead>
-          <tr>
-            <th />
-            <th>Board</th>
-            <th>Count</th>
-            <th>Each</th>
-            <th>Total</th>
-            <th>For</th>
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map((row) => (
-            <tr key={row.key} className={row.total ? 'total' : ''}>
-              {row.cells.map((cell, at) => (
-                <td key={at}>{cell}</td>
-              ))}
-            </tr>
-          ))}
-        </tbody>
-      </table>
-      {last && (
-        <p>
-          At the yard: sight down each board from both ends for crook, bow and twist. Leave boards with long splits or
-          loose knots. The car takes <Dim of={job.shop.car} mark />.
-        </p>
-      )}
-    </>
-  );
-}
-
-type PartsProps = { readonly rows: readonly (readonly Part[])[]; readonly label: (id: string) => string };
-
-function PartsSheet({ rows, label }: PartsProps) {
-  return (
-    <table className="print-table">
-      <thead>
-        <tr>
-          <th />
-          <th>Tags</th>
-          <th>Count</th>
-          <th>Part</th>
-          <th>Long</th>
-          <th>Wide</th>
-          <th>Thick</th>
-          <th>From</th>
-          <th />
-        </tr>
-      </thead>
-      <tbody>
-        {rows.map(([part, ...others]) => (
-          <tr key={part!.id}>
-            <td>{box}</td>
-            <td>
-              <b>{runs([part!, ...others].map(({ id }) => label(id)))}</b>
-            </td>
-            <td>{(1 + others.length) * part!.count}</td>
-            <td>{part!.name}</td>
-            <td>
-              <Dim of={part!.length} />
-            </td>
-            <td>
-              <Dim of={part!.width} />
-            </td>
-            <td>
-              <Dim of={part!.thickness} />
-            </td>
-            <td>
-              {part!.plies > 1 && `${part!.plies} × `}
-              <Text of={printMaterial(part!.material)} />
-            </td>
-            <td>{part!.fit ? 'fit' : ''}</td>
-          </tr>
-        ))}
-      </tbody>
-    </table>
-  );
-}
 
 function OrderSheet({ setups, label }: { readonly setups: readonly Setup[]; readonly label: (id: string) => string }) {
   return (
@@ -194,7 +24,9 @@ function OrderSheet({ setups, label }: { readonly setups: readonly Setup[]; read
       <tbody>
         {setups.map((setup) => (
           <tr key={setup.id}>
-            <td>{box}</td>
+            <td>
+              <TickBox />
+            </td>
             <th scope="row">
               <SetupName setup={setup} />
             </th>
@@ -210,73 +42,6 @@ function OrderSheet({ setups, label }: { readonly setups: readonly Setup[]; read
   );
 }
 
-function StepSheet({ facts, step, number }: StepBlock) {
-  return (
-    <article className="print-step">
-      <h2>
-        {number}. <Words of={step.title} />{' '}
-        <small>
-          {step.work} min{step.wait > 0 ? `, then ${step.wait} min in clamps` : ''}
-          {step.stays ? ', where it stays' : ''}
-        </small>
-      </h2>
-      <div>
-        <PartPicture
-          width={PICTURE}
-          parts={drawnIn(step, facts)}
-          tags={step.adds.length + step.there.length <= 9}
-          measure={measured(step, facts.parts)}
-          joints={joinedIn(step, facts.fastenings)}
-          label="The step"
-        />
-        <ol>
-          {step.actions.map((action) => (
-            <li key={action.id}>
-              {box}
-              <span>
-                <Words of={action.text} />
-              </span>
-            </li>
-          ))}
-        </ol>
-      </div>
-      <p>
-        <b>Pick up</b> <Words of={step.pickUp} />
-      </p>
-      {step.settings.map((setting, at) => (
-        <p key={at}>
-          <b>Set</b> <Words of={setting} />
-        </p>
-      ))}
-      {step.sides && <p>Diagonals read ________ and ________</p>}
-      {step.cautions.map((caution, at) => (
-        <p key={at} className="caution">
-          <Words of={caution} />
-        </p>
-      ))}
-    </article>
-  );
-}
-
-/** Parts that are alike but for their tag, in one row. */
-function alike(parts: readonly Part[]): readonly (readonly Part[])[] {
-  const rows = new Map<string, Part[]>();
-  for (const part of parts) {
-    const key = JSON.stringify([
-      part.piece,
-      part.name,
-      part.length,
-      part.width,
-      part.thickness,
-      part.material,
-      part.plies,
-      part.count,
-    ]);
-    rows.set(key, [...(rows.get(key) ?? []), part]);
-  }
-  return [...rows.values()];
-}
-
 function sheetsOf(plan: Plan, job: Job, label: (id: string) => string, paper: Paper): readonly Sheet[] {
   const room = ROOM[paper];
   const sheets: Sheet[] = [];
@@ -290,7 +55,7 @@ function sheetsOf(plan: Plan, job: Job, label: (id: string) => string, paper: Pa
     }),
   );
   paginate(
-    alike(plan.parts),
+    alikeParts(plan.parts),
     (row) => rowHeight(runs(row.map(({ id }) => label(id))), row[0]!.name, printMaterial(row[0]!.material)),
     room - 12,
   ).forEach((rows, at) =>

@@ -43,7 +43,7 @@ export const stepHeight =
       60,
       (66 * pictureHeight(drawnIn(step, facts), PICTURE, joinedIn(step, facts.fastenings))) / PICTURE,
     );
-    return Math.max(picture, actions) + below + 17 + (step.sides ? 7 : 0);
+    return Math.max(picture, actions) + below + 17 + (step.sides ? 7 : 0) + 6.5 * step.spacers.length;
   };
 
 /** Height of a board's drawing on paper, mm: a row of one height, or a sheet to the scale of a whole one and its sizes. */

@@ -5,12 +5,12 @@ import type { Fastening, Part, Plan, Step } from '@sill/core';
 import { PartPicture, type Drawn } from '../../drawing/PartPicture';
 import { useChangePiece, usePiece, usePieceFacts } from '../../state/hooks';
 import { useTicks } from '../../state/useTicks';
-import { Dim } from '../../words/Dim';
 import { Words } from '../../words/Words';
 import { StageHead } from '../StageHead';
 import { Waiting } from '../Waiting';
 import { BenchMode } from './BenchMode';
 import { AsBuilt, Diagonals } from './Measured';
+import { Spacers } from './Spacers';
 
 type Facts = Plan['pieces'][number];
 
@@ -190,11 +190,7 @@ function StepView({ facts, step, onNext, onBack }: ViewProps) {
               <Words of={setting} piece={step.piece} />
             </p>
           ))}
-          {step.spacers.map((spacer) => (
-            <p key={spacer.thickness}>
-              Cut {spacer.count} spacers <Dim of={spacer.thickness} mark /> thick from an offcut.
-            </p>
-          ))}
+          <Spacers step={step} />
         </div>
         <Diagonals key={step.id} facts={facts} step={step} />
         <AsBuilt key={`built ${step.id}`} facts={facts} step={step} />

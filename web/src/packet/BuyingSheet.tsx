@@ -1,0 +1,107 @@
+import type { ReactNode } from 'react';
+import { hardwareName, isPoured, offerName, type Job, type Plan } from '@sill/core';
+import { runs } from '../stages/labels';
+import { Dim, Text } from '../words/Dim';
+import { cents, taxWords } from '../words/money';
+import { TickBox } from './TickBox';
+
+type BuyingRow = {
+  readonly key: string;
+  readonly height: number;
+  readonly cells: readonly ReactNode[];
+  readonly total?: boolean;
+};
+
+/** Rows of the list with their heights on paper, mm, the sums at the end. */
+export function buyingRows({ list }: Plan, job: Job, label: (id: string) => string): readonly BuyingRow[] {
+  const high = (lines: number) => 2.8 + 5.5 * lines;
+  const boards = list.boards.map((line): BuyingRow => {
+    const name = offerName(line.offer, job.units);
+    const use = `${runs(line.partIds.map(label))}${line.spare > 0 ? ` ${line.spare} spare` : ''}`;
+    return {
+      key: line.offer.id,
+      height: high(Math.max(Math.ceil(name.length / 15), Math.ceil(line.count / 5), Math.ceil(use.length / 42))),
+      cells: [
+        Array.from({ length: line.count }, (_, at) => <TickBox key={at} />),
+        <>
+          <b>
+            <Text of={name} />
+          </b>{' '}
+          {'grade' in line.offer ? line.offer.grade : ''}
+        </>,
+        line.count,
+        cents(line.offer.price),
+        cents(line.total),
+        use,
+      ],
+    };
+  });
+  const hardware = list.hardware.map((line): BuyingRow => {
+    const name = hardwareName(line.offer.kind, line.offer.size);
+    return {
+      key: line.offer.id,
+      height: high(Math.ceil(name.length / 15)),
+      cells: [
+        <TickBox key="box" />,
+        <Text key="name" of={name} />,
+        line.count,
+        cents(line.offer.price),
+        cents(line.total),
+        `${line.need.count} ${isPoured(line.offer.kind) ? 'fl oz' : ''} needed, ${line.offer.count} in one`,
+      ],
+    };
+  });
+  return [
+    ...boards,
+    ...hardware,
+    { key: 'tax', height: high(1), cells: ['', taxWords(list), '', '', cents(list.tax), ''] },
+    {
+      key: 'total',
+      height: high(1),
+      total: true,
+      cells: ['', 'Total', '', '', cents(list.total), job.budget !== null && `budget ${cents(job.budget)}`],
+    },
+  ];
+}
+
+export function BuyingSheet({
+  rows,
+  job,
+  last,
+}: {
+  readonly rows: readonly BuyingRow[];
+  readonly job: Job;
+  readonly last: boolean;
+}) {
+  return (
+    <>
+      <table className="print-table">
+        <thead>
+          <tr>
+            <th />
+            <th>Board</th>
+            <th>Count</th>
+            <th>Each</th>
+            <th>Total</th>
+            <th>For</th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((row) => (
+            <tr key={row.key} className={row.total ? 'total' : ''}>
+              {row.cells.map((cell, at) => (
+                <td key={at}>{cell}</td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {last && (
+        <p>
+          At the yard: sight down each board from both ends for crook, bow and twist. Leave boards with long splits or
+          loose knots. The car takes <Dim of={job.shop.car} mark />.
+        </p>
+      )}
+    </>
+  );
+}

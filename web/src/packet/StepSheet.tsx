@@ -1,0 +1,56 @@
+import { PartPicture } from '../drawing/PartPicture';
+import { drawnIn, joinedIn, measured } from '../stages/build/BuildStage';
+import { Spacers } from '../stages/build/Spacers';
+import { Words } from '../words/Words';
+import { PICTURE, type StepBlock } from './heights';
+import { TickBox } from './TickBox';
+
+/** One step on paper: its picture beside what to do, then what to take and set. */
+export function StepSheet({ facts, step, number }: StepBlock) {
+  return (
+    <article className="print-step">
+      <h2>
+        {number}. <Words of={step.title} />{' '}
+        <small>
+          {step.work} min{step.wait > 0 ? `, then ${step.wait} min in clamps` : ''}
+          {step.stays ? ', where it stays' : ''}
+        </small>
+      </h2>
+      <div>
+        <PartPicture
+          width={PICTURE}
+          parts={drawnIn(step, facts)}
+          tags={step.adds.length + step.there.length <= 9}
+          measure={measured(step, facts.parts)}
+          joints={joinedIn(step, facts.fastenings)}
+          label="The step"
+        />
+        <ol>
+          {step.actions.map((action) => (
+            <li key={action.id}>
+              <TickBox />
+              <span>
+                <Words of={action.text} />
+              </span>
+            </li>
+          ))}
+        </ol>
+      </div>
+      <p>
+        <b>Pick up</b> <Words of={step.pickUp} />
+      </p>
+      <Spacers step={step} />
+      {step.settings.map((setting, at) => (
+        <p key={at}>
+          <b>Set</b> <Words of={setting} />
+        </p>
+      ))}
+      {step.sides && <p>Diagonals read ________ and ________</p>}
+      {step.cautions.map((caution, at) => (
+        <p key={at} className="caution">
+          <Words of={caution} />
+        </p>
+      ))}
+    </article>
+  );
+}

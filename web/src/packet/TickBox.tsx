@@ -1,0 +1,2 @@
+/** A box to tick with a pencil. */
+export const TickBox = () => <span className="box" aria-hidden />;
