@@ -4,6 +4,17 @@ import { TextDecoder, TextEncoder } from 'node:util';
 /** What browsers have and jsdom lacks. Harmless where tests run without a document. */
 globalThis.TextEncoder ??= TextEncoder as typeof globalThis.TextEncoder;
 globalThis.TextDecoder ??= TextDecoder as typeof globalThis.TextDecoder;
+/** Enough of a request for the router to go from page to page without loaders. */
+globalThis.Request ??= class {
+  readonly method = 'GET';
+  readonly signal: AbortSignal | undefined;
+  constructor(
+    readonly url: string,
+    init?: { signal?: AbortSignal },
+  ) {
+    this.signal = init?.signal;
+  }
+} as unknown as typeof globalThis.Request;
 if (typeof window !== 'undefined')
   // No media queries: every screen in these tests is wide.
   window.matchMedia ??= (query) =>

@@ -1,0 +1,100 @@
+/** @jest-environment jsdom */
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { demoJob, inches, offcutForSpacers, plain, type Job } from '@sill/core';
+import { onBench } from '../../testing/bench';
+import { BuildStage } from './BuildStage';
+
+const open = (step: number, job: Job = demoJob(), piece = 'glaze') => {
+  const shown = onBench(<BuildStage />, { job, path: `/jobs/demo/build?piece=${piece}&step=${step}` });
+  const plan = shown.store.getState().planning.plan!;
+  const facts = plan.pieces.find((one) => one.piece.id === piece)!;
+  return { ...shown, plan, facts, step: facts.steps[step - 1]! };
+};
+const numberOf = (name: string, job: Job = demoJob()) =>
+  open(1, job).facts.steps.findIndex(({ id }) => id === `glaze.${name}`) + 1;
+
+afterEach(() => document.body.replaceChildren());
+
+test('the bar has a mark a step; what the step says is what the plan says, in order', () => {
+  const { facts, step } = open(2);
+  expect(screen.getAllByRole('button', { name: /^Step \d+/ })).toHaveLength(facts.steps.length);
+  const said = screen.getByRole('region', { name: 'What to do' });
+  expect(within(said).getByRole('heading').textContent).toBe(plain(step.title, 'in').replace(/ \d\/\d+/g, (fraction) => fraction)); // prettier-ignore
+  expect(within(said).getAllByRole('checkbox')).toHaveLength(step.actions.length);
+});
+
+test('actions are ticked one by one; “step done” ticks the rest and goes on', async () => {
+  const { user, jobNow, step, facts, router } = open(2);
+  const boxes = screen.getAllByRole('checkbox');
+  await user.click(boxes[0]!);
+  expect(jobNow().done).toContain(step.actions[0]!.id);
+  await user.click(boxes[0]!);
+  expect(jobNow().done).not.toContain(step.actions[0]!.id);
+  await user.click(screen.getByRole('button', { name: 'Step done · next' }));
+  expect(step.actions.every(({ id }) => jobNow().done.includes(id))).toBe(true);
+  await waitFor(() => expect(router.state.location.search).toContain('step=3'));
+  expect(screen.getByRole('button', { name: 'Step 2, done' })).toBeTruthy();
+  expect(facts.steps.length).toBeGreaterThan(3);
+});
+
+test('top first or base first is the person’s', async () => {
+  const { user, jobNow } = open(1);
+  await user.click(screen.getByRole('button', { name: 'Base first' }));
+  expect(jobNow().pieces.find(({ id }) => id === 'glaze')!.first).toBe('base');
+});
+
+test('spacers name the offcut they are cut from, as the offcuts have it', () => {
+  const at = numberOf('end-1');
+  document.body.replaceChildren();
+  const { plan, step } = open(at);
+  expect(step.spacers.length).toBeGreaterThan(0);
+  for (const { thickness } of step.spacers) {
+    const use = offcutForSpacers(plan.offcuts, 'glaze', thickness);
+    const line = document.querySelector('.spacers')!.textContent;
+    expect(line).toContain(use ? `offcut of board ${use.board}` : 'any scrap');
+  }
+});
+
+test('two diagonals that differ say which corner to push; alike they say square', () => {
+  const at = numberOf('end-1');
+  document.body.replaceChildren();
+  const { jobNow, step } = open(at);
+  const field = (name: string) => screen.getByLabelText(name);
+  const type = (name: string, text: string) => {
+    fireEvent.change(field(name), { target: { value: text } });
+    fireEvent.keyDown(field(name), { key: 'Enter' });
+    fireEvent.blur(field(name));
+  };
+  type('First, near left to far right', '43 3/4');
+  expect(jobNow().pieces.find(({ id }) => id === 'glaze')!.diagonals[step.id]![0]).toBe(inches(43.75));
+  type('Second, near right to far left', '43 1/4');
+  expect(screen.getByText(/The first is longer/).textContent).toContain('until the long side has slid by');
+  type('Second, near right to far left', '43 3/4');
+  expect(screen.getByText('They match: it is square.')).toBeTruthy();
+});
+
+test('a piece too wide for the door says so at its last joints; with a wide one it does not', () => {
+  const job = demoJob();
+  const shop = { ...job.shop, lift: 500 };
+  const narrow = { ...job, shop: { ...shop, door: inches(20) } };
+  const at = numberOf('top-on', narrow);
+  document.body.replaceChildren();
+  open(at, narrow);
+  expect(screen.getByText(/· where it stays$/)).toBeTruthy();
+  document.body.replaceChildren();
+  open(at, { ...job, shop: { ...shop, door: inches(60) } });
+  expect(screen.queryByText(/· where it stays$/)).toBeNull();
+});
+
+test('at the bench: one action at a time, ticked by Space, back without unticking', async () => {
+  const { user, jobNow, step } = open(1);
+  await user.click(screen.getByRole('button', { name: 'At the bench' }));
+  const bench = screen.getByRole('dialog');
+  expect(bench.textContent).toContain(`1 of ${step.actions.length}`);
+  await user.keyboard(' ');
+  expect(jobNow().done).toContain(step.actions[0]!.id);
+  await user.click(within(bench).getByRole('button', { name: 'Back' }));
+  expect(jobNow().done).toContain(step.actions[0]!.id);
+  await user.click(within(bench).getByRole('button', { name: 'Leave the bench' }));
+  expect(screen.queryByRole('button', { name: 'Leave the bench' })).toBeNull();
+});
