@@ -87,7 +87,7 @@ export const workStyles = css`
     border-top: 1px solid var(--line);
     & dl {
       display: grid;
-      grid-template-columns: 84px minmax(0, 1fr);
+      grid-template-columns: 104px minmax(0, 1fr);
       gap: 2px 10px;
       margin: 0;
     }
