@@ -54,6 +54,9 @@ test('a cart: slides by the pair, their middle told from the lower edge of the u
   expect(hung).toHaveLength(4);
   for (const step of hung) {
     expect(pickUp(step)).toContain('1 pair of slides');
+    // Its front is screwed on dry: nothing to wait for.
+    expect(pickUp(step)).not.toContain('glue');
+    expect(step.wait).toBe(0);
     const slide = made.find(({ joint }) => joint.kind === 'slide' && step.makes.includes(joint.id))!;
     const upright = model.parts.find(({ id }) => id === slide.into.id)!;
     const at = slide.shanks.find(({ through }) => through === upright.id)!;
@@ -131,4 +134,15 @@ test('each action of a step has an id of its own, and every id is of its step', 
       expect(new Set(ids).size).toBe(ids.length);
       expect(ids.every((one) => one.startsWith(`${step.id}.`))).toBe(true);
     }
+});
+
+test('a loose shelf measured too long for its uprights has no place for its pins: the step still says to set them', () => {
+  const piece = start('cupboard');
+  const { model } = stepsIn(piece);
+  const shelf = model.parts.find(({ tag }) => tag === 'H1A')!;
+  const long = { ...piece, asBuilt: { H1A: { length: shelf.length + inches(1 / 4), cut: true } } };
+  const { steps, made } = stepsIn(long);
+  const step = titled(steps, /^Set the loose shelves/);
+  expect(words(step).some((text) => text.includes('shelf pins') || text.startsWith('Bore'))).toBe(true);
+  expect(made.filter(({ joint }) => joint.kind === 'pins')).toHaveLength(4);
 });
