@@ -135,10 +135,10 @@ const bareJoint = (joint: Joint, drilled: Part, into: Part, meeting: Meeting | n
   closes: meeting?.normal ?? null,
 });
 
-/** Square inches of glue, both faces counted. None where a top must move, or it or a front is only screwed. */
+/** Square inches of glue, both faces counted. None where a top must move or is only screwed. */
 function glueOf({ kind }: Joint, drilled: Part, into: Part, { area }: Meeting, by: Method): number {
   const top = drilled.role === 'top' || into.role === 'top';
-  const bare = isOnTop(kind) || kind === 'front' || (kind === 'screws' && top);
+  const bare = isOnTop(kind) || (kind === 'screws' && top);
   return bare || !METHOD_ABOUT[by].glued ? 0 : 2 * area;
 }
 

@@ -87,7 +87,6 @@ export const WAYS_FOR: Readonly<Record<JointKind, readonly Method[]>> = {
   glue: ['brads', 'glue', 'plugged screws'],
   lamination: ['glue', 'dowels', 'biscuits', 'pocket screws'],
   screws: ['screws', 'plugged screws', 'brads', 'lag screws', 'inserts', 'glue'],
-  front: ['screws', 'inserts'],
   bolt: ['bolts', 'lag screws', 'plugged screws'],
   dado: ['glue', 'screws', 'brads'],
   groove: [],

@@ -97,7 +97,7 @@ export function drawer(
   }
   for (const end of ['C', 'D']) for (const long of ['A', 'B']) kit.join('screws', name(long), name(end));
   kit.board({ ...spec('F', 'applied front', front.material) }, front.box, 0, 2);
-  kit.join('front', name('C'), name('F'));
+  kit.join('screws', name('C'), name('F'));
   kit.join('slide', name('A'), sides[0], true);
   kit.join('slide', name('B'), sides[1], true);
   kit.need({ kind: 'slide', size: String(sizes.slide), count: 1 });

@@ -112,7 +112,6 @@ export const JOINT_KINDS = {
   glue: 'glue and brads',
   lamination: 'glue, face to face',
   screws: 'screws through the face',
-  front: 'screws from inside, no glue',
   bolt: 'bolt',
   dado: 'dado, glue',
   groove: 'groove, left loose',

@@ -32,7 +32,6 @@ const KIND: Readonly<Record<JointKind, string>> = {
   glue: 'Faces glued',
   lamination: 'Glue alone',
   screws: 'Screws through the face',
-  front: 'Applied fronts',
   bolt: 'Bolted',
   dado: 'Dados',
   groove: 'Grooves, left loose',
