@@ -1,5 +1,5 @@
 import { inches } from '../length';
-import { BLOCK, CLIP_SLOT, drillingOf, isDense, plugsFor, type Fastening } from '../joinery';
+import { BLOCK, CLIP_SLOT, drillingOf, isCountersunk, isDense, plugsFor, type Fastening } from '../joinery';
 import { JOINT_KINDS } from '../piece';
 import { printThread } from '../stock';
 import { dim, listOf, say, strong, tag, type Bit, type Phrase } from '../words';
@@ -97,10 +97,7 @@ export function settingsFor(joints: readonly Fastening[]): readonly Phrase[] {
     const drilling = drillingOf(item.screw);
     if (!drilling?.pilot) return [];
     const hard = isDense(item.into) || isDense(item.drilled);
-    const sunk =
-      item.by === 'screws' || item.by === 'corner block'
-        ? say`countersink`
-        : say`counterbore ${strong(drilling.counterbore ?? '3/8')}`;
+    const sunk = isCountersunk(item.by) ? say`countersink` : say`counterbore ${strong(drilling.counterbore ?? '3/8')}`;
     return [
       say`${strong(item.screw)}: pilot ${strong(drilling.pilot[hard ? 1 : 0])}, clearance ${strong(drilling.clearance ?? 'none')}, ${sunk}, ${drilling.bit}`,
     ];

@@ -1,7 +1,17 @@
 import type { Length } from '../length';
 import { clampsOver, type Shop } from '../job';
 import { METHOD_ABOUT, type Fastening } from '../joinery';
-import { around, boxOf, extent, type Assembly, type Axis, type Box, type Part, type PieceModel } from '../piece';
+import {
+  around,
+  boxOf,
+  extent,
+  mostly,
+  type Assembly,
+  type Axis,
+  type Box,
+  type Part,
+  type PieceModel,
+} from '../piece';
 import { about, dim, listOf, say, strong, tag, type Bit, type Phrase } from '../words';
 import { diagonalOf, JOINTS_AT_ONCE } from './clamping';
 import type { Draft } from './draft';
@@ -130,10 +140,11 @@ function fittingActions(own: readonly Part[], joints: readonly Fastening[]): rea
 const lateIn = (joints: readonly Fastening[]) => pocketed(joints).filter((item) => item.drilled.fit !== null);
 
 /** What must go in now, as there is no way in later, and what comes in from one side only. */
-function wayInActions({ operation, placings, at, of, home }: Sitting, model: PieceModel): readonly Phrase[] {
+function wayInActions(sitting: Sitting, model: PieceModel): readonly Phrase[] {
+  const { operation, placings, at, of, home } = sitting;
   const { assembly, origin } = operation;
   const opened = new Set(origin.values()).size > 1;
-  const own = placings.flatMap(({ body }) => (body.length === 1 ? body : []));
+  const { own } = contents(sitting);
   const early = home === assembly && of > at + 1 && opened ? own : [];
   const moving = new Set(model.motions.flatMap(({ parts }) => parts));
   const tight = placings.filter(
@@ -150,15 +161,13 @@ function wayInActions({ operation, placings, at, of, home }: Sitting, model: Pie
 /** How far a clamp must open to pull joints shut: over all that closes one way. 0 where nothing is glued. */
 function clampSpan(joints: readonly Fastening[]): Length {
   const glued = joints.filter(({ glue, closes }) => glue > 0 && closes !== null);
-  const alongOf = ({ closes }: Fastening): Axis => {
-    const sizes = closes!.map(Math.abs);
-    return sizes.indexOf(Math.max(...sizes)) as Axis;
-  };
   return Math.max(
     0,
     ...([0, 1, 2] as const).map((axis) => {
       const box = around(
-        glued.filter((item) => alongOf(item) === axis).flatMap(({ drilled, into }) => [boxOf(drilled), boxOf(into)]),
+        glued
+          .filter(({ closes }) => mostly(closes!) === axis)
+          .flatMap(({ drilled, into }) => [boxOf(drilled), boxOf(into)]),
       );
       return box ? extent(box, axis) : 0;
     }),

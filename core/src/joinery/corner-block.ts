@@ -1,6 +1,6 @@
 import { inches, type Length } from '../length';
 import type { Part } from '../piece';
-import { moved, outOf, prism, times, type Cell, type Frame, type Vec } from '../solid';
+import { outOf, outOfFrame, prism, times, type Vec } from '../solid';
 import { POCKET_SHANK, tellFrom, type Layout, type Lie, type Site } from './layout';
 import { lengthOf } from './other-fasteners';
 import { railEndPositions } from './pocket-screws';
@@ -8,13 +8,6 @@ import { onPlane, waysOf } from './meeting';
 
 /** A corner block is so thick both ways, and as long as the rail is wide. */
 export const BLOCK: Length = inches(1.5);
-
-const outOfFrame = (frame: Frame, cell: Cell): Cell =>
-  moved(
-    [cell],
-    (point) => outOf(frame, point),
-    (direction) => outOf({ ...frame, at: [0, 0, 0] }, direction),
-  )[0]!;
 
 /** A block in the inside corner of a rail and what it ends on: screwed through into both, two rows that pass each other. */
 export function cornerBlock(site: Site): Layout | null {
@@ -42,7 +35,7 @@ export function cornerBlock(site: Site): Layout | null {
       const [near, far] = meeting.side > 0 ? [end - BLOCK, end] : [end, end + BLOCK];
       const [under, over] = face > 0 ? [drilled.thickness, drilled.thickness + BLOCK] : [-BLOCK, 0];
       const cell = prism([[near, low], [far, low], [far, high], [near, high]], under, over); // prettier-ignore
-      return outOfFrame(drilled.frame, cell);
+      return outOfFrame(drilled.frame, [cell])[0]!;
     },
     targets: places.map((place) => low + Math.max(shift, place - shift)),
     lie: (place, face) =>

@@ -5,11 +5,11 @@ import { add, common, dot, sub, times, volumeOf, type Cell, type Solid, type Vec
 import { isBoard, isSheet, SPECIES, speciesOf } from '../stock';
 import { hardwareShanks, LEAST_HELD } from './hardware';
 import { layoutOf } from './laying';
-import type { Layout, Site } from './layout';
+import { isOnTop, type Layout, type Site } from './layout';
 import { waysOf, type Meeting } from './meeting';
 import { METHOD_ABOUT, WAYS_FOR, type Means } from './methods';
 import { DRIVER_ROOM, standingRound, standsFast } from './driver';
-import { isOnTop, nearTo, placeOn, type Access, type Trouble } from './placing';
+import { nearTo, placeOn, type Access, type Trouble } from './placing';
 import type { Shank } from './shank';
 
 /** A joint worked out: what goes in, how the jig is set, where. */

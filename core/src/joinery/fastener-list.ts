@@ -1,5 +1,6 @@
 import type { HardwareKind } from '../stock';
 import { isDense, type Fastening } from './fasten';
+import { isCountersunk } from './methods';
 import { fastenerOf, plugsFor } from './needs';
 import { drillingOf } from './other-fasteners';
 
@@ -49,11 +50,7 @@ export function fastenerLines(made: readonly Fastening[], copies: number): reado
         thread: pocket && need.size.endsWith('fine') ? 'fine' : thread,
         pilot: pocket ? 'by the jig' : (drilling?.pilot?.[hard ? 1 : 0] ?? borePlain(need.kind, need.size)),
         clearance: pocket ? 'by the jig' : (drilling?.clearance ?? ''),
-        counterbore: pocket
-          ? '3/8 pocket'
-          : item.by === 'screws' || item.by === 'corner block'
-            ? 'countersink'
-            : (drilling?.counterbore ?? ''),
+        counterbore: pocket ? '3/8 pocket' : isCountersunk(item.by) ? 'countersink' : (drilling?.counterbore ?? ''),
         bit: pocket ? 'square #2, long' : (drilling?.bit ?? ''),
       };
       const key = JSON.stringify(line);

@@ -6,7 +6,7 @@ import { DRIVER_ROOM } from './driver';
 import { fasten, type Fastening, type Room } from './fasten';
 import { meetingOf, type Meeting } from './meeting';
 import { METHOD_ABOUT, WAYS_FOR } from './methods';
-import { isOnTop } from './placing';
+import { isOnTop } from './layout';
 
 /** The middle of a piece: of the box around its parts. */
 export function middleOfParts(parts: readonly Part[]): Vec {

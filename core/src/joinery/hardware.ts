@@ -1,6 +1,7 @@
 import { floorToTape, inches, roundToTape, type Length, type Units } from '../length';
 import { boxOf, extent, hingePlaces, solidOf, type Axis, type Box, type Joint, type Part } from '../piece';
 import { raysIn, type Vec } from '../solid';
+import { FARTHEST, nearestFirst, place3 } from './layout';
 import { clash, type Shank } from './shank';
 
 /** Screws that come with slides, hinges and plates, and the pin under a shelf: so long, and so thick. */
@@ -20,14 +21,9 @@ const PIN_END: Length = inches(2);
 /** Screws of a hinge stand so far from its middle, those of a plate from the middle of the leg. */
 const HINGE_HALF: Length = inches(5 / 8);
 const PLATE_HALF: Length = inches(1.4);
-/** Hinges and screws of slides give way so far, in steps, where wood is cut away or another screw is in the way. */
-const STEP = inches(1 / 4);
-const FARTHEST = 12;
-const OFFSETS = Array.from({ length: 2 * FARTHEST + 1 }, (_, at) => (at % 2 === 0 ? -1 : 1) * Math.ceil(at / 2) * STEP);
-
 /** The first of the places near the usual one where every screw holds and meets no other; the usual where none does. */
 function clearOf(taken: readonly Shank[], lay: (off: Length) => readonly Shank[]): readonly Shank[] {
-  for (const off of OFFSETS) {
+  for (const off of nearestFirst(FARTHEST)) {
     const shanks = lay(off);
     if (shanks.every((one) => one.bite >= LEAST_HELD && !taken.some((other) => clash(one, other)))) return shanks;
   }
@@ -47,12 +43,6 @@ const overlap = (a: Box, b: Box, axis: Axis): readonly [Length, Length] => [
   Math.min(a.max[axis], b.max[axis]),
 ];
 
-const pointOf = (values: readonly (readonly [Axis, number])[]): Vec => {
-  const point: [number, number, number] = [0, 0, 0];
-  for (const [axis, value] of values) point[axis] = value;
-  return point;
-};
-
 /** A screw of its own hardware, put in before the two come together: as deep as it goes, shorter where it would come out. */
 function shankAt(part: Part, from: Vec, direction: Vec, most: Length, radius: number, position: Length): Shank {
   const deep = raysIn(solidOf(part), from, direction).find(([low, high]) => low < 10 && high > 10)?.[1] ?? 0;
@@ -60,13 +50,24 @@ function shankAt(part: Part, from: Vec, direction: Vec, most: Length, radius: nu
   return { from, direction, length, radius, behind: 0, hole: 0, position, bite: length, left: deep - length, held: true, through: part.id, driven: false }; // prettier-ignore
 }
 
-/** A point and a direction into each of two parts from the gap between them. */
-function bothSides(moving: Part, still: Part, gap: Axis, side: 1 | -1) {
+/** A screw into each of two parts from the gap between them, at one place of the other two directions. */
+function bothSides(
+  moving: Part,
+  still: Part,
+  gap: Axis,
+  side: 1 | -1,
+  place: readonly (readonly [Axis, number])[],
+  length: Length,
+  position: Length,
+): readonly Shank[] {
+  // prettier-ignore
   const [a, b] = [boxOf(moving), boxOf(still)];
   return [
     { part: still, at: side > 0 ? b.max[gap] : b.min[gap], way: -side },
     { part: moving, at: side > 0 ? a.min[gap] : a.max[gap], way: side },
-  ] as const;
+  ].map(({ part, at, way }) =>
+    shankAt(part, place3([[gap, at], ...place]), place3([[gap, way]]), length, RADIUS, position),
+  );
 }
 
 /** Three screws on each side, at half the height of what slides; a slide has holes enough to pass by those behind. */
@@ -81,19 +82,17 @@ function slideShanks(moving: Part, still: Part, taken: readonly Shank[], units: 
   const up = b.min[2] + roundToTape((a.min[2] + a.max[2]) / 2 - b.min[2], units);
   return [from + SLIDE_END, (from + to) / 2, to - SLIDE_END].flatMap((usual) =>
     clearOf(taken, (off) =>
-      bothSides(moving, still, gap, side).map(({ part, at, way }) =>
-        shankAt(
-          part,
-          pointOf([
-            [gap, at],
-            [run, usual + off],
-            [2, up],
-          ]),
-          pointOf([[gap, way]]),
-          SLIDE_SCREW,
-          RADIUS,
-          Math.round(usual + off - from),
-        ),
+      bothSides(
+        moving,
+        still,
+        gap,
+        side,
+        [
+          [run, usual + off],
+          [2, up],
+        ],
+        SLIDE_SCREW,
+        Math.round(usual + off - from),
       ),
     ),
   );
@@ -117,19 +116,17 @@ function hingeShanks(moving: Part, still: Part, taken: readonly Shank[], units: 
   const tell = (place: Length) => Math.round(run === 2 ? a.max[run] - place : place - a.min[run]);
   const leaves = (place: Length) =>
     [-HINGE_HALF, HINGE_HALF].flatMap((off) =>
-      bothSides(moving, still, gap, side).map(({ part, at, way }) =>
-        shankAt(
-          part,
-          pointOf([
-            [gap, at],
-            [run, place + off],
-            [wide, middle],
-          ]),
-          pointOf([[gap, way]]),
-          HINGE_SCREW,
-          RADIUS,
-          tell(place),
-        ),
+      bothSides(
+        moving,
+        still,
+        gap,
+        side,
+        [
+          [run, place + off],
+          [wide, middle],
+        ],
+        HINGE_SCREW,
+        tell(place),
       ),
     );
   return hingePlaces(extent(a, run)).flatMap((exact) => {
@@ -151,12 +148,12 @@ function pinShanks(shelf: Part, upright: Part, units: Units): readonly Shank[] {
   return [a.min[run] + PIN_END, a.max[run] - PIN_END].map((place) =>
     shankAt(
       upright,
-      pointOf([
+      place3([
         [gap, side > 0 ? b.max[gap] : b.min[gap]],
         [run, place],
         [2, up],
       ]),
-      pointOf([[gap, -side]]),
+      place3([[gap, -side]]),
       deep,
       PIN_RADIUS,
       Math.round(place - a.min[run]),

@@ -51,6 +51,16 @@ export const place3 = (values: readonly (readonly [Axis, number])[]): Vec => {
 
 export const times3 = (values: readonly number[]): Vec => [values[0]!, values[1]!, values[2]!];
 
+/** A rail under a top. */
+export const isOnTop = (kind: Joint['kind']): boolean => kind === 'top screws' || kind === 'top clips';
+
+/** Steps by which a fastener is moved along when something is in its way, and how far at most: under a top all along. */
+const STEP = inches(1 / 4);
+export const FARTHEST: Length = inches(3);
+/** Ways off a place to both sides of it, the nearest first. */
+export const nearestFirst = (far: Length): readonly Length[] =>
+  Array.from({ length: 2 * Math.ceil(far / STEP) + 1 }, (_, at) => (at % 2 === 0 ? -1 : 1) * Math.ceil(at / 2) * STEP);
+
 /** Rail ends are told from the top edge where the width stands up. */
 export function tellFrom({ drilled, joint }: Site, run: Axis): (place: Length) => Length {
   const up = waysOf(drilled)[run][2];

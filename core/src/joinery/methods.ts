@@ -61,6 +61,9 @@ export const METHOD_ABOUT: Readonly<Record<Method, MethodAbout>> = {
   'slotted screws': { name: 'Screws in slots', look: 'inside', tools: DRILL, setUp: 2, each: 4, glued: false, clamped: false, apart: true, when: 'Lets a solid top move without buying clips.' }, // prettier-ignore
 };
 
+/** Flat heads that lie in the face; the others of their kind go down a counterbore. */
+export const isCountersunk = (by: Means): boolean => by === 'screws' || by === 'corner block';
+
 /** What holds a joint: a method, hardware of its own, or nothing. */
 export type Means = Method | 'hardware' | 'nothing';
 

@@ -1,17 +1,14 @@
 import { inches, type Length } from '../length';
-import { boxOf, type Joint, type Part } from '../piece';
+import { boxOf, type Part } from '../piece';
 import { outOf, type Solid } from '../solid';
 import { roomBehind } from './driver';
-import type { Layout, Site } from './layout';
+import { FARTHEST, isOnTop, nearestFirst, type Layout, type Site } from './layout';
 import type { Meeting } from './meeting';
 import { clash, measured, type Shank } from './shank';
 
 /** What is wrong with a fastener as it lies. */
 export type Trouble = 'no bite' | 'comes out' | 'meets another' | 'wood is cut away' | 'no room' | 'not possible';
 
-/** Steps by which a fastener is moved along when something is in its way, and how far at most: under a top all along. */
-const STEP = inches(1 / 4);
-const FARTHEST: Length = inches(3);
 /** From the ends of the meeting at least this, or the wood splits. */
 const MARGIN = inches(3 / 8);
 
@@ -38,9 +35,6 @@ export type Access = {
   readonly alike: boolean;
 };
 
-/** A rail under a top. */
-export const isOnTop = (kind: Joint['kind']): boolean => kind === 'top screws' || kind === 'top clips';
-
 /** Lays a joint's fasteners on one face, each moved along as little as need be. */
 export function placeOn(
   layout: Layout,
@@ -50,19 +44,18 @@ export function placeOn(
   { always, least, around, rooms, alike }: Access,
 ): Placed {
   const [low, high] = meeting.spans[layout.run]!;
-  const steps = Math.ceil((isOnTop(joint.kind) ? high - low : FARTHEST) / STEP);
-  const offsets = Array.from({ length: 2 * steps + 1 }, (_, at) => (at % 2 === 0 ? -1 : 1) * Math.ceil(at / 2) * STEP);
+  const offsets = nearestFirst(isOnTop(joint.kind) ? high - low : FARTHEST);
   const shanks: Shank[] = [];
   const failed: { readonly shank: Shank; readonly trouble: Trouble }[] = [];
   for (const target of layout.targets) {
     let usual: { readonly shank: Shank; readonly trouble: Trouble } | null = null;
     const able: { readonly shank: Shank; readonly room: number }[] = [];
+    const others = [...taken, ...shanks];
     for (const offset of offsets) {
       const place = target + offset;
       if (offset !== 0 && (place < low + MARGIN || place > high - MARGIN)) continue;
       const { laid, first: one, second, meets } = layout.lie(place, face);
       const shank = measured(laid, one, second, meets);
-      const others = [...taken, ...shanks];
       const walled = () => shank.driven && roomBehind(shank, always(shank.through)) < least;
       const trouble =
         faultOf(shank, layout) ??

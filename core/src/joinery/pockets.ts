@@ -2,7 +2,7 @@ import { inches, type Length } from '../length';
 import { rawSolidOf, type Axis, type Part } from '../piece';
 import { add, radians, raysIn, times, type Vec } from '../solid';
 import { POCKET_SCREWS, type PocketScrew } from '../stock';
-import { place3, POCKET_SHANK, shifted, spaced, tellFrom, type Layout, type Lie, type Site } from './layout';
+import { isOnTop, place3, POCKET_SHANK, shifted, spaced, tellFrom, type Layout, type Lie, type Site } from './layout';
 import { onPlane, waysOf } from './meeting';
 import { lengthOf } from './other-fasteners';
 import { edgePositions, pocketScrew, railEndPositions, THICKEST_POCKET } from './pocket-screws';
@@ -44,10 +44,12 @@ export function pockets(site: Site, fine: boolean): Layout | null {
   const tell = tellFrom(site, run);
   const length = high - low;
   const rail = joint.kind === 'rail end';
-  const top = joint.kind === 'top screws' || joint.kind === 'top clips';
   const targets = rail
     ? railEndPositions(length, units).map((place) => (tell(0) === 0 ? low + place : high - place))
-    : shifted(low, top ? spaced(length, inches(8), inches(9), units) : edgePositions(length, units, site.spacing));
+    : shifted(
+        low,
+        isOnTop(joint.kind) ? spaced(length, inches(8), inches(9), units) : edgePositions(length, units, site.spacing),
+      );
   const ways = waysOf(drilled);
   const lieOf =
     (size: PocketScrew) =>

@@ -3,7 +3,7 @@ import {
   cutSolid,
   moved,
   norm,
-  outOf,
+  outOfFrame,
   prism,
   radians,
   rectangle,
@@ -78,16 +78,6 @@ function rawLocal(given: Part): Solid {
   }, base);
 }
 
-const inPiece = (part: Part, solid: Solid): Solid => {
-  const { frame } = part;
-  const at: Vec = [0, 0, 0];
-  return moved(
-    solid,
-    (point) => outOf(frame, point),
-    (direction) => outOf({ ...frame, at }, direction),
-  );
-};
-
 /** The part's own body in its own directions, cut-outs taken away. */
 export const localSolid = (part: Part): Solid =>
   part.cuts.reduce((solid, cut, at) => subtract(solid, cutterOf(cut), CUT_SURFACE * (at + 1)), rawLocal(part));
@@ -96,7 +86,7 @@ export const localSolid = (part: Part): Solid =>
 export function rawSolidOf(part: Part): Solid {
   const known = raws.get(part);
   if (known) return known;
-  const solid = inPiece(part, rawLocal(part));
+  const solid = outOfFrame(part.frame, rawLocal(part));
   raws.set(part, solid);
   return solid;
 }
@@ -105,13 +95,13 @@ export function rawSolidOf(part: Part): Solid {
 export function solidOf(part: Part): Solid {
   const known = solids.get(part);
   if (known) return known;
-  const solid = part.cuts.length === 0 ? rawSolidOf(part) : inPiece(part, localSolid(part));
+  const solid = part.cuts.length === 0 ? rawSolidOf(part) : outOfFrame(part.frame, localSolid(part));
   solids.set(part, solid);
   return solid;
 }
 
 /** What a cut-out takes, in the piece. */
-export const cutSolidOf = (part: Part, cut: Cutout): Solid => inPiece(part, [cutterOf(cut)]);
+export const cutSolidOf = (part: Part, cut: Cutout): Solid => outOfFrame(part.frame, [cutterOf(cut)]);
 
 /** The smallest box around points, to whole units; never a negative nothing, which would not be equal to nothing. */
 export function boxAround(points: readonly Vec[]): Box {
@@ -131,7 +121,8 @@ export function boxOf(part: Part): Box {
   return box;
 }
 
-const mostly = (direction: Vec): Axis => {
+/** The axis that a direction runs along, or nearest to. */
+export const mostly = (direction: Vec): Axis => {
   const sizes = direction.map(Math.abs);
   return sizes.indexOf(Math.max(...sizes)) as Axis;
 };

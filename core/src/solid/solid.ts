@@ -1,4 +1,4 @@
-import { add, cross, dot, norm, sub, times, unit, type Vec } from './vector';
+import { add, cross, dot, norm, outOf, sub, times, unit, type Frame, type Vec } from './vector';
 import { flatten, type Outline } from './outline';
 
 /**
@@ -202,6 +202,14 @@ export function middleOf(solid: Solid): Vec {
 export const moved = (solid: Solid, point: (p: Vec) => Vec, direction: (d: Vec) => Vec): Solid =>
   solid.map((cell) =>
     cell.map((face) => ({ ...face, normal: direction(face.normal), points: face.points.map(point) })),
+  );
+
+/** A body given in a frame's own directions, in the piece. */
+export const outOfFrame = (frame: Frame, solid: Solid): Solid =>
+  moved(
+    solid,
+    (point) => outOf(frame, point),
+    (direction) => outOf({ ...frame, at: [0, 0, 0] }, direction),
   );
 
 const shown = new WeakMap<Solid, readonly Face[]>();

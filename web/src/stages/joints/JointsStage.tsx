@@ -99,7 +99,9 @@ function JointGroup({ group, piece }: { readonly group: readonly Fastening[]; re
   const facts = usePieceFacts()!;
   const first = group[0]!;
   const { jig, screw, positions, hinges, from, face, by, reaches, troubles, shanks, joint } = first;
-  const where = listOf(positions.map((position): Bit => dim(position)));
+  // Of hinges the middles are told, of all else each place.
+  const places = hinges.length > 0 ? hinges : positions;
+  const where = listOf(places.map((place): Bit => dim(place)));
   const pockets = by === 'pocket screws';
   const choice = WAYS_FOR[joint.kind].length > 1;
   return (
@@ -155,28 +157,16 @@ function JointGroup({ group, piece }: { readonly group: readonly Fastening[]; re
             </dd>
           </>
         )}
-        {hinges.length > 0 && (
+        {places.length > 0 && (
           <>
             <dt>How many</dt>
             <dd>
-              {hinges.length} each, {hinges.length * group.length * piece.copies} in all
+              {places.length} each, {places.length * group.length * piece.copies} in all
             </dd>
-            <dt>Middles</dt>
-            <dd>
-              <Words of={listOf(hinges.map((place): Bit => dim(place)))} /> from the {from}
-            </dd>
-          </>
-        )}
-        {positions.length > 0 && (
-          <>
-            <dt>How many</dt>
-            <dd>
-              {positions.length} each, {positions.length * group.length * piece.copies} in all
-            </dd>
-            <dt>Where</dt>
+            <dt>{hinges.length > 0 ? 'Middles' : 'Where'}</dt>
             <dd>
               <Words of={where} /> from the {from}
-              {by !== 'dowels' && by !== 'biscuits' && by !== 'loose tenon' && `, ${face}`}
+              {hinges.length === 0 && by !== 'dowels' && by !== 'biscuits' && by !== 'loose tenon' && `, ${face}`}
             </dd>
           </>
         )}
