@@ -129,6 +129,9 @@ export function shaped(piece: string, spec: PartSpec, outline: Outline, thicknes
   return { ...plain, ...describe(piece, spec), length, width, thickness, outline, frame };
 }
 
+/** Angles that should be alike are alike, and 45 degrees is 45: what is less than this is the rounding of numbers. */
+const toMillionth = (degrees: number): number => Math.round(degrees * 1e6) / 1e6 + 0;
+
 /** A straight member on the slant: the middle line from one point towards another, its ends cut by two planes. */
 export type Member = {
   readonly from: Vec;
@@ -152,7 +155,7 @@ export function member(piece: string, spec: PartSpec, { from, to, across, width,
     const lead = dot(normal, u);
     const angle = (other: Vec) => {
       const slope = -dot(normal, other) / lead;
-      return Math.abs(slope) < 1e-9 ? 0 : degrees(Math.atan(slope));
+      return toMillionth(degrees(Math.atan(slope)));
     };
     return { at: (reach - dot(normal, from)) / lead, end: { mitre: angle(v), bevel: angle(w) } };
   };

@@ -88,7 +88,9 @@ const madeBy = (
   end: 'left' | 'right',
   { at, angle }: Board['cuts'][number],
 ): CutPiece | null =>
-  pieces.find((piece) => piece.slants[end] === angle && Math.abs(lowAt(piece, end) - at) <= 2) ?? null;
+  pieces.find((piece) => Math.abs(piece.slants[end] - angle) < ALIKE && Math.abs(lowAt(piece, end) - at) <= 2) ?? null;
+/** Degrees within which two slants are one cut. */
+const ALIKE = 1e-4;
 
 /** The number of the cut that frees each piece of a lane. */
 export const cutNumbers = (cuts: readonly NumberedCut[]): ReadonlyMap<CutPiece, number> =>
