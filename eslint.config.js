@@ -10,6 +10,7 @@ const ROOMS = [
   'stock',
   'job',
   'piece',
+  'work',
   'milling',
   'joinery',
   'finishing',
@@ -20,6 +21,7 @@ const ROOMS = [
   'calendar',
   'checking',
   'formats',
+  'rehearsal',
 ];
 
 const oneWay = ROOMS.map((room, at) => ({

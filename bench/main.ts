@@ -123,7 +123,7 @@ function shapes() {
       'joints and order ms': median(15, (run) => {
         const of = piece(run);
         const model = build(run);
-        stepsOf(of, model, fastenings(model.joints, model.parts, 'in', of), DEFAULT_SHOP);
+        stepsOf(of, model, fastenings(model.joints, model.parts, 'in', of), newJob('bench'));
       }),
       'whole plan ms': median(15, plan),
     };

@@ -1,4 +1,4 @@
-import { areasOf, finishingNeeds, type Areas } from './finishing';
+import { areasOf, finishingNeeds, finishingSteps, type Areas } from './finishing';
 import { blanksOf } from './milling';
 import { buildPiece, salvageFor, topCandidates, weightOf, type Joint, type Part } from './piece';
 import { buyingList, chooseBoards, type Boards, type BuyingList, type ChooseOptions, type SolveCache } from './buying';
@@ -8,7 +8,7 @@ import { saturdays, type BenchCalendar } from './calendar';
 import { findingsOf, type PieceFacts } from './checking';
 import { kerfFor, type Finding, type Job, type Piece } from './job';
 import { sizesOf, type HardwareNeed, type Nominal } from './stock';
-import { offcutUses, stepsOf, type OffcutUse, type Step } from './building';
+import { offcutUses, stepsOf, stuckByPegs, type OffcutUse, type Step } from './building';
 
 /** Everything that follows from a job. Always computed, never saved. */
 export type Plan = {
@@ -47,11 +47,11 @@ export const newPlanCache = (): PlanCache => ({ solved: new Map(), models: new M
 type Modelled = Omit<PieceFacts, 'steps'> & { readonly areas: Areas };
 
 /** The steps of a piece as built: worked out once for its joints and the shop. */
-function stepsFor(piece: Piece, { model, fastenings: made }: Modelled, { shop }: Job, { steps: known }: PlanCache) {
-  const key = JSON.stringify([shop, piece.first, piece.size]);
+function stepsFor(piece: Piece, { model, fastenings: made, areas }: Modelled, job: Job, { steps: known }: PlanCache) {
+  const key = JSON.stringify([job.shop, job.units, job.measured, piece.first, piece.size, piece.finish, piece.planed]);
   const before = known.get(made);
   if (before?.shop === key) return before.steps;
-  const steps = stepsOf(piece, model, made, shop);
+  const steps = stepsOf(piece, model, made, job, finishingSteps(piece, model.parts, areas));
   known.set(made, { shop: key, steps });
   return steps;
 }
@@ -82,7 +82,9 @@ function modelOf(piece: Piece, topNominal: Nominal, job: Job, known: PlanCache['
   const before = known.get(key);
   if (before) return { ...before, piece };
   const model = buildPiece(piece, topNominal, job.shop, job.units, sizesOf(job.measured), salvage);
-  const made = fastenings(model.joints, model.parts, job.units, piece, job.shop);
+  const pegged = fastenings(model.joints, model.parts, job.units, piece, job.shop);
+  const stuck = stuckByPegs(model, pegged, job.shop);
+  const made = stuck.size === 0 ? pegged : fastenings(model.joints, model.parts, job.units, piece, job.shop, stuck);
   const facts = { piece, model, parts: model.parts, fastenings: made, areas: areasOf(model.parts, made) };
   known.set(key, facts);
   return facts;

@@ -6,6 +6,7 @@ import { drawingStyles } from './styles/drawings';
 import { frameStyles } from './styles/frame';
 import { packetStyles } from './styles/packet';
 import { partsStyles } from './styles/parts';
+import { rehearseStyles } from './styles/rehearse';
 import { sillStyles } from './styles/sill';
 import { stageStyles } from './styles/stages';
 import { workStyles } from './styles/work';
@@ -19,6 +20,7 @@ export const styles: Interpolation<Theme> = [
   stageStyles,
   partsStyles,
   workStyles,
+  rehearseStyles,
   costStyles,
   drawingStyles,
   boardStyles,

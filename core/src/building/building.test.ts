@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { inches } from '../length';
-import { clampCount, DEFAULT_SHOP } from '../job';
+import { clampCount, DEFAULT_SHOP, newJob } from '../job';
 import { fastenings } from '../joinery';
 import { buildPiece, newPiece } from '../piece';
 import { plain } from '../words';
@@ -28,7 +28,7 @@ test('panels hold the open time and use every board once', () => {
 const stepsFor = (piece: Parameters<typeof buildPiece>[0], nominal: '1x8' | '2x8') => {
   const model = buildPiece(piece, nominal, DEFAULT_SHOP, 'in');
   const { parts, joints } = model;
-  return { parts, steps: stepsOf(piece, model, fastenings(joints, parts, 'in'), DEFAULT_SHOP) };
+  return { parts, steps: stepsOf(piece, model, fastenings(joints, parts, 'in'), newJob('j')) };
 };
 
 test('no part is "there" in a step before a step has handled it; ids are unique; clamps never exceed the shop', () => {
@@ -64,10 +64,11 @@ test('the words of a table worked out by hand', () => {
   const frame = words.find((text) => text.startsWith('Join the left end frame'))!;
   // Legs 34 1/2 long, frame 28 - 2 x 2 = 24 wide: the diagonal is 42.03, on the tape 42.
   expect(frame).toContain('about 42 each');
-  expect(frame).toContain('Lay a 1/2 spacer');
-  expect(frame).toContain('Drive 4 pocket screws 2 1/2 coarse, 2 each joint: E1 into L1 and L2');
+  expect(frame).toContain('Lay 2 spacers 1/2 thick');
+  expect(frame).toContain('E1 on the inside face of L1 and L2: flush with the top end and 1/2 from the outside edge');
+  expect(frame).toContain('Drive 4 pocket screws 2 1/2 coarse, E1 to L1 and L2');
   const legs = words.find((text) => text.startsWith('Glue up the legs'))!;
-  expect(legs).toContain('4 clamps each. You have 8: glue 2 at a time.');
+  expect(legs).toContain('4 clamps each, one every 10 or so: 2 at a time, 2 rounds.');
   expect(words.find((text) => text.startsWith('Join the end frames'))).toContain('about 59 1/16'); // 54 by 24
 });
 

@@ -1,38 +1,53 @@
 import type { Phrase } from '../words';
+import { wordsOf, type Operation } from '../work';
+import { cautionsFor, pickUpFor } from './views';
 import type { Step } from './step';
 
 /** A step before it has its ids; what is left out is empty. `after` names the steps that must be done, glue set. */
-export type Draft = Partial<Omit<Step, 'id' | 'piece' | 'actions' | 'title' | 'pause'>> & {
+export type Draft = Partial<Pick<Step, 'there' | 'puts' | 'makes' | 'noRoom' | 'stays' | 'spacers' | 'clamps' | 'diagonals' | 'sides' | 'wait' | 'adds'>> & {
   readonly name: string;
   readonly title: Phrase;
-  readonly does: readonly Phrase[];
+  readonly ops: readonly Operation[];
   readonly after?: readonly string[];
-};
+}; // prettier-ignore
 
 /** A draft with the minutes that pass idly before the next. */
 export type Scheduled = { readonly draft: Draft; readonly pause: number };
 
+/** Minutes to fetch and put away the parts and tools of a step. */
+const READY = 4;
+
+/** Minutes at work of a draft: those of its operations. */
+export const minutesOf = ({ ops }: Draft): number =>
+  Math.max(1, Math.round(READY + ops.reduce((sum, { minutes }) => sum + minutes, 0)));
+
+const distinct = (ids: readonly string[]): readonly string[] => [...new Set(ids)];
+
 export const finished = (piece: string, drafts: readonly Scheduled[]): readonly Step[] =>
-  drafts.map(({ draft: { name, does, title, after: _, ...rest }, pause }) => ({
-    adds: [],
-    there: [],
-    puts: [],
-    makes: [],
-    noRoom: [],
-    stays: null,
-    pickUp: [],
-    settings: [],
-    spacers: [],
-    clamps: 0,
-    diagonal: null,
-    sides: null,
-    cautions: [],
-    wait: 0,
-    ...rest,
-    pause,
-    work: Math.max(1, Math.round(rest.work ?? 10)),
-    title,
-    id: `${piece}.${name}`,
-    piece,
-    actions: does.map((text, at) => ({ id: `${piece}.${name}.${at + 1}`, text })),
-  }));
+  drafts.map(({ draft, pause }) => {
+    const { name, title, ops, after, ...rest } = draft;
+    void after;
+    return {
+      adds: distinct(ops.flatMap(({ on }) => on)),
+      there: [],
+      puts: [],
+      makes: [],
+      noRoom: [],
+      stays: null,
+      spacers: [],
+      clamps: 0,
+      diagonals: null,
+      sides: null,
+      wait: 0,
+      ...rest,
+      pause,
+      pickUp: pickUpFor(ops),
+      cautions: cautionsFor(ops),
+      work: minutesOf(draft),
+      title,
+      id: `${piece}.${name}`,
+      piece,
+      operations: ops,
+      actions: ops.map((operation) => ({ id: operation.id, text: wordsOf(operation) })),
+    };
+  });

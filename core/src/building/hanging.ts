@@ -1,74 +1,105 @@
-import { inches, type Length } from '../length';
-import type { Fastening } from '../joinery';
-import { boxOf, type JointKind, type Part } from '../piece';
-import { dim, listOf, say, strong, tag, type Bit, type Phrase } from '../words';
+import { inches, toInches, type Length } from '../length';
+import { boring, type Fastening, type Site3 } from '../joinery';
+import { boxOf, type Part } from '../piece';
+import { dim, listOf, say, strong, type Bit, type Phrase } from '../words';
+import { tagList, together, type Operation } from '../work';
+import { benchOf, operation, type Making } from './making';
 
-/**
- * How hinges, pins, slides and plates are set, for joints of one kind that are made at one time. Null for other hardware,
- * and where a place for its screws was not found.
- */
-export function hardwareActions(kind: JointKind, group: readonly Fastening[]): readonly Phrase[] | null {
-  if (group.some(({ shanks }) => shanks.length === 0)) return null;
-  switch (kind) {
-    case 'hinge':
-      return hingeActions(group);
-    case 'pins':
-      return [pinAction(group)];
-    case 'slide':
-      return slideActions(group);
-    case 'plate':
-      return [plateAction(group)];
-    default:
-      return null;
-  }
-}
+const tags = (parts: readonly Part[]): Phrase => tagList([...new Set(parts.map((part) => part.tag))]);
+const ofKind = (joints: readonly Fastening[], kind: Fastening['joint']['kind']) =>
+  joints.filter(({ joint }) => joint.kind === kind);
+const shanksIn = (group: readonly Fastening[]): number => group.reduce((sum, { shanks }) => sum + shanks.length, 0);
+
+const HINGE = 6;
+const SLIDE = 8;
+const PLATE = 5;
 
 /** Hinges by where they stand: their middles, and one screw a leaf until the gaps are right. */
-function hingeActions(group: readonly Fastening[]): readonly Phrase[] {
-  const rows = new Map<string, Fastening[]>();
-  for (const item of group) rows.set(item.hinges.join(), [...(rows.get(item.hinges.join()) ?? []), item]);
-  return [
-    ...[...rows.values()].map((alike) => {
-      const { hinges, from } = alike[0]!;
-      return say`Mark the middles of the hinges ${listOf(hinges.map((place): Bit => dim(place)))} from the ${from}: ${listOf(alike.map(({ drilled }): Bit => tag(drilled.tag)))}, then on ${listOf([...new Set(alike.map((item) => item.into.tag))].map((name): Bit => tag(name)))}, the door held in its place.`;
-    }),
-    say`Pilot every screw ${strong('1/16')} with a centring bit, drive one in each leaf, close, set the gaps, drive the others.`,
-  ];
+function hinges(group: readonly Fastening[], making: Making): readonly Operation[] {
+  if (group.length === 0) return [];
+  const rows = together(group, (item) => item.hinges.join());
+  const told = rows.map((alike) => {
+    const { hinges: places, from } = alike[0]!;
+    return say`${listOf(places.map((place): Bit => dim(place)))} from the ${from} on ${tags(alike.map(({ drilled }) => drilled))}, then on ${tags(alike.map(({ into }) => into))}, the door held in its place`;
+  });
+  const count = group.reduce((sum, item) => sum + item.hinges.length, 0);
+  const says = say`Mark the middles of the hinges: ${told.reduce((a, b) => say`${a}; ${b}`)}. Pilot every screw ${strong('1/16')} with a centring bit, drive one in each leaf, close, set the gaps, drive the others.`;
+  const does = { kind: 'hang' as const, joints: group.map(({ joint }) => joint.id), fastener: 'hinge' as const, size: '', count, says }; // prettier-ignore
+  return [operation(making, group[0]!.drilled.tag, does, group.map(({ drilled }) => drilled), HINGE * count, { tool: 'drill' })]; // prettier-ignore
 }
 
 /** How high a screw stands on the part it goes into, from its lower end. */
 const heightOn = (part: Part, z: number): Length => Math.round(z - boxOf(part).min[2]);
 
-/** Holes for the pins of loose shelves: how high, how far in, and how deep at most. */
-function pinAction(group: readonly Fastening[]): Phrase {
-  const shelves = [...new Map(group.map((item) => [item.drilled.id, item])).values()];
+/** Holes for the pins of loose shelves, bored before the uprights stand: how high, how far in, how deep at most. */
+export function pinHoles(making: Making): readonly Operation[] {
+  const group = ofKind(making.made, 'pins').filter(({ shanks }) => shanks.length > 0);
+  if (group.length === 0) return [];
   const deep = Math.min(...group.flatMap(({ shanks }) => shanks.map(({ length }) => length)));
-  const heights = shelves.map(
-    ({ drilled, into, shanks }) => say`${dim(heightOn(into, shanks[0]!.from[2]))} for ${tag(drilled.tag)}`,
+  const sites = group.flatMap(
+    (item) =>
+    item.shanks.map(({ from, direction }): Site3 => ({ part: item.into, other: item.drilled, at: from, direction, joint: item.joint.id })), // prettier-ignore
   );
-  const ins = group[0]!.shanks[0]!.position;
-  const holes = group.reduce((sum, { shanks }) => sum + shanks.length, 0);
-  return say`Bore ${strong(holes)} holes ${strong('1/4')} for the pins, ${dim(deep)} deep and no deeper (tape on the bit), ${dim(ins)} in from the front and the back of the shelf: ${listOf(heights)}, from the lower end of the upright. One strip of wood with the holes in it serves both sides.`;
+  const bits = [{ bit: { name: '1/4', across: inches(1 / 4) }, deep, as: 'hole' as const }];
+  return boring(sites, bits, 'shelf pins, no deeper', group, benchOf(making, 'early'), { name: 'pins' });
+}
+
+function pins(group: readonly Fastening[], making: Making): readonly Operation[] {
+  const count = shanksIn(group);
+  if (count === 0) return [];
+  const says = say`Push ${strong(count)} shelf pins into their holes, all of one shelf level.`;
+  return [operation(making, group[0]!.drilled.tag, { kind: 'hang', joints: group.map(({ joint }) => joint.id), fastener: 'shelf-pin', size: '', count, says }, group.map(({ drilled }) => drilled), 1)]; // prettier-ignore
 }
 
 /** Slides by how high they stand on what they are screwed to. */
-function slideActions(group: readonly Fastening[]): readonly Phrase[] {
-  const rows = new Map<Length, Fastening[]>();
-  for (const item of group) {
-    const height = heightOn(item.into, item.shanks[0]!.from[2]);
-    rows.set(height, [...(rows.get(height) ?? []), item]);
-  }
-  return [...rows].map(([height, items]) => {
-    const [from, into] = [items.map(({ drilled }) => drilled.tag), items.map((item) => item.into.tag)].map((names) => listOf([...new Set(names)].map((name): Bit => tag(name)))); // prettier-ignore
-    return say`Fix the slides, a screw in each slot first: their middle ${dim(height)} up from the lower edge of ${into!}, and at half the height of ${from!}.`;
+function slides(group: readonly Fastening[], making: Making): readonly Operation[] {
+  const rows = together(group, ({ into, shanks, drilled }) => `${shanks[0] ? heightOn(into, shanks[0].from[2]) : ''} ${drilled.length}`); // prettier-ignore
+  return rows.map((items) => {
+    const { into, shanks, drilled } = items[0]!;
+    const where = shanks[0] ? say`their middle ${dim(heightOn(into, shanks[0].from[2]))} up from the lower edge of ${tags(items.map((item) => item.into))}, and at half the height of ${tags(items.map((item) => item.drilled))}` : say`level and parallel`; // prettier-ignore
+    const says = say`Screw the slides on level and parallel, a screw in each slot first, front ends flush with the front: ${where}. Run the box in and out, then drive the other screws.`;
+    const count = Math.ceil(items.length / 2);
+    const does = { kind: 'hang' as const, joints: items.map(({ joint }) => joint.id), fastener: 'slide' as const, size: String(Math.round(toInches(drilled.length))), count, says }; // prettier-ignore
+    return operation(making, `slide-${drilled.tag}`, does, items.map((item) => item.drilled), SLIDE * count, { tool: 'drill' }); // prettier-ignore
   });
 }
 
-/** Plates of bought legs: the longest screw that stays inside. */
-function plateAction(group: readonly Fastening[]): Phrase {
-  const length = Math.min(...group.flatMap(({ shanks }) => shanks.map((shank) => shank.length)));
-  const legs = listOf(group.map(({ drilled }): Bit => tag(drilled.tag)));
-  return say`Screw the plates of ${legs} on, screws no longer than ${dim(length + PLATE)} through the plate: longer ones come out on top.`;
-}
 /** A plate is about so thick. */
-const PLATE: Length = inches(1 / 8);
+const PLATE_THICK: Length = inches(1 / 8);
+
+/** Plates of bought legs: the longest screw that stays inside. */
+function plates(group: readonly Fastening[], making: Making): readonly Operation[] {
+  if (group.length === 0) return [];
+  const length = Math.min(...group.flatMap(({ shanks }) => shanks.map((shank) => shank.length)), inches(3 / 4));
+  const legs = group.map(({ drilled }) => drilled);
+  const says = say`Screw the plates of ${tags(legs)} on, screws no longer than ${dim(length + PLATE_THICK)} through the plate: longer ones come out on top.`;
+  return [operation(making, legs[0]!.tag, { kind: 'hang', joints: group.map(({ joint }) => joint.id), fastener: null, size: '', count: 0, says }, legs, PLATE * legs.length, { tool: 'drill' })]; // prettier-ignore
+}
+
+/** How hinges, pins, slides and plates of some joints are set. */
+export const hanging = (joints: readonly Fastening[], making: Making): readonly Operation[] => [
+  ...hinges(ofKind(joints, 'hinge'), making),
+  ...pins(ofKind(joints, 'pins'), making),
+  ...slides(ofKind(joints, 'slide'), making),
+  ...plates(ofKind(joints, 'plate'), making),
+];
+
+/** Hardware that no joint brings: pulls on fronts and doors, stays of what drops. */
+export function fittings({ model, ...making }: Making): readonly Operation[] {
+  const of = (kind: 'pull' | 'stay') => model.needs.filter((need) => need.kind === kind).reduce((sum, need) => sum + need.count, 0); // prettier-ignore
+  const [pulls, stays] = [of('pull'), of('stay')];
+  const on = model.parts.filter(({ role, name }) => role === 'door' || name === 'applied front');
+  const all = { ...making, model };
+  return [
+    ...(pulls > 0
+      ? [
+          operation(all, 'pulls', { kind: 'fit hardware', fastener: 'pull', size: '', count: pulls, says: say`Fit the ${strong(pulls)} pulls to ${tags(on)}: mark the middle of the front, bore from outside with a block held behind, so that nothing tears out.` }, on, 5 * pulls, { tool: 'drill' }), // prettier-ignore
+        ]
+      : []),
+    ...(stays > 0
+      ? [
+          operation(all, 'stays', { kind: 'fit hardware', fastener: 'stay', size: '', count: stays, says: say`Fit the ${strong(stays)} stays: one end on the front, one on the side, so that they are stretched when the front lies level. Their maker's sheet says how far from the hinge.` }, on, 8 * stays, { tool: 'drill' }), // prettier-ignore
+        ]
+      : []),
+  ];
+}

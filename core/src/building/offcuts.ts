@@ -1,6 +1,6 @@
 import { inches, type Length } from '../length';
 import { KEEP_OFFCUT, type Board } from '../buying';
-import { BLOCK as CORNER_BLOCK, plugsFor, type Fastening } from '../joinery';
+import { BLOCK as CORNER_BLOCK, boughtFor, type Fastening } from '../joinery';
 import type { Piece } from '../job';
 import type { Part, PieceModel } from '../piece';
 import { isSheet } from '../stock';
@@ -86,7 +86,7 @@ const PLUGS: Length = inches(6);
 /** Corner blocks that joints ask for, and plugs of the very wood they are set in. */
 function blocksAndPlugsOf({ piece, fastenings }: Made): readonly Want[] {
   const blocks = fastenings.filter(({ by }) => by === 'corner block');
-  const plugged = fastenings.filter((item) => plugsFor(item)?.kind === 'plug');
+  const plugged = fastenings.filter((item) => boughtFor(item).some(({ kind }) => kind === 'plug'));
   const plugs = plugged.reduce((sum, { positions }) => sum + positions.length, 0) * piece.copies;
   const woods = new Set(plugged.flatMap(({ drilled, into }) => [drilled.material, into.material]));
   const wants: Want[] = [];

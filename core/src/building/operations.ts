@@ -1,6 +1,8 @@
 import type { Shop } from '../job';
-import type { Fastening } from '../joinery';
+import { WAYS_TO_JOIN, type Fastening } from '../joinery';
 import type { Assembly, Part, PieceModel } from '../piece';
+import { dot } from '../solid';
+import { say } from '../words';
 import { orderOf, type Body, type Placing } from './order';
 
 /** Parts and assemblies that become one, in the order they are put on. */
@@ -15,13 +17,26 @@ export type Operation = {
   readonly origin: ReadonlyMap<string, Assembly>;
   /** Boards of one assembly joined edge to edge and nothing else: glued in panels. */
   readonly panel: boolean;
+  /** What only lies on the rest: laid on last, once the piece stands. */
+  readonly laid: boolean;
 };
 
-/** Boards of one assembly joined edge to edge and nothing else. */
-const isPanel = (parts: readonly Part[], joints: readonly Fastening[]): boolean =>
+/** Parts that nothing fixes: tiles, a stone top. They are laid on once the piece stands. */
+export function laidParts({ parts, joints }: Pick<PieceModel, 'parts' | 'joints'>): ReadonlySet<string> {
+  const lies = ({ kind }: PieceModel['joints'][number]) => kind === 'rest';
+  const moved = new Set(joints.filter(({ apart }) => apart).flatMap(({ drilled, into }) => [drilled, into])); // prettier-ignore
+  const isLaid = ({ id, loose }: Part) => {
+    const own = joints.filter(({ drilled, into }) => drilled === id || into === id);
+    return !loose && !moved.has(id) && own.length > 0 && own.every(lies);
+  };
+  return new Set(parts.filter(isLaid).map(({ id }) => id));
+}
+
+/** Boards of one assembly side by side, joined edge to edge and nothing else. */
+export const isPanel = (parts: readonly Part[], joints: readonly Pick<Fastening, 'joint'>[]): boolean =>
   parts.length > 1 &&
   joints.length === parts.length - 1 &&
-  parts.every((part) => part.trimmedLater) &&
+  parts.every((part) => part.trimmedLater && Math.abs(dot(part.frame.u, parts[0]!.frame.u)) > 0.999) &&
   joints.every(({ joint }) => joint.kind === 'edge' || joint.kind === 'lamination');
 
 /** How far an order is from one that works: no way in weighs most, then no room for a driver, then nothing to hold it. */
@@ -42,11 +57,12 @@ const MOST_OPENED = 4;
  */
 export function operationsOf(model: PieceModel, made: readonly Fastening[], shop: Shop): readonly Operation[] {
   const byId = new Map(model.parts.map((part) => [part.id, part]));
+  const laid = laidParts(model);
   const held = new Map<string, readonly Part[]>();
   let operations: Operation[] = [];
   const by = new Map<string, readonly string[]>();
   for (const assembly of model.assemblies) {
-    const own = assembly.parts.map((id) => byId.get(id)!);
+    const own = assembly.parts.filter((id) => !laid.has(id)).map((id) => byId.get(id)!);
     const groups = assembly.from.map((id) => held.get(id)!).filter((group) => group.length > 0);
     const all = [...groups.flat(), ...own];
     held.set(assembly.id, all);
@@ -67,11 +83,55 @@ export function operationsOf(model: PieceModel, made: readonly Fastening[], shop
     const origin = new Map(bodies.map((body) => [body[0]!.id, assembly]));
     const panel = groups.length === 0 && isPanel(own, joints);
     const placings = panel ? [] : orderOf(bodies, joints, shop.drivers);
-    const operation = { assembly, from: sources, bodies, joints, placings, origin, panel };
+    const operation = { assembly, from: sources, bodies, joints, placings, origin, panel, laid: false };
     const { opened, absorbed } = panel ? { opened: operation, absorbed: new Set<string>() } : openedFor(operation, operations, shop); // prettier-ignore
     operations = [...operations.filter((other) => !absorbed.has(other.assembly.id)), opened];
   }
-  return operations;
+  return [...operations, ...layingOn(model, made, laid, operations, shop)];
+}
+
+/**
+ * Joints, by id, that pegs keep from closing: in the best order there is, their parts would have to come in along two
+ * lines at once.
+ */
+export function stuckByPegs(model: PieceModel, made: readonly Fastening[], shop: Shop): ReadonlySet<string> {
+  const pegged = ({ by, shanks }: Fastening) => by !== 'hardware' && by !== 'nothing' && WAYS_TO_JOIN[by].straight && shanks.length > 0; // prettier-ignore
+  if (!made.some(pegged)) return new Set();
+  const stuck = operationsOf(model, made, shop).flatMap(({ placings }) => placings.slice(1).filter(({ way }) => way === null)); // prettier-ignore
+  return new Set(stuck.flatMap(({ joints }) => joints.filter(pegged).map(({ joint }) => joint.id)));
+}
+
+/** What is laid on last: on all that is made by then, the lowest first. */
+function layingOn(
+  { parts, assemblies }: PieceModel,
+  made: readonly Fastening[],
+  laid: ReadonlySet<string>,
+  operations: readonly Operation[],
+  shop: Shop,
+): readonly Operation[] {
+  if (laid.size === 0) return [];
+  const joints = made.filter(({ drilled, into }) => laid.has(drilled.id) || laid.has(into.id));
+  const used = new Set(operations.flatMap(({ from }) => from));
+  const stands = operations.filter(({ assembly }) => !used.has(assembly.id)).map(({ bodies }) => bodies.flat());
+  const loose = parts.filter(({ id }) => laid.has(id));
+  const alone = parts.filter(
+    (part) => !part.loose && !laid.has(part.id) && !stands.some((body) => body.includes(part)),
+  );
+  const bodies: readonly Body[] = [...stands, ...alone.map((part) => [part]), ...loose.map((part) => [part])];
+  const notes = assemblies.filter((assembly) => assembly.parts.some((id) => laid.has(id))).flatMap(({ notes: own }) => own); // prettier-ignore
+  const assembly: Assembly = { id: 'lay', title: say`Lay on what is not fixed`, parts: [...laid], from: [], notes, spacers: [] }; // prettier-ignore
+  return [
+    {
+      assembly,
+      from: operations.filter((one) => !used.has(one.assembly.id)).map((one) => one.assembly.id),
+      bodies,
+      joints,
+      placings: orderOf(bodies, joints, shop.drivers),
+      origin: new Map(bodies.map((body) => [body[0]!.id, assembly])),
+      panel: false,
+      laid: true,
+    },
+  ];
 }
 
 /** An operation that has no good order, with one after the other of what comes into it taken apart: the best found. */

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { inches } from '../length';
-import { clampCount, DEFAULT_SHOP, type Piece, type Shop } from '../job';
+import { clampCount, DEFAULT_SHOP, newJob, type Piece, type Shop } from '../job';
 import { fastenings, WAYS_FOR, type Fastening } from '../joinery';
 import { buildPiece, FAMILIES, newPiece, pieceFrom, refusal, STARTS, topCandidates, TOPS, type Family, type Top } from '../piece'; // prettier-ignore
 import { mended, piecesOf } from '../testing/pieces';
@@ -10,7 +10,7 @@ import { faultsOfOrder, rackOf, stepsOf, type Step } from './index';
 const made = (piece: Piece, shop = DEFAULT_SHOP) => {
   const model = buildPiece(piece, topCandidates(piece)[0]!, shop, 'in');
   const joints = fastenings(model.joints, model.parts, 'in', piece, shop);
-  return { model, joints, steps: stepsOf(piece, model, joints, shop) };
+  return { model, joints, steps: stepsOf(piece, model, joints, { ...newJob('j'), shop }) };
 };
 const faults = (piece: Piece, change: (steps: readonly Step[]) => readonly Step[]) => {
   const { model, joints, steps } = made(piece);
@@ -210,7 +210,8 @@ describe('an order that is wrong on purpose is refused, with the reason', () => 
 });
 
 test('base first puts the frames before the top; top first the other way round', () => {
-  const order = (first: Piece['first']) => made({ ...newPiece('t', 'standing'), first }).steps.map(({ id }) => id);
+  const order = (first: Piece['first']) =>
+    made({ ...newPiece('t', 'standing'), choices: { legs: '4x4' }, first }).steps.map(({ id }) => id);
   const before = (list: readonly string[], a: string, b: string) => list.indexOf(`t.${a}`) < list.indexOf(`t.${b}`);
   expect(before(order('base'), 'end-1', 'arrange-top')).toBe(true);
   expect(before(order('top'), 'arrange-top', 'end-1')).toBe(true);

@@ -1,7 +1,7 @@
 import type { Shop } from '../job';
-import { driverFor, roomBehind, standingRound, type Driver, type Fastening } from '../joinery';
+import { driverFor, roomBehind, standingRound, WAYS_TO_JOIN, type Driver, type Fastening } from '../joinery';
 import { solidOf, type Part } from '../piece';
-import { blocks, norm, sub, through, times, type Solid, type Vec } from '../solid';
+import { blocks, dot, norm, sub, through, times, type Solid, type Vec } from '../solid';
 
 /** Parts that are one piece by now: a part alone, or what was put together before. */
 export type Body = readonly Part[];
@@ -51,10 +51,27 @@ export function accessTo(joint: Fastening, there: readonly Part[], drivers: Shop
 
 const solids = (body: Body): readonly Solid[] => body.map(solidOf);
 
+/**
+ * The lines along which pegs let a body come in: a dowel or a loose tenon lets its joint close along its own line only.
+ * One for each such joint; none for what has no pegs.
+ */
+function lines(body: Body, joints: readonly Fastening[]): readonly Vec[] {
+  const own = new Set(body.map(({ id }) => id));
+  return joints.flatMap(({ by, shanks, closes, drilled }) =>
+    by !== 'hardware' && by !== 'nothing' && WAYS_TO_JOIN[by].straight && shanks.length > 0 && closes
+      ? [own.has(drilled.id) ? closes : times(closes, -1)]
+      : [],
+  );
+}
+/** Two directions within this of each other, as a cosine, are one line to a peg. */
+const SAME_LINE = 0.999;
+
 /** The first straight way by which a body can come to so much that is there; null for none. From above first. */
 export function freeWay(body: Body, there: readonly Part[], joints: readonly Fastening[]): Vec | null {
   const [own, others] = [solids(body), solids(there)];
+  const pegged = lines(body, joints);
   const free = (way: Vec) => {
+    if (pegged.some((line) => dot(line, way) < SAME_LINE)) return false;
     const out = times(way, -1);
     return !own.some((moving) => others.some((still) => blocks(moving, still, out)));
   };

@@ -1,120 +1,124 @@
 import { inches } from '../length';
-import { clampsOver, type Shop } from '../job';
-import type { Fastening } from '../joinery';
+import { able, clampsOver, WAYS } from '../job';
+import { blankOf, leftOn } from '../milling';
 import type { Part } from '../piece';
-import { dim, say, strong } from '../words';
+import { say } from '../words';
+import { sizesOf } from '../stock';
+import { several, tagList, together, type Operation } from '../work';
 import { CLAMP_MINUTES, clampsAlong } from './clamping';
 import type { Draft } from './draft';
-import { GLASSES, GLUE_RAGS, places, SAW, screwsOf, idsOf, tagsOf } from './phrases';
-import { alike, needsShaping, shapingActions } from './shaping';
+import { operation, prepared, stageOf, type Making } from './making';
+import { shapingOperations } from './shaping';
 
-/** Minutes for one pocket drilled, one board handled, one part shaped. Typical for one person who is not hurried. */
-const POCKET = 1;
-const HANDLE = 3;
-const SHAPE = 6;
+const PLANE = 4;
+const GLUE = 10;
+const TRIM = 6;
+const RIP = 4;
+/** What one pass of a bench-top planer takes at most. */
+const ONE_PASS = inches(1 / 32);
 
-/** Glue-ups of boards face to face, alike ones together, and the cut to length after. */
-export function laminationSteps(parts: readonly Part[], shop: Shop): readonly Draft[] {
-  return alike(parts.filter((part) => part.plies > 1)).flatMap((group, at): readonly Draft[] => {
+const own = ({ model }: Making): readonly Part[] =>
+  model.parts.filter((part) => !part.loose && part.bought === null && part.material !== 'bought');
+
+const blankFor = (part: Part, { piece, shop, measured }: Making) => blankOf(part, piece, shop, sizesOf(measured));
+
+/** Boards planed to their thickness, all of one at one setting. */
+function planeSteps(making: Making): readonly Draft[] {
+  const rows = own(making).flatMap((part) => {
+    const plane = blankFor(part, making)?.plane;
+    return plane ? [{ part, plane }] : [];
+  });
+  const ops = together(rows, ({ plane }) => `${plane.to} ${plane.each}`).map((group) => {
+    const { plane, part } = group[0]!;
+    const passes = Math.max(1, Math.ceil(plane.each / ONE_PASS));
+    const tool = making.shop.tools.includes('planer') ? ('planer' as const) : null;
+    return operation(making, part.tag, { kind: 'plane', ...plane, passes }, group.map((one) => one.part), PLANE * group.length, { tool }); // prettier-ignore
+  });
+  return ops.length > 0 ? [{ name: 'plane', title: say`Plane the boards`, ops }] : [];
+}
+
+/** Glue-ups of boards face to face, alike ones together, then ripped clean where that is wished, and cut to length. */
+function laminationSteps(making: Making): readonly Draft[] {
+  const plied = own(making).filter((part) => part.plies > 1);
+  const groups = together(plied, ({ name, length, width, thickness, plies }) => [name, length, width, thickness, plies].join()); // prettier-ignore
+  return groups.flatMap((group, at): readonly Draft[] => {
     const part = group[0]!;
-    const have = clampsOver(shop, part.thickness);
+    const have = clampsOver(making.shop, part.thickness);
     const each = Math.min(have, clampsAlong(part.length));
-    const together = Math.max(1, Math.min(group.length, Math.floor(have / Math.max(1, each))));
+    const beside = Math.max(1, Math.min(group.length, Math.floor(have / Math.max(1, each))));
+    const rounds = Math.ceil(group.length / beside);
     const name = at === 0 ? '' : `-${at + 1}`;
-    const several = `${part.name}s`;
+    const rip = blankFor(part, making)?.rip ?? null;
+    const ripTool = WAYS.rip.find((way) => able(making.shop.tools, [way]))?.[0] ?? null;
+    const tool = WAYS.angle.find((way) => able(making.shop.tools, [way]))?.[0] ?? null;
+    const { extra } = leftOn(part, making.piece, making.shop);
+    const laminate = { kind: 'laminate' as const, plies: part.plies, each, together: beside, noun: part.name, rounds };
     return [
       {
         name: `glue-legs${name}`,
-        title: say`Glue up the ${several} ${tagsOf(group)}`,
-        adds: idsOf(group),
-        does: [
-          say`Pair the boards so that bows face each other and the best faces look out.`,
-          say`Spread glue on both faces, thin and whole. Bring the boards together with one long edge flush.`,
-          say`Clamp every ${dim(inches(10))} or so, ${strong(each)} clamps each. You have ${strong(have)}: glue ${strong(together)} at a time.`,
-          GLUE_RAGS,
-        ],
-        pickUp: say`${strong(group.length * part.plies)} boards · glue and a roller · ${strong(Math.min(have, each * together))} clamps`,
-        clamps: Math.min(have, each * together),
-        work: group.length * 10,
-        wait: CLAMP_MINUTES * Math.ceil(group.length / together),
+        title: say`Glue up the ${several(part.name)} ${tagList(group.map(({ tag }) => tag))}`,
+        ops: [operation(making, part.tag, laminate, group, GLUE * group.length)],
+        clamps: Math.min(have, each * beside),
+        wait: CLAMP_MINUTES * rounds,
       },
       {
         name: `trim-legs${name}`,
         after: [`glue-legs${name}`],
-        title: say`Cut the ${several} to length`,
-        adds: idsOf(group),
-        does: [
-          say`Square one end of each, or cut it to its angle.`,
-          say`Set the stop at ${dim(part.length)} and cut all ${strong(group.length)} without moving it.`,
-          say`Each is ${dim(part.width)} by ${dim(part.thickness)}. If the section comes out thicker, what joins it is shorter: measure, do not assume.`,
+        title: say`Cut the ${several(part.name)} to size`,
+        ops: [
+          ...(rip ? [operation(making, part.tag, { kind: 'rip', to: rip.to, from: rip.from, passes: rip.why === 'square edges' ? [rip.from - Math.round((rip.from - rip.to) / 2), rip.to] : [rip.to] }, group, RIP * group.length, { tool: ripTool })] : []), // prettier-ignore
+          operation(making, part.tag, { kind: 'trim', to: part.length, off: Math.round(extra / 2), why: 'long' }, group, TRIM * group.length, { tool }), // prettier-ignore
         ],
-        pickUp: say`${tagsOf(group)} · saw with a stop at ${dim(part.length)} · square`,
-        cautions: [SAW],
-        work: group.length * 6,
       },
     ];
   });
 }
 
-/** Angles, laps, notches, grooves and holes, before anything is joined. What is cut to fit waits for its place. */
-export function shapingStep(parts: readonly Part[]): readonly Draft[] {
-  const shaped = parts.filter((part) => needsShaping(part) && part.fit === null && !part.trimmedLater);
-  if (shaped.length === 0) return [];
-  return [
-    {
-      name: 'shape',
-      title: say`Cut angles, laps and grooves`,
-      adds: idsOf(shaped),
-      does: [
-        ...shapingActions(shaped),
-        say`Lay each part on its full-size template from Parts before and after: a traced line needs no arithmetic.`,
-      ],
-      pickUp: say`${tagsOf(shaped)} · templates · square and bevel gauge`,
-      cautions: [SAW, say`Clamp small parts; never hold them by hand at the blade.`],
-      work: SHAPE * shaped.length,
-    },
-  ];
+/** Parts that are longer than they will be and that nothing else shortens: snipe, and boards of a top that is one board. */
+function trimSteps(making: Making): readonly Draft[] {
+  const long = own(making)
+    .filter((part) => part.plies === 1 && part.fit === null && !making.panelOf.has(part.id))
+    .map((part) => ({ part, ...leftOn(part, making.piece, making.shop) }))
+    .filter(({ extra }) => extra > 0);
+  const tool = WAYS.angle.find((way) => able(making.shop.tools, [way]))?.[0] ?? null;
+  const ops = together(long, ({ part, extra, extraFor }) => `${part.length} ${extra} ${extraFor}`).map((group) => {
+    const { part, extra, extraFor } = group[0]!;
+    const why = extraFor === 'cutting off the snipe' ? ('snipe' as const) : ('long' as const);
+    return operation(making, part.tag, { kind: 'trim', to: part.length, off: Math.round(extra / 2), why }, group.map((one) => one.part), TRIM * group.length, { tool }); // prettier-ignore
+  });
+  return ops.length > 0 ? [{ name: 'trim', title: say`Cut to length`, after: ['plane'], ops }] : [];
 }
 
-export const pocketed = (made: readonly Fastening[]) =>
-  made.filter((item) => item.by === 'pocket screws' && item.positions.length > 0);
+/** Ends that the saw slanted as it cut a part out of its board. */
+export const isSawn =
+  (making: Making) =>
+  (part: Part): boolean =>
+    (blankFor(part, making)?.ends ?? null) !== null;
 
-/** Pockets in all parts that are cut by now, by jig setting. */
-export function pocketStep(made: readonly Fastening[]): readonly Draft[] {
-  const now = pocketed(made).filter((item) => item.drilled.fit === null);
-  if (now.length === 0) return [];
-  const settings = [...new Set(now.map(({ jig }) => jig))];
-  const parts = [...new Set(now.map((item) => item.drilled))];
-  const rows = new Map<string, { item: Fastening; drilled: Part[]; count: number }>();
-  for (const item of now) {
-    const key = [item.joint.kind, item.face, item.jig, item.positions.join()].join();
-    const row = rows.get(key) ?? { item, drilled: [], count: 0 };
-    if (!row.drilled.includes(item.drilled)) row.drilled.push(item.drilled);
-    rows.set(key, { ...row, count: row.count + 1 });
-  }
-  return [
-    {
-      name: 'pockets',
-      title: say`Drill the pockets`,
-      adds: idsOf(parts),
-      does: [
-        ...settings.map((jig) => say`Set jig and drill collar for ${dim(jig)} stock.`),
-        ...[...rows.values()].map(({ item, drilled }) => {
-          const where =
-            item.joint.kind === 'edge'
-              ? say`along the edge that meets the next board: ${places(item.positions)} from the left end`
-              : item.joint.kind === 'rail end'
-                ? say`${strong(item.positions.length)} pockets in each end: ${places(item.positions)} from the top edge`
-                : say`up through the top edge: ${places(item.positions)} from the near end`;
-          return say`${tagsOf(drilled)}, ${item.face === 'inside' ? 'inside face' : item.face}, ${where}.`;
-        }),
-        say`Try the setting on an offcut first: the screw must not come through.`,
-      ],
-      pickUp: say`pocket jig, step bit, collar · clamp · ${tagsOf(parts)}`,
-      settings: settings.map((jig) => say`Jig and collar at ${dim(jig)}`),
-      cautions: [GLASSES],
-      clamps: 1,
-      work: POCKET * screwsOf(now) + HANDLE * parts.length,
-    },
-  ];
+/**
+ * All that is done to parts before anything is joined, in the order that it can be done.
+ *
+ * @param pins holes for shelf pins.
+ */
+export function preparingSteps(making: Making, pins: readonly Operation[] = []): readonly Draft[] {
+  const early = own(making).filter((part) => stageOf(making, part, null) === 'early');
+  const shaping = shapingOperations(early, making, isSawn(making));
+  const holes = [...prepared(making, making.made, 'early'), ...pins];
+  const sized = [...laminationSteps(making), ...trimSteps(making)];
+  const names = sized.map(({ name }) => name);
+  const shape: readonly Draft[] =
+    shaping.length > 0 ? [{ name: 'shape', title: say`Cut angles, laps and grooves`, after: ['plane', ...names], ops: shaping }] : []; // prettier-ignore
+  const bored: readonly Draft[] =
+    holes.length > 0 ? [{ name: 'pockets', title: say`${holeTitle(holes)}`, after: ['plane', ...names, 'shape'], ops: holes }] : []; // prettier-ignore
+  return [...planeSteps(making), ...sized.map((draft) => ({ ...draft, after: [...(draft.after ?? []), 'plane'] })), ...shape, ...bored]; // prettier-ignore
 }
+
+export const holeTitle = (holes: readonly Operation[]): string => {
+  const kinds = new Set(holes.map(({ kind }) => kind));
+  const words = [
+    ...(kinds.has('pocket') ? ['pockets'] : []),
+    ...(kinds.has('bore') || kinds.has('elongate') ? ['holes'] : []),
+    ...(kinds.has('slot') ? ['slots'] : []),
+  ];
+  return `Drill ${words.length > 2 ? `${words.slice(0, -1).join(', ')} and ${words.at(-1)!}` : words.join(' and ')}`;
+};

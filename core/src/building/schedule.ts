@@ -1,11 +1,11 @@
-import type { Draft, Scheduled } from './draft';
+import { minutesOf, type Draft, type Scheduled } from './draft';
 
 /**
  * Steps in the order one person does them: the earliest named that is ready, whose glue has set and for which there are
  * clamps; while all wait, so does the person. What is in clamps gives them back when its time is over.
  *
  * @param drafts in the order that is preferred; each names those it comes after.
- * @param clamps all there are.
+ * @param clamps all there are; what asks for more gets these.
  */
 export function schedule(drafts: readonly Draft[], clamps: number): readonly Scheduled[] {
   const settled = new Map<string, number>();
@@ -22,11 +22,10 @@ export function schedule(drafts: readonly Draft[], clamps: number): readonly Sch
     const open = here.length > 0 ? here : ready.length > 0 ? ready : left.slice(0, 1);
     const dry = ({ after = [] }: Draft) => after.every((name) => (settled.get(name) ?? 0) <= now);
     const free = clamps - holding.reduce((sum, one) => sum + (one.until > now ? one.clamps : 0), 0);
-    const next = open.find((draft) => dry(draft) && (draft.clamps ?? 0) <= free);
+    const next = open.find((draft) => dry(draft) && Math.min(draft.clamps ?? 0, clamps) <= free);
     if (!next) {
       const times = [...holding.map(({ until }) => until), ...settled.values()].filter((time) => time > now);
       const until = Math.min(...times);
-      if (!Number.isFinite(until)) throw new Error(`${open[0]!.name} asks for more clamps than there are`);
       const last = order.at(-1);
       if (last) last.pause += until - now;
       now = until;
@@ -34,7 +33,7 @@ export function schedule(drafts: readonly Draft[], clamps: number): readonly Sch
     }
     left.splice(left.indexOf(next), 1);
     order.push({ draft: next, pause: 0 });
-    now += Math.max(1, Math.round(next.work ?? 10));
+    now += minutesOf(next);
     const wait = next.wait ?? 0;
     settled.set(next.name, now + wait);
     if (wait > 0) holding.push({ until: now + wait, clamps: next.clamps ?? 0 });

@@ -1,23 +1,30 @@
-import { angled, edgeLength, shortLength, type Cutout, type Part } from '../piece';
-import { dim, listOf, say, strong, type Phrase } from '../words';
-import { degreesText, tagsOf } from './phrases';
+import { able, WAYS } from '../job';
+import { middleOfParts } from '../joinery';
+import { angled, shortLength, type Part } from '../piece';
+import {
+  cutoutName,
+  degreesText,
+  isPloughed,
+  named,
+  several,
+  tagList,
+  tellCuts,
+  together,
+  told,
+  type Operation,
+  type PartSide,
+  type Teller,
+} from '../work';
+import { dim, plain, say, strong, type Phrase } from '../words';
+import { operation, type Making } from './making';
 
-const sameShape = (part: Part): string =>
-  JSON.stringify([
-    part.name,
-    part.length,
-    part.width,
-    part.thickness,
-    part.ends,
-    part.cuts.map(({ kind, axis }) => [kind, axis]),
-  ]);
+/** Minutes to cut a pair of ends, a cut-out, an outline. Typical for one person who is not hurried. */
+const ENDS = 4;
+const CUT = 6;
+const OUTLINE = 15;
 
-/** Parts of one shape together, in order. */
-export function alike(parts: readonly Part[]): readonly (readonly Part[])[] {
-  const groups = new Map<string, Part[]>();
-  for (const part of parts) groups.set(sameShape(part), [...(groups.get(sameShape(part)) ?? []), part]);
-  return [...groups.values()];
-}
+/** Cut-outs of a part in order: what is ploughed comes before its ends are slanted, the others after. */
+export type When = 'square' | 'shaped';
 
 /** How the ends of a part are cut, in words: angles, and which way they slant. */
 export function endsInWords(part: Part): Phrase | null {
@@ -30,63 +37,122 @@ export function endsInWords(part: Part): Phrase | null {
     ]
       .filter((text) => text !== '')
       .join(' and ') || 'square';
-  const along = edgeLength(part);
-  if (along !== null)
-    return say`both ends ${strong(angle(left))}, slanting the same way: ${dim(along)} along each edge`;
-  const short = shortLength(part);
   const both =
     angle(left) === angle(right)
       ? say`both ends ${strong(angle(left))}`
       : say`one end ${strong(angle(left))}, the other ${strong(angle(right))}`;
-  return say`${both}: ${dim(part.length)} long point to long point, ${dim(short)} between the short points`;
+  const parallel = left.mitre === right.mitre && left.bevel === right.bevel;
+  return say`${both}${parallel ? ', slanting the same way' : ''}: ${dim(part.length)} long point to long point, ${dim(shortLength(part))} between the short points`;
 }
 
-const KIND_WORDS: Readonly<Record<Cutout['kind'], string>> = {
-  lap: 'half lap',
-  notch: 'notch',
-  groove: 'groove',
-  rebate: 'rebate',
-  dado: 'dado',
-  hole: 'hole',
-  relief: 'relief',
-  corner: 'clipped corner',
-  mortise: 'mortise',
-  tenon: 'tenon cut',
-};
+const tellerOf = ({ model, units }: Pick<Making, 'model' | 'units'>): Teller => ({ units, middle: middleOfParts(model.parts) }); // prettier-ignore
 
-/** The cut-outs of a part in words, those of one kind counted. */
-export function cutsInWords(part: Part): Phrase | null {
-  if (part.cuts.length === 0) return null;
-  const kinds = [...new Set(part.cuts.map(({ kind }) => kind))];
-  return listOf(
-    kinds.map((kind) => {
-      const of = part.cuts.filter((cut) => cut.kind === kind);
-      const fors = [...new Set(of.map((cut) => cut.for).filter((name) => name !== null))];
-      const words =
-        of.length === 1
-          ? `a ${KIND_WORDS[kind]}`
-          : `${of.length} ${KIND_WORDS[kind]}${kind === 'relief' ? 's' : kind === 'notch' ? 'es' : 's'}`;
-      return { strong: fors.length > 0 && fors.length <= 4 ? `${words} for ${fors.join(', ')}` : words };
-    }),
+/** The cut-outs of a part in words, as they are marked. */
+export function cutsInWords(part: Part, model: Making['model'], units: Making['units']): readonly Phrase[] {
+  return tellCuts(part, tellerOf({ model, units })).map(
+    ({ kind, for: names, says }) =>
+      say`${cutoutName(kind)}${names.length > 0 && names.length <= 4 ? say` for ${tagList(names)}` : ''}, ${says}`,
   );
 }
 
-/** What to do to parts that are more than a board cut square. */
-export const shapingActions = (parts: readonly Part[]): readonly Phrase[] =>
-  alike(parts).flatMap((group) => {
-    const part = group[0]!;
-    const ends = endsInWords(part);
-    const cuts = cutsInWords(part);
-    return [
-      ...(ends ? [say`${tagsOf(group)}: ${ends}.`] : []),
-      ...(cuts ? [say`${tagsOf(group)}: ${cuts}.`] : []),
-      ...(part.outline !== null && !part.trimmedLater && part.cuts.length === 0
-        ? [say`${tagsOf(group)}: cut to the outline of its template.`]
-        : []),
-    ];
-  });
+/** The sides on which an end is longest. */
+function longSides(part: Part, end: 'left' | 'right', teller: Teller) {
+  const { mitre, bevel } = part.ends[end];
+  const out = end === 'left' ? -1 : 1;
+  const longest = (slope: number): 1 | -1 => (slope * out > 0 ? 1 : -1);
+  return [
+    ...(mitre !== 0 ? [named(part, { axis: 1, sign: longest(mitre) }, teller)] : []),
+    ...(bevel !== 0 ? [named(part, { axis: 2, sign: longest(bevel) }, teller)] : []),
+  ];
+}
 
-export const needsShaping = (part: Part): boolean =>
-  !part.loose &&
-  part.bought === null &&
-  (angled(part) || part.cuts.length > 0 || (part.outline !== null && part.outline.length !== 4));
+const END_OF: Readonly<Record<'left' | 'right', PartSide>> = {
+  left: { axis: 0, sign: -1 },
+  right: { axis: 0, sign: 1 },
+};
+
+/** Both ends of parts to their angles; those the saw cut when it cut them out are left out by the caller. */
+export function endsOperations(parts: readonly Part[], making: Making): readonly Operation[] {
+  const teller = tellerOf(making);
+  const angles = parts.filter(angled).map((part) => ({
+    part,
+    ends: (['left', 'right'] as const).map((end) => ({
+      end: named(part, END_OF[end], teller),
+      ...part.ends[end],
+      long: longSides(part, end, teller),
+    })),
+  }));
+  const alike = together(angles, ({ part, ends }) => JSON.stringify([part.length, ends.map(({ end, mitre, bevel, long }) => [end.name, mitre, bevel, long.map(({ name }) => name)])])); // prettier-ignore
+  return alike.map((group) => {
+    const { part, ends } = group[0]!;
+    const tool = WAYS.angle.find((way) => able(making.shop.tools, [way]))?.[0] ?? null;
+    const does = { kind: 'mitre' as const, ends, length: part.length, short: shortLength(part) };
+    return operation(making, part.tag, does, group.map((one) => one.part), ENDS * group.length, { tool }); // prettier-ignore
+  });
+}
+
+/** Whether a part's face is another than a rectangle. */
+const isOutlined = ({ outline, length, width }: Part): boolean =>
+  outline !== null &&
+  !(
+    outline.length === 4 &&
+    outline.every(([x, y, bulge = 0]) => bulge === 0 && (x <= 2 || x >= length - 2) && (y <= 2 || y >= width - 2))
+  );
+
+function outlineOperations(parts: readonly Part[], making: Making): readonly Operation[] {
+  const teller = tellerOf(making);
+  const own = parts.filter(isOutlined);
+  const alike = together(own, ({ outline, length, width, frame }) => JSON.stringify([outline?.map((corner) => corner.map((value) => Math.round(value * 100) / 100)), length, width, frame.u, frame.v])); // prettier-ignore
+  return alike.map((group) => {
+    const part = group[0]!;
+    const outline = part.outline!.map(([x, y, bulge = 0]) => [told(x, making.units), told(y, making.units), bulge] as const); // prettier-ignore
+    const tool = WAYS.curve.find((way) => able(making.shop.tools, [way]))?.[0] ?? null;
+    const does = { kind: 'outline' as const, outline, from: named(part, END_OF.left, teller), up: named(part, { axis: 1, sign: -1 }, teller), face: named(part, { axis: 2, sign: 1 }, teller) }; // prettier-ignore
+    return operation(making, part.tag, does, group, OUTLINE * group.length, { tool });
+  });
+}
+
+/** Cut-outs of parts, once for those that are told alike. */
+function cutOperations(parts: readonly Part[], when: When, making: Making): readonly Operation[] {
+  const teller = tellerOf(making);
+  const cuts = parts.flatMap((part) =>
+    tellCuts(part, teller)
+      .filter(({ kind }) => isPloughed(kind) === (when === 'square'))
+      .map((cut) => ({ part, ...cut })),
+  );
+  const alike = together(cuts, ({ kind, for: names, says }) => `${kind} ${names.length > 4 ? '' : names.join()} ${plain(says, making.units)}`); // prettier-ignore
+  return alike.map((group) => {
+    const { part, kind, for: names, says } = group[0]!;
+    const does = {
+      kind: 'cut' as const,
+      taken: Object.fromEntries(group.map((one) => [one.part.id, one.taken])),
+      what: group[0]!.taken.length > 1 ? several(cutoutName(kind)) : cutoutName(kind),
+      for: names,
+      says,
+    };
+    const tool = kind === 'hole' ? 'drill' : when === 'square' ? (WAYS.groove.find((way) => able(making.shop.tools, [way]))?.[0] ?? null) : null; // prettier-ignore
+    return operation(making, `${part.tag}.${kind}`, does, group.map((one) => one.part), CUT * group.length * group[0]!.taken.length, { tool }); // prettier-ignore
+  });
+}
+
+/**
+ * What is cut on parts that have their length: grooves and rebates while they are square, then their ends, outlines and
+ * the other cut-outs.
+ *
+ * @param sawn parts whose ends the saw slanted when it cut them out of the board.
+ * @param round parts that are cut to their outline with the whole panel.
+ */
+export function shapingOperations(
+  parts: readonly Part[],
+  making: Making,
+  sawn: (part: Part) => boolean,
+  round: (part: Part) => boolean = () => false,
+): readonly Operation[] {
+  const own = parts.filter((part) => !part.loose && part.bought === null && part.material !== 'bought');
+  return [
+    ...cutOperations(own, 'square', making),
+    ...endsOperations(own.filter((part) => !sawn(part)), making), // prettier-ignore
+    ...outlineOperations(own.filter((part) => !round(part)), making), // prettier-ignore
+    ...cutOperations(own, 'shaped', making),
+  ];
+}

@@ -1,5 +1,5 @@
 import { inches } from '../length';
-import { clampsOver, DEFAULT_SHOP, type Method, type Piece, type Shop } from '../job';
+import { clampsOver, DEFAULT_SHOP, newJob, type Method, type Piece, type Shop } from '../job';
 import { fastenings } from '../joinery';
 import { around, boxOf, buildPiece, extent, pieceFrom, STARTS, topCandidates } from '../piece';
 import { plain } from '../words';
@@ -15,7 +15,7 @@ const start = (id: string, more: Partial<Piece> = {}): Piece => ({
 const stepsIn = (piece: Piece, shop: Shop = DEFAULT_SHOP) => {
   const model = buildPiece(piece, topCandidates(piece)[0]!, shop, 'in');
   const made = fastenings(model.joints, model.parts, 'in', piece, shop);
-  return { model, made, steps: stepsOf(piece, model, made, shop) };
+  return { model, made, steps: stepsOf(piece, model, made, { ...newJob('j'), shop }) };
 };
 const words = (step: Step) => step.actions.map(({ text }) => plain(text, 'in'));
 const pickUp = (step: Step) => plain(step.pickUp, 'in');
@@ -27,7 +27,7 @@ describe('a cupboard', () => {
   test('doors: hinges to pick up, their middles as the joints have them, one screw a leaf first', () => {
     const step = titled(steps, /^Hang the doors/);
     const [hinge] = made.filter(({ joint }) => joint.kind === 'hinge');
-    expect(pickUp(step)).toContain('4 hinges');
+    expect(pickUp(step)).toContain('4 butt hinges');
     // 30 1/4 high: a sixth is more than 4, so 4 from each end.
     expect(hinge!.hinges.map((place) => place / inches(1))).toEqual([4, 26.25]);
     expect(words(step).find((text) => text.includes('middles'))).toContain('4 and 26 1/4 from the top edge');
@@ -37,12 +37,12 @@ describe('a cupboard', () => {
   test('loose shelves: as many holes as pins, as high as the shelf less half a pin, never through', () => {
     const step = titled(steps, /^Set the loose shelves/);
     expect(pickUp(step)).toContain('8 shelf pins');
-    const bored = words(step).find((text) => text.startsWith('Bore'))!;
-    expect(bored).toContain('8 holes 1/4');
+    // Bored while the uprights lie on the bench.
+    const bored = words(titled(steps, /^Drill holes/)).find((text) => text.includes('shelf pins'))!;
+    expect(bored).toMatch(/^Bore 8 holes for shelf pins, no deeper, 1\/4 5\/16 deep/);
     const pins = made.filter(({ joint }) => joint.kind === 'pins');
     for (const { into, shanks } of pins)
       for (const { length } of shanks) expect(length).toBeLessThan(into.thickness / 2);
-    expect(bored).toContain('5/16 deep and no deeper');
     // Measured before they are cut, as the uprights stand.
     expect(words(step)[0]).toContain('measure the clear width between the uprights');
   });
@@ -53,7 +53,7 @@ test('a cart: slides by the pair, their middle told from the lower edge of the u
   const hung = steps.filter(({ title }) => /^Hang drawer/.test(plain(title, 'in')));
   expect(hung).toHaveLength(4);
   for (const step of hung) {
-    expect(pickUp(step)).toContain('1 pair of slides');
+    expect(pickUp(step)).toContain('1 pair of drawer slides 16');
     const slide = made.find(({ joint }) => joint.kind === 'slide' && step.makes.includes(joint.id))!;
     const upright = model.parts.find(({ id }) => id === slide.into.id)!;
     const at = slide.shanks.find(({ through }) => through === upright.id)!;
@@ -84,7 +84,9 @@ describe('what a sitting says follows how its joints are made', () => {
   test('pocket screws: no dry fit, the end grain twice, half an hour', () => {
     const step = frame(by('pocket screws').steps);
     expect(words(step).some((text) => text.includes('dry first'))).toBe(false);
-    expect(words(step).some((text) => text.startsWith('Glue the end grain, wait a minute'))).toBe(true);
+    expect(words(step).some((text) => text.includes('End grain drinks: glue it, wait a minute, glue it again'))).toBe(
+      true,
+    );
     expect(step.wait).toBe(30);
   });
 
@@ -102,7 +104,7 @@ describe('what a sitting says follows how its joints are made', () => {
     const blocks = step.makes.length;
     expect(pickUp(step)).toContain(`${blocks} corner block`);
     expect(words(step).some((text) => text.includes('1 1/2 by 1 1/2'))).toBe(true);
-    expect(step.settings.map((text) => plain(text, 'in')).join()).toContain('countersink');
+    expect(words(step).find((text) => text.startsWith('Cut'))).toContain('countersunk');
   });
 
   test('clamps reach over what closes: rail and both legs; where none does, a strap is said', () => {
@@ -124,12 +126,13 @@ describe('what a sitting says follows how its joints are made', () => {
   });
 });
 
-test('each action of a step has an id of its own, and every id is of its step', () => {
+test('each action of a step has an id of its own, that of its operation, and every id is of its piece', () => {
   for (const { id } of STARTS)
     for (const step of stepsIn(start(id)).steps) {
       const ids = step.actions.map((action) => action.id);
       expect(new Set(ids).size).toBe(ids.length);
-      expect(ids.every((one) => one.startsWith(`${step.id}.`))).toBe(true);
+      expect(ids.every((one) => one.startsWith(`${step.piece}.`))).toBe(true);
+      expect(step.operations.map((one) => one.id)).toEqual(ids);
     }
 });
 

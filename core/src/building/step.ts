@@ -1,6 +1,7 @@
 import type { Length } from '../length';
 import type { Vec } from '../solid';
 import type { Phrase } from '../words';
+import type { Operation } from '../work';
 
 export type Action = { readonly id: string; readonly text: Phrase };
 
@@ -22,15 +23,15 @@ export type Step = {
   readonly noRoom: readonly string[];
   /** Why it is done where the piece stays, as what it becomes can not be carried there; null in the workshop. */
   readonly stays: Phrase | null;
+  /** What is done, in order; and the sentence of each. */
+  readonly operations: readonly Operation[];
   readonly actions: readonly Action[];
   readonly pickUp: Phrase;
-  /** Jig, bits and holes to set up before it begins. */
-  readonly settings: readonly Phrase[];
   /** Thicknesses of spacer blocks, with how many of each. */
   readonly spacers: readonly { readonly thickness: Length; readonly count: number }[];
   readonly clamps: number;
-  /** What both diagonals should read, where the step makes a rectangle; and its two sides. */
-  readonly diagonal: Length | null;
+  /** What both diagonals should read, where the step makes something with four corners; of a rectangle its sides too. */
+  readonly diagonals: readonly [Length, Length] | null;
   readonly sides: readonly [Length, Length] | null;
   readonly cautions: readonly Phrase[];
   /** Minutes at work, and minutes before the next step may load the joint. */

@@ -1,54 +1,59 @@
+import type { Piece, Job } from '../job';
 import { inches } from '../length';
-import { clampCount, type Piece, type Shop } from '../job';
 import type { Fastening } from '../joinery';
 import { topOf, type Part, type PieceModel } from '../piece';
-import { dim, say } from '../words';
+import { say } from '../words';
+import type { Operation } from '../work';
+import { clampCount } from '../job';
 import { finished, type Draft } from './draft';
-import { operationsOf, type Operation } from './operations';
+import { fittings, pinHoles } from './hanging';
+import { liftOf, operation, type Making } from './making';
+import { isPanel, laidParts, operationsOf, type Operation as Assembling } from './operations';
 import { panelSteps } from './panel-steps';
-import { HEAVY, idsOf } from './phrases';
-import { laminationSteps, pocketStep, shapingStep } from './preparing';
+import { preparingSteps } from './preparing';
 import { schedule } from './schedule';
 import { sittings, sittingStep } from './sitting';
 import type { Step } from './step';
 import { staysBecause } from './way-out';
 
 /** The steps of one operation, one after the other. */
-function operationSteps(operation: Operation, model: PieceModel, shop: Shop): readonly Draft[] {
-  const { assembly, bodies, joints, panel } = operation;
+function assemblingSteps(assembling: Assembling, making: Making): readonly Draft[] {
+  const { assembly, bodies, joints, panel, origin } = assembling;
   if (panel) {
     const boards = bodies.flat();
-    return panelSteps(assembly.id, boards[0]!.role === 'top' ? 'top' : boards[0]!.name, boards, joints, shop);
+    return panelSteps(assembly.id, boards[0]!.role === 'top' ? 'top' : boards[0]!.name, boards, joints, making);
   }
-  const groups = sittings(operation);
+  const groups = sittings(assembling);
   let before: readonly Part[] = [];
-  const homes = groups.map((placings) => operation.origin.get(placings.at(-1)!.body[0]!.id) ?? assembly);
+  const homes = groups.map((placings) => origin.get(placings.at(-1)!.body[0]!.id) ?? assembly);
   return groups.map((placings, at) => {
     const home = homes[at]!;
     const part = homes.slice(0, at + 1).filter((other) => other === home).length;
-    const draft = sittingStep({ operation, placings, at, of: groups.length, before, home, part }, model, shop);
+    const draft = sittingStep({ operation: assembling, placings, at, of: groups.length, before, home, part }, making);
     before = [...before, ...placings.flatMap(({ body }) => body)];
     return draft;
   });
 }
 
-function lastStep(piece: Piece, parts: readonly Part[], shop: Shop): Draft {
+/** Turned upright where it was joined on its head, levelled, measured. */
+function levelStep(making: Making, parts: readonly Part[], over: boolean): Draft {
+  const { piece, shop } = making;
   const { size } = piece;
   const tall = topOf(piece) === null && size.height > inches(30);
+  const op = (about: string, does: Parameters<typeof operation>[2], minutes: number, lift: Operation['lift'] = null) =>
+    operation(making, about, does, parts, minutes, { lift });
   return {
     name: 'level',
-    title: say`Turn it over and level it`,
-    there: idsOf(parts),
+    title: over ? say`Turn it upright and level it` : say`Level it`,
+    there: parts.map(({ id }) => id),
+    adds: [],
     stays: staysBecause(parts, shop),
-    does: [
-      say`Stand it on a flat floor. If it rocks, find the long leg and take off what rocks, or fit levellers.`,
-      say`Check the height: ${dim(size.height)}. Check the outside: ${dim(size.length)} by ${dim(size.width)}.`,
-      ...(tall ? [say`Anchor it to the wall: a tall case tips onto a child who climbs an open drawer or shelf.`] : []),
-      say`Break every edge with 120 grit before you finish it.`,
+    ops: [
+      ...(over ? [op('upright', { kind: 'turn', about: 'upright', says: say`Turn it over onto its feet; all that is fixed so far comes with it.` }, 3, liftOf(parts, shop))] : []), // prettier-ignore
+      op('level', { kind: 'level', levellers: false }, 6),
+      op('size', { kind: 'measure', size: [size.length, size.width, size.height] }, 3),
+      ...(tall ? [op('anchor', { kind: 'anchor' }, 8)] : []),
     ],
-    pickUp: say`square, tape, sanding block`,
-    cautions: [HEAVY],
-    work: 15,
   };
 }
 
@@ -59,41 +64,68 @@ const inTurn = (drafts: readonly Draft[], first: readonly string[]): readonly Dr
     after: at === 0 ? [...(draft.after ?? []), ...first] : [drafts[at - 1]!.name],
   }));
 
-const isTop = ({ bodies }: Operation): boolean =>
+const isTop = ({ bodies }: Assembling): boolean =>
   bodies.every((body) => body.every(({ role }) => role === 'top' || role === 'edging'));
 
-/**
- * The steps of one piece: what is laminated, shaped and drilled; then its operations, the top's or the base's first as
- * the person says, every joint in exactly one of them; put in the order in which glue and clamps keep a person waiting
- * least. None where the piece can not be built.
- */
-export function stepsOf(piece: Piece, model: PieceModel, made: readonly Fastening[], shop: Shop): readonly Step[] {
-  const { parts } = model;
-  if (parts.length === 0) return [];
-  const preparing = [...laminationSteps(parts, shop), ...shapingStep(parts), ...pocketStep(made)];
-  const operations = operationsOf(model, made, shop);
-  const lastOf = new Map<string, string>();
-  const assembled = operations.map((operation) => {
-    const touched = new Set(idsOf(operation.bodies.flat()));
-    const prepared = preparing.filter(({ adds = [] }) => adds.some((id) => touched.has(id))).map(({ name }) => name);
-    const sources = operation.from.flatMap((id) => lastOf.get(id) ?? []);
-    const own = inTurn(operationSteps(operation, model, shop), [...prepared, ...sources]);
-    lastOf.set(operation.assembly.id, own.at(-1)!.name);
-    return { operation, own };
-  });
-  // Each comes as early as it is wished for and what it is made of allows: the schedule sees to that.
-  const wished = [...assembled].sort((a, b) => rank(piece, a.operation) - rank(piece, b.operation));
-  const drafts = [...preparing, ...wished.flatMap(({ own }) => own)];
-  const last = {
-    ...lastStep(
-      piece,
-      parts.filter((part) => !part.loose),
-      shop,
-    ),
-    after: drafts.map(({ name }) => name),
-  };
-  return finished(piece.id, schedule([...drafts, last], clampCount(shop)));
+const rank = ({ first }: Pick<Piece, 'first'>, assembling: Assembling): number =>
+  isTop(assembling) === (first === 'top') ? 0 : 1;
+
+/** Boards of panels by id, with the name of their panel: known before anything is ordered. */
+function panelsIn(model: PieceModel): ReadonlyMap<string, string> {
+  const found = new Map<string, string>();
+  for (const { id, parts: ids, from } of model.assemblies) {
+    const own = model.parts.filter((part) => ids.includes(part.id));
+    const joints = model.joints.filter(({ drilled, into }) => ids.includes(drilled) && ids.includes(into));
+    if (from.length === 0 && isPanel(own, joints.map((joint) => ({ joint })))) for (const part of own) found.set(part.id, id); // prettier-ignore
+  }
+  return found;
 }
 
-const rank = ({ first }: Pick<Piece, 'first'>, operation: Operation): number =>
-  isTop(operation) === (first === 'top') ? 0 : 1;
+/**
+ * The steps of one piece: what is planed, laminated, shaped and drilled; then its assemblies, the top's or the base's
+ * first as the person says, every joint in exactly one of them, in the order in which glue and clamps keep a person
+ * waiting least; levelled, finished, and at the end what only lies on it. None where the piece can not be built.
+ *
+ * @param finishing what is sanded and coated, worked out from its surfaces.
+ */
+export function stepsOf(
+  piece: Piece,
+  model: PieceModel,
+  made: readonly Fastening[],
+  where: Pick<Job, 'shop' | 'units' | 'measured'>,
+  finishing: readonly Draft[] = [],
+): readonly Step[] {
+  const { parts } = model;
+  const { shop } = where;
+  if (parts.length === 0) return [];
+  const assemblings = operationsOf(model, made, shop);
+  const usual = shop.drivers[0] ?? 'long bit';
+  const drivers = new Map(
+    assemblings.flatMap(({ placings }) => placings.flatMap(({ access }) => access)).flatMap(({ joint, driver, room }) => (driver !== usual && driver !== null && Number.isFinite(room) ? [[joint.joint.id, driver] as const] : [])), // prettier-ignore
+  );
+  const making: Making = { ...where, piece, model, made, panelOf: panelsIn(model), drivers };
+  const pins = pinHoles(making);
+  const preparing = preparingSteps(making, pins);
+  const lastOf = new Map<string, string>();
+  const assembled = assemblings.map((assembling) => {
+    const touched = new Set(assembling.bodies.flat().map(({ id }) => id));
+    const prepared = preparing.filter(({ ops }) => ops.some(({ on }) => on.some((id) => touched.has(id)))).map(({ name }) => name); // prettier-ignore
+    const sources = assembling.from.flatMap((id) => lastOf.get(id) ?? []);
+    const own = inTurn(assemblingSteps(assembling, making), [...prepared, ...sources]);
+    lastOf.set(assembling.assembly.id, own.at(-1)!.name);
+    return { assembling, own };
+  });
+  // Each comes as early as it is wished for and what it is made of allows: the schedule sees to that.
+  const fixed = assembled.filter(({ assembling }) => !assembling.laid);
+  const wished = [...fixed].sort((a, b) => rank(piece, a.assembling) - rank(piece, b.assembling));
+  const fits = fittings(making);
+  const hung = lastOf.size > 0 && fits.length > 0 ? [{ name: 'fittings', title: say`Fit pulls and stays`, after: [...lastOf.values()].filter((name) => name !== 'lay'), ops: fits }] : []; // prettier-ignore
+  const drafts: readonly Draft[] = [...preparing, ...wished.flatMap(({ own }) => own), ...hung];
+  const laid = laidParts(model);
+  const stands = parts.filter((part) => !part.loose && !laid.has(part.id));
+  const over = drafts.some(({ ops }) => ops.some((one) => one.kind === 'place' && one.over));
+  const level = { ...levelStep(making, stands, over), after: drafts.map(({ name }) => name) };
+  const coats = inTurn(finishing, [level.name]);
+  const last = assembled.filter(({ assembling }) => assembling.laid).flatMap(({ own }) => inTurn(own, [coats.at(-1)?.name ?? level.name])); // prettier-ignore
+  return finished(piece.id, schedule([...drafts, level, ...coats, ...last], clampCount(shop)));
+}

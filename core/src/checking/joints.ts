@@ -1,5 +1,5 @@
 import { able, clampCount, clampsOver, type Finding, type Job, type Method, type Piece } from '../job';
-import { DRIVER_ROOM, METHOD_ABOUT, type Fastening, type Trouble } from '../joinery';
+import { DRIVER_ROOM, WAYS_TO_JOIN, type Fastening, type Trouble } from '../joinery';
 import { JOINT_KINDS, pairKey, type Adaptation } from '../piece';
 import { JOINTS_AT_ONCE } from '../building';
 import { dim, listOf, say, strong, tag, type Bit, type Phrase } from '../words';
@@ -179,7 +179,7 @@ function troubleNotes(piece: Piece, made: readonly Fastening[]): readonly Findin
 }
 
 const nameOf = ({ by, joint }: Fastening): string =>
-  by === 'hardware' || by === 'nothing' ? capital(JOINT_KINDS[joint.kind]) : METHOD_ABOUT[by].name;
+  by === 'hardware' || by === 'nothing' ? capital(JOINT_KINDS[joint.kind]) : WAYS_TO_JOIN[by].name;
 const capital = (text: string): string => text[0]!.toUpperCase() + text.slice(1);
 
 /** Joints made in another way than the usual, with the reason, and what would bring the usual back. */
@@ -192,11 +192,11 @@ function insteadNotes(piece: Piece, made: readonly Fastening[], job: Job): reado
   }
   return [...groups.values()].map((group, at): Finding => {
     const { instead, by, joint } = group[0]!;
-    const usual = METHOD_ABOUT[instead!.of as Method].name.toLowerCase();
+    const usual = WAYS_TO_JOIN[instead!.of as Method].name.toLowerCase();
     const headless = !job.shop.drivers.includes('right-angle head') && instead!.because === 'no room' && joint.kind !== 'edge'; // prettier-ignore
     return note(piece.id, `instead-${at + 1}`, 'care', 'joints', {
       about: group.map(({ drilled }) => drilled.id),
-      title: say`${METHOD_ABOUT[by as Method].name} instead of ${usual}`,
+      title: say`${WAYS_TO_JOIN[by as Method].name} instead of ${usual}`,
       because: say`${listOf(group.slice(0, 6).map(pairOf))}${group.length > 6 ? ` and ${group.length - 6} more` : ''}: with ${usual} ${TROUBLE[instead!.because]}.`,
       numbers: { joints: group.length },
       remedies: headless
@@ -210,13 +210,13 @@ function insteadNotes(piece: Piece, made: readonly Fastening[], job: Job): reado
 function toolNotes(piece: Piece, made: readonly Fastening[], job: Job): readonly Finding[] {
   const methods = [...new Set(made.map(({ by }) => by))].filter(
     (by): by is Method =>
-      by !== 'hardware' && by !== 'nothing' && by !== 'pocket screws' && !able(job.shop.tools, METHOD_ABOUT[by].tools),
+      by !== 'hardware' && by !== 'nothing' && by !== 'pocket screws' && !able(job.shop.tools, WAYS_TO_JOIN[by].tools),
   );
   return methods.map((by) => {
-    const lacks = METHOD_ABOUT[by].tools.map((set) => set.filter((tool) => !job.shop.tools.includes(tool)));
+    const lacks = WAYS_TO_JOIN[by].tools.map((set) => set.filter((tool) => !job.shop.tools.includes(tool)));
     const least = lacks.reduce((a, b) => (b.length < a.length ? b : a));
     return note(piece.id, `lacks-${by.replace(/ /g, '-')}`, 'care', 'joints', {
-      title: say`${METHOD_ABOUT[by].name} need a ${least.join(' and a ')}`,
+      title: say`${WAYS_TO_JOIN[by].name} need a ${least.join(' and a ')}`,
       because: say`Your shop does not list it. Choose another way in Joints, borrow one, or add it to your shop.`,
     });
   });

@@ -76,8 +76,9 @@ export function layOut(group: Group, pattern: Pattern, nameOf: (item: number) =>
       const { left, right } = anglesOf(group, piece);
       const high = y + piece.width;
       // Where two pieces lean alike one cut parts them; else each has its own.
-      if (left !== 0 && before?.angle !== left)
-        cut('crosscut', piece.x - Math.min(0, lean(left, piece.width)), y, high, left);
+      const { angle: last = 0 } = before ?? {};
+      if (left === 0 && last !== 0) cut('crosscut', piece.x, y, high);
+      if (left !== 0 && last !== left) cut('crosscut', piece.x - Math.min(0, lean(left, piece.width)), y, high, left);
       const end = piece.x + piece.length;
       if (right !== 0) cut('crosscut', end - Math.max(0, lean(right, piece.width)), y, high, right);
       else if (end < x + length) cut('crosscut', end, y, y + width);

@@ -5,3 +5,4 @@
 export * from './products';
 export * from './areas';
 export * from './needs';
+export * from './steps';

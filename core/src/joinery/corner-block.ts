@@ -1,10 +1,10 @@
 import { inches, type Length } from '../length';
-import type { Part } from '../piece';
+import { type Part, waysOf } from '../piece';
 import { outOf, outOfFrame, prism, times, type Vec } from '../solid';
-import { POCKET_SHANK, tellFrom, type Layout, type Lie, type Site } from './layout';
-import { lengthOf } from './other-fasteners';
+import { SCREWS } from './fasteners';
+import { tellFrom, type Layout, type Lie, type Site } from './layout';
 import { railEndPositions } from './pocket-screws';
-import { onPlane, waysOf } from './meeting';
+import { onPlane } from './meeting';
 
 /** A corner block is so thick both ways, and as long as the rail is wide. */
 export const BLOCK: Length = inches(1.5);
@@ -14,20 +14,21 @@ export function cornerBlock(site: Site): Layout | null {
   const { drilled, into, meeting, units } = site;
   if (meeting.axis !== 0) return null;
   const [low, high] = meeting.spans[1]!;
-  const size = drilled.thickness >= inches(1.25) && into.thickness >= inches(1.25) ? '#8 2 1/2' : '#8 2';
-  const bite = lengthOf(size) - BLOCK;
+  const thick = drilled.thickness >= inches(1.25) && into.thickness >= inches(1.25);
+  const fastener = SCREWS.find(({ length }) => length === inches(thick ? 2.5 : 2))!;
+  const bite = fastener.length - BLOCK;
   const ways = waysOf(drilled);
   const end = meeting.side > 0 ? drilled.length : 0;
   const tell = tellFrom(site, 1);
   const screw = (from: Vec, direction: Vec, place: Length, part: Part): Lie => ({
-    laid: { from, direction, length: bite, radius: POCKET_SHANK, behind: BLOCK, hole: POCKET_SHANK, position: tell(place), driven: true }, // prettier-ignore
+    laid: { from, direction, length: bite, radius: fastener.shank / 2, behind: BLOCK, hole: fastener.shank / 2, position: tell(place), driven: true }, // prettier-ignore
     first: part,
     second: part,
     meets: 0,
   });
   const surface = (face: 1 | -1) => (face > 0 ? drilled.thickness : 0);
   const places = railEndPositions(high - low, units);
-  const row = { size, jig: 0, run: 1 as const, tell, faces: [1, -1] as const, bite: inches(3 / 8), leaves: 0 };
+  const row = { fastener, jig: 0, run: 1 as const, tell, faces: [1, -1] as const, bite: inches(3 / 8), leaves: 0 };
   const shift = inches(3 / 8);
   return {
     ...row,

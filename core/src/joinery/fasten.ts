@@ -1,13 +1,14 @@
 import { inches, type Length, type Units } from '../length';
 import type { Method, Piece, Shop } from '../job';
-import { boxOf, extent, hasTongue, solidOf, type Joint, type Part } from '../piece';
+import { boxOf, extent, hasTongue, solidOf, type Joint, type Part, waysOf } from '../piece';
 import { add, common, dot, sub, times, volumeOf, type Cell, type Solid, type Vec } from '../solid';
 import { isBoard, isSheet, SPECIES, speciesOf } from '../stock';
 import { hardwareShanks, LEAST_HELD } from './hardware';
-import { layoutOf } from './laying';
 import { isOnTop, type Layout, type Site } from './layout';
-import { waysOf, type Meeting } from './meeting';
-import { METHOD_ABOUT, WAYS_FOR, type Means } from './methods';
+import { type Meeting } from './meeting';
+import type { Fastener } from './fasteners';
+import { WAYS_FOR, type Means } from './kinds';
+import { WAYS_TO_JOIN } from './methods';
 import { DRIVER_ROOM, standingRound, standsFast } from './driver';
 import { nearTo, placeOn, type Access, type Trouble } from './placing';
 import type { Shank } from './shank';
@@ -22,8 +23,12 @@ export type Fastening = {
   readonly plugs: boolean;
   /** Jig and collar setting: thickness of the part that is drilled. */
   readonly jig: Length;
-  /** Size as sold; empty where nothing is driven. */
+  /** What holds it; null where that is glue, wood or hardware of its own. */
+  readonly fastener: Fastener | null;
+  /** Its size as sold; empty where nothing is driven. */
   readonly screw: string;
+  /** It holds boards that move with the seasons. */
+  readonly moves: boolean;
   /** Distances of each pocket, screw or clip; from which edge is said by `from`. */
   readonly positions: readonly Length[];
   readonly from: 'left end' | 'top edge' | 'near end';
@@ -48,9 +53,6 @@ export type Fastening = {
   /** Which way the joint closes: out of `drilled`, into `into`; null where hardware bridges a gap. */
   readonly closes: Vec | null;
 };
-
-/** Slot for a top's clips, below the top edge of the rail: 3/8 to 1/2 is usual. */
-export const CLIP_SLOT: Length = inches(7 / 16);
 
 /** Dense wood wants a fine thread: red oak and its like. */
 const DENSE = 40;
@@ -120,7 +122,9 @@ const bareJoint = (joint: Joint, drilled: Part, into: Part, meeting: Meeting | n
   into,
   plugs,
   jig: drilled.thickness,
+  fastener: null as Fastener | null,
   screw: '',
+  moves: into.role === 'top' && isBoard(into.material) && !isSheet(into.material),
   positions: [] as readonly Length[],
   from: 'near end' as const,
   hinges: [] as readonly Length[],
@@ -138,8 +142,8 @@ const bareJoint = (joint: Joint, drilled: Part, into: Part, meeting: Meeting | n
 /** Square inches of glue, both faces counted. None where a top must move or is only screwed. */
 function glueOf({ kind }: Joint, drilled: Part, into: Part, { area }: Meeting, by: Method): number {
   const top = drilled.role === 'top' || into.role === 'top';
-  const bare = isOnTop(kind) || (kind === 'screws' && top);
-  return bare || !METHOD_ABOUT[by].glued ? 0 : 2 * area;
+  const bare = isOnTop(kind) || (kind === 'screws' && top && by !== 'glue');
+  return bare || !WAYS_TO_JOIN[by].glued ? 0 : 2 * area;
 }
 
 /** The faces that the holes may be on, the usual first: the one nobody sees, or the other where a person flips it. */
@@ -210,7 +214,7 @@ export function fasten(
   if (meeting === null && !joint.apart) throw new Error(`${joint.id}: the parts do not touch`);
   if (by === 'nothing' || meeting === null) return { ...base, by };
   const site: Site = { joint, drilled, into, meeting, units: room.units, spacing: room.spacing };
-  const layout = layoutOf(by, site, by === 'pocket screws' && (isDense(drilled) || isDense(into)));
+  const layout = WAYS_TO_JOIN[by].lays(site, isDense(drilled) || isDense(into));
   const of = { ...base, by, glue: glueOf(joint, drilled, into, meeting, by) };
   if (layout === null) {
     const tongue = by === 'mortise and tenon' || by === 'half lap';
@@ -227,7 +231,8 @@ export function fasten(
     ...of,
     ...placed,
     jig: layout.jig > 0 ? layout.jig : drilled.thickness,
-    screw: layout.size,
+    fastener: layout.fastener,
+    screw: layout.fastener.size,
     positions: placed.shanks.map(({ position }) => position).sort((a, b) => a - b),
     from: isEdge ? 'left end' : joint.kind === 'rail end' ? 'top edge' : 'near end',
     face: facesOut(by) ?? hidden,

@@ -5,7 +5,8 @@ import type { Vec } from '../solid';
 import { DRIVER_ROOM } from './driver';
 import { fasten, type Fastening, type Room } from './fasten';
 import { meetingOf, type Meeting } from './meeting';
-import { METHOD_ABOUT, WAYS_FOR } from './methods';
+import { WAYS_FOR } from './kinds';
+import { WAYS_TO_JOIN } from './methods';
 import { isOnTop } from './layout';
 
 /** The middle of a piece: of the box around its parts. */
@@ -20,14 +21,14 @@ export function middleOfParts(parts: readonly Part[]): Vec {
 const LEAST_FACE = 6;
 
 /** A rail that only lies under the board: its neighbours hold it. */
-const lying = (usual: Fastening): Fastening => ({ ...usual, by: 'nothing', screw: '', shanks: [], positions: [], troubles: [], reaches: true }); // prettier-ignore
+const lying = (usual: Fastening): Fastening => ({ ...usual, by: 'nothing', fastener: null, screw: '', shanks: [], positions: [], troubles: [], reaches: true }); // prettier-ignore
 
 /**
  * Where nobody says how and the usual way does not work, the next that does and wants no more than a drill; where it was
  * said for all alike and does not work here, the usual or the next that the shop has the tools for. Where a rail meets a
  * board of a top that its neighbours hold there may be no place for anything: then it only lies under it.
  */
-function anotherWay(usual: Fastening, meeting: Meeting | null, room: Room, asked: boolean): Fastening {
+function anotherWay(usual: Fastening, meeting: Meeting | null, room: Room, asked: boolean, pegged: boolean): Fastening {
   const { joint, drilled, into } = usual;
   if (joint.kind === 'top clips' && usual.meets < LEAST_FACE) return lying(usual);
   const works = (by: Method): Fastening | null => {
@@ -36,9 +37,9 @@ function anotherWay(usual: Fastening, meeting: Meeting | null, room: Room, asked
     if (other.troubles.length > 0 || (other.shanks.length === 0 && !bare)) return null;
     return { ...other, instead: { of: usual.by, because: usual.troubles[0]! } };
   };
-  const owned = (by: Method) => able(room.tools, METHOD_ABOUT[by].tools);
-  const plain = (by: Method) => METHOD_ABOUT[by].tools.some((set) => set.length === 1 && set[0] === 'drill');
-  const others = WAYS_FOR[joint.kind].filter((by) => by !== usual.by);
+  const owned = (by: Method) => able(room.tools, WAYS_TO_JOIN[by].tools);
+  const plain = (by: Method) => WAYS_TO_JOIN[by].tools.some((set) => set.length === 1 && set[0] === 'drill');
+  const others = WAYS_FOR[joint.kind].filter((by) => by !== usual.by && (pegged || !WAYS_TO_JOIN[by].straight));
   for (const by of others.filter(asked ? owned : plain)) {
     const other = works(by);
     if (other) return other;
@@ -63,6 +64,7 @@ const rank = ({ kind }: Joint): number =>
  *
  * @param piece how a person wants the joints made, where it is not the usual way.
  * @param shop what it drives screws with: where none has room, another way is taken; and how near it sets pockets.
+ * @param stuck joints, by id, that can not be closed with pegs: in no order their parts come in along one line.
  */
 export function fastenings(
   joints: readonly Joint[],
@@ -70,6 +72,7 @@ export function fastenings(
   units: Units,
   piece: Pick<Piece, 'joins'> = { joins: {} },
   shop: Pick<Shop, 'drivers' | 'spacing' | 'tools'> = DEFAULT_SHOP,
+  stuck: ReadonlySet<string> = new Set(),
 ): readonly Fastening[] {
   const byId = new Map(parts.map((part) => [part.id, part]));
   const ends = joints.filter(({ kind }) => kind === 'rail end');
@@ -118,12 +121,23 @@ export function fastenings(
   for (const joint of [...joints].sort((a, b) => rank(a) - rank(b))) {
     const [drilled, into] = [byId.get(joint.drilled)!, byId.get(joint.into)!];
     const meeting = meetingOf(drilled, into);
-    const usual = fasten(joint, drilled, into, meeting, room, joinOf(piece, joint));
+    const wish = joinOf(piece, joint);
+    const free = stuck.has(joint.id);
+    const asked = fasten(
+      joint,
+      drilled,
+      into,
+      meeting,
+      room,
+      free && wish?.by ? { ...wish, by: WAYS_FOR[joint.kind][0] } : wish,
+    );
+    const usual = free ? { ...asked, instead: { of: wish?.by ?? asked.by, because: 'not possible' as const } } : asked;
     usuals.set(joint.id, usual);
     // What is said for this one joint is made so, and told where it does not work.
-    const said = piece.joins[pairKey(joint)]?.by !== undefined;
+    const said = !free && piece.joins[pairKey(joint)]?.by !== undefined;
     const alike = piece.joins[joint.kind]?.by !== undefined;
-    const item = usual.troubles.length > 0 && !said ? anotherWay(usual, meeting, room, alike) : usual;
+    const item =
+      usual.troubles.length > 0 && !said ? anotherWay(usual, meeting, room, alike, !stuck.has(joint.id)) : usual;
     for (const id of [drilled.id, into.id]) room.bored.set(id, [...(room.bored.get(id) ?? []), ...item.shanks]);
     room.blocks.push(...item.blocks);
     made.set(joint.id, item);
@@ -136,7 +150,7 @@ export function fastenings(
   const edges = [...made.values()].filter(({ joint }) => joint.kind === 'edge');
   const other = edges.find(({ by }) => by !== edges[0]!.by && by !== 'pocket screws')?.by as Method | undefined;
   if (other && !piece.joins.edge) {
-    const alike = fastenings(joints, parts, units, { joins: { ...piece.joins, edge: { by: other } } }, shop);
+    const alike = fastenings(joints, parts, units, { joins: { ...piece.joins, edge: { by: other } } }, shop, stuck);
     return alike.map((item) => (item.joint.kind === 'edge' ? { ...item, instead: { of: 'pocket screws', because: 'no room' } } : item)); // prettier-ignore
   }
   return joints.map((joint) => made.get(joint.id)!);

@@ -3,15 +3,19 @@
  * Used by buying (boxes of screws), building (steps) and the Joints stage. It reads no boards, so it comes before them.
  */
 export * from './pocket-screws';
-export * from './other-fasteners';
-export * from './methods';
+export * from './fasteners';
+export * from './method';
+export * from './kinds';
+export { WAYS_TO_JOIN } from './methods';
 export * from './meeting';
 export * from './shank';
 export type { Trouble } from './placing';
-export { CLIP_SLOT, isDense, type Fastening } from './fasten';
+export { isDense, type Fastening } from './fasten';
+export { CLIP_SLOT } from './clips';
 export * from './fastening';
 export * from './driver';
 export { BLOCK } from './corner-block';
 export * from './needs';
 export * from './ways';
 export * from './fastener-list';
+export { boring, type Site3 } from './making';

@@ -138,11 +138,11 @@ describe('other fasteners', () => {
     // Through a 4x4 nothing is long enough: the longest, in a counterbore.
     [3.5, 10, '#10 3 1/2'],
   ])('a screw through %s into %s', (deep, bite, screw) => {
-    expect(woodScrew(inches(deep), inches(bite))).toBe(screw);
+    expect(woodScrew(inches(deep), inches(bite)).size).toBe(screw);
   });
 
   test('brads are twice the thinner part, bolts bite three inches', () => {
-    expect([0.5, 0.75, 1.5].map((thin) => bradFor(inches(thin)))).toEqual(['1', '1 1/2', '2']);
-    expect([1.5, 3.5, 5.5].map((deep) => boltFor(inches(deep)))).toEqual(['3/8 x 5', '3/8 x 7', '3/8 x 9']);
+    expect([0.5, 0.75, 1.5].map((thin) => bradFor(inches(thin)).size)).toEqual(['1', '1 1/2', '2']);
+    expect([1.5, 3.5, 5.5].map((deep) => boltFor(inches(deep)).size)).toEqual(['3/8 x 5', '3/8 x 7', '3/8 x 9']);
   });
 });

@@ -1,7 +1,8 @@
 import { inches, type Length, type Units } from '../length';
-import { solidOf, type Axis, type Joint, type Part } from '../piece';
+import { solidOf, type Axis, type Joint, type Part, waysOf } from '../piece';
 import { raysIn, times, type Cell, type Vec } from '../solid';
-import { waysOf, type Meeting } from './meeting';
+import { type Meeting } from './meeting';
+import type { Fastener } from './fasteners';
 import { edgePositions } from './pocket-screws';
 import type { Laid } from './shank';
 
@@ -21,7 +22,7 @@ export type Lie = { readonly laid: Laid; readonly first: Part; readonly second: 
 
 /** How a method is laid out at a site. */
 export type Layout = {
-  readonly size: string;
+  readonly fastener: Fastener;
   readonly jig: Length;
   /** Places along the drilled part's own direction `run`, as they would be without anything in the way. */
   readonly run: Axis;
@@ -39,9 +40,6 @@ export type Layout = {
   /** What is glued on for it to go through: a corner block, by the face it lies on. */
   readonly block?: (face: 1 | -1) => Cell;
 };
-
-/** Half the thickness of a pocket screw, a #8 screw and a clip's own. */
-export const POCKET_SHANK = inches(0.082);
 
 export const place3 = (values: readonly (readonly [Axis, number])[]): Vec => {
   const place: [number, number, number] = [0, 0, 0];

@@ -1,6 +1,6 @@
 import { inches, type Length } from '../length';
-import { solidOf, type Axis, type Part } from '../piece';
-import { add, contacts, dot, faceArea, into as intoFrame, outOf, through, times, type Face, type Vec } from '../solid';
+import { solidOf, waysOf, type Axis, type Part } from '../piece';
+import { add, contacts, dot, faceArea, into as intoFrame, outOf, times, type Face, type Vec } from '../solid';
 
 /** Where two parts lie against each other, in the directions of the first. */
 export type Meeting = {
@@ -19,8 +19,6 @@ export type Meeting = {
   readonly along: Axis;
 };
 
-export const waysOf = ({ frame }: Part): readonly [Vec, Vec, Vec] => [frame.u, frame.v, through(frame)];
-
 const SQUARE_INCH = inches(1) * inches(1);
 
 /** The direction that a lap is cut in: its two halves lie on each other there; null where there is no lap. */
@@ -29,10 +27,14 @@ function lapAxis(first: Part, second: Part): Vec | null {
   return cut ? waysOf(first)[cut.axis] : null;
 }
 
+/** A rail with a tenon meets what it ends on by its shoulder. */
+const shoulderAxis = (rail: Part, post: Part): Vec | null =>
+  rail.cuts.some(({ kind, for: name }) => kind === 'tenon' && name === post.tag) ? waysOf(rail)[0] : null;
+
 /** The meeting of two parts, of a lap where its halves lie on each other; null where they do not touch. */
 export function meetingOf(first: Part, second: Part): Meeting | null {
   const faces = contacts(solidOf(first), solidOf(second));
-  const lapped = lapAxis(first, second);
+  const lapped = lapAxis(first, second) ?? shoulderAxis(first, second) ?? shoulderAxis(second, first);
   const flat = lapped ? faces.filter(({ normal }) => Math.abs(dot(normal, lapped)) > 0.99) : [];
   const widest = (flat.length > 0 ? flat : faces).reduce<Face | null>(
     (best, face) => (best === null || faceArea(face.points) > faceArea(best.points) ? face : best),

@@ -3,6 +3,8 @@ import type { Job } from '../job';
 import type { Part } from '../piece';
 import { HARDWARE_KINDS, type HardwareKind, type HardwareNeed } from '../stock';
 import type { Fastening } from './fasten';
+import type { Buys } from './method';
+import { WAYS_TO_JOIN } from './methods';
 
 /** PVA at 6 mil wet covers about 2 square feet of face with a fluid ounce; both faces of a joint count. */
 const SQUARE_INCHES_AN_OUNCE = 2 * 144;
@@ -11,42 +13,9 @@ const SQUARE_INCHES_AN_OUNCE = 2 * 144;
 export const laminationGlue = (part: Part): number =>
   (2 * (part.plies - 1) * part.length * part.width) / (inches(1) * inches(1));
 
-const KIND_FOR: Readonly<Partial<Record<Fastening['by'], HardwareKind>>> = {
-  'pocket screws': 'pocket-screw',
-  screws: 'screw',
-  'plugged screws': 'screw',
-  'slotted screws': 'screw',
-  'corner block': 'screw',
-  clips: 'clip',
-  brads: 'brad',
-  bolts: 'bolt',
-  'lag screws': 'lag',
-  inserts: 'insert',
-  dowels: 'dowel',
-  biscuits: 'biscuit',
-  'loose tenon': 'tenon',
-};
-
-/** Plugs that cover the heads of a joint: kind and size, or none. */
-export const plugsFor = ({
-  by,
-  plugs,
-  screw,
-}: Fastening): { readonly kind: HardwareKind; readonly size: string } | null =>
-  by === 'plugged screws'
-    ? { kind: 'plug', size: screw.startsWith('#10') ? '1/2' : '3/8' }
-    : by === 'pocket screws' && plugs
-      ? { kind: 'pocket-plug', size: '3/8' }
-      : null;
-
-/** What a joint is held by, as it is sold; null for glue, hardware of its own and cut joints. */
-export const fastenerOf = ({
-  by,
-  screw,
-}: Pick<Fastening, 'by' | 'screw'>): { readonly kind: HardwareKind; readonly size: string } | null => {
-  const kind = KIND_FOR[by];
-  return kind && (screw !== '' || kind === 'clip') ? { kind, size: screw } : null;
-};
+/** What is bought for a joint: its fasteners and what covers their heads. Hardware of its own is the piece's need. */
+export const boughtFor = (item: Fastening): readonly Buys[] =>
+  item.by === 'hardware' || item.by === 'nothing' ? [] : WAYS_TO_JOIN[item.by].buys(item);
 
 /**
  * Fasteners by size, ounces of glue, and what the pieces ask for besides, for all copies of all pieces, before they
@@ -70,10 +39,7 @@ export function hardwareNeeds(
   };
   let glue = 0;
   for (const item of made) {
-    const count = item.positions.length * times(item.joint.piece);
-    const [held, plug] = [fastenerOf(item), plugsFor(item)];
-    if (held && count > 0) add(held.kind, held.size, count);
-    if (plug && count > 0) add(plug.kind, plug.size, count);
+    for (const { kind, size, count } of boughtFor(item)) add(kind, size, count * times(item.joint.piece));
     glue += item.glue * times(item.joint.piece);
   }
   for (const part of parts) {

@@ -1,22 +1,29 @@
 import { inches, type Length } from '../length';
 import type { Method } from '../job';
-import type { Axis } from '../piece';
+import type { Axis, Part } from '../piece';
 import { add, times } from '../solid';
 import { depths, place3, shifted, tellFrom, type Layout, type Lie, type Site } from './layout';
 import { onPlane } from './meeting';
-import { dowelFor, lengthOf, SHORT_OF, tenonFor } from './other-fasteners';
+import { BISCUITS, dowelFor, SHORT_OF, tenonFor } from './fasteners';
 import { edgePositions, railEndPositions } from './pocket-screws';
 import type { Laid } from './shank';
+
+/**
+ * Ends that lean both ways. Pegs let a joint close along its own line only: of a mitred frame, and of a frame whose rails
+ * lean both ways, the last parts would have to come in along two lines at once.
+ */
+const isCompound = ({ ends }: Part): boolean => [ends.left, ends.right].some(({ mitre, bevel }) => mitre !== 0 && bevel !== 0); // prettier-ignore
 
 /** Dowels, biscuits and loose tenons: half in each part, less in a thin one; nothing is driven from outside. */
 export function pegs(by: Method, site: Site): Layout | null {
   const { drilled, into, meeting, units, joint } = site;
+  if (meeting.axis === 0 && (joint.kind === 'edge' || isCompound(drilled))) return null;
   const [a, b] = ([0, 1, 2] as const).filter((at) => at !== meeting.axis) as [Axis, Axis];
   const span = (at: Axis) => meeting.spans[at]![1] - meeting.spans[at]![0];
   const [run, wide] = span(a) >= span(b) ? [a, b] : [b, a];
   const thinner = Math.min(span(wide), into.thickness);
-  const size = by === 'dowels' ? dowelFor(thinner) : by === 'biscuits' ? (span(run) >= inches(2.5) ? '#20' : '#0') : tenonFor(thinner); // prettier-ignore
-  const length = by === 'biscuits' ? inches(15 / 16) : lengthOf(size);
+  const fastener = by === 'dowels' ? dowelFor(thinner) : by === 'biscuits' ? (span(run) >= inches(2.5) ? BISCUITS.large : BISCUITS.small) : tenonFor(thinner); // prettier-ignore
+  const { length } = fastener;
   const [low, high] = meeting.spans[run]!;
   const tell = tellFrom(site, run);
   const rail = joint.kind === 'rail end';
@@ -44,7 +51,7 @@ export function pegs(by: Method, site: Site): Layout | null {
       from: add(point, times(meeting.normal, -(length - beyond))),
       direction: meeting.normal,
       length,
-      radius: by === 'dowels' ? Math.round(inches(Number(size[0]) / Number(size[2])) / 2) : inches(1 / 8),
+      radius: by === 'dowels' ? Math.round(fastener.shank / 2) : inches(1 / 8),
       behind: 0,
       hole: 0,
       position: tell(place),
@@ -52,5 +59,5 @@ export function pegs(by: Method, site: Site): Layout | null {
     };
     return { laid, first: drilled, second: into, meets: length - beyond };
   };
-  return { size, jig: 0, run, targets: shifted(low, [...new Set(places)]), tell, faces: [1], lie, bite: inches(1 / 4), leaves: 0 }; // prettier-ignore
+  return { fastener, jig: 0, run, targets: shifted(low, [...new Set(places)]), tell, faces: [1], lie, bite: inches(1 / 4), leaves: 0 }; // prettier-ignore
 }

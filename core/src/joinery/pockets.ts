@@ -1,10 +1,10 @@
 import { inches, type Length } from '../length';
-import { rawSolidOf, type Axis, type Part } from '../piece';
+import { rawSolidOf, type Axis, type Part, waysOf } from '../piece';
 import { add, radians, raysIn, times, type Vec } from '../solid';
 import { POCKET_SCREWS, type PocketScrew } from '../stock';
-import { isOnTop, place3, POCKET_SHANK, shifted, spaced, tellFrom, type Layout, type Lie, type Site } from './layout';
-import { onPlane, waysOf } from './meeting';
-import { lengthOf } from './other-fasteners';
+import { pocketShank } from './fasteners';
+import { isOnTop, place3, shifted, spaced, tellFrom, type Layout, type Lie, type Site } from './layout';
+import { onPlane } from './meeting';
 import { edgePositions, pocketScrew, railEndPositions, THICKEST_POCKET } from './pocket-screws';
 import { measured, type Laid } from './shank';
 
@@ -39,7 +39,7 @@ export function pockets(site: Site, fine: boolean): Layout | null {
   const table = pocketScrew(Math.min(jig, into.thickness));
   if (own === null || table === null) return null;
   // The collar is set so that half of the screw that belongs to the setting is beyond the end.
-  const seat = Math.round(lengthOf(own) / 2);
+  const seat = Math.round(pocketShank(own, fine).length / 2);
   const [low, high] = meeting.spans[run]!;
   const tell = tellFrom(site, run);
   const length = high - low;
@@ -68,8 +68,8 @@ export function pockets(site: Site, fine: boolean): Layout | null {
       const laid: Laid = {
         from,
         direction,
-        length: lengthOf(size),
-        radius: POCKET_SHANK,
+        length: pocketShank(size, fine).length,
+        radius: pocketShank(size, fine).shank / 2,
         behind: surfaceBehind(drilled, from, direction),
         hole: POCKET_HOLE,
         position: tell(place),
@@ -86,7 +86,7 @@ export function pockets(site: Site, fine: boolean): Layout | null {
   const size = shorter.findLast(stays) ?? table;
   const lie = lieOf(size);
   return {
-    size: fine ? `${size} fine` : size,
+    fastener: pocketShank(size, fine),
     jig,
     run,
     targets: [...targets].sort((x, y) => x - y),

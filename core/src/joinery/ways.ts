@@ -1,13 +1,13 @@
-import { toInches } from '../length';
 import { able, type Job, type Method, type Piece } from '../job';
-import { buildPiece, joinOf, pairKey, tongueFits, type Joint, type Part } from '../piece';
-import { sizesOf, woodOf, type HardwareOffer, type Nominal } from '../stock';
+import { buildPiece, joinOf, pairKey, type Joint, type Part } from '../piece';
+import { sizesOf, type HardwareOffer, type Nominal } from '../stock';
 import type { Fastening } from './fasten';
 import { fastenings } from './fastening';
 import type { Trouble } from './placing';
-import { METHOD_ABOUT, WAYS_FOR, type Look } from './methods';
-import { fastenerOf, plugsFor } from './needs';
-import { drillingOf, inchesOf, lengthOf } from './other-fasteners';
+import { WAYS_FOR } from './kinds';
+import type { Look } from './method';
+import { WAYS_TO_JOIN } from './methods';
+import { boughtFor } from './needs';
 
 /** One way to make a joint, or all alike, with what it comes to. */
 export type Way = {
@@ -31,69 +31,9 @@ export type Way = {
   readonly now: boolean;
 };
 
-/** Long grain glued bears 200 lb a square inch for good: a fifth of the shear strength of softwood (Wood Handbook, ch. 5). */
-const GLUE_POUNDS = 200;
-/** A fifth of what tears a hardwood dowel in two. */
-const DOWEL_PSI = 2000;
-
-/**
- * Straight pull that a joint should bear, lb. Wood screws 2850 G^2 D an inch of thread, lag screws 1800 G^(3/2) D^(3/4),
- * each a fifth of what draws them, three quarters of it in end grain (National Design Specification for Wood Construction,
- * 12.2); glue by its long grain area, end grain nothing.
- */
-export function poundsFor(item: Fastening): number {
-  const { by, shanks, into, drilled, glue, joint } = item;
-  const gravity = (part: Part) => (part.material === 'bought' ? 0.42 : woodOf(part.material).density / 62.4);
-  const bites = shanks.reduce((sum, { bite }) => sum + toInches(Math.round(bite)), 0);
-  const endGrain = joint.kind === 'rail end';
-  switch (by) {
-    case 'pocket screws':
-    case 'clips':
-      return 2850 * gravity(into) ** 2 * 0.164 * bites;
-    case 'screws':
-    case 'plugged screws':
-    case 'slotted screws': {
-      const shank = drillingOf(item.screw)?.shank ?? 0.164;
-      return 2850 * gravity(endGrain ? drilled : into) ** 2 * shank * bites * (endGrain ? 0.75 : 1) + (endGrain ? 0 : (glue / 2) * GLUE_POUNDS * 0.5); // prettier-ignore
-    }
-    case 'corner block':
-      // Half of the screws and one glued face carry a straight pull; the block's other face is on the post's long grain.
-      return 2850 * gravity(into) ** 2 * 0.164 * (bites / 2) + toInches(drilled.width) * 1.5 * GLUE_POUNDS * 0.5;
-    case 'lag screws':
-    case 'bolts': {
-      const shank = drillingOf(item.screw)?.shank ?? 0.375;
-      return 1800 * gravity(endGrain ? drilled : into) ** 1.5 * shank ** 0.75 * bites * (endGrain ? 0.75 : 1);
-    }
-    case 'inserts':
-      return 250 * shanks.length;
-    case 'dowels': {
-      const across = toInches(inchesOf(item.screw.split(' x ')[0]!));
-      // A round hole bears on long grain over part of its wall only.
-      const glued = 0.7 * Math.PI * across * bites * GLUE_POUNDS;
-      return Math.min(glued, shanks.length * (Math.PI / 4) * across ** 2 * DOWEL_PSI) + sideGrain(item);
-    }
-    case 'biscuits':
-      return shanks.length * 90 + sideGrain(item);
-    case 'loose tenon': {
-      const wide = toInches(inchesOf(item.screw.split(' x ')[1] ?? '1'));
-      return shanks.length * 2 * wide * toInches(lengthOf(item.screw)) * 0.5 * GLUE_POUNDS + sideGrain(item);
-    }
-    case 'mortise and tenon': {
-      const deep =
-        drilled.cuts.filter(({ kind, for: name }) => kind === 'tenon' && name === into.tag).length > 0 ? 1.25 : 0;
-      return 2 * deep * toInches(drilled.width) * 0.67 * GLUE_POUNDS;
-    }
-    case 'half lap':
-    case 'glue':
-    case 'brads':
-      return endGrain && by !== 'half lap' ? 0 : (glue / 2) * GLUE_POUNDS * (joint.kind === 'dado' ? 0.3 : 0.5);
-    default:
-      return 0;
-  }
-}
-
-/** What the glue between faces of long grain adds: nothing at the end of a rail. */
-const sideGrain = ({ joint, glue }: Fastening): number => (joint.kind === 'rail end' ? 0 : (glue / 2) * GLUE_POUNDS);
+/** Straight pull that a joint should bear, lb: as its way says; hardware and what only rests are not told. */
+export const poundsFor = (item: Fastening): number =>
+  item.by === 'hardware' || item.by === 'nothing' ? 0 : WAYS_TO_JOIN[item.by].strength(item);
 
 /** Cents for one joint's fasteners and plugs, by the piece in the cheapest box. */
 function centsFor(item: Fastening, offers: readonly HardwareOffer[]): number | null {
@@ -104,22 +44,20 @@ function centsFor(item: Fastening, offers: readonly HardwareOffer[]): number | n
     return prices.length > 0 ? Math.min(...prices) : null;
   };
   let cents = 0;
-  for (const need of [fastenerOf(item), plugsFor(item)]) {
-    if (!need) continue;
-    const price = each(need.kind, need.size);
+  for (const { kind, size, count } of boughtFor(item)) {
+    const price = each(kind, size);
     if (price === null) return null;
-    cents += price * item.positions.length;
+    cents += price * count;
   }
   return Math.round(cents);
 }
 
 export const minutesFor = ({ by, positions }: Pick<Fastening, 'by' | 'positions'>): number =>
-  by === 'hardware' ? 6 : by === 'nothing' ? 1 : METHOD_ABOUT[by].setUp + METHOD_ABOUT[by].each * positions.length;
+  by === 'hardware' ? 6 : by === 'nothing' ? 1 : WAYS_TO_JOIN[by].setUp + WAYS_TO_JOIN[by].each * positions.length;
 
-/** Whether a part can be cut as a method wants: tenons and laps need square ends. */
+/** Whether the parts can be cut as a method wants. */
 const cutFits = (by: Method, joint: Joint, parts: ReadonlyMap<string, Part>): boolean =>
-  (by !== 'mortise and tenon' && by !== 'half lap') ||
-  tongueFits(by, joint, parts.get(joint.drilled)!, parts.get(joint.into)!);
+  WAYS_TO_JOIN[by].fits({ joint, drilled: parts.get(joint.drilled)!, into: parts.get(joint.into)! });
 
 /**
  * Every way to make one joint of a piece, each tried in the whole piece, as its screws must keep clear of the others.
@@ -150,7 +88,7 @@ export function waysOfJoint(
     const said = { ...joinOf(piece, item.joint), by };
     const tried = by === item.by ? item : madeBy({ ...piece.joins, ...Object.fromEntries(keys.map((key) => [key, said])) }).made.find(({ joint }) => joint.id === jointId); // prettier-ignore
     if (!tried) return [];
-    const about = METHOD_ABOUT[by];
+    const about = WAYS_TO_JOIN[by];
     const lacking = about.tools.map((set) => set.filter((tool) => !job.shop.tools.includes(tool)));
     const least = lacking.reduce((a, b) => (b.length < a.length ? b : a));
     return [

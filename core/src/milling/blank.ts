@@ -1,6 +1,7 @@
 import type { Length } from '../length';
 import type { Job, Piece, Shop } from '../job';
 import type { Part } from '../piece';
+import { isPloughed } from '../work';
 import { isBoard, sizesOf, type Sizes, type Stocked } from '../stock';
 
 /** A width that must come off a board after it is cut to rough length. */
@@ -28,23 +29,34 @@ export type Blank = {
 };
 
 type Extra = Pick<Blank, 'extra' | 'extraFor'>;
+const NOTHING: Extra = { extra: 0, extraFor: null };
 
+/** A planed board is gouged at both ends: unless more than that is left on anyway, so much is. */
 function allowance(part: Part, shop: Shop): Extra {
   if (part.trimmedLater) return { extra: shop.topExtra, extraFor: 'squaring the glued top' };
   if (part.plies > 1) return { extra: shop.partExtra, extraFor: 'trimming the glued leg' };
   if (part.fit !== null && isBoard(part.material)) return { extra: shop.partExtra, extraFor: 'fitting' };
-  return { extra: 0, extraFor: null };
+  return NOTHING;
 }
 
-/** A planed board is cut off at both ends, unless more than that is left on anyway. */
-const withSnipe = (other: Extra, shop: Shop): Extra =>
-  2 * shop.snipe > other.extra ? { extra: 2 * shop.snipe, extraFor: 'cutting off the snipe' } : other;
+/**
+ * Length left on a part for later, half of it at each end, and why. The gouged ends of planed boards come off with
+ * whatever is trimmed anyway.
+ */
+export function leftOn(part: Part, { planed }: Pick<Piece, 'planed'>, shop: Shop): Extra {
+  const left = allowance(part, shop);
+  if (left.extra === 0 && (planed === 0 || shop.snipe === 0 || !isBoard(part.material))) return NOTHING;
+  if (planed === 0 || !isBoard(part.material) || 2 * shop.snipe <= left.extra) return left;
+  return { extra: 2 * shop.snipe, extraFor: left.extraFor ?? 'cutting off the snipe' };
+}
 
 /** Steeper than this an end is cut from a square blank: the saw does not turn so far. */
 const STEEPEST = 60;
 
-function mitres({ ends, outline }: Part): Blank['ends'] {
+function mitres({ ends, outline, cuts }: Part): Blank['ends'] {
   const { left, right } = ends;
+  // A groove or rebate is ploughed while the ends are square.
+  if (cuts.some(({ kind }) => isPloughed(kind))) return null;
   const plain = left.bevel === 0 && right.bevel === 0 && outline === null && (left.mitre !== 0 || right.mitre !== 0);
   return plain && Math.max(Math.abs(left.mitre), Math.abs(right.mitre)) <= STEEPEST
     ? { left: left.mitre, right: right.mitre }
@@ -61,8 +73,7 @@ export function blankOf(part: Part, piece: Pick<Piece, 'copies' | 'planed'>, sho
   if (material === 'bought') return null;
   const onBoard = isBoard(material);
   const planed = onBoard ? piece.planed : 0;
-  const left = allowance(part, shop);
-  const { extra, extraFor } = planed > 0 ? withSnipe(left, shop) : left;
+  const { extra, extraFor } = leftOn(part, piece, shop);
   const width = onBoard ? sizes.board(material).width : part.width;
   // What is left long is cut square first; its angles come with the trim.
   const ends = extra > 0 ? null : mitres(part);
@@ -75,8 +86,8 @@ export function blankOf(part: Part, piece: Pick<Piece, 'copies' | 'planed'>, sho
     quantity: part.plies * part.count * piece.copies,
     rip: part.width < width ? { from: width, to: part.width, why: part.squared ? 'square edges' : 'to width' } : null,
     plane: planed > 0 ? { each: planed, to: sizes.thickness(material) - 2 * planed } : null,
-    extra: extraFor === null ? 0 : extra,
-    extraFor: extra > 0 ? extraFor : null,
+    extra,
+    extraFor,
     ends: onBoard ? ends : null,
     grain: part.role !== 'back' && part.role !== 'drawer',
   };

@@ -3,4 +3,3 @@
  * is ripped off and what is left on. Used by buying and by the cut sheets.
  */
 export * from './blank';
-export * from './steps';

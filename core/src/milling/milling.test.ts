@@ -1,9 +1,8 @@
 import { inches, printLength } from '../length';
-import { DEFAULT_SHOP, KITS, newJob, type Piece, type Shop } from '../job';
+import { DEFAULT_SHOP, newJob, type Piece, type Shop } from '../job';
 import { buildPiece, newPiece } from '../piece';
 import { isSheet, TABLE_SIZES } from '../stock';
-import { plain } from '../words';
-import { blankOf, blanksOf, millingSteps } from './index';
+import { blankOf, blanksOf } from './index';
 
 const blanks = (choices: Piece['choices'], topChoices: Piece['topChoices'], width: number, copies = 1) => {
   const base = newPiece('t', 'standing');
@@ -63,72 +62,9 @@ describe('blanks worked out by hand: a table 60 long and 36 high', () => {
   });
 });
 
-describe('milling steps, worked out by hand', () => {
-  const shopWith = (tools: Shop['tools']): Shop => ({ ...DEFAULT_SHOP, tools });
-  const base = newPiece('t', 'standing');
-  const piece: Piece = { ...base, size: { ...base.size, width: inches(31.5) }, topChoices: top('ripped') };
-  const { parts } = buildPiece(piece, '2x6', DEFAULT_SHOP, 'in');
-  const steps = (tag: string, tools: Shop['tools']) =>
-    millingSteps(
-      blankOf(
-        parts.find((part) => part.tag === tag)!,
-        piece,
-        DEFAULT_SHOP,
-        TABLE_SIZES,
-      )!,
-      shopWith(tools),
-    ).map(({ text, leaves }) => `${printLength(leaves, 'in')}: ${plain(text, 'in')}`);
-
-  test('a top board 5 1/2 wide to 5 1/4: a jointer takes an eighth, four passes a sixteenth each', () => {
-    expect(steps('T1', ['table saw', 'jointer']).map((step) => step.split(':')[0])).toEqual([
-      '61',
-      '5 3/8',
-      '5 1/4',
-      '60',
-    ]);
-    expect(steps('T1', ['table saw']).map((step) => step.split(':')[0])).toEqual([
-      '61',
-      '5 7/16',
-      '5 3/8',
-      '5 5/16',
-      '5 1/4',
-      '60',
-    ]);
-    expect(steps('T1', ['circular saw', 'guide'])).toHaveLength(4);
-    expect(steps('T1', ['hand saw'])[1]).toContain('yard');
-  });
-
-  test('a leg of plies is cut long, glued, trimmed; an apron is cut once', () => {
-    expect(steps('L1', [])).toEqual([
-      expect.stringMatching(/^35: Crosscut to 35, 2 of them/),
-      expect.stringContaining('face to face'),
-      expect.stringMatching(/^34 1\/2: Trim both ends/),
-    ]);
-    expect(steps('A1', [])).toHaveLength(1);
-  });
-
-  test('legs glued proud are ripped once they are one: an eighth narrower', () => {
-    const proud: Piece = { ...piece, choices: { legs: 'two 2x4', legEdges: 'ripped' } };
-    const leg = buildPiece(proud, '2x6', DEFAULT_SHOP, 'in').parts.find((part) => part.tag === 'L1')!;
-    expect(printLength(leg.width, 'in')).toBe('3 3/8');
-    const told = millingSteps(blankOf(leg, proud, DEFAULT_SHOP, TABLE_SIZES)!, shopWith(['table saw']));
-    expect(told.map(({ text }) => plain(text, 'in').split(' ')[0])).toEqual(['Crosscut', 'Glue', 'Rip', 'Trim']);
-  });
-
-  test('widths only ever shrink, and end at the part', () => {
-    for (const part of parts) {
-      const blank = blankOf(part, piece, DEFAULT_SHOP, TABLE_SIZES)!;
-      for (const { tools } of KITS) {
-        const lengths = millingSteps(blank, shopWith(tools));
-        expect(lengths.at(-1)!.leaves).toBe(blank.extra > 0 ? part.length : blank.rip ? blank.rip.to : blank.length);
-      }
-    }
-  });
-});
-
 describe('blanks under each edge and planing choice, worked out by hand: one board of a top 60 by 31 1/2', () => {
   // Six 2x6 ripped: 5 1/4 wide, an inch over. As bought: 5 1/2 inside. Planed 1/16 a face: 1 3/8 thick, the snipe of 2 at
-  // each end is 4 over, more than the inch for squaring.
+  // each end is 4 over: more than the inch for squaring, it comes off with the squaring.
   const base = newPiece('t', 'standing');
   const blank = (
     edges: 'ripped' | 'as bought',
@@ -150,26 +86,17 @@ describe('blanks under each edge and planing choice, worked out by hand: one boa
       size: [made.length, made.width, made.thickness].map((size) => printLength(size, 'in')).join(' x '),
       part: [part.length, part.width, part.thickness].map((size) => printLength(size, 'in')).join(' x '),
       extra: made.extraFor,
-      steps: millingSteps(made, shop).map(({ text }) => plain(text, 'in')),
     };
   };
 
   test.each([
     ['ripped', 0, 2, '61 x 5 1/2 x 1 1/2', '60 x 5 1/4 x 1 1/2', 'squaring the glued top'],
     ['as bought', 0, 2, '61 x 5 1/2 x 1 1/2', '60 x 5 1/2 x 1 1/2', 'squaring the glued top'],
-    ['ripped', 1 / 16, 2, '64 x 5 1/2 x 1 1/2', '60 x 5 1/4 x 1 3/8', 'cutting off the snipe'],
-    ['as bought', 1 / 16, 2, '64 x 5 1/2 x 1 1/2', '60 x 5 1/2 x 1 3/8', 'cutting off the snipe'],
+    ['ripped', 1 / 16, 2, '64 x 5 1/2 x 1 1/2', '60 x 5 1/4 x 1 3/8', 'squaring the glued top'],
+    ['as bought', 1 / 16, 2, '64 x 5 1/2 x 1 1/2', '60 x 5 1/2 x 1 3/8', 'squaring the glued top'],
     ['ripped', 1 / 8, 0, '61 x 5 1/2 x 1 1/2', '60 x 5 1/4 x 1 1/4', 'squaring the glued top'],
   ] as const)('%s, %d off each face, snipe %d: a blank %s for a part %s', (edges, planed, snipe, size, part, extra) => {
     expect(blank(edges, planed, snipe)).toMatchObject({ size, part, extra });
-  });
-
-  test('an eighth off a face is four passes of a thirty-second; without a planer someone else does it', () => {
-    expect(blank('ripped', 1 / 8, 2).steps[1]).toMatch(/^Plane both faces to 1 1\/4 thick: 4 passes a face/);
-    expect(blank('ripped', 1 / 32, 2).steps[1]).toMatch(/1 pass a face/);
-    expect(blank('ripped', 1 / 8, 2, ['table saw']).steps[1]).toMatch(/^Have the boards planed to 1 1\/4 thick/);
-    expect(blank('ripped', 0, 2).steps.join()).not.toContain('lane');
-    expect(blank('ripped', 1 / 8, 2).steps.at(-1)).toBe('Cut the gouged ends off, half of it from each: 60.');
   });
 
   test('sheets are not planed', () => {
@@ -180,19 +107,4 @@ describe('blanks under each edge and planing choice, worked out by hand: one boa
       if (made && isSheet(made.material)) expect(made).toMatchObject({ plane: null, thickness: part.thickness });
     }
   });
-});
-
-test('angled ends and cut-outs are the last steps, each said once', () => {
-  const piece = newPiece('x', 'x-frame');
-  const { parts } = buildPiece(piece, '2x6', DEFAULT_SHOP, 'in');
-  const steps = parts.flatMap((part) => {
-    const made = blankOf(part, piece, DEFAULT_SHOP, TABLE_SIZES);
-    return made ? [{ part, told: millingSteps(made, DEFAULT_SHOP).map(({ text }) => plain(text, 'in')) }] : [];
-  });
-  for (const { part, told } of steps) {
-    const slanted = [part.ends.left, part.ends.right].some(({ mitre, bevel }) => mitre !== 0 || bevel !== 0);
-    expect(told.filter((text) => text.startsWith('Cut the ends'))).toHaveLength(slanted ? 1 : 0);
-    expect(told.filter((text) => text.startsWith('Take out'))).toHaveLength(part.cuts.length > 0 ? 1 : 0);
-  }
-  expect(steps.some(({ told }) => told.at(-1)!.startsWith('Take out 1 half lap'))).toBe(true);
 });

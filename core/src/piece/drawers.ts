@@ -1,6 +1,6 @@
 import { inches, type Length } from '../length';
 import type { Material, LumberSizes } from '../stock';
-import { dim, say } from '../words';
+import { say } from '../words';
 import { boxAt, cutFor, type Kit } from './kit';
 import type { Box } from './geometry';
 
@@ -120,9 +120,7 @@ export function assembleDrawers(kit: Kit, numbers: readonly number[], from: stri
       say`Build drawer box ${number}`,
       ['A', 'B', 'C', 'D', 'E'].map(name),
       [],
-      [
-        say`Plough the grooves ${dim(GROOVE_UP)} up before anything is joined. Slide the bottom in dry: it squares the box. Both diagonals alike before the last screw.`,
-      ],
+      [say`Slide the bottom in dry: it squares the box.`],
     );
     const before = at === 0 ? from : `drawer-in-${numbers[at - 1]!}`;
     kit.assemble(
@@ -130,9 +128,7 @@ export function assembleDrawers(kit: Kit, numbers: readonly number[], from: stri
       say`Hang drawer ${number} and fix its front`,
       [name('F')],
       [before, `drawer-${number}`],
-      [
-        say`Screw the slides level and parallel, run the box in, then hold the front with tape, even gaps all round, and drive its screws from inside.`,
-      ],
+      [say`Hold the front with tape, even gaps all round, while its screws are driven from inside.`],
     );
   });
 }

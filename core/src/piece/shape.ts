@@ -121,6 +121,9 @@ export function boxOf(part: Part): Box {
   return box;
 }
 
+/** A part's own directions in its piece: along its length, its width, its thickness. */
+export const waysOf = ({ frame }: Part): readonly [Vec, Vec, Vec] => [frame.u, frame.v, through(frame)];
+
 /** The axis that a direction runs along, or nearest to. */
 export const mostly = (direction: Vec): Axis => {
   const sizes = direction.map(Math.abs);

@@ -7,3 +7,4 @@ export * from './setups';
 export * from './cautions';
 export * from './marks';
 export * from './passes';
+export * from './words';

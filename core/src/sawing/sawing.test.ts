@@ -47,7 +47,7 @@ function sawn({ buying, cuts, setups }: Plan, longestRip: Length): readonly stri
       ];
       woods.set(board, [...woods.get(board)!.filter((one) => one !== wood), before, after]);
     }
-    if (setup.kind !== 'fence' || setup.when === 'after gluing') continue;
+    if (setup.kind !== 'fence') continue;
     for (const piece of setup.pieces) {
       if (ripped.has(piece)) wrong.push('a piece is ripped twice');
       ripped.add(piece);

@@ -39,8 +39,10 @@ export type Setup = {
   readonly tool: Tool | null;
   /** Length or width that the stop or fence is set to; for marks how far past each line; 0 for a sheet. */
   readonly setting: Length;
-  /** Fence settings in order where both edges are ripped: the first edge, then the width. Else empty. */
+  /** Widths left by each pass where both edges are ripped, the last the width itself. Else empty. */
   readonly passes: readonly Length[];
+  /** The first of the passes is the jointer's. */
+  readonly jointed: boolean;
   readonly parts: readonly Part[];
   /** Cuts of the saw at this setting. */
   readonly count: number;
@@ -57,8 +59,8 @@ export type Setup = {
   readonly extraFor: CutPiece['blank']['extraFor'];
   /** Angles the saw is turned to at the two ends, degrees; null for square ones. */
   readonly ends: CutPiece['blank']['ends'];
-  /** Not in its usual place: before the rips, or once plies are glued. */
-  readonly when: 'as usual' | 'before ripping' | 'after gluing';
+  /** Not in its usual place: before the rips. */
+  readonly when: 'as usual' | 'before ripping';
   readonly cautions: readonly Phrase[];
 };
 
@@ -113,10 +115,12 @@ function numberCuts(sawn: readonly SawnBoard[], shop: Shop): readonly NumberedCu
         setting,
       }));
     // A square cut that only begins a stretch squares its end: it is part of making the board ready, not numbered.
+    const afterSlant = (begun: CutPiece) => board.pieces.filter(({ x }) => x < begun.x).reduce<CutPiece | null>((last, one) => (last && last.x > one.x ? last : one), null)?.slants.right ?? 0; // prettier-ignore
     return board.cuts.flatMap((cut): readonly NumberedCut[] => {
       const piece = madeBy(board.pieces, 'right', cut);
-      if (piece === null && (cut.angle === 0 || cut.kind === 'rip')) return [];
       const begins = piece === null ? madeBy(board.pieces, 'left', cut) : null;
+      const readies = cut.angle === 0 && (begins === null || afterSlant(begins) === 0);
+      if (piece === null && (readies || cut.kind === 'rip')) return [];
       return [{ number: ++number, board: board.number, ...cut, piece, begins, setting: null }];
     });
   });
@@ -165,6 +169,7 @@ function drawnUp({ made, others = [], ...given }: Rough): Setup {
   const pieces = [...made.map(({ piece }) => piece), ...others];
   const setup = {
     passes: [],
+    jointed: false,
     runs: [],
     parts: distinct(pieces.map((piece) => piece.blank.part)),
     count: made.reduce((sum, { before }) => sum + 1 + before.length, 0),
@@ -183,24 +188,32 @@ function drawnUp({ made, others = [], ...given }: Rough): Setup {
 /** Sticks and single pieces ripped to one width. */
 type ToRip = { readonly rip: Rip; readonly board: number; readonly pieces: readonly CutPiece[] };
 
-function fenceSetup(id: string, rows: readonly ToRip[], shop: Shop, when: Setup['when']): Setup {
+function fenceSetup(id: string, rows: readonly ToRip[], shop: Shop): Setup {
   const { to } = rows[0]!.rip;
   const pieces = rows.flatMap((row) => row.pieces);
   const both = rows.some(({ rip }) => rip.why === 'square edges');
   const { from } = rows.find(({ rip }) => rip.why === 'square edges')?.rip ?? rows[0]!.rip;
-  const runs = when === 'after gluing' ? Math.ceil(pieces.length / pieces[0]!.blank.part.plies) : rows.length;
+  const tool = first(shop, WAYS.rip);
+  const jointer = shop.tools.includes('jointer');
+  const share = (k: number, of: number) => from - Math.round(((from - to) * k) / of);
+  // A fence needs a straight edge: without a jointer each edge goes through twice, which straightens as well.
+  const passes = !both
+    ? []
+    : tool === 'table saw' && !jointer
+      ? [1, 2, 3, 4].map((k) => share(k, 4))
+      : [share(1, 2), to];
   return drawnUp({
     id,
     kind: 'fence',
-    tool: first(shop, WAYS.rip),
+    tool,
     setting: to,
     made: [],
     others: pieces,
     runs: rows.map(({ board, pieces: stick }) => ({ board, pieces: stick })),
-    passes: both ? [from - Math.round((from - to) / 2), to] : [],
-    count: runs * (both ? 2 : 1),
+    passes,
+    jointed: both && tool === 'table saw' && jointer,
+    count: rows.length * Math.max(1, passes.length),
     boards: distinct(rows.map(({ board }) => board)),
-    when,
   });
 }
 
@@ -243,18 +256,19 @@ function laneSetups(sawn: readonly SawnBoard[], cuts: readonly NumberedCut[], sh
     by(making(of.flatMap(({ board }) => board.pieces.filter((piece) => !onLine.has(piece)))), nameOf)
       .map(([name, made]) => stopSetup(`${kind}:${name}`, made, shop, kind === 'early' ? 'before ripping' : 'as usual'))
       .sort(largest);
-  const fences = (kind: 'fence' | 'glued', rows: readonly ToRip[]) =>
+  const fences = (rows: readonly ToRip[]) =>
     by(rows, ({ rip, pieces: [piece] }) => `${rip.to}:${piece!.blank.thickness}`)
-      .map(([name, row]) => fenceSetup(`${kind}:${name}`, row, shop, kind === 'glued' ? 'after gluing' : 'as usual'))
+      .map(([name, row]) => fenceSetup(`fence:${name}`, row, shop))
       .sort(largest);
-  const alone = (board: Board, glued: boolean): readonly ToRip[] =>
+  // Plies are ripped once they are glued: that is work on the part, not on the board.
+  const alone = (board: Board): readonly ToRip[] =>
     board.pieces.flatMap((piece) => {
       const { rip, part } = piece.blank;
-      return rip && part.plies > 1 === glued ? [{ rip, board: board.number, pieces: [piece] }] : [];
+      return rip && part.plies === 1 ? [{ rip, board: board.number, pieces: [piece] }] : [];
     });
   const whole = lanes.flatMap(({ board, sticks, crosscutFirst }) =>
     crosscutFirst
-      ? alone(board, false)
+      ? alone(board)
       : sticks.flatMap(({ rip, pieces }) => (rip ? [{ rip, board: board.number, pieces }] : [])),
   );
   return [
@@ -272,14 +286,10 @@ function laneSetups(sawn: readonly SawnBoard[], cuts: readonly NumberedCut[], sh
       'early',
       lanes.filter(({ crosscutFirst }) => crosscutFirst),
     ),
-    ...fences('fence', whole),
+    ...fences(whole),
     ...stops(
       'stop',
       lanes.filter(({ crosscutFirst }) => !crosscutFirst),
-    ),
-    ...fences(
-      'glued',
-      lanes.flatMap(({ board }) => alone(board, true)),
     ),
   ];
 }
@@ -316,7 +326,7 @@ function sheetSetups(sawn: readonly SawnBoard[], cuts: readonly NumberedCut[], s
 /**
  * From boards laid out to boards that can be sawn: pieces in the order they are best cut, every cut numbered board by
  * board, and the settings in working order: rough cuts by marks, what must be crosscut before it is ripped, rips from
- * the widest down, stops from the longest down, rips of what is glued up, then sheets. The order can be followed on
+ * the widest down, stops from the longest down, then sheets. The order can be followed on
  * every board; each setting comes once.
  */
 export function sawingOf(boards: readonly Board[], shop: Shop): Sawing {

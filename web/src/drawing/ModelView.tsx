@@ -10,17 +10,9 @@ import { USUAL_VIEW } from './iso';
 import type { Look3D, ModelHandle } from './Model';
 import { PartPicture } from './PartPicture';
 import type { Section } from './scene';
+import { hasWebGl } from './webgl';
 
 const Model = lazy(() => import('./Model'));
-
-/** Whether this browser can draw in space at all. */
-function hasWebGl(): boolean {
-  try {
-    return document.createElement('canvas').getContext('webgl2') !== null;
-  } catch {
-    return false;
-  }
-}
 
 /** Shows `instead` where the model throws, as when the graphics driver is lost. */
 class Guard extends Component<

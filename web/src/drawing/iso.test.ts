@@ -1,4 +1,4 @@
-import { buildPiece, DEFAULT_SHOP, fastenings, pieceFrom, prism, rectangle, solidOf, STARTS, stepsOf, topCandidates, type Solid, type Vec } from '@sill/core'; // prettier-ignore
+import { buildPiece, DEFAULT_SHOP, fastenings, newJob, pieceFrom, prism, rectangle, solidOf, STARTS, stepsOf, topCandidates, type Solid, type Vec } from '@sill/core'; // prettier-ignore
 import { axesOf, clearestView, USUAL_VIEW } from './iso';
 
 const box = (from: Vec, size: Vec): Solid => [
@@ -44,8 +44,8 @@ test('the shelves of a cupboard are seen when they go in, and its doors when the
     'p',
   );
   const model = buildPiece(piece, topCandidates(piece)[0]!, DEFAULT_SHOP, 'in');
-  const steps = stepsOf(piece, model, fastenings(model.joints, model.parts, 'in', piece), DEFAULT_SHOP);
-  for (const step of steps.filter(({ adds }) => adds.some((id) => /p\.(H|D)/.test(id)))) {
+  const steps = stepsOf(piece, model, fastenings(model.joints, model.parts, 'in', piece), newJob('j'));
+  for (const step of steps.filter(({ adds, makes }) => makes.length > 0 && adds.some((id) => /p\.(H|D)/.test(id)))) {
     const [fresh, there] = [step.adds, step.there].map((ids) =>
       model.parts.filter(({ id }) => ids.includes(id)).map(solidOf),
     );

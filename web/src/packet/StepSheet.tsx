@@ -40,12 +40,7 @@ export function StepSheet({ facts, step, number }: StepBlock) {
         <b>Pick up</b> <Words of={step.pickUp} />
       </p>
       <Spacers step={step} />
-      {step.settings.map((setting, at) => (
-        <p key={at}>
-          <b>Set</b> <Words of={setting} />
-        </p>
-      ))}
-      {step.sides && <p>Diagonals read ________ and ________</p>}
+      {step.diagonals && <p>Diagonals read ________ and ________</p>}
       {step.cautions.map((caution, at) => (
         <p key={at} className="caution">
           <Words of={caution} />

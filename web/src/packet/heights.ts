@@ -35,15 +35,12 @@ export const stepHeight =
     const linesOf = (text: Phrase, letters: number) => Math.ceil(plain(text, 'in').length / letters);
     const { beside, across } = LETTERS[paper];
     const actions = step.actions.reduce((sum, action) => sum + linesOf(action.text, beside) * 5.3 + 1.7, 0);
-    const below = [...step.cautions, step.pickUp, ...step.settings].reduce(
-      (sum, text) => sum + linesOf(text, across) * 5.3 + 1.2,
-      0,
-    );
+    const below = [...step.cautions, step.pickUp].reduce((sum, text) => sum + linesOf(text, across) * 5.3 + 1.2, 0);
     const picture = Math.min(
       60,
       (66 * pictureHeight(drawnIn(step, facts), PICTURE, joinedIn(step, facts.fastenings))) / PICTURE,
     );
-    return Math.max(picture, actions) + below + 17 + (step.sides ? 7 : 0) + 6.5 * step.spacers.length;
+    return Math.max(picture, actions) + below + 17 + (step.diagonals ? 7 : 0) + 6.5 * step.spacers.length;
   };
 
 /** Height of a board's drawing on paper, mm: a row of one height, or a sheet to the scale of a whole one and its sizes. */

@@ -6,11 +6,13 @@ import {
   newPlanCache,
   planByMaterials,
   planJob,
+  rehearse,
   waysOfJoint,
   type CutProblem,
   type Job,
   type Nominal,
   type Plan,
+  type Rehearsal,
   type SolveCache,
   type Solved,
   type TopOption,
@@ -76,6 +78,9 @@ const worker = {
   },
   compareTops(job: Job, plan: Plan, pieceId: string, today: string): readonly TopOption[] {
     return compareTops(job, plan, pieceId, { today, effort: 'quick', cache });
+  },
+  rehearse(plan: Plan, job: Job): Rehearsal {
+    return rehearse(plan, job);
   },
   waysOfJoint(job: Job, pieceId: string, jointId: string, topNominal: Nominal, all: boolean): readonly Way[] {
     return waysOfJoint(job, pieceId, jointId, topNominal, all);

@@ -1,6 +1,6 @@
 import { proxy, wrap, type Remote } from 'comlink';
 import { formatISO } from 'date-fns';
-import type { Job, Nominal, Plan, TopOption, Way } from '@sill/core';
+import type { Job, Nominal, Plan, Rehearsal, TopOption, Way } from '@sill/core';
 import type { PlanWorker } from './plan.worker';
 
 const start = () => new Worker(new URL('./plan.worker.ts', import.meta.url), { type: 'module' });
@@ -30,6 +30,9 @@ export const planQuickly = (job: Job): Promise<Plan> => quickWorker().plan(job, 
 
 export const topOptions = (job: Job, plan: Plan, pieceId: string): Promise<readonly TopOption[]> =>
   quickWorker().compareTops(job, plan, pieceId, today());
+
+/** A plan carried out as it is told, operation by operation. */
+export const rehearsed = (plan: Plan, job: Job): Promise<Rehearsal> => quickWorker().rehearse(plan, job);
 
 /** The ways to make a joint; for all of its kind where `all`. */
 export const jointWays = (

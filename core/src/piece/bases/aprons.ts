@@ -17,7 +17,7 @@ import {
   railsBetween,
   topFixing,
 } from './common';
-import { checkBoughtLeg, joinLeg, legChoices, legSection, placeLegs, type Leg } from './legs';
+import { checkBoughtLeg, wholeLeg, joinLeg, legChoices, legSection, placeLegs, type Leg } from './legs';
 
 const butted = (choices: Choices) => choices.corners !== 'mitred';
 const shelved = (choices: Choices) => choices.below !== 'none';
@@ -94,7 +94,7 @@ export function shelfBelow(
         role: 'stretcher',
         name: 'long stretcher',
         material: stock,
-        fit: say`the gap between ${tag('S1')} and ${tag('S2')} (the plan says ${dim(right.min[0] - left.max[0])})`,
+        fit: say`the gap between ${tag('S1')} and ${tag('S2')}`,
         dependsOn: ['S1', 'S2'],
       },
       boxAt([left.max[0], y, from], [right.min[0] - left.max[0], rail.thickness, rail.width]),
@@ -117,7 +117,7 @@ export function shelfBelow(
       thick,
       { at: [x0, y0, at - thick], u: [1, 0, 0], v: [0, 1, 0] },
     );
-    for (const leg of legs) for (const name of leg.tags) shelf = cutFor(shelf, kit.get(name), 'notch', 2);
+    for (const leg of legs) shelf = cutFor(shelf, wholeLeg(kit, leg), 'notch', 2);
     kit.put(shelf);
     rails.forEach((name) => kit.join('screws', 'H1', name));
     return;
@@ -347,7 +347,7 @@ export function assembleFrame(kit: Kit, legs: readonly [Leg, Leg, Leg, Leg], fra
   const setback = [
     say`Lay both legs on a flat bench, outside face down.`,
     frame.setback > 0
-      ? say`Lay a ${dim(frame.setback)} spacer under each apron: it sets it back from the leg's face.`
+      ? say`Aprons on the spacers: these set them back from the legs' faces.`
       : say`Aprons flush with the legs: press all flat on the bench.`,
   ];
   const ends = frame.below === 'none' ? ['E1', 'E2'] : ['E1', 'E2', 'S1', 'S2'];

@@ -126,7 +126,7 @@ export const bench = family({
         role: 'stretcher',
         name: 'stretcher',
         material: '2x4',
-        fit: say`the gap between ${tag(ends[0]![0]!)} and ${tag(ends[1]![0]!)} at the aprons (the plan says ${dim(between)})`,
+        fit: say`the gap between ${tag(ends[0]![0]!)} and ${tag(ends[1]![0]!)} at the aprons`,
         dependsOn: [ends[0]![0]!, ends[1]![0]!],
       },
       boxAt([left.max[0], y, choices.stretcherHeight], [between, stretcher.thickness, stretcher.width]),

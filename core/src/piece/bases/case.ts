@@ -193,15 +193,7 @@ export const caseFamily = family({
     }
     const under = standOf(kit, room, choices.stand, stand, y0);
     const fixed = choices.shelfKind === 'fixed' ? laid : [];
-    kit.assemble(
-      'case',
-      say`Join the case`,
-      ['G1', 'G2', 'B1', 'T1', ...uprights.slice(1, -1), ...fixed],
-      [],
-      [
-        say`Stand bottom${fixed.length > 0 ? ', shelves' : ''} and dividers on one side, close with the other, lay the top on. Read both diagonals of the front before the screws.`,
-      ],
-    );
+    kit.assemble('case', say`Join the case`, ['G1', 'G2', 'B1', 'T1', ...uprights.slice(1, -1), ...fixed]);
     const last = choices.back === 'closed' ? 'back' : 'case';
     if (choices.back === 'closed')
       kit.assemble(

@@ -150,7 +150,7 @@ export function crossSupports(
   const [x0, x1, top] = [front.min[0], front.max[0], front.max[2]];
   return spread(x0, x1, thickness, count, tapeStep(room.units)).map((x, at) => {
     const name = `C${at + 1}`;
-    const fit = say`the gap between ${tag(rails[0])} and ${tag(rails[1])} at this place (the plan says ${dim(between)})`;
+    const fit = say`the gap between ${tag(rails[0])} and ${tag(rails[1])} at this place`;
     kit.board(
       { tag: name, role: 'support', name: 'cross support', material: nominal, fit, dependsOn: rails },
       boxAt([x, start, top - width], [thickness, between, width]),

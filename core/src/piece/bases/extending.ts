@@ -174,9 +174,7 @@ export const extending = family({
         say`Fit leaf ${side} and its runners`,
         [`M${side}`, `U${2 * side - 1}`, `U${2 * side}`],
         [side === 1 ? 'spacers' : 'leaf-1'],
-        [
-          say`Slide the runners through the end apron and the keeper, wax them, set the leaf on. It must run its ${dim(travel)} without binding before the top goes on.`,
-        ],
+        [say`Slide the runners through the end apron and the keeper, wax them, set the leaf on. They must not bind.`],
       );
     return kit.built(['Z1', 'Z2', 'N1'], { Z1: 'screws', Z2: 'screws' });
   },

@@ -141,7 +141,7 @@ export const heavyTrestle = family({
     if (kit.stopped()) return kit.built();
 
     const middle = foot.y + Math.round(foot.width / 2);
-    const rowsY = [foot.y + inches(3), foot.y + foot.width - inches(3) - beam.width];
+    const rowsY = [foot.y + inches(3), foot.y + foot.width - inches(3) - beam.thickness];
     const ends = [foot.x, foot.x + foot.length - beam.width];
     ends.forEach((x, at) => {
       const n = at + 1;
@@ -165,7 +165,7 @@ export const heavyTrestle = family({
         const tag = `P${2 * at + k + 1}`;
         kit.board(
           { tag, role: 'leg', name: 'post', material: choices.timber },
-          boxAt([x, y, beam.thickness], [beam.width, beam.width, postLength]),
+          boxAt([x, y, beam.thickness], [beam.width, beam.thickness, postLength]),
           2,
           0,
         );
@@ -185,21 +185,9 @@ export const heavyTrestle = family({
       kit.join('bolt', 'S1', name);
     }
     [1, 2].forEach((n) =>
-      kit.assemble(
-        `trestle-${n}`,
-        say`Bolt trestle ${n}`,
-        [`F${n}`, `K${n}`, `P${2 * n - 1}`, `P${2 * n}`],
-        [],
-        [say`Drill the counterbore first, then the clearance hole through its middle.`],
-      ),
+      kit.assemble(`trestle-${n}`, say`Bolt trestle ${n}`, [`F${n}`, `K${n}`, `P${2 * n - 1}`, `P${2 * n}`]),
     );
-    kit.assemble(
-      'base',
-      say`Lap the stretcher over the feet`,
-      ['S1'],
-      ['trestle-1', 'trestle-2'],
-      [say`Saw several cuts to half the depth between the lap's shoulders, knock the waste out, pare the floor flat.`],
-    );
+    kit.assemble('base', say`Lap the stretcher over the feet`, ['S1'], ['trestle-1', 'trestle-2']);
     return kit.built(['K1', 'K2']);
   },
 });

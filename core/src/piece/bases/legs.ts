@@ -2,10 +2,10 @@ import { inches, type Length } from '../../length';
 import type { LumberSizes, Material, Nominal } from '../../stock';
 import { say, dim, tag } from '../../words';
 import { measure, pick, type Choices } from '../choice';
-import { mirror, boxAt, type Kit } from '../kit';
+import { board, mirror, boxAt, type Kit } from '../kit';
 import type { Box } from '../geometry';
 import type { Room } from '../family';
-import type { JointKind } from '../part';
+import type { JointKind, Part } from '../part';
 
 /** Leg kinds by what they are glued up from. */
 export const LEG_KINDS = {
@@ -94,6 +94,12 @@ export function joinLeg(kit: Kit, kind: JointKind, part: string, leg: Leg): void
   const board = leg.tags.reduce((best, next) => (kit.contact(part, next) > kit.contact(part, best) ? next : best));
   kit.join(kind, part, board);
 }
+
+/** A leg as one body: round a hollow one a notch goes round all of it. */
+export const wholeLeg = (kit: Kit, { tag: name, box, tags }: Leg): Part => {
+  const [first] = tags.map((each) => kit.get(each));
+  return { ...board(first!.piece, { tag: name, role: 'leg', name: 'leg', material: first!.material }, box, 2, 0) };
+};
 
 /** Puts one leg into `box`. */
 export function placeLeg(

@@ -147,13 +147,7 @@ export const shelfUnit = family({
       tags.push(...shelf(kit, legs, choices.shelves, { number: level, at, over }));
     }
     const ends = (side: number) => Array.from({ length: choices.levels }, (_, k) => `S${2 * k + side}`);
-    kit.assemble(
-      'end-1',
-      say`Join the left ladder`,
-      ['L1', 'L2', ...ends(1)],
-      [],
-      [say`Mark all shelf heights on both posts at once, side by side.`],
-    );
+    kit.assemble('end-1', say`Join the left ladder`, ['L1', 'L2', ...ends(1)]);
     kit.assemble('end-2', say`Join the right ladder`, ['L3', 'L4', ...ends(2)]);
     kit.assemble(
       'base',

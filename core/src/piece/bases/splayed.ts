@@ -227,7 +227,7 @@ export const splayed = family({
           role: 'stretcher',
           name: 'long stretcher',
           material: stretcher,
-          fit: say`the gap between the end stretchers (the plan says ${dim(right.min[0] - left.max[0])})`,
+          fit: say`the gap between the end stretchers`,
           dependsOn: ['S1', 'S2'],
         },
         boxAt([left.max[0], y, choices.stretcherHeight], [right.min[0] - left.max[0], thickness, width]),

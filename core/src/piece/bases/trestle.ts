@@ -200,7 +200,7 @@ export const trestle = family({
         role: 'stretcher',
         name: 'stretcher',
         material: STRETCHER,
-        fit: say`the gap between the posts, level with the heads (the plan says ${dim(between)})`,
+        fit: say`the gap between the posts, level with the heads`,
         dependsOn: ['P1', 'P2'],
       },
       boxAt([left.max[0], sy, choices.stretcherHeight], [between, stretcher.thickness, stretcher.width]),

@@ -124,7 +124,7 @@ export const xFrame = family({
           role: tag === 'S1' ? 'stretcher' : 'support',
           name,
           material: '2x4',
-          fit: say`the gap between the frames (the plan says ${dim(to - from)})`,
+          fit: say`the gap between the frames`,
           dependsOn: [...left, ...right],
         },
         boxAt([from, y, z], [to - from, stretcher.thickness, stretcher.width]),
@@ -139,10 +139,7 @@ export const xFrame = family({
         say`Lap and join X frame ${n}`,
         [`L${2 * n - 1}`, `L${2 * n}`, `K${n}`],
         [],
-        [
-          say`Lay one leg over the other at the right spread, mark both edges of the lap with a knife, saw to half the thickness. Test the fit dry.`,
-          say`The frame stands ${dim(foot.width)} wide at floor and cleat: measure both.`,
-        ],
+        [say`The frame stands ${dim(foot.width)} wide at floor and cleat: measure both.`],
       ),
     );
     kit.assemble(

@@ -127,7 +127,7 @@ export const octagon = top({
       names,
       [],
       [
-        say`Eight ends at 22.5 degrees: cut two test pieces and close four of them first. A strap clamp pulls all joints at once; glue two half rings, then trim and join the halves.`,
+        say`Sixteen ends at 22.5 degrees: close all eight boards dry in a strap first; a gap inside or outside says which way the saw is off.`,
       ],
     );
     kit.assemble(

@@ -152,16 +152,10 @@ export const tiles = top({
         kit.join('rest', tag, 'Y1');
         laid.push(tag);
       }
-    kit.assemble(
-      'frame',
-      say`Glue up the frame`,
-      ['G1', 'G2', 'G3', 'G4'],
-      [],
-      [say`Plough the rebate before you cut the mitres. Both diagonals alike, then let it set.`],
-    );
+    kit.assemble('frame', say`Glue up the frame`, ['G1', 'G2', 'G3', 'G4']);
     kit.assemble(
       'top',
-      say`Let in the bed and lay the tiles`,
+      say`Let in the bed`,
       ['Y1', ...laid],
       ['frame'],
       [say`Seal the bed first if water will stand on the tiles.`],

@@ -10,6 +10,7 @@ import { StageHead } from '../StageHead';
 import { Waiting } from '../Waiting';
 import { BenchMode } from './BenchMode';
 import { AsBuilt, Diagonals } from './Measured';
+import { Rehearse } from './Rehearse';
 import { Spacers } from './Spacers';
 
 type Facts = Plan['pieces'][number];
@@ -67,6 +68,7 @@ function Steps() {
   const { has } = useTicks();
   const [search, setSearch] = useSearchParams();
   const [bench, setBench] = useState(false);
+  const [rehearse, setRehearse] = useState(false);
   const { steps } = facts;
   const asked = Number(search.get('step'));
   const firstOpen = steps.findIndex((step) => !isDone(step, has));
@@ -81,6 +83,7 @@ function Steps() {
         about={`Step ${at + 1} of ${steps.length} · about ${minutes(step.work)}${step.wait > 0 ? `, then ${minutes(step.wait)} in clamps` : ''}${step.stays ? ' · where it stays' : ''}`}
       >
         <FirstChoice facts={facts} />
+        <Button onClick={() => setRehearse(true)}>Rehearse</Button>
         <Button onClick={() => setBench(true)}>At the bench</Button>
       </StageHead>
       <div className="step-bar" role="group" aria-label="Steps">
@@ -102,6 +105,9 @@ function Steps() {
         onBack={at > 0 ? () => go(at - 1) : null}
       />
       {bench && <BenchMode facts={facts} start={at} onClose={() => setBench(false)} />}
+      {rehearse && (
+        <Rehearse facts={facts} start={steps[at]?.operations[0]?.id ?? null} onClose={() => setRehearse(false)} />
+      )}
     </>
   );
 }
@@ -185,11 +191,6 @@ function StepView({ facts, step, onNext, onBack }: ViewProps) {
           <p>
             <Words of={step.pickUp} piece={step.piece} />
           </p>
-          {step.settings.map((setting, at) => (
-            <p key={at}>
-              <Words of={setting} piece={step.piece} />
-            </p>
-          ))}
           <Spacers step={step} />
         </div>
         <Diagonals key={step.id} facts={facts} step={step} />

@@ -1,6 +1,6 @@
 import { Button, MenuItem, TextField } from '@mui/material';
 import { useState } from 'react';
-import { measurable, rackOf, WHOLE_TOP, type Length, type Part, type Plan, type Step } from '@sill/core';
+import { inches, measurable, rackOf, WHOLE_TOP, type Length, type Part, type Plan, type Step } from '@sill/core';
 import { api } from '../../api';
 import { LengthField } from '../../fields/LengthField';
 import { useChangePiece, usePiece } from '../../state/hooks';
@@ -33,18 +33,23 @@ function TapeButton({ about, onRead }: { readonly about: Length; readonly onRead
   );
 }
 
+/** Readings nearer than this to the plan are the plan's. */
+const MARK: Length = inches(1 / 8);
+
 /** Both diagonals as read, and which corner to push by how much. */
 export function Diagonals({ facts, step }: { readonly facts: Facts; readonly step: Step }) {
   const change = useChangePiece(facts.piece.id);
   // What was said stands in the job; the plan follows a moment later.
   const { diagonals } = usePiece()!;
-  if (!step.sides || step.diagonal === null) return null;
+  if (!step.diagonals) return null;
+  const should = step.diagonals;
   const [one, two] = diagonals[step.id] ?? [];
-  const read = [one ?? step.diagonal, two ?? step.diagonal] as const;
+  const read = [one ?? should[0], two ?? should[1]] as const;
   const known = diagonals[step.id] !== undefined;
   const set = (at: 0 | 1, length: Length) =>
     change(['diagonals', step.id], at === 0 ? [length, read[1]] : [read[0], length]);
-  const racked = known ? rackOf(step.sides, read) : null;
+  const racked = known && step.sides ? rackOf(step.sides, read) : null;
+  const off = read.map((length, at) => Math.abs(length - should[at]!) > MARK);
   return (
     <div className="sheet measured">
       <h3>Diagonals</h3>
@@ -55,14 +60,14 @@ export function Diagonals({ facts, step }: { readonly facts: Facts; readonly ste
           least={1}
           onChange={(length) => set(0, length)}
         />
-        <TapeButton about={step.diagonal} onRead={(length) => set(0, length)} />
+        <TapeButton about={should[0]} onRead={(length) => set(0, length)} />
         <LengthField
           label="Second, near right to far left"
           value={read[1]}
           least={1}
           onChange={(length) => set(1, length)}
         />
-        <TapeButton about={step.diagonal + 127} onRead={(length) => set(1, length)} />
+        <TapeButton about={should[1] + 127} onRead={(length) => set(1, length)} />
       </div>
       {known && (
         <p role="status">
@@ -71,8 +76,22 @@ export function Diagonals({ facts, step }: { readonly facts: Facts; readonly ste
               The {racked.long} is longer. Push its two corners towards each other until the long side has slid by{' '}
               <Dim of={racked.push} about mark />: both then read <Dim of={racked.should} about mark />.
             </>
-          ) : (
+          ) : off.some(Boolean) ? (
+            <>
+              {step.sides ? 'They match, so it is square, but they' : 'They'} should read{' '}
+              <Dim of={should[0]} about mark />
+              {should[0] !== should[1] && (
+                <>
+                  {' '}
+                  and <Dim of={should[1]} about mark />
+                </>
+              )}
+              : a side is not as planned. Measure the sides before you go on.
+            </>
+          ) : step.sides ? (
             <>They match: it is square.</>
+          ) : (
+            <>Both read what they should: the frame has its shape.</>
           )}
         </p>
       )}

@@ -1,6 +1,6 @@
 /** @jest-environment jsdom */
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
-import { demoJob, inches, offcutForSpacers, plain, type Job } from '@sill/core';
+import { demoJob, inches, offcutForSpacers, plain, printLength, roundToTape, type Job } from '@sill/core';
 import { onBench } from '../../testing/bench';
 import { BuildStage } from './BuildStage';
 
@@ -70,6 +70,11 @@ test('two diagonals that differ say which corner to push; alike they say square'
   type('Second, near right to far left', '43 1/4');
   expect(screen.getByText(/The first is longer/).textContent).toContain('until the long side has slid by');
   type('Second, near right to far left', '43 3/4');
+  // Alike and square, but not the plan's number: a side is off.
+  expect(screen.getByText(/They match, so it is square, but they should read/)).toBeTruthy();
+  const should = printLength(roundToTape(step.diagonals![0], 'in'), 'in');
+  type('First, near left to far right', should);
+  type('Second, near right to far left', should);
   expect(screen.getByText('They match: it is square.')).toBeTruthy();
 });
 

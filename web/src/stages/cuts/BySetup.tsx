@@ -31,13 +31,6 @@ export function BySetup({ plan }: { readonly plan: Plan }) {
                   · cuts <b>{setup.cuts.join(', ')}</b>
                 </>
               )}
-              {setup.passes.length > 0 && (
-                <>
-                  {' '}
-                  · first edge off, <Dim of={setup.passes[0]!} /> left; then{' '}
-                  {setup.tool === 'table saw' ? 'the fence at' : 'the guide to'} <Dim of={setup.setting} />
-                </>
-              )}
               {setup.extraFor && <> · left long for {setup.extraFor}</>}
             </span>
           </label>

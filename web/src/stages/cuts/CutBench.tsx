@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { passesOf, type Pass, type Plan } from '@sill/core';
+import { edgesWords, passesOf, type Pass, type Plan } from '@sill/core';
 import { Bench } from '../../frame/Bench';
 import { useTicks } from '../../state/useTicks';
 import { Dim } from '../../words/Dim';
@@ -21,15 +21,17 @@ function PassWords({ pass, plan }: { readonly pass: Pass; readonly plan: Plan })
     return (
       <>
         {setup.tool ? 'Rip' : 'Have the yard rip'} <b>{tags}</b>, {on}:{' '}
-        {setup.passes.length > 0 && (
+        {setup.passes.length > 0 ? (
+          <Words of={edgesWords(setup)} />
+        ) : (
           <>
-            first edge off, <Dim of={setup.passes[0]!} /> left; then{' '}
+            <b>
+              <Dim of={setup.setting} />
+            </b>{' '}
+            {setup.tool === 'table saw' ? 'from the fence' : 'from the straight edge'}
           </>
         )}
-        <b>
-          <Dim of={setup.setting} />
-        </b>{' '}
-        {setup.tool === 'table saw' ? 'from the fence' : 'from the straight edge'}.
+        .
       </>
     );
   if (setup.kind === 'guide') {

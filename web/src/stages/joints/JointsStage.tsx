@@ -5,7 +5,7 @@ import {
   dim,
   listOf,
   printThread,
-  METHOD_ABOUT,
+  WAYS_TO_JOIN,
   WAYS_FOR,
   type Bit,
   type Fastening,
@@ -43,7 +43,7 @@ const KIND: Readonly<Record<JointKind, string>> = {
 };
 
 const held = (by: Fastening['by']): string =>
-  by === 'hardware' ? 'its own hardware' : by === 'nothing' ? 'nothing: it lies loose' : METHOD_ABOUT[by].name;
+  by === 'hardware' ? 'its own hardware' : by === 'nothing' ? 'nothing: it lies loose' : WAYS_TO_JOIN[by].name;
 
 /** Joints worked the same way stand together: same kind, setting, screw and positions. */
 export function alike(made: readonly Fastening[]): readonly (readonly Fastening[])[] {

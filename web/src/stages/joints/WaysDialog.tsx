@@ -2,7 +2,7 @@ import { Button, Dialog, DialogActions, DialogContent, DialogTitle } from '@mui/
 import { useEffect, useState } from 'react';
 import {
   LOOKS,
-  METHOD_ABOUT,
+  WAYS_TO_JOIN,
   pairKey,
   type Fastening,
   type Method,
@@ -153,7 +153,7 @@ export function WaysDialog({ piece, group, topNominal, onClose }: Props) {
         <p className="soft">
           Pull is straight apart, by the formulas for screws and the shear of glue, with a factor of five: to compare
           ways by, not a rating. Time and cost are for one joint.{' '}
-          {METHOD_ABOUT[first.by as Method]?.glued && 'Glue is not counted.'}
+          {WAYS_TO_JOIN[first.by as Method]?.glued && 'Glue is not counted.'}
         </p>
       </DialogContent>
       <DialogActions>

@@ -6,13 +6,14 @@ import {
   isSheet,
   LUMBER,
   lumberOf,
-  sizesOf,
   printMaterial,
   STOCKED,
   shortLength,
   angled,
-  blankOf,
-  millingSteps,
+  settingName,
+  settingWords,
+  workOn,
+  wordsOf,
   svgOf,
   templatesOf,
   type Part,
@@ -23,7 +24,7 @@ import { LengthField } from '../../fields/LengthField';
 import { NumberField } from '../../fields/NumberField';
 import { saveFile } from '../../frame/files';
 import { PartSheet } from '../../drawing/PartSheet';
-import { useApp, useChange, useJob, useUnits } from '../../state/hooks';
+import { useApp, useChange, usePlan, useUnits } from '../../state/hooks';
 import { said } from '../../state/view';
 import { Dim } from '../../words/Dim';
 import { PartTag } from '../../words/PartTag';
@@ -32,7 +33,9 @@ import { Words } from '../../words/Words';
 /** One part: how it is cut, its full-size template, and what a person may set by hand. */
 export function PartPanel({ part, piece }: { readonly part: Part; readonly piece: Piece }) {
   const ends = endsInWords(part);
-  const cuts = cutsInWords(part);
+  const units = useUnits();
+  const facts = usePlan()?.pieces.find((one) => one.piece.id === piece.id);
+  const cuts = facts ? cutsInWords(part, facts.model, units) : [];
   return (
     <>
       <h2>
@@ -58,12 +61,14 @@ export function PartPanel({ part, piece }: { readonly part: Part; readonly piece
             </dd>
           </>
         )}
-        {cuts && (
+        {cuts.length > 0 && (
           <>
             <dt>Cut out</dt>
-            <dd>
-              <Words of={cuts} piece={part.piece} />
-            </dd>
+            {cuts.map((cut, at) => (
+              <dd key={at}>
+                <Words of={cut} piece={part.piece} />
+              </dd>
+            ))}
           </>
         )}
         {part.fit && (
@@ -76,7 +81,7 @@ export function PartPanel({ part, piece }: { readonly part: Part; readonly piece
           </>
         )}
       </dl>
-      <Milling part={part} piece={piece} />
+      <Milling part={part} />
       {part.bought === null && <TemplateButtons part={part} />}
       {part.bought === null &&
         (part.loose ? <LooseFields part={part} piece={piece} /> : <ByHand part={part} piece={piece} />)}
@@ -84,18 +89,25 @@ export function PartPanel({ part, piece }: { readonly part: Part; readonly piece
   );
 }
 
-/** From the store's board to the part, each pass with what it leaves. */
-function Milling({ part, piece }: { readonly part: Part; readonly piece: Piece }) {
-  const { shop, measured } = useJob();
-  const blank = blankOf(part, piece, shop, sizesOf(measured));
-  if (!blank) return null;
+/** From the store's board to the part: the saw settings that it goes through, then what is done to it. */
+function Milling({ part }: { readonly part: Part }) {
+  const plan = usePlan();
+  const facts = plan?.pieces.find((one) => one.piece.id === part.piece);
+  const settings = plan?.setups.filter(({ parts }) => parts.some(({ id }) => id === part.id)) ?? [];
+  const work = facts ? workOn(facts.steps, part.id) : [];
+  if (settings.length + work.length === 0) return null;
   return (
     <>
       <h3>From board to part</h3>
       <ol className="milling">
-        {millingSteps(blank, shop).map(({ text }, at) => (
-          <li key={at}>
-            <Words of={text} piece={part.piece} />
+        {settings.map((setup) => (
+          <li key={setup.id}>
+            <Words of={settingName(setup)} />: <Words of={settingWords(setup)} piece={part.piece} />
+          </li>
+        ))}
+        {work.map((operation) => (
+          <li key={operation.id}>
+            <Words of={wordsOf(operation)} piece={part.piece} />
           </li>
         ))}
       </ol>

@@ -1,0 +1,47 @@
+/** `npm run rehearse -- --count N --seed S`: random jobs of every family and top, built as their plans say; prints what fails. */
+import fc from 'fast-check';
+import { planJob, rehearse } from '../src';
+import { jobsOf, KINDS } from '../src/testing/jobs';
+
+const number = (name: string, usual: number): number => {
+  const at = process.argv.indexOf(name);
+  const value = at < 0 ? usual : Number(process.argv[at + 1]);
+  if (!Number.isInteger(value) || value < 1) {
+    console.error(`${name} must be a whole number of 1 or more`);
+    process.exit(2);
+  }
+  return value;
+};
+const [count, seed] = [number('--count', 200), number('--seed', 1)];
+const kinds = new Map<string, number>();
+let [done, operations, failed, refused] = [0, 0, 0, 0];
+for (let at = 0; done + refused < count; at++) {
+  const [family, top] = KINDS[at % KINDS.length]!;
+  const units = at % 3 === 2 ? ('mm' as const) : ('in' as const);
+  const [job] = fc.sample(jobsOf(family, top, units), { numRuns: 1, seed: seed + at });
+  if (!job) {
+    refused++;
+    continue;
+  }
+  done++;
+  const name = `${family.id}${top ? ` under ${top.id}` : ''}, ${units}, seed ${seed + at}, ${JSON.stringify(job.pieces[0]!.joins)}`; // prettier-ignore
+  try {
+    const plan = planJob(job, { today: '2026-01-31', effort: 'quick' });
+    const found = rehearse(plan, job);
+    operations += found.operations;
+    // What the margin already says can not be made is not held against the work order.
+    const told = plan.pieces.some(({ fastenings }) => fastenings.some(({ troubles }) => troubles.length > 0));
+    if (!found.stopped || told || plan.buying.unplaced.length > 0) continue;
+    failed++;
+    for (const { kind } of found.faults) kinds.set(kind, (kinds.get(kind) ?? 0) + 1);
+    console.log(`${name}\n  ${found.stopped.operation ?? 'at the end'}: ${found.stopped.kind}: ${found.stopped.why} (${found.faults.length} in all)`); // prettier-ignore
+  } catch (error) {
+    failed++;
+    console.log(`${name}\n  ${error instanceof Error ? error.message : String(error)}`);
+  }
+}
+console.log(
+  `${done} jobs rehearsed, ${operations} operations, ${refused} wishes that can not be built, ${failed} failed`,
+);
+for (const [kind, times] of [...kinds].sort((a, b) => b[1] - a[1])) console.log(`  ${kind}: ${times}`);
+process.exit(failed > 0 ? 1 : 0);

@@ -1,0 +1,81 @@
+import type { Length } from '../length';
+import { meetingOf, type Fastening } from '../joinery';
+import { around, boxOf, extent, SQUARE, waysOf, type Axis, type Part } from '../piece';
+import { dot } from '../solid';
+import { named, sizeOf, told, type Standing, type Teller } from '../work';
+import type { Making } from './making';
+
+/** Nearer to a side than this a part lies flush with it. */
+const FLUSH = 16;
+
+type Row = Standing['rows'][number];
+
+/** How far from the nearer of two sides a stretch begins; null where it runs from the one to the other. */
+function nearer(
+  part: Part,
+  axis: Axis,
+  [low, high]: readonly [number, number],
+  of: Row['of'],
+  teller: Teller,
+): Row | null {
+  const size = sizeOf(part, axis);
+  const [before, after] = [Math.max(0, low), Math.max(0, size - high)];
+  if (before <= FLUSH && after <= FLUSH) return null;
+  const sign = after < before ? 1 : -1;
+  return { of, from: named(part, { axis, sign }, teller), at: told(Math.min(before, after), teller.units) };
+}
+
+/**
+ * Where a part lies on what it is joined to, as a person marks it before the joint is made: on the side of the one, from
+ * its ends and edges, or from those of the part itself where it reaches over. Null where hardware bridges a gap.
+ */
+function standingOf(part: Part, onto: Part, teller: Teller): Standing | null {
+  const [own, other] = [meetingOf(onto, part), meetingOf(part, onto)];
+  if (!own || !other) return null;
+  const flat = ([0, 1, 2] as const).filter((axis) => axis !== own.axis);
+  const rows = flat.map((axis): Row => {
+    const found = nearer(onto, axis, own.spans[axis]!, 'onto', teller);
+    if (found) return found;
+    const way = waysOf(onto)[axis];
+    const leans = waysOf(part).map((one) => Math.abs(dot(one, way)));
+    const along = leans.indexOf(Math.max(...leans)) as Axis;
+    const beyond = along === other.axis ? null : nearer(part, along, other.spans[along]!, 'part', teller);
+    return beyond ?? { of: 'onto', from: named(onto, { axis, sign: -1 }, teller), at: 0 };
+  });
+  return {
+    part: part.id,
+    tag: part.tag,
+    onto: onto.id,
+    ontoTag: onto.tag,
+    side: named(onto, { axis: own.axis, sign: own.side }, teller),
+    rows,
+  };
+}
+
+/** Boards of a panel as the one board that they are by now, under the name of the panel. */
+function panelAsOne(boards: readonly Part[], name: string): Part {
+  const box = around(boards.map(boxOf))!;
+  const [length, width, thickness] = ([0, 1, 2] as const).map((axis) => extent(box, axis)) as [Length, Length, Length];
+  const square = { left: SQUARE, right: SQUARE };
+  return { ...boards[0]!, id: `${boards[0]!.piece}.${name}`, tag: name, length, width, thickness, outline: null, ends: square, cuts: [], frame: { at: box.min, u: [1, 0, 0], v: [0, 1, 0] }, changed: {} }; // prettier-ignore
+}
+
+/**
+ * Where everything lies that some joints hold, once for the boards of a panel. Lying panels only: what is glued up to
+ * stand is told by its boards.
+ */
+export function standingsFor(joints: readonly Fastening[], making: Making, teller: Teller): readonly Standing[] {
+  const panels = new Map<string, Part>();
+  const whole = (part: Part): Part => {
+    const name = making.panelOf.get(part.id);
+    if (name === undefined || part.role !== 'top') return part;
+    const known = panels.get(name) ?? panelAsOne(making.model.parts.filter(({ id }) => making.panelOf.get(id) === name), 'the top'); // prettier-ignore
+    panels.set(name, known);
+    return known;
+  };
+  const rows = joints.flatMap(({ drilled, into, joint }) => {
+    const [part, onto] = [whole(drilled), whole(into)];
+    return joint.apart || part === onto ? [] : (standingOf(part, onto, teller) ?? []);
+  });
+  return [...new Map(rows.map((row) => [`${row.part} ${row.onto}`, row])).values()];
+}

@@ -1,0 +1,114 @@
+import { hardwareName, isPoured, type HardwareKind } from '../stock';
+import { dim, say, strong, type Phrase } from '../words';
+import { several, tagList, type Operation } from '../work';
+
+/** What to look out for, by what is done. Said where it is done, once a step. */
+const DRILL = say`Glasses on. If the bit grabs, the jig spins: clamp the work, never hold it in your hand.`;
+const SAW = say`Eye, ear and dust protection. Guards stay on; unplug before you change a blade. Hands well clear of the blade.`;
+const FALLS = say`Support the piece that falls off: a pinched blade kicks back.`;
+const SMALL = say`Clamp small parts; never hold them by hand at the blade.`;
+const HEAVY = say`Lift together; do not drag it: side load breaks leg joints.`;
+const ROUTER = say`Several shallow passes; move the router against the bit's turn.`;
+const RAGS = say`Oily rags catch fire by themselves: dry them flat outside or in a closed can of water. Air the room; no flame.`;
+const DUST = say`Dust mask; no sanding of old paint, it may hold lead.`;
+
+const SAWN: readonly Operation['kind'][] = ['rip', 'trim', 'fit', 'mitre', 'outline', 'cut', 'trim whole'];
+const DRILLED: readonly Operation['kind'][] = ['pocket', 'bore', 'slot', 'elongate', 'drive'];
+
+export function cautionsFor(ops: readonly Operation[]): readonly Phrase[] {
+  const kinds = new Set(ops.map(({ kind }) => kind));
+  const any = (of: readonly Operation['kind'][]) => of.some((kind) => kinds.has(kind));
+  return [
+    ...(any(SAWN) ? [SAW] : []),
+    ...(kinds.has('trim whole') ? [FALLS] : []),
+    ...(kinds.has('cut') || kinds.has('mitre') ? [SMALL] : []),
+    ...(any(DRILLED) ? [DRILL] : []),
+    ...(ops.some(({ tool }) => tool === 'router') ? [ROUTER] : []),
+    ...(ops.some(({ lift }) => lift !== null) ? [HEAVY] : []),
+    ...(kinds.has('sand') ? [DUST] : []),
+    ...(kinds.has('coat') ? [RAGS] : []),
+  ];
+}
+
+/** Counted by name, in the order they are first asked for. */
+function counts(rows: readonly (readonly [name: string, count: number])[]): readonly (readonly [string, number])[] {
+  const sums = new Map<string, number>();
+  for (const [name, count] of rows) sums.set(name, (sums.get(name) ?? 0) + count);
+  return [...sums];
+}
+
+/** One of what is sold in numbers: `pair of drawer slides`, `hinge`. */
+const single = (name: string): string => name.replace(/^(pair|hinge|stay|pull|leg|screw|clip|dowel pin|bolt|insert|plug|shelf pin)s\b/, '$1').replace(/(hinge|clip|leg|screw|brad|stay|pin|bolt|insert|biscuit|tenon|plug)s\b/, '$1'); // prettier-ignore
+
+/** Hardware as it is picked up: so many of it. */
+const held = (kind: HardwareKind, size: string, count: number): readonly (readonly [string, number])[] =>
+  count > 0 && !isPoured(kind) ? [[hardwareName(kind, size), count]] : [];
+
+/** What is done to the piece as it stands: nothing of it is picked up. */
+const WHOLE: ReadonlySet<Operation['kind']> = new Set(['drive', 'turn', 'level', 'measure', 'anchor', 'square', 'sand', 'coat', 'sample', 'slide', 'glue', 'clamp', 'dry', 'heed', 'carry', 'trim whole', 'peg', 'plug']); // prettier-ignore
+const tagsFor = (one: Operation): readonly string[] =>
+  one.kind === 'place'
+    ? one.comes.flatMap(({ tags }) => (tags.length > 1 ? [] : tags))
+    : WHOLE.has(one.kind)
+      ? []
+      : one.tags;
+
+/** What to have at hand: parts, tools and bits, spacers, hardware, glue, clamps. A view of what is done. */
+export function pickUpFor(ops: readonly Operation[]): Phrase {
+  const tags = [...new Set(ops.flatMap(tagsFor))];
+  const bits = new Set<string>();
+  const hardware: (readonly [string, number])[] = [];
+  const things: Phrase[] = [];
+  let [glue, clamps, span, cauls] = [false, 0, 0, 0];
+  for (const one of ops) {
+    switch (one.kind) {
+      case 'bore':
+        for (const { bit } of one.bits) bits.add(bit.name);
+        break;
+      case 'drive':
+        hardware.push(...held(one.fastener, one.size, one.count));
+        if (one.pilot) bits.add(one.pilot.bit.name);
+        if (one.bit !== '') things.push(say`${one.bit} bit`);
+        break;
+      case 'peg':
+      case 'plug':
+        hardware.push(...held(one.fastener, one.size, one.count));
+        glue = true;
+        break;
+      case 'hang':
+        if (one.fastener) hardware.push(...held(one.fastener, one.size, one.count));
+        break;
+      case 'fit hardware':
+        hardware.push(...held(one.fastener, one.size, one.count));
+        break;
+      case 'glue':
+      case 'laminate':
+      case 'block':
+        glue = true;
+        if (one.kind === 'block') things.push(say`${strong(one.count)} corner blocks`);
+        break;
+      case 'clamp':
+        if (one.count > clamps) [clamps, span] = [one.count, one.span];
+        cauls = Math.max(cauls, one.cauls);
+        break;
+      case 'spacers':
+        things.push(say`${strong(one.count)} ${one.count === 1 ? 'spacer' : several('spacer')} ${dim(one.thickness)}`);
+        break;
+      case 'coat':
+        things.push(say`${one.product}`);
+        break;
+    }
+  }
+  const tools = new Set(ops.flatMap(({ tool }) => tool ?? []));
+  const rows: readonly Phrase[] = [
+    ...(tags.length > 0 ? [tagList(tags)] : []),
+    ...[...tools].map((tool) => say`${tool}`),
+    ...(bits.size > 0 ? [say`bits ${[...bits].join(', ')}, stop collar`] : []),
+    ...counts(hardware).map(([name, count]) => say`${strong(count)} ${count === 1 ? single(name) : name}`),
+    ...[...new Map(things.map((thing) => [JSON.stringify(thing), thing])).values()],
+    ...(glue ? [say`glue`] : []),
+    ...(clamps > 0 ? [say`${strong(clamps)} clamps over ${dim(span)}`] : []),
+    ...(cauls > 0 ? [say`${strong(cauls)} cauls`] : []),
+  ];
+  return rows.length > 0 ? rows.reduce((all, next) => say`${all} · ${next}`) : say`square, tape`;
+}

@@ -1,0 +1,82 @@
+import { dot, times, add } from '../../solid';
+import { waysOf, type Axis } from '../../piece';
+import { named, spotsOn, together, type Named, type PartSide, type Spot } from '../../work';
+import type { Fastening } from '../fasten';
+import { bought, driving, throughOf, work } from '../making';
+import type { Bench, WayToJoin } from '../method';
+import { pockets } from '../pockets';
+import { bitesOf, screwPounds } from '../strength';
+
+type Drilled = { readonly item: Fastening; readonly face: PartSide; readonly exit: Named; readonly run: Axis };
+
+/** The face that a pocket is drilled in and the end or edge that it comes out of. */
+function sidesOf(item: Fastening, bench: Bench): Drilled {
+  const shank = item.shanks[0]!;
+  const leans = waysOf(item.drilled).map((way) => dot(way, shank.direction));
+  const [exit, face, run] = ([0, 1, 2] as const).map((axis) => axis).sort((a, b) => Math.abs(leans[b]!) - Math.abs(leans[a]!)) as [Axis, Axis, Axis]; // prettier-ignore
+  return {
+    item,
+    face: { axis: face, sign: leans[face]! > 0 ? -1 : 1 },
+    exit: named(item.drilled, { axis: exit, sign: leans[exit]! > 0 ? 1 : -1 }, bench),
+    run,
+  };
+}
+
+/** Pockets of one jig setting, those in ends and those along edges apart. */
+function pocketing(joints: readonly Fastening[], bench: Bench) {
+  const drilled = joints
+    .filter(({ shanks, drilled: part, into }) => shanks.length > 0 && bench.takes(part, into))
+    .map((item) => sidesOf(item, bench));
+  return together(drilled, ({ item, exit }) => `${item.jig} ${exit.axis} ${exit.axis === 0 ? '' : exit.name}`).map(
+    (group) => {
+      const parts = together(group, ({ item, face, run }) => `${item.drilled.id} ${face.axis} ${face.sign} ${run}`);
+      const spots = parts.flatMap((own): readonly Spot[] => {
+        const { item, face, run } = own[0]!;
+        const points = own.flatMap(
+          ({ item: one }) =>
+          one.shanks.map(({ from, direction, behind }) => ({ at: add(from, times(direction, -behind)), joint: one.joint.id })), // prettier-ignore
+        );
+        return spotsOn(bench.worked(item.drilled), face, run, points, bench, true);
+      });
+      const { item, exit } = group[0]!;
+      return work(
+        { kind: 'pocket', spots, exit: exit.axis === 0 ? { ...exit, name: 'ends' } : exit, exits: Object.fromEntries(group.map((one) => [one.item.joint.id, { axis: one.exit.axis, sign: one.exit.sign }])), jig: item.jig, screw: item.screw }, // prettier-ignore
+        group.map((one) => one.item),
+        group.map((one) => throughOf(one.item, one.item.shanks[0]!)),
+        bench,
+        spots.length + 3 * parts.length,
+        'pocket jig',
+      );
+    },
+  );
+}
+
+export const pocketScrews: WayToJoin = {
+  name: 'Pocket screws',
+  look: 'inside',
+  tools: [['pocket jig', 'drill']],
+  setUp: 2,
+  each: 1.75,
+  glued: true,
+  clamped: false,
+  apart: false,
+  straight: false,
+  countersunk: false,
+  when: 'Quick and strong enough for most; the screws are the clamps.',
+  fits: () => true,
+  lays: pockets,
+  buys: (item) => [
+    ...bought(item),
+    ...(item.plugs ? [{ kind: 'pocket-plug' as const, size: '3/8', count: item.positions.length }] : []),
+  ],
+  strength: (item) => screwPounds(item.into, item.fastener?.shank ?? 0, bitesOf(item)),
+  prepares: pocketing,
+  makes: (joints, bench) => {
+    const plugged = joints.filter(({ plugs }) => plugs);
+    const count = plugged.reduce((sum, { shanks }) => sum + shanks.length, 0);
+    return [
+      ...driving(joints, bench),
+      ...(count > 0 ? [work({ kind: 'plug', fastener: 'pocket-plug', size: '3/8', count }, plugged, plugged.map(({ drilled }) => drilled), bench, count, null)] : []), // prettier-ignore
+    ];
+  },
+};

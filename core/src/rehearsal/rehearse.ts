@@ -1,0 +1,147 @@
+import { inches, type Length } from '../length';
+import { kerfFor, type Job, type Piece } from '../job';
+import type { Board, BuyingList, CutPiece } from '../buying';
+import { localSolid, solidOf, type Joint, type Part } from '../piece';
+import type { NumberedCut, Setup } from '../sawing';
+import { outOfFrame } from '../solid';
+import type { Operation } from '../work';
+import { carryOut, newBench, type Bench } from './bench';
+import { bodyFrom, differs, slantEnd, type Body } from './body';
+import type { Fault } from './fault';
+import { sawBoards } from './sawing';
+
+/** What is rehearsed: a plan, as far as it says what is there and what is done. */
+export type Rehearsed = {
+  readonly buying: { readonly boards: readonly Board[]; readonly unplaced: readonly unknown[] };
+  readonly list: Pick<BuyingList, 'hardware' | 'notSold'>;
+  readonly cuts: readonly NumberedCut[];
+  readonly setups: readonly Setup[];
+  readonly pieces: readonly {
+    readonly piece: Piece;
+    readonly parts: readonly Part[];
+    readonly model: { readonly joints: readonly Joint[] };
+    readonly steps: readonly { readonly operations: readonly Operation[] }[];
+  }[];
+};
+
+/** A part's board as it comes from the saw: how much too long, too wide and too thick it still is. */
+function bodyOf(part: Part, pieces: readonly CutPiece[]): Body | null {
+  const own = pieces.find(({ blank }) => blank.part.id === part.id);
+  if (!own) return null;
+  const { blank } = own;
+  const over = blank.extra / 2;
+  const plane = blank.plane?.each ?? 0;
+  const thick = blank.thickness * part.plies;
+  const wide: Length = blank.rip && part.plies === 1 ? blank.rip.to : blank.width;
+  const off = (wide - part.width) / 2;
+  const deep = Math.max(0, thick - part.thickness) / 2;
+  const body = bodyFrom(part.id, part.tag, { low: -over, high: part.length + over, width: [-off, part.width + off], thick: plane > 0 ? [-deep, part.thickness + deep] : [0, part.thickness] }); // prettier-ignore
+  if (blank.ends)
+    for (const [sign, end] of [[-1, 'left'], [1, 'right']] as const) {
+      const { mitre } = part.ends[end];
+      if (mitre !== 0) slantEnd(body, sign, mitre, 0, [{ axis: 1, sign: mitre * sign > 0 ? 1 : -1 }], part.width, part.thickness); // prettier-ignore
+    } // prettier-ignore
+  return body;
+}
+
+/** What is bought as it is comes in the shape it is drawn in. */
+const boughtBody = (part: Part): Body => ({ id: part.id, tag: part.tag, solid: localSolid(part), low: 0, high: part.length, holes: [], metal: [] }); // prettier-ignore
+
+/** What of a finished piece is not what the plan draws, or was never joined. */
+function compared(bench: Bench, parts: readonly Part[], joints: readonly Joint[]): readonly Fault[] {
+  const faults: Fault[] = [];
+  for (const part of parts) {
+    if (part.loose) continue;
+    if (!bench.stands.has(part.id))
+      faults.push({ operation: null, kind: 'left over', why: `${part.tag} is put nowhere` });
+    if (part.material === 'bought') continue;
+    const body = bench.bodies.get(part.id);
+    if (!body) continue;
+    const difference = differs(outOfFrame(part.frame, body.solid), solidOf(part));
+    const slack =
+      (part.length * part.width + part.length * part.thickness + part.width * part.thickness) * inches(1 / 64);
+    if (difference > slack) faults.push({ operation: null, kind: 'wrong shape', why: `${part.tag}: ${(difference / inches(1) ** 3).toFixed(2)} cubic inches differ` }); // prettier-ignore
+  }
+  for (const { id, kind, drilled, into } of joints)
+    if (!bench.made.has(id) && kind !== 'rest') {
+      // A rail that only lies under a board that its neighbours hold is joined to nothing there.
+      const held = kind === 'top clips' || kind === 'top screws';
+      const one = bench.whole.get(drilled);
+      if (!(held && one?.has(into))) faults.push({ operation: null, kind: 'never joined', why: id });
+    }
+  return faults;
+}
+
+/** Products that are put on, as they are bought. */
+const asBought = (key: string): string => {
+  const [, product] = /^coat (.*)$/.exec(key) ?? [];
+  if (product === undefined) return key;
+  return `${['oil stain', 'water stain', 'conditioner'].includes(product) ? 'stain' : 'finish'} ${product}`;
+};
+
+/** What was used of everything against what was bought. */
+function settled(used: ReadonlyMap<string, number>, { hardware, notSold }: Rehearsed['list']): readonly Fault[] {
+  const faults: Fault[] = [];
+  const bought = new Map<string, number>();
+  const poured = new Set<string>();
+  for (const { offer, count } of hardware) {
+    const key = `${offer.kind} ${offer.size}`;
+    bought.set(key, (bought.get(key) ?? 0) + count * offer.count);
+    if (['glue', 'stain', 'finish', 'disc'].includes(offer.kind)) poured.add(key);
+  }
+  const missing = new Set(notSold.map(({ kind, size }) => `${kind} ${size}`));
+  for (const [key, count] of used) {
+    const name = asBought(key);
+    if (missing.has(name)) continue;
+    const have = bought.get(name) ?? 0;
+    if (have === 0 || (!poured.has(name) && have < count)) faults.push({ operation: null, kind: 'not there', why: `${name}: ${count} used, ${have} bought` }); // prettier-ignore
+  }
+  const names = new Set([...used.keys()].map(asBought));
+  for (const key of bought.keys()) if (!names.has(key)) faults.push({ operation: null, kind: 'left over', why: `${key} is used for nothing` }); // prettier-ignore
+  return faults;
+}
+
+/** What a rehearsal found: nothing where all can be done as it is told. `stopped` is the first thing that can not. */
+export type Rehearsal = {
+  readonly faults: readonly Fault[];
+  readonly stopped: Fault | null;
+  readonly operations: number;
+};
+
+/**
+ * Carries out a whole plan, from the boards to the finished pieces, exactly as told: numbers as they are printed, in the
+ * order of the steps. One copy of each piece is built; boards, screws and hardware are counted for all.
+ */
+export function rehearse(plan: Rehearsed, job: Pick<Job, 'shop'>): Rehearsal {
+  const sawn = sawBoards(plan.buying.boards, plan.cuts, plan.setups, (board) => kerfFor(job.shop, 'sheet' in board.offer ? 'sheet' : 'board')); // prettier-ignore
+  const faults: Fault[] = [...sawn.faults];
+  const used = new Map<string, number>();
+  let operations = 0;
+  for (const { piece, parts, model, steps } of plan.pieces) {
+    if (steps.length === 0) continue;
+    const bodies = new Map<string, Body>();
+    for (const part of parts) {
+      if (part.loose) continue;
+      if (part.material === 'bought') {
+        bodies.set(part.id, boughtBody(part));
+        continue;
+      }
+      const body = bodyOf(part, sawn.pieces);
+      if (!body) faults.push({ operation: null, kind: 'never cut', why: `${part.tag}: no board gives it` });
+      const there = sawn.pieces.filter(({ blank }) => blank.part.id === part.id).length;
+      if (body && there < part.plies * part.count * piece.copies) faults.push({ operation: null, kind: 'never cut', why: `${part.tag}: ${there} of ${part.plies * part.count * piece.copies} boards` }); // prettier-ignore
+      bodies.set(part.id, body ?? bodyFrom(part.id, part.tag, { low: 0, high: part.length, width: [0, part.width], thick: [0, part.thickness] })); // prettier-ignore
+    }
+    const own = parts.filter((part) => !part.loose);
+    const bench = newBench(job, own, model.joints, bodies, faults);
+    for (const { operations: list } of steps)
+      for (const operation of list) {
+        operations++;
+        carryOut(bench, operation);
+      }
+    faults.push(...compared(bench, own, model.joints));
+    for (const [key, count] of bench.used) used.set(key, (used.get(key) ?? 0) + count * piece.copies);
+  }
+  faults.push(...settled(used, plan.list));
+  return { faults, stopped: faults[0] ?? null, operations };
+}

@@ -1,0 +1,56 @@
+import fc from 'fast-check';
+import { inches, mm, type Units } from '../length';
+import { DEFAULT_SHOP, newJob, TOOL_NAMES, type Job, type Piece, type Shop } from '../job';
+import { WAYS_FOR } from '../joinery';
+import { FAMILIES, refusal, TOPS, type Family, type JointKind, type Top } from '../piece';
+import { mended, piecesOf } from './pieces';
+
+/** Every family with every top that can stand on it, and those that carry none. */
+export const KINDS = FAMILIES.flatMap((family): readonly (readonly [Family, Top | null])[] =>
+  family.topped ? TOPS.map((top) => [family, top] as const) : [[family, null] as const],
+);
+
+/** One way for one kind of joint that may be made in several; none in one of three. */
+const joins: fc.Arbitrary<Piece['joins']> = fc.option(
+  fc.constantFrom(...(Object.keys(WAYS_FOR) as JointKind[]).filter((kind) => WAYS_FOR[kind].length > 1)).chain((kind) =>
+    fc.record({ by: fc.constantFrom(...WAYS_FOR[kind]), plugs: fc.boolean() }).map((join) => ({ [kind]: join })),
+  ),
+  { nil: {}, freq: 2 },
+); // prettier-ignore
+
+/** Shops that have all tools, or a few; clamps of some lengths; what they leave on, and how thick a saw. */
+const shops: fc.Arbitrary<Shop> = fc
+  .record({
+    jointer: fc.boolean(),
+    kerf: fc.constantFrom(inches(3 / 32), inches(1 / 8), mm(2)),
+    topExtra: fc.constantFrom(inches(1), inches(2), mm(20)),
+    partExtra: fc.constantFrom(inches(1 / 2), inches(1)),
+    snipe: fc.constantFrom(0, inches(2), inches(3)),
+    clamps: fc.constantFrom(DEFAULT_SHOP.clamps, [{ length: inches(24), count: 4 }]),
+    drivers: fc.constantFrom(DEFAULT_SHOP.drivers, ['long bit', 'short bit', 'right-angle head'] as const),
+    lift: fc.constantFrom(30, 50, 80),
+  })
+  .map(({ jointer, ...shop }) => ({ ...DEFAULT_SHOP, ...shop, tools: TOOL_NAMES.filter((tool) => jointer || tool !== 'jointer') })); // prettier-ignore
+
+const finishes: fc.Arbitrary<Piece['finish']> = fc.constantFrom(
+  { sandTo: 0, stain: 'none', coat: 'none', coats: 0 },
+  { sandTo: 180, stain: 'oil stain', coat: 'oil polyurethane', coats: 3 },
+  { sandTo: 150, stain: 'none', coat: 'enamel', coats: 2 },
+) as fc.Arbitrary<Piece['finish']>;
+
+/** Jobs of one piece of a family with a top, in any shop, with any ways to join. Null where that can not be built. */
+export const jobsOf = (family: Family, top: Top | null, units: Units): fc.Arbitrary<Job | null> =>
+  fc
+    .record({
+      wish: piecesOf(family, top, units),
+      joins,
+      shop: shops,
+      finish: finishes,
+      first: fc.constantFrom('top' as const, 'base' as const),
+    }) // prettier-ignore
+    .map(({ wish, joins: ways, shop, finish, first }) => {
+      if (top && refusal(wish, family, top)) return null;
+      const { piece, model } = mended(wish, units);
+      if (model.parts.length === 0) return null;
+      return { ...newJob('rehearsed'), units, shop, pieces: [{ ...piece, joins: ways, finish, first }] };
+    });

@@ -1,0 +1,149 @@
+import type { Length } from '../length';
+import type { Tool } from '../job';
+import type { Outline, Vec } from '../solid';
+import type { HardwareKind } from '../stock';
+import type { Phrase } from '../words';
+import type { Named, PartSide, Spot } from './side';
+
+/** What every operation has, whatever it does. */
+type Common = {
+  /** Told by what is done to what: it does not change when others come or go. */
+  readonly id: string;
+  readonly piece: string;
+  /** Ids of the parts it works on. */
+  readonly on: readonly string[];
+  /** Their tags, for the sentence. */
+  readonly tags: readonly string[];
+  /** Minutes at work; one person, not hurried. */
+  readonly minutes: number;
+  /** The shop's tool for it; null where hands, clamps and a pencil do. */
+  readonly tool: Tool | null;
+  /** Pounds that are lifted, and how many people that takes; none for what one lifts without a thought. */
+  readonly lift: { readonly pounds: number; readonly people: number } | null;
+};
+
+/** A drill bit by its name, and how wide it bores. */
+export type DrillBit = { readonly name: string; readonly across: Length };
+
+/** What an outline takes out of a part, as it is told: in its length, width and thickness, from named sides. */
+export type Taken = {
+  readonly kind: string;
+  readonly axis: 0 | 1 | 2;
+  /** In the two directions other than the axis, as told. */
+  readonly outline: Outline;
+  /** From one place to another along the axis; beyond the part where it goes through. */
+  readonly from: number;
+  readonly to: number;
+};
+
+/** Parts that move as one, and the way into their place; null where they lie first. */
+export type Coming = { readonly parts: readonly string[]; readonly tags: readonly string[]; readonly way: Vec | null };
+
+/** Where a part lies on another: rows of so far from a side of the one or the other, or level with it. */
+export type Standing = {
+  readonly part: string;
+  readonly tag: string;
+  readonly onto: string;
+  readonly ontoTag: string;
+  /** The side of the other that it lies on. */
+  readonly side: Named;
+  readonly rows: readonly {
+    /** Whose side is measured from. */
+    readonly of: 'onto' | 'part';
+    readonly from: Named;
+    readonly at: Length;
+  }[];
+};
+
+export type Does =
+  | { readonly kind: 'plane'; readonly to: Length; readonly each: Length; readonly passes: number }
+  | { readonly kind: 'laminate'; readonly plies: number; readonly each: number; readonly together: number; readonly noun: string; readonly rounds: number } // prettier-ignore
+  | { readonly kind: 'rip'; readonly passes: readonly Length[]; readonly to: Length; readonly from: Length }
+  | { readonly kind: 'trim'; readonly to: Length; readonly off: Length; readonly why: 'snipe' | 'long' }
+  | { readonly kind: 'fit'; readonly measure: Phrase; readonly planned: Length; readonly over: Length }
+  /** Both ends of a part to their angles, from a blank as long as its long points. */
+  | {
+      readonly kind: 'mitre';
+      readonly ends: readonly {
+        readonly end: Named;
+        readonly mitre: number;
+        readonly bevel: number;
+        /** The sides on which it is longest: of the width, of the thickness. */
+        readonly long: readonly Named[];
+      }[];
+      readonly length: Length;
+      readonly short: Length;
+    }
+  /** Corners of a face as told from two sides; `across` where it is a round one. */
+  | { readonly kind: 'outline'; readonly outline: Outline; readonly from: Named; readonly up: Named; readonly face: Named } // prettier-ignore
+  | {
+      readonly kind: 'cut';
+      /** By part. */
+      readonly taken: Readonly<Record<string, readonly Taken[]>>;
+      readonly what: string;
+      readonly for: readonly string[];
+      readonly says: Phrase;
+    }
+  | { readonly kind: 'pocket'; readonly spots: readonly Spot[]; readonly exit: Named; readonly exits: Readonly<Record<string, PartSide>>; readonly jig: Length; readonly screw: string } // prettier-ignore
+  | {
+      readonly kind: 'bore';
+      readonly spots: readonly Spot[];
+      /** Which way each runs into the part, in its own directions. */
+      readonly ways: readonly Vec[];
+      /** Bits in turn, each so deep from the surface; null through. */
+      readonly bits: readonly { readonly bit: DrillBit; readonly deep: Length | null; readonly as: 'counterbore' | 'clearance' | 'hole' }[]; // prettier-ignore
+      readonly countersunk: boolean;
+      readonly for: string;
+      /** Once the part has its neighbours: it is bored where it stands. */
+      readonly slant: boolean;
+    }
+  /** Slots for biscuits or clips, mortises for loose tenons: so long, so thick, so deep. */
+  | { readonly kind: 'slot'; readonly spots: readonly Spot[]; readonly what: string; readonly long: Length; readonly thick: Length; readonly deep: Length } // prettier-ignore
+  | { readonly kind: 'elongate'; readonly spots: readonly Spot[]; readonly long: Length }
+  | { readonly kind: 'arrange'; readonly what: string; readonly straightedge: Length }
+  | { readonly kind: 'dry'; readonly joints: readonly string[] }
+  | { readonly kind: 'place'; readonly comes: readonly Coming[]; readonly marks: readonly Standing[]; readonly fixed: boolean; readonly over: boolean; readonly says: Phrase | null } // prettier-ignore
+  | { readonly kind: 'glue'; readonly joints: readonly string[]; readonly count: number; readonly ends: boolean; readonly slow: boolean; readonly only: Phrase | null } // prettier-ignore
+  | { readonly kind: 'peg'; readonly joints: readonly string[]; readonly fastener: HardwareKind; readonly size: string; readonly count: number } // prettier-ignore
+  | { readonly kind: 'clamp'; readonly count: number; readonly span: Length; readonly cauls: number; readonly wait: number; readonly screwed: boolean } // prettier-ignore
+  | {
+      readonly kind: 'drive';
+      readonly joints: readonly string[];
+      readonly fastener: HardwareKind;
+      readonly size: string;
+      readonly count: number;
+      readonly into: readonly string[];
+      /** Bored through the hole there is, into what it goes into; null where none is. */
+      readonly pilot: { readonly bit: DrillBit; readonly deep: Length } | null;
+      /** Heads lie so deep below the surface. */
+      readonly sunk: readonly Length[];
+      readonly bit: string;
+      readonly washer: boolean;
+      readonly snug: boolean;
+      readonly driver: string | null;
+      readonly spots: readonly Spot[];
+    }
+  | { readonly kind: 'plug'; readonly fastener: HardwareKind; readonly size: string; readonly count: number }
+  | { readonly kind: 'block'; readonly joints: readonly string[]; readonly count: number; readonly thick: Length; readonly long: Length } // prettier-ignore
+  | { readonly kind: 'hang'; readonly joints: readonly string[]; readonly fastener: HardwareKind | null; readonly size: string; readonly count: number; readonly says: Phrase } // prettier-ignore
+  | { readonly kind: 'fit hardware'; readonly fastener: HardwareKind; readonly size: string; readonly count: number; readonly says: Phrase } // prettier-ignore
+  | { readonly kind: 'spacers'; readonly thickness: Length; readonly count: number }
+  | { readonly kind: 'slide'; readonly name: string; readonly travel: Length }
+  | { readonly kind: 'square'; readonly reads: readonly [Length, Length] }
+  | { readonly kind: 'turn'; readonly about: 'over' | 'upright'; readonly says: Phrase }
+  | { readonly kind: 'carry'; readonly because: Phrase }
+  /** The glued whole cut to size: so much off each end. */
+  | { readonly kind: 'trim whole'; readonly what: string; readonly to: Length; readonly off: Length; readonly width: Length; readonly round: Length | null; readonly along: PartSide } // prettier-ignore
+  | { readonly kind: 'level'; readonly levellers: boolean }
+  | { readonly kind: 'measure'; readonly size: readonly [Length, Length, Length] }
+  | { readonly kind: 'anchor' }
+  | { readonly kind: 'sample'; readonly what: string }
+  | { readonly kind: 'sand'; readonly grits: readonly number[]; readonly where: string }
+  | { readonly kind: 'coat'; readonly product: string; readonly nth: number; readonly of: number; readonly between: number; readonly hours: number; readonly use: number; readonly wipe: boolean } // prettier-ignore
+  /** A family's own word on how it is best done. */
+  | { readonly kind: 'heed'; readonly says: Phrase };
+
+/** One thing that is done: data from which every sentence about it is made, and which the rehearsal carries out. */
+export type Operation = Common & Does;
+export type OperationKind = Operation['kind'];
+export type OperationOf<K extends OperationKind> = Extract<Operation, { kind: K }>;

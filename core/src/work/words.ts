@@ -1,0 +1,209 @@
+import { inches } from '../length';
+import { hardwareName, type HardwareKind } from '../stock';
+import { about, counted, dim, listOf, say, strong, type Phrase } from '../words';
+import type { Operation, OperationOf } from './operation';
+import { degreesText, several, sortedTags, tagList } from './phrases';
+import { standingsOf, placesOf } from './places';
+
+/** A name of what is bought as it stands in a sentence: without what it is sold with. */
+const short = (kind: HardwareKind, size: string): string =>
+  hardwareName(kind, size).replace(/ with .*?(?= #| \d|$)/, '');
+
+const people = (operation: Operation): Phrase =>
+  operation.lift && operation.lift.people > 1
+    ? say` It weighs about ${strong(Math.round(operation.lift.pounds))} lb: ${strong(operation.lift.people)} people.`
+    : say``;
+
+function plane({ tags, tool, to, each, passes }: OperationOf<'plane'>): Phrase {
+  return tool
+    ? say`Plane both faces of ${tagList(tags)} to ${dim(to)} thick: ${strong(counted(passes, 'pass', 'passes'))} a face, no more than ${dim(inches(1 / 32))} each, all boards at one setting. The ends may be gouged: they come off later.`
+    : say`Have ${tagList(tags)} planed to ${dim(to)} thick, ${dim(each)} off each face.`;
+}
+
+function laminate({ tags, plies, each, together, noun, rounds }: OperationOf<'laminate'>): Phrase {
+  return say`Glue up ${several(noun)} ${tagList(tags)}, ${strong(plies)} boards each, bows facing each other, best faces out, one long edge flush. Glue both faces thin and whole. ${
+    each > 0
+      ? say`${strong(each)} clamps each, one every ${dim(inches(10))} or so: ${strong(together)} at a time${rounds > 1 ? say`, ${strong(rounds)} rounds` : ''}.`
+      : say`No clamp of yours opens so far: screw them together in the waste or weigh them down on a flat bench.`
+  }`;
+}
+
+function rip({ tags, passes, to, tool }: OperationOf<'rip'>): Phrase {
+  if (!tool) return say`Have the yard rip ${tagList(tags)} to ${dim(to)}.`;
+  return say`Rip ${tagList(tags)}, now that they are glued: ${passes.length > 1 ? say`fence at ${dim(passes[0]!)} for the first edge, then ${dim(to)} for the other` : say`fence or guide at ${dim(to)}`}.`;
+}
+
+function trim({ tags, to, off, why }: OperationOf<'trim'>): Phrase {
+  return why === 'snipe'
+    ? say`Cut ${dim(off)} off each end of ${tagList(tags)}, the gouged ends: ${dim(to)} is left.`
+    : say`Square one end of ${tagList(tags)}, taking off about ${dim(off)}; stop at ${dim(to)}, cut the other end of all without moving it.`;
+}
+
+function mitre({ tags, ends, length, short: least }: OperationOf<'mitre'>): Phrase {
+  const of = ({ end, mitre: across, bevel, long }: (typeof ends)[number]): Phrase => {
+    const angles = [
+      across !== 0 ? `${degreesText(across)} across the face` : '',
+      bevel !== 0 ? `${degreesText(bevel)} through the thickness` : '',
+    ].filter((text) => text !== '');
+    return angles.length === 0
+      ? say`${end.name} square`
+      : say`${end.name} ${strong(angles.join(' and '))}, longest at the ${long.map(({ name }) => name).join(' and the ')}`;
+  };
+  return say`Cut the ends of ${tagList(tags)}: ${listOf(ends.map(of))}; ${dim(length)} from long point to long point, ${dim(least)} between the short ones.`;
+}
+
+function outline({ tags, outline: corners, from, up, face }: OperationOf<'outline'>): Phrase {
+  const rows = corners.map(([x, y]) => say`${dim(x)} | ${dim(y)}`);
+  const arcs = corners.some(([, , bulge = 0]) => bulge !== 0);
+  return say`Mark ${tagList(tags)} on the ${face.name}, corners (from the ${from.name} | from the ${up.name}) ${listOf(rows)}${arcs ? '; arcs by their template' : ''}. Saw just outside the lines, plane to them.`;
+}
+
+function cut({ tags, what, for: names, says }: OperationOf<'cut'>): Phrase {
+  return say`${tagList(tags)}: ${what}${names.length > 0 && names.length <= 4 && (names.length === 1 || says.length < 3) ? say` for ${tagList(names)}` : ''}, ${says}.`;
+}
+
+function bore({ spots, bits, countersunk, for: what, slant }: OperationOf<'bore'>): Phrase {
+  const rows = bits.map(({ bit, deep, as }) => say`${as === 'hole' ? '' : `${as} `}${strong(bit.name)} ${deep === null ? 'through' : say`${dim(deep)} deep`}`); // prettier-ignore
+  const stop = bits.some(({ deep }) => deep !== null) ? ', stop collar on the bit' : '';
+  return say`Bore ${strong(counted(spots.length, 'hole'))} for ${what}, ${listOf(rows)}${countersunk ? ', countersunk' : ''}${stop}${slant ? ', square to the face of what it meets, not to this one' : ''}: ${placesOf(spots)}.`;
+}
+
+/** A body by what it is made of: a part alone by its tag, more by the first and what is joined to it. */
+const bodyName = (tags: readonly string[]): Phrase =>
+  tags.length === 1 ? tagList(tags) : tags.length <= 4 ? say`${tagList(tags)}, joined` : say`what is joined to ${tagList(tags.slice(0, 1))}`; // prettier-ignore
+
+function place(operation: OperationOf<'place'>): Phrase {
+  const { comes, marks, fixed, says } = operation;
+  const moving = comes.filter(({ way }) => way !== null);
+  const lying = comes.filter(({ way }) => way === null);
+  const names = (of: typeof comes): Phrase => {
+    const alone = of.filter(({ tags }) => tags.length === 1).flatMap(({ tags }) => tags);
+    const bodies = of.filter(({ tags }) => tags.length > 1).map(({ tags }) => bodyName(tags));
+    return listOf([...bodies, ...(alone.length > 0 ? [tagList(alone)] : [])]);
+  };
+  const where = standingsOf(marks);
+  const first = lying.length > 0 ? say`Lay ${names(lying)} ready. ` : say``;
+  const what = moving.length === 0 ? say`` : fixed ? say`Put ${names(moving)} in place` : say`Lay ${names(moving)} on, not fixed`; // prettier-ignore
+  const close = moving.length === 0 ? say`` : say`${where ? say`: ${where}` : ''}.`;
+  return say`${first}${what}${close}${says ? say` ${says}` : ''}${people(operation)}`;
+}
+
+function glue({ count, ends, slow, only }: OperationOf<'glue'>): Phrase {
+  return say`Glue the ${count === 1 ? 'joint' : say`${strong(count)} joints`}${only ? say`, ${only}` : ''}.${ends ? ' End grain drinks: glue it, wait a minute, glue it again.' : ''}${slow ? say` They all close at once: take a glue that stays open 10 minutes, and a second pair of hands.` : ''} Wipe squeeze-out now: stain will not take over glue.`;
+}
+
+function clamp({ count, span, cauls, wait, screwed }: OperationOf<'clamp'>): Phrase {
+  const flat = cauls > 0 ? say`, ${strong(cauls)} cauls across to keep it flat` : say``;
+  const long = wait > 0 ? say` Leave it ${strong(wait)} min.` : say``;
+  if (count === 0)
+    return screwed
+      ? say`The screws hold it while the glue sets${flat}.${long}`
+      : say`No clamp of yours opens ${dim(span)}: pull it shut with a strap round it all, or with wedges against stops on the bench${flat}.${long}`;
+  return say`Clamp with ${strong(count)} over ${dim(span)}, alternately above and below${flat}.${long}`;
+}
+
+function drive(operation: OperationOf<'drive'>): Phrase {
+  const { tags, fastener, size, count, into, pilot, sunk, washer, snug, driver, spots } = operation;
+  const name = short(fastener, size);
+  const ends = tagList(sortedTags(into));
+  const hole = !pilot
+    ? say``
+    : fastener === 'clip'
+      ? say`Set the clips in their slots; bore ${strong(pilot.bit.name)}, ${dim(pilot.deep)} deep at the hole of each into ${ends}. `
+      : say`Through the holes bore ${strong(pilot.bit.name)}, ${dim(pilot.deep)} on into ${ends}. `;
+  const depths = [...new Set(sunk)].filter((one) => one > 0).sort((a, b) => a - b);
+  const heads = depths.length > 0 ? say`, heads ${listOf(depths.map((one) => dim(one)))} below the surface` : say``;
+  const drives = fastener === 'bolt' ? 'Bolt with' : 'Drive';
+  const nails = fastener === 'brad' && spots.length > 0 ? say`: ${placesOf(spots)}` : say``;
+  return say`${hole}${drives} ${strong(count)} ${name}${washer ? ', each with its washer' : ''}, ${tagList(sortedTags(tags))} to ${ends}${heads}${snug ? ', snug, not tight, so that the top can move' : ''}${driver ? say`; there is little room: take the ${strong(driver)}` : ''}${nails}.`;
+}
+
+function coat({ product, nth, of, between, hours, use, wipe }: OperationOf<'coat'>): Phrase {
+  const which = of > 1 ? say`Coat ${strong(nth)} of ${strong(of)}, ${product}` : say`Put on ${product}`;
+  const first = nth > 1 && between > 0 ? say`; sand lightly with ${strong(between)} first and wipe` : say``;
+  const dry = hours >= 1 ? say` Dry ${strong(hours)} hours.` : say` Dry ${strong(Math.round(60 * hours))} min.`;
+  return say`${which}${first}${wipe ? '; wipe off what is still wet after 10 minutes' : ''}, the underside first.${dry}${nth === of && use > 0 ? say` Light use after ${strong(use)} hours.` : ''} The label comes first.`;
+}
+
+/** The sentence of an operation. The only place where one is written. */
+export function wordsOf(operation: Operation): Phrase {
+  const { tags } = operation;
+  switch (operation.kind) {
+    case 'plane':
+      return plane(operation);
+    case 'laminate':
+      return laminate(operation);
+    case 'rip':
+      return rip(operation);
+    case 'trim':
+      return trim(operation);
+    case 'fit':
+      return say`${tagList(tags)}: measure ${operation.measure}; the plan says ${dim(operation.planned)}. Cut it to what you measure.`;
+    case 'mitre':
+      return mitre(operation);
+    case 'outline':
+      return outline(operation);
+    case 'cut':
+      return cut(operation);
+    case 'pocket':
+      return say`Jig and collar at ${dim(operation.jig)}, ${strong(counted(operation.spots.length, 'pocket'))} out through the ${operation.exit.name}: ${placesOf(operation.spots)}.`;
+    case 'bore':
+      return bore(operation);
+    case 'slot':
+      return say`Cut ${strong(counted(operation.spots.length, operation.what, several(operation.what)))}, ${dim(operation.long)} long, ${dim(operation.thick)} wide, ${dim(operation.deep)} deep, their middles: ${placesOf(operation.spots)}.`;
+    case 'elongate':
+      return say`Draw each hole of ${tagList(tags)} out to a slot ${dim(operation.long)} long across the grain of the top.`;
+    case 'arrange':
+      return say`Lay ${tagList(tags)} side by side in the order that looks best, the ${operation.what}'s best faces down; sight the joints with a straightedge ${about(operation.straightedge)} long. Draw one large triangle across all on the side that is up: it tells place and direction from now on. A joint that two fingers can close will clamp shut; rip the edge again if not.`;
+    case 'dry':
+      return say`Put it together dry first, clamps and all. See that it closes without force; mark what meets what; take it apart.`;
+    case 'place':
+      return place(operation);
+    case 'glue':
+      return glue(operation);
+    case 'peg':
+      return say`Glue ${strong(operation.count)} ${short(operation.fastener, operation.size)} into ${tagList(tags)}, half of each, then the holes that they go into.`;
+    case 'clamp':
+      return clamp(operation);
+    case 'drive':
+      return drive(operation);
+    case 'plug':
+      return say`Glue ${strong(operation.count)} ${short(operation.fastener, operation.size)} over the heads, grain with grain; trim them flush when dry.`;
+    case 'block':
+      return say`Cut ${strong(counted(operation.count, 'block'))} ${dim(operation.thick)} by ${dim(operation.thick)}, ${dim(operation.long)} long, from an offcut; bore them ${strong('11/64')} for their screws, countersunk, so that the two rows pass each other; glue one into each inside corner of ${tagList(tags)}.`;
+    case 'hang':
+    case 'fit hardware':
+    case 'heed':
+      return operation.says;
+    case 'turn':
+      return say`${operation.says}${people(operation)}`;
+    case 'spacers':
+      return say`Lay ${strong(counted(operation.count, 'spacer'))} ${dim(operation.thickness)} thick under what is set back.`;
+    case 'slide':
+      return say`Slide the ${operation.name} in and out over all of its ${dim(operation.travel)} now, before anything closes over it.`;
+    case 'square':
+      return operation.reads[0] === operation.reads[1]
+        ? say`Measure both diagonals: ${about(operation.reads[0])} each. Alike but another number: the sides are not as planned. Unlike: push the long corner.`
+        : say`Measure both diagonals: ${about(operation.reads[0])} and ${about(operation.reads[1])}.`;
+    case 'carry':
+      return say`Do this where the piece stays: ${operation.because}. Carry the parts in first.`;
+    case 'trim whole':
+      return operation.round === null
+        ? say`Scrape off the glue. Mark a line square to a long edge, ${dim(operation.off)} from the left end; cut along a guide. Cut the other end ${dim(operation.to)} from that. It is ${dim(operation.width)} wide.`
+        : say`Scrape off the glue. Find the middle and drive a small nail from below there. Swing a router or a pencil on a stick ${dim(operation.round)} long about it; with a saw cut just outside the line and sand to it. It is ${dim(operation.width)} across every way.`;
+    case 'level':
+      return say`Stand it on a flat floor. If it rocks, ${operation.levellers ? 'turn the levellers until it does not' : 'find the long leg and take off what rocks'}.`;
+    case 'measure': {
+      const [length, width, height] = operation.size;
+      return say`Check the outside: ${dim(length)} by ${dim(width)}, ${dim(height)} high.`;
+    }
+    case 'anchor':
+      return say`Anchor it to the wall: a tall case tips onto a child who climbs an open drawer or shelf.`;
+    case 'sample':
+      return say`Try ${operation.what} on an offcut of the same board, sanded to the same grit, and let it dry.`;
+    case 'sand':
+      return say`Sand ${operation.where} with ${listOf(operation.grits.map((grit) => strong(grit)))}, every grit over all of it; break every edge with the last. Vacuum and wipe.`;
+    case 'coat':
+      return coat(operation);
+  }
+}

@@ -1,0 +1,164 @@
+import { useMediaQuery } from '@mui/material';
+import { Line, OrbitControls } from '@react-three/drei';
+import { Canvas, useFrame, useThree } from '@react-three/fiber';
+import { useEffect, useMemo, useRef } from 'react';
+import type { BufferGeometry, Group } from 'three';
+import { around, boxOf, extent, rawSolidOf, solidOf, tipOf, toInches, type Box, type Fastening, type Part, type Vec } from '@sill/core'; // prettier-ignore
+import { linesOf, surfaceOf, wholeOf, worldOf, type Vector } from './scene';
+
+/** How a part is at a moment of the work. */
+export type At = 'boards' | 'bench' | 'worked' | 'coming' | 'there';
+
+/** What is shown: each part as it is, which way what comes comes, what is driven, and whether all lies on its head. */
+export type BenchScene = {
+  readonly key: string;
+  readonly at: (part: Part) => At;
+  readonly shaped: (part: Part) => boolean;
+  readonly way: (part: Part) => Vec | null;
+  readonly driven: readonly Fastening[];
+  readonly over: boolean;
+};
+
+/** What comes in starts so far off, inches, and takes so long. */
+const OFF = 14;
+const SECONDS = 0.7;
+const GAP = 2;
+
+/** Where each part lies on the bench before it is put in: in rows before the piece, on the floor. */
+function rowsBefore(parts: readonly Part[], whole: Box): ReadonlyMap<string, Vector> {
+  const size = (box: Box, axis: 0 | 1 | 2) => toInches(extent(box, axis));
+  const across = Math.max(size(whole, 0), 30);
+  const places = new Map<string, Vector>();
+  let [x, z, deep] = [-across / 2, size(whole, 1) / 2 + 8, 0];
+  for (const part of parts) {
+    const box = boxOf(part);
+    const [length, width] = [size(box, 0), size(box, 1)];
+    if (x + length > across / 2 && x > -across / 2) {
+      x = -across / 2;
+      z += deep + GAP;
+      deep = 0;
+    }
+    const corner = worldOf([box.min[0], box.max[1], box.min[2]], whole);
+    places.set(part.id, [x - corner[0], -corner[1], z - corner[2]]);
+    x += length + GAP;
+    deep = Math.max(deep, width);
+  }
+  return places;
+}
+
+const TONES: Readonly<Record<At, string>> = { boards: '#f2dfb4', bench: '#e6d3a6', worked: '#9cc4e0', coming: '#9cc4e0', there: '#f2dfb4' }; // prettier-ignore
+
+type BodyProps = {
+  readonly surface: BufferGeometry;
+  readonly lines: BufferGeometry;
+  readonly at: At;
+  readonly place: Vector;
+  readonly from: Vector | null;
+  readonly moment: string;
+  readonly still: boolean;
+};
+
+function Body({ surface, lines, at, place, from, moment, still }: BodyProps) {
+  const group = useRef<Group>(null);
+  const started = useRef<number | null>(null);
+  const invalidate = useThree((state) => state.invalidate);
+  useEffect(() => {
+    started.current = null;
+    invalidate();
+  }, [moment, at, invalidate]);
+  useFrame(({ clock }) => {
+    if (!group.current) return;
+    if (from && !still) {
+      started.current ??= clock.elapsedTime;
+      const share = Math.min(1, (clock.elapsedTime - started.current) / SECONDS);
+      const eased = 1 - (1 - share) ** 2;
+      group.current.position.set(...(place.map((value, axis) => value + from[axis]! * (1 - eased)) as Vector));
+      if (share < 1) invalidate();
+    } else group.current.position.set(...place);
+  });
+  return (
+    <group ref={group}>
+      <mesh geometry={surface}>
+        <meshLambertMaterial color={TONES[at]} polygonOffset polygonOffsetFactor={1} polygonOffsetUnits={1} />
+      </mesh>
+      <lineSegments geometry={lines}>
+        <lineBasicMaterial color={at === 'worked' || at === 'coming' ? '#21577f' : '#5f5233'} />
+      </lineSegments>
+    </group>
+  );
+}
+
+/** Where the eye is, towards it, a unit long; how much it takes in, degrees. */
+const EYE: Vector = [0.3, 0.5, 0.81];
+const FIELD = 30;
+
+type Props = { readonly parts: readonly Part[]; readonly scene: BenchScene };
+
+/** The work in space: what is cut lies before the piece, what is put on comes in the way it must. */
+export default function Bench3D({ parts: all, scene }: Props) {
+  const parts = useMemo(() => all.filter(({ loose }) => !loose), [all]);
+  const whole = useMemo(() => wholeOf(parts), [parts]);
+  const still = useMediaQuery('(prefers-reduced-motion: reduce)');
+  const narrow = useMediaQuery('(max-width: 599px)');
+  const bodies = useMemo(
+    () =>
+      parts.map((part) => {
+        const [raw, final] = [rawSolidOf(part), solidOf(part)];
+        const drawn = (solid: typeof raw) => ({ surface: surfaceOf(solid, whole), lines: linesOf(solid, whole) });
+        return { part, final: drawn(final), raw: part.cuts.length > 0 ? drawn(raw) : null };
+      }),
+    [parts, whole],
+  );
+  const rows = useMemo(() => rowsBefore(parts, whole), [parts, whole]);
+  const box = around(parts.map(boxOf)) ?? whole;
+  const size = (axis: 0 | 1 | 2) => toInches(extent(box, axis));
+  const front = Math.max(...parts.map((part) => (rows.get(part.id)?.[2] ?? 0) + size(1)));
+  const reach = (narrow ? 2.6 : 1.7) * Math.max(size(0), size(2) * 1.4, front * 0.9);
+  const target: Vector = [0, size(2) / 3, Math.min(front / 3, size(1))];
+  const eye: Vector = [EYE[0] * reach, EYE[1] * reach + target[1], EYE[2] * reach + target[2]];
+  const height = size(2);
+  return (
+    <Canvas
+      key={`${parts[0]?.piece} ${String(narrow)}`}
+      frameloop="demand"
+      flat
+      dpr={[1, 2]}
+      camera={{ fov: FIELD, near: 1, far: 6000, position: eye }}
+      role="img"
+      aria-label="The work as it stands now"
+    >
+      <ambientLight intensity={1.7} />
+      <directionalLight position={[60, 140, 90]} intensity={1.75} />
+      <directionalLight position={[-90, 40, -60]} intensity={0.7} />
+      {/* On its head: turned half round its length, feet up. */}
+      <group rotation={scene.over ? [Math.PI, 0, 0] : [0, 0, 0]} position={scene.over ? [0, height, 0] : [0, 0, 0]}>
+        {bodies.map(({ part, final, raw }) => {
+          const at = scene.at(part);
+          if (at !== 'there' && at !== 'coming') return null;
+          const way = scene.way(part);
+          const from: Vector | null = way ? [-way[0] * OFF, -way[2] * OFF, way[1] * OFF] : null;
+          return <Body key={part.id} {...(scene.shaped(part) ? final : (raw ?? final))} at={at} place={[0, 0, 0]} from={from} moment={scene.key} still={still} />; // prettier-ignore
+        })}
+        {
+          scene.driven.flatMap(({ joint, shanks }) =>
+          shanks.map((shank, at) => (
+            <Line key={`${joint.id} ${at}`} points={[worldOf(shank.from, whole), worldOf(tipOf(shank), whole)]} color="#c23b22" lineWidth={4} depthTest={false} renderOrder={2} />
+          )),
+        ) /* prettier-ignore */
+        }
+      </group>
+      {bodies.map(({ part, final, raw }) => {
+        const at = scene.at(part);
+        if (at !== 'bench' && at !== 'worked') return null;
+        return <Body key={part.id} {...(scene.shaped(part) ? final : (raw ?? final))} at={at} place={rows.get(part.id) ?? [0, 0, 0]} from={null} moment={scene.key} still={still} />; // prettier-ignore
+      })}
+      <OrbitControls
+        makeDefault
+        target={target}
+        enablePan={false}
+        minDistance={reach * 0.2}
+        maxDistance={reach * 2.5}
+      />
+    </Canvas>
+  );
+}
