@@ -95,6 +95,21 @@ export const isSawn =
   (part: Part): boolean =>
     (blankFor(part, making)?.ends ?? null) !== null;
 
+/** Longer than this nobody stands at the drill without a rest. */
+const MOST_MINUTES = 120;
+
+/** Operations in order, in sittings that are not too long. */
+function sittingsOf(ops: readonly Operation[]): readonly (readonly Operation[])[] {
+  const groups: Operation[][] = [];
+  for (const op of ops) {
+    const last = groups.at(-1);
+    const minutes = (last ?? []).reduce((sum, one) => sum + one.minutes, 0);
+    if (last && minutes + op.minutes <= MOST_MINUTES) last.push(op);
+    else groups.push([op]);
+  }
+  return groups;
+}
+
 /**
  * All that is done to parts before anything is joined, in the order that it can be done.
  *
@@ -108,8 +123,7 @@ export function preparingSteps(making: Making, pins: readonly Operation[] = []):
   const names = sized.map(({ name }) => name);
   const shape: readonly Draft[] =
     shaping.length > 0 ? [{ name: 'shape', title: say`Cut angles, laps and grooves`, after: ['plane', ...names], ops: shaping }] : []; // prettier-ignore
-  const bored: readonly Draft[] =
-    holes.length > 0 ? [{ name: 'pockets', title: say`${holeTitle(holes)}`, after: ['plane', ...names, 'shape'], ops: holes }] : []; // prettier-ignore
+  const bored = sittingsOf(holes).map((ops, at): Draft => ({ name: at === 0 ? 'pockets' : `pockets-${at + 1}`, title: say`${holeTitle(ops)}`, after: ['plane', ...names, 'shape'], ops })); // prettier-ignore
   return [...planeSteps(making), ...sized.map((draft) => ({ ...draft, after: [...(draft.after ?? []), 'plane'] })), ...shape, ...bored]; // prettier-ignore
 }
 

@@ -20,7 +20,7 @@ import { operation, type Making } from './making';
 
 /** Minutes to cut a pair of ends, a cut-out, an outline. Typical for one person who is not hurried. */
 const ENDS = 4;
-const CUT = 6;
+const CUT = 3;
 const OUTLINE = 15;
 
 /** Cut-outs of a part in order: what is ploughed comes before its ends are slanted, the others after. */
@@ -131,7 +131,7 @@ function cutOperations(parts: readonly Part[], when: When, making: Making): read
       says,
     };
     const tool = kind === 'hole' ? 'drill' : when === 'square' ? (WAYS.groove.find((way) => able(making.shop.tools, [way]))?.[0] ?? null) : null; // prettier-ignore
-    return operation(making, `${part.tag}.${kind}`, does, group.map((one) => one.part), CUT * group.length * group[0]!.taken.length, { tool }); // prettier-ignore
+    return operation(making, `${part.tag}.${kind}`, does, group.map((one) => one.part), CUT * group.length * (1 + group[0]!.taken.length), { tool }); // prettier-ignore
   });
 }
 

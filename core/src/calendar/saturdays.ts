@@ -14,7 +14,8 @@ export type BenchCalendar = {
 
 /**
  * Lays tasks on Saturdays for one person: `first` are done before anything else, then each chain in its own order;
- * while one chain waits for glue another is worked on, and waits are over by the next Saturday.
+ * while one chain waits for glue another is worked on, what does not fit into the day makes room for what does, and
+ * waits are over by the next Saturday.
  *
  * @param hours at the bench in one day. A task longer than a day gets a day of its own.
  * @param today ISO date; the first day is the Saturday after it.
@@ -32,15 +33,19 @@ export function saturdays(
   let clock = day;
   while (queues.some((queue) => queue.length > 0)) {
     const open = queues[0]!.length > 0 ? [0] : queues.map((_, at) => at).filter((at) => queues[at]!.length > 0);
-    const next = open.reduce((best, at) => (readyAt[at]! < readyAt[best]! ? at : best));
-    const task = queues[next]![0]!;
-    const start = Math.max(clock, readyAt[next]!);
-    if (days.length === 0 || (start + task.work > day && clock > 0)) {
+    const startOf = (at: number) => Math.max(clock, readyAt[at]!);
+    const left = (at: number) => queues[at]!.reduce((sum, { work, wait }) => sum + work + wait, 0);
+    // What fits into the rest of the day, the earliest first; a day begins with the piece that has most before it.
+    const fits = open.filter((at) => startOf(at) + queues[at]![0]!.work <= day || clock === 0);
+    const next = (clock === 0 ? [...open].sort((a, b) => left(b) - left(a)) : [...fits].sort((a, b) => startOf(a) - startOf(b)))[0]; // prettier-ignore
+    const task = next === undefined ? undefined : queues[next]![0]!;
+    if (days.length === 0 || next === undefined || task === undefined) {
       days.push({ tasks: [], minutes: 0 });
       clock = 0;
       readyAt.fill(0);
       continue;
     }
+    const start = startOf(next);
     queues[next]!.shift();
     const today = days[days.length - 1]!;
     today.tasks.push(task);

@@ -136,7 +136,7 @@ export function clearanceHoles(
     ];
     return boring(sites, bits, what, own, bench, {
       countersunk: countersunk && deep === 0,
-      minutes: deep > 0 ? 1.5 : 0.75,
+      minutes: deep > 0 ? 1 : 0.5,
       name: `${deep}`,
     });
   });
@@ -146,7 +146,7 @@ export function clearanceHoles(
 export function driving(
   joints: readonly Fastening[],
   bench: Bench,
-  { washer = false, snug = false, spots = [] as readonly Spot[], pilots = true, minutes = 0.75 } = {},
+  { washer = false, snug = false, spots = [] as readonly Spot[], pilots = true, minutes = 0.5 } = {},
 ): readonly Operation[] {
   const rows = new Map<string, Fastening[]>();
   for (const item of joints) {

@@ -63,7 +63,7 @@ function cut({ tags, what, for: names, says }: OperationOf<'cut'>): Phrase {
 }
 
 function bore({ spots, bits, countersunk, for: what, slant }: OperationOf<'bore'>): Phrase {
-  const rows = bits.map(({ bit, deep, as }) => say`${as === 'hole' ? '' : `${as} `}${strong(bit.name)} ${deep === null ? 'through' : say`${dim(deep)} deep`}`); // prettier-ignore
+  const rows = bits.map(({ bit, deep, as }) => say`${as === 'hole' ? '' : `${as} `}${strong(bit.name)} ${deep === null ? 'through' : say`wide, ${dim(deep)} deep`}`); // prettier-ignore
   const stop = bits.some(({ deep }) => deep !== null) ? ', stop collar on the bit' : '';
   return say`Bore ${strong(counted(spots.length, 'hole'))} for ${what}, ${listOf(rows)}${countersunk ? ', countersunk' : ''}${stop}${slant ? ', square to the face of what it meets, not to this one' : ''}: ${placesOf(spots)}.`;
 }

@@ -3,8 +3,8 @@ import { Line, OrbitControls } from '@react-three/drei';
 import { Canvas, useFrame, useThree } from '@react-three/fiber';
 import { useEffect, useMemo, useRef } from 'react';
 import type { BufferGeometry, Group } from 'three';
-import { around, boxOf, extent, rawSolidOf, solidOf, tipOf, toInches, type Box, type Fastening, type Part, type Vec } from '@sill/core'; // prettier-ignore
-import { linesOf, surfaceOf, wholeOf, worldOf, type Vector } from './scene';
+import { around, boxOf, PER_INCH, extent, rawSolidOf, solidOf, tipOf, toInches, type Box, type Fastening, type Part, type Vec } from '@sill/core'; // prettier-ignore
+import { linesOf, reachOf, surfaceOf, wholeOf, worldOf, type Vector } from './scene';
 
 /** How a part is at a moment of the work. */
 export type At = 'boards' | 'bench' | 'worked' | 'coming' | 'there';
@@ -17,6 +17,8 @@ export type BenchScene = {
   readonly way: (part: Part) => Vec | null;
   readonly driven: readonly Fastening[];
   readonly over: boolean;
+  /** What is put together so far, each a body of its own, by ids. */
+  readonly bodies: readonly ReadonlySet<string>[];
 };
 
 /** What comes in starts so far off, inches, and takes so long. */
@@ -24,10 +26,29 @@ const OFF = 14;
 const SECONDS = 0.7;
 const GAP = 2;
 
+/** Where bodies stand that are not one yet: the one with most parts in its place, the others behind it, on the floor. */
+function bodyPlaces(bodies: BenchScene['bodies'], parts: readonly Part[], whole: Box): ReadonlyMap<string, Vector> {
+  const places = new Map<string, Vector>();
+  let back = 0;
+  [...bodies]
+    .sort((a, b) => b.size - a.size)
+    .forEach((body, at) => {
+      const box = around(parts.filter(({ id }) => body.has(id)).map(boxOf));
+      if (!box) return;
+      const drop = toInches(whole.min[2] - box.min[2]);
+      const behind = toInches(whole.min[1] - box.min[1]);
+      // The second body stands just behind the piece, and so on.
+      const shift: Vector = at === 0 ? [0, drop, 0] : [0, drop, behind - toInches(extent(whole, 1)) - 6 - back];
+      if (at > 0) back += toInches(extent(box, 1)) + 4;
+      for (const id of body) places.set(id, shift);
+    });
+  return places;
+}
+
 /** Where each part lies on the bench before it is put in: in rows before the piece, on the floor. */
-function rowsBefore(parts: readonly Part[], whole: Box): ReadonlyMap<string, Vector> {
+function rowsBefore(parts: readonly Part[], whole: Box, wide: number): ReadonlyMap<string, Vector> {
   const size = (box: Box, axis: 0 | 1 | 2) => toInches(extent(box, axis));
-  const across = Math.max(size(whole, 0), 30);
+  const across = wide * Math.max(size(whole, 0), 30);
   const places = new Map<string, Vector>();
   let [x, z, deep] = [-across / 2, size(whole, 1) / 2 + 8, 0];
   for (const part of parts) {
@@ -92,6 +113,22 @@ function Body({ surface, lines, at, place, from, moment, still }: BodyProps) {
 const EYE: Vector = [0.3, 0.5, 0.81];
 const FIELD = 30;
 
+/** Looks from where all is seen; anew when what is seen changes, and left to the person in between. */
+function Eye({ at, target }: { readonly at: Vector; readonly target: Vector }) {
+  const { camera, invalidate } = useThree();
+  const controls = useThree((state) => state.controls) as { update?: () => void } | null;
+  const key = [...at, ...target].map(Math.round).join();
+  useEffect(() => {
+    camera.position.set(...at);
+    camera.lookAt(...target);
+    controls?.update?.();
+    invalidate();
+    // The key says when it is another place.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [key, controls]);
+  return null;
+}
+
 type Props = { readonly parts: readonly Part[]; readonly scene: BenchScene };
 
 /** The work in space: what is cut lies before the piece, what is put on comes in the way it must. */
@@ -109,14 +146,26 @@ export default function Bench3D({ parts: all, scene }: Props) {
       }),
     [parts, whole],
   );
-  const rows = useMemo(() => rowsBefore(parts, whole), [parts, whole]);
-  const box = around(parts.map(boxOf)) ?? whole;
-  const size = (axis: 0 | 1 | 2) => toInches(extent(box, axis));
-  const front = Math.max(...parts.map((part) => (rows.get(part.id)?.[2] ?? 0) + size(1)));
-  const reach = (narrow ? 2.6 : 1.7) * Math.max(size(0), size(2) * 1.4, front * 0.9);
-  const target: Vector = [0, size(2) / 3, Math.min(front / 3, size(1))];
-  const eye: Vector = [EYE[0] * reach, EYE[1] * reach + target[1], EYE[2] * reach + target[2]];
-  const height = size(2);
+  const rows = useMemo(() => rowsBefore(parts, whole, narrow ? 1 : 1.9), [parts, whole, narrow]);
+  const height = toInches(extent(whole, 2));
+  const places = bodyPlaces(scene.bodies, parts, whole);
+  // All that is seen at this moment, as a box: what stands, what lies behind and before it.
+  const seen =
+    around(
+      parts.flatMap((part) => {
+        const at = scene.at(part);
+        if (at === 'boards') return [];
+        const box = boxOf(part);
+        const off: Vector = (at === 'bench' || at === 'worked' ? rows : places).get(part.id) ?? [0, 0, 0];
+        const moved = ([x, y, z]: Vec): Vec => [x + off[0] * PER_INCH, y - off[2] * PER_INCH, z + off[1] * PER_INCH];
+        return [{ min: moved(box.min), max: moved(box.max) } as Box];
+      }),
+    ) ?? whole;
+  const low = worldOf([seen.min[0], seen.max[1], seen.min[2]], whole);
+  const high = worldOf([seen.max[0], seen.min[1], seen.max[2]], whole);
+  const target: Vector = [(low[0] + high[0]) / 2, (low[1] + high[1]) / 2, (low[2] + high[2]) / 2];
+  const reach = 0.95 * reachOf([high[0] - low[0], high[1] - low[1], high[2] - low[2]], narrow ? 0.85 : 2.1, EYE, FIELD);
+  const eye: Vector = [EYE[0] * reach + target[0], EYE[1] * reach + target[1], EYE[2] * reach + target[2]];
   return (
     <Canvas
       key={`${parts[0]?.piece} ${String(narrow)}`}
@@ -137,7 +186,7 @@ export default function Bench3D({ parts: all, scene }: Props) {
           if (at !== 'there' && at !== 'coming') return null;
           const way = scene.way(part);
           const from: Vector | null = way ? [-way[0] * OFF, -way[2] * OFF, way[1] * OFF] : null;
-          return <Body key={part.id} {...(scene.shaped(part) ? final : (raw ?? final))} at={at} place={[0, 0, 0]} from={from} moment={scene.key} still={still} />; // prettier-ignore
+          return <Body key={part.id} {...(scene.shaped(part) ? final : (raw ?? final))} at={at} place={places.get(part.id) ?? [0, 0, 0]} from={from} moment={scene.key} still={still} />; // prettier-ignore
         })}
         {
           scene.driven.flatMap(({ joint, shanks }) =>
@@ -152,6 +201,7 @@ export default function Bench3D({ parts: all, scene }: Props) {
         if (at !== 'bench' && at !== 'worked') return null;
         return <Body key={part.id} {...(scene.shaped(part) ? final : (raw ?? final))} at={at} place={rows.get(part.id) ?? [0, 0, 0]} from={null} moment={scene.key} still={still} />; // prettier-ignore
       })}
+      <Eye at={eye} target={target} />
       <OrbitControls
         makeDefault
         target={target}

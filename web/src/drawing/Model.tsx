@@ -8,7 +8,17 @@ import { extent, middleOf, outOf, solidOf, toInches, type Box, type Part, type P
 import { useApp, useFrom } from '../state/hooks';
 import { marked } from '../state/view';
 import { Dim } from '../words/Dim';
-import { faceMiddles, linesOf, shownSolid, surfaceOf, wholeOf, worldOf, type Section, type Vector } from './scene';
+import {
+  faceMiddles,
+  linesOf,
+  reachOf,
+  shownSolid,
+  surfaceOf,
+  wholeOf,
+  worldOf,
+  type Section,
+  type Vector,
+} from './scene';
 
 /** Name of what hides what is behind it. */
 const BODY = 'body';
@@ -223,25 +233,6 @@ function Hand({
 const FIELD = 28;
 const EYE: Vector = [0.496, 0.431, 0.754];
 
-/** How far off the eye must be to hold a box of this size, middle in the middle, in a picture so many times as wide as high. */
-function reachOf([x, y, z]: Vector, aspect: number): number {
-  const eye = new Vector3(...EYE).normalize();
-  const right = new Vector3(0, 1, 0).cross(eye).normalize();
-  const up = eye.clone().cross(right);
-  const half = Math.tan((FIELD * Math.PI) / 360);
-  const needs = [-1, 1].flatMap((a) =>
-    [-1, 1].flatMap((b) =>
-      [-1, 1].map((c) => {
-        const corner = new Vector3((a * x) / 2, (b * y) / 2, (c * z) / 2);
-        const spread = Math.max(Math.abs(corner.dot(right)) / aspect, Math.abs(corner.dot(up)));
-        return corner.dot(eye) + spread / half;
-      }),
-    ),
-  );
-  // Room around it for the dimensions.
-  return 1.16 * Math.max(...needs);
-}
-
 type Props = {
   readonly model: Pick<PieceModel, 'parts' | 'motions'>;
   readonly look: Look3D;
@@ -299,7 +290,10 @@ export default function Model({ model, look, onPick, handle }: Props) {
   // A narrow picture needs the eye farther back to hold the whole width.
   const narrow = useMediaQuery('(max-width: 599px)');
   const target = useMemo<Vector>(() => [0, height / 2, 0], [height]);
-  const reach = useMemo(() => reachOf([length, height, width], narrow ? 0.85 : 1.35), [length, width, height, narrow]);
+  const reach = useMemo(
+    () => reachOf([length, height, width], narrow ? 0.85 : 1.35, EYE, FIELD),
+    [length, width, height, narrow],
+  );
   const home = useMemo<Vector>(() => [EYE[0] * reach, EYE[1] * reach + target[1], EYE[2] * reach], [reach, target]);
   return (
     <>

@@ -1,4 +1,4 @@
-import { BufferGeometry, Float32BufferAttribute } from 'three';
+import { BufferGeometry, Float32BufferAttribute, Vector3 } from 'three';
 import {
   PER_INCH,
   around,
@@ -93,3 +93,28 @@ export function shownSolid(
 /** The box around all parts that have a place. */
 export const wholeOf = (parts: readonly Part[]): Box =>
   around(parts.filter((part) => !part.loose).map(boxOf)) ?? { min: [0, 0, 0], max: [1, 1, 1] };
+
+/**
+ * How far off the eye must be to hold a box of this size, middle in the middle, in a picture so many times as wide as
+ * high.
+ *
+ * @param from where the eye is, as a direction from the middle.
+ * @param field how much it takes in from top to bottom, degrees.
+ */
+export function reachOf([x, y, z]: Vector, aspect: number, from: Vector, field: number): number {
+  const eye = new Vector3(...from).normalize();
+  const right = new Vector3(0, 1, 0).cross(eye).normalize();
+  const up = eye.clone().cross(right);
+  const half = Math.tan((field * Math.PI) / 360);
+  const needs = [-1, 1].flatMap((a) =>
+    [-1, 1].flatMap((b) =>
+      [-1, 1].map((c) => {
+        const corner = new Vector3((a * x) / 2, (b * y) / 2, (c * z) / 2);
+        const spread = Math.max(Math.abs(corner.dot(right)) / aspect, Math.abs(corner.dot(up)));
+        return corner.dot(eye) + spread / half;
+      }),
+    ),
+  );
+  // Room around it for the dimensions.
+  return 1.16 * Math.max(...needs);
+}

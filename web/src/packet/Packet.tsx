@@ -1,5 +1,5 @@
-import { Button } from '@mui/material';
-import { useState, type ReactNode } from 'react';
+import { Button, ToggleButton, ToggleButtonGroup } from '@mui/material';
+import { useMemo, useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { SHORT_PIECE, printMaterial, type Job, type Plan, type Setup } from '@sill/core';
 import { Boards } from '../stages/cuts/Boards';
@@ -12,6 +12,7 @@ import { FastenerSheet, fastenerRows } from './Fasteners';
 import { boardHeight, ROOM, rowHeight, settingHeight, stepHeight, type Paper } from './heights';
 import { PaperChoice } from './PaperChoice';
 import { paginate } from './paginate';
+import { PartByPart, partHeight, type PartBlock } from './PartByPart';
 import { alikeParts, PartsSheet } from './PartsSheet';
 import { StepSheet } from './StepSheet';
 import { TickBox } from './TickBox';
@@ -42,7 +43,10 @@ function OrderSheet({ setups, label }: { readonly setups: readonly Setup[]; read
   );
 }
 
-function sheetsOf(plan: Plan, job: Job, label: (id: string) => string, paper: Paper): readonly Sheet[] {
+/** How much is printed: what a person carries to the yard and to the bench, or every part and fastener besides. */
+type Extent = 'short' | 'long';
+
+function sheetsOf(plan: Plan, job: Job, label: (id: string) => string, paper: Paper, extent: Extent): readonly Sheet[] {
   const room = ROOM[paper];
   const sheets: Sheet[] = [];
   const buying = paginate(buyingRows(plan, job, label), ({ height }) => height, room - 24);
@@ -54,8 +58,9 @@ function sheetsOf(plan: Plan, job: Job, label: (id: string) => string, paper: Pa
       body: <BuyingSheet rows={rows} job={job} last={at === buying.length - 1} />,
     }),
   );
+  const long = extent === 'long';
   paginate(
-    alikeParts(plan.parts),
+    long ? alikeParts(plan.parts) : [],
     (row) => rowHeight(runs(row.map(({ id }) => label(id))), row[0]!.name, printMaterial(row[0]!.material)),
     room - 12,
   ).forEach((rows, at) =>
@@ -94,7 +99,7 @@ function sheetsOf(plan: Plan, job: Job, label: (id: string) => string, paper: Pa
       body: <OrderSheet setups={setups} label={label} />,
     }),
   );
-  paginate(fastenerRows(plan), () => 13, room - 12).forEach((rows, at) =>
+  paginate(long ? fastenerRows(plan) : [], () => 13, room - 12).forEach((rows, at) =>
     sheets.push({
       key: `fasteners${at}`,
       title: 'Fasteners',
@@ -114,6 +119,19 @@ function sheetsOf(plan: Plan, job: Job, label: (id: string) => string, paper: Pa
       }),
     );
   }
+  if (!long) return sheets;
+  for (const facts of plan.pieces) {
+    const own = facts.parts.filter(({ bought, loose }) => bought === null && !loose);
+    const blocks = alikeParts(own).map((parts): PartBlock => ({ parts, facts }));
+    paginate(blocks, partHeight, room).forEach((page, at) =>
+      sheets.push({
+        key: `${facts.piece.id} part ${at}`,
+        title: `Part by part, ${facts.piece.name}`,
+        about: 'drawn from the face and from the edge',
+        body: page.map((block) => <PartByPart key={block.parts[0]!.id} block={block} label={label} />),
+      }),
+    );
+  }
   return sheets;
 }
 
@@ -124,6 +142,11 @@ export default function Packet() {
   const label = useLabel();
   const navigate = useNavigate();
   const [paper, setPaper] = useState<Paper>('letter');
+  const [extent, setExtent] = useState<Extent>('short');
+  const both = useMemo(() => {
+    const of = (which: Extent) => (plan ? sheetsOf(plan, job, label, paper, which) : []);
+    return { short: of('short'), long: of('long') };
+  }, [plan, job, label, paper]);
   if (!plan) return <p role="status">Working out the plan.</p>;
   if (plan.parts.length === 0)
     return (
@@ -132,14 +155,23 @@ export default function Packet() {
         <Button onClick={() => void navigate('../brief')}>To the brief</Button>
       </div>
     );
-  const sheets = sheetsOf(plan, job, label, paper);
+  const sheets = both[extent];
   return (
     <div className="packet" data-paper={paper}>
       <div className="packet-tools">
         <Button onClick={() => void navigate(-1)}>Back</Button>
         <h1>Shop packet</h1>
         <PaperChoice paper={paper} onChange={setPaper} />
-        <span>{sheets.length} pages</span>
+        <ToggleButtonGroup
+          size="small"
+          exclusive
+          value={extent}
+          onChange={(_, value: Extent | null) => value && setExtent(value)}
+          aria-label="How much is printed"
+        >
+          <ToggleButton value="short">Short, {both.short.length} pages</ToggleButton>
+          <ToggleButton value="long">Long, {both.long.length} pages</ToggleButton>
+        </ToggleButtonGroup>
         <Button variant="contained" color="primary" onClick={() => window.print()}>
           Print
         </Button>

@@ -1,7 +1,8 @@
 /** @jest-environment jsdom */
 import { fireEvent, screen, within } from '@testing-library/react';
-import { demoJob, newJob, offerName, plain } from '@sill/core';
+import { demoJob, inches, newJob, offerName, plain, type Spot } from '@sill/core';
 import { onBench } from '../testing/bench';
+import { readCuts, readSentence } from '../testing/packet-reader';
 import { boardHeight, ROOM, settingHeight, stepHeight } from './heights';
 import Packet from './Packet';
 
@@ -34,6 +35,8 @@ test('everything that is bought has a box a board, and the sum is the list’s',
 
 test('every part is on the parts list once, alike ones in one row with their count', () => {
   const { plan } = open();
+  expect(titled('Parts, finished sizes')).toEqual([]);
+  fireEvent.click(screen.getByRole('button', { name: /^Long, \d+ pages$/ }));
   const counts = titled('Parts, finished sizes').flatMap((page) =>
     [...page.querySelectorAll('tbody tr')].map((row) => Number(row.children[2]!.textContent)),
   );
@@ -92,4 +95,73 @@ test('a job without pieces says that there is nothing to print, and leads to the
   open(newJob('Empty'));
   expect(screen.getByRole('heading', { name: 'There is nothing to print yet' })).toBeTruthy();
   expect(screen.getByRole('button', { name: 'To the brief' })).toBeTruthy();
+});
+
+describe('a reader that has only the printed pages', () => {
+  const units64 = (length: number) => Math.round((length * 64) / inches(1));
+  const placesOf = (spots: readonly Spot[]) =>
+    spots.map(({ tag, side, from, at, across, off }) => `${tag}|${side.name}|${from.name}|${units64(at)}|${across?.name ?? '-'}|${units64(off)}`); // prettier-ignore
+  const sorted = (rows: readonly string[]) => [...new Set(rows)].sort();
+
+  test('finds every hole, depth, place, cut-out, lift and screw that the operations hold', () => {
+    const { plan } = open();
+    let read = 0;
+    for (const { piece, steps } of plan.pieces) {
+      const printed = titled(`Build ${piece.name}`).flatMap((page) => [...page.querySelectorAll('.print-step ol li span:not(.box)')]); // prettier-ignore
+      const sentences = printed.filter((item) => item.parentElement?.tagName === 'LI').map((item) => readSentence(item.textContent!)); // prettier-ignore
+      const operations = steps.flatMap((step) => step.operations);
+      expect(sentences).toHaveLength(operations.length);
+      operations.forEach((operation, at) => {
+        const told = sentences[at]!;
+        if (operation.lift && operation.lift.people > 1) expect(told.people).toBe(operation.lift.people);
+        switch (operation.kind) {
+          case 'bore':
+          case 'pocket':
+          case 'slot': {
+            read++;
+            expect(told.kind).toBe(operation.kind);
+            expect(told.count).toBe(operation.spots.length);
+            expect(sorted(told.places)).toEqual(sorted(placesOf(operation.spots)));
+            const depths = operation.kind === 'bore' ? operation.bits.flatMap(({ deep }) => deep ?? []) : operation.kind === 'slot' ? [operation.long, operation.thick, operation.deep] : [operation.jig]; // prettier-ignore
+            expect(told.depths).toEqual(depths.map(units64));
+            break;
+          }
+          case 'drive':
+            read++;
+            expect(told).toMatchObject({ kind: 'drive', count: operation.count });
+            expect(told.depths).toEqual([...new Set(operation.sunk.filter((deep) => deep > 0))].sort((a, b) => a - b).map(units64)); // prettier-ignore
+            break;
+          case 'cut': {
+            read++;
+            expect(told.kind).toBe('cut');
+            const part = plan.parts.find(({ id }) => id === operation.on[0])!;
+            const sizes = [part.length, part.width, part.thickness];
+            // Every line of a cut-out inside the part is told, from one of the two sides.
+            for (const { axis, outline, from, to } of operation.taken[part.id]!) {
+              const [a, b] = ([0, 1, 2] as const).filter((other) => other !== axis) as [0 | 1 | 2, 0 | 1 | 2];
+              const lines = [...outline.flatMap(([x, y, bulge = 0]) => (bulge === 0 ? [[a, x], [b, y]] : [])), [axis, from], [axis, to]] as [0 | 1 | 2, number][]; // prettier-ignore
+              for (const [along, place] of lines)
+                if (place > 0 && place < sizes[along]!)
+                  expect(told.depths.some((number) => [place, sizes[along]! - place].some((one) => Math.abs(number - units64(one)) <= 1))).toBe(true); // prettier-ignore
+            }
+            break;
+          }
+          case 'trim':
+          case 'trim whole':
+            for (const length of [operation.to, operation.off]) expect(told.depths).toContain(units64(length));
+        }
+      });
+    }
+    expect(read).toBeGreaterThan(50);
+    // And every numbered cut stands in a setting.
+    const cuts = titled('In this order').flatMap((page) => readCuts(page.textContent!.replace(/\s+/g, ' ')));
+    expect([...new Set(cuts)].sort((a, b) => a - b)).toEqual(plan.cuts.map(({ number }) => number));
+  });
+
+  test('a number left out of the print is missed', () => {
+    const told = readSentence('Bore 2 holes for dowels, 1/2 wide, 1 1/16 deep, stop collar on the bit: A1, left end: 7/8 and 2 5/8 from the top edge, 3/4 from the inside face.'); // prettier-ignore
+    expect(told).toMatchObject({ kind: 'bore', count: 2, depths: [68] });
+    expect(told.places).toEqual(['A1|left end|top edge|56|inside face|48', 'A1|left end|top edge|168|inside face|48']);
+    expect(readSentence('Bore 2 holes for dowels: A1, left end: 7/8 from the top edge.').depths).toEqual([]);
+  });
 });

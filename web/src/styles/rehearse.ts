@@ -123,8 +123,11 @@ export const rehearseStyles = `
           min-height: 48px;
         }
         & .rehearse-count {
-          flex: 1;
-          text-align: center;
+          display: none;
+        }
+        & .MuiButton-root {
+          padding-inline: 12px;
+          flex: 1 0 auto;
         }
       }
     }

@@ -61,7 +61,7 @@ export const clips: WayToJoin = {
     if (sites.length === 0) return [];
     const { spots } = tellSites(sites, bench);
     const tool = (['router', 'biscuit joiner', 'table saw'] as const).find((one) => bench.tools.includes(one)) ?? 'drill'; // prettier-ignore
-    return [work({ kind: 'slot', spots, what: 'clip slot', ...SLOT }, joints, sites.map(({ part }) => part), bench, 1.5 * spots.length, tool)]; // prettier-ignore
+    return [work({ kind: 'slot', spots, what: 'clip slot', ...SLOT }, joints, sites.map(({ part }) => part), bench, spots.length, tool)]; // prettier-ignore
   },
   makes: (joints, bench) => driving(joints, bench, { snug: joints.some(({ moves }) => moves) }),
 };

@@ -80,6 +80,7 @@ export function Rehearse({ facts, start, onClose }: Props) {
             way: ({ id }) => moment.comes.get(id) ?? null,
             driven: facts.fastenings.filter(({ joint }) => moment.joints.has(joint.id)),
             over: moment.over,
+            bodies: moment.bodies,
           }
         : null,
     [moment, facts.fastenings],

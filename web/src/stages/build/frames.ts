@@ -12,6 +12,8 @@ export type Moment = {
   readonly cut: ReadonlySet<string>;
   readonly shaped: ReadonlySet<string>;
   readonly stands: ReadonlySet<string>;
+  /** What has been put together so far: each a body of its own, by the ids of its parts. */
+  readonly bodies: readonly ReadonlySet<string>[];
   /** Parts that are worked on now; those that come in now, and which way. */
   readonly works: ReadonlySet<string>;
   readonly comes: ReadonlyMap<string, Vec>;
@@ -39,6 +41,7 @@ export function momentsOf(
   let cut: ReadonlySet<string> = new Set(parts.filter(({ material }) => material === 'bought').map(({ id }) => id));
   let shaped: ReadonlySet<string> = new Set<string>();
   let stands: ReadonlySet<string> = new Set<string>();
+  let bodies: readonly ReadonlySet<string>[] = [];
   let over = false;
   const none = { works: new Set<string>(), comes: new Map<string, Vec>(), joints: new Set<string>() };
   const moments: Moment[] = [];
@@ -46,7 +49,7 @@ export function momentsOf(
     const here = setup.parts.filter(({ id }) => own.has(id)).map(({ id }) => id);
     if (here.length === 0) continue;
     cut = new Set([...cut, ...here]);
-    moments.push({ ...none, id: `${piece.id}.saw.${setup.id}`, title: settingName(setup), says: settingWords(setup), notch: 0, cut, shaped, stands, over, works: new Set(here) }); // prettier-ignore
+    moments.push({ ...none, id: `${piece.id}.saw.${setup.id}`, title: settingName(setup), says: settingWords(setup), notch: 0, cut, shaped, stands, bodies, over, works: new Set(here) }); // prettier-ignore
   }
   steps.forEach((step, at) => {
     step.operations.forEach((operation, k) => {
@@ -56,6 +59,9 @@ export function momentsOf(
         const coming = operation.comes.flatMap(({ parts: ids }) => ids);
         for (const { parts: ids, way } of operation.comes)
           if (way) for (const id of ids) if (!stands.has(id)) comes.set(id, way);
+        const apart = bodies.filter((body) => !coming.some((id) => body.has(id)));
+        const joined = bodies.filter((body) => coming.some((id) => body.has(id)));
+        bodies = [...apart, new Set([...joined.flatMap((body) => [...body]), ...coming])];
         stands = new Set([...stands, ...coming]);
         shaped = new Set([...shaped, ...coming]);
         over ||= operation.over;
@@ -69,6 +75,7 @@ export function momentsOf(
         cut,
         shaped,
         stands,
+        bodies,
         works: new Set(operation.kind === 'place' ? [...comes.keys()] : operation.on.filter((id) => !stands.has(id))),
         comes,
         joints: new Set(joinedBy(operation)),
