@@ -14,7 +14,7 @@ const number = (name: string, usual: number): number => {
 };
 const [count, seed] = [number('--count', 200), number('--seed', 1)];
 const kinds = new Map<string, number>();
-let [done, operations, failed, refused] = [0, 0, 0, 0];
+let [done, operations, failed, refused, unsold] = [0, 0, 0, 0, 0];
 for (let at = 0; done + refused < count; at++) {
   const [family, top] = KINDS[at % KINDS.length]!;
   const units = at % 3 === 2 ? ('mm' as const) : ('in' as const);
@@ -31,6 +31,7 @@ for (let at = 0; done + refused < count; at++) {
     operations += found.operations;
     // What the margin already says can not be made is not held against the work order.
     const told = plan.pieces.some(({ fastenings }) => fastenings.some(({ troubles }) => troubles.length > 0));
+    if (plan.buying.unplaced.length > 0) unsold++;
     if (!found.stopped || told || plan.buying.unplaced.length > 0) continue;
     failed++;
     for (const { kind } of found.faults) kinds.set(kind, (kinds.get(kind) ?? 0) + 1);
@@ -41,7 +42,7 @@ for (let at = 0; done + refused < count; at++) {
   }
 }
 console.log(
-  `${done} jobs rehearsed, ${operations} operations, ${refused} wishes that can not be built, ${failed} failed`,
+  `${done} jobs rehearsed, ${operations} operations, ${refused} wishes that can not be built, ${unsold} with boards that no yard sells, ${failed} failed`,
 );
 for (const [kind, times] of [...kinds].sort((a, b) => b[1] - a[1])) console.log(`  ${kind}: ${times}`);
 process.exit(failed > 0 ? 1 : 0);

@@ -1,8 +1,9 @@
-import type { Length } from '../length';
+import { toInches, type Length } from '../length';
 import { clampsOver, type Job, type Piece } from '../job';
 import { middleOfParts, WAYS_TO_JOIN, type Bench, type Fastening } from '../joinery';
 import { leftOn } from '../milling';
 import { weightOf, type Part, type PieceModel } from '../piece';
+import { woodOf } from '../stock';
 import { together, type Does, type Operation } from '../work';
 
 /** When holes, pockets and cut-outs of a part are made. */
@@ -73,9 +74,20 @@ export const joined = (making: Making, joints: readonly Fastening[]): readonly O
     return by === 'hardware' || by === 'nothing' ? [] : WAYS_TO_JOIN[by].makes(group, benchOf(making, 'early'));
   });
 
-/** How many people lift so much; null where one does. */
-export function liftOf(parts: readonly Part[], shop: Job['shop']): Operation['lift'] {
-  const pounds = parts.reduce((sum, part) => sum + weightOf(part), 0);
+/** Pounds of a board as long as it is cut, before it is trimmed and cut to its outline. */
+const roughPounds = (part: Part, over: Length): number =>
+  part.material === 'bought'
+    ? weightOf(part)
+    : ((toInches(part.length + over) * toInches(part.width) * toInches(part.thickness)) / 1728) *
+      woodOf(part.material).density;
+
+/**
+ * How many people lift so much; null where one does.
+ *
+ * @param over how much too long boards still are; left out for parts that are finished.
+ */
+export function liftOf(parts: readonly Part[], shop: Job['shop'], over: Length | null = null): Operation['lift'] {
+  const pounds = parts.reduce((sum, part) => sum + (over === null ? weightOf(part) : roughPounds(part, over)), 0);
   const people = Math.ceil(pounds / shop.lift);
   return people > 1 ? { pounds, people } : null;
 }

@@ -36,6 +36,8 @@ export function panelSteps(
   const width = boards.reduce((sum, part) => sum + part.width, 0);
   const joinOf = (a: Part, b: Part) => edges.find((item) => item.drilled === a && item.into === b)!;
   const wayOf = (joint: Fastening | undefined) => (joint?.closes ? times(joint.closes, -1) : null);
+  const over = leftOn(boards[0]!, making.piece, shop).extra;
+  const heaviest = (group: readonly Part[]) => group.map((board) => liftOf([board], shop, over)).reduce((a, b) => ((b?.pounds ?? 0) > (a?.pounds ?? 0) ? b : a), null); // prettier-ignore
   const ids = new Set(boards.map(({ id }) => id));
   const coming = (part: Part, way: ReturnType<typeof wayOf>) => ({ parts: [part.id], tags: [part.tag], way });
   const glueUp = (id: string, title: Phrase, group: readonly Part[], joints: readonly Fastening[], there: readonly Part[]): Draft => {
@@ -81,7 +83,7 @@ export function panelSteps(
             says,
           },
           HANDLE * group.length,
-          there.length === 0 ? null : liftOf(group, shop),
+          there.length === 0 ? heaviest(group) : liftOf(group, shop, over),
         ),
         on({ kind: 'clamp', count: clamps, span: across, cauls: caulsAlong(length), wait: CLAMP_MINUTES, screwed }, 6),
         ...makes.filter(({ kind }) => kind !== 'peg'),
@@ -127,7 +129,7 @@ export function panelSteps(
         { kind: 'trim whole', what, to: length, off: Math.round(extra / 2), width, round: round ? Math.round(width / 2) : null, along: { axis: 0, sign: -1 } }, // prettier-ignore
         boards,
         round ? ROUND : TRIM,
-        { tool: round ? curve : saw, lift: liftOf(boards, shop) },
+        { tool: round ? curve : saw, lift: liftOf(boards, shop, over) },
       ),
       ...(round ? [] : [operation(making, `${name}-whole`, { kind: 'square', reads: [diagonalOf(length, width), diagonalOf(length, width)] }, boards, 2)]), // prettier-ignore
     ],

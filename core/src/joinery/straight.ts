@@ -91,8 +91,8 @@ export function straight(by: Method, site: Site): Layout | null {
   const lie = (place: Length, face: 1 | -1): Lie => {
     const point = pointAt(place, face);
     const { deep } = depths(first, second, point, direction);
-    // Where the wood is thicker than where it was chosen for, the head goes down by as much.
-    const sunk = chosen.sunk + Math.max(0, roundToTape(deep - middle.deep, units));
+    // Where the wood is thicker than where it was chosen for, the head goes down by as much; where thinner, less.
+    const sunk = deep > 0 ? Math.max(0, chosen.sunk + roundToTape(deep - middle.deep, units)) : chosen.sunk;
     const reach = Math.max(0, (deep > 0 ? deep : middle.deep) - sunk);
     const laid: Laid = {
       from: add(point, times(direction, -reach)),

@@ -4,7 +4,7 @@ import { solidOf, type Joint, type Part } from '../piece';
 import { blocks, circle, into as intoFrame, norm, sub, times, dot, outOfFrame, volumeOf, type Vec } from '../solid'; // prettier-ignore
 import { woodOf } from '../stock';
 import type { Operation, OperationOf } from '../work';
-import { differs, keepInside, narrow, placed, pointed, slantEnd, takeOut, trimTo, woodAlong, type Body, type Hole } from './body'; // prettier-ignore
+import { differs, keepInside, narrow, placed, pointed, slackOf, slantEnd, takeOut, trimTo, woodAlong, type Body, type Hole } from './body'; // prettier-ignore
 import type { Fault, FaultKind } from './fault';
 import { boreAt, hitsMetal, pocketAt, slotAt } from './holes';
 import { standsAsTold } from './standing';
@@ -102,9 +102,7 @@ function readiness(bench: Bench, part: Part): string | null {
   const body = bodyOf(bench, part.id);
   if (part.trimmedLater) return null;
   const difference = differs(outOfFrame(part.frame, body.solid), solidOf(part));
-  const slack =
-    (part.length * part.width + part.length * part.thickness + part.width * part.thickness) * inches(1 / 64);
-  return difference > slack ? `${part.tag} is not what it should be: ${(difference / inches(1) ** 3).toFixed(2)} cubic inches differ` : null; // prettier-ignore
+  return difference > slackOf(part) ? `${part.tag} is not what it should be: ${(difference / inches(1) ** 3).toFixed(2)} cubic inches differ` : null; // prettier-ignore
 }
 
 function shapeParts(bench: Bench, op: Operation): void {
@@ -331,6 +329,8 @@ export function carryOut(bench: Bench, op: Operation): void {
     case 'place':
       return bring(bench, op);
     case 'glue':
+      // What was glued before and never clamped has not taken.
+      bench.glued.clear();
       for (const id of op.joints) bench.glued.add(id);
       use(bench, 'glue', '', 0);
       return;

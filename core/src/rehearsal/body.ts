@@ -1,4 +1,5 @@
-import type { Length } from '../length';
+import { inches, type Length } from '../length';
+import type { Part } from '../piece';
 import { common, cutSolid, outOf, prism, raysIn, rectangle, subtract, volumeOf, type Cell, type Frame, type Outline, type Plane, type Solid, type Vec } from '../solid'; // prettier-ignore
 import type { PartSide, Taken } from '../work';
 
@@ -89,6 +90,20 @@ export function keepInside(body: Body, outline: Outline, thick: number): void {
 
 /** The wood along a line of a body, in its own directions: stretches from and to. */
 export const woodAlong = (body: Body, at: Vec, direction: Vec) => raysIn(body.solid, at, direction);
+
+/** Two ends and the faces of every cut-out, a sixty-fourth deep: as much as told numbers may be off by rounding. */
+export function slackOf({ length, width, thickness, cuts, outline }: Part): number {
+  const sizes = [length, width, thickness];
+  const clipped = (low: number, high: number, axis: number) => Math.max(0, Math.min(high, sizes[axis]!) - Math.max(low, 0)); // prettier-ignore
+  const faces = cuts.reduce((sum, cut) => {
+    const [a, b] = ([0, 1, 2] as const).filter((other) => other !== cut.axis) as [number, number];
+    const span = (at: 0 | 1, along: number) => clipped(Math.min(...cut.outline.map((corner) => corner[at])), Math.max(...cut.outline.map((corner) => corner[at])), along); // prettier-ignore
+    const [p, q, r] = [span(0, a), span(1, b), clipped(cut.from, cut.to, cut.axis)];
+    return sum + 2 * (p * q + q * r + r * p);
+  }, 0);
+  const edge = outline ? 2 * (length + width) * thickness : 0;
+  return (2 * width * thickness + faces + edge) * inches(1 / 48) + 1e-4 * length * width * thickness;
+}
 
 /** How much two bodies differ: what only one of them has. */
 export const differs = (a: Solid, b: Solid): number => volumeOf(a) + volumeOf(b) - 2 * volumeOf(common(a, b));

@@ -6,7 +6,7 @@ import type { NumberedCut, Setup } from '../sawing';
 import { outOfFrame } from '../solid';
 import type { Operation } from '../work';
 import { carryOut, newBench, type Bench } from './bench';
-import { bodyFrom, differs, slantEnd, type Body } from './body';
+import { bodyFrom, differs, slackOf, slantEnd, type Body } from './body';
 import type { Fault } from './fault';
 import { sawBoards } from './sawing';
 
@@ -35,7 +35,7 @@ function bodyOf(part: Part, pieces: readonly CutPiece[]): Body | null {
   const wide: Length = blank.rip && part.plies === 1 ? blank.rip.to : blank.width;
   const off = (wide - part.width) / 2;
   const deep = Math.max(0, thick - part.thickness) / 2;
-  const body = bodyFrom(part.id, part.tag, { low: -over, high: part.length + over, width: [-off, part.width + off], thick: plane > 0 ? [-deep, part.thickness + deep] : [0, part.thickness] }); // prettier-ignore
+  const body = bodyFrom(part.id, part.tag, { low: -over, high: part.length + over, width: [-off, part.width + off], thick: plane > 0 ? [-deep, part.thickness + deep] : [0, thick] }); // prettier-ignore
   if (blank.ends)
     for (const [sign, end] of [[-1, 'left'], [1, 'right']] as const) {
       const { mitre } = part.ends[end];
@@ -58,9 +58,7 @@ function compared(bench: Bench, parts: readonly Part[], joints: readonly Joint[]
     const body = bench.bodies.get(part.id);
     if (!body) continue;
     const difference = differs(outOfFrame(part.frame, body.solid), solidOf(part));
-    const slack =
-      (part.length * part.width + part.length * part.thickness + part.width * part.thickness) * inches(1 / 64);
-    if (difference > slack) faults.push({ operation: null, kind: 'wrong shape', why: `${part.tag}: ${(difference / inches(1) ** 3).toFixed(2)} cubic inches differ` }); // prettier-ignore
+    if (difference > slackOf(part)) faults.push({ operation: null, kind: 'wrong shape', why: `${part.tag}: ${(difference / inches(1) ** 3).toFixed(2)} cubic inches differ` }); // prettier-ignore
   }
   for (const { id, kind, drilled, into } of joints)
     if (!bench.made.has(id) && kind !== 'rest') {

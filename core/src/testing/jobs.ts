@@ -3,12 +3,24 @@ import { inches, mm, type Units } from '../length';
 import { DEFAULT_SHOP, newJob, TOOL_NAMES, type Job, type Piece, type Shop } from '../job';
 import { WAYS_FOR } from '../joinery';
 import { FAMILIES, refusal, TOPS, type Family, type JointKind, type Top } from '../piece';
+import { BOARD_KEYS, SAMPLE_YARD, SHEETS, type Sheet, type Yard } from '../stock';
 import { mended, piecesOf } from './pieces';
 
 /** Every family with every top that can stand on it, and those that carry none. */
 export const KINDS = FAMILIES.flatMap((family): readonly (readonly [Family, Top | null])[] =>
   family.topped ? TOPS.map((top) => [family, top] as const) : [[family, null] as const],
 );
+
+/** A yard that sells every board in three lengths and every sheet whole: what is rehearsed is the work, not the supply. */
+const EVERYTHING: Yard = {
+  ...SAMPLE_YARD,
+  id: 'everything',
+  boards: BOARD_KEYS.flatMap(
+    (board) =>
+    [8, 12, 16].map((feet) => ({ id: `${board} ${feet}`, board, length: inches(12 * feet), grade: '', price: 100 * feet, inStock: true })), // prettier-ignore
+  ),
+  sheets: (Object.keys(SHEETS) as Sheet[]).map((sheet) => ({ id: sheet, sheet, length: inches(97), width: inches(49), price: 6000, inStock: true })), // prettier-ignore
+};
 
 /** One way for one kind of joint that may be made in several; none in one of three. */
 const joins: fc.Arbitrary<Piece['joins']> = fc.option(
@@ -52,5 +64,11 @@ export const jobsOf = (family: Family, top: Top | null, units: Units): fc.Arbitr
       if (top && refusal(wish, family, top)) return null;
       const { piece, model } = mended(wish, units);
       if (model.parts.length === 0) return null;
-      return { ...newJob('rehearsed'), units, shop, pieces: [{ ...piece, joins: ways, finish, first }] };
+      return {
+        ...newJob('rehearsed'),
+        units,
+        yard: EVERYTHING,
+        shop,
+        pieces: [{ ...piece, joins: ways, finish, first }],
+      };
     });

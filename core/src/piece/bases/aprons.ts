@@ -178,6 +178,18 @@ function mitredAprons(kit: Kit, legs: readonly [Leg, Leg, Leg, Leg], nominal: No
   for (const [name, leg] of touch) joinLeg(kit, 'screws', name, legs[leg]!);
 }
 
+/** Says so once where blocks in both corners of a rail would meet. */
+function tooTight(kit: Kit, clear: Length): void {
+  if (kit.stopped()) return;
+  kit.stop(
+    'blocks-meet',
+    say`There is no room for corner blocks`,
+    say`Between the rails there is only ${dim(clear)}: blocks from both corners would run into each other.`,
+    { clear },
+    [{ label: say`Leave them out`, changes: [kit.change(['choices', 'cornerBlocks'], false)] }],
+  );
+}
+
 /** A block across each corner, long ends against the aprons' inner faces, just clear of the leg. */
 function cornerBlocks(kit: Kit, legs: readonly [Leg, Leg, Leg, Leg], under: Length): void {
   const stock = kit.sizes.dressed('2x3');
@@ -197,6 +209,11 @@ function cornerBlocks(kit: Kit, legs: readonly [Leg, Leg, Leg, Leg], under: Leng
     const reach = sx * (corner[0] - x) + sy * (corner[1] - y) + inches(1 / 8);
     const off = stock.thickness * Math.SQRT2;
     const run = Math.max(reach, inches(1)) + off / 2;
+    const clear = Math.min(
+      boxOf(kit.get('A2')).min[1] - boxOf(kit.get('A1')).max[1],
+      boxOf(kit.get('E2')).min[0] - boxOf(kit.get('E1')).max[0],
+    );
+    if (2 * run + off > clear) return void tooTight(kit, clear);
     const z = under - stock.width / 2;
     const from: Vec = [x, y + sy * run, z];
     const to: Vec = [x + sx * run, y, z];

@@ -124,7 +124,8 @@ export function placeLeg(
       },
       box,
       2,
-      0,
+      // A single board stands with its width along its wider side.
+      section.plies === 1 && section.along < section.across ? 1 : 0,
     );
     return { tag: name, box, tags: [name] };
   }
