@@ -42,7 +42,7 @@ test('a newcomer has a priced buying list in under two minutes and no more than 
   await page.getByRole('link', { name: /^Joints/ }).click();
   await expect(page.getByRole('heading', { name: 'Rail ends' })).toBeVisible();
   await page.getByRole('link', { name: /^Build/ }).click();
-  await expect(page.getByRole('heading', { name: 'Glue up the legs L1, L2, L3 and L4' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Glue up the legs L1 to L4' })).toBeVisible();
   await page.getByRole('button', { name: 'Print shop packet' }).click();
   await expect(page.getByRole('heading', { name: 'Buying list' })).toBeVisible();
   await page.reload();

@@ -113,7 +113,7 @@ test('the shop: fewer clamps change the steps; the usual shop is kept for new jo
   await page.getByRole('button', { name: 'Keep as my usual shop' }).click();
   await expect(page.locator('.MuiSnackbar-root')).toContainText('New jobs start with it');
   await page.getByRole('link', { name: /^Build/ }).click();
-  await expect(page.getByText(/You have 4: glue 1 at a time/)).toBeVisible();
+  await expect(page.getByText(/1 at a time, 4 rounds/)).toBeVisible();
 
   await page.goto('/');
   await page.getByRole('button', { name: 'New job' }).click();

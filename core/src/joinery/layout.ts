@@ -35,6 +35,8 @@ export type Layout = {
   /** Least wood it must hold in, and leave before the far face; null for what goes through. */
   readonly bite: Length;
   readonly leaves: Length | null;
+  /** A pencil's width off its place it must still hold: it is marked and bored by hand. */
+  readonly wary?: boolean;
   /** Laid besides, on the same face: a corner block's second row. */
   readonly also?: Layout;
   /** What is glued on for it to go through: a corner block, by the face it lies on. */

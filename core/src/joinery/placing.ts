@@ -1,6 +1,6 @@
 import { inches, type Length } from '../length';
 import { boxOf, type Part } from '../piece';
-import { outOf, type Solid } from '../solid';
+import { dot, outOf, sub, type Solid } from '../solid';
 import { roomBehind } from './driver';
 import { FARTHEST, isOnTop, nearestFirst, type Layout, type Site } from './layout';
 import type { Meeting } from './meeting';
@@ -8,6 +8,9 @@ import { clash, measured, type Shank } from './shank';
 
 /** What is wrong with a fastener as it lies. */
 export type Trouble = 'no bite' | 'comes out' | 'meets another' | 'wood is cut away' | 'no room' | 'not possible';
+
+/** As far off as a mark and a drill may be. */
+const PENCIL = inches(1 / 16);
 
 /** From the ends of the meeting at least this, or the wood splits. */
 const MARGIN = inches(3 / 8);
@@ -57,8 +60,15 @@ export function placeOn(
       const { laid, first: one, second, meets } = layout.lie(place, face);
       const shank = measured(laid, one, second, meets);
       const walled = () => shank.driven && roomBehind(shank, always(shank.through)) < least;
+      const beside = (off: Length): Trouble | null => {
+        const next = layout.lie(place + off, face);
+        // Over the edge of a lap its head would lie deeper than is told.
+        if (Math.abs(dot(sub(next.laid.from, laid.from), laid.direction)) > inches(1 / 8)) return 'wood is cut away';
+        return faultOf(measured(next.laid, next.first, next.second, next.meets), layout);
+      };
       const trouble =
         faultOf(shank, layout) ??
+        (layout.wary ? (beside(PENCIL) ?? beside(-PENCIL)) : null) ??
         (others.some((other) => clash(shank, other)) ? 'meets another' : walled() ? 'no room' : null);
       if (trouble === null) {
         const room = shank.driven && rooms.length > 0 ? roomBehind(shank, around(shank.through)) : Infinity;

@@ -94,6 +94,7 @@ export function pockets(site: Site, fine: boolean): Layout | null {
     faces,
     lie,
     bite: inches(5 / 16),
+    wary: true,
     leaves: 0,
   };
 }

@@ -87,6 +87,8 @@ export function straight(by: Method, site: Site): Layout | null {
   if (middle.deep <= 0 || middle.beyond <= 0) return null;
   const chosen = straightFor(by === 'slotted screws' ? 'screws' : by, Math.round(middle.deep), Math.round(middle.beyond), site); // prettier-ignore
   const { fastener } = chosen;
+  // On a strip narrower than its head a screw finds no wood round it.
+  if (by !== 'brads' && far - near < fastener.wide) return null;
   const through = by === 'bolts' && fastener.length >= middle.deep + middle.beyond;
   const lie = (place: Length, face: 1 | -1): Lie => {
     const point = pointAt(place, face);
@@ -106,5 +108,5 @@ export function straight(by: Method, site: Site): Layout | null {
     };
     return { laid, first, second, meets: reach };
   };
-  return { fastener, jig: 0, run, targets: shifted(low, targets), tell, faces: [1, -1], lie, bite: chosen.bite, leaves: through || by === 'bolts' ? null : 0 }; // prettier-ignore
+  return { fastener, jig: 0, run, targets: shifted(low, targets), tell, faces: [1, -1], lie, bite: chosen.bite, wary: by !== 'brads', leaves: through || by === 'bolts' ? null : 0 }; // prettier-ignore
 }

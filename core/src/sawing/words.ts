@@ -24,9 +24,9 @@ const anglesOf = ({ left, right }: NonNullable<Setup['ends']>): Phrase =>
 export function edgesWords({ passes, jointed, tool }: Setup): Phrase {
   const [first, last] = [passes[0], passes.at(-1)];
   if (first === undefined || last === undefined) return say``;
-  if (jointed) return say`, one edge jointed, ${dim(first)} left; fence at ${dim(last)}`;
-  if (passes.length > 2) return say`, ${strong(passes.length)} passes, one edge and the other in turn, fence at ${listOf(passes.map((one) => dim(one)))}`; // prettier-ignore
-  return say`, one edge off first, ${dim(first)} left; then ${dim(last)} from that edge, ${tool === null ? 'by the yard' : 'measured at both ends'}`;
+  if (jointed) return say`one edge jointed, ${dim(first)} left; fence at ${dim(last)}`;
+  if (passes.length > 2) return say`${strong(passes.length)} passes, one edge and the other in turn, fence at ${listOf(passes.map((one) => dim(one)))}`; // prettier-ignore
+  return say`one edge off first, ${dim(first)} left; then ${dim(last)} from that edge, ${tool === null ? 'by the yard' : 'measured at both ends'}`;
 }
 
 /** What a setting is for, in a few words; briefly on the strip. */
@@ -42,7 +42,7 @@ export function settingWords(setup: Setup, brief = false): Phrase {
   }
   const together = gang > 1 ? (brief ? `, ${gang} at once` : `, up to ${gang} together`) : '';
   const sticks = kind === 'fence' && runs.length < pieces.length ? ` in ${runs.length} ${runs.length === 1 ? 'stick' : 'sticks'}` : ''; // prettier-ignore
-  const first = kind === 'fence' && !brief ? edgesWords(setup) : say``;
+  const first = kind === 'fence' && !brief && setup.passes.length > 0 ? say`, ${edgesWords(setup)}` : say``;
   const early = when === 'before ripping' ? ', before ripping' : '';
   return say`${pieces.length} ${things}${kind === 'fence' && brief ? ', fence' : ''}${sticks}${first}${together}${early}${!brief && ends ? say`, saw at ${anglesOf(ends)}` : ''}${brief ? '' : `, ${tool ?? 'by the yard'}`}`;
 }

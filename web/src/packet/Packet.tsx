@@ -9,7 +9,7 @@ import { useJob, usePlan } from '../state/hooks';
 import { Dim } from '../words/Dim';
 import { BuyingSheet, buyingRows } from './BuyingSheet';
 import { FastenerSheet, fastenerRows } from './Fasteners';
-import { boardHeight, ROOM, rowHeight, settingHeight, stepHeight, type Paper } from './heights';
+import { blocksOf, boardHeight, ROOM, rowHeight, settingHeight, stepHeight, type Paper } from './heights';
 import { PaperChoice } from './PaperChoice';
 import { paginate } from './paginate';
 import { PartByPart, partHeight, type PartBlock } from './PartByPart';
@@ -108,14 +108,14 @@ function sheetsOf(plan: Plan, job: Job, label: (id: string) => string, paper: Pa
     }),
   );
   for (const facts of plan.pieces) {
-    const blocks = facts.steps.map((step, at) => ({ facts, step, number: at + 1 }));
+    const blocks = facts.steps.flatMap((step, at) => blocksOf({ facts, step, number: at + 1, plain: !long }, paper));
     const pages = paginate(blocks, stepHeight(paper), room);
     pages.forEach((page, at) =>
       sheets.push({
         key: `${facts.piece.id}${at}`,
         title: `Build ${facts.piece.name}`,
         about: `steps ${page[0]!.number} to ${page.at(-1)!.number} of ${facts.steps.length}${facts.piece.copies > 1 ? `, ${facts.piece.copies} times` : ''}`,
-        body: page.map((block) => <StepSheet key={block.step.id} {...block} />),
+        body: page.map((block) => <StepSheet key={`${block.step.id} ${String(block.goesOn)}`} {...block} />),
       }),
     );
   }

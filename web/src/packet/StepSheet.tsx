@@ -6,7 +6,28 @@ import { PICTURE, type StepBlock } from './heights';
 import { TickBox } from './TickBox';
 
 /** One step on paper: its picture beside what to do, then what to take and set. */
-export function StepSheet({ facts, step, number }: StepBlock) {
+export function StepSheet({ facts, step, number, goesOn = false, plain = false }: StepBlock) {
+  const actions = (
+    <ol>
+      {step.actions.map((action) => (
+        <li key={action.id}>
+          <TickBox />
+          <span>
+            <Words of={action.text} />
+          </span>
+        </li>
+      ))}
+    </ol>
+  );
+  if (goesOn)
+    return (
+      <article className="print-step">
+        <h2>
+          {number}. <small>goes on</small>
+        </h2>
+        {actions}
+      </article>
+    );
   return (
     <article className="print-step">
       <h2>
@@ -16,26 +37,21 @@ export function StepSheet({ facts, step, number }: StepBlock) {
           {step.stays ? ', where it stays' : ''}
         </small>
       </h2>
-      <div>
-        <PartPicture
-          width={PICTURE}
-          parts={drawnIn(step, facts)}
-          tags={step.adds.length + step.there.length <= 9}
-          measure={measured(step, facts.parts)}
-          joints={joinedIn(step, facts.fastenings)}
-          label="The step"
-        />
-        <ol>
-          {step.actions.map((action) => (
-            <li key={action.id}>
-              <TickBox />
-              <span>
-                <Words of={action.text} />
-              </span>
-            </li>
-          ))}
-        </ol>
-      </div>
+      {plain ? (
+        actions
+      ) : (
+        <div>
+          <PartPicture
+            width={PICTURE}
+            parts={drawnIn(step, facts)}
+            tags={step.adds.length + step.there.length <= 9}
+            measure={measured(step, facts.parts)}
+            joints={joinedIn(step, facts.fastenings)}
+            label="The step"
+          />
+          {actions}
+        </div>
+      )}
       <p>
         <b>Pick up</b> <Words of={step.pickUp} />
       </p>

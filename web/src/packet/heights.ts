@@ -18,7 +18,33 @@ export type Paper = 'letter' | 'a4';
 /** Height inside the margins, mm, less the head and foot of a page. */
 export const ROOM: Record<Paper, number> = { letter: 219, a4: 237 };
 
-export type StepBlock = { readonly facts: Plan['pieces'][number]; readonly step: Step; readonly number: number };
+/** A step on paper, or so many of its actions where all of them do not go on one page. */
+export type StepBlock = {
+  readonly facts: Plan['pieces'][number];
+  readonly step: Step;
+  readonly number: number;
+  /** Goes on from the page before: no picture, nothing to pick up. */
+  readonly goesOn?: boolean;
+  /** In words alone: the short packet. */
+  readonly plain?: boolean;
+};
+
+/** A step in as many blocks as pages want. */
+export function blocksOf(block: StepBlock, paper: Paper): readonly StepBlock[] {
+  const high = stepHeight(paper);
+  const most = ROOM[paper] - 6;
+  const blocks: StepBlock[] = [];
+  let rest = block.step.actions;
+  while (rest.length > 0) {
+    const goesOn = blocks.length > 0;
+    const with_ = (count: number): StepBlock => ({ ...block, goesOn, step: { ...block.step, actions: rest.slice(0, count) } }); // prettier-ignore
+    let count = rest.length;
+    while (count > 1 && high(with_(count)) > most) count--;
+    blocks.push(with_(count));
+    rest = rest.slice(count);
+  }
+  return blocks;
+}
 
 /** Letters in a line of actions beside the picture, and in one across the page, as measured on print-outs. */
 const LETTERS: Record<Paper, { readonly beside: number; readonly across: number }> = {
@@ -31,11 +57,14 @@ export const PICTURE = 290;
 /** Height of a step on paper, mm: its picture or the lines of its actions beside it, and the rest. */
 export const stepHeight =
   (paper: Paper) =>
-  ({ facts, step }: StepBlock): number => {
+  ({ facts, step, goesOn = false, plain: bare = false }: StepBlock): number => {
     const linesOf = (text: Phrase, letters: number) => Math.ceil(plain(text, 'in').length / letters);
     const { beside, across } = LETTERS[paper];
-    const actions = step.actions.reduce((sum, action) => sum + linesOf(action.text, beside) * 5.3 + 1.7, 0);
+    const letters = goesOn || bare ? across : beside;
+    const actions = step.actions.reduce((sum, action) => sum + linesOf(action.text, letters) * 5.3 + 1.7, 0);
+    if (goesOn) return actions + 13;
     const below = [...step.cautions, step.pickUp].reduce((sum, text) => sum + linesOf(text, across) * 5.3 + 1.2, 0);
+    if (bare) return actions + below + 17 + (step.diagonals ? 7 : 0) + 6.5 * step.spacers.length;
     const picture = Math.min(
       60,
       (66 * pictureHeight(drawnIn(step, facts), PICTURE, joinedIn(step, facts.fastenings))) / PICTURE,

@@ -3,7 +3,7 @@ import { fireEvent, screen, within } from '@testing-library/react';
 import { demoJob, inches, newJob, offerName, plain, type Spot } from '@sill/core';
 import { onBench } from '../testing/bench';
 import { readCuts, readSentence } from '../testing/packet-reader';
-import { boardHeight, ROOM, settingHeight, stepHeight } from './heights';
+import { blocksOf, boardHeight, ROOM, settingHeight, stepHeight } from './heights';
 import Packet from './Packet';
 
 const open = (job = demoJob()) => {
@@ -61,12 +61,17 @@ test('every step of every piece is printed once, in order, every action with a b
 
 test('on either paper no page holds more than fits, by the heights that were measured; A4 takes no more pages', () => {
   const { plan } = open();
+  const short = pages().length;
+  fireEvent.click(screen.getByRole('button', { name: /^Long, \d+ pages$/ }));
+  expect(pages().length).toBeGreaterThan(short);
   const letter = pages().length;
   fireEvent.click(screen.getByRole('button', { name: 'A4' }));
   expect(document.querySelector('.packet')!.getAttribute('data-paper')).toBe('a4');
   expect(pages().length).toBeLessThanOrEqual(letter);
   for (const facts of plan.pieces) {
-    const heights = facts.steps.map((step, at) => stepHeight('a4')({ facts, step, number: at + 1 }));
+    const heights = facts.steps
+      .flatMap((step, at) => blocksOf({ facts, step, number: at + 1 }, 'a4'))
+      .map(stepHeight('a4'));
     let at = 0;
     for (const page of titled(`Build ${facts.piece.name}`)) {
       const here = page.querySelectorAll('.print-step').length;
@@ -74,7 +79,7 @@ test('on either paper no page holds more than fits, by the heights that were mea
       if (here > 1) expect(used).toBeLessThanOrEqual(ROOM.a4);
       at += here;
     }
-    expect(at).toBe(facts.steps.length);
+    expect(at).toBe(heights.length);
   }
 });
 

@@ -57,10 +57,16 @@ export function BuildStage() {
   return (
     <>
       <Waiting>
-        <Steps />
+        <StepsOfPiece />
       </Waiting>
     </>
   );
+}
+
+/** Another piece is looked at from its own first open step. */
+function StepsOfPiece() {
+  const facts = usePieceFacts()!;
+  return <Steps key={facts.piece.id} />;
 }
 
 function Steps() {
@@ -71,8 +77,9 @@ function Steps() {
   const [rehearse, setRehearse] = useState(false);
   const { steps } = facts;
   const asked = Number(search.get('step'));
-  const firstOpen = steps.findIndex((step) => !isDone(step, has));
-  const at = asked >= 1 && asked <= steps.length ? asked - 1 : Math.max(0, firstOpen);
+  // The first that is open when one comes here; ticking its last action does not turn the page.
+  const [firstOpen] = useState(() => steps.findIndex((step) => !isDone(step, has)));
+  const at = asked >= 1 && asked <= steps.length ? asked - 1 : Math.min(steps.length - 1, Math.max(0, firstOpen));
   const step = steps[at]!;
   const go = (to: number) =>
     setSearch((before) => ({ ...Object.fromEntries(before), step: String(to + 1) }), { replace: true });
