@@ -194,6 +194,7 @@ test('build: actions are ticked, at the bench one at a time by Space', async ({ 
   await page.goto(`/jobs/${id}/build?step=1`);
   const frame = page.getByRole('heading', { name: /Join the left end frame/ });
   const steps = page.getByRole('group', { name: 'Steps' }).getByRole('button');
+  await expect(steps.first()).toBeVisible();
   for (let at = 1; !(await frame.isVisible()) && at < (await steps.count()); at++) {
     await steps.nth(at).click();
     await expect(steps.nth(at)).toHaveAttribute('aria-current', 'step');

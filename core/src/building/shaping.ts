@@ -49,9 +49,10 @@ const tellerOf = ({ model, units }: Pick<Making, 'model' | 'units'>): Teller => 
 
 /** The cut-outs of a part in words, as they are marked. */
 export function cutsInWords(part: Part, model: Making['model'], units: Making['units']): readonly Phrase[] {
-  return tellCuts(part, tellerOf({ model, units })).map(
-    ({ kind, for: names, says }) =>
-      say`${cutoutName(kind)}${names.length > 0 && names.length <= 4 ? say` for ${tagList(names)}` : ''}, ${says}`,
+  return tellCuts(part, tellerOf({ model, units })).map(({ kind, taken, for: names, says }) =>
+    taken.length > 1
+      ? say`${several(cutoutName(kind))}, ${says}`
+      : say`${cutoutName(kind)}${names.length > 0 ? say` for ${tagList(names)}` : ''}, ${says}`,
   );
 }
 

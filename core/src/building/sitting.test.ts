@@ -39,7 +39,7 @@ describe('a cupboard', () => {
     expect(pickUp(step)).toContain('8 shelf pins');
     // Bored while the uprights lie on the bench.
     const bored = words(titled(steps, /^Drill holes/)).find((text) => text.includes('shelf pins'))!;
-    expect(bored).toMatch(/^Bore 8 holes for shelf pins, no deeper, 1\/4 5\/16 deep/);
+    expect(bored).toMatch(/^Bore 8 holes for shelf pins, no deeper, 1\/4 wide, 5\/16 deep/);
     const pins = made.filter(({ joint }) => joint.kind === 'pins');
     for (const { into, shanks } of pins)
       for (const { length } of shanks) expect(length).toBeLessThan(into.thickness / 2);
