@@ -1,6 +1,7 @@
 import { Button } from '@mui/material';
 import { useState } from 'react';
 import {
+  boredFor,
   CLIP_SLOT,
   dim,
   listOf,
@@ -98,10 +99,11 @@ function JointGroup({ group, piece }: { readonly group: readonly Fastening[]; re
   const [open, setOpen] = useState(false);
   const facts = usePieceFacts()!;
   const first = group[0]!;
-  const { jig, screw, positions, hinges, from, face, by, reaches, troubles, shanks, joint } = first;
+  const { jig, screw, positions, hinges, from, by, reaches, troubles, shanks, joint } = first;
   // Of hinges the middles are told, of all else each place.
   const places = hinges.length > 0 ? hinges : positions;
   const where = listOf(places.map((place): Bit => dim(place)));
+  const bored = boredFor(facts.steps, joint.id);
   const pockets = by === 'pocket screws';
   const choice = WAYS_FOR[joint.kind].length > 1;
   return (
@@ -163,11 +165,20 @@ function JointGroup({ group, piece }: { readonly group: readonly Fastening[]; re
             <dd>
               {places.length} each, {places.length * group.length * piece.copies} in all
             </dd>
-            <dt>{hinges.length > 0 ? 'Middles' : 'Where'}</dt>
-            <dd>
-              <Words of={where} /> from the {from}
-              {hinges.length === 0 && by !== 'dowels' && by !== 'biscuits' && by !== 'loose tenon' && `, ${face}`}
-            </dd>
+            {hinges.length > 0 && (
+              <>
+                <dt>Middles</dt>
+                <dd>
+                  <Words of={where} /> from the {from}
+                </dd>
+              </>
+            )}
+            {bored.length > 0 && <dt>Where</dt>}
+            {bored.map((words, at) => (
+              <dd key={at}>
+                <Words of={words} piece={piece.id} />
+              </dd>
+            ))}
           </>
         )}
       </dl>
