@@ -1,10 +1,10 @@
 import { inches, type Length } from '../length';
 import { boxOf, type Part } from '../piece';
-import { dot, outOf, sub, type Solid } from '../solid';
+import { dot, outOf, sub, times, type Solid } from '../solid';
 import { roomBehind } from './driver';
-import { FARTHEST, isOnTop, nearestFirst, type Layout, type Site } from './layout';
+import { FARTHEST, isOnTop, nearestFirst, place3, type Layout, type Site } from './layout';
 import type { Meeting } from './meeting';
-import { clash, measured, type Shank } from './shank';
+import { clash, measured, type Laid, type Shank } from './shank';
 
 /** What is wrong with a fastener as it lies. */
 export type Trouble = 'no bite' | 'comes out' | 'meets another' | 'wood is cut away' | 'no room' | 'not possible';
@@ -38,11 +38,23 @@ export type Access = {
   readonly alike: boolean;
 };
 
+/** The round holes through a part, such as a parasol's: a bore keeps as clear of them as of another's. */
+const holesThrough = ({ cuts, frame }: Part): readonly Laid[] =>
+  cuts
+    .filter(({ kind }) => kind === 'hole')
+    .map(({ axis, outline, from, to }) => {
+      const [low, high] = [outline[0]!, outline[1]!];
+      const [a, b] = ([0, 1, 2] as const).filter((other) => other !== axis);
+      const middle = (along: Length) => outOf(frame, place3([[a!, (low[0] + high[0]) / 2], [b!, low[1]], [axis, along]])); // prettier-ignore
+      const direction = times(sub(middle(to), middle(from)), 1 / (to - from));
+      return { from: middle(from), direction, length: to - from, radius: (high[0] - low[0]) / 2, behind: 0, hole: 0, position: 0, driven: false }; // prettier-ignore
+    });
+
 /** Lays a joint's fasteners on one face, each moved along as little as need be. */
 export function placeOn(
   layout: Layout,
   face: 1 | -1,
-  { meeting, joint }: Site,
+  { meeting, joint, drilled, into }: Site,
   taken: readonly Shank[],
   { always, least, around, rooms, alike }: Access,
 ): Placed {
@@ -50,10 +62,11 @@ export function placeOn(
   const offsets = nearestFirst(isOnTop(joint.kind) ? high - low : FARTHEST);
   const shanks: Shank[] = [];
   const failed: { readonly shank: Shank; readonly trouble: Trouble }[] = [];
+  const holes = [drilled, into].flatMap(holesThrough);
   for (const target of layout.targets) {
     let usual: { readonly shank: Shank; readonly trouble: Trouble } | null = null;
     const able: { readonly shank: Shank; readonly room: number }[] = [];
-    const others = [...taken, ...shanks];
+    const others = [...holes, ...taken, ...shanks];
     for (const offset of offsets) {
       const place = target + offset;
       if (offset !== 0 && (place < low + MARGIN || place > high - MARGIN)) continue;

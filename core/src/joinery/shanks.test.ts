@@ -1,7 +1,7 @@
 import { inches, printLength, type Length } from '../length';
 import { DEFAULT_SHOP, newJob, type Method, type Piece } from '../job';
 import { boxOf, buildPiece, newPiece, pieceFrom, solidOf, STARTS, type Joint, type Part } from '../piece';
-import { board, boxAt } from '../piece/kit';
+import { board, boxAt, holed } from '../piece/kit';
 import { common, limitsOf, volumeOf } from '../solid';
 import { loose, overlapping, undeclared } from '../testing/laws';
 import { apartBy, clash, driverFor, fastenerLines, fastenings, poundsFor, roomBehind, waysOfJoint, type Fastening } from './index'; // prettier-ignore
@@ -100,6 +100,21 @@ test("a slide's screws against a rail's pockets: the pocket gives way, and neith
   const blocked = made([slide, joint('rail end', 'R', 'G')], [side, rail, part('D', [-1, 0.5 - (0.5 + 1.5 - inch(middle.from[1])), 13.5 - 2.75 - 1.75], [0.5, 15, 3.5], 1, 2, 'drawer')]); // prettier-ignore
   for (const screw of blocked[1]!.shanks)
     for (const other of blocked[0]!.shanks) expect(clash(screw, other)).toBe(false);
+});
+
+test('a hole so thin that it passes beside the line of a screw is kept clear of, all the same', () => {
+  const under = part('B', [0, 0, 0], [24, 3.5, 0.75], 0, 1);
+  const over = part('T', [0, 0, 0.75], [24, 3.5, 1.5], 0, 1);
+  const [usual] = made([joint('screws', 'B', 'T')], [under, over]);
+  const [x, y] = usual!.shanks[0]!.from;
+  const across = inches(1 / 32);
+  const middle = [x, y + inches(1 / 16), 0] as const;
+  const holes = [under, over].map((one) => holed(one, middle, [0, 0, 1], across / 2));
+  const [moved] = made([joint('screws', 'B', 'T')], holes);
+  expect(moved!.troubles).toEqual([]);
+  for (const { from, radius } of moved!.shanks)
+    expect(Math.hypot(from[0] - middle[0], from[1] - middle[1])).toBeGreaterThan(across / 2 + radius + inches(1 / 16));
+  expect(moved!.shanks[1]).toEqual(usual!.shanks[1]);
 });
 
 describe('lag screws, worked by hand', () => {
