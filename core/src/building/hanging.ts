@@ -1,7 +1,7 @@
 import { inches, toInches, type Length } from '../length';
 import { boring, type Fastening, type Site3 } from '../joinery';
 import { boxOf, type Part } from '../piece';
-import { dim, listOf, say, strong, type Bit, type Phrase } from '../words';
+import { counted, dim, listOf, say, strong, type Bit, type Phrase } from '../words';
 import { tagList, together, type Operation } from '../work';
 import { benchOf, operation, type Making } from './making';
 
@@ -51,14 +51,16 @@ function pins(group: readonly Fastening[], making: Making): readonly Operation[]
   return [operation(making, group[0]!.drilled.tag, { kind: 'hang', joints: group.map(({ joint }) => joint.id), fastener: 'shelf-pin', size: '', count, says }, group.map(({ drilled }) => drilled), 1)]; // prettier-ignore
 }
 
-/** Slides by how high they stand on what they are screwed to. */
+/** Slides of one length by how high they stand on what they are screwed to: two make a pair, though one stand higher. */
 function slides(group: readonly Fastening[], making: Making): readonly Operation[] {
-  const rows = together(group, ({ into, shanks, drilled }) => `${shanks[0] ? heightOn(into, shanks[0].from[2]) : ''} ${drilled.length}`); // prettier-ignore
-  return rows.map((items) => {
-    const { into, shanks, drilled } = items[0]!;
-    const where = shanks[0] ? say`their middle ${dim(heightOn(into, shanks[0].from[2]))} up from the lower edge of ${tags(items.map((item) => item.into))}, and at half the height of ${tags(items.map((item) => item.drilled))}` : say`level and parallel`; // prettier-ignore
-    const says = say`Screw the slides on level and parallel, a screw in each slot first, front ends flush with the front: ${where}. Run the box in and out, then drive the other screws.`;
+  return together(group, ({ drilled }) => String(Math.round(toInches(drilled.length)))).map((items) => {
+    const { drilled } = items[0]!;
+    const rows = together(items, ({ into, shanks }) => String(shanks[0] ? heightOn(into, shanks[0].from[2]) : '')).map((alike) => {
+      const { into, shanks } = alike[0]!;
+      return shanks[0] ? say`${dim(heightOn(into, shanks[0].from[2]))} up from the lower edge of ${tags(alike.map((item) => item.into))} for ${tags(alike.map((item) => item.drilled))}` : say`level for ${tags(alike.map((item) => item.drilled))}`; // prettier-ignore
+    }); // prettier-ignore
     const count = Math.ceil(items.length / 2);
+    const says = say`Screw ${strong(counted(count, 'pair'))} of slides on level and parallel, a screw in each slot first, front ends flush with the front: on the box at half the height of its sides, in the piece their middle ${listOf(rows)}. Run the box in and out, then drive the other screws.`;
     const does = { kind: 'hang' as const, joints: items.map(({ joint }) => joint.id), fastener: 'slide' as const, size: String(Math.round(toInches(drilled.length))), count, says }; // prettier-ignore
     return operation(making, `slide-${drilled.tag}`, does, items.map((item) => item.drilled), SLIDE * count, { tool: 'drill' }); // prettier-ignore
   });

@@ -102,6 +102,8 @@ const BLOCKED = 8;
 const LOOSE = 4;
 const NO_ROOM = 2;
 
+const lies = (body: Body): Placing => ({ body, way: null, tight: false, joints: [], access: [] });
+
 /**
  * The order in which bodies go together: found by taking the whole apart. A body may come off when some straight way out
  * of what is left is free, when every screw that joins it has its driver's room with all that is there, and when what is
@@ -138,5 +140,10 @@ export function orderOf(
     order.unshift(best!.placing);
     rest = rest.filter((other) => other !== best!.placing.body);
   }
-  return rest.length === 1 ? [{ body: rest[0]!, way: null, tight: false, joints: [], access: [] }, ...order] : [];
+  if (rest.length === 0) return [];
+  const [second] = order;
+  // What is larger lies there, and the part alone comes to it.
+  if (second?.way && rest[0]!.length === 1 && second.body.length > 1)
+    return [lies(second.body), { ...second, body: rest[0]!, way: times(second.way, -1) }, ...order.slice(1)];
+  return [lies(rest[0]!), ...order];
 }

@@ -33,6 +33,7 @@ export function panelSteps(
 ): readonly Draft[] {
   const { shop } = making;
   const length = Math.max(...boards.map((part) => part.length));
+  const unequal = boards.some((part) => part.length !== length);
   const width = boards.reduce((sum, part) => sum + part.width, 0);
   const joinOf = (a: Part, b: Part) => edges.find((item) => item.drilled === a && item.into === b)!;
   const wayOf = (joint: Fastening | undefined) => (joint?.closes ? times(joint.closes, -1) : null);
@@ -49,8 +50,8 @@ export function panelSteps(
     const on = (does: Parameters<typeof operation>[2], minutes: number, lift: Operation['lift'] = null) => operation(making, id, does, group, minutes, { lift }); // prettier-ignore
     const says =
       there.length === 0
-        ? say`Face down on cauls, left ends level; read the numbers once more, press each joint flush.`
-        : say`Left ends level; press the joint flush.`;
+        ? say`Face down on cauls; read the numbers once more, press each joint flush.`
+        : say`Press the joint flush.`;
     return {
       name: id,
       title,
@@ -78,6 +79,7 @@ export function panelSteps(
                     { parts: group.map((part) => part.id), tags: group.map(({ tag }) => tag), way: wayOf(joints[0]) },
                   ],
             marks: [],
+            row: unequal ? 'middles' : 'ends',
             fixed: true,
             over: false,
             says,
@@ -85,8 +87,9 @@ export function panelSteps(
           HANDLE * group.length,
           there.length === 0 ? heaviest(group) : liftOf(group, shop, over),
         ),
-        on({ kind: 'clamp', count: clamps, span: across, cauls: caulsAlong(length), wait: CLAMP_MINUTES, screwed }, 6),
+        on({ kind: 'clamp', count: clamps, span: across, cauls: caulsAlong(length), holds: screwed ? 'screws' : null }, 6),
         ...makes.filter(({ kind }) => kind !== 'peg'),
+        on({ kind: 'wait', wait: CLAMP_MINUTES, clamped: clamps > 0 }, 0),
       ],
       clamps,
       wait: CLAMP_MINUTES,
@@ -97,7 +100,7 @@ export function panelSteps(
     name: `arrange-${name}`,
     title: say`Lay out the boards of the ${what}${bored.length > 0 ? say` and ${holeTitle(bored).toLowerCase()}` : ''}`,
     ops: [
-      operation(making, name, { kind: 'arrange', what, straightedge: length }, boards, 10 + HANDLE * boards.length),
+      operation(making, name, { kind: 'arrange', what, straightedge: length, unequal }, boards, 10 + HANDLE * boards.length),
       ...bored,
     ],
   };
@@ -142,6 +145,6 @@ export function panelSteps(
     ...shapingOperations(boards.filter(({ fit }) => fit === null), own, isSawn(making), isRound), // prettier-ignore
     ...prepared(own, making.made, 'whole'),
   ];
-  const shaped: readonly Draft[] = whole.length > 0 ? [{ name: `shape-${name}`, title: say`Cut and drill the glued ${what}`, ops: whole }] : []; // prettier-ignore
+  const shaped: readonly Draft[] = whole.length > 0 ? [{ name: `shape-${name}`, title: say`${whole.some(({ kind }) => kind === 'cut' || kind === 'outline' || kind === 'mitre') ? 'Cut and drill' : holeTitle(whole)} the glued ${what}`, ops: whole }] : []; // prettier-ignore
   return [lay, ...glued, ...joins, trim, ...shaped];
 }

@@ -60,7 +60,7 @@ test('a cart: slides by the pair, their middle told from the lower edge of the u
     const up = at.from[2] - upright.frame.at[2];
     expect(up % (inches(1) / 16)).toBe(0);
     expect(words(step).some((text) => text.includes('from the lower edge of G1 and G2'))).toBe(true);
-    expect(words(step).some((text) => text.startsWith('Slide the drawer'))).toBe(true);
+    expect(words(step).some((text) => text.startsWith('Slide drawer'))).toBe(true);
   }
 });
 

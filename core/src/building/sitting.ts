@@ -1,15 +1,16 @@
 import { inches, type Length } from '../length';
-import { WAYS_TO_JOIN, type Fastening } from '../joinery';
+import type { Shop } from '../job';
+import { isOnTop, WAYS_TO_JOIN, type Fastening } from '../joinery';
 import { around, boxOf, extent, mostly, type Assembly, type Part } from '../piece';
 import { dim, say, type Phrase } from '../words';
-import { tagList, type Operation } from '../work';
+import { tagList, together, type Operation } from '../work';
 import { JOINTS_AT_ONCE } from './clamping';
 import { diagonalsOf, type Diagonals } from './diagonals';
 import type { Draft } from './draft';
 import { hanging } from './hanging';
 import { benchOf, clampsFor, joined, liftOf, operation, prepared, type Making } from './making';
 import type { Operation as Assembling } from './operations';
-import type { Placing } from './order';
+import { accessTo, type Placing } from './order';
 import { shapingOperations } from './shaping';
 import { standingsFor } from './standing';
 import { staysBecause } from './way-out';
@@ -38,8 +39,12 @@ const inClamps = (joints: readonly Fastening[]): ReadonlySet<string> =>
  * as one drives without a rest; a new sitting where what comes in belongs to another assembly. What is clamped at both
  * ends, a rail between two legs, the narrow boards of a hollow leg, closes in one go. The first body of all only lies there.
  */
-export function sittings({ placings, origin, assembly }: Assembling): readonly (readonly Placing[])[] {
+export function sittings(
+  { placings, origin, assembly }: Assembling,
+  drivers: Shop['drivers'],
+): readonly (readonly Placing[])[] {
   const groups: Placing[][] = [];
+  const there: Part[] = [];
   const home = ({ body }: Placing) => origin.get(body[0]!.id) ?? assembly;
   for (const placing of placings) {
     const last = groups.at(-1);
@@ -52,7 +57,10 @@ export function sittings({ placings, origin, assembly }: Assembling): readonly (
       (glued > 0 && before.length > 0 && clampedIn(before) + glued > JOINTS_AT_ONCE && !closes) ||
       (drivenIn(before) > 0 && drivenIn(before) + drivenIn(placing.joints) > MOST_DRIVEN && !closes);
     const other = last && before.length > 0 && home(last.at(-1)!) !== home(placing) && placing.joints.length > 0 && !closes; // prettier-ignore
-    if (last && !full && !other) last.push(placing);
+    there.push(...placing.body);
+    // What would cover the heads of screws that are not driven yet comes after they are.
+    const covers = (last ?? []).some(({ access }) => access.some(({ joint, driver }) => driver !== null && accessTo(joint, there, drivers).driver === null)); // prettier-ignore
+    if (last && !full && !other && (!covers || closes)) last.push(placing);
     else groups.push([placing]);
   }
   return groups;
@@ -95,7 +103,7 @@ function fitting(own: readonly Part[], making: Making): readonly Operation[] {
   const touching = making.made.filter(({ drilled, into }) => ids.has(drilled.id) || ids.has(into.id));
   const others = (op: Operation) => op.on.every((id) => ids.has(id));
   return [
-    ...fits.map((part) => operation(making, part.tag, { kind: 'fit', measure: part.fit!, planned: part.length, over: 0 }, [part], FIT, { tool: 'hand saw' })), // prettier-ignore
+    ...together(fits, ({ fit, length }) => `${JSON.stringify(fit)} ${length}`).map((alike) => operation(making, alike[0]!.tag, { kind: 'fit', measure: alike[0]!.fit!, planned: alike[0]!.length, over: 0 }, alike, FIT * alike.length, { tool: 'hand saw' })), // prettier-ignore
     ...shapingOperations(fits, making, () => false),
     ...prepared({ ...making, only: ids }, touching, 'late').filter(others),
   ];
@@ -119,7 +127,10 @@ function clampSpan(joints: readonly Fastening[]): Length {
 
 /** Whether a step joins a top to its base from below: then the top lies face down and the base stands on its head. */
 const upsideDown = (joints: readonly Fastening[]): boolean =>
-  joints.some(({ joint, shanks }) => (joint.kind === 'top clips' || joint.kind === 'top screws' || joint.kind === 'plate') && shanks.some(({ direction }) => direction[2] > 0.3)); // prettier-ignore
+  joints.some(({ joint, drilled, into, shanks }) => {
+    const base = drilled.role !== 'top' && drilled.role !== 'edging' && (into.role === 'top' || into.role === 'edging');
+    return (isOnTop(joint.kind) || joint.kind === 'plate' || (joint.kind === 'screws' && base)) && shanks.some(({ direction }) => direction[2] > 0.3); // prettier-ignore
+  });
 
 /** What comes together, in order, and where each lies on the other; what must come in now or from one side only. */
 function placing(sitting: Sitting, making: Making): Operation {
@@ -135,7 +146,7 @@ function placing(sitting: Sitting, making: Making): Operation {
   const says: readonly Phrase[] = [
     ...(over ? [say`All of it upside down: the top face down on a blanket, the base on its head.`] : []),
     ...(early.length > 0 ? [say`${tagList(early.map(({ tag }) => tag))} must go in now: later there is no way in, or no room for the driver.`] : []), // prettier-ignore
-    ...tight.map(({ body, way }) => say`${tagList(body.map(({ tag }) => tag))} can only come in ${fromWhere(way!)}.`),
+    ...together(tight, ({ way }) => fromWhere(way!)).map((alike) => say`${tagList(alike.flatMap(({ body }) => body.map(({ tag }) => tag)))} can only come in ${fromWhere(alike[0]!.way!)}.`), // prettier-ignore
   ];
   const comes = [
     ...(before.length > 0 ? [{ parts: before.map(({ id }) => id), tags: before.map(({ tag }) => tag), way: null }] : []), // prettier-ignore
@@ -145,7 +156,7 @@ function placing(sitting: Sitting, making: Making): Operation {
   return operation(
     making,
     `${whole.assembly.id}${at + 1 === of ? '' : `-${at + 1}`}`,
-    { kind: 'place', comes, marks, fixed: !whole.laid, over, says: says.length > 0 ? says.reduce((a, b) => say`${a} ${b}`) : null }, // prettier-ignore
+    { kind: 'place', comes, marks, row: null, fixed: !whole.laid, over, says: says.length > 0 ? says.reduce((a, b) => say`${a} ${b}`) : null }, // prettier-ignore
     placings.flatMap(({ body }) => body),
     HANDLE * placings.length,
     { lift: heaviest },
@@ -171,7 +182,9 @@ export function sittingStep(sitting: Sitting, making: Making): Draft {
   const clamped = clampedIn(joints);
   const square: Diagonals | null = whole.laid ? null : diagonalsOf(own, before, all, joints);
   const span = clampSpan(joints);
-  const wanted = clamped > 0 ? Math.max(2, 2 * Math.ceil(clamped / 2)) : joints.length > 4 ? 4 : 2;
+  // What is screwed straight through is pulled shut by its screws; a pocket screw shifts what no clamp holds.
+  const pockets = glued.filter(({ by }) => by === 'pocket screws').length;
+  const wanted = clamped > 0 ? Math.max(2, 2 * Math.ceil(clamped / 2)) : pockets === 0 ? 0 : pockets > 4 ? 4 : 2;
   const clamps = glued.length > 0 ? clampsFor(shop, span, wanted) : 0;
   const stays = staysBecause([...before, ...all], shop);
   const first = at === 0;
@@ -205,23 +218,35 @@ export function sittingStep(sitting: Sitting, making: Making): Draft {
     stays,
     ops: [
       ...(stays ? [op({ kind: 'carry', because: stays }, 5)] : []),
-      ...spacers.map(({ thickness, count }) => operation(making, about(String(thickness)), { kind: 'spacers', thickness, count }, [], 1)), // prettier-ignore
       ...(first || home !== assembly ? home.notes : []).map((says, k) => operation(making, about(String(k + 1)), { kind: 'heed', says }, [], 1)), // prettier-ignore
+      ...spacers.map(({ thickness, count, under }) => operation(making, about(String(thickness)), { kind: 'spacers', thickness, count, under }, [], 1)), // prettier-ignore
       ...fitting(own, making),
       ...(clamped >= 2 ? [op({ kind: 'dry', joints: joints.map(({ joint }) => joint.id) }, DRY)] : []),
       ...withoutRoom(placings, making),
       ...(glued.length > 0
-        ? [op({ kind: 'glue', joints: glued.map(({ joint }) => joint.id), count: glued.length, ends: glued.some(({ joint }) => joint.kind === 'rail end'), slow: clamped > JOINTS_AT_ONCE, only: glued.every(isBreadboard) ? say`the middle ${dim(MIDDLE)} of each only: the top must be free to grow past the ends` : null }, SPREAD * glued.length)] // prettier-ignore
+        ? [op({ kind: 'glue', joints: glued.map(({ joint }) => joint.id), count: glued.length, ends: glued.some(({ joint }) => joint.kind === 'rail end'), slow: clamped > JOINTS_AT_ONCE, only: glued.every(isBreadboard) ? say`the end boards over their middle ${dim(MIDDLE)} only` : null }, SPREAD * glued.length)] // prettier-ignore
         : []),
       ...makes.filter(({ kind }) => kind === 'peg'),
       placing(sitting, making),
       ...(glued.length > 0
-        ? [op({ kind: 'clamp', count: clamps, span, cauls: 0, wait, screwed: clamped === 0 }, 1 + clamps)]
+        ? [
+            op(
+              {
+                kind: 'clamp',
+                count: clamps,
+                span,
+                cauls: 0,
+                holds: clamped > 0 ? null : glued.every(({ by }) => by === 'brads') ? 'brads' : 'screws',
+              },
+              1 + clamps,
+            ),
+          ]
         : []),
       ...makes.filter(({ kind }) => kind !== 'peg'),
+      ...(square ? [op({ kind: 'square', reads: square.reads }, 2)] : []),
+      ...(wait > 0 ? [op({ kind: 'wait', wait, clamped: clamped > 0 && clamps > 0 }, 0)] : []),
       ...hanging(joints, making),
       ...slideTests(joints, making),
-      ...(square ? [op({ kind: 'square', reads: square.reads }, 2)] : []),
     ],
     spacers,
     clamps,

@@ -21,8 +21,11 @@ function nearer(
   const size = sizeOf(part, axis);
   const [before, after] = [Math.max(0, low), Math.max(0, size - high)];
   if (before <= FLUSH && after <= FLUSH) return null;
-  const sign = after < before ? 1 : -1;
-  return { of, from: named(part, { axis, sign }, teller), at: told(Math.min(before, after), teller.units) };
+  // In the middle of what stands its place is told from outside, for both sides alike.
+  const [one, other] = [named(part, { axis, sign: -1 }, teller), named(part, { axis, sign: 1 }, teller)];
+  const level = Math.abs(before - after) <= FLUSH && other.name.startsWith('outside');
+  const sign = after < before - FLUSH || level ? 1 : -1;
+  return { of, from: sign > 0 ? other : one, at: told(sign > 0 ? after : before, teller.units) };
 }
 
 /**

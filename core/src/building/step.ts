@@ -1,4 +1,5 @@
 import type { Length } from '../length';
+import type { Assembly } from '../piece';
 import type { Vec } from '../solid';
 import type { Phrase } from '../words';
 import type { Operation } from '../work';
@@ -28,7 +29,7 @@ export type Step = {
   readonly actions: readonly Action[];
   readonly pickUp: Phrase;
   /** Thicknesses of spacer blocks, with how many of each. */
-  readonly spacers: readonly { readonly thickness: Length; readonly count: number }[];
+  readonly spacers: Assembly['spacers'];
   readonly clamps: number;
   /** What both diagonals should read, where the step makes something with four corners; of a rectangle its sides too. */
   readonly diagonals: readonly [Length, Length] | null;

@@ -23,9 +23,10 @@ function assemblingSteps(assembling: Assembling, making: Making): readonly Draft
     const boards = bodies.flat();
     return panelSteps(assembly.id, boards[0]!.role === 'top' ? 'top' : boards[0]!.name, boards, joints, making);
   }
-  const groups = sittings(assembling);
+  const groups = sittings(assembling, making.shop.drivers);
   let before: readonly Part[] = [];
-  const homes = groups.map((placings) => origin.get(placings.at(-1)!.body[0]!.id) ?? assembly);
+  // A sitting is about the part that comes by itself; where none does, about the whole.
+  const homes = groups.map((placings) => origin.get(placings.findLast(({ body }) => body.length === 1)?.body[0]?.id ?? '') ?? assembly); // prettier-ignore
   return groups.map((placings, at) => {
     const home = homes[at]!;
     const part = homes.slice(0, at + 1).filter((other) => other === home).length;
@@ -119,7 +120,7 @@ export function stepsOf(
   const fixed = assembled.filter(({ assembling }) => !assembling.laid);
   const wished = [...fixed].sort((a, b) => rank(piece, a.assembling) - rank(piece, b.assembling));
   const fits = fittings(making);
-  const hung = lastOf.size > 0 && fits.length > 0 ? [{ name: 'fittings', title: say`Fit pulls and stays`, after: [...lastOf.values()].filter((name) => name !== 'lay'), ops: fits }] : []; // prettier-ignore
+  const hung = lastOf.size > 0 && fits.length > 0 ? [{ name: 'fittings', title: say`Fit the ${[...new Set(fits.map((one) => (one.kind === 'fit hardware' ? `${one.fastener}s` : '')))].join(' and ')}`, after: [...lastOf.values()].filter((name) => name !== 'lay'), ops: fits }] : []; // prettier-ignore
   const drafts: readonly Draft[] = [...preparing, ...wished.flatMap(({ own }) => own), ...hung];
   const laid = laidParts(model);
   const stands = parts.filter((part) => !part.loose && !laid.has(part.id));

@@ -45,7 +45,7 @@ const held = (kind: HardwareKind, size: string, count: number): readonly (readon
   count > 0 && !isPoured(kind) ? [[hardwareName(kind, size), count]] : [];
 
 /** What is done to the piece as it stands: nothing of it is picked up. */
-const WHOLE: ReadonlySet<Operation['kind']> = new Set(['drive', 'turn', 'level', 'measure', 'anchor', 'square', 'sand', 'coat', 'sample', 'slide', 'glue', 'clamp', 'dry', 'heed', 'carry', 'trim whole', 'peg', 'plug']); // prettier-ignore
+const WHOLE: ReadonlySet<Operation['kind']> = new Set(['drive', 'turn', 'level', 'measure', 'anchor', 'square', 'sand', 'coat', 'sample', 'slide', 'glue', 'clamp', 'wait', 'dry', 'heed', 'carry', 'trim whole', 'peg', 'plug']); // prettier-ignore
 const tagsFor = (one: Operation): readonly string[] =>
   one.kind === 'place'
     ? one.comes.flatMap(({ tags }) => (tags.length > 1 ? [] : tags))

@@ -1,5 +1,6 @@
 import { inches, type Length } from '../length';
 import { solidOf, waysOf } from '../piece';
+import { sizeOf } from '../work';
 import { add, raysIn, times } from '../solid';
 import { CLIP } from './fasteners';
 import { place3, shifted, spaced, type Layout, type Lie, type Site } from './layout';
@@ -11,15 +12,21 @@ export const CLIP_OFF: Length = inches(1 / 2);
 /** Slot for a top's clips, below the top edge of the rail: 3/8 to 1/2 is usual. */
 export const CLIP_SLOT: Length = inches(7 / 16);
 
+/** The slot that a clip's tongue slides in: as long as the clip is wide and room to move, a saw's or a cutter's width, so deep. */
+export const SLOT = { long: inches(1.25), thick: inches(1 / 8), deep: inches(3 / 8) } as const;
+/** Its middle from the top of the rail. */
+export const SLOT_MIDDLE: Length = CLIP_SLOT + SLOT.thick / 2;
+
 /** Clips: the screw of each goes up into the top, beside the rail on the side that is not seen. */
 export function clips(site: Site): Layout | null {
   const { drilled, into, meeting, units } = site;
   const run = meeting.axis === 0 ? meeting.along : 0;
   const wide = ([0, 1, 2] as const).find((at) => at !== meeting.axis && at !== run)!;
   const [low, high] = meeting.spans[run]!;
-  const [near, far] = meeting.spans[wide]!;
+  const thick = sizeOf(drilled, wide);
+  const under = (place: Length, across: Length) => onPlane(drilled, meeting, place3([[run, place], [wide, across]]));
   const lie = (place: Length, face: 1 | -1): Lie => {
-    const from = onPlane(drilled, meeting, place3([[run, place], [wide, face > 0 ? far + CLIP_OFF : near - CLIP_OFF]])); // prettier-ignore
+    const from = under(place, face > 0 ? thick + CLIP_OFF : -CLIP_OFF);
     const wood = raysIn(solidOf(into), from, meeting.normal).find(([low, high]) => low < 60 && high > 60)?.[1] ?? 0;
     const laid: Laid = {
       from,
@@ -32,16 +39,25 @@ export function clips(site: Site): Layout | null {
       position: place,
       driven: true,
     };
-    return { laid, first: into, second: into, meets: 0 };
+    // The slot as it lies along the face: two rows of it, the one at the face, the other as deep as it goes.
+    const slot = [SLOT.thick / 2, SLOT.deep - SLOT.thick / 2].map((deep): Laid => {
+      const middle = add(under(place, face > 0 ? thick - deep : deep), times(meeting.normal, -SLOT_MIDDLE));
+      const reach = SLOT.long / 2 - SLOT.thick / 2;
+      return { ...laid, from: add(middle, times(waysOf(drilled)[run], -reach)), direction: waysOf(drilled)[run], length: 2 * reach, radius: SLOT.thick / 2, driven: false }; // prettier-ignore
+    });
+    return { laid, first: into, second: into, meets: 0, whole: isWhole(place), beside: slot };
   };
-  // The slot wants whole wood behind it: none where something passes through the rail.
+  // The slot wants whole wood round it: none where something passes through the rail or where it ends.
   const isWhole = (place: Length): boolean => {
-    const middle = onPlane(drilled, meeting, place3([[run, place], [wide, (near + far) / 2]])); // prettier-ignore
-    const slot = add(middle, times(meeting.normal, -CLIP_SLOT));
     const across = waysOf(drilled)[wide];
-    const wood = [across, times(across, -1)].map((way) => raysIn(solidOf(drilled), slot, way).find(([from, to]) => from < 60 && to > 60)?.[1] ?? 0); // prettier-ignore
-    return wood[0]! + wood[1]! >= far - near - inches(1 / 16);
+    const half = SLOT.long / 2;
+    if (place - half < SLOT.thick || place + half > sizeOf(drilled, run) - SLOT.thick) return false;
+    return [place - half, place, place + half].every((at) => {
+      const slot = add(under(at, thick / 2), times(meeting.normal, -SLOT_MIDDLE));
+      const wood = [across, times(across, -1)].map((way) => raysIn(solidOf(drilled), slot, way).find(([from, to]) => from < 60 && to > 60)?.[1] ?? 0); // prettier-ignore
+      return wood[0]! + wood[1]! >= thick - inches(1 / 16);
+    });
   };
-  const targets = shifted(low, spaced(high - low, inches(10), inches(9), units)).filter(isWhole);
+  const targets = shifted(low, spaced(high - low, inches(10), inches(9), units));
   return { fastener: CLIP, jig: drilled.thickness, run, targets, tell: (place) => place, faces: [1, -1], lie, bite: inches(5 / 16), leaves: 0 }; // prettier-ignore
 }

@@ -11,7 +11,7 @@ import { WAYS_FOR, type Means } from './kinds';
 import { WAYS_TO_JOIN } from './methods';
 import { DRIVER_ROOM, standingRound, standsFast } from './driver';
 import { nearTo, placeOn, type Access, type Trouble } from './placing';
-import type { Shank } from './shank';
+import type { Laid, Shank } from './shank';
 
 /** A joint worked out: what goes in, how the jig is set, where. */
 export type Fastening = {
@@ -44,6 +44,8 @@ export type Fastening = {
   readonly reaches: boolean;
   /** Every fastener as it lies in the piece. */
   readonly shanks: readonly Shank[];
+  /** What is cut for them besides, that others keep clear of. */
+  readonly slots: readonly Laid[];
   /** What is glued on for them to go through: a corner block. */
   readonly blocks: Solid;
   /** What could not be made right; empty where all is well. */
@@ -60,7 +62,7 @@ export const isDense = ({ material }: Part): boolean =>
   isBoard(material) && !isSheet(material) && SPECIES[speciesOf(material)].density >= DENSE;
 
 /** Fasteners by the parts they are in. */
-type Bored = Map<string, Shank[]>;
+type Bored = Map<string, Laid[]>;
 
 /** The side of a part that looks down, or else to the middle of the piece: the one nobody sees. */
 function hiddenSide(part: Part, axis: 0 | 1 | 2, middle: Vec): 1 | -1 {
@@ -102,7 +104,7 @@ export type Room = {
 };
 
 /** A joint that has hardware of its own: its screws, and where hinges stand. */
-function withHardware(of: Fastening, taken: readonly Shank[], units: Units): Fastening {
+function withHardware(of: Fastening, taken: readonly Laid[], units: Units): Fastening {
   const shanks = hardwareShanks(of.joint, of.drilled, of.into, taken, units);
   const hinge = of.joint.kind === 'hinge';
   const still = boxOf(of.into);
@@ -133,6 +135,7 @@ const bareJoint = (joint: Joint, drilled: Part, into: Part, meeting: Meeting | n
   meets: meeting?.area ?? 0,
   reaches: true,
   shanks: [] as readonly Shank[],
+  slots: [] as readonly Laid[],
   blocks: [] as Solid,
   troubles: [] as readonly Trouble[],
   instead: null,
@@ -148,7 +151,8 @@ function glueOf({ kind }: Joint, drilled: Part, into: Part, { area }: Meeting, b
 
 /** The faces that the holes may be on, the usual first: the one nobody sees, or the other where a person flips it. */
 function sidesFor({ drilled, meeting }: Site, layout: Layout, by: Method, flip: boolean, middle: Vec) {
-  if (layout.faces.length === 1) return layout.faces;
+  // From outside it is all one: in the middle first.
+  if (layout.faces.length === 1 || facesOut(by)) return layout.faces;
   const across = ([0, 1, 2] as const).find((at) => at !== meeting.axis && at !== layout.run)!;
   const usual = hiddenSide(drilled, across, middle);
   const other = usual === 1 ? -1 : 1;
@@ -183,12 +187,13 @@ const isCrowded = (block: Cell, { parts, blocks }: Room): boolean =>
 const TOUCHES = inches(1 / 16) ** 3;
 
 /** The fasteners of a layout on one of its faces, with those of its second row, and the block they go through. */
-function placedOn(face: 1 | -1, layout: Layout, site: Site, taken: readonly Shank[], access: Access, room: Room) {
+function placedOn(face: 1 | -1, layout: Layout, site: Site, taken: readonly Laid[], access: Access, room: Room) {
   const row = placeOn(layout, face, site, taken, access);
   const also = layout.also ? placeOn(layout.also, face, site, [...taken, ...row.shanks], access) : null;
   const block = layout.block?.(face);
   return {
     shanks: [...row.shanks, ...(also?.shanks ?? [])],
+    slots: [...row.slots, ...(also?.slots ?? [])],
     troubles: [
       ...row.troubles,
       ...(also?.troubles ?? []),

@@ -52,7 +52,10 @@ const GAUGES = {
   '5/16': { ...NONE, shank: inches(0.3125), wide: inches(0.5), head: 'hex', thread: 'lag', pilot: pilots(bit(11, 64), bit(15, 64)), clearance: bit(5, 16), counterbore: bit(0, 1, 1), driver: '1/2 socket' },
   '3/8': { ...NONE, shank: inches(0.375), wide: inches(0.625), head: 'hex', thread: 'lag', pilot: pilots(bit(13, 64), bit(9, 32)), clearance: bit(3, 8), counterbore: bit(1, 4, 1), driver: '9/16 socket' },
 } as const satisfies Readonly<Record<string, Shape>>; // prettier-ignore
-const BOLT: Shape = { ...GAUGES['3/8'], thread: '3/8-16' };
+/** A bolt goes through a hole of its own width all the way. */
+const BOLT: Shape = { ...GAUGES['3/8'], thread: '3/8-16', pilot: pilots(bit(3, 8), bit(3, 8)) };
+/** A hole from the side takes in the nut and washer of a bolt that ends in a part. */
+export const NUT_HOLE: DrillBit = bit(1, 4, 1);
 const POCKET: Shape = { ...NONE, shank: inches(0.164), wide: inches(0.35), head: 'washer', thread: 'coarse', driver: 'square #2, long' }; // prettier-ignore
 
 const made = (kind: HardwareKind, size: string, length: number, shape: Shape): Fastener => ({ kind, size, length: inches(length), ...shape }); // prettier-ignore
@@ -122,9 +125,12 @@ export function woodScrew(deep: Length, bite: Length): Fastener {
 export const bradFor = (thinner: Length): Fastener =>
   BRADS.find(({ length }) => length >= 2 * thinner) ?? BRADS.at(-1)!;
 
-/** Bolts go through one part and at least 3 in into the other. */
-export const boltFor = (deep: Length): Fastener =>
-  BOLTS.find(({ length }) => length >= deep + inches(3)) ?? BOLTS.at(-1)!;
+/** Thread that stands out of the wood for washer and nut. */
+const FOR_NUT: Length = inches(1 / 2);
+
+/** Bolts go through both parts where one is as long; else through one and at least 3 in into the other, to a nut let in there. */
+export const boltFor = (deep: Length, beyond: Length): Fastener =>
+  BOLTS.find(({ length }) => length >= deep + beyond + FOR_NUT) ?? BOLTS.find(({ length }) => length >= deep + inches(3)) ?? BOLTS.at(-1)!; // prettier-ignore
 
 /** Dowels a third to a half as thick as the thinner part, tenons by the room there is. */
 export const dowelFor = (thinner: Length): Fastener =>

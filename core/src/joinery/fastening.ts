@@ -4,6 +4,7 @@ import { boxOf, joinOf, pairKey, type Joint, type Part } from '../piece';
 import type { Vec } from '../solid';
 import { DRIVER_ROOM } from './driver';
 import { fasten, type Fastening, type Room } from './fasten';
+import { clippedJoints } from './clip-places';
 import { meetingOf, type Meeting } from './meeting';
 import { WAYS_FOR } from './kinds';
 import { WAYS_TO_JOIN } from './methods';
@@ -21,7 +22,7 @@ export function middleOfParts(parts: readonly Part[]): Vec {
 const LEAST_FACE = 6;
 
 /** A rail that only lies under the board: its neighbours hold it. */
-const lying = (usual: Fastening): Fastening => ({ ...usual, by: 'nothing', fastener: null, screw: '', shanks: [], positions: [], troubles: [], reaches: true }); // prettier-ignore
+const lying = (usual: Fastening): Fastening => ({ ...usual, by: 'nothing', fastener: null, screw: '', shanks: [], slots: [], positions: [], troubles: [], reaches: true }); // prettier-ignore
 
 /**
  * Where nobody says how and the usual way does not work, the next that does and wants no more than a drill; where it was
@@ -117,6 +118,7 @@ export function fastenings(
     tools: shop.tools,
     least,
   };
+  const clipped = clippedJoints(joints, byId);
   const [made, usuals] = [new Map<string, Fastening>(), new Map<string, Fastening>()];
   for (const joint of [...joints].sort((a, b) => rank(a) - rank(b))) {
     const [drilled, into] = [byId.get(joint.drilled)!, byId.get(joint.into)!];
@@ -137,8 +139,12 @@ export function fastenings(
     const said = !free && piece.joins[pairKey(joint)]?.by !== undefined;
     const alike = piece.joins[joint.kind]?.by !== undefined;
     const item =
-      usual.troubles.length > 0 && !said ? anotherWay(usual, meeting, room, alike, !stuck.has(joint.id)) : usual;
-    for (const id of [drilled.id, into.id]) room.bored.set(id, [...(room.bored.get(id) ?? []), ...item.shanks]);
+      joint.kind === 'top clips' && usual.by === 'clips' && !said && !clipped.has(joint.id)
+        ? lying(usual)
+        : usual.troubles.length > 0 && !said
+          ? anotherWay(usual, meeting, room, alike, !stuck.has(joint.id))
+          : usual;
+    for (const id of [drilled.id, into.id]) room.bored.set(id, [...(room.bored.get(id) ?? []), ...item.shanks, ...item.slots]);
     room.blocks.push(...item.blocks);
     made.set(joint.id, item);
   }

@@ -12,6 +12,7 @@ export * from './shank';
 export type { Trouble } from './placing';
 export { isDense, type Fastening } from './fasten';
 export { CLIP_SLOT } from './clips';
+export { isOnTop } from './layout';
 export * from './fastening';
 export * from './driver';
 export { BLOCK } from './corner-block';

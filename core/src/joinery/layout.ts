@@ -1,4 +1,4 @@
-import { inches, type Length, type Units } from '../length';
+import { inches, mm, type Length, type Units } from '../length';
 import { solidOf, type Axis, type Joint, type Part, waysOf } from '../piece';
 import { raysIn, times, type Cell, type Vec } from '../solid';
 import { type Meeting } from './meeting';
@@ -18,7 +18,16 @@ export type Site = {
 };
 
 /** One fastener as it would lie, with the parts it goes through and into, and how far from its head they meet. */
-export type Lie = { readonly laid: Laid; readonly first: Part; readonly second: Part; readonly meets: number };
+export type Lie = {
+  readonly laid: Laid;
+  readonly first: Part;
+  readonly second: Part;
+  readonly meets: number;
+  /** False where the hole behind its head, or its slot, is not in wood that stays. */
+  readonly whole?: boolean;
+  /** What is cut besides, that others keep clear of: a clip's slot. */
+  readonly beside?: readonly Laid[];
+};
 
 /** How a method is laid out at a site. */
 export type Layout = {
@@ -31,7 +40,8 @@ export type Layout = {
   readonly tell: (place: Length) => Length;
   /** Sides the holes may be on; the first is the usual. */
   readonly faces: readonly (1 | -1)[];
-  readonly lie: (place: Length, face: 1 | -1) => Lie;
+  /** One at a place; `aside` is how far off its row. */
+  readonly lie: (place: Length, face: 1 | -1, aside?: Length) => Lie;
   /** Least wood it must hold in, and leave before the far face; null for what goes through. */
   readonly bite: Length;
   readonly leaves: Length | null;
@@ -70,6 +80,12 @@ export function tellFrom({ drilled, joint }: Site, run: Axis): (place: Length) =
 
 export const shifted = (from: Length, places: readonly Length[]): readonly Length[] =>
   places.map((place) => from + place);
+
+/** What stands in a row along a board stands at easy marks from its end: eighths, or half centimetres. */
+export function toMark(place: Length, units: Units): Length {
+  const step = units === 'in' ? inches(1 / 8) : mm(5);
+  return Math.round(place / step) * step;
+}
 
 /** Places over a run: the middle of a short one, else two in from each end and evenly between. */
 export const spaced = (run: Length, spacing: Length, short: Length, units: Units): readonly Length[] =>

@@ -1,8 +1,10 @@
+import type { Tool } from '../job';
 import { roundToTape, type Length } from '../length';
 import { pairKey, waysOf, type Axis, type Part } from '../piece';
 import { add, dot, times, type Vec } from '../solid';
 import { sideAt, spotsOn, together, told, type Does, type Operation, type PartSide, type Spot } from '../work'; // prettier-ignore
 import { isDense, type Fastening } from './fasten';
+import { meetingOf } from './meeting';
 import type { Bench, Buys } from './method';
 import type { Shank } from './shank';
 
@@ -44,6 +46,8 @@ export type Site3 = {
   readonly at: Vec;
   readonly direction: Vec;
   readonly joint: string;
+  /** Which way the long side of a slot lies; its row is told along that. */
+  readonly along?: Vec;
 };
 
 /** Of places and the joints they are for, those that are worked at here and now. */
@@ -63,6 +67,12 @@ function runOf(part: Part, side: PartSide, points: readonly Vec[]): Axis {
   return [part.length, part.width, part.thickness][a]! >= [part.length, part.width, part.thickness][b]! ? a : b;
 }
 
+/** The direction of a part, other than into a side, that lies nearest to one of the piece. */
+const nearestAxis = (part: Part, side: PartSide, way: Vec): Axis =>
+  ([0, 1, 2] as const)
+    .filter((axis) => axis !== side.axis)
+    .reduce((a, b) => (Math.abs(dot(waysOf(part)[a], way)) >= Math.abs(dot(waysOf(part)[b], way)) ? a : b));
+
 /** Places told part by part, each part's on one side from the same end and edge; with the way each runs, in its own directions. */
 export function tellSites(
   sites: readonly Site3[],
@@ -75,7 +85,10 @@ export function tellSites(
     const { site: { part }, side } = own[0]!; // prettier-ignore
     const joints = together(own, ({ site }) => site.joint);
     const usual = runOf(part, side, own.map(({ site }) => site.at)); // prettier-ignore
-    const runs = joints.map((of) => ({ of, run: of.length > 1 ? runOf(part, side, of.map(({ site }) => site.at)) : usual })); // prettier-ignore
+    const runs = joints.map((of) => {
+      const { along } = of[0]!.site;
+      return { of, run: along ? nearestAxis(part, side, along) : of.length > 1 ? runOf(part, side, of.map(({ site }) => site.at)) : usual }; // prettier-ignore
+    });
     return together(runs, ({ run }) => String(run)).map((group) => ({ part, side, run: group[0]!.run, of: group.flatMap(({ of }) => of.map(({ site }) => site)) })); // prettier-ignore
   });
   const all = rows.map(({ part, side, run, of }) => {
@@ -89,6 +102,28 @@ export function tellSites(
 
 const SQUARE = 0.9999;
 
+/** Places that are worked at here and now: those square to their side, and those that are not, each told part by part. */
+function squareAndSlant(sites: readonly Site3[], bench: Bench) {
+  const isSlant = ({ part, at, direction }: Site3) =>
+    Math.abs(dot(waysOf(part)[sideAt(part, at, direction).axis], direction)) < SQUARE;
+  return [false, true].flatMap((slant) => {
+    const own = taken(sites, bench).filter((site) => isSlant(site) === slant);
+    return own.length > 0 ? [{ slant, parts: own.map(({ part }) => part), ...tellSites(own, bench) }] : [];
+  });
+}
+
+/** Slots of one shape at some places: for biscuits, clips, loose tenons. */
+export const slotting = (
+  sites: readonly Site3[],
+  shape: Pick<Extract<Does, { kind: 'slot' }>, 'what' | 'long' | 'thick' | 'deep'>,
+  joints: readonly Fastening[],
+  bench: Bench,
+  { minutes, tool, name = '' }: { readonly minutes: number; readonly tool: Tool; readonly name?: string },
+): readonly Operation[] =>
+  squareAndSlant(sites, bench).map(({ slant, parts, spots, ways }) =>
+    work({ kind: 'slot', spots, ways, slant, ...shape }, joints, parts, bench, minutes * spots.length, tool, `${name}${slant ? 'slant' : ''}`), // prettier-ignore
+  );
+
 /** Holes of one kind at some places: bits in turn. */
 export function boring(
   sites: readonly Site3[],
@@ -98,15 +133,9 @@ export function boring(
   bench: Bench,
   { countersunk = false, minutes = 1, name = '' }: { readonly countersunk?: boolean; readonly minutes?: number; readonly name?: string } = {},
 ): readonly Operation[] {
-  const isSlant = ({ part, at, direction }: Site3) =>
-    Math.abs(dot(waysOf(part)[sideAt(part, at, direction).axis], direction)) < SQUARE;
-  return [false, true].flatMap((slant) => {
-    const own = taken(sites, bench).filter((site) => isSlant(site) === slant);
-    if (own.length === 0) return [];
-    const { spots, ways } = tellSites(own, bench);
-    const does: Does = { kind: 'bore', spots, ways, bits, countersunk, for: what, slant };
-    return [work(does, joints, own.map(({ part }) => part), bench, minutes * own.length, 'drill', `${name}${slant ? 'slant' : ''}`)]; // prettier-ignore
-  });
+  return squareAndSlant(sites, bench).map(({ slant, parts, spots, ways }) =>
+    work({ kind: 'bore', spots, ways, bits, countersunk, for: what, slant }, joints, parts, bench, minutes * spots.length, 'drill', `${name}${slant ? 'slant' : ''}`), // prettier-ignore
+  );
 } // prettier-ignore
 
 const entryOf = ({ from, direction, behind }: Shank): Vec => add(from, times(direction, -behind));
@@ -146,7 +175,7 @@ export function clearanceHoles(
 export function driving(
   joints: readonly Fastening[],
   bench: Bench,
-  { washer = false, snug = false, spots = [] as readonly Spot[], pilots = true, minutes = 0.5 } = {},
+  { washer = false, snug = false, spots = [] as readonly Spot[], pilots = true, minutes = 0.5, nuts = null as 'in' | 'out' | null } = {},
 ): readonly Operation[] {
   const rows = new Map<string, Fastening[]>();
   for (const item of joints) {
@@ -174,6 +203,7 @@ export function driving(
       sunk: fastener.kind === 'pocket-screw' || clip ? [] : distinct(pairs.map(({ shank }) => told(shank.behind, bench.units))), // prettier-ignore
       bit: fastener.driver,
       washer,
+      nuts,
       snug,
       driver: bench.driver(group[0]!),
       spots: spots.filter(({ joint }) => own.has(joint)),
@@ -193,14 +223,23 @@ export function pegging(joints: readonly Fastening[], bench: Bench): readonly Op
   });
 }
 
+/** The direction that pegs of a joint stand in one row: along the longer side of what meets. */
+function rowOf({ drilled, into }: Fastening): Vec {
+  const { axis, spans } = meetingOf(drilled, into)!;
+  const size = (at: Axis) => spans[at]![1] - spans[at]![0];
+  const [a, b] = ([0, 1, 2] as const).filter((at) => at !== axis) as [Axis, Axis];
+  return waysOf(drilled)[size(a) >= size(b) ? a : b];
+}
+
 /** Both halves of what lies half in one part and half in the other: places in each, how deep there, and the way in. */
 export function bothHalves(joints: readonly Fastening[]): readonly { readonly item: Fastening; readonly sites: readonly Site3[]; readonly deep: Length }[] {
   return joints.flatMap((item) => {
     if (item.shanks.length === 0) return [];
     const inFirst = item.shanks[0]!.length - Math.round(item.shanks[0]!.bite);
+    const along = rowOf(item);
     const plane = ({ from, direction }: Shank) => add(from, times(direction, inFirst));
     const sites = (part: Part, sign: 1 | -1): readonly Site3[] =>
-      item.shanks.map((shank) => ({ part, other: part === item.drilled ? item.into : item.drilled, at: plane(shank), direction: times(shank.direction, sign), joint: item.joint.id })); // prettier-ignore
+      item.shanks.map((shank) => ({ part, other: part === item.drilled ? item.into : item.drilled, at: plane(shank), direction: times(shank.direction, sign), joint: item.joint.id, along })); // prettier-ignore
     return [
       { item, sites: sites(item.drilled, -1), deep: inFirst },
       { item, sites: sites(item.into, 1), deep: item.shanks[0]!.length - inFirst },

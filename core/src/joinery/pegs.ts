@@ -1,7 +1,7 @@
 import { inches, type Length } from '../length';
 import type { Method } from '../job';
-import type { Axis, Part } from '../piece';
-import { add, times } from '../solid';
+import { waysOf, type Axis, type Part } from '../piece';
+import { add, dot, times } from '../solid';
 import { depths, place3, shifted, tellFrom, type Layout, type Lie, type Site } from './layout';
 import { onPlane } from './meeting';
 import { BISCUITS, dowelFor, SHORT_OF, tenonFor } from './fasteners';
@@ -14,6 +14,9 @@ import type { Laid } from './shank';
  */
 const isCompound = ({ ends }: Part): boolean => [ends.left, ends.right].some(({ mitre, bevel }) => mitre !== 0 && bevel !== 0); // prettier-ignore
 
+/** As a cosine: within some two degrees a slot lies along an edge. */
+const ALONG = 0.9994;
+
 /** Dowels, biscuits and loose tenons: half in each part, less in a thin one; nothing is driven from outside. */
 export function pegs(by: Method, site: Site): Layout | null {
   const { drilled, into, meeting, units, joint } = site;
@@ -21,6 +24,9 @@ export function pegs(by: Method, site: Site): Layout | null {
   const [a, b] = ([0, 1, 2] as const).filter((at) => at !== meeting.axis) as [Axis, Axis];
   const span = (at: Axis) => meeting.spans[at]![1] - meeting.spans[at]![0];
   const [run, wide] = span(a) >= span(b) ? [a, b] : [b, a];
+  // A slot is cut along an edge of its part: where the two parts lie at an angle, theirs would lie across each other.
+  const along = waysOf(drilled)[run];
+  if (by !== 'dowels' && !waysOf(into).some((way) => Math.abs(dot(way, along)) > ALONG)) return null;
   const thinner = Math.min(span(wide), into.thickness);
   const fastener = by === 'dowels' ? dowelFor(thinner) : by === 'biscuits' ? (span(run) >= inches(2.5) ? BISCUITS.large : BISCUITS.small) : tenonFor(thinner); // prettier-ignore
   const { length } = fastener;
@@ -38,6 +44,13 @@ export function pegs(by: Method, site: Site): Layout | null {
   const wood = depths(drilled, into, onPlane(drilled, meeting, place3([[run, low + places[0]!], [wide, middle]])), meeting.normal); // prettier-ignore
   const beyond = Math.min(Math.round(length / 2), Math.round(wood.beyond) - SHORT_OF);
   if (beyond < inches(1 / 4) || wood.deep < length - beyond + SHORT_OF) return null;
+  // A slot is as long as what goes in is wide: a row of lines beside each other, for others to keep clear of.
+  const across = (laid: Laid): readonly Laid[] => {
+    const half = (fastener.wide - fastener.shank) / 2;
+    const rows = Math.ceil(half / inches(3 / 8));
+    return Array.from({ length: 2 * rows }, (_, at) => (half * (at < rows ? at - rows : at - rows + 1)) / rows)
+      .map((off) => ({ ...laid, from: add(laid.from, times(along, off)), radius: fastener.shank / 2 })); // prettier-ignore
+  };
   const lie = (place: Length): Lie => {
     const point = onPlane(
       drilled,
@@ -57,7 +70,7 @@ export function pegs(by: Method, site: Site): Layout | null {
       position: tell(place),
       driven: false,
     };
-    return { laid, first: drilled, second: into, meets: length - beyond };
+    return { laid, first: drilled, second: into, meets: length - beyond, beside: by === 'dowels' ? [] : across(laid) };
   };
   return { fastener, jig: 0, run, targets: shifted(low, [...new Set(places)]), tell, faces: [1], lie, bite: inches(1 / 4), leaves: 0 }; // prettier-ignore
 }

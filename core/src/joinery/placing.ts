@@ -15,7 +15,12 @@ const PENCIL = inches(1 / 16);
 /** From the ends of the meeting at least this, or the wood splits. */
 const MARGIN = inches(3 / 8);
 
-export type Placed = { readonly shanks: readonly Shank[]; readonly troubles: readonly Trouble[] };
+export type Placed = {
+  readonly shanks: readonly Shank[];
+  /** What is cut for them besides: slots of clips. */
+  readonly slots: readonly Laid[];
+  readonly troubles: readonly Trouble[];
+};
 
 const faultOf = (shank: Shank, { bite, leaves }: Layout): Trouble | null =>
   !shank.held
@@ -50,57 +55,75 @@ const holesThrough = ({ cuts, frame }: Part): readonly Laid[] =>
       return { from: middle(from), direction, length: to - from, radius: (high[0] - low[0]) / 2, behind: 0, hole: 0, position: 0, driven: false }; // prettier-ignore
     });
 
+/**
+ * Over the edge of a lap or a groove its head would lie deeper on one side than is told, and its bit has no wood to stand
+ * on. What lies on a slant does not: there one side is as much deeper as the other is less.
+ */
+function onStep({ lie }: Layout, place: Length, face: 1 | -1, laid: Laid): Trouble | null {
+  const about = laid.hole + PENCIL;
+  const depthOf = (off: Length, aside: Length): number => {
+    const next = lie(place + off, face, aside).laid;
+    return next.behind - dot(sub(next.from, laid.from), laid.direction);
+  };
+  const steps = [[about, 0], [0, about]].some(([off, aside]) => Math.abs(depthOf(off!, aside!) + depthOf(-off!, -aside!) - 2 * laid.behind) > inches(1 / 8)); // prettier-ignore
+  return steps ? 'wood is cut away' : null;
+}
+
 /** Lays a joint's fasteners on one face, each moved along as little as need be. */
 export function placeOn(
   layout: Layout,
   face: 1 | -1,
   { meeting, joint, drilled, into }: Site,
-  taken: readonly Shank[],
+  taken: readonly Laid[],
   { always, least, around, rooms, alike }: Access,
 ): Placed {
   const [low, high] = meeting.spans[layout.run]!;
   const offsets = nearestFirst(isOnTop(joint.kind) ? high - low : FARTHEST);
   const shanks: Shank[] = [];
+  const slots: Laid[] = [];
   const failed: { readonly shank: Shank; readonly trouble: Trouble }[] = [];
   const holes = [drilled, into].flatMap(holesThrough);
   for (const target of layout.targets) {
     let usual: { readonly shank: Shank; readonly trouble: Trouble } | null = null;
-    const able: { readonly shank: Shank; readonly room: number }[] = [];
-    const others = [...holes, ...taken, ...shanks];
+    const able: { readonly shank: Shank; readonly room: number; readonly slot: readonly Laid[] }[] = [];
+    const others = [...holes, ...taken, ...shanks, ...slots];
     for (const offset of offsets) {
       const place = target + offset;
       if (offset !== 0 && (place < low + MARGIN || place > high - MARGIN)) continue;
-      const { laid, first: one, second, meets } = layout.lie(place, face);
+      const { laid, first: one, second, meets, whole = true, beside: slot = [] } = layout.lie(place, face);
       const shank = measured(laid, one, second, meets);
       const walled = () => shank.driven && roomBehind(shank, always(shank.through)) < least;
-      const beside = (off: Length): Trouble | null => {
-        const next = layout.lie(place + off, face);
-        // Over the edge of a lap its head would lie deeper than is told.
-        if (Math.abs(dot(sub(next.laid.from, laid.from), laid.direction)) > inches(1 / 8)) return 'wood is cut away';
+      const beside = (off: Length, aside: Length): Trouble | null => {
+        const next = layout.lie(place + off, face, aside);
         return faultOf(measured(next.laid, next.first, next.second, next.meets), layout);
       };
       const trouble =
-        faultOf(shank, layout) ??
-        (layout.wary ? (beside(PENCIL) ?? beside(-PENCIL)) : null) ??
-        (others.some((other) => clash(shank, other)) ? 'meets another' : walled() ? 'no room' : null);
+        (whole ? faultOf(shank, layout) : 'wood is cut away') ??
+        (layout.wary
+          ? (beside(PENCIL, 0) ?? beside(-PENCIL, 0) ?? beside(0, PENCIL) ?? beside(0, -PENCIL) ?? onStep(layout, place, face, laid)) // prettier-ignore
+          : null) ??
+        (others.some((other) => [shank, ...slot].some((one) => clash(one, other))) ? 'meets another' : walled() ? 'no room' : null);
       if (trouble === null) {
         const room = shank.driven && rooms.length > 0 ? roomBehind(shank, around(shank.through)) : Infinity;
-        able.push({ shank, room });
+        able.push({ shank, room, slot });
         if (room >= (rooms[0] ?? 0) || (alike && room < rooms.at(-1)!)) break;
       } else usual ??= { shank, trouble };
     }
     // The nearest with room for the longest driver that any place has room for; what comes last must have some.
     // Where what comes later leaves no room anywhere, the place that it leaves most: what is there by then may leave all.
     const widest = able.reduce<(typeof able)[number] | null>((best, one) => (best && best.room >= one.room ? best : one), null); // prettier-ignore
-    const found = rooms.length === 0 ? able[0]?.shank : rooms.flatMap((room) => (room === 0 ? (widest ?? []) : (able.find((one) => one.room >= room) ?? [])))[0]?.shank; // prettier-ignore
+    const found = rooms.length === 0 ? able[0] : rooms.flatMap((room) => (room === 0 ? (widest ?? []) : (able.find((one) => one.room >= room) ?? [])))[0]; // prettier-ignore
     usual ??= able[0] ? { shank: able[0].shank, trouble: 'no room' } : null;
-    if (found) shanks.push(found);
-    else failed.push(usual!);
+    if (found) {
+      shanks.push(found.shank);
+      slots.push(...found.slot);
+    } else failed.push(usual!);
   }
   // What finds no place is left out where enough others hold the joint.
-  if (shanks.length > 0 && failed.length <= shanks.length) return { shanks, troubles: [] };
+  if (shanks.length > 0 && failed.length <= shanks.length) return { shanks, slots, troubles: [] };
   return {
     shanks: [...shanks, ...failed.map(({ shank }) => shank)],
+    slots,
     troubles: failed.map(({ trouble }) => trouble),
   };
 }

@@ -1,9 +1,9 @@
 import { inches, type Length } from '../length';
-import { rawSolidOf, type Axis, type Part, waysOf } from '../piece';
+import { rawSolidOf, solidOf, type Axis, type Part, waysOf } from '../piece';
 import { add, radians, raysIn, times, type Vec } from '../solid';
 import { POCKET_SCREWS, type PocketScrew } from '../stock';
 import { pocketShank } from './fasteners';
-import { isOnTop, place3, shifted, spaced, tellFrom, type Layout, type Lie, type Site } from './layout';
+import { isOnTop, place3, shifted, toMark, spaced, tellFrom, type Layout, type Lie, type Site } from './layout';
 import { onPlane } from './meeting';
 import { edgePositions, pocketScrew, railEndPositions, THICKEST_POCKET } from './pocket-screws';
 import { measured, type Laid } from './shank';
@@ -19,6 +19,10 @@ const surfaceBehind = (part: Part, from: Vec, direction: Vec): number => {
   const back = times(direction, -1);
   return Math.max(0, raysIn(rawSolidOf(part), from, back).find(([low, high]) => low < 10 && high > 0)?.[1] ?? 0);
 };
+
+/** Whether the wood that a hole begins in is there in the finished part: not where it is cut round or notched. */
+const isIn = (part: Part, at: Vec, direction: Vec): boolean =>
+  raysIn(solidOf(part), at, direction).some(([low, high]) => low < inches(1 / 16) && high > inches(1 / 4));
 
 /** Pockets: drilled at 15 degrees from a face, out through the middle of the jig's setting. */
 export function pockets(site: Site, fine: boolean): Layout | null {
@@ -46,10 +50,7 @@ export function pockets(site: Site, fine: boolean): Layout | null {
   const rail = joint.kind === 'rail end';
   const targets = rail
     ? railEndPositions(length, units).map((place) => (tell(0) === 0 ? low + place : high - place))
-    : shifted(
-        low,
-        isOnTop(joint.kind) ? spaced(length, inches(8), inches(9), units) : edgePositions(length, units, site.spacing),
-      );
+    : shifted(low, isOnTop(joint.kind) ? spaced(length, inches(8), inches(9), units) : edgePositions(length, units, site.spacing)).map((place) => toMark(place, units)); // prettier-ignore
   const ways = waysOf(drilled);
   const lieOf =
     (size: PocketScrew) =>
@@ -75,7 +76,9 @@ export function pockets(site: Site, fine: boolean): Layout | null {
         position: tell(place),
         driven: true,
       };
-      return { laid, first: drilled, second: into, meets: seat };
+      const mouth = add(from, times(direction, -laid.behind));
+      const aside = [POCKET_HOLE, -POCKET_HOLE].map((off) => add(mouth, times(ways[run], off)));
+      return { laid, first: drilled, second: into, meets: seat, whole: aside.every((point) => isIn(drilled, point, direction)) }; // prettier-ignore
     };
   // Thinner where it is lapped or cut away: the longest that stays inside.
   const stays = (size: PocketScrew): boolean => {

@@ -1,7 +1,9 @@
 import { inches, roundToTape, type Length } from '../length';
 import type { Method } from '../job';
+import { waysOf } from '../piece';
 import { add, times } from '../solid';
-import { depths, place3, shifted, spaced, tellFrom, times3, type Layout, type Lie, type Site } from './layout';
+import { sizeOf } from '../work';
+import { depths, place3, shifted, spaced, tellFrom, toMark, times3, type Layout, type Lie, type Site } from './layout';
 import { onPlane } from './meeting';
 import { boltFor, bradFor, BRADS, INSERTS, LAGS, SHORT_OF, woodScrew, type Fastener } from './fasteners';
 import { railEndPositions } from './pocket-screws';
@@ -9,13 +11,23 @@ import type { Laid } from './shank';
 
 type Chosen = { readonly fastener: Fastener; readonly sunk: Length; readonly bite: Length };
 
-/** Into a deep part the head goes down a counterbore until the tip bites this far. */
+/** Into a deep part the head goes down a counterbore until the tip bites this far; as far as a thin one is thick. */
 const DEEP_BITE = inches(1.25);
+/** What bites nearly as far with its head at the surface is not sunk. */
+const NEARLY = 0.75;
 
-/** The screw or bolt for so much wood on both sides, and how deep its head goes. */
-function straightFor(by: Method, deep: Length, beyond: Length, site: Site): Chosen {
-  const sunkTo = (length: Length, bite: Length, least: Length): Length =>
-    roundToTape(Math.min(Math.max(least, deep - inches(1 / 2)), Math.max(least, Math.round(deep + Math.min(bite, beyond - SHORT_OF) - length))), site.units); // prettier-ignore
+/**
+ * The screw or bolt for so much wood on both sides, and how deep its head goes.
+ *
+ * @param lean how deep it must lie at least, where it goes in at a slant.
+ */
+function straightFor(by: Method, deep: Length, beyond: Length, lean: Length, site: Site): Chosen {
+  const sunkTo = (length: Length, bite: Length, own: Length): Length => {
+    const least = Math.max(own, lean);
+    const wanted = Math.min(bite, beyond - SHORT_OF);
+    if (length - (deep - least) >= NEARLY * wanted) return roundToTape(least, site.units);
+    return roundToTape(Math.min(Math.max(least, deep - inches(1 / 2)), Math.max(least, Math.round(deep + wanted - length))), site.units); // prettier-ignore
+  };
   switch (by) {
     case 'brads': {
       const usual = bradFor(Math.min(deep, site.drilled.thickness, site.into.thickness));
@@ -24,7 +36,7 @@ function straightFor(by: Method, deep: Length, beyond: Length, site: Site): Chos
       return { fastener: BRADS.findLast(({ length }) => length <= most) ?? BRADS[0]!, sunk: 0, bite: inches(1 / 4) };
     }
     case 'bolts': {
-      return { fastener: boltFor(deep), sunk: 0, bite: inches(1) };
+      return { fastener: boltFor(deep, beyond), sunk: 0, bite: inches(1) };
     }
     case 'lag screws': {
       const least = Math.min(inches(3 / 8), Math.round(deep / 3));
@@ -39,10 +51,21 @@ function straightFor(by: Method, deep: Length, beyond: Length, site: Site): Chos
     default: {
       const plugged = by === 'plugged screws' ? Math.min(inches(3 / 8), Math.round(deep / 3)) : 0;
       const lapped = site.joint.kind === 'lap';
-      const fastener = lapped ? woodScrew(deep, beyond) : woodScrew(deep - plugged, beyond);
-      return { fastener, sunk: sunkTo(fastener.length, DEEP_BITE, plugged), bite: inches(1 / 4) };
+      const fastener = woodScrew(deep - (lapped ? 0 : Math.max(plugged, lean)), beyond);
+      return { fastener, sunk: sunkTo(fastener.length, Math.min(DEEP_BITE, deep), plugged), bite: inches(1 / 4) };
     }
   }
+}
+
+/** Flatter than this a countersink takes the head in. */
+const LEVEL = 0.2;
+
+/** How steep the surface is that a screw goes in at, about a place: rise over run, the steeper of two directions. */
+function slopeAt(deepAt: (off: Length, aside: Length) => number): number {
+  const step = inches(1 / 8);
+  const rises = [[step, 0], [0, step]].map(([off, aside]) => [deepAt(off!, aside!), deepAt(-off!, -aside!)] as const); // prettier-ignore
+  // At an edge there is nothing on one side: no slope.
+  return Math.max(0, ...rises.filter(([a, b]) => a > 0 && b > 0).map(([a, b]) => Math.abs(a - b) / (2 * step)).filter((rise) => rise < 3)); // prettier-ignore
 }
 
 /** Straight through one part into the other: screws, lags, bolts, inserts, brads. A rail's come through what it ends on. */
@@ -76,25 +99,33 @@ export function straight(by: Method, site: Site): Layout | null {
             : joint.kind === 'lap'
               ? [Math.round(length / 4), Math.round((3 * length) / 4)]
               : spaced(length, by === 'lag screws' || by === 'inserts' ? inches(12) : inches(8), inches(2.5), units);
+  // Along what is longer than a hand they stand at easy marks from its end.
+  const [size, up] = [sizeOf(drilled, run), run !== 0 && waysOf(drilled)[run][2] > 0.7];
+  const marked = (place: Length) => (up ? size - toMark(size - place, units) : toMark(place, units));
+  const rows = shifted(low, targets).map((place) => (length > inches(6) ? marked(place) : place));
   const across = (place: Length, face: 1 | -1): number => {
     const turn = Math.round((place - low) / inches(2)) % 2 === 0 ? 1 : -1;
     const off = zigzag && targets.length > 1 ? 0.2 * turn * face : face > 0 ? 0 : 0.25;
     // To a mark of the tape: it is marked from the side.
-    return near + roundToTape((far - near) * (0.5 + off), units);
+    return Math.max(near, Math.min(far, roundToTape(near + (far - near) * (0.5 + off), units)));
   };
-  const pointAt = (place: Length, face: 1 | -1) => onPlane(drilled, meeting, place3([[run, place], [wide, across(place, face)]])); // prettier-ignore
-  const middle = depths(first, second, pointAt(low + targets[0]!, 1), direction);
+  const pointAt = (place: Length, face: 1 | -1, aside: Length = 0) => onPlane(drilled, meeting, place3([[run, place], [wide, across(place, face) + aside]])); // prettier-ignore
+  const middle = depths(first, second, pointAt(rows[0]!, 1), direction);
   if (middle.deep <= 0 || middle.beyond <= 0) return null;
-  const chosen = straightFor(by === 'slotted screws' ? 'screws' : by, Math.round(middle.deep), Math.round(middle.beyond), site); // prettier-ignore
+  const choose = (lean: Length) => straightFor(by === 'slotted screws' ? 'screws' : by, Math.round(middle.deep), Math.round(middle.beyond), lean, site); // prettier-ignore
+  // Going in at a slant a head lies so deep that all of it is in the wood.
+  const slope = by === 'brads' ? 0 : slopeAt((off, aside) => depths(first, second, pointAt(rows[0]! + off, 1, aside), direction).deep); // prettier-ignore
+  const lean = slope < LEVEL ? 0 : roundToTape((choose(0).fastener.wide / 2) * slope, units);
+  const chosen = choose(lean);
   const { fastener } = chosen;
   // On a strip narrower than its head a screw finds no wood round it.
   if (by !== 'brads' && far - near < fastener.wide) return null;
   const through = by === 'bolts' && fastener.length >= middle.deep + middle.beyond;
-  const lie = (place: Length, face: 1 | -1): Lie => {
-    const point = pointAt(place, face);
+  const lie = (place: Length, face: 1 | -1, aside: Length = 0): Lie => {
+    const point = pointAt(place, face, aside);
     const { deep } = depths(first, second, point, direction);
     // Where the wood is thicker than where it was chosen for, the head goes down by as much; where thinner, less.
-    const sunk = deep > 0 ? Math.max(0, chosen.sunk + roundToTape(deep - middle.deep, units)) : chosen.sunk;
+    const sunk = deep > 0 ? Math.max(lean, chosen.sunk + roundToTape(deep - middle.deep, units)) : chosen.sunk;
     const reach = Math.max(0, (deep > 0 ? deep : middle.deep) - sunk);
     const laid: Laid = {
       from: add(point, times(direction, -reach)),
@@ -102,11 +133,11 @@ export function straight(by: Method, site: Site): Layout | null {
       length: through ? Math.round(reach + middle.beyond) : fastener.length,
       radius: fastener.shank / 2,
       behind: sunk,
-      hole: fastener.wide / 2,
+      hole: Math.max(fastener.wide, fastener.counterbore?.across ?? 0) / 2,
       position: tell(place),
       driven: by !== 'brads',
     };
     return { laid, first, second, meets: reach };
   };
-  return { fastener, jig: 0, run, targets: shifted(low, targets), tell, faces: [1, -1], lie, bite: chosen.bite, wary: by !== 'brads', leaves: through || by === 'bolts' ? null : 0 }; // prettier-ignore
+  return { fastener, jig: 0, run, targets: rows, tell, faces: [1, -1], lie, bite: chosen.bite, wary: by !== 'brads', leaves: through || by === 'bolts' ? null : by === 'inserts' ? SHORT_OF : 0 }; // prettier-ignore
 }

@@ -1,6 +1,6 @@
 import { PER_FOOT, PER_INCH, PER_MM, type Length, type Units } from './length';
 
-/** A length taken apart for the eye: whole units and a fraction of an inch. `over` is 0 where there is none. */
+/** A length taken apart for the eye: whole units and a fraction of an inch, or half a millimetre. `over` is 0 where there is none. */
 export type Reading = {
   readonly negative: boolean;
   readonly feet: number | null;
@@ -12,7 +12,7 @@ export type Reading = {
 };
 
 /**
- * Takes a length apart as read off a tape: inches to the nearest 1/64, or millimetres to the nearest whole one.
+ * Takes a length apart as read off a rule: inches to the nearest 1/64, or millimetres to the nearest half.
  *
  * @param feet write whole feet apart, as in 5 ft 6; off by default, since furniture is measured in inches.
  */
@@ -20,8 +20,16 @@ export function readLength(length: Length, units: Units, feet = false): Reading 
   const size = Math.abs(length);
   const negative = length < 0;
   if (units === 'mm') {
-    const whole = Math.round(size / PER_MM);
-    return { negative: negative && whole > 0, feet: null, whole, over: 0, under: 1, rounded: whole * PER_MM !== size };
+    const halves = Math.round((2 * size) / PER_MM);
+    const [whole, over] = [Math.floor(halves / 2), halves % 2];
+    return {
+      negative: negative && halves > 0,
+      feet: null,
+      whole,
+      over,
+      under: over > 0 ? 2 : 1,
+      rounded: halves * PER_MM !== 2 * size,
+    };
   }
   const marks = Math.round((size * 64) / PER_INCH);
   const rounded = marks * PER_INCH !== size * 64;
@@ -36,11 +44,14 @@ export function readLength(length: Length, units: Units, feet = false): Reading 
   return { negative: negative && marks > 0, feet: feetCount, whole: Math.floor(inchMarks / 64), over, under, rounded };
 }
 
-/** Plain text of a length: `34 1/2`, `876`; with `mark` also the unit: `34 1/2"`, `876 mm`. */
+/** Millimetres as they are written: the half as a decimal. */
+export const metric = (whole: number, over: number): string => `${whole}${over > 0 ? '.5' : ''}`;
+
+/** Plain text of a length: `34 1/2`, `876`, `9.5`; with `mark` also the unit: `34 1/2"`, `876 mm`. */
 export function printLength(length: Length, units: Units, mark = false): string {
   const { negative, whole, over, under } = readLength(length, units);
-  const fraction = over > 0 ? `${over}/${under}` : '';
-  const number = units === 'mm' || (fraction && whole > 0) ? `${whole} ${fraction}`.trim() : fraction || String(whole);
+  const fraction = over > 0 && units === 'in' ? `${over}/${under}` : '';
+  const number = units === 'mm' ? metric(whole, over) : fraction && whole > 0 ? `${whole} ${fraction}` : fraction || String(whole); // prettier-ignore
   const unit = mark ? (units === 'in' ? '"' : ' mm') : '';
   return `${negative ? '-' : ''}${number}${unit}`;
 }

@@ -75,6 +75,8 @@ export function roomOf(
 
 /** Touching less than this over a rail is no place for a fastener. */
 const LEAST_BEARING = inches(1) * inches(1 / 2);
+/** So far beside a rail's face the screw of a clip goes up. */
+const CLIP_REACH: Length = inches(1 / 2);
 
 /** How each bearer holds each part of the top it lies against. */
 function fixTop(
@@ -86,6 +88,8 @@ function fixTop(
 ): readonly Joint[] {
   const byTag = new Map(base.map((part) => [part.tag, part]));
   const joints: Joint[] = [];
+  const sides = base.flatMap((part) => [boxOf(part).min[1], boxOf(part).max[1]]);
+  const middle = (Math.min(...sides) + Math.max(...sides)) / 2;
   for (const { tag, by } of bearers) {
     const rail = byTag.get(tag)!;
     const kind: JointKind = !top.holdsScrews
@@ -102,9 +106,14 @@ function fixTop(
       .filter(({ area }) => area > 0)
       .sort((a, b) => b.area - a.area);
     const wide = touching.filter(({ area }) => area >= LEAST_BEARING);
-    const narrow = boxOf(rail).max[1] - boxOf(rail).min[1] < boxOf(rail).max[0] - boxOf(rail).min[0];
-    // A rail along the boards is fixed to the one it bears on most; one across them to all it crosses well.
-    const chosen = wide.length === 0 ? touching.slice(0, 1) : narrow ? wide.slice(0, 1) : wide;
+    const { min, max } = boxOf(rail);
+    const narrow = max[1] - min[1] < max[0] - min[0];
+    // A clip goes up beside the rail, on the side that is not seen.
+    const beside = kind === 'top clips' ? ((min[1] + max[1]) / 2 < middle ? max[1] + CLIP_REACH : min[1] - CLIP_REACH) : 0; // prettier-ignore
+    const inside = wide.find(({ part }) => boxOf(part).min[1] < beside && boxOf(part).max[1] > beside);
+    // A rail along the boards is fixed to one of those it bears on: for clips the inner, else the one it bears on most;
+    // one across them to all it crosses well.
+    const chosen = wide.length === 0 ? touching.slice(0, 1) : narrow ? [inside ?? wide[0]!] : wide;
     for (const { part } of chosen)
       joints.push({
         id: `${rail.id}>${part.tag}`,

@@ -1,4 +1,4 @@
-import type { Length } from '../length';
+import { inches, type Length } from '../length';
 import type { Change, Finding, Remedy } from '../job';
 import {
   add,
@@ -15,6 +15,7 @@ import {
   unit,
   degrees,
   planeAt,
+  volumeOf,
   type Outline,
   type Plane,
   type Vec,
@@ -245,7 +246,9 @@ export function holed(part: Part, centre: Vec, direction: Vec, radius: Length): 
     to: sizes[axis]! + 1,
     for: null,
   };
-  const touched = common(rawSolidOf(part), cutSolidOf(part, cut)).length > 0;
+  // A sliver off an edge is nothing to bore: the bit passes it by.
+  const least = Math.min(inches(1 / 16) * inches(1 / 4), (Math.PI * radius * radius) / 2) * sizes[axis]!;
+  const touched = volumeOf(common(rawSolidOf(part), cutSolidOf(part, cut))) > least;
   return touched ? { ...part, cuts: [...part.cuts, cut] } : part;
 }
 

@@ -1,12 +1,12 @@
 import { inches, type Length } from '../length';
 import type { Job, Shop } from '../job';
 import { solidOf, type Joint, type Part } from '../piece';
-import { blocks, circle, into as intoFrame, norm, sub, times, dot, outOfFrame, volumeOf, type Vec } from '../solid'; // prettier-ignore
+import { add, blocks, circle, into as intoFrame, norm, sub, times, dot, outOfFrame, volumeOf, type Vec } from '../solid'; // prettier-ignore
 import { woodOf } from '../stock';
 import type { Operation, OperationOf } from '../work';
 import { differs, keepInside, narrow, placed, pointed, slackOf, slantEnd, takeOut, trimTo, woodAlong, type Body, type Hole } from './body'; // prettier-ignore
 import type { Fault, FaultKind } from './fault';
-import { boreAt, hitsMetal, pocketAt, slotAt } from './holes';
+import { boreAt, hitsMetal, meetsHole, pocketAt, slotAt } from './holes';
 import { standsAsTold } from './standing';
 
 /** How long a fastener is, from what is written on its box. */
@@ -33,7 +33,11 @@ export type Bench = {
   /** What each part is one with by now. */
   readonly whole: Map<string, Set<string>>;
   readonly stands: Set<string>;
+  /** What each part was last put together with, fixed or not. */
+  readonly company: Map<string, ReadonlySet<string>>;
+  /** Joints with wet glue, and those of them that are pulled shut. */
   readonly glued: Set<string>;
+  readonly shut: Set<string>;
   readonly pegged: Set<string>;
   readonly blocked: Set<string>;
   readonly made: Set<string>;
@@ -56,7 +60,9 @@ export function newBench(
     bodies: new Map(bodies),
     whole: new Map(parts.map(({ id }) => [id, new Set([id])])),
     stands: new Set(),
+    company: new Map(),
     glued: new Set(),
+    shut: new Set(),
     pegged: new Set(),
     blocked: new Set(),
     made: new Set(),
@@ -168,9 +174,11 @@ function drill(bench: Bench, op: OperationOf<'bore'> | OperationOf<'pocket'> | O
         ? boreAt(body, part, spot, op.ways[at]!, op)
         : op.kind === 'pocket'
           ? pocketAt(body, part, spot, op.exits[spot.joint]!, op.jig)
-          : slotAt(body, part, spot, op);
+          : slotAt(body, part, spot, op.ways[at]!, op);
     if (typeof hole === 'string') return bench.fault(op, 'not told', hole);
     if (hitsMetal(body, hole.at, hole.direction, hole.deep ?? inches(1))) bench.fault(op, 'hits a screw', `${spot.tag}: the bit meets a screw`); // prettier-ignore
+    const met = meetsHole(body, hole.joint, hole.hollows);
+    if (met) bench.fault(op, 'meets a hole', `${spot.tag}: ${hole.joint} runs into the hole for ${met}`);
     body.holes.push(hole);
   });
 }
@@ -180,6 +188,17 @@ function pegLine(bench: Bench, joint: Joint): Vec | null {
   const part = bench.parts.get(joint.drilled)!;
   const hole = bodyOf(bench, joint.drilled).holes.find((one) => one.joint === joint.id);
   return hole ? times(toPiece(part, hole).direction, -1) : null;
+}
+
+/** Boards laid side by side as told, left ends or middles level: which does not lie where it belongs then. */
+function outOfRow(bench: Bench, op: OperationOf<'place'>): string | null {
+  const places = op.comes.flatMap(({ parts }) => parts).map((id) => {
+    const [part, body] = [bench.parts.get(id)!, bodyOf(bench, id)];
+    const along = op.row === 'ends' ? body.low : (body.low + body.high) / 2;
+    return { tag: part.tag, at: dot(part.frame.u, placed(part.frame, [along, 0, 0])) };
+  }); // prettier-ignore
+  const stray = places.find(({ at }) => Math.abs(at - places[0]!.at) > NEAR);
+  return stray ? `${stray.tag} does not lie level with ${places[0]!.tag}` : null;
 }
 
 function bring(bench: Bench, op: OperationOf<'place'>): void {
@@ -217,7 +236,12 @@ function bring(bench: Bench, op: OperationOf<'place'>): void {
     if (way !== null) lifted(bench, op, ids);
     for (const id of ids) here.add(id);
   });
-  for (const id of here) bench.stands.add(id);
+  for (const id of here) {
+    bench.stands.add(id);
+    bench.company.set(id, here);
+  }
+  const crooked = op.row === null ? null : outOfRow(bench, op);
+  if (crooked) bench.fault(op, 'not told', crooked);
   for (const mark of op.marks) {
     const why = standsAsTold(mark, bench.parts);
     if (why) bench.fault(op, 'not told', why);
@@ -237,12 +261,38 @@ function bring(bench: Bench, op: OperationOf<'place'>): void {
     }
 }
 
+/** No driver goes into less room than this. */
+const ROOM = inches(2);
+
+/** What stands right over the hole of a part, so that no driver gets at it; null where nothing does. */
+function covering(bench: Bench, through: string, { at, direction }: { readonly at: Vec; readonly direction: Vec }, room: number): string | null {
+  const back = times(direction, -1);
+  for (const id of bench.company.get(through) ?? []) {
+    const part = bench.parts.get(id)!;
+    if (id === through || part.role === 'drawer' || part.role === 'door') continue;
+    const own = woodAlong(bodyOf(bench, id), intoFrame(part.frame, at), intoFrame({ ...part.frame, at: [0, 0, 0] }, back)); // prettier-ignore
+    if (own.some(([low, high]) => high > inches(1 / 8) && low < room)) return part.tag;
+  }
+  return null;
+} // prettier-ignore
+
+/** Whether the hole for a nut lies across a bolt just before its tip, or the hole for an insert on its line. */
+function meetsSeat(seat: ReturnType<typeof toPiece>, { deep, for: what }: Hole, line: ReturnType<typeof toPiece>, tip: number): boolean {
+  if (what !== 'nuts') return norm(sub(seat.at, add(line.at, times(line.direction, dot(sub(seat.at, line.at), line.direction))))) < NEAR * 1.5; // prettier-ignore
+  const end = add(line.at, times(line.direction, tip - inches(1 / 2)));
+  const along = dot(sub(end, seat.at), seat.direction);
+  return along > 0 && along < (deep ?? 0) && norm(sub(end, add(seat.at, times(seat.direction, along)))) < inches(1 / 4);
+} // prettier-ignore
+
 /** Screws of a joint, one after the other: through what is bored, into what comes behind. */
 function driveJoint(bench: Bench, op: OperationOf<'drive'>, joint: Joint): void {
   const length = lengthWritten(op.size === '' ? '1/2' : op.size);
   const [a, b] = [bench.parts.get(joint.drilled)!, bench.parts.get(joint.into)!];
   const both = [a, b].map((part) => ({ part, body: bodyOf(bench, part.id) }));
-  const bored = both.flatMap(({ part, body }) => body.holes.filter((hole) => hole.joint === joint.id && hole.kind !== 'slot').map((hole) => ({ part, hole }))); // prettier-ignore
+  const own = both.flatMap(({ part, body }) => body.holes.filter((hole) => hole.joint === joint.id && hole.kind !== 'slot').map((hole) => ({ part, hole }))); // prettier-ignore
+  // What takes a nut or an insert is not what the bolt goes in by.
+  const isSeat = ({ hole }: (typeof own)[number]) => hole.for === 'nuts' || hole.for.startsWith('threaded inserts');
+  const [bored, seats] = [own.filter((one) => !isSeat(one)), own.filter(isSeat)];
   const nails = op.spots.filter(({ joint: id }) => id === joint.id);
   if (op.fastener === 'brad') {
     if (nails.length === 0) bench.fault(op, 'not told', `${joint.id}: where its brads go`);
@@ -256,8 +306,12 @@ function driveJoint(bench: Bench, op: OperationOf<'drive'>, joint: Joint): void 
       const line = toPiece(part, hole);
       const at = { at: intoFrame(other.frame, line.at), direction: intoFrame({ ...other.frame, at: [0, 0, 0] }, line.direction) }; // prettier-ignore
       const head = hole.sunk;
+      const over = covering(bench, part.id, line, op.fastener === 'bolt' ? 0 : ROOM);
+      if (over) bench.fault(op, 'no room', `${joint.id}: ${over} stands over its screws`);
       const stretch = woodAlong(bodyOf(bench, other.id), at.at, at.direction).filter(([, high]) => high > head).map(([low, high]) => [Math.max(low, head), high] as const); // prettier-ignore
       const tip = head + length;
+      const astray = seats.length > 0 && !seats.some(({ part: seat, hole: one }) => meetsSeat(toPiece(seat, one), one, line, tip)); // prettier-ignore
+      if ((op.fastener === 'insert' || op.nuts === 'in') && (seats.length === 0 || astray)) bench.fault(op, 'holes do not meet', `${joint.id}: a bolt does not meet its ${op.nuts === 'in' ? 'nut' : 'insert'}`); // prettier-ignore
       const bite = stretch.reduce((sum, [low, high]) => sum + Math.max(0, Math.min(tip, high) - low), 0);
       const least = inches(LEAST_BITE[op.fastener] ?? 1 / 4);
       if (bite < least - NEAR) bench.fault(op, 'bites too little', `${joint.id}: ${(bite / inches(1)).toFixed(2)} in of wood`); // prettier-ignore
@@ -287,17 +341,23 @@ function pushPegs(bench: Bench, op: OperationOf<'peg'>): void {
       const own = toPiece(a.part, hole);
       const mate = b.holes.find((other) => norm(sub(toPiece(b.part, other).at, own.at)) < NEAR * 1.5);
       if (!mate) bench.fault(op, 'holes do not meet', `${id}: no hole of ${b.part.tag} meets the one in ${a.part.tag}`);
+      else if (hole.kind === 'slot' && Math.abs(dot(lieOf(a.part, hole), lieOf(b.part, mate))) < 0.99) bench.fault(op, 'holes do not meet', `${id}: its slots lie across each other`); // prettier-ignore
       else if ((hole.deep ?? 0) + (mate.deep ?? 0) < length - NEAR) bench.fault(op, 'holes do not meet', `${id}: too shallow for what goes in`); // prettier-ignore
     }
     bench.pegged.add(id);
   }
   use(bench, op.fastener, op.size, op.count);
 }
+/** Which way the long side of a slot lies in the piece. */
+function lieOf(part: Part, { hollows: [first] }: Hole): Vec {
+  const way = sub(first!.to, first!.from);
+  return times(pointed(part.frame, way), 1 / Math.max(1, norm(way)));
+}
 type Side = { readonly part: Part; readonly holes: readonly Hole[] };
 
-/** Glue holds what has been brought together, once the clamps are off. */
+/** Glue holds what was brought together and pulled shut, once it has had its time. */
 function setGlue(bench: Bench): void {
-  for (const id of bench.glued) {
+  for (const id of bench.shut) {
     const { drilled, into: other } = bench.joints.get(id)!;
     if (!bench.stands.has(drilled) || !bench.stands.has(other)) continue;
     bench.made.add(id);
@@ -331,10 +391,14 @@ export function carryOut(bench: Bench, op: Operation): void {
     case 'glue':
       // What was glued before and never clamped has not taken.
       bench.glued.clear();
+      bench.shut.clear();
       for (const id of op.joints) bench.glued.add(id);
       use(bench, 'glue', '', 0);
       return;
     case 'clamp':
+      for (const id of bench.glued) bench.shut.add(id);
+      return;
+    case 'wait':
       return setGlue(bench);
     case 'peg':
       return pushPegs(bench, op);

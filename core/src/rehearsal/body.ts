@@ -15,7 +15,10 @@ export type Hole = {
   readonly deep: Length | null;
   readonly across: Length;
   readonly for: string;
+  /** All that it takes out: straight stretches, each so wide about its middle. */
+  readonly hollows: readonly Hollow[];
 };
+export type Hollow = { readonly from: Vec; readonly to: Vec; readonly radius: number };
 
 /** A part on the bench: what is left of its board by now, in its own directions, x from the left end as it will be. */
 export type Body = {

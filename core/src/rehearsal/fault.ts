@@ -13,6 +13,8 @@ export const FAULT_KINDS = {
   'bites too little': 'a screw that holds in too little wood',
   'comes out': 'a screw or hole that comes out on the far side',
   'hits a screw': 'a blade or bit that meets a screw',
+  'meets a hole': 'a bit that runs into the hole of another joint',
+  'no room': 'a screw that no driver gets at',
   'not told': 'a place that is not told, or told wrongly',
   'loose when turned': 'something loose when the work is turned over',
   'not held': 'something that nothing holds',

@@ -2,11 +2,13 @@ import { inches, type Length } from '../length';
 import type { Part } from '../piece';
 import { add, dot, norm, sub, times, type Vec } from '../solid';
 import type { OperationOf, PartSide, Spot } from '../work';
-import { woodAlong, type Body, type Hole } from './body';
+import { woodAlong, type Body, type Hole, type Hollow } from './body';
 
 /** A step bit runs so many degrees from the face; the collar leaves half of the jig's own screw beyond the end. */
 const SLOPE = (15 * Math.PI) / 180;
 const OWN_SCREW: readonly (readonly [stock: number, screw: number])[] = [[1 / 2, 1], [3 / 4, 1.25], [7 / 8, 1.5], [1.25, 2], [1.5, 2.5]]; // prettier-ignore
+/** How wide a step bit bores, behind the head and before it. */
+const [POCKET, PILOT] = [inches(3 / 8), inches(9 / 64)];
 const ownScrew = (jig: Length): Length => inches(OWN_SCREW.findLast(([stock]) => jig >= inches(stock))?.[1] ?? 1);
 
 const unitAlong = ({ axis, sign }: PartSide): Vec => ([0, 1, 2] as const).map((at) => (at === axis ? sign : 0)) as unknown as Vec; // prettier-ignore
@@ -29,7 +31,7 @@ export function pointAt(body: Body, part: Part, spot: Spot): Vec | null {
   if (spot.across !== null && fixed.size < 3) return null;
   // Slanted ends and hollowed sides lie behind the plane of their side: it is marked where the wood is.
   const inward = times(unitAlong(spot.side), -1);
-  const wood = woodAlong(body, add(point, times(inward, -40)), inward).find(([low, high]) => high > 60 && low < BEHIND);
+  const wood = woodAlong(body, add(point, times(inward, -40)), inward).find(([low, high]) => high > 60 && low < (spot.side.axis === 0 ? Math.max(BEHIND, 2 * part.width) : BEHIND)); // prettier-ignore
   return wood && wood[0] > 60 ? add(point, times(inward, wood[0] - 40)) : point;
 }
 const BEHIND: Length = inches(3);
@@ -47,7 +49,10 @@ export function boreAt(body: Body, part: Part, spot: Spot, way: Vec, op: Operati
   const deep = last.deep;
   if (deep !== null && deep >= wood[1] - 40 - 1)
     return `${spot.tag}: ${(deep / inches(1)).toFixed(2)} deep goes through`;
-  return { joint: spot.joint, at, direction, kind: 'bore', sunk: counterbore?.deep ?? 0, deep, across: last.bit.across, for: op.for }; // prettier-ignore
+  const end = deep ?? wood[1] - 40;
+  // Its end is flat or pointed, never rounder than the bit is wide.
+  const hollows = op.bits.map(({ bit, deep: own }) => ({ from: at, to: add(at, times(direction, Math.max(1, (own ?? end) - bit.across / 2))), radius: bit.across / 2 })); // prettier-ignore
+  return { joint: spot.joint, at, direction, kind: 'bore', sunk: counterbore?.deep ?? 0, deep, across: last.bit.across, for: op.for, hollows }; // prettier-ignore
 }
 
 /** A pocket as the jig drills it: 15 degrees out of a face, out of the end through the middle of the jig's setting. */
@@ -64,31 +69,57 @@ export function pocketAt(body: Body, part: Part, spot: Spot, exit: PartSide, jig
   const wood = woodAlong(body, point, times(out, -1)).find(([low, high]) => high > inches(1 / 2) && low < inches(8));
   if (!wood) return `${spot.tag}: the pocket finds no wood`;
   const leaves = add(point, times(out, -wood[0]));
-  const seat = ownScrew(jig) / 2;
-  return { joint: spot.joint, at: add(leaves, times(direction, -seat)), direction, kind: 'pocket', sunk: 0, deep: null, across: 0, for: 'pocket' }; // prettier-ignore
+  const at = add(leaves, times(direction, -ownScrew(jig) / 2));
+  // It opens where the line comes out of the face that the jig lies on.
+  const mouth = add(at, times(direction, -jig / 2 / Math.sin(SLOPE) + ownScrew(jig) / 2));
+  const hollows = [{ from: mouth, to: at, radius: POCKET / 2 }, { from: at, to: leaves, radius: PILOT / 2 }];
+  return { joint: spot.joint, at, direction, kind: 'pocket', sunk: 0, deep: null, across: 0, for: 'pocket', hollows };
 }
 
 /** A slot's middle, and the way into the wood. */
-export function slotAt(body: Body, part: Part, spot: Spot, op: OperationOf<'slot'>): Hole | string {
+export function slotAt(body: Body, part: Part, spot: Spot, way: Vec, op: OperationOf<'slot'>): Hole | string {
   const at = pointAt(body, part, spot);
   if (!at) return `${spot.tag}: a place is not told from two sides`;
-  const direction = times(unitAlong(spot.side), -1);
+  const direction = op.slant ? way : times(unitAlong(spot.side), -1);
   const wood = woodAlong(body, sub(at, times(direction, 40)), direction).find(([low, high]) => low < 200 && high > 60);
   if (!wood) return `${spot.tag}: there is no wood for a ${op.what}`;
   if (op.deep >= wood[1] - 40 - 1) return `${spot.tag}: the ${op.what} goes through`;
-  return { joint: spot.joint, at, direction, kind: 'slot', sunk: 0, deep: op.deep, across: op.thick, for: op.what };
+  // Its long side lies in the direction of the first measure.
+  const along: Vec = ([0, 1, 2] as const).map((axis) => (axis === spot.from.axis ? op.long / 2 - op.thick / 2 : 0)) as unknown as Vec; // prettier-ignore
+  const hollows = [op.thick / 2, op.deep - op.thick / 2].map((deep) => {
+    const middle = add(at, times(direction, deep));
+    return { from: sub(middle, along), to: add(middle, along), radius: op.thick / 2 };
+  });
+  return { joint: spot.joint, at, direction, kind: 'slot', sunk: 0, deep: op.deep, across: op.thick, for: op.what, hollows }; // prettier-ignore
+}
+
+/** How near a point comes to a straight stretch. */
+function distanceTo(point: Vec, from: Vec, to: Vec): number {
+  const way = sub(to, from);
+  const share = Math.min(1, Math.max(0, dot(sub(point, from), way) / Math.max(1, dot(way, way))));
+  return norm(sub(point, add(from, times(way, share))));
+}
+
+/** Points along a stretch, a sixteenth apart. */
+function pointsAlong({ from, to }: Pick<Hollow, 'from' | 'to'>): readonly Vec[] {
+  const steps = Math.max(1, Math.ceil(norm(sub(to, from)) / inches(1 / 16)));
+  return Array.from({ length: steps + 1 }, (_, at) => add(from, times(sub(to, from), at / steps)));
+}
+
+/** The joint of a hole that a stretch runs into, of others than its own; null where wood stays between them. */
+export function meetsHole(body: Body, joint: string, hollows: readonly Hollow[]): string | null {
+  const found = body.holes.find(
+    (other) =>
+      other.joint !== joint &&
+      other.hollows.some((one) =>
+        hollows.some((own) => pointsAlong(own).some((point) => distanceTo(point, one.from, one.to) < own.radius + one.radius)), // prettier-ignore
+      ),
+  );
+  return found?.joint ?? null;
 }
 
 /** Whether a hole runs into metal that is in the part already. */
 export function hitsMetal(body: Body, at: Vec, direction: Vec, length: number): boolean {
-  return body.metal.some(([from, to]) => {
-    const steps = 12;
-    for (let k = 0; k <= steps; k++) {
-      const point = add(at, times(direction, (length * k) / steps));
-      const way = sub(to, from);
-      const share = Math.min(1, Math.max(0, dot(sub(point, from), way) / Math.max(1, dot(way, way))));
-      if (norm(sub(point, add(from, times(way, share)))) < inches(1 / 16)) return true;
-    }
-    return false;
-  });
+  const points = pointsAlong({ from: at, to: add(at, times(direction, length)) });
+  return body.metal.some(([from, to]) => points.some((point) => distanceTo(point, from, to) < inches(1 / 16)));
 }

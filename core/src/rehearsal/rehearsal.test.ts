@@ -28,7 +28,7 @@ describe('every family with every top, random sizes, shops, finishes and ways to
         const plan = planOf(job);
         // What the margin says can not be made or bought is not held against the work order.
         if (plan.buying.unplaced.length > 0) return;
-        if (plan.pieces.some(({ fastenings }) => fastenings.some(({ troubles }) => troubles.length > 0))) return;
+        if (plan.pieces.some(({ fastenings, steps }) => fastenings.some(({ troubles }) => troubles.length > 0) || steps.some(({ noRoom }) => noRoom.length > 0))) return; // prettier-ignore
         expect(rehearse(plan, job).faults).toEqual([]);
       }),
       { numRuns: 3, seed: 14 + at, endOnFailure: true },
@@ -149,7 +149,7 @@ describe('plans broken on purpose are stopped, each with its reason', () => {
   test('14. a counterbore an inch too deep: the screw comes out on the far side', () => {
     const job = jobOf('x-frame');
     const whole = planOf(job);
-    const broken = edited(whole, 'bore', (one) => (one.bits.some(({ as, deep }) => as === 'counterbore' && deep! < inches(1 / 2)) ? { ...one, bits: one.bits.map((bit) => (bit.as === 'counterbore' ? { ...bit, deep: bit.deep! + inches(3 / 8) } : bit)) } : one)); // prettier-ignore
+    const broken = edited(whole, 'bore', (one) => (one.bits.some(({ as }) => as === 'counterbore') ? { ...one, bits: one.bits.map((bit) => (bit.as === 'counterbore' ? { ...bit, deep: bit.deep! + inches(1) } : bit)) } : one)); // prettier-ignore
     expect(kindsIn(broken, job)).toContain('comes out');
   });
 
@@ -220,6 +220,45 @@ describe('plans broken on purpose are stopped, each with its reason', () => {
 
   test('25. slots for clips that are never cut', () => {
     expect(kindsIn(without(plan, ({ kind }) => kind === 'slot'), table)).toContain('not bored'); // prettier-ignore
+  });
+});
+
+describe('what people do wrong where two things share one place', () => {
+  const kindsIn = (broken: Plan, job: Job): readonly FaultKind[] =>
+    rehearse(broken, job).faults.map(({ kind }) => kind);
+
+  test('26. a clip slot told so near to the end that it runs into a pocket', () => {
+    const job = jobOf('shelf-coffee');
+    const broken = edited(planOf(job), 'slot', (one) => ({ ...one, spots: one.spots.map((spot, at) => (at === 0 ? { ...spot, at: inches(1.375) } : spot)) })); // prettier-ignore
+    expect(kindsIn(broken, job)).toContain('meets a hole');
+  });
+
+  test('27. spacers of a top that are screwed on only once the base stands over their screws', () => {
+    const job = jobOf('extending');
+    const broken = changed(planOf(job), (all) => {
+      const drive = all.find(({ id }) => id.includes('drive.Z1>T1'))!;
+      const rest = all.filter((one) => one !== drive);
+      const on = rest.findIndex((one) => one.kind === 'place' && one.comes.some(({ tags }) => tags.includes('N1')) && one.comes.some(({ tags }) => tags.includes('T1'))); // prettier-ignore
+      return [...rest.slice(0, on + 1), drive, ...rest.slice(on + 1)];
+    });
+    expect(kindsIn(planOf(job), job)).toEqual([]);
+    expect(kindsIn(broken, job)).toContain('no room');
+  });
+
+  test('28. mortises whose long sides lie across each other', () => {
+    const job = jobOf('standing', { joins: { 'rail end': { by: 'loose tenon' } } });
+    const whole = planOf(job);
+    const broken = edited(whole, 'slot', (one) => (one.what === 'mortise' ? { ...one, spots: one.spots.map((spot, at) => (at === 0 ? { ...spot, from: spot.across!, at: spot.off, across: spot.from, off: spot.at } : spot)) } : one)); // prettier-ignore
+    expect(rehearse(whole, job).faults).toEqual([]);
+    expect(kindsIn(broken, job)).toContain('holes do not meet');
+  });
+
+  test('29. boards of a round top, which differ in length, told to lie with their left ends level', () => {
+    const job = jobOf('pedestal');
+    const broken = edited(planOf(job), 'place', (one) =>
+      one.row === 'middles' ? { ...one, row: 'ends' as const } : one,
+    );
+    expect(kindsIn(broken, job)).toContain('not told');
   });
 });
 

@@ -92,7 +92,9 @@ function tellOne(part: Part, cut: Cutout, teller: Teller): { readonly taken: Tak
       const size = sizeOf(part, axis);
       const back = at > size / 2 + AT;
       const from = told(back ? size - at : at, teller.units);
-      return { at: back ? size - from : from, says: say`${dim(from)} from the ${named(part, { axis, sign: back ? 1 : -1 }, teller).name}` }; // prettier-ignore
+      const { name } = named(part, { axis, sign: back ? 1 : -1 }, teller);
+      const says = from < 0 ? say`${dim(-from)} beyond the ${name}, on a scrap clamped against it` : say`${dim(from)} from the ${name}`; // prettier-ignore
+      return { at: back ? size - from : from, says };
     };
     const [x, y] = [place(a, (x1 + x2) / 2), place(b, y1)];
     return {

@@ -97,15 +97,19 @@ export type Does =
       /** Once the part has its neighbours: it is bored where it stands. */
       readonly slant: boolean;
     }
-  /** Slots for biscuits or clips, mortises for loose tenons: so long, so thick, so deep. */
-  | { readonly kind: 'slot'; readonly spots: readonly Spot[]; readonly what: string; readonly long: Length; readonly thick: Length; readonly deep: Length } // prettier-ignore
+  /** Slots for biscuits or clips, mortises for loose tenons: so long, so thick, so deep; slanted ends take them square to the end. */
+  | { readonly kind: 'slot'; readonly spots: readonly Spot[]; readonly ways: readonly Vec[]; readonly slant: boolean; readonly what: string; readonly long: Length; readonly thick: Length; readonly deep: Length } // prettier-ignore
   | { readonly kind: 'elongate'; readonly spots: readonly Spot[]; readonly long: Length }
-  | { readonly kind: 'arrange'; readonly what: string; readonly straightedge: Length }
+  | { readonly kind: 'arrange'; readonly what: string; readonly straightedge: Length; readonly unequal: boolean }
   | { readonly kind: 'dry'; readonly joints: readonly string[] }
-  | { readonly kind: 'place'; readonly comes: readonly Coming[]; readonly marks: readonly Standing[]; readonly fixed: boolean; readonly over: boolean; readonly says: Phrase | null } // prettier-ignore
+  /** `row`: boards side by side, which of them lies level with the other. */
+  | { readonly kind: 'place'; readonly comes: readonly Coming[]; readonly marks: readonly Standing[]; readonly row: 'ends' | 'middles' | null; readonly fixed: boolean; readonly over: boolean; readonly says: Phrase | null } // prettier-ignore
   | { readonly kind: 'glue'; readonly joints: readonly string[]; readonly count: number; readonly ends: boolean; readonly slow: boolean; readonly only: Phrase | null } // prettier-ignore
   | { readonly kind: 'peg'; readonly joints: readonly string[]; readonly fastener: HardwareKind; readonly size: string; readonly count: number } // prettier-ignore
-  | { readonly kind: 'clamp'; readonly count: number; readonly span: Length; readonly cauls: number; readonly wait: number; readonly screwed: boolean } // prettier-ignore
+  /** `holds`: what is driven then and holds it while the glue sets. */
+  | { readonly kind: 'clamp'; readonly count: number; readonly span: Length; readonly cauls: number; readonly holds: 'screws' | 'brads' | null } // prettier-ignore
+  /** Until the glue holds: nothing else is done to it. */
+  | { readonly kind: 'wait'; readonly wait: number; readonly clamped: boolean }
   | {
       readonly kind: 'drive';
       readonly joints: readonly string[];
@@ -119,6 +123,8 @@ export type Does =
       readonly sunk: readonly Length[];
       readonly bit: string;
       readonly washer: boolean;
+      /** Where the nuts of bolts go: outside, or in by the holes at the side; null where there are none. */
+      readonly nuts: 'in' | 'out' | null;
       readonly snug: boolean;
       readonly driver: string | null;
       readonly spots: readonly Spot[];
@@ -127,7 +133,7 @@ export type Does =
   | { readonly kind: 'block'; readonly joints: readonly string[]; readonly count: number; readonly thick: Length; readonly long: Length } // prettier-ignore
   | { readonly kind: 'hang'; readonly joints: readonly string[]; readonly fastener: HardwareKind | null; readonly size: string; readonly count: number; readonly says: Phrase } // prettier-ignore
   | { readonly kind: 'fit hardware'; readonly fastener: HardwareKind; readonly size: string; readonly count: number; readonly says: Phrase } // prettier-ignore
-  | { readonly kind: 'spacers'; readonly thickness: Length; readonly count: number }
+  | { readonly kind: 'spacers'; readonly thickness: Length; readonly count: number; readonly under: readonly string[] }
   | { readonly kind: 'slide'; readonly name: string; readonly travel: Length }
   | { readonly kind: 'square'; readonly reads: readonly [Length, Length] }
   | { readonly kind: 'turn'; readonly about: 'over' | 'upright'; readonly says: Phrase }

@@ -10,9 +10,9 @@ export type Named = PartSide & { readonly name: string };
 /** What is told of a piece is told in these units, with inside and outside seen from its middle. */
 export type Teller = { readonly units: Units; readonly middle: Vec };
 
-/** What a tape shows: 1/64 in or a millimetre. What is printed is what is meant, to the last digit. */
+/** What a rule shows: 1/64 in or half a millimetre. What is printed is what is meant, to the last digit. */
 export const told = (length: number, units: Units): Length => {
-  const step = units === 'in' ? PER_INCH / 64 : PER_MM;
+  const step = units === 'in' ? PER_INCH / 64 : PER_MM / 2;
   return Math.round(length / step) * step;
 };
 
@@ -71,13 +71,18 @@ export type Spot = {
 /** How a part measures while it is worked on: still so much too long at each end. */
 export type Worked = { readonly part: Part; readonly over: Length };
 
-/** The side along a direction that places are measured from: the nearer to their middle; the top of what stands. */
+/**
+ * The side along a direction that places are measured from: the one that all are nearer to, else the same for all parts;
+ * the top of what stands; of a slanted end the long point.
+ */
 function reference({ part, over }: Worked, run: Axis, places: readonly number[], teller: Teller): Named {
   const size = sizeOf(part, run) + (run === 0 ? 2 * over : 0);
-  const mean = places.reduce((sum, place) => sum + place, 0) / Math.max(1, places.length);
   const up = waysOf(part)[run][2];
-  const sign = run !== 0 && Math.abs(up) >= UPRIGHT ? (up > 0 ? 1 : -1) : mean > size / 2 + PER_INCH / 64 ? 1 : -1;
-  return named(part, { axis: run, sign }, teller);
+  const far = Math.min(...places) > size / 2 + PER_INCH / 64;
+  const sign = run !== 0 && Math.abs(up) >= UPRIGHT ? (up > 0 ? 1 : -1) : far ? 1 : -1;
+  const side = named(part, { axis: run, sign }, teller);
+  const { mitre, bevel } = run === 0 ? part.ends[sign < 0 ? 'left' : 'right'] : { mitre: 0, bevel: 0 };
+  return mitre === 0 && bevel === 0 ? side : { ...side, name: `long point of the ${side.name}` };
 }
 
 /**
@@ -128,7 +133,17 @@ export function sideAt(part: Part, at: Vec, direction: Vec): PartSide {
     ([-1, 1] as const).map((sign) => ({ axis, sign, off: Math.abs(local[axis] - (sign < 0 ? 0 : sizeOf(part, axis))), lean: -sign * dot(ways[axis], direction) })), // prettier-ignore
   );
   const on = sides.filter(({ off, lean }) => off <= ON && lean > 0.1).sort((a, b) => b.lean - a.lean)[0];
-  return on ? { axis: on.axis, sign: on.sign } : sideAgainst(part, direction);
+  return on ? { axis: on.axis, sign: on.sign } : (slantedAt(part, local[0], dot(ways[0], direction)) ?? sideAgainst(part, direction)); // prettier-ignore
+}
+
+/** The slanted end that a hole begins in, which lies behind the plane of that end; null where it begins in none. */
+function slantedAt(part: Part, along: number, lean: number): PartSide | null {
+  const sign = lean > 0 ? -1 : 1;
+  const { mitre, bevel } = part.ends[sign < 0 ? 'left' : 'right'];
+  const tan = (degrees: number) => Math.abs(Math.tan((degrees * Math.PI) / 180));
+  const back = part.width * tan(mitre) + part.thickness * tan(bevel);
+  const from = sign < 0 ? along : part.length - along;
+  return Math.abs(lean) > 0.3 && back > ON && from < back + ON ? { axis: 0, sign } : null;
 }
 
 /** Of a part's sides the one that a direction comes in by. */

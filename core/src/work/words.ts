@@ -70,52 +70,56 @@ function bore({ spots, bits, countersunk, for: what, slant }: OperationOf<'bore'
 
 /** A body by what it is made of: a part alone by its tag, more by the first and what is joined to it. */
 const bodyName = (tags: readonly string[]): Phrase =>
-  tags.length === 1 ? tagList(tags) : tags.length <= 4 ? say`${tagList(tags)}, joined` : say`what is joined to ${tagList(tags.slice(0, 1))}`; // prettier-ignore
+  tags.length === 1 ? tagList(tags) : tags.length <= 4 ? say`${tagList(tags.slice(0, 1))} (with ${tagList(tags.slice(1))})` : say`all that is joined to ${tagList(tags.slice(0, 1))}`; // prettier-ignore
 
 function place(operation: OperationOf<'place'>): Phrase {
-  const { comes, marks, fixed, says } = operation;
+  const { comes, marks, row, fixed, says } = operation;
   const moving = comes.filter(({ way }) => way !== null);
   const lying = comes.filter(({ way }) => way === null);
+  // In the order in which they come; parts alone that follow each other in one list.
   const names = (of: typeof comes): Phrase => {
-    const alone = of.filter(({ tags }) => tags.length === 1).flatMap(({ tags }) => tags);
-    const bodies = of.filter(({ tags }) => tags.length > 1).map(({ tags }) => bodyName(tags));
-    return listOf([...bodies, ...(alone.length > 0 ? [tagList(alone)] : [])]);
+    const runs: (typeof comes)[number][][] = [];
+    for (const one of of)
+      if (one.tags.length === 1 && runs.at(-1)?.[0]?.tags.length === 1) runs.at(-1)!.push(one);
+      else runs.push([one]);
+    return listOf(runs.map((run) => (run.length === 1 ? bodyName(run[0]!.tags) : tagList(run.flatMap(({ tags }) => tags))))); // prettier-ignore
   };
   const where = standingsOf(marks);
+  const level = row === 'ends' ? say` Left ends level.` : row === 'middles' ? say` They differ in length: mark the middle of each, all middles on one line.` : say``;
   const first = lying.length > 0 ? say`Lay ${names(lying)} ready. ` : say``;
   const what = moving.length === 0 ? say`` : fixed ? say`Put ${names(moving)} in place` : say`Lay ${names(moving)} on, not fixed`; // prettier-ignore
   const close = moving.length === 0 ? say`` : say`${where ? say`: ${where}` : ''}.`;
-  return say`${first}${what}${close}${says ? say` ${says}` : ''}${people(operation)}`;
+  return say`${first}${what}${close}${level}${says ? say` ${says}` : ''}`;
 }
 
 function glue({ count, ends, slow, only }: OperationOf<'glue'>): Phrase {
-  return say`Glue the ${count === 1 ? 'joint' : say`${strong(count)} joints`}${only ? say`, ${only}` : ''}.${ends ? ' End grain drinks: glue it, wait a minute, glue it again.' : ''}${slow ? say` They all close at once: take a glue that stays open 10 minutes, and a second pair of hands.` : ''} Wipe squeeze-out now: stain will not take over glue.`;
+  return say`Glue ${only ?? (count === 1 ? 'the joint' : say`the ${strong(count)} joints`)}.${ends ? ' End grain drinks: glue it, wait a minute, glue it again.' : ''}${slow ? say` They all close at once: take a glue that stays open 10 minutes, and a second pair of hands.` : ''} Wipe squeeze-out now: stain will not take over glue.`;
 }
 
-function clamp({ count, span, cauls, wait, screwed }: OperationOf<'clamp'>): Phrase {
-  const flat = cauls > 0 ? say`, ${strong(cauls)} cauls across to keep it flat` : say``;
-  const long = wait > 0 ? say` Leave it ${strong(wait)} min.` : say``;
+function clamp({ count, span, cauls, holds }: OperationOf<'clamp'>): Phrase {
+  const flat = cauls > 0 ? say`, alternately above and below, ${strong(cauls)} cauls across to keep it flat` : say``;
   if (count === 0)
-    return screwed
-      ? say`The screws hold it while the glue sets${flat}.${long}`
-      : say`No clamp of yours opens ${dim(span)}: pull it shut with a strap round it all, or with wedges against stops on the bench${flat}.${long}`;
-  return say`Clamp with ${strong(count)} over ${dim(span)}, alternately above and below${flat}.${long}`;
+    return holds
+      ? say`${holds === 'brads' ? 'The brads hold it while the glue sets' : 'The screws pull it shut'}${flat}.`
+      : say`No clamp of yours opens ${dim(span)}: pull it shut with a strap round it all, or with wedges against stops on the bench${flat}.`;
+  return say`Clamp with ${strong(count)} over ${dim(span)}${flat}${holds ? say` until the ${holds} are in` : ''}.`;
 }
 
 function drive(operation: OperationOf<'drive'>): Phrase {
-  const { tags, fastener, size, count, into, pilot, sunk, washer, snug, driver, spots } = operation;
+  const { tags, fastener, size, count, into, pilot, sunk, washer, nuts, snug, driver, spots } = operation;
   const name = short(fastener, size);
   const ends = tagList(sortedTags(into));
   const hole = !pilot
     ? say``
     : fastener === 'clip'
       ? say`Set the clips in their slots; bore ${strong(pilot.bit.name)}, ${dim(pilot.deep)} deep at the hole of each into ${ends}. `
-      : say`Through the holes bore ${strong(pilot.bit.name)}, ${dim(pilot.deep)} on into ${ends}. `;
+      : say`Through the holes bore ${strong(pilot.bit.name)}, ${nuts === 'out' ? say`on through ${ends}` : say`${dim(pilot.deep)} deep into ${ends}`}. `;
   const depths = [...new Set(sunk)].filter((one) => one > 0).sort((a, b) => a - b);
   const heads = depths.length > 0 ? say`, heads ${listOf(depths.map((one) => dim(one)))} below the surface` : say``;
-  const drives = fastener === 'bolt' ? 'Bolt with' : 'Drive';
+  const drives = fastener === 'bolt' ? 'Bolt with' : fastener === 'insert' ? 'Turn in the bolts of' : 'Drive';
+  const nut = nuts === 'in' ? ', washer and nut pushed in by the holes at the side' : nuts === 'out' ? ', washer and nut outside' : ''; // prettier-ignore
   const nails = fastener === 'brad' && spots.length > 0 ? say`: ${placesOf(spots)}` : say``;
-  return say`${hole}${drives} ${strong(count)} ${name}${washer ? ', each with its washer' : ''}, ${tagList(sortedTags(tags))} to ${ends}${heads}${snug ? ', snug, not tight, so that the top can move' : ''}${driver ? say`; there is little room: take the ${strong(driver)}` : ''}${nails}.`;
+  return say`${hole}${drives} ${strong(count)} ${name}${washer ? ', each with a washer under its head' : ''}${nut}, ${tagList(sortedTags(tags))} to ${ends}${heads}${snug ? ', snug, not tight, so that the top can move' : ''}${driver ? say`; there is little room: take the ${strong(driver)}` : ''}${nails}.`;
 }
 
 function coat({ product, nth, of, between, hours, use, wipe }: OperationOf<'coat'>): Phrase {
@@ -125,8 +129,10 @@ function coat({ product, nth, of, between, hours, use, wipe }: OperationOf<'coat
   return say`${which}${first}${wipe ? '; wipe off what is still wet after 10 minutes' : ''}, the underside first.${dry}${nth === of && use > 0 ? say` Light use after ${strong(use)} hours.` : ''} The label comes first.`;
 }
 
-/** The sentence of an operation. The only place where one is written. */
-export function wordsOf(operation: Operation): Phrase {
+/** The sentence of an operation, and how many people lift. The only place where one is written. */
+export const wordsOf = (operation: Operation): Phrase => say`${sentenceOf(operation)}${people(operation)}`;
+
+function sentenceOf(operation: Operation): Phrase {
   const { tags } = operation;
   switch (operation.kind) {
     case 'plane':
@@ -138,7 +144,7 @@ export function wordsOf(operation: Operation): Phrase {
     case 'trim':
       return trim(operation);
     case 'fit':
-      return say`${tagList(tags)}: measure ${operation.measure}; the plan says ${dim(operation.planned)}. Cut it to what you measure.`;
+      return say`${tagList(tags)}: measure ${operation.measure}${tags.length > 1 ? ', for each' : ''}; the plan says ${dim(operation.planned)}. Cut ${tags.length > 1 ? 'each' : 'it'} to what you measure.`;
     case 'mitre':
       return mitre(operation);
     case 'outline':
@@ -150,11 +156,11 @@ export function wordsOf(operation: Operation): Phrase {
     case 'bore':
       return bore(operation);
     case 'slot':
-      return say`Cut ${strong(counted(operation.spots.length, operation.what, several(operation.what)))}, ${dim(operation.long)} long, ${dim(operation.thick)} wide, ${dim(operation.deep)} deep, their middles: ${placesOf(operation.spots)}.`;
+      return say`Cut ${strong(counted(operation.spots.length, operation.what, several(operation.what)))}, ${dim(operation.long)} long, ${dim(operation.thick)} wide, ${dim(operation.deep)} deep${operation.what === 'mortise' ? ', the long way in the direction of the first measure' : ''}${operation.slant ? ', square to the slanted end' : ''}, their middles: ${placesOf(operation.spots)}.`;
     case 'elongate':
       return say`Draw each hole of ${tagList(tags)} out to a slot ${dim(operation.long)} long across the grain of the top.`;
     case 'arrange':
-      return say`Lay ${tagList(tags)} side by side in the order that looks best, the ${operation.what}'s best faces down; sight the joints with a straightedge ${about(operation.straightedge)} long. Draw one large triangle across all on the side that is up: it tells place and direction from now on. A joint that two fingers can close will clamp shut; rip the edge again if not.`;
+      return say`Lay ${tagList(tags)} side by side in the order that looks best${operation.unequal ? ', only those of one length changing places' : ''}, the ${operation.what}'s best faces down; sight the joints with a straightedge ${about(operation.straightedge)} long. Draw one large triangle across all on the side that is up: it tells place and direction from now on. A joint that two fingers can close will clamp shut; rip the edge again if not.`;
     case 'dry':
       return say`Put it together dry first, clamps and all. See that it closes without force; mark what meets what; take it apart.`;
     case 'place':
@@ -165,6 +171,8 @@ export function wordsOf(operation: Operation): Phrase {
       return say`Glue ${strong(operation.count)} ${short(operation.fastener, operation.size)} into ${tagList(tags)}, half of each, then the holes that they go into.`;
     case 'clamp':
       return clamp(operation);
+    case 'wait':
+      return say`Leave it ${strong(operation.wait)} min${operation.clamped ? ' in the clamps' : ' before it is moved'}.`;
     case 'drive':
       return drive(operation);
     case 'plug':
@@ -174,13 +182,12 @@ export function wordsOf(operation: Operation): Phrase {
     case 'hang':
     case 'fit hardware':
     case 'heed':
-      return operation.says;
     case 'turn':
-      return say`${operation.says}${people(operation)}`;
+      return operation.says;
     case 'spacers':
-      return say`Lay ${strong(counted(operation.count, 'spacer'))} ${dim(operation.thickness)} thick under what is set back.`;
+      return say`Lay ${strong(counted(operation.count, 'spacer'))} ${dim(operation.thickness)} thick under ${tagList(operation.under)}.`;
     case 'slide':
-      return say`Slide the ${operation.name} in and out over all of its ${dim(operation.travel)} now, before anything closes over it.`;
+      return say`Slide ${operation.name} in and out over all of its ${dim(operation.travel)} now, before anything closes over it.`;
     case 'square':
       return operation.reads[0] === operation.reads[1]
         ? say`Measure both diagonals: ${about(operation.reads[0])} each. Alike but another number: the sides are not as planned. Unlike: push the long corner.`

@@ -1,4 +1,4 @@
-import { readLength, roundToTape, type Length } from '@sill/core';
+import { metric, readLength, roundToTape, type Length } from '@sill/core';
 import { useUnits } from '../state/hooks';
 
 type Props = {
@@ -13,10 +13,12 @@ type Props = {
 export function useReading({ of, about = false, mark = false }: Props) {
   const units = useUnits();
   const { negative, whole, over, under } = readLength(about ? roundToTape(of, units) : of, units);
+  const sign = `${about ? 'about ' : ''}${negative ? '−' : ''}`;
+  if (units === 'mm') return { before: `${sign}${metric(whole, over)}`, fraction: '', after: ' mm' };
   return {
-    before: `${about ? 'about ' : ''}${negative ? '−' : ''}${whole > 0 || over === 0 ? whole : ''}${whole > 0 && over > 0 ? ' ' : ''}`,
+    before: `${sign}${whole > 0 || over === 0 ? whole : ''}${whole > 0 && over > 0 ? ' ' : ''}`,
     fraction: over > 0 ? `${over}/${under}` : '',
-    after: units === 'mm' ? ' mm' : mark ? '″' : '',
+    after: mark ? '″' : '',
   };
 }
 

@@ -1,5 +1,5 @@
 import { inches } from '../../length';
-import { bothHalves, bought, pegging, taken, tellSites, work } from '../making';
+import { bothHalves, bought, pegging, slotting } from '../making';
 import type { WayToJoin } from '../method';
 import { pegs } from '../pegs';
 import { sideGrain } from '../strength';
@@ -24,12 +24,10 @@ export const biscuits: WayToJoin = {
   strength: (item) => item.shanks.length * 90 + sideGrain(item),
   prepares: (joints, bench) => {
     const halves = bothHalves(joints);
-    const sites = taken(halves.flatMap((half) => half.sites), bench); // prettier-ignore
-    if (sites.length === 0) return [];
-    const { spots } = tellSites(sites, bench);
+    if (halves.length === 0) return [];
     const { wide, shank } = halves[0]!.item.fastener!;
-    const does = { kind: 'slot' as const, spots, what: 'biscuit slot', long: wide, thick: shank, deep: SLOT_DEEP };
-    return [work(does, joints, sites.map(({ part }) => part), bench, 0.5 * spots.length, 'biscuit joiner')]; // prettier-ignore
+    const shape = { what: 'biscuit slot', long: wide, thick: shank, deep: SLOT_DEEP };
+    return slotting(halves.flatMap(({ sites }) => sites), shape, joints, bench, { minutes: 0.5, tool: 'biscuit joiner' }); // prettier-ignore
   },
   makes: pegging,
 };

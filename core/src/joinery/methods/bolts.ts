@@ -1,7 +1,46 @@
-import { bought, clearanceHoles, driving } from '../making';
+import { inches, type Length } from '../../length';
+import { waysOf, type Axis, type Part } from '../../piece';
+import { add, dot, into as intoFrame, sub, times, type Vec } from '../../solid';
+import { sizeOf, together } from '../../work';
+import type { Fastening } from '../fasten';
+import { NUT_HOLE } from '../fasteners';
+import { boring, bought, clearanceHoles, driving, endOf, throughOf, type Site3 } from '../making';
 import type { WayToJoin } from '../method';
+import { tipOf, type Shank } from '../shank';
 import { straight } from '../straight';
 import { lagPounds } from '../strength';
+
+/** The nut's hole stands so far back from the tip, and goes so far past the bolt. */
+const BACK: Length = inches(1 / 2);
+const PAST: Length = inches(1 / 2);
+
+/** A bolt that ends inside a part: its nut is let in there from the side. One that goes through has it outside. */
+const isLetIn = (item: Fastening, shank: Shank): boolean => shank.length >= item.fastener!.length;
+
+/** From which side the nut comes in: of those beside the bolt the one that looks at the middle of the piece. */
+function nutSide(part: Part, direction: Vec, middle: Vec): { readonly axis: Axis; readonly sign: 1 | -1 } {
+  const ways = waysOf(part);
+  const own = add(part.frame.at, ways.reduce<Vec>((sum, way, axis) => add(sum, times(way, sizeOf(part, axis as Axis) / 2)), [0, 0, 0])); // prettier-ignore
+  const sides = ([0, 1, 2] as const)
+    .filter((axis) => Math.abs(dot(ways[axis], direction)) < 0.7)
+    .flatMap((axis) => ([1, -1] as const).map((sign) => ({ axis, sign, leans: sign * dot(ways[axis], sub(middle, own)) }))); // prettier-ignore
+  return sides.reduce((best, next) => (next.leans > best.leans + 1 ? next : best));
+}
+
+/** Holes from the side for the nuts of bolts that end inside a part, by how deep they go. */
+function nutHoles(joints: readonly Fastening[], middle: Vec): readonly { readonly site: Site3; readonly item: Fastening; readonly deep: Length }[] {
+  return joints.flatMap((item) =>
+    item.shanks.filter((shank) => isLetIn(item, shank)).map((shank) => {
+      const part = endOf(item, shank);
+      const { axis, sign } = nutSide(part, shank.direction, middle);
+      const at = add(tipOf(shank), times(shank.direction, -BACK));
+      const local = intoFrame(part.frame, at);
+      const off = sign < 0 ? local[axis] : sizeOf(part, axis) - local[axis];
+      const out = times(waysOf(part)[axis], sign);
+      return { item, deep: Math.round(off + PAST), site: { part, other: throughOf(item, shank), at: add(at, times(out, off)), direction: times(out, -1), joint: item.joint.id } }; // prettier-ignore
+    }),
+  );
+} // prettier-ignore
 
 export const bolts: WayToJoin = {
   name: 'Bolts through',
@@ -19,6 +58,16 @@ export const bolts: WayToJoin = {
   lays: (site) => straight('bolts', site),
   buys: bought,
   strength: lagPounds,
-  prepares: (joints, bench) => clearanceHoles(joints, bench, 'bolts'),
-  makes: (joints, bench) => driving(joints, bench, { washer: true, minutes: 2 }),
+  prepares: (joints, bench) => [
+    ...clearanceHoles(joints, bench, 'bolts'),
+    ...together(nutHoles(joints, bench.middle), ({ deep }) => String(deep)).flatMap(
+      (alike) =>
+      boring(alike.map(({ site }) => site), [{ bit: NUT_HOLE, deep: alike[0]!.deep, as: 'hole' }], 'nuts', alike.map(({ item }) => item), bench, { minutes: 2, name: `nut-${alike[0]!.deep}` }), // prettier-ignore
+    ),
+  ],
+  makes: (joints, bench) =>
+    together(joints, (item) => (item.shanks.some((shank) => isLetIn(item, shank)) ? 'in' : 'out')).flatMap((alike) => {
+      const nuts = alike[0]!.shanks.some((shank) => isLetIn(alike[0]!, shank)) ? 'in' : 'out';
+      return driving(alike, bench, { washer: true, nuts, minutes: 2 });
+    }),
 };

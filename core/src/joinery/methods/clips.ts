@@ -1,15 +1,11 @@
-import { inches } from '../../length';
 import { waysOf, type Part } from '../../piece';
 import { add, dot, sub, times, type Vec } from '../../solid';
 import { sizeOf } from '../../work';
-import { CLIP_OFF, CLIP_SLOT, clips as laid } from '../clips';
+import { CLIP_OFF, clips as laid, SLOT, SLOT_MIDDLE } from '../clips';
 import type { Fastening } from '../fasten';
-import { driving, taken, tellSites, work, type Site3 } from '../making';
+import { driving, slotting, type Site3 } from '../making';
 import type { WayToJoin } from '../method';
 import { bitesOf, screwPounds } from '../strength';
-
-/** The slot that a clip's tongue slides in: as long as the clip is wide and room to move, a saw's or a cutter's width, so deep. */
-const SLOT = { long: inches(1.25), thick: inches(1 / 8), deep: inches(3 / 8) } as const;
 
 /** The two far corners of a part's box in its own directions. */
 function ends(part: Part) {
@@ -35,7 +31,7 @@ function slotsOf(item: Fastening): readonly Site3[] {
     const flat = ([0, 1, 2] as const).filter((axis) => Math.abs(dot(ways[axis], direction)) < 0.7);
     const across = flat.reduce((best, axis) => (Math.abs(overhang(rail, axis, from)) > Math.abs(overhang(rail, best, from)) ? axis : best)); // prettier-ignore
     const into = times(ways[across], Math.sign(dot(ways[across], middle)) || 1);
-    const at = add(add(from, times(into, CLIP_OFF)), times(direction, -(CLIP_SLOT + SLOT.thick / 2)));
+    const at = add(add(from, times(into, CLIP_OFF)), times(direction, -SLOT_MIDDLE));
     return { part: rail, other: item.into, at, direction: into, joint: item.joint.id };
   });
 }
@@ -57,11 +53,8 @@ export const clips: WayToJoin = {
   buys: ({ shanks }) => (shanks.length > 0 ? [{ kind: 'clip', size: '', count: shanks.length }] : []),
   strength: (item) => screwPounds(item.into, item.fastener?.shank ?? 0, bitesOf(item)),
   prepares: (joints, bench) => {
-    const sites = taken(joints.flatMap(slotsOf), bench); // prettier-ignore
-    if (sites.length === 0) return [];
-    const { spots } = tellSites(sites, bench);
     const tool = (['router', 'biscuit joiner', 'table saw'] as const).find((one) => bench.tools.includes(one)) ?? 'drill'; // prettier-ignore
-    return [work({ kind: 'slot', spots, what: 'clip slot', ...SLOT }, joints, sites.map(({ part }) => part), bench, spots.length, tool)]; // prettier-ignore
+    return slotting(joints.flatMap(slotsOf), { what: 'clip slot', ...SLOT }, joints, bench, { minutes: 1, tool });
   },
   makes: (joints, bench) => driving(joints, bench, { snug: joints.some(({ moves }) => moves) }),
 };

@@ -1,6 +1,20 @@
-import { bought, clearanceHoles, driving } from '../making';
+import { told, together } from '../../work';
+import type { Fastening } from '../fasten';
+import { isDense } from '../fasten';
+import { boring, bought, clearanceHoles, driving, endOf, throughOf } from '../making';
 import type { WayToJoin } from '../method';
 import { straight } from '../straight';
+import { add, times } from '../../solid';
+
+/** Holes in what the bolts go into, for the inserts that take them. */
+const insertHoles = (joints: readonly Fastening[]) =>
+  joints.flatMap((item) =>
+    item.shanks.map((shank) => {
+      const deep = Math.round(shank.bite);
+      const at = add(shank.from, times(shank.direction, shank.length - deep));
+      return { item, deep, site: { part: endOf(item, shank), other: throughOf(item, shank), at, direction: shank.direction, joint: item.joint.id } }; // prettier-ignore
+    }),
+  );
 
 export const inserts: WayToJoin = {
   name: 'Threaded insert and bolt',
@@ -18,6 +32,13 @@ export const inserts: WayToJoin = {
   lays: (site) => straight('inserts', site),
   buys: bought,
   strength: ({ shanks }) => 250 * shanks.length,
-  prepares: (joints, bench) => clearanceHoles(joints, bench, 'bolts of inserts'),
-  makes: (joints, bench) => driving(joints, bench, { minutes: 2.5 }),
+  prepares: (joints, bench) => [
+    ...clearanceHoles(joints, bench, 'bolts of inserts'),
+    ...together(insertHoles(joints), ({ item, deep }) => `${isDense(endOf(item, item.shanks[0]!))} ${deep}`).flatMap((alike) => {
+      const { item, deep } = alike[0]!;
+      const bit = item.fastener!.pilot![isDense(endOf(item, item.shanks[0]!)) ? 'hard' : 'soft'];
+      return boring(alike.map(({ site }) => site), [{ bit, deep: told(deep, bench.units), as: 'hole' }], 'threaded inserts, turned in flush', alike.map((one) => one.item), bench, { minutes: 2, name: `insert-${deep}` }); // prettier-ignore
+    }), // prettier-ignore
+  ],
+  makes: (joints, bench) => driving(joints, bench, { pilots: false, minutes: 1 }),
 };

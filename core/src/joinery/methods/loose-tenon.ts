@@ -1,6 +1,6 @@
 import { inches, toInches } from '../../length';
 import { told, together } from '../../work';
-import { bothHalves, bought, pegging, taken, tellSites, work } from '../making';
+import { bothHalves, bought, pegging, slotting } from '../making';
 import type { WayToJoin } from '../method';
 import { pegs } from '../pegs';
 import { GLUE_POUNDS, sideGrain } from '../strength';
@@ -29,12 +29,10 @@ export const looseTenon: WayToJoin = {
   prepares: (joints, bench) =>
     together(bothHalves(joints), ({ item, deep }) => `${item.fastener!.size} ${deep}`).flatMap((group) => {
       const { item, deep } = group[0]!;
-      const sites = taken(group.flatMap((one) => one.sites), bench); // prettier-ignore
-      if (sites.length === 0) return [];
-      const { spots } = tellSites(sites, bench);
       const { wide, shank } = item.fastener!;
-      const does = { kind: 'slot' as const, spots, what: 'mortise', long: wide, thick: shank, deep: told(deep + ROOM, bench.units) }; // prettier-ignore
-      return [work(does, group.map((one) => one.item), sites.map(({ part }) => part), bench, 2.5 * spots.length, 'router', `${deep}`)]; // prettier-ignore
+      const shape = { what: 'mortise', long: wide, thick: shank, deep: told(deep + ROOM, bench.units) };
+      const own = group.map((one) => one.item);
+      return slotting(group.flatMap(({ sites }) => sites), shape, own, bench, { minutes: 2.5, tool: 'router', name: `${deep}` }); // prettier-ignore
     }),
   makes: pegging,
 };

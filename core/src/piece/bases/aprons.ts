@@ -1,10 +1,11 @@
 import { inches, type Length } from '../../length';
 import { rectangle, planeAt, type Vec } from '../../solid';
 import { isSheet, type Nominal } from '../../stock';
-import { dim, say, tag } from '../../words';
+import { dim, listOf, say, tag } from '../../words';
 import { count, measure, pick, yes, type Choices } from '../choice';
 import { family } from '../family';
 import { boxAt, cutFor, UP, type Kit, kitFor } from '../kit';
+import type { Box } from '../geometry';
 import { boxOf } from '../shape';
 import {
   checkBetween,
@@ -17,7 +18,7 @@ import {
   railsBetween,
   topFixing,
 } from './common';
-import { checkBoughtLeg, wholeLeg, joinLeg, legChoices, legSection, placeLegs, type Leg } from './legs';
+import { checkApron, checkBoughtLeg, wholeLeg, joinLeg, legChoices, legSection, placeLegs, type Leg } from './legs';
 
 const butted = (choices: Choices) => choices.corners !== 'mitred';
 const shelved = (choices: Choices) => choices.below !== 'none';
@@ -268,14 +269,7 @@ export const aprons = family({
         { setback: choices.setback, deepest },
         [{ label: say`Set back ${dim(deepest)}`, changes: [kit.change(['choices', 'setback'], deepest)] }],
       );
-    if (deepest < 0)
-      kit.stop(
-        'apron-past-leg',
-        say`The apron is thicker than the leg`,
-        say`A ${dim(apron.thickness)} apron has no place on a ${dim(Math.min(section.along, section.across))} leg.`,
-        { deepest },
-        [{ label: say`Take 1× aprons`, changes: [kit.change(['choices', 'apron'], '1x4')] }],
-      );
+    checkApron(kit, section, apron.thickness);
     const supportsRoom = longRoom - LEAST_RAIL;
     const most = Math.max(0, Math.floor(supportsRoom / (apron.thickness + LEAST_RAIL)));
     if (longRoom >= LEAST_RAIL && choices.crossSupports > most)
@@ -329,7 +323,6 @@ export const aprons = family({
       below,
       supports,
       blocks: choices.cornerBlocks && !mitred,
-      setback: choices.setback,
     });
     return kit.built(['A1', 'A2', 'E1', 'E2', ...supports]);
   },
@@ -340,7 +333,6 @@ type Frame = {
   readonly below: string;
   readonly supports: readonly string[];
   readonly blocks: boolean;
-  readonly setback: Length;
 };
 
 /** Two end frames, then the long rails between them, then what stiffens them, then the shelf. */
@@ -361,23 +353,27 @@ export function assembleFrame(kit: Kit, legs: readonly [Leg, Leg, Leg, Leg], fra
     ]);
     return;
   }
-  const setback = [
-    say`Lay both legs on a flat bench, outside face down.`,
-    frame.setback > 0
-      ? say`Aprons on the spacers: these set them back from the legs' faces.`
-      : say`Aprons flush with the legs: press all flat on the bench.`,
-  ];
   const ends = frame.below === 'none' ? ['E1', 'E2'] : ['E1', 'E2', 'S1', 'S2'];
   [0, 1].forEach((side) => {
     const pair = [legs[2 * side]!, legs[2 * side + 1]!];
-    const rails = ends.filter((name) => name.endsWith(String(side + 1)));
+    const rails = ends.filter((name) => name.endsWith(String(side + 1)) && kit.tags().includes(name));
+    const outside = (box: Box) => (side === 0 ? box.min[0] : -box.max[0]);
+    const back = new Map<Length, readonly string[]>();
+    for (const name of rails) {
+      const off = outside(boxOf(kit.get(name))) - outside(pair[0]!.box);
+      back.set(off, [...(back.get(off) ?? []), name]);
+    }
+    const flush = back.get(0);
     kit.assemble(
       `end-${side + 1}`,
       say`Join the ${side === 0 ? 'left' : 'right'} end frame`,
       [...pair.flatMap(loose), ...rails],
       pair.flatMap(hollow),
-      setback,
-      frame.setback > 0 ? [{ thickness: frame.setback, count: 2 }] : [],
+      [
+        say`Lay both legs on a flat bench, the outside of the frame down.`,
+        ...(flush ? [say`${listOf(flush.map(tag))} flush with the legs: press all flat on the bench.`] : []),
+      ],
+      [...back].filter(([off]) => off > 0).map(([off, under]) => ({ thickness: off, count: 2 * under.length, under })),
     );
   });
   const shelfRails = frame.below === 'stretchers' ? ['S3'] : frame.below === 'none' ? [] : ['R1', 'R2'];

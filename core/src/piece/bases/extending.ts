@@ -10,7 +10,7 @@ import { boxOf } from '../shape';
 import { into as intoFrame } from '../../solid';
 import { assembleFrame } from './aprons';
 import { checkBetween, checkHeight, footprint, overhangs, railsBetween, topFixing } from './common';
-import { legChoices, legSection, placeLegs, checkBoughtLeg } from './legs';
+import { legChoices, legSection, placeLegs, checkApron, checkBoughtLeg } from './legs';
 
 const LEAF = 'ply 3/4' as const;
 const RUNNER: Nominal = '1x2';
@@ -83,6 +83,7 @@ export const extending = family({
     if (!checkHeight(kit, room, apron.width + gap, 'apron and leaf')) return kit.built();
     const section = legSection(choices, room.sizes);
     checkBoughtLeg(kit, { ...room, under: frameTop, topThickness: room.topThickness + gap }, choices);
+    checkApron(kit, section, apron.thickness);
     const foot = footprint(room, choices);
     const longRoom = foot.length - 2 * section.along;
     checkBetween(kit, room, 'length', longRoom, choices.overhangEnds, section.along, inches(16));
@@ -166,7 +167,7 @@ export const extending = family({
       runner,
       length: travel + overlap,
     });
-    assembleFrame(kit, legs, { mitred: false, below: 'none', supports: ['N1'], blocks: false, setback });
+    assembleFrame(kit, legs, { mitred: false, below: 'none', supports: ['N1'], blocks: false });
     kit.assemble('spacers', say`Screw the spacers on`, ['Z1', 'Z2'], ['stiff']);
     for (const side of [1, 2])
       kit.assemble(

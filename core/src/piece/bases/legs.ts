@@ -181,6 +181,19 @@ export function placeLegs(
   return legs as unknown as readonly [Leg, Leg, Leg, Leg];
 }
 
+/** Says so where an apron is thicker than the leg it ends on: it would meet its neighbour in the corner. */
+export function checkApron(kit: Kit, { along, across }: LegSection, thickness: Length): void {
+  const least = Math.min(along, across);
+  if (thickness <= least) return;
+  kit.stop(
+    'apron-past-leg',
+    say`The apron is thicker than the leg`,
+    say`A ${dim(thickness)} apron has no place on a ${dim(least)} leg.`,
+    { thickness, least },
+    [{ label: say`Take 1× aprons`, changes: [kit.change(['choices', 'apron'], '1x4')] }],
+  );
+}
+
 /** Says so where a bought leg does not reach, or would be cut into its turning. */
 export function checkBoughtLeg(kit: Kit, room: Room, choices: { legs: LegKind; boughtLeg: string }): void {
   if (choices.legs !== 'bought') return;

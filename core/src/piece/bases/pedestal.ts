@@ -1,4 +1,4 @@
-import { inches } from '../../length';
+import { inches, mm } from '../../length';
 import { dim, say } from '../../words';
 import { angle, measure, pick } from '../choice';
 import { family } from '../family';
@@ -49,7 +49,9 @@ export const pedestal = family({
     const beam = kit.sizes.dressed(choices.beams);
     // A beam stands on edge: its width is its height.
     const [wide, high] = [beam.thickness, beam.width];
-    const length = Math.min(room.inside.length, room.inside.width) - 2 * choices.overhang;
+    // To a quarter inch or whole centimetres, so that both ends stand alike.
+    const even = room.units === 'in' ? inches(1 / 4) : mm(10);
+    const length = Math.floor((Math.min(room.inside.length, room.inside.width) - 2 * choices.overhang) / even) * even;
     const [cx, cy] = [Math.round(room.length / 2), Math.round(room.width / 2)];
     const postLength = room.under - 2 * high;
     const least = inches(8);
@@ -175,10 +177,12 @@ export const pedestal = family({
     kit.assemble(
       'base',
       say`Stand the post between foot and head`,
-      ['P1', ...Array.from({ length: 4 * sets }, (_, k) => `D${k + 1}`)],
+      ['P1'],
       ['foot', 'head'],
-      [say`Screw through the beams into the post first, check it plumb all round, then put the braces in.`],
+      [say`Check that the post stands plumb all round before the braces go in.`],
     );
+    const braces = Array.from({ length: 4 * sets }, (_, k) => `D${k + 1}`);
+    kit.assemble('braces', say`Put the braces in`, braces, ['base']);
     return kit.built(['K1', 'K2']);
   },
 });

@@ -48,11 +48,12 @@ test('spacers name the offcut they are cut from, as the offcuts have it', () => 
   document.body.replaceChildren();
   const { plan, step } = open(at);
   expect(step.spacers.length).toBeGreaterThan(0);
-  for (const { thickness } of step.spacers) {
+  const lines = [...document.querySelectorAll('.spacers')].map(({ textContent }) => textContent);
+  expect(lines).toHaveLength(step.spacers.length);
+  step.spacers.forEach(({ thickness }, k) => {
     const use = offcutForSpacers(plan.offcuts, 'glaze', thickness);
-    const line = document.querySelector('.spacers')!.textContent;
-    expect(line).toContain(use ? `offcut of board ${use.board}` : 'any scrap');
-  }
+    expect(lines[k]).toContain(use ? `offcut of board ${use.board}` : 'any scrap');
+  });
 });
 
 test('two diagonals that differ say which corner to push; alike they say square', () => {

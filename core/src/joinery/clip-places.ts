@@ -1,0 +1,38 @@
+import { inches, type Length } from '../length';
+import { boxOf, extent, type Axis, type Joint, type Part } from '../piece';
+
+/** Clips stand so far apart at most: every 8 to 12 in is usual. */
+const APART: Length = inches(10);
+/** A board that lies on the rail with less than this share of what its widest neighbour does gets none. */
+const GOOD = 0.6;
+
+/**
+ * Of the joints of a rail with the boards that it crosses, those that get a clip where the boards are one by their glue:
+ * the two outermost that lie on it well, and one for every ten inches between. All of those of a rail along the boards.
+ *
+ * @returns ids of joints of kind `top clips`.
+ */
+export function clippedJoints(joints: readonly Joint[], parts: ReadonlyMap<string, Part>): ReadonlySet<string> {
+  const glued = new Set(joints.filter(({ kind }) => kind === 'edge').flatMap(({ drilled, into }) => [drilled, into]));
+  const kept = new Set<string>();
+  const clips = joints.filter(({ kind }) => kind === 'top clips');
+  for (const rail of new Set(clips.map(({ drilled }) => drilled))) {
+    const own = clips.filter(({ drilled }) => drilled === rail);
+    const box = boxOf(parts.get(rail)!);
+    const run: Axis = extent(box, 0) >= extent(box, 1) ? 0 : 1;
+    const rows = own
+      .map(({ id, into }) => {
+        const { min, max } = boxOf(parts.get(into)!);
+        return { id, into, at: (min[run] + max[run]) / 2, lies: Math.min(max[run], box.max[run]) - Math.max(min[run], box.min[run]) }; // prettier-ignore
+      })
+      .sort((a, b) => a.at - b.at);
+    const most = Math.max(...rows.map(({ lies }) => lies));
+    const good = rows.filter(({ lies }) => lies > GOOD * most);
+    const [first, last] = [good[0]!, good.at(-1)!];
+    // Between the outer two, the last board within every stretch of ten inches.
+    const stretch = ({ at }: (typeof good)[number]) => Math.floor((at - first.at) / APART);
+    const chosen = good.filter((row, k) => row === first || row === last || (stretch(good[k + 1]!) > stretch(row) && last.at - row.at > APART / 2)); // prettier-ignore
+    for (const { id, into } of rows) if (!glued.has(into) || chosen.some((row) => row.id === id)) kept.add(id);
+  }
+  return kept;
+}
