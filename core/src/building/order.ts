@@ -78,23 +78,34 @@ export function freeWay(body: Body, there: readonly Part[], joints: readonly Fas
   return waysFor(body, joints).find(free) ?? null;
 }
 
-/** Whether bodies hang together by joints. */
-function connected(bodies: readonly Body[], joints: readonly Fastening[]): boolean {
-  if (bodies.length <= 1) return true;
-  const of = new Map(bodies.flatMap((body, at) => body.map((part) => [part.id, at] as const)));
-  const reached = new Set([0]);
-  const queue = [0];
+/** Bodies by number, and the joints between them, each with the numbers of its two. */
+type Links = readonly (readonly { readonly joint: Fastening; readonly other: number }[])[];
+
+function linksOf(bodies: readonly Body[], joints: readonly Fastening[]): Links {
+  const of = new Map(bodies.flatMap((body, at) => body.map(({ id }) => [id, at] as const)));
+  const links: { readonly joint: Fastening; readonly other: number }[][] = bodies.map(() => []);
+  for (const joint of joints) {
+    const [a, b] = [of.get(joint.drilled.id), of.get(joint.into.id)];
+    if (a === undefined || b === undefined || a === b) continue;
+    links[a]!.push({ joint, other: b });
+    links[b]!.push({ joint, other: a });
+  }
+  return links;
+}
+
+/** Whether bodies, by number, hang together by joints. */
+function connected(bodies: ReadonlySet<number>, links: Links): boolean {
+  const [first] = bodies;
+  if (first === undefined) return true;
+  const reached = new Set([first]);
+  const queue = [first];
   for (let at = queue.pop(); at !== undefined; at = queue.pop())
-    for (const { drilled, into } of joints) {
-      const [a, b] = [of.get(drilled.id), of.get(into.id)];
-      if (a === undefined || b === undefined) continue;
-      for (const next of a === at ? [b] : b === at ? [a] : [])
-        if (!reached.has(next)) {
-          reached.add(next);
-          queue.push(next);
-        }
-    }
-  return reached.size === bodies.length;
+    for (const { other } of links[at]!)
+      if (bodies.has(other) && !reached.has(other)) {
+        reached.add(other);
+        queue.push(other);
+      }
+  return reached.size === bodies.size;
 }
 
 /** How bad it is to take a body off last, that is, to put it on last. Another driver can be borrowed, a third hand not. */
@@ -116,30 +127,31 @@ export function orderOf(
   drivers: Shop['drivers'],
 ): readonly Placing[] {
   const order: Placing[] = [];
-  let rest = bodies.filter((body) => body.length > 0);
-  const between = (body: Body, others: readonly Body[]) => {
-    const [mine, theirs] = [new Set(body.map(({ id }) => id)), new Set(others.flat().map(({ id }) => id))];
-    return joints.filter(({ drilled, into }) => (mine.has(drilled.id) && theirs.has(into.id)) || (mine.has(into.id) && theirs.has(drilled.id))); // prettier-ignore
-  };
-  while (rest.length > 1) {
-    let best: { readonly placing: Placing; readonly cost: number } | null = null;
-    for (const body of [...rest].reverse()) {
-      const others = rest.filter((other) => other !== body);
-      const there = others.flat();
-      const made = between(body, others);
-      const loose = made.length === 0 || !connected(others, joints);
+  const all = bodies.filter((body) => body.length > 0);
+  const links = linksOf(all, joints);
+  const left = new Set(all.keys());
+  while (left.size > 1) {
+    let best: { readonly placing: Placing; readonly cost: number; readonly at: number } | null = null;
+    for (const at of [...left].reverse()) {
+      const body = all[at]!;
+      const others = new Set(left);
+      others.delete(at);
+      const made = links[at]!.filter(({ other }) => left.has(other)).map(({ joint }) => joint);
+      const loose = made.length === 0 || !connected(others, links);
       if (best && best.cost <= (loose ? LOOSE : 0)) continue;
+      const there = [...others].flatMap((other) => all[other]!);
       const way = freeWay(body, there, made);
       const access = made.map((joint) => accessTo(joint, [...there, ...body], drivers));
       const cost = (way === null ? BLOCKED : 0) + (access.some(({ driver }) => driver === null) ? NO_ROOM : 0) + (loose ? LOOSE : 0); // prettier-ignore
       if (best && best.cost <= cost) continue;
       const tight = way !== null && Math.abs(way[2]) < 0.9;
-      best = { placing: { body, way, tight, joints: made, access }, cost };
+      best = { placing: { body, way, tight, joints: made, access }, cost, at };
       if (cost === 0) break;
     }
     order.unshift(best!.placing);
-    rest = rest.filter((other) => other !== best!.placing.body);
+    left.delete(best!.at);
   }
+  const rest = [...left].map((at) => all[at]!);
   if (rest.length === 0) return [];
   const [second] = order;
   // What is larger lies there, and the part alone comes to it.

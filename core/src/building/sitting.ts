@@ -44,7 +44,6 @@ export function sittings(
   drivers: Shop['drivers'],
 ): readonly (readonly Placing[])[] {
   const groups: Placing[][] = [];
-  const there: Part[] = [];
   const home = ({ body }: Placing) => origin.get(body[0]!.id) ?? assembly;
   for (const placing of placings) {
     const last = groups.at(-1);
@@ -57,9 +56,8 @@ export function sittings(
       (glued > 0 && before.length > 0 && clampedIn(before) + glued > JOINTS_AT_ONCE && !closes) ||
       (drivenIn(before) > 0 && drivenIn(before) + drivenIn(placing.joints) > MOST_DRIVEN && !closes);
     const other = last && before.length > 0 && home(last.at(-1)!) !== home(placing) && placing.joints.length > 0 && !closes; // prettier-ignore
-    there.push(...placing.body);
     // What would cover the heads of screws that are not driven yet comes after they are.
-    const covers = (last ?? []).some(({ access }) => access.some(({ joint, driver }) => driver !== null && accessTo(joint, there, drivers).driver === null)); // prettier-ignore
+    const covers = (last ?? []).some(({ access }) => access.some(({ joint, driver }) => driver !== null && accessTo(joint, placing.body, drivers).driver === null)); // prettier-ignore
     if (last && !full && !other && (!covers || closes)) last.push(placing);
     else groups.push([placing]);
   }

@@ -24,7 +24,15 @@ export function clips(site: Site): Layout | null {
   const wide = ([0, 1, 2] as const).find((at) => at !== meeting.axis && at !== run)!;
   const [low, high] = meeting.spans[run]!;
   const thick = sizeOf(drilled, wide);
-  const under = (place: Length, across: Length) => onPlane(drilled, meeting, place3([[run, place], [wide, across]]));
+  const under = (place: Length, across: Length) =>
+    onPlane(
+      drilled,
+      meeting,
+      place3([
+        [run, place],
+        [wide, across],
+      ]),
+    );
   const lie = (place: Length, face: 1 | -1): Lie => {
     const from = under(place, face > 0 ? thick + CLIP_OFF : -CLIP_OFF);
     const wood = raysIn(solidOf(into), from, meeting.normal).find(([low, high]) => low < 60 && high > 60)?.[1] ?? 0;
@@ -40,12 +48,13 @@ export function clips(site: Site): Layout | null {
       driven: true,
     };
     // The slot as it lies along the face: two rows of it, the one at the face, the other as deep as it goes.
-    const slot = [SLOT.thick / 2, SLOT.deep - SLOT.thick / 2].map((deep): Laid => {
-      const middle = add(under(place, face > 0 ? thick - deep : deep), times(meeting.normal, -SLOT_MIDDLE));
-      const reach = SLOT.long / 2 - SLOT.thick / 2;
-      return { ...laid, from: add(middle, times(waysOf(drilled)[run], -reach)), direction: waysOf(drilled)[run], length: 2 * reach, radius: SLOT.thick / 2, driven: false }; // prettier-ignore
-    });
-    return { laid, first: into, second: into, meets: 0, whole: isWhole(place), beside: slot };
+    const slot = () =>
+      [SLOT.thick / 2, SLOT.deep - SLOT.thick / 2].map((deep): Laid => {
+        const middle = add(under(place, face > 0 ? thick - deep : deep), times(meeting.normal, -SLOT_MIDDLE));
+        const reach = SLOT.long / 2 - SLOT.thick / 2;
+        return { ...laid, from: add(middle, times(waysOf(drilled)[run], -reach)), direction: waysOf(drilled)[run], length: 2 * reach, radius: SLOT.thick / 2, driven: false }; // prettier-ignore
+      });
+    return { laid, first: into, second: into, meets: 0, whole: () => isWhole(place), beside: slot };
   };
   // The slot wants whole wood round it: none where something passes through the rail or where it ends.
   const isWhole = (place: Length): boolean => {

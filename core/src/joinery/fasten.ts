@@ -228,9 +228,12 @@ export function fasten(
   }
   const isEdge = joint.kind === 'edge' || (joint.kind === 'lamination' && by !== 'glue');
   const access = accessFor(site, isEdge, room);
-  const placed = sidesFor(site, layout, by, said?.flip ?? false, room.middle)
-    .map((face) => placedOn(face, layout, site, taken, access, room))
-    .reduce((best, next) => (next.troubles.length < best.troubles.length ? next : best));
+  const [usual, ...others] = sidesFor(site, layout, by, said?.flip ?? false, room.middle);
+  let placed = placedOn(usual!, layout, site, taken, access, room);
+  for (const face of placed.troubles.length > 0 ? others : []) {
+    const next = placedOn(face, layout, site, taken, access, room);
+    if (next.troubles.length < placed.troubles.length) placed = next;
+  }
   const hidden = joint.kind === 'edge' || drilled.role === 'top' ? 'underside' : said?.flip ? 'outside' : drilled.role === 'support' ? 'either face' : 'inside'; // prettier-ignore
   return {
     ...of,

@@ -144,7 +144,8 @@ export function fastenings(
         : usual.troubles.length > 0 && !said
           ? anotherWay(usual, meeting, room, alike, !stuck.has(joint.id))
           : usual;
-    for (const id of [drilled.id, into.id]) room.bored.set(id, [...(room.bored.get(id) ?? []), ...item.shanks, ...item.slots]);
+    for (const id of [drilled.id, into.id])
+      room.bored.set(id, [...(room.bored.get(id) ?? []), ...item.shanks, ...item.slots]);
     room.blocks.push(...item.blocks);
     made.set(joint.id, item);
   }

@@ -143,7 +143,11 @@ describe('other fasteners', () => {
 
   test('brads are twice the thinner part, bolts bite three inches', () => {
     expect([0.5, 0.75, 1.5].map((thin) => bradFor(inches(thin)).size)).toEqual(['1', '1 1/2', '2']);
-    expect([1.5, 3.5, 5.5].map((deep) => boltFor(inches(deep), inches(20)).size)).toEqual(['3/8 x 5', '3/8 x 7', '3/8 x 9']);
+    expect([1.5, 3.5, 5.5].map((deep) => boltFor(inches(deep), inches(20)).size)).toEqual([
+      '3/8 x 5',
+      '3/8 x 7',
+      '3/8 x 9',
+    ]);
     expect([[2.625, 1.875], [3.5, 1.5], [3.5, 3.5]].map(([deep, beyond]) => boltFor(inches(deep!), inches(beyond!)).size)).toEqual(['3/8 x 5', '3/8 x 7', '3/8 x 9']); // prettier-ignore
   });
 });

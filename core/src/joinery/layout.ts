@@ -23,10 +23,10 @@ export type Lie = {
   readonly first: Part;
   readonly second: Part;
   readonly meets: number;
-  /** False where the hole behind its head, or its slot, is not in wood that stays. */
-  readonly whole?: boolean;
+  /** Whether the hole behind its head, or its slot, is in wood that stays; asked only where all else is well. */
+  readonly whole?: () => boolean;
   /** What is cut besides, that others keep clear of: a clip's slot. */
-  readonly beside?: readonly Laid[];
+  readonly beside?: () => readonly Laid[];
 };
 
 /** How a method is laid out at a site. */
@@ -63,6 +63,12 @@ export const times3 = (values: readonly number[]): Vec => [values[0]!, values[1]
 
 /** A rail under a top. */
 export const isOnTop = (kind: Joint['kind']): boolean => kind === 'top screws' || kind === 'top clips';
+
+/** A board with square ends and nothing cut out of it. */
+export const isPlain = ({ cuts, outline, ends: { left, right } }: Part): boolean =>
+  cuts.length === 0 &&
+  outline === null &&
+  [left.mitre, left.bevel, right.mitre, right.bevel].every((angle) => angle === 0);
 
 /** Steps by which a fastener is moved along when something is in its way, and how far at most: under a top all along. */
 const STEP = inches(1 / 4);

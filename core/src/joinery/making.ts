@@ -120,7 +120,8 @@ export const slotting = (
   bench: Bench,
   { minutes, tool, name = '' }: { readonly minutes: number; readonly tool: Tool; readonly name?: string },
 ): readonly Operation[] =>
-  squareAndSlant(sites, bench).map(({ slant, parts, spots, ways }) =>
+  squareAndSlant(sites, bench).map(
+    ({ slant, parts, spots, ways }) =>
     work({ kind: 'slot', spots, ways, slant, ...shape }, joints, parts, bench, minutes * spots.length, tool, `${name}${slant ? 'slant' : ''}`), // prettier-ignore
   );
 
@@ -175,7 +176,14 @@ export function clearanceHoles(
 export function driving(
   joints: readonly Fastening[],
   bench: Bench,
-  { washer = false, snug = false, spots = [] as readonly Spot[], pilots = true, minutes = 0.5, nuts = null as 'in' | 'out' | null } = {},
+  {
+    washer = false,
+    snug = false,
+    spots = [] as readonly Spot[],
+    pilots = true,
+    minutes = 0.5,
+    nuts = null as 'in' | 'out' | null,
+  } = {},
 ): readonly Operation[] {
   const rows = new Map<string, Fastening[]>();
   for (const item of joints) {

@@ -31,8 +31,20 @@ function lapAxis(first: Part, second: Part): Vec | null {
 const shoulderAxis = (rail: Part, post: Part): Vec | null =>
   rail.cuts.some(({ kind, for: name }) => kind === 'tenon' && name === post.tag) ? waysOf(rail)[0] : null;
 
-/** The meeting of two parts, of a lap where its halves lie on each other; null where they do not touch. */
+const known = new WeakMap<Part, WeakMap<Part, Meeting | null>>();
+
+/**
+ * The meeting of two parts, of a lap where its halves lie on each other; null where they do not touch. Kept with the two:
+ * parts never change.
+ */
 export function meetingOf(first: Part, second: Part): Meeting | null {
+  const own = known.get(first) ?? new WeakMap<Part, Meeting | null>();
+  known.set(first, own);
+  if (!own.has(second)) own.set(second, meetingBetween(first, second));
+  return own.get(second)!;
+}
+
+function meetingBetween(first: Part, second: Part): Meeting | null {
   const faces = contacts(solidOf(first), solidOf(second));
   const lapped = lapAxis(first, second) ?? shoulderAxis(first, second) ?? shoulderAxis(second, first);
   const flat = lapped ? faces.filter(({ normal }) => Math.abs(dot(normal, lapped)) > 0.99) : [];

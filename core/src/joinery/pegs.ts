@@ -70,7 +70,13 @@ export function pegs(by: Method, site: Site): Layout | null {
       position: tell(place),
       driven: false,
     };
-    return { laid, first: drilled, second: into, meets: length - beyond, beside: by === 'dowels' ? [] : across(laid) };
+    return {
+      laid,
+      first: drilled,
+      second: into,
+      meets: length - beyond,
+      ...(by === 'dowels' ? {} : { beside: () => across(laid) }),
+    };
   };
   return { fastener, jig: 0, run, targets: shifted(low, [...new Set(places)]), tell, faces: [1], lie, bite: inches(1 / 4), leaves: 0 }; // prettier-ignore
 }

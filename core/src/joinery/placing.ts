@@ -2,7 +2,7 @@ import { inches, type Length } from '../length';
 import { boxOf, type Part } from '../piece';
 import { dot, outOf, sub, times, type Solid } from '../solid';
 import { roomBehind } from './driver';
-import { FARTHEST, isOnTop, nearestFirst, place3, type Layout, type Site } from './layout';
+import { FARTHEST, isOnTop, isPlain, nearestFirst, place3, type Layout, type Site } from './layout';
 import type { Meeting } from './meeting';
 import { clash, measured, type Laid, type Shank } from './shank';
 
@@ -69,6 +69,18 @@ function onStep({ lie }: Layout, place: Length, face: 1 | -1, laid: Laid): Troub
   return steps ? 'wood is cut away' : null;
 }
 
+/** What is wrong with a fastener a pencil's width off its place, along or, where the wood is not plain all over, aside. */
+function strays(layout: Layout, place: Length, face: 1 | -1, laid: Laid, plain: boolean): Trouble | null {
+  for (const [off, aside] of plain ? ALONG : AROUND) {
+    const next = layout.lie(place + off, face, aside);
+    const fault = faultOf(measured(next.laid, next.first, next.second, next.meets), layout);
+    if (fault) return fault;
+  }
+  return plain ? null : onStep(layout, place, face, laid);
+}
+const ALONG = [[PENCIL, 0], [-PENCIL, 0]] as const; // prettier-ignore
+const AROUND = [...ALONG, [0, PENCIL], [0, -PENCIL]] as const;
+
 /** Lays a joint's fasteners on one face, each moved along as little as need be. */
 export function placeOn(
   layout: Layout,
@@ -83,26 +95,29 @@ export function placeOn(
   const slots: Laid[] = [];
   const failed: { readonly shank: Shank; readonly trouble: Trouble }[] = [];
   const holes = [drilled, into].flatMap(holesThrough);
+  const plain = [drilled, into].every(isPlain);
+  const meetsAnother = (one: Laid): boolean => [holes, taken, shanks, slots].some((others) => others.some((other) => clash(one, other))); // prettier-ignore
   for (const target of layout.targets) {
     let usual: { readonly shank: Shank; readonly trouble: Trouble } | null = null;
     const able: { readonly shank: Shank; readonly room: number; readonly slot: readonly Laid[] }[] = [];
-    const others = [...holes, ...taken, ...shanks, ...slots];
     for (const offset of offsets) {
       const place = target + offset;
       if (offset !== 0 && (place < low + MARGIN || place > high - MARGIN)) continue;
-      const { laid, first: one, second, meets, whole = true, beside: slot = [] } = layout.lie(place, face);
+      const { laid, first: one, second, meets, whole, beside: cutBeside } = layout.lie(place, face);
+      const slot = cutBeside?.() ?? [];
       const shank = measured(laid, one, second, meets);
-      const walled = () => shank.driven && roomBehind(shank, always(shank.through)) < least;
-      const beside = (off: Length, aside: Length): Trouble | null => {
-        const next = layout.lie(place + off, face, aside);
-        return faultOf(measured(next.laid, next.first, next.second, next.meets), layout);
-      };
+      // A bit off the place it is marked at: what is plain all over is only left at its ends.
+      const near = !plain || place <= low + MARGIN || place >= high - MARGIN;
       const trouble =
-        (whole ? faultOf(shank, layout) : 'wood is cut away') ??
-        (layout.wary
-          ? (beside(PENCIL, 0) ?? beside(-PENCIL, 0) ?? beside(0, PENCIL) ?? beside(0, -PENCIL) ?? onStep(layout, place, face, laid)) // prettier-ignore
-          : null) ??
-        (others.some((other) => [shank, ...slot].some((one) => clash(one, other))) ? 'meets another' : walled() ? 'no room' : null);
+        faultOf(shank, layout) ??
+        (whole?.() === false ? 'wood is cut away' : null) ??
+        (meetsAnother(shank) || slot.some(meetsAnother)
+          ? 'meets another'
+          : shank.driven && roomBehind(shank, always(shank.through)) < least
+            ? 'no room'
+            : layout.wary && near
+              ? strays(layout, place, face, laid, plain)
+              : null);
       if (trouble === null) {
         const room = shank.driven && rooms.length > 0 ? roomBehind(shank, around(shank.through)) : Infinity;
         able.push({ shank, room, slot });

@@ -3,7 +3,18 @@ import { rawSolidOf, solidOf, type Axis, type Part, waysOf } from '../piece';
 import { add, radians, raysIn, times, type Vec } from '../solid';
 import { POCKET_SCREWS, type PocketScrew } from '../stock';
 import { pocketShank } from './fasteners';
-import { isOnTop, place3, shifted, toMark, spaced, tellFrom, type Layout, type Lie, type Site } from './layout';
+import {
+  isOnTop,
+  isPlain,
+  place3,
+  shifted,
+  toMark,
+  spaced,
+  tellFrom,
+  type Layout,
+  type Lie,
+  type Site,
+} from './layout';
 import { onPlane } from './meeting';
 import { edgePositions, pocketScrew, railEndPositions, THICKEST_POCKET } from './pocket-screws';
 import { measured, type Laid } from './shank';
@@ -77,8 +88,9 @@ export function pockets(site: Site, fine: boolean): Layout | null {
         driven: true,
       };
       const mouth = add(from, times(direction, -laid.behind));
-      const aside = [POCKET_HOLE, -POCKET_HOLE].map((off) => add(mouth, times(ways[run], off)));
-      return { laid, first: drilled, second: into, meets: seat, whole: aside.every((point) => isIn(drilled, point, direction)) }; // prettier-ignore
+      const aside = (off: Length) => add(mouth, times(ways[run], off));
+      const whole = () => isPlain(drilled) || [POCKET_HOLE, -POCKET_HOLE].every((off) => isIn(drilled, aside(off), direction)); // prettier-ignore
+      return { laid, first: drilled, second: into, meets: seat, whole };
     };
   // Thinner where it is lapped or cut away: the longest that stays inside.
   const stays = (size: PocketScrew): boolean => {

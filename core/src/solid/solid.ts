@@ -209,8 +209,13 @@ export const outOfFrame = (frame: Frame, solid: Solid): Solid =>
   moved(
     solid,
     (point) => outOf(frame, point),
-    (direction) => outOf({ ...frame, at: [0, 0, 0] }, direction),
+    turning(frame),
   );
+
+const turning = (frame: Frame) => {
+  const own = { ...frame, at: [0, 0, 0] as const };
+  return (direction: Vec): Vec => outOf(own, direction);
+};
 
 const shown = new WeakMap<Solid, readonly Face[]>();
 
