@@ -29,7 +29,7 @@ test('the gallery has every kind drawn; any of them becomes a piece with parts, 
   await dialog.getByRole('button', { name: /^Round pedestal table/ }).click();
   await expect(page.getByRole('tab', { name: 'Round pedestal table' })).toHaveAttribute('aria-selected', 'true');
   await expect(page.getByText('Pedestal · round, from boards')).toBeVisible();
-  await page.getByRole('group', { name: 'Top boards' }).getByRole('radio', { name: '2×6' }).check();
+  await page.getByRole('group', { name: 'Top boards' }).getByRole('radio', { name: '2×6', exact: true }).check();
   await expect(page.getByRole('heading', { name: 'Round saves 42 of board' })).toBeVisible();
   await page.getByRole('link', { name: /^Parts/ }).click();
   await expect(page.getByRole('row', { name: /^T1 / })).toContainText('27 25/32');

@@ -127,7 +127,7 @@ test('units change everywhere and back', async ({ page, sill }) => {
   await page.goto(`/jobs/${await copyOfDemo(sill)}/parts`);
   await expect(page.getByRole('row', { name: /^A1/ })).toContainText('51');
   await page.getByRole('button', { name: /^Units/ }).click();
-  await expect(page.getByRole('row', { name: /^A1/ })).toContainText('1295 mm');
+  await expect(page.getByRole('row', { name: /^A1/ })).toContainText('1295.5 mm');
   await page.getByRole('button', { name: /^Units/ }).click();
   await expect(page.getByRole('row', { name: /^A1/ })).toContainText('51');
 });

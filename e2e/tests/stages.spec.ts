@@ -203,11 +203,11 @@ test('build: actions are ticked, at the bench one at a time by Space', async ({ 
   await page.getByRole('checkbox').first().check();
   await page.getByRole('button', { name: 'At the bench' }).click();
   const action = page.locator('.bench-action');
-  await expect(action).toContainText('Lay both legs on a flat bench');
+  await expect(action).toContainText('thick under E1');
   await page.keyboard.press('Space');
-  await expect(action).toContainText('Aprons on the spacers');
+  await expect(action).toContainText('thick under S1');
   await page.keyboard.press('PageUp');
-  await expect(action).toContainText('Lay both legs on a flat bench');
+  await expect(action).toContainText('thick under E1');
   await page.keyboard.press('Escape');
   await expect(page.getByRole('checkbox').nth(1)).toBeChecked();
   await page.getByRole('button', { name: 'Step done · next' }).click();

@@ -56,7 +56,7 @@ const GAUGES = {
 const BOLT: Shape = { ...GAUGES['3/8'], thread: '3/8-16', pilot: pilots(bit(3, 8), bit(3, 8)) };
 /** A hole from the side takes in the nut and washer of a bolt that ends in a part. */
 export const NUT_HOLE: DrillBit = bit(1, 4, 1);
-const POCKET: Shape = { ...NONE, shank: inches(0.164), wide: inches(0.35), head: 'washer', thread: 'coarse', driver: 'square #2, long' }; // prettier-ignore
+const POCKET: Shape = { ...NONE, shank: inches(0.164), wide: inches(0.35), head: 'washer', thread: 'coarse', driver: 'long square #2' }; // prettier-ignore
 
 const made = (kind: HardwareKind, size: string, length: number, shape: Shape): Fastener => ({ kind, size, length: inches(length), ...shape }); // prettier-ignore
 const byGauge = (kind: HardwareKind, gauge: keyof typeof GAUGES, lengths: readonly number[], between = ' ', shape: Shape = GAUGES[gauge]) =>

@@ -51,9 +51,15 @@ export function buyingRows({ list }: Plan, job: Job, label: (id: string) => stri
       ],
     };
   });
+  const elsewhere = list.notSold.map(({ kind, size, count }): BuyingRow => {
+    const name = hardwareName(kind, size);
+    const cells = [<TickBox key="box" />, <Text key="name" of={name} />, count, '', '', 'not sold here, not in the total: get it elsewhere']; // prettier-ignore
+    return { key: `${kind} ${size}`, height: high(Math.max(2, Math.ceil(name.length / 15))), cells };
+  });
   return [
     ...boards,
     ...hardware,
+    ...elsewhere,
     { key: 'tax', height: high(1), cells: ['', taxWords(list), '', '', cents(list.tax), ''] },
     {
       key: 'total',

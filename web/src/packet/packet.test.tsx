@@ -21,6 +21,13 @@ test('pages are numbered through, and each has the last word of safety', () => {
   });
 });
 
+test('what no yard keeps is on the list all the same, and said to be nowhere in the total', () => {
+  const demo = demoJob();
+  open({ ...demo, yard: { ...demo.yard, hardware: demo.yard.hardware.filter(({ kind }) => kind !== 'clip') } });
+  const text = titled('Buying list').map(({ textContent }) => textContent).join(' '); // prettier-ignore
+  expect(text).toMatch(/table-top clips.*not sold here, not in the total/);
+});
+
 test('everything that is bought has a box a board, and the sum is the list’s', () => {
   const { plan } = open();
   const sheets = titled('Buying list');

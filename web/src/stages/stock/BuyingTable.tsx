@@ -21,6 +21,9 @@ import { Dim, Text } from '../../words/Dim';
 import { cents, dollars, taxWords } from '../../words/money';
 import { runs, useLabel } from '../labels';
 
+/** Of what no yard of the job keeps. */
+const NOWHERE = 'not sold here, not in the total: get it elsewhere';
+
 /** Where the store is to cut boards that are longer than the car. */
 function StoreCuts({ of }: { readonly of: BoardLine['storeCuts'] }) {
   const cuts = of.flatMap((at) => at ?? []);
@@ -80,6 +83,15 @@ export function BuyingTable({ plan }: { readonly plan: Plan }) {
         cents(line.total),
         0,
       ]),
+      ...list.notSold.map(({ kind, size, count }) => [
+        'no yard here',
+        hardwareName(kind, size),
+        NOWHERE,
+        count,
+        '',
+        '',
+        0,
+      ]),
       ['', 'tax', taxWords(list), '', '', cents(list.tax), ''],
       ['', 'total', '', '', '', cents(list.total), ''],
     ];
@@ -102,6 +114,7 @@ export function BuyingTable({ plan }: { readonly plan: Plan }) {
         (line) =>
           `${line.count} x ${hardwareName(line.offer.kind, line.offer.size)} (${line.offer.count}), ${cents(line.total)}`,
       ),
+      ...list.notSold.map(({ kind, size, count }) => `${count} ${hardwareName(kind, size)}: ${NOWHERE}`),
       `With ${taxWords(list).toLowerCase()} ${dollars(list.total)}`,
     ];
     try {
@@ -194,6 +207,17 @@ export function BuyingTable({ plan }: { readonly plan: Plan }) {
                   </TableCell>
                 </TableRow>
               ))}
+            {list.notSold.map(({ kind, size, count }) => (
+              <TableRow key={`${kind} ${size}`}>
+                <TableCell colSpan={narrow ? 1 : 2}>
+                  <Text of={hardwareName(kind, size)} />
+                </TableCell>
+                <TableCell align="right">{count}</TableCell>
+                <TableCell colSpan={narrow ? 2 : 3} className="over">
+                  {NOWHERE}
+                </TableCell>
+              </TableRow>
+            ))}
             <TableRow className="total">
               <TableCell colSpan={narrow ? 2 : 4}>
                 With {taxWords(list).toLowerCase()} <span className="soft">({cents(list.tax)})</span>
