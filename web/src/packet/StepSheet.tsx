@@ -33,7 +33,7 @@ export function StepSheet({ facts, step, number, goesOn = false, plain = false }
       <h2>
         {number}. <Words of={step.title} />{' '}
         <small>
-          {step.work} min{step.wait > 0 ? `, then ${step.wait} min in clamps` : ''}
+          {step.work} min{step.wait > 0 ? `, then ${step.wait} min to set` : ''}
           {step.stays ? ', where it stays' : ''}
         </small>
       </h2>

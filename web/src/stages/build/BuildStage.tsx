@@ -87,7 +87,7 @@ function Steps() {
     <>
       <StageHead
         title="Build"
-        about={`Step ${at + 1} of ${steps.length} · about ${minutes(step.work)}${step.wait > 0 ? `, then ${minutes(step.wait)} in clamps` : ''}${step.stays ? ' · where it stays' : ''}`}
+        about={`Step ${at + 1} of ${steps.length} · ${minutes(step.work)}${step.wait > 0 ? `, then ${minutes(step.wait)} to set` : ''}${step.stays ? ' · where it stays' : ''}`}
       >
         <FirstChoice facts={facts} />
         <Button onClick={() => setRehearse(true)}>Rehearse</Button>
