@@ -216,7 +216,7 @@ export function fasten(
   const by = methodOf(joint, said);
   const taken = [...new Set([drilled.id, into.id].flatMap((id) => room.bored.get(id) ?? []))];
   if (by === 'hardware') return withHardware({ ...base, by }, taken, room.units);
-  if (meeting === null && !joint.apart) throw new Error(`${joint.id}: the parts do not touch`);
+  if (meeting === null && !joint.apart && by !== 'nothing') return { ...base, by, troubles: ['not possible'], reaches: false }; // prettier-ignore
   if (by === 'nothing' || meeting === null) return { ...base, by };
   const site: Site = { joint, drilled, into, meeting, units: room.units, spacing: room.spacing };
   const layout = WAYS_TO_JOIN[by].lays(site, isDense(drilled) || isDense(into));

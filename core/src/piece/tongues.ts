@@ -88,6 +88,17 @@ function bodyOf({ rail, end, depth, y, z }: Tongue): Part {
   return { ...rail, length: depth, width: y[1] - y[0], thickness: z[1] - z[0], frame: { ...rail.frame, at }, cuts: [], ends: { left: SQUARE, right: SQUARE } }; // prettier-ignore
 }
 
+const touching = (a: Part, b: Part): number => contacts(solidOf(a), solidOf(b)).reduce((sum, { points }) => sum + faceArea(points), 0); // prettier-ignore
+
+/** Whether a lap takes most of the face of its post that another joint of the post needs. */
+function takesFace(tongue: Tongue, { drilled, into }: Joint, parts: ReadonlyMap<string, Part>): boolean {
+  const other = drilled === tongue.post.id ? into : into === tongue.post.id ? drilled : null;
+  const part = other === null ? undefined : parts.get(other);
+  if (!part || part === tongue.rail) return false;
+  const taken = touching(part, bodyOf(tongue));
+  return taken > 0 && taken > touching(part, tongue.post) / 2;
+}
+
 const shifted = (cut: Cutout, by: Length): Cutout =>
   cut.axis === 0
     ? { ...cut, from: cut.from + by, to: cut.to + by }
@@ -140,6 +151,8 @@ export function tongued(
     (tongue) =>
       !parts.some((part) => part !== tongue.post && part !== tongue.rail && !part.loose && hits(tongue, part)),
   );
+  const own = new Set(tongues.map(({ joint }) => joint));
+  tongues = tongues.filter((tongue) => tongue.kind === 'tenon' || !joints.some((joint) => !own.has(joint) && takesFace(tongue, joint, byId))); // prettier-ignore
   for (const depth of DEPTHS.slice(1)) {
     const meeting = tongues.filter((one) =>
       tongues.some((other) => other !== one && other.post === one.post && hits(one, bodyOf(other))),
