@@ -10,6 +10,7 @@ import { boxOf } from '../shape';
 import {
   checkBetween,
   checkHeight,
+  checkSupports,
   crossSupports,
   footprint,
   LEAST_RAIL,
@@ -191,8 +192,23 @@ function tooTight(kit: Kit, clear: Length): void {
   );
 }
 
+/** Says so once where a block would run into a cross support. */
+function meetsSupport(kit: Kit, support: string, reach: Length): void {
+  if (kit.stopped()) return;
+  kit.stop(
+    'block-meets-support',
+    say`A corner block runs into a cross support`,
+    say`It reaches ${dim(reach)} out of its corner, and ${tag(support)} stands nearer than that.`,
+    { reach },
+    [
+      { label: say`Leave the blocks out`, changes: [kit.change(['choices', 'cornerBlocks'], false)] },
+      { label: say`No cross supports`, changes: [kit.change(['choices', 'crossSupports'], 0)] },
+    ],
+  );
+}
+
 /** A block across each corner, long ends against the aprons' inner faces, just clear of the leg. */
-function cornerBlocks(kit: Kit, legs: readonly [Leg, Leg, Leg, Leg], under: Length): void {
+function cornerBlocks(kit: Kit, legs: readonly [Leg, Leg, Leg, Leg], under: Length, supports: readonly string[]): void {
   const stock = kit.sizes.dressed('2x3');
   const pairs = [
     ['A1', 'E1', 1, 1],
@@ -215,6 +231,11 @@ function cornerBlocks(kit: Kit, legs: readonly [Leg, Leg, Leg, Leg], under: Leng
       boxOf(kit.get('E2')).min[0] - boxOf(kit.get('E1')).max[0],
     );
     if (2 * run + off > clear) return void tooTight(kit, clear);
+    const far = x + sx * (run + off / 2);
+    const inWay = supports.find((name) =>
+      sx > 0 ? boxOf(kit.get(name)).min[0] < far : boxOf(kit.get(name)).max[0] > far,
+    );
+    if (inWay) return void meetsSupport(kit, inWay, Math.round(run + off / 2));
     const z = under - stock.width / 2;
     const from: Vec = [x, y + sy * run, z];
     const to: Vec = [x + sx * run, y, z];
@@ -270,16 +291,7 @@ export const aprons = family({
         [{ label: say`Set back ${dim(deepest)}`, changes: [kit.change(['choices', 'setback'], deepest)] }],
       );
     checkApron(kit, section, apron.thickness);
-    const supportsRoom = longRoom - LEAST_RAIL;
-    const most = Math.max(0, Math.floor(supportsRoom / (apron.thickness + LEAST_RAIL)));
-    if (longRoom >= LEAST_RAIL && choices.crossSupports > most)
-      kit.stop(
-        'too-many-supports',
-        say`${choices.crossSupports} cross supports do not fit`,
-        say`Between the legs there is ${dim(longRoom)}; ${choices.crossSupports + 1} gaps would be under ${dim(LEAST_RAIL)} each.`,
-        { longRoom, most },
-        [{ label: say`Use ${most}`, changes: [kit.change(['choices', 'crossSupports'], most)] }],
-      );
+    checkSupports(kit, longRoom, apron.thickness, choices.crossSupports);
     const highest = room.under - apron.width - LEAST_RAIL;
     if (choices.below !== 'none' && !mitred && choices.shelfHeight > highest) {
       const at = Math.round((room.under - apron.width) / 3);
@@ -315,7 +327,7 @@ export const aprons = family({
         setback: choices.setback,
       });
     const supports = crossSupports(kit, room, ['A1', 'A2'], choices.crossSupports, choices.apron as Nominal);
-    if (choices.cornerBlocks && !mitred) cornerBlocks(kit, legs, room.under);
+    if (choices.cornerBlocks && !mitred) cornerBlocks(kit, legs, room.under, supports);
     const below = mitred ? 'none' : choices.below;
     if (below !== 'none') shelfBelow(kit, legs, below, choices.shelfHeight);
     assembleFrame(kit, legs, {

@@ -135,6 +135,19 @@ export function railsBetween(kit: Kit, legs: readonly [Leg, Leg, Leg, Leg], rail
     });
 }
 
+/** Says so where so many cross supports leave gaps too small to drive a screw in. */
+export function checkSupports(kit: Kit, between: Length, thickness: Length, count: number): void {
+  const most = Math.max(0, Math.floor((between - LEAST_RAIL) / (thickness + LEAST_RAIL)));
+  if (between < LEAST_RAIL || count <= most) return;
+  kit.stop(
+    'too-many-supports',
+    say`${count} cross supports do not fit`,
+    say`Between the legs there is ${dim(between)}; ${count + 1} gaps would be under ${dim(LEAST_RAIL)} each.`,
+    { longRoom: between, most },
+    [{ label: say`Use ${most}`, changes: [kit.change(['choices', 'crossSupports'], most)] }],
+  );
+}
+
 /** Cross supports between the two long rails, spread evenly, upper edges level with theirs. */
 export function crossSupports(
   kit: Kit,

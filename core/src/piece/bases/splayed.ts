@@ -10,6 +10,7 @@ import type { Part } from '../part';
 import {
   checkBetween,
   checkHeight,
+  checkSupports,
   crossSupports,
   footprint,
   LEAST_RAIL,
@@ -237,6 +238,9 @@ export const splayed = family({
       kit.join('rail end', 'S3', 'S1');
       kit.join('rail end', 'S3', 'S2');
     }
+    const long = boxOf(kit.get('A1'));
+    checkSupports(kit, long.max[0] - long.min[0], kit.sizes.dressed(nominal).thickness, choices.crossSupports);
+    if (kit.stopped()) return kit.built();
     const supports = crossSupports(kit, room, ['A1', 'A2'], choices.crossSupports, nominal);
     const angleNote = say`Trace the leg's angle from its template, or set the saw: both ends of every leg slant the same way.`;
     kit.assemble('end-1', say`Join the left end frame`, ['L1', 'L2', 'E1', ...ends.slice(0, 1)], [], [angleNote]);
