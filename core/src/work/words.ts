@@ -187,7 +187,7 @@ function sentenceOf(operation: Operation): Phrase {
     case 'spacers':
       return say`Lay ${strong(counted(operation.count, 'spacer'))} ${dim(operation.thickness)} thick under ${tagList(operation.under)}.`;
     case 'slide':
-      return say`Slide ${operation.name} in and out over all of its ${dim(operation.travel)} now, before anything closes over it.`;
+      return say`Slide ${operation.name} in and out over all of its ${dim(operation.travel)} now. It must not bind.`;
     case 'square':
       return operation.reads[0] === operation.reads[1]
         ? say`Measure both diagonals: ${about(operation.reads[0])} each. Alike but another number: the sides are not as planned. Unlike: push the long corner.`

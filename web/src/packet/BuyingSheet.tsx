@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import { hardwareName, isPoured, offerName, type Job, type Plan } from '@sill/core';
 import { runs } from '../stages/labels';
+import { missingIn } from '../stages/missing';
 import { Dim, Text } from '../words/Dim';
 import { cents, taxWords } from '../words/money';
 import { TickBox } from './TickBox';
@@ -13,7 +14,7 @@ type BuyingRow = {
 };
 
 /** Rows of the list with their heights on paper, mm, the sums at the end. */
-export function buyingRows({ list }: Plan, job: Job, label: (id: string) => string): readonly BuyingRow[] {
+export function buyingRows({ list, buying }: Plan, job: Job, label: (id: string) => string): readonly BuyingRow[] {
   const high = (lines: number) => 2.8 + 5.5 * lines;
   const boards = list.boards.map((line): BuyingRow => {
     const name = offerName(line.offer, job.units);
@@ -51,10 +52,9 @@ export function buyingRows({ list }: Plan, job: Job, label: (id: string) => stri
       ],
     };
   });
-  const elsewhere = list.notSold.map(({ kind, size, count }): BuyingRow => {
-    const name = hardwareName(kind, size);
-    const cells = [<TickBox key="box" />, <Text key="name" of={name} />, count, '', '', 'not sold here, not in the total: get it elsewhere']; // prettier-ignore
-    return { key: `${kind} ${size}`, height: high(Math.max(2, Math.ceil(name.length / 15))), cells };
+  const elsewhere = missingIn({ list, buying }, label).map(({ name, count, why }): BuyingRow => {
+    const cells = [<TickBox key="box" />, <Text key="name" of={name} />, count, '', '', why];
+    return { key: name, height: high(Math.max(Math.ceil(why.length / 42), Math.ceil(name.length / 15))), cells };
   });
   return [
     ...boards,

@@ -28,6 +28,17 @@ test('what no yard keeps is on the list all the same, and said to be nowhere in 
   expect(text).toMatch(/table-top clips.*not sold here, not in the total/);
 });
 
+test('parts that no board gives are on the list by name', () => {
+  const demo = demoJob();
+  open({
+    ...demo,
+    onHand: [],
+    yard: { ...demo.yard, boards: demo.yard.boards.filter(({ board }) => board !== '2x3') },
+  });
+  const text = titled('Buying list').map(({ textContent }) => textContent).join(' '); // prettier-ignore
+  expect(text).toMatch(/2×3.*G-R1.*: nothing on sale or on hand gives them, not in the total/);
+});
+
 test('everything that is bought has a box a board, and the sum is the list’s', () => {
   const { plan } = open();
   const sheets = titled('Buying list');

@@ -20,9 +20,7 @@ import { said } from '../../state/view';
 import { Dim, Text } from '../../words/Dim';
 import { cents, dollars, taxWords } from '../../words/money';
 import { runs, useLabel } from '../labels';
-
-/** Of what no yard of the job keeps. */
-const NOWHERE = 'not sold here, not in the total: get it elsewhere';
+import { missingIn } from '../missing';
 
 /** Where the store is to cut boards that are longer than the car. */
 function StoreCuts({ of }: { readonly of: BoardLine['storeCuts'] }) {
@@ -63,6 +61,7 @@ export function BuyingTable({ plan }: { readonly plan: Plan }) {
   const bought = job.pieces.every((piece) => piece.boughtPrice !== null)
     ? job.pieces.reduce((sum, piece) => sum + piece.boughtPrice! * piece.copies, 0)
     : null;
+  const missing = missingIn(plan, label);
   const csv = () => {
     const rows = [
       ...list.boards.map((line) => [
@@ -83,15 +82,7 @@ export function BuyingTable({ plan }: { readonly plan: Plan }) {
         cents(line.total),
         0,
       ]),
-      ...list.notSold.map(({ kind, size, count }) => [
-        'no yard here',
-        hardwareName(kind, size),
-        NOWHERE,
-        count,
-        '',
-        '',
-        0,
-      ]),
+      ...missing.map(({ name, count, why }) => ['no yard here', name, why, count, '', '', 0]),
       ['', 'tax', taxWords(list), '', '', cents(list.tax), ''],
       ['', 'total', '', '', '', cents(list.total), ''],
     ];
@@ -114,7 +105,7 @@ export function BuyingTable({ plan }: { readonly plan: Plan }) {
         (line) =>
           `${line.count} x ${hardwareName(line.offer.kind, line.offer.size)} (${line.offer.count}), ${cents(line.total)}`,
       ),
-      ...list.notSold.map(({ kind, size, count }) => `${count} ${hardwareName(kind, size)}: ${NOWHERE}`),
+      ...missing.map(({ name, count, why }) => `${count} ${name}: ${why}`),
       `With ${taxWords(list).toLowerCase()} ${dollars(list.total)}`,
     ];
     try {
@@ -207,14 +198,14 @@ export function BuyingTable({ plan }: { readonly plan: Plan }) {
                   </TableCell>
                 </TableRow>
               ))}
-            {list.notSold.map(({ kind, size, count }) => (
-              <TableRow key={`${kind} ${size}`}>
+            {missing.map(({ name, count, why }) => (
+              <TableRow key={name}>
                 <TableCell colSpan={narrow ? 1 : 2}>
-                  <Text of={hardwareName(kind, size)} />
+                  <Text of={name} />
                 </TableCell>
                 <TableCell align="right">{count}</TableCell>
                 <TableCell colSpan={narrow ? 2 : 3} className="over">
-                  {NOWHERE}
+                  {why}
                 </TableCell>
               </TableRow>
             ))}
