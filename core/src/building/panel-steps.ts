@@ -100,7 +100,13 @@ export function panelSteps(
     name: `arrange-${name}`,
     title: say`Lay out the boards of the ${what}${bored.length > 0 ? say` and ${holeTitle(bored).toLowerCase()}` : ''}`,
     ops: [
-      operation(making, name, { kind: 'arrange', what, straightedge: length, unequal }, boards, 10 + HANDLE * boards.length),
+      operation(
+        making,
+        name,
+        { kind: 'arrange', what, straightedge: length, unequal },
+        boards,
+        10 + HANDLE * boards.length,
+      ),
       ...bored,
     ],
   };

@@ -72,7 +72,10 @@ export function pocketAt(body: Body, part: Part, spot: Spot, exit: PartSide, jig
   const at = add(leaves, times(direction, -ownScrew(jig) / 2));
   // It opens where the line comes out of the face that the jig lies on.
   const mouth = add(at, times(direction, -jig / 2 / Math.sin(SLOPE) + ownScrew(jig) / 2));
-  const hollows = [{ from: mouth, to: at, radius: POCKET / 2 }, { from: at, to: leaves, radius: PILOT / 2 }];
+  const hollows = [
+    { from: mouth, to: at, radius: POCKET / 2 },
+    { from: at, to: leaves, radius: PILOT / 2 },
+  ];
   return { joint: spot.joint, at, direction, kind: 'pocket', sunk: 0, deep: null, across: 0, for: 'pocket', hollows };
 }
 
@@ -111,7 +114,8 @@ export function meetsHole(body: Body, joint: string, hollows: readonly Hollow[])
   const found = body.holes.find(
     (other) =>
       other.joint !== joint &&
-      other.hollows.some((one) =>
+      other.hollows.some(
+        (one) =>
         hollows.some((own) => pointsAlong(own).some((point) => distanceTo(point, one.from, one.to) < own.radius + one.radius)), // prettier-ignore
       ),
   );

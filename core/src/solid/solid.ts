@@ -206,11 +206,7 @@ export const moved = (solid: Solid, point: (p: Vec) => Vec, direction: (d: Vec) 
 
 /** A body given in a frame's own directions, in the piece. */
 export const outOfFrame = (frame: Frame, solid: Solid): Solid =>
-  moved(
-    solid,
-    (point) => outOf(frame, point),
-    turning(frame),
-  );
+  moved(solid, (point) => outOf(frame, point), turning(frame));
 
 const turning = (frame: Frame) => {
   const own = { ...frame, at: [0, 0, 0] as const };

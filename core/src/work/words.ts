@@ -85,7 +85,12 @@ function place(operation: OperationOf<'place'>): Phrase {
     return listOf(runs.map((run) => (run.length === 1 ? bodyName(run[0]!.tags) : tagList(run.flatMap(({ tags }) => tags))))); // prettier-ignore
   };
   const where = standingsOf(marks);
-  const level = row === 'ends' ? say` Left ends level.` : row === 'middles' ? say` They differ in length: mark the middle of each, all middles on one line.` : say``;
+  const level =
+    row === 'ends'
+      ? say` Left ends level.`
+      : row === 'middles'
+        ? say` They differ in length: mark the middle of each, all middles on one line.`
+        : say``;
   const first = lying.length > 0 ? say`Lay ${names(lying)} ready. ` : say``;
   const what = moving.length === 0 ? say`` : fixed ? say`Put ${names(moving)} in place` : say`Lay ${names(moving)} on, not fixed`; // prettier-ignore
   const close = moving.length === 0 ? say`` : say`${where ? say`: ${where}` : ''}.`;
