@@ -1,6 +1,7 @@
 import { inches, printLength, type Length } from '../length';
 import { DEFAULT_SHOP, newJob, type Piece } from '../job';
 import { buildPiece, newPiece, pairKey } from '../piece';
+import { clippedJoints } from './clip-places';
 import {
   boltFor,
   bradFor,
@@ -72,7 +73,7 @@ const table = (choices: Piece['choices'], topChoices: Piece['topChoices'] = {}):
 };
 const made = (piece: Piece, nominal: '1x6' | '2x6' = '2x6') => {
   const { parts, joints } = buildPiece(piece, nominal, DEFAULT_SHOP, 'in');
-  return { parts, made: fastenings(joints, parts, 'in', piece) };
+  return { parts, joints, made: fastenings(joints, parts, 'in', piece) };
 };
 
 describe('fastenings', () => {
@@ -97,11 +98,10 @@ describe('fastenings', () => {
       expect(usual.every((item) => item.by === 'slotted screws' && item.reaches)).toBe(true);
     }
     const clips = made({ ...piece, choices: { ...piece.choices, fixing: 'clips' } }, '1x6');
-    expect(
-      clips.made
-        .filter((item) => item.joint.kind === 'top clips')
-        .every((item) => (item.by === 'clips' && item.reaches) || item.by === 'nothing'),
-    ).toBe(true);
+    const below = clips.made.filter((item) => item.joint.kind === 'top clips');
+    const kept = clippedJoints(clips.joints, new Map(clips.parts.map((part) => [part.id, part])));
+    expect(below.some((item) => item.by === 'clips')).toBe(true);
+    expect(below.every((item) => (item.by === 'clips' && item.reaches) || (item.by === 'nothing' && (item.meets < 6 || !kept.has(item.joint.id))))).toBe(true); // prettier-ignore
   });
 
   test('glue by hand: both faces of every joint; screws, clips and glue for all copies', () => {

@@ -17,6 +17,8 @@ const PAST: Length = inches(1 / 2);
 /** A bolt that ends inside a part: its nut is let in there from the side. One that goes through has it outside. */
 const isLetIn = (item: Fastening, shank: Shank): boolean => shank.length >= item.fastener!.length;
 
+const nutsOf = (item: Fastening): 'in' | 'out' => (item.shanks.some((shank) => isLetIn(item, shank)) ? 'in' : 'out');
+
 /** From which side the nut comes in: of those beside the bolt the one that looks at the middle of the piece. */
 function nutSide(part: Part, direction: Vec, middle: Vec): { readonly axis: Axis; readonly sign: 1 | -1 } {
   const ways = waysOf(part);
@@ -66,8 +68,5 @@ export const bolts: WayToJoin = {
     ),
   ],
   makes: (joints, bench) =>
-    together(joints, (item) => (item.shanks.some((shank) => isLetIn(item, shank)) ? 'in' : 'out')).flatMap((alike) => {
-      const nuts = alike[0]!.shanks.some((shank) => isLetIn(alike[0]!, shank)) ? 'in' : 'out';
-      return driving(alike, bench, { washer: true, nuts, minutes: 2 });
-    }),
+    together(joints, nutsOf).flatMap((alike) => driving(alike, bench, { washer: true, nuts: nutsOf(alike[0]!), minutes: 2 })), // prettier-ignore
 };

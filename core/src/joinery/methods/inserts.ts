@@ -1,6 +1,5 @@
 import { told, together } from '../../work';
-import type { Fastening } from '../fasten';
-import { isDense } from '../fasten';
+import { isDense, type Fastening } from '../fasten';
 import { boring, bought, clearanceHoles, driving, endOf, throughOf } from '../making';
 import type { WayToJoin } from '../method';
 import { straight } from '../straight';
