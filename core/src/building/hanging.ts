@@ -74,7 +74,7 @@ function plates(group: readonly Fastening[], making: Making): readonly Operation
   if (group.length === 0) return [];
   const length = Math.min(...group.flatMap(({ shanks }) => shanks.map((shank) => shank.length)), inches(3 / 4));
   const legs = group.map(({ drilled }) => drilled);
-  const says = say`Screw the plates of ${tags(legs)} on, screws no longer than ${dim(length + PLATE_THICK)} through the plate: longer ones come out on top.`;
+  const says = say`Screw the plates of ${tags(legs)} on: pilots ${strong('5/64')}, no deeper than ${dim(length)}, screws no longer than ${dim(length + PLATE_THICK)} through the plate: longer ones come out on top.`;
   return [operation(making, legs[0]!.tag, { kind: 'hang', joints: group.map(({ joint }) => joint.id), fastener: null, size: '', count: 0, says }, legs, PLATE * legs.length, { tool: 'drill' })]; // prettier-ignore
 }
 
@@ -95,7 +95,7 @@ export function fittings({ model, ...making }: Making): readonly Operation[] {
   return [
     ...(pulls > 0
       ? [
-          operation(all, 'pulls', { kind: 'fit hardware', fastener: 'pull', size: '', count: pulls, says: say`Fit the ${strong(pulls)} pulls to ${tags(on)}: mark the middle of the front, bore from outside with a block held behind, so that nothing tears out.` }, on, 5 * pulls, { tool: 'drill' }), // prettier-ignore
+          operation(all, 'pulls', { kind: 'fit hardware', fastener: 'pull', size: '', count: pulls, says: say`Fit the ${strong(pulls)} pulls to ${tags(on)}: mark the middle of the front, bore ${strong('3/16')} from outside with a block held behind, so that nothing tears out.` }, on, 5 * pulls, { tool: 'drill' }), // prettier-ignore
         ]
       : []),
     ...(stays > 0

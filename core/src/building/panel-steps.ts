@@ -82,6 +82,7 @@ export function panelSteps(
             row: unequal ? 'middles' : 'ends',
             fixed: true,
             over: false,
+            out: [],
             says,
           },
           HANDLE * group.length,

@@ -11,6 +11,7 @@ import { hanging } from './hanging';
 import { benchOf, clampsFor, joined, liftOf, operation, prepared, type Making } from './making';
 import type { Operation as Assembling } from './operations';
 import { accessTo, type Placing } from './order';
+import { runningIn } from './running';
 import { shapingOperations } from './shaping';
 import { standingsFor } from './standing';
 import { staysBecause } from './way-out';
@@ -141,7 +142,9 @@ function placing(sitting: Sitting, making: Making): Operation {
   const teller = benchOf(making, 'early');
   const marks = standingsFor(joints, making, teller);
   const over = upsideDown(joints);
+  const running = runningIn(making.model, new Set(over ? [...before, ...placings.flatMap(({ body }) => body)].map(({ id }) => id) : [])); // prettier-ignore
   const says: readonly Phrase[] = [
+    ...(running.says ? [running.says] : []),
     ...(over ? [say`All of it upside down: the top face down on a blanket, the base on its head.`] : []),
     ...(early.length > 0 ? [say`${tagList(early.map(({ tag }) => tag))} must go in now: later there is no way in, or no room for the driver.`] : []), // prettier-ignore
     ...together(tight, ({ way }) => fromWhere(way!)).map((alike) => say`${tagList(alike.flatMap(({ body }) => body.map(({ tag }) => tag)))} can only come in ${fromWhere(alike[0]!.way!)}.`), // prettier-ignore
@@ -154,7 +157,7 @@ function placing(sitting: Sitting, making: Making): Operation {
   return operation(
     making,
     `${whole.assembly.id}${at + 1 === of ? '' : `-${at + 1}`}`,
-    { kind: 'place', comes, marks, row: null, fixed: !whole.laid, over, says: says.length > 0 ? says.reduce((a, b) => say`${a} ${b}`) : null }, // prettier-ignore
+    { kind: 'place', comes, marks, row: null, fixed: !whole.laid, over, out: running.out, says: says.length > 0 ? says.reduce((a, b) => say`${a} ${b}`) : null }, // prettier-ignore
     placings.flatMap(({ body }) => body),
     HANDLE * placings.length,
     { lift: heaviest },

@@ -55,7 +55,21 @@ function standingOf(part: Part, onto: Part, teller: Teller): Standing | null {
   };
 }
 
-/** Boards of a panel as the one board that they are by now, under the name of the panel. */
+/** What a top is by now: the boards of its panel, with the edging that is glued round them level with them. */
+function topAround(part: Part, joints: readonly Fastening[], { model, made, panelOf }: Making): readonly Part[] {
+  const panel = panelOf.get(part.id);
+  const boards = panel === undefined ? [part] : model.parts.filter(({ id }) => panelOf.get(id) === panel);
+  const own = new Set(boards.map(({ id }) => id));
+  const before = made.filter((item) => own.has(item.into.id) && item.drilled.role === 'edging' && !joints.includes(item)); // prettier-ignore
+  const { min, max } = boxOf(part);
+  const level = before.map(({ drilled }) => drilled).filter((edge) => {
+    const box = boxOf(edge);
+    return Math.abs(box.min[2] - min[2]) <= FLUSH && Math.abs(box.max[2] - max[2]) <= FLUSH;
+  }); // prettier-ignore
+  return [...boards, ...new Set(level)];
+}
+
+/** Boards that are one by now, as one board. */
 function panelAsOne(boards: readonly Part[], name: string): Part {
   const box = around(boards.map(boxOf))!;
   const [length, width, thickness] = ([0, 1, 2] as const).map((axis) => extent(box, axis)) as [Length, Length, Length];
@@ -64,16 +78,17 @@ function panelAsOne(boards: readonly Part[], name: string): Part {
 }
 
 /**
- * Where everything lies that some joints hold, once for the boards of a panel. Lying panels only: what is glued up to
- * stand is told by its boards.
+ * Where everything lies that some joints hold, once for a top of many boards, measured from its outside and not from a
+ * seam. Tops only: what is glued up to stand is told by its boards.
  */
 export function standingsFor(joints: readonly Fastening[], making: Making, teller: Teller): readonly Standing[] {
-  const panels = new Map<string, Part>();
+  const tops = new Map<string, Part>();
   const whole = (part: Part): Part => {
-    const name = making.panelOf.get(part.id);
-    if (name === undefined || part.role !== 'top') return part;
-    const known = panels.get(name) ?? panelAsOne(making.model.parts.filter(({ id }) => making.panelOf.get(id) === name), 'the top'); // prettier-ignore
-    panels.set(name, known);
+    if (part.role !== 'top') return part;
+    const boards = topAround(part, joints, making);
+    if (boards.length === 1) return part;
+    const known = tops.get(boards[0]!.id) ?? panelAsOne(boards, 'the top');
+    tops.set(boards[0]!.id, known);
     return known;
   };
   const rows = joints.flatMap(({ drilled, into, joint }) => {

@@ -11,6 +11,7 @@ import { liftOf, operation, type Making } from './making';
 import { isPanel, laidParts, operationsOf, type Operation as Assembling } from './operations';
 import { panelSteps } from './panel-steps';
 import { preparingSteps } from './preparing';
+import { runningIn } from './running';
 import { schedule } from './schedule';
 import { sittings, sittingStep } from './sitting';
 import type { Step } from './step';
@@ -41,6 +42,8 @@ function levelStep(making: Making, parts: readonly Part[], over: boolean): Draft
   const { piece, shop } = making;
   const { size } = piece;
   const tall = topOf(piece) === null && size.height > inches(30);
+  const running = runningIn(making.model, new Set(parts.map(({ id }) => id)));
+  const feet = say`Turn it over onto its feet; all that is fixed so far comes with it.`;
   const op = (about: string, does: Parameters<typeof operation>[2], minutes: number, lift: Operation['lift'] = null) =>
     operation(making, about, does, parts, minutes, { lift });
   return {
@@ -50,7 +53,7 @@ function levelStep(making: Making, parts: readonly Part[], over: boolean): Draft
     adds: [],
     stays: staysBecause(parts, shop),
     ops: [
-      ...(over ? [op('upright', { kind: 'turn', about: 'upright', says: say`Turn it over onto its feet; all that is fixed so far comes with it.` }, 3, liftOf(parts, shop))] : []), // prettier-ignore
+      ...(over ? [op('upright', { kind: 'turn', about: 'upright', out: running.out, says: running.says ? say`${running.says} ${feet}` : feet }, 3, liftOf(parts, shop))] : []), // prettier-ignore
       op('level', { kind: 'level', levellers: false }, 6),
       op('size', { kind: 'measure', size: [size.length, size.width, size.height] }, 3),
       ...(tall ? [op('anchor', { kind: 'anchor' }, 8)] : []),

@@ -20,7 +20,9 @@ const ALONG = 0.9994;
 /** Dowels, biscuits and loose tenons: half in each part, less in a thin one; nothing is driven from outside. */
 export function pegs(by: Method, site: Site): Layout | null {
   const { drilled, into, meeting, units, joint } = site;
-  if (meeting.axis === 0 && (joint.kind === 'edge' || isCompound(drilled))) return null;
+  const slanted = waysOf(drilled).every((way) => Math.abs(dot(way, meeting.normal)) < ALONG);
+  if (joint.kind === 'edge' && (meeting.axis === 0 || slanted)) return null;
+  if (meeting.axis === 0 && isCompound(drilled)) return null;
   const [a, b] = ([0, 1, 2] as const).filter((at) => at !== meeting.axis) as [Axis, Axis];
   const span = (at: Axis) => meeting.spans[at]![1] - meeting.spans[at]![0];
   const [run, wide] = span(a) >= span(b) ? [a, b] : [b, a];

@@ -137,7 +137,9 @@ export function straight(by: Method, site: Site): Layout | null {
       position: tell(place),
       driven: by !== 'brads',
     };
-    return { laid, first, second, meets: reach };
+    // The hole that takes an insert is wider than its bolt: others keep clear of it.
+    const seat = (): readonly Laid[] => [{ ...laid, from: point, length: Math.max(0, laid.length - reach), behind: 0, radius: fastener.pilot!.hard.across / 2 }]; // prettier-ignore
+    return { laid, first, second, meets: reach, ...(by === 'inserts' ? { beside: seat } : {}) };
   };
   return { fastener, jig: 0, run, targets: rows, tell, faces: [1, -1], lie, bite: chosen.bite, wary: by !== 'brads', leaves: through || by === 'bolts' ? null : by === 'inserts' ? SHORT_OF : 0 }; // prettier-ignore
 }

@@ -122,13 +122,14 @@ export function assembleDrawers(kit: Kit, numbers: readonly number[], from: stri
       [],
       [say`Slide the bottom in dry: it squares the box.`],
     );
-    const before = at === 0 ? from : `drawer-in-${numbers[at - 1]!}`;
+    const before = at === 0 ? from : `drawer-front-${numbers[at - 1]!}`;
+    kit.assemble(`drawer-in-${number}`, say`Hang drawer ${number}`, [], [before, `drawer-${number}`]);
     kit.assemble(
-      `drawer-in-${number}`,
-      say`Hang drawer ${number} and fix its front`,
+      `drawer-front-${number}`,
+      say`Fix the front of drawer ${number}`,
       [name('F')],
-      [before, `drawer-${number}`],
-      [say`Hold the front with tape, even gaps all round, while its screws are driven from inside.`],
+      [`drawer-in-${number}`],
+      [say`Tape the front on with even gaps all round, pull the drawer out with it, drive its screws from inside.`],
     );
   });
 }

@@ -201,6 +201,12 @@ function outOfRow(bench: Bench, op: OperationOf<'place'>): string | null {
   return stray ? `${stray.tag} does not lie level with ${places[0]!.tag}` : null;
 }
 
+/** Drawers run out of what is turned, and doors swing, unless they are out of the way first. */
+function runsOut(bench: Bench, op: OperationOf<'place'> | OperationOf<'turn'>, there: ReadonlySet<string>): void {
+  for (const { id, kind, drilled, into: other } of bench.joints.values())
+    if ((kind === 'slide' || kind === 'hinge') && bench.made.has(id) && there.has(drilled) && there.has(other) && !op.out.includes(drilled)) bench.fault(op, 'loose when turned', `${bench.parts.get(drilled)!.tag} runs out or swings`); // prettier-ignore
+}
+
 function bring(bench: Bench, op: OperationOf<'place'>): void {
   const here = new Set<string>();
   op.comes.forEach(({ parts: ids, way }, at) => {
@@ -240,6 +246,7 @@ function bring(bench: Bench, op: OperationOf<'place'>): void {
     bench.stands.add(id);
     bench.company.set(id, here);
   }
+  if (op.over) runsOut(bench, op, here);
   const crooked = op.row === null ? null : outOfRow(bench, op);
   if (crooked) bench.fault(op, 'not told', crooked);
   for (const mark of op.marks) {
@@ -432,6 +439,7 @@ export function carryOut(bench: Bench, op: Operation): void {
       const one = bench.whole.get(all[0]!) ?? new Set();
       const loose = all.find((id) => !one.has(id));
       if (loose) bench.fault(op, 'loose when turned', `${bench.parts.get(loose)!.tag} is not fixed to ${bench.parts.get(all[0]!)!.tag}`); // prettier-ignore
+      runsOut(bench, op, new Set(all));
       return lifted(bench, op, all);
     }
     case 'coat':

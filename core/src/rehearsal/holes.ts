@@ -87,8 +87,10 @@ export function slotAt(body: Body, part: Part, spot: Spot, way: Vec, op: Operati
   const wood = woodAlong(body, sub(at, times(direction, 40)), direction).find(([low, high]) => low < 200 && high > 60);
   if (!wood) return `${spot.tag}: there is no wood for a ${op.what}`;
   if (op.deep >= wood[1] - 40 - 1) return `${spot.tag}: the ${op.what} goes through`;
-  // Its long side lies in the direction of the first measure.
-  const along: Vec = ([0, 1, 2] as const).map((axis) => (axis === spot.from.axis ? op.long / 2 - op.thick / 2 : 0)) as unknown as Vec; // prettier-ignore
+  // Its long side lies in the direction of the first measure, on a slanted end along the slant.
+  const measured = unitAlong({ axis: spot.from.axis, sign: 1 });
+  const flat = sub(measured, times(direction, dot(measured, direction)));
+  const along = times(flat, (op.long / 2 - op.thick / 2) / norm(flat));
   const hollows = [op.thick / 2, op.deep - op.thick / 2].map((deep) => {
     const middle = add(at, times(direction, deep));
     return { from: sub(middle, along), to: add(middle, along), radius: op.thick / 2 };

@@ -31,8 +31,10 @@ function bodyOf(part: Part, pieces: readonly CutPiece[]): Body | null {
   const { blank } = own;
   const over = blank.extra / 2;
   const plane = blank.plane?.each ?? 0;
-  const thick = blank.thickness * part.plies;
-  const wide: Length = blank.rip && part.plies === 1 ? blank.rip.to : blank.width;
+  // A stick that is thicker than wide, where its part is wider than thick, is turned a quarter.
+  const turned = part.plies === 1 && blank.width < part.width && blank.width === part.thickness && blank.thickness === part.width; // prettier-ignore
+  const thick = turned ? blank.width : blank.thickness * part.plies;
+  const wide: Length = turned ? blank.thickness : blank.rip && part.plies === 1 ? blank.rip.to : blank.width;
   const off = (wide - part.width) / 2;
   const deep = Math.max(0, thick - part.thickness) / 2;
   const body = bodyFrom(part.id, part.tag, { low: -over, high: part.length + over, width: [-off, part.width + off], thick: plane > 0 ? [-deep, part.thickness + deep] : [0, thick] }); // prettier-ignore

@@ -102,8 +102,8 @@ export type Does =
   | { readonly kind: 'elongate'; readonly spots: readonly Spot[]; readonly long: Length }
   | { readonly kind: 'arrange'; readonly what: string; readonly straightedge: Length; readonly unequal: boolean }
   | { readonly kind: 'dry'; readonly joints: readonly string[] }
-  /** `row`: boards side by side, which of them lies level with the other. */
-  | { readonly kind: 'place'; readonly comes: readonly Coming[]; readonly marks: readonly Standing[]; readonly row: 'ends' | 'middles' | null; readonly fixed: boolean; readonly over: boolean; readonly says: Phrase | null } // prettier-ignore
+  /** `row`: boards side by side, which of them lies level with the other. `out`: what runs or swings, taken out or taped shut before it is turned. */
+  | { readonly kind: 'place'; readonly comes: readonly Coming[]; readonly marks: readonly Standing[]; readonly row: 'ends' | 'middles' | null; readonly fixed: boolean; readonly over: boolean; readonly out: readonly string[]; readonly says: Phrase | null } // prettier-ignore
   | { readonly kind: 'glue'; readonly joints: readonly string[]; readonly count: number; readonly ends: boolean; readonly slow: boolean; readonly only: Phrase | null } // prettier-ignore
   | { readonly kind: 'peg'; readonly joints: readonly string[]; readonly fastener: HardwareKind; readonly size: string; readonly count: number } // prettier-ignore
   /** `holds`: what is driven then and holds it while the glue sets. */
@@ -136,7 +136,12 @@ export type Does =
   | { readonly kind: 'spacers'; readonly thickness: Length; readonly count: number; readonly under: readonly string[] }
   | { readonly kind: 'slide'; readonly name: string; readonly travel: Length }
   | { readonly kind: 'square'; readonly reads: readonly [Length, Length] }
-  | { readonly kind: 'turn'; readonly about: 'over' | 'upright'; readonly says: Phrase }
+  | {
+      readonly kind: 'turn';
+      readonly about: 'over' | 'upright';
+      readonly out: readonly string[];
+      readonly says: Phrase;
+    }
   | { readonly kind: 'carry'; readonly because: Phrase }
   /** The glued whole cut to size: so much off each end. */
   | { readonly kind: 'trim whole'; readonly what: string; readonly to: Length; readonly off: Length; readonly width: Length; readonly round: Length | null; readonly along: PartSide } // prettier-ignore

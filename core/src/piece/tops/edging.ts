@@ -1,7 +1,7 @@
 import type { Length } from '../../length';
 import { planeAt, type Vec } from '../../solid';
 import type { Nominal } from '../../stock';
-import { say } from '../../words';
+import { dim, say } from '../../words';
 import type { Room } from '../family';
 import { UP, type Kit } from '../kit';
 
@@ -33,7 +33,13 @@ export function edgingRound(
   };
   sides.forEach(([tag, from, to], at) => {
     kit.member(
-      { tag, role: 'edging', name: 'edging', material: stock, fit: say`the edge it covers, mitre to mitre` },
+      {
+        tag,
+        role: 'edging',
+        name: 'edging',
+        material: stock,
+        fit: say`the edge it covers, and ${dim(2 * thickness)} more for its mitres`,
+      },
       { from, to, across: UP, width: deep, thickness, ends: [mitre(from), mitre(to)] },
     );
     against[at]!.forEach((other) => kit.join('glue', tag, other));
