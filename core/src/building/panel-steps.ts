@@ -152,6 +152,6 @@ export function panelSteps(
     ...shapingOperations(boards.filter(({ fit }) => fit === null), own, isSawn(making), isRound), // prettier-ignore
     ...prepared(own, making.made, 'whole'),
   ];
-  const shaped: readonly Draft[] = whole.length > 0 ? [{ name: `shape-${name}`, title: say`${whole.some(({ kind }) => kind === 'cut' || kind === 'outline' || kind === 'mitre') ? 'Cut and drill' : holeTitle(whole)} the glued ${what}`, ops: whole }] : []; // prettier-ignore
+  const shaped: readonly Draft[] = whole.length > 0 ? [{ name: `shape-${name}`, title: say`${whole.some(({ kind }) => kind === 'cut' || kind === 'outline' || kind === 'mitre') ? 'Cut and drill' : `${holeTitle(whole)} in`} the glued ${what}`, ops: whole }] : []; // prettier-ignore
   return [lay, ...glued, ...joins, trim, ...shaped];
 }

@@ -64,6 +64,42 @@ test('a cart: slides by the pair, their middle told from the lower edge of the u
   }
 });
 
+test('a drawer is hung before its front goes on, and is out before the table is turned', () => {
+  const { steps } = stepsIn(start('end-table'));
+  const order = steps.map(({ title }) => plain(title, 'in')).filter((title) => /drawer 1|Set the top/.test(title));
+  expect(order).toEqual(['Hang drawer 1', 'Fix the front of drawer 1: W1F', 'Set the top on the base']);
+  expect(words(titled(steps, /^Fix the front of drawer 1/))[0]).toMatch(/^Tape the front on with even gaps/);
+  for (const title of [/^Set the top/, /^Turn it upright/])
+    expect(words(titled(steps, title)).join(' ')).toContain('First take the drawers out.');
+});
+
+describe('a top is measured from its outside, not from a seam that nobody sees', () => {
+  test.each([
+    // Apron set 1 3/4 in from an edge that is 3/4 of solid wood: 1 in from the sheet.
+    ['end-table', 'R1 on the underside of the top: 4 1/2 from the left end and 1 3/4 from the front edge'],
+    // End boards 3 1/2 wide are glued on by then.
+    ['shelf-coffee', 'A1 on the underside of the top: 6 1/2 from the left end and 2 1/2 from the front edge'],
+    ['x-frame', 'K1 on the underside of the top: 8 from the left end and 4 from the front edge'],
+  ])('%s', (id, said) => {
+    const { steps } = stepsIn(start(id));
+    expect(words(titled(steps, /^Set the top/)).join(' ')).toContain(said);
+  });
+
+  test('while the edging is put on, the sheet is told by itself', () => {
+    const { steps } = stepsIn(start('end-table'));
+    expect(words(titled(steps, /^Edge the sheet/)).join(' ')).toContain(
+      'G1 on the front edge of T1: its left end 3/4 beyond',
+    );
+  });
+});
+
+test('slats of a shelf: the spacer that sets their gaps, and places on whole sixteenths', () => {
+  const { steps } = stepsIn(start('shelf-coffee'));
+  const said = words(titled(steps, /^Lay the shelf/)).join(' ');
+  expect(said).toContain('A spacer 9/16 thick sets the gaps between the slats.');
+  expect(said).not.toMatch(/\/(32|64) from the (left|right) end/);
+});
+
 test('bought legs: the screws of their plates stay inside the top, and how long they may be is said', () => {
   const { steps, made } = stepsIn(start('hairpin'));
   const step = steps.find(({ makes }) => makes.some((id) => id.startsWith('p.L1>')))!;

@@ -55,17 +55,16 @@ function standingOf(part: Part, onto: Part, teller: Teller): Standing | null {
   };
 }
 
-/** What a top is by now: the boards of its panel, with the edging that is glued round them level with them. */
+/** What a top is by now: the boards of its panel, with the end boards and the edging that are round them, level below. */
 function topAround(part: Part, joints: readonly Fastening[], { model, made, panelOf }: Making): readonly Part[] {
   const panel = panelOf.get(part.id);
   const boards = panel === undefined ? [part] : model.parts.filter(({ id }) => panelOf.get(id) === panel);
   const own = new Set(boards.map(({ id }) => id));
-  const before = made.filter((item) => own.has(item.into.id) && item.drilled.role === 'edging' && !joints.includes(item)); // prettier-ignore
-  const { min, max } = boxOf(part);
-  const level = before.map(({ drilled }) => drilled).filter((edge) => {
-    const box = boxOf(edge);
-    return Math.abs(box.min[2] - min[2]) <= FLUSH && Math.abs(box.max[2] - max[2]) <= FLUSH;
-  }); // prettier-ignore
+  const round = ({ role }: Part) => role === 'edging' || role === 'top';
+  const before = made.filter((item) => (own.has(item.into.id) || own.has(item.drilled.id)) && !joints.includes(item)); // prettier-ignore
+  const under = boxOf(part).min[2];
+  const others = before.flatMap(({ drilled, into }) => [drilled, into]).filter((one) => !own.has(one.id) && round(one));
+  const level = others.filter((one) => Math.abs(boxOf(one).min[2] - under) <= FLUSH);
   return [...boards, ...new Set(level)];
 }
 

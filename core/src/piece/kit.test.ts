@@ -16,7 +16,7 @@ import {
   topCandidates,
   type Box,
 } from './index';
-import { board, boxAt, halfLap, mirror, spread, UP } from './kit';
+import { board, boxAt, halfLap, mirror, slatsBetween, spread, UP } from './kit';
 
 const boxes = fc
   .tuple(
@@ -102,6 +102,31 @@ describe('the kit', () => {
         for (const start of starts) expect(start % step).toBe(0);
       }),
     );
+  });
+
+  test('slats: one spacer sets every gap, as many as go, what is over at both ends', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 10, max: 90 }), fc.integer({ min: 2, max: 9 }), (span, wide) => {
+        const [step, least] = [tapeStep('in'), inches(1 / 2)];
+        const [to, width] = [inches(span), inches(wide)];
+        const starts = slatsBetween(0, to, width, least, step);
+        const gaps = starts.slice(1).map((start, at) => start - starts[at]! - width);
+        expect(new Set(gaps).size).toBeLessThanOrEqual(1);
+        for (const gap of gaps) {
+          expect(gap).toBeGreaterThanOrEqual(least);
+          expect(gap % step).toBe(0);
+        }
+        const [before, after] = [starts[0]!, to - starts.at(-1)! - width];
+        expect(before).toBeGreaterThanOrEqual(0);
+        expect(after - before).toBeGreaterThanOrEqual(0);
+        expect(after - before).toBeLessThanOrEqual(2 * step);
+        // One more would not go.
+        expect((starts.length + 1) * width + starts.length * least).toBeGreaterThan(to);
+      }),
+    );
+    // By hand: 32 in, slats of 3 1/2: eight leave 4 in for seven gaps, 9/16 each, 1/32 over at each end.
+    const eight = slatsBetween(0, inches(32), inches(3.5), inches(0.5), tapeStep('in'));
+    expect(eight.map((start) => start / inches(1)).slice(0, 3)).toEqual([0, 4.0625, 8.125]);
   });
 });
 

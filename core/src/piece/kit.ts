@@ -87,6 +87,18 @@ export const spread = (from: Length, to: Length, size: Length, count: number, st
   return Array.from({ length: count }, (_, at) => from + Math.round((gap * (at + 1) + size * at) / step) * step);
 };
 
+/**
+ * Starts of as many slats as go between two places with at least so much between them. One spacer sets the gaps, in whole
+ * steps of `step`; what is over lies before the first and after the last.
+ */
+export function slatsBetween(from: Length, to: Length, width: Length, least: Length, step: Length): readonly Length[] {
+  const count = Math.max(1, Math.floor((to - from + least) / (width + least)));
+  const rest = to - from - count * width;
+  const gap = count > 1 ? Math.floor(rest / (count - 1) / step) * step : 0;
+  const first = from + Math.floor(Math.max(0, rest - gap * (count - 1)) / 2 / step) * step;
+  return Array.from({ length: count }, (_, at) => first + at * (width + gap));
+}
+
 const plain = { ends: { left: SQUARE, right: SQUARE }, cuts: [], count: 1, loose: false, changed: {} } as const;
 
 const describe = (piece: string, spec: PartSpec) => ({

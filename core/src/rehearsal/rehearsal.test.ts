@@ -3,9 +3,9 @@ import { inches } from '../length';
 import { DEFAULT_SHOP, newJob, type Job, type Piece } from '../job';
 import { planJob, type Plan } from '../plan';
 import { newPiece, STARTS } from '../piece';
-import { jobsOf, KINDS } from '../testing/jobs';
+import { EVERYTHING, jobsOf, KINDS } from '../testing/jobs';
 import type { Operation, OperationKind, OperationOf } from '../work';
-import { lengthWritten } from './bench';
+import { lengthWritten } from './driving';
 import { rehearse, type FaultKind } from './index';
 
 const jobOf = (start: string, more: Partial<Piece> = {}): Job => ({ ...newJob('j'), pieces: [{ ...newPiece('p', start), ...more }] }); // prettier-ignore
@@ -259,6 +259,44 @@ describe('what people do wrong where two things share one place', () => {
       one.row === 'middles' ? { ...one, row: 'ends' as const } : one,
     );
     expect(kindsIn(broken, job)).toContain('not told');
+  });
+
+  test('30. drawers that are in their slides while the table is set on its head', () => {
+    const job = jobOf('end-table');
+    const whole = planOf(job);
+    const turned = whole.pieces[0]!.steps.flatMap(({ operations }) => operations).filter((one) => (one.kind === 'place' && one.over) || one.kind === 'turn'); // prettier-ignore
+    expect(turned).toHaveLength(2);
+    expect(rehearse(whole, job).faults).toEqual([]);
+    for (const at of turned) {
+      const broken = changed(whole, (all) => all.map((one) => (one === at ? { ...at, out: [] } : one)));
+      expect(kindsIn(broken, job)).toContain('loose when turned');
+    }
+  });
+});
+
+describe('what random runs once stumbled on, by hand', () => {
+  const cases: readonly (readonly [string, Job])[] = [
+    [
+      'posts of a stick that is thicker than wide: turned a quarter, they are what is drawn',
+      {
+        ...jobOf('shelf-unit', {
+          wood: 'anz-treated',
+          choices: { posts: '2x2', rails: '1x2', shelves: '1x6', levels: 1, lowest: inches(6) },
+        }),
+        yard: EVERYTHING,
+      },
+    ],
+    [
+      'eight braces on one post, held by inserts that are wider than their bolts',
+      jobOf('pedestal', { joins: { screws: { by: 'inserts' } }, choices: { post: 'three 2x4', braces: '8' } }),
+    ],
+    ['a mitred frame of tiles asked for in biscuits', jobOf('tiled', { joins: { edge: { by: 'biscuits' } } })],
+    ['slanted stretchers in biscuits', jobOf('splayed', { joins: { 'rail end': { by: 'biscuits' } } })],
+  ];
+  test.each(cases)('%s', (_, job) => {
+    const found = rehearse(planOf(job), job);
+    expect(found.faults).toEqual([]);
+    expect(found.operations).toBeGreaterThan(10);
   });
 });
 

@@ -12,7 +12,7 @@ export const KINDS = FAMILIES.flatMap((family): readonly (readonly [Family, Top 
 );
 
 /** A yard that sells every board in three lengths and every sheet whole: what is rehearsed is the work, not the supply. */
-const EVERYTHING: Yard = {
+export const EVERYTHING: Yard = {
   ...SAMPLE_YARD,
   id: 'everything',
   boards: BOARD_KEYS.flatMap(

@@ -1,13 +1,14 @@
-import { inches, type Length } from '../../length';
+import { inches, tapeStep, type Length, type Units } from '../../length';
 import { rectangle, planeAt, type Vec } from '../../solid';
 import { isSheet, type Nominal } from '../../stock';
 import { dim, listOf, say, tag } from '../../words';
 import { count, measure, pick, yes, type Choices } from '../choice';
 import { family } from '../family';
-import { boxAt, cutFor, UP, type Kit, kitFor } from '../kit';
+import { boxAt, cutFor, slatsBetween, UP, type Kit, kitFor } from '../kit';
 import type { Box } from '../geometry';
 import { boxOf } from '../shape';
 import {
+  betweenSlats,
   checkBetween,
   checkHeight,
   checkSupports,
@@ -62,6 +63,7 @@ export function shelfBelow(
   legs: readonly [Leg, Leg, Leg, Leg],
   kind: 'stretchers' | 'ply shelf' | 'slat shelf',
   at: Length,
+  units: Units,
 ): void {
   const size = (axis: 0 | 1) => legs[0].box.max[axis] - legs[0].box.min[axis];
   const stock = Math.min(size(0), size(1)) < THIN_LEG ? THIN_RAIL : SHELF_RAIL;
@@ -126,11 +128,8 @@ export function shelfBelow(
   }
   const slat = kit.sizes.dressed(SHELF_SLAT);
   const [from0, to0] = [legs[0].box.max[0] + SLAT_GAP, legs[2].box.min[0] - SLAT_GAP];
-  const number = Math.max(1, Math.floor((to0 - from0 + SLAT_GAP) / (slat.width + SLAT_GAP)));
-  const gap = number > 1 ? (to0 - from0 - number * slat.width) / (number - 1) : 0;
-  for (let index = 0; index < number; index++) {
+  slatsBetween(from0, to0, slat.width, SLAT_GAP, tapeStep(units)).forEach((x, index) => {
     const name = `H${index + 1}`;
-    const x = Math.round(from0 + index * (slat.width + gap));
     kit.board(
       { tag: name, role: 'shelf', name: 'shelf slat', material: SHELF_SLAT },
       boxAt([x, y0, at - thick], [slat.width, y1 - y0, slat.thickness]),
@@ -139,7 +138,7 @@ export function shelfBelow(
     );
     kit.join('screws', name, 'R1');
     kit.join('screws', name, 'R2');
-  }
+  });
 }
 
 /** Aprons that run outside the legs and meet in mitres; the legs stand in their corners. */
@@ -329,7 +328,7 @@ export const aprons = family({
     const supports = crossSupports(kit, room, ['A1', 'A2'], choices.crossSupports, choices.apron as Nominal);
     if (choices.cornerBlocks && !mitred) cornerBlocks(kit, legs, room.under, supports);
     const below = mitred ? 'none' : choices.below;
-    if (below !== 'none') shelfBelow(kit, legs, below, choices.shelfHeight);
+    if (below !== 'none') shelfBelow(kit, legs, below, choices.shelfHeight, room.units);
     assembleFrame(kit, legs, {
       mitred,
       below,
@@ -394,5 +393,6 @@ export function assembleFrame(kit: Kit, legs: readonly [Leg, Leg, Leg, Leg], fra
   if (inside.length > 0)
     kit.assemble('stiff', say`Put in the cross supports${frame.blocks ? ' and corner blocks' : ''}`, inside, ['base']);
   const shelf = kit.tags().filter((name) => /^H\d+$/.test(name));
-  if (shelf.length > 0) kit.assemble('shelf', say`Lay the shelf`, shelf, [inside.length > 0 ? 'stiff' : 'base']);
+  if (shelf.length > 0)
+    kit.assemble('shelf', say`Lay the shelf`, shelf, [inside.length > 0 ? 'stiff' : 'base'], betweenSlats(kit, shelf));
 }

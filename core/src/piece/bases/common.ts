@@ -1,6 +1,6 @@
 import { inches, tapeStep, type Length } from '../../length';
 import type { Nominal } from '../../stock';
-import { dim, say, tag } from '../../words';
+import { dim, say, tag, type Phrase } from '../../words';
 import { measure, pick } from '../choice';
 import { boxAt, spread, type Kit } from '../kit';
 import type { Room } from '../family';
@@ -133,6 +133,13 @@ export function railsBetween(kit: Kit, legs: readonly [Leg, Leg, Leg, Leg], rail
       joinLeg(kit, 'rail end', name, front);
       joinLeg(kit, 'rail end', name, back);
     });
+}
+
+/** What sets the gaps of a shelf of slats, told once; nothing of a shelf in one. */
+export function betweenSlats(kit: Kit, slats: readonly string[]): readonly Phrase[] {
+  const [first, second] = slats.map((name) => boxOf(kit.get(name)));
+  const gap = first && second ? second.min[0] - first.max[0] : 0;
+  return gap > 0 ? [say`A spacer ${dim(gap)} thick sets the gaps between the slats.`] : [];
 }
 
 /** Says so where so many cross supports leave gaps too small to drive a screw in. */

@@ -1,11 +1,11 @@
-import { inches, type Length } from '../../length';
+import { inches, tapeStep, type Length, type Units } from '../../length';
 import { rectangle } from '../../solid';
 import type { Nominal } from '../../stock';
 import { dim, say } from '../../words';
 import { count, measure, pick } from '../choice';
 import { family } from '../family';
-import { boxAt, cutFor, kitFor, type Kit } from '../kit';
-import { checkBetween, railsBetween } from './common';
+import { boxAt, cutFor, kitFor, slatsBetween, type Kit } from '../kit';
+import { betweenSlats, checkBetween, railsBetween } from './common';
 import { placeLegs, type Leg } from './legs';
 
 const POSTS = { '2x2': '2×2', '2x3': '2×3', '2x4': '2×4' } as const;
@@ -18,14 +18,14 @@ const BOARDS = {
 } as const;
 const GAP: Length = inches(1 / 2);
 
-type Level = { readonly number: number; readonly at: Length; readonly over: boolean };
+type Level = { readonly number: number; readonly at: Length; readonly over: boolean; readonly units: Units };
 
 /** One shelf on its four rails: a notched sheet, or slats across, or over the post tops at the highest level. */
 function shelf(
   kit: Kit,
   legs: readonly [Leg, Leg, Leg, Leg],
   stock: keyof typeof BOARDS,
-  { number, at, over }: Level,
+  { number, at, over, units }: Level,
 ): readonly string[] {
   const rails = [`R${2 * number - 1}`, `R${2 * number}`];
   const ends = [`S${2 * number - 1}`, `S${2 * number}`];
@@ -54,13 +54,12 @@ function shelf(
   }
   const width = kit.sizes.dressed(stock as Nominal).width;
   const [from, to] = over ? [x0, x1] : [legs[0].box.max[0] + GAP, legs[2].box.min[0] - GAP];
-  const slats = Math.max(1, Math.floor((to - from + GAP) / (width + GAP)));
-  const gap = slats > 1 ? (to - from - slats * width) / (slats - 1) : 0;
-  return Array.from({ length: slats }, (_, k) => {
+  // Over the posts the outer slats end level with them; below, one spacer sets all gaps.
+  return slatsBetween(from, to, width, GAP, over ? 1 : tapeStep(units)).map((x, k) => {
     const name = `H${number}${k < 26 ? String.fromCharCode(65 + k) : `Z${k - 25}`}`;
     kit.board(
       { tag: name, role: 'shelf', name: 'shelf slat', material: stock },
-      boxAt([Math.round(from + k * (width + gap)), y0, z], [width, y1 - y0, thick]),
+      boxAt([x, y0, z], [width, y1 - y0, thick]),
       1,
       0,
     );
@@ -144,7 +143,7 @@ export const shelfUnit = family({
         setback: 0,
         first: 2 * level - 1,
       });
-      tags.push(...shelf(kit, legs, choices.shelves, { number: level, at, over }));
+      tags.push(...shelf(kit, legs, choices.shelves, { number: level, at, over, units: room.units }));
     }
     const ends = (side: number) => Array.from({ length: choices.levels }, (_, k) => `S${2 * k + side}`);
     kit.assemble('end-1', say`Join the left ladder`, ['L1', 'L2', ...ends(1)]);
@@ -160,7 +159,10 @@ export const shelfUnit = family({
       say`Lay the shelves, lowest first`,
       tags,
       ['base'],
-      [say`Fix it to the wall: a tall unit tips onto whoever climbs it.`],
+      [
+        say`Fix it to the wall: a tall unit tips onto whoever climbs it.`,
+        ...(choices.levels > 1 ? betweenSlats(kit, tags) : []),
+      ],
     );
     return kit.built();
   },

@@ -1,0 +1,103 @@
+import type { Operation } from '../work';
+import { fix, lifted, use, type Bench } from './bench';
+import { bring, runsOut } from './bringing';
+import { driveJoint } from './driving';
+import { pushPegs } from './pegging';
+import { drill, shapeParts, trimWhole } from './shaping';
+
+/** Glue holds what was brought together and pulled shut, once it has had its time. */
+function setGlue(bench: Bench): void {
+  for (const id of bench.shut) {
+    const { drilled, into: other } = bench.joints.get(id)!;
+    if (!bench.stands.has(drilled) || !bench.stands.has(other)) continue;
+    bench.made.add(id);
+    fix(bench, [drilled, other]);
+  }
+}
+
+/** Carries out one operation, or says why it can not be done. */
+export function carryOut(bench: Bench, op: Operation): void {
+  if (op.tool !== null && !bench.shop.tools.includes(op.tool)) bench.fault(op, 'no tool', `there is no ${op.tool}`);
+  switch (op.kind) {
+    case 'laminate':
+      return use(bench, 'glue', '', 0);
+    case 'plane':
+    case 'rip':
+    case 'trim':
+    case 'fit':
+    case 'mitre':
+    case 'outline':
+    case 'cut':
+      return shapeParts(bench, op);
+    case 'trim whole':
+      lifted(bench, op, op.on);
+      return trimWhole(bench, op);
+    case 'bore':
+    case 'pocket':
+    case 'slot':
+      return drill(bench, op);
+    case 'place':
+      return bring(bench, op);
+    case 'glue':
+      // What was glued before and never clamped has not taken.
+      bench.glued.clear();
+      bench.shut.clear();
+      for (const id of op.joints) bench.glued.add(id);
+      use(bench, 'glue', '', 0);
+      return;
+    case 'clamp':
+      for (const id of bench.glued) bench.shut.add(id);
+      return;
+    case 'wait':
+      return setGlue(bench);
+    case 'peg':
+      return pushPegs(bench, op);
+    case 'block':
+      use(bench, 'glue', '', 0);
+      for (const id of op.joints) bench.blocked.add(id);
+      return;
+    case 'drive':
+      use(bench, op.fastener, op.size, op.count);
+      for (const id of op.joints) {
+        const joint = bench.joints.get(id)!;
+        if (!bench.stands.has(joint.drilled) || !bench.stands.has(joint.into))
+          bench.fault(op, 'wrong order', `${id}: its parts are not together`);
+        else driveJoint(bench, op, joint);
+      }
+      return;
+    case 'plug':
+    case 'fit hardware':
+      return use(bench, op.fastener, op.size, op.count);
+    case 'hang':
+      if (op.fastener) use(bench, op.fastener, op.size, op.count);
+      for (const id of op.joints) {
+        const { drilled, into: other } = bench.joints.get(id)!;
+        if (!bench.stands.has(drilled) || !bench.stands.has(other))
+          bench.fault(op, 'wrong order', `${id}: its parts are not together`);
+        bench.made.add(id);
+        fix(bench, [drilled, other]);
+      }
+      return;
+    case 'turn': {
+      const all = [...bench.stands];
+      const one = bench.whole.get(all[0]!) ?? new Set();
+      const loose = all.find((id) => !one.has(id));
+      if (loose)
+        bench.fault(
+          op,
+          'loose when turned',
+          `${bench.parts.get(loose)!.tag} is not fixed to ${bench.parts.get(all[0]!)!.tag}`,
+        );
+      runsOut(bench, op, new Set(all));
+      return lifted(bench, op, all);
+    }
+    case 'coat':
+      if (op.nth > 1 && op.between > 0) use(bench, 'disc', String(op.between), 0);
+      return use(bench, 'coat', op.product, 1);
+    case 'sand':
+      for (const grit of op.grits) use(bench, 'disc', String(grit), 0);
+      return;
+    default:
+      return;
+  }
+}
