@@ -39,9 +39,11 @@ export type PlanOptions = ChooseOptions & {
 export type PlanCache = {
   readonly solved: SolveCache;
   readonly models: Map<string, Modelled>;
+  /** Parts by all that they are: what is worked out of a part is kept with it, so alike ones are the same one. */
+  readonly parts: Map<string, Part>;
   readonly steps: WeakMap<readonly Fastening[], { readonly shop: string; readonly steps: readonly Step[] }>;
 };
-export const newPlanCache = (): PlanCache => ({ solved: new Map(), models: new Map(), steps: new WeakMap() });
+export const newPlanCache = (): PlanCache => ({ solved: new Map(), models: new Map(), parts: new Map(), steps: new WeakMap() });
 
 /** A piece as built: all but its steps, with the surface that is sanded and finished. */
 type Modelled = Omit<PieceFacts, 'steps'> & { readonly areas: Areas };
@@ -65,7 +67,7 @@ type Draft = Pick<Plan, 'parts' | 'joints' | 'needs' | 'buying' | 'list'> & {
 };
 
 /** A piece as built for one top width, kept so that what did not change is not built again. */
-function modelOf(piece: Piece, topNominal: Nominal, job: Job, known: PlanCache['models']): Modelled {
+function modelOf(piece: Piece, topNominal: Nominal, job: Job, { models: known, parts: alike }: PlanCache): Modelled {
   const salvage = salvageFor(piece, job);
   const key = JSON.stringify([
     piece,
@@ -81,7 +83,12 @@ function modelOf(piece: Piece, topNominal: Nominal, job: Job, known: PlanCache['
   ]);
   const before = known.get(key);
   if (before) return { ...before, piece };
-  const model = buildPiece(piece, topNominal, job.shop, job.units, sizesOf(job.measured), salvage);
+  const built = buildPiece(piece, topNominal, job.shop, job.units, sizesOf(job.measured), salvage);
+  const same = (part: Part): Part => {
+    const all = JSON.stringify(part);
+    return alike.get(all) ?? (alike.set(all, part), part);
+  };
+  const model = { ...built, parts: built.parts.map(same) };
   const pegged = fastenings(model.joints, model.parts, job.units, piece, job.shop);
   const stuck = stuckByPegs(model, pegged, job.shop);
   const made = stuck.size === 0 ? pegged : fastenings(model.joints, model.parts, job.units, piece, job.shop, stuck);
@@ -94,7 +101,7 @@ function modelOf(piece: Piece, topNominal: Nominal, job: Job, known: PlanCache['
 function draft(job: Job, tops: readonly Nominal[], options: PlanOptions, cache: PlanCache): Draft {
   const models = job.pieces.map((piece, at) => {
     const topNominal = tops[at]!;
-    return { piece, topNominal, facts: modelOf(piece, topNominal, job, cache.models) };
+    return { piece, topNominal, facts: modelOf(piece, topNominal, job, cache) };
   });
   const parts = models.flatMap(({ facts }) => facts.parts);
   const made = models.flatMap(({ facts }) => facts.fastenings);

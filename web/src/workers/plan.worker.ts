@@ -22,11 +22,16 @@ import {
 /** Pools of boards solved and pieces built before; the oldest go when there are many. */
 const cache = newPlanCache();
 const MOST_KEPT = 400;
+const MOST_PARTS = 8000;
 
 const trim = () => {
-  for (const kept of [cache.solved, cache.models])
+  for (const [kept, most] of [
+    [cache.solved, MOST_KEPT],
+    [cache.models, MOST_KEPT],
+    [cache.parts, MOST_PARTS],
+  ] as const)
     for (const key of kept.keys()) {
-      if (kept.size <= MOST_KEPT) break;
+      if (kept.size <= most) break;
       kept.delete(key);
     }
 };
