@@ -77,6 +77,8 @@ export function pegs(by: Method, site: Site): Layout | null {
       first: drilled,
       second: into,
       meets: length - beyond,
+      // A hole is a little deeper than what goes in: before a notch there must be wood for that too.
+      whole: () => depths(drilled, into, point, meeting.normal).deep >= length - beyond + SHORT_OF,
       ...(by === 'dowels' ? {} : { beside: () => across(laid) }),
     };
   };
