@@ -1,10 +1,11 @@
-import { inches, printLength } from '../length';
+import { inches, mm, printLength } from '../length';
 import { DEFAULT_SHOP, newJob, type Piece, type Shop } from '../job';
 import { fastenings } from '../joinery';
 import { buildPiece, newPiece, STARTS } from '../piece';
 import { plain } from '../words';
 import { wordsOf, type Operation } from '../work';
 import { stepsOf, workOn } from './index';
+import { toldOutline } from './shaping';
 
 const built = (piece: Piece, shop: Shop = DEFAULT_SHOP) => {
   const model = buildPiece(piece, '2x6', shop, 'in');
@@ -70,4 +71,19 @@ describe('what is done to a part, in an order that can be done', () => {
       expect(taken).toBe(part.cuts.length);
     }
   });
+});
+
+test('a corner that the tape can not tell from none is not sawn off, and one that it can is told once', () => {
+  const [part] = built(table).model.parts;
+  const [length, width] = [mm(1058), mm(139.7)];
+  const slat = (nibble: number) => ({
+    ...part!,
+    length,
+    width,
+    outline: [[0, 0], [length, 0], [length, width - nibble], [length - nibble, width], [nibble, width], [0, width - nibble]] as const, // prettier-ignore
+  });
+  expect(toldOutline(slat(98), 'mm')).toBeNull();
+  expect(toldOutline(slat(mm(20)), 'mm')).toHaveLength(6);
+  // Two corners that the tape reads alike are told as one.
+  expect(toldOutline({ ...slat(0), outline: [[0, 0], [length, 0], [length, width], [mm(60), width], [0, width - mm(30)], [0, width - mm(30) - 20]] }, 'mm')).toHaveLength(5); // prettier-ignore
 });

@@ -1,6 +1,8 @@
+import { inches, type Length, type Units } from '../length';
 import { able, WAYS } from '../job';
 import { middleOfParts } from '../joinery';
 import { angled, shortLength, type Part } from '../piece';
+import type { Outline } from '../solid';
 import {
   cutoutName,
   degreesText,
@@ -92,24 +94,34 @@ export function endsOperations(parts: readonly Part[], making: Making): readonly
   });
 }
 
-/** Whether a part's face is another than a rectangle. */
-const isOutlined = ({ outline, length, width }: Part): boolean =>
-  outline !== null &&
-  !(
-    outline.length === 4 &&
-    outline.every(([x, y, bulge = 0]) => bulge === 0 && (x <= 2 || x >= length - 2) && (y <= 2 || y >= width - 2))
-  );
+/** What nobody saws off: a corner that the tape can not tell from none. */
+const NOTHING: Length = inches(1 / 32);
+
+/** The corners of a part's face as they are told, those that the tape tells apart; null where it is a rectangle by the tape. */
+export function toldOutline({ outline, length, width }: Part, units: Units): Outline | null {
+  if (!outline) return null;
+  const corners = outline.map(([x, y, bulge = 0]) => [told(x, units), told(y, units), bulge] as const);
+  const apart = corners.filter(([x, y, bulge], at) => {
+    const [nextX, nextY] = corners[(at + 1) % corners.length]!;
+    return bulge !== 0 || Math.abs(nextX - x) > NOTHING || Math.abs(nextY - y) > NOTHING;
+  });
+  const at = (value: number, size: number) => value <= NOTHING || value >= size - NOTHING;
+  const plain = apart.length === 4 && apart.every(([x, y, bulge]) => bulge === 0 && at(x, length) && at(y, width));
+  return plain ? null : apart;
+}
 
 function outlineOperations(parts: readonly Part[], making: Making): readonly Operation[] {
   const teller = tellerOf(making);
-  const own = parts.filter(isOutlined);
-  const alike = together(own, ({ outline, length, width, frame }) => JSON.stringify([outline?.map((corner) => corner.map((value) => Math.round(value * 100) / 100)), length, width, frame.u, frame.v])); // prettier-ignore
+  const own = parts.flatMap((part) => {
+    const outline = toldOutline(part, making.units);
+    return outline ? [{ part, outline }] : [];
+  });
+  const alike = together(own, ({ part, outline }) => JSON.stringify([outline, part.length, part.width, part.frame.u, part.frame.v])); // prettier-ignore
   return alike.map((group) => {
-    const part = group[0]!;
-    const outline = part.outline!.map(([x, y, bulge = 0]) => [told(x, making.units), told(y, making.units), bulge] as const); // prettier-ignore
+    const { part, outline } = group[0]!;
     const tool = WAYS.curve.find((way) => able(making.shop.tools, [way]))?.[0] ?? null;
     const does = { kind: 'outline' as const, outline, from: named(part, END_OF.left, teller), up: named(part, { axis: 1, sign: -1 }, teller), face: named(part, { axis: 2, sign: 1 }, teller) }; // prettier-ignore
-    return operation(making, part.tag, does, group, OUTLINE * group.length, { tool });
+    return operation(making, part.tag, does, group.map((one) => one.part), OUTLINE * group.length, { tool }); // prettier-ignore
   });
 }
 

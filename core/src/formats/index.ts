@@ -4,6 +4,7 @@
  */
 export * from './read-job';
 export * from './parts-csv';
+export type { RowProblem } from './rows';
 export * from './yard-csv';
 export * from './on-hand';
 export * from './template';

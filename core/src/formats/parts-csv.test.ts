@@ -42,6 +42,7 @@ test('metric, other headings, and a file that is no list', () => {
   expect(metric.parts[0]).toMatchObject({ length: mm(600), width: mm(300), count: 1, tag: 'X1' });
   expect(readPartsCsv('hello', 'in', new Set())).toEqual({
     parts: [],
+    losses: [],
     problems: [{ row: 1, message: 'The heading line needs a column for material and length.' }],
   });
 });
@@ -63,4 +64,21 @@ test('the list as CSV has a row a part, its angles and cut-outs', () => {
     new Set(),
   );
   expect(again.problems).toEqual([]);
+  // A part of one's own is square: what it can not have is named, a row for each.
+  expect(again.losses).toHaveLength(8);
+  expect(again.losses.find(({ message }) => message.startsWith('L1'))!.message).toMatch(
+    /^L1: left end .* mitre, right end .* mitre, cut-outs lap$/,
+  );
+});
+
+test('thousands as people write them, and a row with a field too many', () => {
+  const read = readPartsCsv(
+    'material,length,width,count\n3/4 plywood,"1,200","600",2\n2x4,1,200,,1\n2x4,900,,"1.5x"',
+    'mm',
+    new Set(),
+  );
+  expect(read.parts).toMatchObject([{ length: mm(1200), width: mm(600), count: 2 }]);
+  expect(read.problems.map(({ row }) => row)).toEqual([3, 4]);
+  expect(read.problems[0]!.message).toContain('more than the heading line');
+  expect(read.problems[1]!.message).toContain('The count');
 });

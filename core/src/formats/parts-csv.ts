@@ -1,11 +1,11 @@
 import Papa from 'papaparse';
-import { parseLength, printLength, type Length, type Units } from '../length';
+import { parseLength, printLength, readAmount, type Length, type Units } from '../length';
 import { LoosePartSchema, read, type Piece } from '../job';
 import type { Part } from '../piece';
 import { isSheet, readMaterial, SHEETS, TABLE_SIZES } from '../stock';
+import { tooWide, type RowProblem } from './rows';
 
 type LooseRow = Piece['loose'][number];
-export type RowProblem = { readonly row: number; readonly message: string };
 
 /** Column names people use, by what they mean. */
 const NAMES: Readonly<Record<string, 'tag' | 'name' | 'material' | 'length' | 'width' | 'count'>> = {
@@ -26,6 +26,9 @@ const NAMES: Readonly<Record<string, 'tag' | 'name' | 'material' | 'length' | 'w
   qty: 'count',
 };
 
+/** Columns of our own list that a part of a person's own can not have. */
+const LOST = ['left end', 'right end', 'cut-outs'] as const;
+
 /**
  * Parts from a CSV text with a heading line: part, material, length, width, count, and tag where it has one. Good rows
  * come back as parts; every bad one is named with what would be right. Lengths are read as a person types them.
@@ -34,7 +37,12 @@ export function readPartsCsv(
   text: string,
   units: Units,
   taken: ReadonlySet<string>,
-): { readonly parts: readonly LooseRow[]; readonly problems: readonly RowProblem[] } {
+): {
+  readonly parts: readonly LooseRow[];
+  readonly problems: readonly RowProblem[];
+  /** Rows that were taken, with what of them a part of one's own can not have: it is cut square. */
+  readonly losses: readonly RowProblem[];
+} {
   const parsed = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), {
     header: true,
     skipEmptyLines: 'greedy',
@@ -45,14 +53,17 @@ export function readPartsCsv(
   if (lacking.length > 0)
     return {
       parts: [],
+      losses: [],
       problems: [{ row: 1, message: `The heading line needs a column for ${lacking.join(' and ')}.` }],
     };
   const parts: LooseRow[] = [];
-  const problems: RowProblem[] = [];
+  const [problems, losses]: [RowProblem[], RowProblem[]] = [[], []];
   const tags = new Set(taken);
   parsed.data.forEach((row, at) => {
     const line = at + 2;
     const wrong = (message: string) => problems.push({ row: line, message });
+    const wide = tooWide(row);
+    if (wide) return wrong(wide);
     const material = readMaterial(row.material ?? '');
     if (!material)
       return wrong(
@@ -74,17 +85,21 @@ export function readPartsCsv(
     while (tags.has(`X${number}`)) number++;
     const tag = (row.tag ?? '').trim() || `X${number}`;
     if (tags.has(tag)) return wrong(`The tag ${tag} is taken already. Give it another, or leave the tag out.`);
-    const counted = (row.count ?? '').trim() === '' ? 1 : Number(row.count);
+    const counted = readAmount((row.count ?? '').trim() || '1', 1, 1_000_000);
+    if (!counted.ok) return wrong(`The count “${row.count}” can not be read. Write a whole number.`);
     const made = read(
       LoosePartSchema,
-      { tag, name: (row.name ?? '').trim() || 'part', material, length, width, count: counted },
+      { tag, name: (row.name ?? '').trim() || 'part', material, length, width, count: counted.value },
       'row',
     );
     if (!made.ok) return wrong(`${made.fields[0]!.field} ${made.fields[0]!.message}.`);
     tags.add(tag);
     parts.push(made.value);
+    const lost = LOST.filter((name) => (row[name] ?? '').trim() !== '');
+    if (lost.length > 0)
+      losses.push({ row: line, message: `${tag}: ${lost.map((name) => `${name} ${row[name]!.trim()}`).join(', ')}` });
   });
-  return { parts, problems };
+  return { parts, problems, losses };
 }
 
 /** A parts list as CSV, readable by the same columns; lengths as the person's tape shows them. */

@@ -6,6 +6,26 @@ import { readYardCsv, withRows, yardCsv } from './index';
 const HEAD = 'kind,size,length,width,grade,species,count,price,per,in stock';
 const read = (...rows: readonly string[]) => readYardCsv([HEAD, ...rows].join('\n'), 'in');
 
+test('money as people write it: never another sum than the one in the file', () => {
+  const row = (price: string) => readYardCsv(`${HEAD}\nboard,2x4,8,,,,1,${price},,`, 'in');
+  for (const [price, cents] of [
+    ['"1,200"', 120000],
+    ['"1,200.50"', 120050],
+    ['"1.200,50"', 120050],
+    ['$12.4', 1240],
+    ['"12,40"', 1240],
+    ['1 200', 120000],
+  ] as const)
+    // prettier-ignore
+    expect(row(price).boards[0]).toMatchObject({ price: cents });
+  expect(row('1.200').problems[0]!.message).toContain('Did you mean 1200 or 1.2?');
+  expect(row('-3').problems).toHaveLength(1);
+  // A comma without quotes parts the price: everything behind it is one column off.
+  const parted = row('1,200,piece,yes');
+  expect(parted.boards).toEqual([]);
+  expect(parted.problems[0]!.message).toContain('Put quotes round');
+});
+
 describe('a price list as CSV', () => {
   test.each(SAMPLE_YARDS)('$name goes out and comes back the same', (yard) => {
     const rows = readYardCsv(yardCsv(yard, 'in'), 'in');

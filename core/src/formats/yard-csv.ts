@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import { PER_FOOT, parseLength, printLength, toMm, type Length, type Units } from '../length';
+import { didYouMean, PER_FOOT, parseLength, printLength, readAmount, toMm, type Length, type Units } from '../length';
 import { BoardOfferSchema, HardwareOfferSchema, SheetOfferSchema, read } from '../job';
 import {
   HARDWARE_KINDS,
@@ -21,7 +21,7 @@ import {
   type SheetOffer,
   type Yard,
 } from '../stock';
-import type { RowProblem } from './parts-csv';
+import { tooWide, type RowProblem } from './rows';
 
 const FIELDS = ['kind', 'size', 'length', 'width', 'grade', 'count', 'price', 'per', 'in stock'] as const;
 
@@ -83,23 +83,27 @@ export type YardRows = Pick<Yard, 'boards' | 'sheets' | 'hardware'> & { readonly
 type Row = Readonly<Record<string, string | undefined>>;
 const text = (row: Row, name: string): string => (row[name] ?? '').trim();
 
-/** Cents of "12.40", "$12.40" or "12,40"; null where it is no price. */
-function centsOf(price: string): number | null {
-  const plain = price.replace(/[$€£\s]/g, '').replace(/^(\d+),(\d{1,2})$/, '$1.$2');
-  return /^\d+(\.\d{1,2})?$/.test(plain) ? Math.round(Number(plain) * 100) : null;
+/** A price list has nothing that costs more, in whole money. */
+const DEAREST = 1_000_000;
+
+/** Cents of "12.40", "$12.40", "12,40" or "1,200"; else what is wrong. */
+function centsOf(price: string): { readonly cents: number } | { readonly wrong: string } {
+  const read = readAmount(price, 0, DEAREST);
+  if (read.ok && Math.abs(read.value * 100 - Math.round(read.value * 100)) < 1e-6) return { cents: Math.round(read.value * 100) }; // prettier-ignore
+  return { wrong: !read.ok && read.mean.length > 1 ? didYouMean(price, read.mean) : `The price “${price}” can not be read. Write it as 12.40.` }; // prettier-ignore
 }
 
 type Told<T> = { readonly offer: T } | { readonly wrong: string };
 
 /** Price in cents of the whole, told by the piece or by what it measures. */
 function eachPrice(row: Row, ways: Readonly<Record<string, number>>): Told<number> {
-  const cents = centsOf(text(row, 'price'));
-  if (cents === null) return { wrong: `The price “${text(row, 'price')}” can not be read. Write it as 12.40.` };
+  const told = centsOf(text(row, 'price'));
+  if ('wrong' in told) return told;
   const per = text(row, 'per').toLowerCase() || Object.keys(ways)[0]!;
   const times = ways[per];
   if (times === undefined)
     return { wrong: `“per ${per}” is not known for it. Use ${Object.keys(ways).join(', ')}, or leave it out.` };
-  return { offer: Math.round(cents * times) };
+  return { offer: Math.round(told.cents * times) };
 }
 
 const inStockOf = (row: Row): boolean | null => {
@@ -172,7 +176,9 @@ function sheetOf(row: Row, units: Units): Told<SheetOffer> {
 function hardwareOf(row: Row, kind: string): Told<HardwareOffer> {
   const price = eachPrice(row, { box: 1, piece: 1, bottle: 1 });
   if ('wrong' in price) return price;
-  const count = text(row, 'count') === '' ? 1 : Number(text(row, 'count'));
+  const counted = readAmount(text(row, 'count') || '1', 1, 1_000_000);
+  if (!counted.ok) return { wrong: `The count “${text(row, 'count')}” can not be read. Write a whole number.` };
+  const count = counted.value;
   const size = text(row, 'size');
   const id = [kind, size.replace(/[^\w]+/g, '-').replace(/^-|-$/g, ''), count].filter((bit) => bit !== '').join('-');
   const made = read(HardwareOfferSchema, { id, kind, size, count, price: price.offer }, 'row');
@@ -212,7 +218,9 @@ export function readYardCsv(csv: string, units: Units): YardRows {
   parsed.data.forEach((data, at) => {
     const row = at + 2;
     const kind = text(data, 'kind').toLowerCase();
-    if (kind === 'board') keep(boardOf(data), boards, row);
+    const wide = tooWide(data);
+    if (wide) problems.push({ row, message: wide });
+    else if (kind === 'board') keep(boardOf(data), boards, row);
     else if (kind === 'sheet' || kind === 'panel') keep(sheetOf(data, units), sheets, row);
     else if ((HARDWARE_KINDS as readonly string[]).includes(kind)) keep(hardwareOf(data, kind), hardware, row);
     else

@@ -1,5 +1,6 @@
 import { InputAdornment, TextField } from '@mui/material';
 import { useState } from 'react';
+import { didYouMean, readAmount } from '@sill/core';
 
 type Props = {
   readonly label: string;
@@ -36,11 +37,10 @@ export function NumberField({
   const [text, setText] = useState<string | null>(null);
 
   const read = (typed: string): { value: number | null } | { problem: string } => {
-    const bare = typed.trim().replace(/^\$/, '').replace(',', '.');
-    if (bare === '') return optional ? { value: null } : { problem: `A number from ${least} to ${most} is needed.` };
-    const amount = Number(bare);
-    const ok = Number.isFinite(amount) && amount >= least && amount <= most && (fractions || Number.isInteger(amount));
-    if (ok) return { value: money ? Math.round(amount * factor) : amount };
+    if (typed.replace('$', '').trim() === '') return optional ? { value: null } : { problem: `A number from ${least} to ${most} is needed.` }; // prettier-ignore
+    const amount = readAmount(typed, least, most);
+    if (amount.ok && (fractions || Number.isInteger(amount.value))) return { value: money ? Math.round(amount.value * factor) : amount.value }; // prettier-ignore
+    if (!amount.ok && amount.mean.length > 1) return { problem: didYouMean(typed, amount.mean) };
     return {
       problem: money
         ? `An amount from ${least} to ${most}, such as 240 or 188.40.`

@@ -109,6 +109,14 @@ describe('a number', () => {
     expect(screen.getByRole('alert').textContent).toContain('such as 240 or 188.40');
   });
 
+  test('a budget of 1,200 is twelve hundred, and 1.200 is asked about', () => {
+    const taken = field({ money: true, value: 18840, least: 1, most: 1_000_000 });
+    for (const typed of ['1,200', '1.200']) type(typed);
+    expect(taken).toEqual([120000]);
+    expect(screen.getByRole('alert').textContent).toContain('Did you mean 1200 or 1.2?');
+    expect(box('n').value).toBe('1.200');
+  });
+
   test('an optional one may be empty; a rate may have a fraction', () => {
     expect(field({ optional: true })).toEqual([]);
     type('');

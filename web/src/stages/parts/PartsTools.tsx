@@ -7,12 +7,24 @@ import { useChange, useUnits } from '../../state/hooks';
 type Props = { readonly piece: Piece; readonly parts: readonly Part[]; readonly onAdded: (tag: string) => void };
 
 /** Adding a part, reading a list of parts, saving the list. */
+/** At most so many rows are named; how many more there are is said. */
+const MOST = 30;
+
+const Rows = ({ of }: { readonly of: readonly RowProblem[] }) => (
+  <ul className="problems">
+    {of.slice(0, MOST).map(({ row, message }) => (
+      <li key={`${row} ${message}`}>
+        <strong>Row {row}.</strong> {message}
+      </li>
+    ))}
+    {of.length > MOST && <li>and {of.length - MOST} more</li>}
+  </ul>
+);
+
 export function PartsTools({ piece, parts, onAdded }: Props) {
   const change = useChange();
   const units = useUnits();
-  const [result, setResult] = useState<{ readonly count: number; readonly problems: readonly RowProblem[] } | null>(
-    null,
-  );
+  const [result, setResult] = useState<ReturnType<typeof readPartsCsv> | null>(null);
   const put = (loose: Piece['loose']) => change([{ piece: piece.id, path: ['loose'], value: loose }]);
   const taken = new Set(parts.map((part) => part.tag));
   const add = () => {
@@ -30,7 +42,7 @@ export function PartsTools({ piece, parts, onAdded }: Props) {
     if (text === null) return;
     const read = readPartsCsv(text, units, taken);
     if (read.parts.length > 0) put([...piece.loose, ...read.parts]);
-    setResult({ count: read.parts.length, problems: read.problems });
+    setResult(read);
   };
   return (
     <>
@@ -39,7 +51,7 @@ export function PartsTools({ piece, parts, onAdded }: Props) {
       <Button onClick={() => saveFile(`${piece.name} parts.csv`, 'text/csv', partsCsv(parts, units))}>Save CSV</Button>
       <Dialog open={result !== null} onClose={() => setResult(null)} maxWidth="sm" fullWidth>
         <DialogTitle>
-          {result?.count ?? 0} {result?.count === 1 ? 'part' : 'parts'} read
+          {result?.parts.length ?? 0} {result?.parts.length === 1 ? 'part' : 'parts'} read
         </DialogTitle>
         <DialogContent>
           {result && result.problems.length === 0 && (
@@ -48,13 +60,13 @@ export function PartsTools({ piece, parts, onAdded }: Props) {
           {result && result.problems.length > 0 && (
             <>
               <p>These rows were left out; the others are in the list.</p>
-              <ul className="problems">
-                {result.problems.slice(0, 30).map(({ row, message }) => (
-                  <li key={`${row} ${message}`}>
-                    <strong>Row {row}.</strong> {message}
-                  </li>
-                ))}
-              </ul>
+              <Rows of={result.problems} />
+            </>
+          )}
+          {result && result.losses.length > 0 && (
+            <>
+              <p>These are taken as square boards. Cut by hand what the file says besides:</p>
+              <Rows of={result.losses} />
             </>
           )}
         </DialogContent>
