@@ -104,11 +104,10 @@ export function layOut(group: Group, pattern: Pattern, nameOf: (item: number) =>
     cut('rip', low, 0, bin.length);
     cut('rip', high, 0, bin.length);
   }
-  pattern.regions.forEach((region, at) => {
+  pattern.regions.forEach((region) => {
     // The run is parted from what lies before and behind it: squared ends, or a stretch that is no good.
-    if (region.use !== null && (bin.trimmedEnds || at > 0)) cut('crosscut', region.x, low, high);
-    if (usesEnd(region) && (bin.trimmedEnds || at < bin.runs.length - 1))
-      cut('crosscut', region.x + region.length, low, high);
+    if (region.use !== null && region.x > 0) cut('crosscut', region.x, low, high);
+    if (usesEnd(region) && region.x + region.length < bin.length) cut('crosscut', region.x + region.length, low, high);
     take(region);
   });
   return { stock: bin.id, pieces, cuts, offcuts };

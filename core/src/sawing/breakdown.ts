@@ -1,5 +1,5 @@
 import { inches, type Length } from '../length';
-import type { Board } from '../buying';
+import type { Board, CutPiece } from '../buying';
 
 type Box = { readonly x: Length; readonly y: Length; readonly length: Length; readonly width: Length };
 
@@ -11,6 +11,8 @@ export type SheetCut = Board['cuts'][number] & {
   readonly reference: 'factory' | 'sawn';
   /** Share of the whole sheet that the larger of the two pieces still is. */
   readonly share: number;
+  /** The piece that begins at it, where what lies before is waste: the blade runs there. */
+  readonly begins: CutPiece | null;
 };
 
 /**
@@ -25,16 +27,27 @@ function runsThrough({ x, y, length, width }: Box, cut: Board['cuts'][number], o
   return cut.from >= from && cut.to <= from + size && cut.to - cut.from >= size - off && cut.at >= low && cut.at <= low + run; // prettier-ignore
 }
 
+/** A piece that begins at a cut: what lies before it is waste, and the blade runs on that side of the line. */
+const begunBy = (pieces: readonly CutPiece[], { kind, at, from, to }: Board['cuts'][number]): CutPiece | null =>
+  pieces.find(({ x, y, length, width }) =>
+    kind === 'crosscut' ? x === at && y >= from && y + width <= to : y === at && x >= from && x + length <= to,
+  ) ?? null;
+
 /** The two pieces a cut makes of one that it runs through. */
-function halves({ x, y, length, width }: Box, cut: Board['cuts'][number], kerf: Length): readonly [Box, Box] {
-  const rest = cut.at + kerf;
+function halves(
+  { x, y, length, width }: Box,
+  cut: Board['cuts'][number],
+  kerf: Length,
+  begins: CutPiece | null,
+): readonly [Box, Box] {
+  const [before, rest] = begins ? [cut.at - kerf, cut.at] : [cut.at, cut.at + kerf];
   return cut.kind === 'crosscut'
     ? [
-        { x, y, length: cut.at - x, width },
+        { x, y, length: Math.max(0, before - x), width },
         { x: rest, y, length: Math.max(0, x + length - rest), width },
       ]
     : [
-        { x, y, length, width: cut.at - y },
+        { x, y, length, width: Math.max(0, before - y) },
         { x, y: rest, length, width: Math.max(0, y + width - rest) },
       ];
 }
@@ -56,7 +69,7 @@ const area = ({ length, width }: Box): number => length * width;
  * @param most share of the sheet that one person lifts.
  */
 export function breakDown(
-  board: Pick<Board, 'cuts' | 'length' | 'width'>,
+  board: Pick<Board, 'cuts' | 'length' | 'width' | 'pieces'>,
   kerf: Length,
   most: number,
 ): readonly SheetCut[] {
@@ -76,7 +89,10 @@ export function breakDown(
         if (!box) continue;
         const again: boolean = before !== null && before.kind === cut.kind && before.setting === settingOf(cut, box);
         const rank: Choice['rank'] = heavy
-          ? ([box === heaviest ? 0 : 1, Math.max(...halves(box, cut, kerf).map(area))] as const)
+          ? ([
+              box === heaviest ? 0 : 1,
+              Math.max(...halves(box, cut, kerf, begunBy(board.pieces, cut)).map(area)),
+            ] as const)
           : ([again ? 0 : 1, -area(box)] as const);
         if (best === null || rank[0] < best.rank[0] || (rank[0] === best.rank[0] && rank[1] < best.rank[1]))
           best = { cut, box, rank };
@@ -84,12 +100,14 @@ export function breakDown(
     }
     if (best === null) throw new Error('A layout has a cut that does not run from edge to edge.');
     const { cut, box }: Choice = best;
-    const two = halves(box, cut, kerf);
+    const begins = begunBy(board.pieces, cut);
+    const two = halves(box, cut, kerf, begins);
     const made: SheetCut = {
       ...cut,
       setting: settingOf(cut, box),
       reference: (cut.kind === 'crosscut' ? box.x : box.y) === 0 ? 'factory' : 'sawn',
       share: Math.max(...two.map(area)) / whole,
+      begins,
     };
     left = left.filter((one) => one !== cut);
     boxes = [...boxes.filter((one) => one !== box), ...two.filter((one) => area(one) > 0)];

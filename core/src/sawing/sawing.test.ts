@@ -279,7 +279,7 @@ test('slanted ends: a cut that begins a piece is numbered and made with it; wher
 describe('a sheet broken down', () => {
   const crosscut = (at: number, from: number, to: number) => ({ kind: 'crosscut' as const, at, from, to, angle: 0 });
   const rip = (at: number, from: number, to: number) => ({ kind: 'rip' as const, at, from, to, angle: 0 });
-  const sheet = { length: 9600, width: 4800 };
+  const sheet = { length: 9600, width: 4800, pieces: [] };
 
   test('is halved first while it is heavy, then cut from the largest piece on, equal settings together', () => {
     const cuts = [crosscut(2000, 0, 4800), crosscut(4100, 0, 4800), crosscut(6200, 0, 4800), rip(2000, 6300, 9600)];

@@ -106,12 +106,12 @@ function numberCuts(sawn: readonly SawnBoard[], shop: Shop): readonly NumberedCu
         board,
         kerfFor(shop, 'sheet' in board.offer ? 'sheet' : 'board'),
         liftable(board, shop.lift),
-      ).map(({ kind, at, from, to, angle, ...setting }) => ({
+      ).map(({ kind, at, from, to, angle, begins, ...setting }) => ({
         number: ++number,
         board: board.number,
         ...{ kind, at, from, to, angle },
         piece: null,
-        begins: null,
+        begins,
         setting,
       }));
     // A square cut that only begins a stretch squares its end: it is part of making the board ready, not numbered.

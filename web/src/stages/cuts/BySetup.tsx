@@ -52,11 +52,11 @@ function SheetCuts({ plan, numbers }: { readonly plan: Plan; readonly numbers: r
   return (
     <ol className="sheet-cuts">
       {numbers.map((number) => {
-        const { kind, setting } = plan.cuts[number - 1]!;
+        const { kind, setting, begins } = plan.cuts[number - 1]!;
         return (
           <li key={number}>
             <b>{number}</b> {kind === 'crosscut' ? 'across' : 'along'}, <Dim of={setting!.setting} mark /> from the{' '}
-            {setting!.reference} edge
+            {setting!.reference} edge{begins && ', the blade before the line: waste lies there'}
           </li>
         );
       })}

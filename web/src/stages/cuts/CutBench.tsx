@@ -43,7 +43,8 @@ function PassWords({ pass, plan }: { readonly pass: Pass; readonly plan: Plan })
         <b>
           <Dim of={cut.setting!.setting} />
         </b>{' '}
-        from the {edge} {cut.setting!.reference === 'factory' ? 'factory' : 'sawn'} edge.
+        from the {edge} {cut.setting!.reference === 'factory' ? 'factory' : 'sawn'} edge
+        {cut.begins ? ', the blade before the line: waste lies there.' : '.'}
       </>
     );
   }
