@@ -53,6 +53,8 @@ export function pockets(site: Site, fine: boolean): Layout | null {
   const own = pocketScrew(jig);
   const table = pocketScrew(Math.min(jig, into.thickness));
   if (own === null || table === null) return null;
+  // On a board so narrow the jig's hole would open in its far edge, against the next board, and not in its face.
+  if (jig / 2 / Math.tan(SLOPE) > sizes[meeting.axis]!) return null;
   // The collar is set so that half of the screw that belongs to the setting is beyond the end.
   const seat = Math.round(pocketShank(own, fine).length / 2);
   const [low, high] = meeting.spans[run]!;

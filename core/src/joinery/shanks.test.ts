@@ -77,6 +77,17 @@ test('pockets along a 60 in edge by school: no farther apart than 6, 7 or 10', (
   expect(at(10).troubles).toEqual([]);
 });
 
+test('a pocket opens in the face of its board, never in the edge behind: 3 in boards 45 mm thick are joined another way', () => {
+  const thick = 45 / 25.4;
+  const ways = [3, 3.125].map((wide) => {
+    const boards = [0, 1].map((at) => part(`T${at}`, [0, at * wide, 0], [40, wide, thick], 0, 1, 'top'));
+    return made([joint('edge', 'T0', 'T1')], boards)[0]!.by;
+  });
+  // Half of the jig's 1 5/8 over the tangent of 15 degrees is 3.03 in.
+  expect(ways[0]).not.toBe('pocket screws');
+  expect(ways[1]).toBe('pocket screws');
+});
+
 test('distance of two straight stretches, by hand', () => {
   expect(apartBy([[0, 0, 0], [10, 0, 0]], [[5, 3, -5], [5, 3, 5]])).toBeCloseTo(3); // prettier-ignore
   expect(apartBy([[0, 0, 0], [10, 0, 0]], [[13, 4, 0], [20, 4, 0]])).toBeCloseTo(5); // prettier-ignore
