@@ -3,11 +3,12 @@ import { blanksOf } from './milling';
 import { buildPiece, salvageFor, topCandidates, weightOf, type Joint, type Part } from './piece';
 import { buyingList, chooseBoards, type Boards, type BuyingList, type ChooseOptions, type SolveCache } from './buying';
 import { fastenings, hardwareNeeds, type Fastening } from './joinery';
-import { minutesAt, sawingOf, type NumberedCut, type Setup } from './sawing';
+import { minutesAt, type NumberedCut, type Setup } from './sawing';
 import { saturdays, type BenchCalendar } from './calendar';
 import { findingsOf, type PieceFacts } from './checking';
 import { kerfFor, type Finding, type Job, type Piece } from './job';
 import { sizesOf, type HardwareNeed, type Nominal } from './stock';
+import { sawable, unbuilt, unordered } from './unworked';
 import { offcutUses, stepsOf, stuckByPegs, type OffcutUse, type Step } from './building';
 
 /** Everything that follows from a job. Always computed, never saved. */
@@ -43,7 +44,12 @@ export type PlanCache = {
   readonly parts: Map<string, Part>;
   readonly steps: WeakMap<readonly Fastening[], { readonly shop: string; readonly steps: readonly Step[] }>;
 };
-export const newPlanCache = (): PlanCache => ({ solved: new Map(), models: new Map(), parts: new Map(), steps: new WeakMap() });
+export const newPlanCache = (): PlanCache => ({
+  solved: new Map(),
+  models: new Map(),
+  parts: new Map(),
+  steps: new WeakMap(),
+});
 
 /** A piece as built: all but its steps, with the surface that is sanded and finished. */
 type Modelled = Omit<PieceFacts, 'steps'> & { readonly areas: Areas };
@@ -101,7 +107,11 @@ function modelOf(piece: Piece, topNominal: Nominal, job: Job, { models: known, p
 function draft(job: Job, tops: readonly Nominal[], options: PlanOptions, cache: PlanCache): Draft {
   const models = job.pieces.map((piece, at) => {
     const topNominal = tops[at]!;
-    return { piece, topNominal, facts: modelOf(piece, topNominal, job, cache) };
+    try {
+      return { piece, topNominal, facts: modelOf(piece, topNominal, job, cache) };
+    } catch (error) {
+      return { piece, topNominal, facts: { piece, model: unbuilt(piece, error), parts: [], fastenings: [], areas: areasOf([], []) } }; // prettier-ignore
+    }
   });
   const parts = models.flatMap(({ facts }) => facts.parts);
   const made = models.flatMap(({ facts }) => facts.fastenings);
@@ -199,14 +209,17 @@ export function priceJob(job: Job, options: PlanOptions): Price {
 export function planJob(job: Job, options: PlanOptions): Plan {
   const cache = options.cache ?? newPlanCache();
   const { models, parts, joints, needs, buying: chosen, list } = settleTops(job, options, cache);
-  const { boards, cuts, setups } = sawingOf(chosen.boards, job.shop);
-  const buying = { ...chosen, boards };
-  const pieces = models.map(({ piece, topNominal, facts }) => ({
-    ...facts,
-    topNominal,
-    steps: stepsFor(piece, facts, job, cache),
-    weight: facts.parts.reduce((sum, part) => sum + weightOf(part), 0),
-  }));
+  const { boards, cuts, setups, unsawn, notes } = sawable(chosen.boards, job.shop);
+  const buying = { ...chosen, boards, unplaced: [...chosen.unplaced, ...unsawn.flatMap(({ pieces: own }) => own.map(({ blank }) => ({ blank, quantity: 1, because: 'its cuts could not be worked out' })))] }; // prettier-ignore
+  const pieces = models.map(({ piece, topNominal, facts }) => {
+    const weight = facts.parts.reduce((sum, part) => sum + weightOf(part), 0);
+    try {
+      return { ...facts, topNominal, weight, steps: stepsFor(piece, facts, job, cache) };
+    } catch (error) {
+      const model = { ...facts.model, findings: [...facts.model.findings, unordered(piece, error)] };
+      return { ...facts, model, topNominal, weight, steps: [] };
+    }
+  });
   const sawing = setups.map((setup) => ({ id: setup.id, work: minutesAt(setup), wait: 0 }));
   const chains = pieces.flatMap(({ piece, steps }) =>
     Array.from({ length: piece.copies }, () => steps.map(({ id, work, pause }) => ({ id, work, wait: pause }))),
@@ -224,7 +237,7 @@ export function planJob(job: Job, options: PlanOptions): Plan {
     setups,
     offcuts,
     calendar: saturdays(sawing, chains, job.shop.hours, options.today),
-    findings: findingsOf({ job, pieces, buying, list, offcuts }),
+    findings: [...notes, ...findingsOf({ job, pieces, buying, list, offcuts })],
     carry: { pounds, people: Math.max(1, Math.ceil(pounds / job.shop.lift)) },
   };
 }

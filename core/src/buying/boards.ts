@@ -221,8 +221,14 @@ function solvePool(
   const offers = offersOf(wanted[0]!.material, market);
   const problem = problemOf(wanted, offers, job.shop, there, sizes, worthOf(job), aim);
   const key = `${options.effort ?? 'full'} ${JSON.stringify(problem)}`;
-  const solved =
-    cache.get(key) ?? (aim === 'cost' ? solveExactly(problem, options) : choicesFor(problem, aim, options));
+  let solved = cache.get(key);
+  try {
+    solved ??= aim === 'cost' ? solveExactly(problem, options) : choicesFor(problem, aim, options);
+  } catch (error) {
+    // A pool that can not be solved is told part by part; the other materials are planned all the same.
+    const because = `how it is cut could not be worked out (${error instanceof Error ? error.message : String(error)})`;
+    return { options: [{ cost: 0, measure: 0, boards: [] }], atLeast: 0, cost: 0, lowerBound: 0, optimal: false, unplaced: wanted.map((blank) => ({ blank, quantity: blank.quantity, because })) }; // prettier-ignore
+  }
   if (!options.stopped?.()) cache.set(key, solved);
   const blankOfPart = new Map(wanted.map((blank) => [blank.part.id, blank]));
   const laid = (layout: Layout): Laid => {

@@ -83,13 +83,13 @@ const values = new Map<string, Json[]>();
 for (const job of jobs) gather(JSON.parse(JSON.stringify(job)) as Json, 'job', values);
 
 /**
- * Jobs that can be read and that nobody would write: sound ones with up to six places changed. Null where the border
+ * Jobs that can be read and that nobody would write: sound ones with up to two dozen places changed. Null where the border
  * refuses them. All of one comes from its seed.
  */
 export const mutants: fc.Arbitrary<Job | null> = fc
   .record({
     at: fc.nat(jobs.length - 1),
-    times: fc.integer({ min: 1, max: 6 }),
+    times: fc.integer({ min: 1, max: 24 }),
     seed: fc.integer({ min: 1, max: 2 ** 31 - 1 }),
   }) // prettier-ignore
   .map(({ at, times, seed }) => {
