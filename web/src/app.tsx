@@ -5,6 +5,7 @@ import { lazy, Suspense, useMemo } from 'react';
 import { createBrowserRouter, Navigate, RouterProvider, useParams } from 'react-router';
 import type { StageName } from '@sill/core';
 import { JobGate, StageFrame } from './frame/Frame';
+import { Trouble } from './frame/Trouble';
 import { JobsPage } from './jobs/JobsPage';
 import { BriefStage } from './stages/brief/BriefStage';
 import { BuildStage } from './stages/build/BuildStage';
@@ -39,10 +40,11 @@ function Stage() {
 }
 
 const router = createBrowserRouter([
-  { path: '/', element: <JobsPage /> },
+  { path: '/', element: <JobsPage />, errorElement: <Trouble /> },
   {
     path: '/jobs/:id',
     element: <JobGate />,
+    errorElement: <Trouble />,
     children: [
       { index: true, element: <Navigate to="brief" replace /> },
       {
@@ -77,7 +79,12 @@ const router = createBrowserRouter([
           </Suspense>
         ),
       },
-      { path: ':stage', element: <StageFrame />, children: [{ index: true, element: <Stage /> }] },
+      {
+        path: ':stage',
+        element: <StageFrame />,
+        // The frame stays: another stage is one key away.
+        children: [{ index: true, element: <Stage />, errorElement: <Trouble /> }],
+      },
     ],
   },
   { path: '*', element: <Navigate to="/" replace /> },

@@ -132,7 +132,14 @@ export function Sill() {
           </button>
         ))}
       </div>
-      {failed !== null && <p role="alert">The plan could not be worked out: {failed}</p>}
+      {failed !== null && (
+        <p role="alert">
+          The plan could not be worked out: {failed}{' '}
+          <Button size="small" onClick={() => dispatch(planAgain())}>
+            Work it out again
+          </Button>
+        </p>
+      )}
       {working && (
         <span className="proving late" role="status">
           Working out the plan

@@ -7,6 +7,7 @@ import { useLabel } from '../stages/labels';
 import { Dim, Text } from '../words/Dim';
 import type { Paper } from './heights';
 import { PaperChoice } from './PaperChoice';
+import { NoPlan } from '../frame/NoPlan';
 
 /** Labels on a page of either paper: three across, six down. */
 const EACH = 18;
@@ -27,7 +28,7 @@ export default function Labels() {
   const plan = usePlan();
   const navigate = useNavigate();
   const [paper, setPaper] = useState<Paper>(job.units === 'mm' ? 'a4' : 'letter');
-  if (!plan) return <p role="status">Working out the plan.</p>;
+  if (!plan) return <NoPlan />;
   const labels = labelsIn(plan);
   const pages = Array.from({ length: Math.ceil(labels.length / EACH) }, (_, at) =>
     labels.slice(at * EACH, (at + 1) * EACH),

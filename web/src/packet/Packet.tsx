@@ -16,6 +16,7 @@ import { PartByPart, partHeight, type PartBlock } from './PartByPart';
 import { alikeParts, PartsSheet } from './PartsSheet';
 import { StepSheet } from './StepSheet';
 import { TickBox } from './TickBox';
+import { NoPlan } from '../frame/NoPlan';
 
 type Sheet = { readonly key: string; readonly title: ReactNode; readonly about: string; readonly body: ReactNode };
 
@@ -147,7 +148,7 @@ export default function Packet() {
     const of = (which: Extent) => (plan ? sheetsOf(plan, job, label, paper, which) : []);
     return { short: of('short'), long: of('long') };
   }, [plan, job, label, paper]);
-  if (!plan) return <p role="status">Working out the plan.</p>;
+  if (!plan) return <NoPlan />;
   if (plan.parts.length === 0)
     return (
       <div className="blank-page">

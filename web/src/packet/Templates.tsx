@@ -4,6 +4,7 @@ import { pathOf, STROKES, templatesOf, type Part, type Template } from '@sill/co
 import { useJob, usePlan, useUnits } from '../state/hooks';
 import { printLength } from '@sill/core';
 import { tilesOf, type Tile } from './tiles';
+import { NoPlan } from '../frame/NoPlan';
 
 /** Usable part of a page in millimetres: it lies inside Letter and A4 alike. */
 export const PAGE = { width: 180, height: 240 } as const;
@@ -19,7 +20,7 @@ export default function Templates() {
   const [search] = useSearchParams();
   const piece = search.get('piece') ?? job.pieces[0]?.id;
   const part = plan?.parts.find((one) => one.piece === piece && one.tag === search.get('part'));
-  if (!plan) return <p role="status">Working out the plan.</p>;
+  if (!plan) return <NoPlan />;
   if (!part)
     return (
       <section className="empty" role="alert">

@@ -11,13 +11,14 @@ import { topOptions } from '../workers/planner';
 function useTopOptions(piece: Piece, plan: Plan) {
   const job = useJob();
   const of = useFrom((state) => state.planning.of);
-  const [options, setOptions] = useState<{ readonly piece: string; readonly rows: readonly TopOption[] } | null>(null);
+  const [options, setOptions] = useState<{ readonly piece: string; readonly rows: readonly TopOption[] | 'failed' } | null>(null); // prettier-ignore
   useEffect(() => {
     if (of !== job) return;
     let gone = false;
-    void topOptions(job, plan, piece.id).then((rows) => {
-      if (!gone) setOptions({ piece: piece.id, rows });
-    });
+    topOptions(job, plan, piece.id).then(
+      (rows) => !gone && setOptions({ piece: piece.id, rows }),
+      () => !gone && setOptions({ piece: piece.id, rows: 'failed' }),
+    );
     return () => {
       gone = true;
     };
@@ -29,7 +30,8 @@ const BAR = scaleLinear().domain([0, 0.4]).range([0, 64]).clamp(true);
 
 /** The same top from every board width, cost and leftover side by side, one click to choose. */
 export function TopOptions({ piece, plan }: { readonly piece: Piece; readonly plan: Plan }) {
-  const rows = useTopOptions(piece, plan);
+  const found = useTopOptions(piece, plan);
+  const rows = found === 'failed' ? null : found;
   const change = useChangePiece(piece.id);
   return (
     <section className="sheet top-options" aria-label="The same top from other boards">
@@ -39,7 +41,8 @@ export function TopOptions({ piece, plan }: { readonly piece: Piece; readonly pl
           ? (['no', 'one way', 'two ways', 'three ways', 'four ways', 'five ways'][rows.length] ?? 'other ways')
           : 'other ways'}
       </h2>
-      {!rows && <p role="status">Working out the other widths.</p>}
+      {!found && <p role="status">Working out the other widths.</p>}
+      {found === 'failed' && <p role="status">The other widths could not be worked out; the plan itself stands.</p>}
       {rows && (
         <div className="scroll">
           <Table size="small">

@@ -5,6 +5,7 @@ import { useGo } from '../frame/useGo';
 import { useChange, useJob, usePiece, usePieceFacts, usePlan } from '../state/hooks';
 import { PieceCards } from '../frame/AddPiece';
 import { Words } from '../words/Words';
+import { NoPlan } from '../frame/NoPlan';
 
 /** What a stage shows before it can show anything: no piece yet, the plan not there yet, or a piece that can not be. */
 export function Waiting({ children, wholeJob = false }: { readonly children: ReactNode; readonly wholeJob?: boolean }) {
@@ -23,7 +24,7 @@ export function Waiting({ children, wholeJob = false }: { readonly children: Rea
         <PieceCards onAdded={(id) => setSearch({ piece: id })} />
       </section>
     );
-  if (!plan) return <p role="status">Working out the plan.</p>;
+  if (!plan) return <NoPlan />;
   if (wholeJob ? plan.parts.length > 0 : facts !== null && facts.parts.length > 0) return <>{children}</>;
   const stops = plan.findings.filter((note) => note.level === 'stop' && (wholeJob || note.piece === piece?.id));
   return (

@@ -1,5 +1,6 @@
 import { createAction, createListenerMiddleware, isAnyOf } from '@reduxjs/toolkit';
-import { isProved } from '@sill/core';
+import { isProved, type Plan } from '@sill/core';
+import { Stopped } from '../workers/asking';
 import { planQuickly, prove, stopPlan, stopProof } from '../workers/planner';
 import { changed, closed, opened, redone, replaced, tookTheirs, undone } from './bench';
 import { cleared, failed, halted, planned, proofEnded, searching, started } from './planning';
@@ -22,23 +23,33 @@ replanning.startListening({
     const { job } = getState().bench;
     if (!job) return;
     const current = () => getState().bench.job === job;
+    const proveOn = async (plan: Plan) => {
+      let least = plan.list.total;
+      try {
+        const better = await prove(job, (found, searched) => {
+          if (!current()) return;
+          // Drawn as it gets better, so that a stop keeps the best there was.
+          if (found && found.list.total < least) dispatch(planned({ job, plan: found, proving: true, searched }));
+          else dispatch(searching(searched));
+          least = Math.min(least, found?.list.total ?? least);
+        });
+        if (current()) dispatch(planned({ job, plan: better, proving: false }));
+      } catch (error) {
+        // The plan there is stands, with its bound told honestly.
+        if (current() && !(error instanceof Stopped)) dispatch(proofEnded());
+      }
+    };
     dispatch(started());
     try {
       const plan = await planQuickly(job);
       if (!current()) return;
       dispatch(planned({ job, plan, proving: !isProved(plan) }));
       if (isProved(plan)) return;
-      let least = plan.list.total;
-      const better = await prove(job, (found, searched) => {
-        if (!current()) return;
-        // Drawn as it gets better, so that a stop keeps the best there was.
-        if (found && found.list.total < least) dispatch(planned({ job, plan: found, proving: true, searched }));
-        else dispatch(searching(searched));
-        least = Math.min(least, found?.list.total ?? least);
-      });
-      if (current()) dispatch(planned({ job, plan: better, proving: false }));
+      await proveOn(plan);
     } catch (error) {
-      if (current()) dispatch(failed(error instanceof Error ? error.message : 'The plan could not be worked out.'));
+      // What a person stopped, or a newer change took the place of, is no failure.
+      if (current() && !(error instanceof Stopped))
+        dispatch(failed(error instanceof Error ? error.message : 'The plan could not be worked out.'));
     }
   },
 });

@@ -1,20 +1,21 @@
-import { proxy, wrap, type Remote } from 'comlink';
+import { proxy, type Remote } from 'comlink';
 import type { CostPoint, Job, Plan, SavingsProgress, Side, Yard } from '@sill/core';
 import type { ExploreWorker } from './explore.worker';
+import { asking } from './asking';
 import { today } from './planner';
 
 type Errand = {
   /** Ends it; nothing more is told. */
   readonly stop: () => void;
-  /** Settles when all is told; never where it was stopped. */
+  /** Settles when all is told; refused where it was stopped, or where the worker died. */
   readonly done: Promise<void>;
 };
 
 /** Each errand has a worker of its own, which ends with it. */
 function errand(run: (remote: Remote<ExploreWorker>) => Promise<void>): Errand {
-  const worker = new Worker(new URL('./explore.worker.ts', import.meta.url), { type: 'module' });
-  const done = run(wrap<ExploreWorker>(worker)).finally(() => worker.terminate());
-  return { stop: () => worker.terminate(), done };
+  const worker = asking<ExploreWorker>(() => new Worker(new URL('./explore.worker.ts', import.meta.url), { type: 'module' })); // prettier-ignore
+  const done = worker.ask(run).finally(worker.end);
+  return { stop: worker.end, done };
 }
 
 export const exploreCosts = (job: Job, piece: string, side: Side, told: (point: CostPoint) => void): Errand =>

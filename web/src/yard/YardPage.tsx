@@ -31,6 +31,7 @@ import { planQuickly } from '../workers/planner';
 import { inCart, keep, keepWithStretch, noneLeft, reject } from './errand';
 import { Sighting } from './Sighting';
 import { useRackBoards } from './useRackBoards';
+import { NoPlan } from '../frame/NoPlan';
 
 /** Where things stand in most yards, in the order they are walked past. */
 const AISLES: readonly (readonly [string, (line: BoardLine) => boolean])[] = [
@@ -48,7 +49,7 @@ export default function YardPage() {
   const saving = useFrom((state) => state.bench.saving);
   const { has, toggle } = useTicks();
   const [chosen, setChosen] = useState<string | null>(null);
-  if (!plan) return <p role="status">Working out the plan.</p>;
+  if (!plan) return <NoPlan />;
   const { list } = plan;
   const stops = byYard(job, list.boards);
   const walked = stops.flatMap(({ lines }) => AISLES.flatMap(([, holds]) => lines.filter(holds)));

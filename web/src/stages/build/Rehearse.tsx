@@ -15,19 +15,29 @@ const Bench3D = lazy(() => import('../../drawing/Bench3D'));
 const staysFor = ({ says }: Moment): number => 1500 + 45 * says.map((bit) => (typeof bit === 'string' ? bit.length : 4)).reduce((a, b) => a + b, 0); // prettier-ignore
 
 /** What the rehearsal found, worked out beside the page; null while it runs. */
-function useRehearsal(): Rehearsal | null {
+function useRehearsal(): Rehearsal | 'failed' | null {
   const plan = usePlan();
   const job = useJob();
-  const [found, setFound] = useState<{ readonly of: Plan; readonly result: Rehearsal } | null>(null);
+  const [found, setFound] = useState<{ readonly of: Plan; readonly result: Rehearsal | 'failed' } | null>(null);
   useEffect(() => {
     let gone = false;
-    if (plan) void rehearsed(plan, job).then((result) => !gone && setFound({ of: plan, result }));
+    if (plan)
+      rehearsed(plan, job).then(
+        (result) => !gone && setFound({ of: plan, result }),
+        () => !gone && setFound({ of: plan, result: 'failed' }),
+      );
     return () => void (gone = true);
   }, [plan, job]);
   return found?.of === plan ? found.result : null;
 }
 
-function Verdict({ found }: { readonly found: Rehearsal | null }) {
+function Verdict({ found }: { readonly found: Rehearsal | 'failed' | null }) {
+  if (found === 'failed')
+    return (
+      <p role="status" className="rehearsal-stop">
+        It could not be carried out: that is a fault of the program. The steps can be looked through all the same.
+      </p>
+    );
   if (!found) return <p role="status">Carrying it out, operation by operation.</p>;
   if (!found.stopped)
     return (
