@@ -1,6 +1,6 @@
 import { Link } from '@mui/material';
 import type { Finding } from '@sill/core';
-import { useChange, useNotes } from '../state/hooks';
+import { useChange, useNotes, usePlan } from '../state/hooks';
 import { Words } from '../words/Words';
 
 const LEVEL = { stop: 'Stop', care: 'Take care', good: 'Good' } as const;
@@ -33,11 +33,14 @@ export function NoteFor({ id }: { readonly id: string }) {
 /** Notes on what is in view: what, why with the number, and the way out. */
 export function Margin() {
   const notes = useNotes();
+  const plan = usePlan();
   const change = useChange();
+  // Before there is a plan nobody knows whether there is anything to note.
+  const none = plan ? 'Nothing to note here.' : 'The notes come with the plan.';
   return (
     <aside className="margin" aria-label="Margin notes" tabIndex={0}>
       <h2>Margin notes</h2>
-      {notes.length === 0 && <p className="soft">Nothing to note here.</p>}
+      {notes.length === 0 && <p className="soft">{none}</p>}
       <ol>
         {notes.map((note, at) => (
           <li key={note.id}>

@@ -15,7 +15,7 @@ export function NoPlan() {
       <h2>{failed === null ? 'The plan was stopped' : 'The plan could not be worked out'}</h2>
       {failed !== null && <p>{failed}</p>}
       <p>Your job is kept as you left it: only what follows from it is missing.</p>
-      <Button variant="contained" onClick={() => dispatch(planAgain())}>
+      <Button variant="contained" color="primary" onClick={() => dispatch(planAgain())}>
         Work it out again
       </Button>{' '}
       {past.length > 0 && <Button onClick={() => dispatch(undone())}>Undo the last change</Button>}{' '}

@@ -133,12 +133,12 @@ export function Sill() {
         ))}
       </div>
       {failed !== null && (
-        <p role="alert">
-          The plan could not be worked out: {failed}{' '}
+        <span className="proving" role="alert" title={failed}>
+          The plan could not be worked out
           <Button size="small" onClick={() => dispatch(planAgain())}>
             Work it out again
           </Button>
-        </p>
+        </span>
       )}
       {working && (
         <span className="proving late" role="status">

@@ -28,7 +28,7 @@ export function Trouble() {
           stage may open all the same.
         </p>
       )}
-      <Button variant="contained" onClick={() => window.location.reload()}>
+      <Button variant="contained" color="primary" onClick={() => window.location.reload()}>
         Load the page again
       </Button>{' '}
       {own && <Button href={`${own}/brief`}>To the brief</Button>} <Button href="/">All jobs</Button>{' '}

@@ -223,8 +223,18 @@ export const sillStyles = css`
         padding: 4px 9px;
         flex: none;
       }
-      & .proving {
+      & .proving:not([role='alert']),
+      &:has([role='alert']) .next {
         display: none;
+      }
+      & [role='alert'] {
+        margin: 0 8px;
+        font-size: 14px;
+        line-height: 1.2;
+      }
+      & [role='alert'] .MuiButton-root {
+        margin: 0;
+        padding: 2px 8px;
       }
     }
   }

@@ -65,7 +65,7 @@ export function JointsStage() {
   const kinds = [...new Set(made.map((item) => item.joint.kind))];
   return (
     <>
-      <StageHead title="Joints" about={`${made.length} joints · ${screws} fasteners`} />
+      <StageHead title="Joints" about={facts ? `${made.length} joints · ${screws} fasteners` : ''} />
       <Waiting>
         <div className="stack">
           <p className="caution">

@@ -99,7 +99,7 @@ export function PartsStage() {
   const fits = parts.filter((part) => part.fit !== null);
   return (
     <>
-      <StageHead title="Parts" about={`${count} parts · finished sizes`}>
+      <StageHead title="Parts" about={plan ? `${count} parts · finished sizes` : ''}>
         {piece && facts && facts.parts.length > 0 && <PartsTools piece={piece} parts={facts.parts} onAdded={pick} />}
         <ToggleButtonGroup
           size="small"
