@@ -210,7 +210,7 @@ export function planJob(job: Job, options: PlanOptions): Plan {
   const cache = options.cache ?? newPlanCache();
   const { models, parts, joints, needs, buying: chosen, list } = settleTops(job, options, cache);
   const { boards, cuts, setups, unsawn, notes } = sawable(chosen.boards, job.shop);
-  const buying = { ...chosen, boards, unplaced: [...chosen.unplaced, ...unsawn.flatMap(({ pieces: own }) => own.map(({ blank }) => ({ blank, quantity: 1, because: 'its cuts could not be worked out' })))] }; // prettier-ignore
+  const buying = { ...chosen, boards, unplaced: [...chosen.unplaced, ...unsawn.flatMap(({ pieces: own }) => own.map(({ blank }) => ({ blank, quantity: 1, because: 'one whose cuts could not be worked out' })))] }; // prettier-ignore
   const pieces = models.map(({ piece, topNominal, facts }) => {
     const weight = facts.parts.reduce((sum, part) => sum + weightOf(part), 0);
     try {

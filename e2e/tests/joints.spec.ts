@@ -83,7 +83,13 @@ test('diagonals say which corner to push, a measured part changes what depends o
   await page.keyboard.press('Enter');
   await expect(page.getByText(/L1 is .* over in thickness/)).toBeVisible();
   await page.locator('details').getByRole('button', { name: 'From the tape' }).click();
-  await expect(page.getByText('The tape sent its reading.')).toBeVisible();
+  await expect(page.getByText('The simulated tape sent an invented reading.')).toBeVisible();
+  // It stands beside the reading and in what is saved, until a person types what is true.
+  const mark = page.locator('details').getByText('simulated', { exact: true });
+  await expect(mark).toBeVisible();
+  await reads.fill(`${planned} + 1/16`);
+  await page.keyboard.press('Enter');
+  await expect(mark).toHaveCount(0);
   await page.getByRole('button', { name: 'Forget what L1 measures' }).click();
   await expect(page.getByText(/L1 is .* over in thickness/)).toHaveCount(0);
 });

@@ -137,7 +137,7 @@ test.describe('at the yard, with one thumb', () => {
     await page.goto(`/jobs/${id}/stock`);
     await page.getByRole('button', { name: 'Go to the yard' }).tap();
     const active = page.locator('.yard-active');
-    await expect(active).toContainText(/Board \d+ in the rack/);
+    await expect(active).toContainText(/Simulated reading\. Board \d+ in the rack/);
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
     const cart = page.getByTestId('in-cart');
     await expect(cart).toHaveText(/^0 of/);

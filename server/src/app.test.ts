@@ -198,6 +198,14 @@ describe('yards and shops', () => {
     expect((await get('/api/shops').expect(200)).body).toHaveLength(1);
   });
 
+  test('the tape that ships says that its readings are invented', async () => {
+    const { body } = await get('/api/tape?about=243840&press=3').expect(200);
+    expect(body).toEqual({ length: expect.any(Number), simulated: true });
+    // Up to 1/16 in off what it is held at, on a mark of 1/64.
+    expect(Math.abs(body.length - 243840)).toBeLessThanOrEqual(508);
+    expect(body.length % 127).toBe(0);
+  });
+
   test('the rack is kept, and a piece without a length is refused by name', async () => {
     const piece = {
       id: 'h1',

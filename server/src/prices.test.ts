@@ -75,7 +75,8 @@ describe('over HTTP', () => {
     expect(body).toMatchObject({ day: '2026-11-24', yard: { id: 'weir-street' } });
     const history = (await ask('/tansy-lane/history/ply-3-4-48x96?day=2026-11-24&days=30').expect(200)).body;
     expect((history as DayPrice[]).length).toBe(30);
-    expect((await ask('/tansy-lane/rack/2x4x8?day=2026-11-24').expect(200)).body).toBeInstanceOf(Array);
+    const rack = (await ask('/tansy-lane/rack/2x4x8?day=2026-11-24').expect(200)).body;
+    expect(rack).toMatchObject({ simulated: true, boards: expect.any(Array) });
     await ask('/nowhere?day=2026-11-24').expect(404);
     await ask('/tansy-lane/history/gold?day=2026-11-24').expect(404);
     const refused = await ask('/tansy-lane?day=tomorrow').expect(422);

@@ -10,6 +10,8 @@ export type Day = string;
  * else to change. Every answer is null where there is no such yard or offer.
  */
 export type PriceService = {
+  /** What it says is invented: told where boards of a rack are shown. */
+  readonly simulated: boolean;
   /** The whole price list as it stands on a day. */
   readonly list: (yard: string, day: Day) => Promise<Yard | null>;
   /** The price of one offer on each of so many days up to `until`, the oldest first. */
@@ -60,7 +62,8 @@ export function pricesRouter(service: PriceService): Router {
   router.get('/:yard/rack/:offer', async (request, response) => {
     const { day } = asked(request.query);
     const { yard, offer } = request.params;
-    response.json(found(await service.rack(yard, offer, day), 'board at this yard'));
+    const boards = found(await service.rack(yard, offer, day), 'board at this yard');
+    response.json({ boards, simulated: service.simulated });
   });
 
   return router;

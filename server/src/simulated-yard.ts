@@ -83,6 +83,7 @@ function rackBoard(yard: string, offer: BoardOffer, day: Day, at: number): RackB
  */
 export function simulatedYard(listOf: (id: string) => Promise<Yard | null>): PriceService {
   return {
+    simulated: true,
     async list(id, day) {
       const yard = await listOf(id);
       return (

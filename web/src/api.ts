@@ -67,7 +67,7 @@ export const USUAL_SHOP = 'usual';
 export const api = {
   /** What the digital tape reads where a length is about so much; `press` counts the readings. */
   tape: (about: number, press: number) =>
-    ask<{ readonly length: number }>('GET', `/tape?about=${about}&press=${press}`),
+    ask<{ readonly length: number; readonly simulated: boolean }>('GET', `/tape?about=${about}&press=${press}`),
   jobs: () => ask<readonly JobSummary[]>('GET', '/jobs'),
   make: (job: Job) => ask<SavedJob>('POST', '/jobs', { job }),
   job: (id: string) => ask<SavedJob>('GET', `/jobs/${id}`),
@@ -83,7 +83,7 @@ export const api = {
   history: (yard: string, offer: string, day: string) =>
     ask<readonly DayPrice[]>('GET', `/prices/${yard}/history/${offer}?day=${day}`),
   rack: (yard: string, offer: string, day: string) =>
-    ask<readonly RackBoard[]>('GET', `/prices/${yard}/rack/${offer}?day=${day}`),
+    ask<{ readonly boards: readonly RackBoard[]; readonly simulated: boolean }>('GET', `/prices/${yard}/rack/${offer}?day=${day}`), // prettier-ignore
   /** Keeps a picture; its id. */
   keepPhoto: (picture: Blob) => ask<{ readonly id: string }>('POST', '/photos', picture),
   photoAddress: (id: string): string => `/api/photos/${id}`,

@@ -226,7 +226,7 @@ function solvePool(
     solved ??= aim === 'cost' ? solveExactly(problem, options) : choicesFor(problem, aim, options);
   } catch (error) {
     // A pool that can not be solved is told part by part; the other materials are planned all the same.
-    const because = `how it is cut could not be worked out (${error instanceof Error ? error.message : String(error)})`;
+    const because = `one whose cuts could not be worked out (${error instanceof Error ? error.message : String(error)})`;
     return { options: [{ cost: 0, measure: 0, boards: [] }], atLeast: 0, cost: 0, lowerBound: 0, optimal: false, unplaced: wanted.map((blank) => ({ blank, quantity: blank.quantity, because })) }; // prettier-ignore
   }
   if (!options.stopped?.()) cache.set(key, solved);

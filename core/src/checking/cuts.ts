@@ -140,13 +140,13 @@ export function cutNotes({ job, buying, offcuts }: Facts): readonly Finding[] {
     found.push(
       gap === 0
         ? note(null, 'proved', 'good', 'cuts', {
-            title: held > 0 ? say`Cheapest with what stays` : say`Cheapest possible`,
-            because: say`No other mix of boards on this price list makes ${held > 0 ? 'the other' : 'these'} pieces for less. Proved, kerf and squared ends counted.`,
+            title: held > 0 ? say`Cheapest with what stays` : say`Cheapest for these sizes of board`,
+            because: say`No other mix of boards on this price list makes ${held > 0 ? 'the other' : 'these'} pieces for less, each from the size of board it is made of: proved, kerf and squared ends counted. Whether a wider board ripped down would be cheaper is not looked into.`,
             numbers: { cents: buying.cost },
           })
         : note(null, 'proved', 'care', 'cuts', {
             title: say`Within $${(gap / 100).toFixed(2)} of the least`,
-            because: say`These boards cost $${(buying.cost / 100).toFixed(2)}. No mix can cost less than $${(buying.lowerBound / 100).toFixed(2)}; whether one is in between is not proved.`,
+            because: say`These boards cost $${(buying.cost / 100).toFixed(2)}. No mix can cost less than $${(buying.lowerBound / 100).toFixed(2)}; whether one is in between is not proved. Each piece comes from the size of board it is made of.`,
             numbers: { cents: buying.cost, boundCents: buying.lowerBound },
           }),
     );

@@ -173,6 +173,9 @@ function Line({ line, onChoose }: LineProps) {
   );
 }
 
+/** Stands on a board whose stretch was shown by the simulated yard. */
+const SIMULATED_RACK = 'kept with a bad stretch, beside a simulated reading';
+
 type ActiveProps = { readonly line: BoardLine; readonly plan: Plan; readonly onDone: () => void };
 
 /** The board being chosen: what it must give, what the rack has, and what to do with the one in hand. */
@@ -229,6 +232,7 @@ function Active({ line, plan, onDone }: ActiveProps) {
         <p className={`meter ${judged.verdict}`} role="status">
           <b>{hand.moisture} %</b>
           <span>
+            {rack!.simulated && <strong>Simulated reading. </strong>}
             Board {hand.number} in the rack. <Words of={judged.because} />
             {hand.moisture > WET && judged.verdict === 'stretch' && ' Wet: let it lie two weeks.'}
           </span>
@@ -248,7 +252,7 @@ function Active({ line, plan, onDone }: ActiveProps) {
         <Stretch
           limit={limit}
           initial={judged?.bad[0] ?? { from: 0, to: inches(6) }}
-          onMark={(bad) => make(keepWithStretch(job, line, bad, newId))}
+          onMark={(bad) => make(keepWithStretch(job, line, bad, newId, rack?.simulated ? SIMULATED_RACK : ''))}
           onCancel={() => setMarking(false)}
         />
       ) : (

@@ -27,6 +27,15 @@ test('a bad stretch: the board is on hand and paid, cut round, and nothing is bo
     expect(piece.x >= bad[0]!.to || piece.x + piece.length <= bad[0]!.from).toBe(true);
 });
 
+test('a stretch shown by the simulated yard says so on the board', () => {
+  const bad = [{ from: inches(30), to: inches(33) }];
+  const noteOf = (note?: string) => applyChanges(job, keepWithStretch(job, line, bad, newId, note)).onHand.at(-1)!.note;
+  expect([noteOf(), noteOf('beside a simulated reading')]).toEqual([
+    'kept with a bad stretch',
+    'beside a simulated reading',
+  ]);
+});
+
 test('none left: what is in the cart is used, the rest comes from other sizes, at the price it said', () => {
   const two = first.list.boards.find(({ count, spare }) => count - spare >= 2) ?? line;
   const kept = applyChanges(job, keep(job, two));

@@ -65,13 +65,21 @@ function settleCart(job: Job, more: readonly OnHand[], newId: () => string): rea
   ];
 }
 
-/** Kept, but cut round a stretch: the plan takes it as it is, and buys what is then still lacking. */
+/**
+ * Kept, but cut round a stretch: the plan takes it as it is, and buys what is then still lacking.
+ *
+ * @param note kept with the board: where the stretch was read, if not by eye.
+ */
 export const keepWithStretch = (
   job: Job,
   { offer }: BoardLine,
   bad: readonly { readonly from: Length; readonly to: Length }[],
   newId: () => string,
-): readonly Change[] => settleCart(job, [taken(job, offer, 1, bad, newId())], newId);
+  note = '',
+): readonly Change[] => {
+  const board = taken(job, offer, 1, bad, newId());
+  return settleCart(job, [note === '' ? board : { ...board, note }], newId);
+};
 
 /** No more of this size to be had: it is out of the price list, and the rest is planned from what is there. */
 export function noneLeft(job: Job, { offer }: BoardLine, newId: () => string): readonly Change[] {

@@ -8,6 +8,8 @@ export function useRackBoards(yard: string, offer: string | null) {
   const [so, setSo] = useState<{
     readonly of: string;
     readonly boards: readonly RackBoard[];
+    /** What it holds is invented, by the simulated yard. */
+    readonly simulated: boolean;
     readonly reached: boolean;
   } | null>(null);
   const key = `${yard} ${offer}`;
@@ -15,8 +17,8 @@ export function useRackBoards(yard: string, offer: string | null) {
     if (offer === null) return;
     let gone = false;
     api.rack(yard, offer, today()).then(
-      (boards) => !gone && setSo({ of: key, boards, reached: true }),
-      () => !gone && setSo({ of: key, boards: [], reached: false }),
+      ({ boards, simulated }) => !gone && setSo({ of: key, boards, simulated, reached: true }),
+      () => !gone && setSo({ of: key, boards: [], simulated: false, reached: false }),
     );
     return () => {
       gone = true;

@@ -200,7 +200,7 @@ function StepView({ facts, step, onNext, onBack }: ViewProps) {
           </p>
           <Spacers step={step} />
         </div>
-        <Diagonals key={step.id} facts={facts} step={step} />
+        <Diagonals key={step.id} step={step} />
         <AsBuilt key={`built ${step.id}`} facts={facts} step={step} />
       </div>
       <section aria-label="What to do">

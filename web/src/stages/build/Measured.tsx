@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { inches, measurable, rackOf, WHOLE_TOP, type Length, type Part, type Plan, type Step } from '@sill/core';
 import { api } from '../../api';
 import { LengthField } from '../../fields/LengthField';
-import { useChangePiece, usePiece } from '../../state/hooks';
+import { useChange, usePiece } from '../../state/hooks';
 import { useErrand } from '../../state/useErrand';
 import { Dim } from '../../words/Dim';
 
@@ -12,7 +12,13 @@ type Side = 'length' | 'width' | 'thickness';
 const SIDES: readonly Side[] = ['length', 'width', 'thickness'];
 
 /** A length that the digital tape sends, held where the plan says about so much. */
-function TapeButton({ about, onRead }: { readonly about: Length; readonly onRead: (length: Length) => void }) {
+function TapeButton({
+  about,
+  onRead,
+}: {
+  readonly about: Length;
+  readonly onRead: (length: Length, simulated: boolean) => void;
+}) {
   const { busy, run } = useErrand();
   const [press, setPress] = useState(0);
   return (
@@ -21,10 +27,10 @@ function TapeButton({ about, onRead }: { readonly about: Length; readonly onRead
       disabled={busy}
       onClick={() =>
         run(async () => {
-          const { length } = await api.tape(about, press);
+          const { length, simulated } = await api.tape(about, press);
           setPress(press + 1);
-          onRead(length);
-          return 'The tape sent its reading.';
+          onRead(length, simulated);
+          return simulated ? 'The simulated tape sent an invented reading.' : 'The tape sent its reading.';
         })
       }
     >
@@ -33,21 +39,35 @@ function TapeButton({ about, onRead }: { readonly about: Length; readonly onRead
   );
 }
 
+/** The readings of a simulated tape with one more or one fewer: by where they stand in the piece. */
+const marked = (before: readonly string[], key: string, simulated: boolean): readonly string[] => [
+  ...before.filter((other) => other !== key),
+  ...(simulated ? [key] : []),
+];
+
+/** Stands beside every reading that was invented. */
+const Simulated = () => <em className="soft">simulated</em>;
+
 /** Readings nearer than this to the plan are the plan's. */
 const MARK: Length = inches(1 / 8);
 
 /** Both diagonals as read, and which corner to push by how much. */
-export function Diagonals({ facts, step }: { readonly facts: Facts; readonly step: Step }) {
-  const change = useChangePiece(facts.piece.id);
+export function Diagonals({ step }: { readonly step: Step }) {
+  const change = useChange();
   // What was said stands in the job; the plan follows a moment later.
-  const { diagonals } = usePiece()!;
+  const { id: piece, diagonals, simulated = [] } = usePiece()!;
   if (!step.diagonals) return null;
   const should = step.diagonals;
   const [one, two] = diagonals[step.id] ?? [];
   const read = [one ?? should[0], two ?? should[1]] as const;
   const known = diagonals[step.id] !== undefined;
-  const set = (at: 0 | 1, length: Length) =>
-    change(['diagonals', step.id], at === 0 ? [length, read[1]] : [read[0], length]);
+  const keyOf = (at: 0 | 1) => `diagonals.${step.id}.${at}`;
+  const set = (at: 0 | 1, length: Length, invented = false) =>
+    change([
+      { piece, path: ['diagonals', step.id], value: at === 0 ? [length, read[1]] : [read[0], length] },
+      { piece, path: ['simulated'], value: marked(simulated, keyOf(at), invented) },
+    ]);
+  const invented = ([0, 1] as const).filter((at) => simulated.includes(keyOf(at)));
   const racked = known && step.sides ? rackOf(step.sides, read) : null;
   const off = read.map((length, at) => Math.abs(length - should[at]!) > MARK);
   return (
@@ -60,15 +80,21 @@ export function Diagonals({ facts, step }: { readonly facts: Facts; readonly ste
           least={1}
           onChange={(length) => set(0, length)}
         />
-        <TapeButton about={should[0]} onRead={(length) => set(0, length)} />
+        <TapeButton about={should[0]} onRead={(length, made) => set(0, length, made)} />
         <LengthField
           label="Second, near right to far left"
           value={read[1]}
           least={1}
           onChange={(length) => set(1, length)}
         />
-        <TapeButton about={should[1] + 127} onRead={(length) => set(1, length)} />
+        <TapeButton about={should[1] + 127} onRead={(length, made) => set(1, length, made)} />
       </div>
+      {invented.length > 0 && (
+        <p className="measured-line">
+          {invented.map((at) => (at === 0 ? 'First' : 'Second')).join(' and ')} reading: <Simulated />. Measure before
+          you build on it.
+        </p>
+      )}
       {known && (
         <p role="status">
           {racked ? (
@@ -101,8 +127,8 @@ export function Diagonals({ facts, step }: { readonly facts: Facts; readonly ste
 
 /** What a part measures as built: typed, or sent by the tape. What depends on it follows. */
 export function AsBuilt({ facts, step }: { readonly facts: Facts; readonly step: Step }) {
-  const change = useChangePiece(facts.piece.id);
-  const { asBuilt } = usePiece()!;
+  const change = useChange();
+  const { id: piece, asBuilt, simulated = [] } = usePiece()!;
   const there = new Set([...step.adds, ...step.there]);
   const parts = measurable(facts.parts).filter(({ id, tag }) =>
     tag === WHOLE_TOP ? facts.parts.some((part) => part.role === 'top' && there.has(part.id)) : there.has(id),
@@ -114,10 +140,18 @@ export function AsBuilt({ facts, step }: { readonly facts: Facts; readonly step:
   const planned = (of: Part, which: Side): Length => (of.changed[which] as number | undefined) ?? of[which];
   const said = asBuilt[part.tag];
   const value = said?.[side] ?? planned(part, side);
-  const record = (length: Length) => change(['asBuilt', part.tag], { ...said, [side]: length });
+  const keyOf = (name: string, one: Side) => `asBuilt.${name}.${one}`;
+  const record = (length: Length, invented = false) =>
+    change([
+      { piece, path: ['asBuilt', part.tag], value: { ...said, [side]: length } },
+      { piece, path: ['simulated'], value: marked(simulated, keyOf(part.tag, side), invented) },
+    ]);
   const recorded = Object.entries(asBuilt).filter(([name]) => parts.some((one) => one.tag === name));
   const forget = (name: string) =>
-    change(['asBuilt'], Object.fromEntries(Object.entries(asBuilt).filter(([other]) => other !== name)));
+    change([
+      { piece, path: ['asBuilt'], value: Object.fromEntries(Object.entries(asBuilt).filter(([other]) => other !== name)) }, // prettier-ignore
+      { piece, path: ['simulated'], value: simulated.filter((key) => !key.startsWith(`asBuilt.${name}.`)) },
+    ]);
   return (
     <details className="sheet measured" open={recorded.length > 0}>
       <summary>Measured as built</summary>
@@ -136,7 +170,13 @@ export function AsBuilt({ facts, step }: { readonly facts: Facts; readonly step:
             </MenuItem>
           ))}
         </TextField>
-        <LengthField key={`${part.tag} ${side}`} label="Reads" value={value} least={1} onChange={record} />
+        <LengthField
+          key={`${part.tag} ${side}`}
+          label="Reads"
+          value={value}
+          least={1}
+          onChange={(length) => record(length)}
+        />
         <TapeButton about={planned(part, side)} onRead={record} />
       </div>
       {part.fit !== null && (
@@ -144,7 +184,9 @@ export function AsBuilt({ facts, step }: { readonly facts: Facts; readonly step:
           <input
             type="checkbox"
             checked={said?.cut ?? false}
-            onChange={(event) => change(['asBuilt', part.tag], { ...said, cut: event.target.checked })}
+            onChange={(event) =>
+              change([{ piece, path: ['asBuilt', part.tag], value: { ...said, cut: event.target.checked } }])
+            }
           />
           <span>{part.tag} is cut</span>
         </label>
@@ -154,7 +196,7 @@ export function AsBuilt({ facts, step }: { readonly facts: Facts; readonly step:
           <strong>{name}</strong>{' '}
           {SIDES.filter((one) => sizes[one] !== undefined).map((one) => (
             <span key={one}>
-              {one} <Dim of={sizes[one]!} mark />{' '}
+              {one} <Dim of={sizes[one]!} mark /> {simulated.includes(keyOf(name, one)) && <Simulated />}{' '}
             </span>
           ))}
           <Button size="small" onClick={() => forget(name)} aria-label={`Forget what ${name} measures`}>
