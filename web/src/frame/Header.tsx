@@ -33,7 +33,9 @@ function SavedState() {
     saved: savedAt ? `Saved ${format(parseISO(savedAt), 'HH:mm')}` : 'Saved',
     waiting: 'Changed',
     saving: 'Saving',
-    offline: 'Offline. Changes are kept here and sent when the server answers.',
+    offline: refusal
+      ? `The server can not save now: ${refusal} Changes are kept here and sent again.`
+      : 'Offline. Changes are kept here and sent when the server answers.',
     refused: refusal ?? 'Not saved',
   }[saving];
   return (

@@ -44,6 +44,29 @@ beforeEach(() => jest.useFakeTimers());
 afterEach(() => jest.useRealTimers());
 const pass = (ms: number) => jest.advanceTimersByTimeAsync(ms);
 
+test('a server with a fault, or overrun, is asked again with growing pauses, and it is said', async () => {
+  const store = open();
+  const busy = (status: number) => () => Promise.reject(new Refused(status, 'fault', 'It is busy.', [], null));
+  answers.push(busy(500), busy(429), busy(503));
+  store.dispatch(rename('Kept'));
+  await pass(600);
+  expect(sent).toHaveLength(1);
+  expect(store.getState().bench).toMatchObject({ saving: 'offline', refusal: 'It is busy.' });
+  expect(kept('a')).toMatchObject({ job: { name: 'Kept' } });
+  for (const [after, count] of [
+    [1800, 1],
+    [200, 2],
+    [3800, 2],
+    [200, 3],
+    [7800, 3],
+    [200, 4],
+  ] as const) {
+    await pass(after);
+    expect(sent).toHaveLength(count);
+  }
+  expect(store.getState().bench).toMatchObject({ saving: 'saved' });
+});
+
 test('a pause in typing sends once, the last of it; until then it is kept here', async () => {
   const store = open();
   store.dispatch(rename('One'));

@@ -17,13 +17,19 @@ import type { AppDispatch, RootState } from './store';
 
 /** A pause this long in changing sends what there is. */
 const PAUSE_MS = 500;
+/** Asked again after so long; a server that can not save just now after twice as long each time, up to half a minute. */
 const RETRY_MS = 2000;
+const LONGEST_RETRY_MS = 30_000;
+
+/** A server that is overrun or has a fault now may take the same save in a while. */
+const isBusy = (error: unknown): error is Refused =>
+  error instanceof Refused && (error.status >= 500 || error.status === 429);
 
 export const saving = createListenerMiddleware<RootState>();
 
 const grew = isAnyOf(changed, replaced, undone, redone, keptMine, opened);
 
-type Outcome = 'done' | 'offline';
+type Outcome = 'done' | 'offline' | 'busy';
 type Store = { readonly getState: () => RootState; readonly dispatch: AppDispatch };
 
 /** Sends what there is of job `id`, from the revision known by then; nothing where all is sent. */
@@ -36,9 +42,9 @@ async function sendOnce(id: string, { getState, dispatch }: Store): Promise<Outc
     if (getState().bench.saving === 'saved') letGo(id);
     return 'done';
   } catch (error) {
-    if (error instanceof Offline) {
-      dispatch(saveFailed({ saving: 'offline', refusal: null }));
-      return 'offline';
+    if (error instanceof Offline || isBusy(error)) {
+      dispatch(saveFailed({ saving: 'offline', refusal: isBusy(error) ? error.message : null }));
+      return isBusy(error) ? 'busy' : 'offline';
     }
     if (error instanceof Refused && error.code === 'stale') dispatch(conflicted(error.current as SavedJob));
     else {
@@ -59,8 +65,8 @@ const inTurn = (work: () => Promise<Outcome>): Promise<Outcome> => {
 };
 
 /**
- * Saves as you go: each change is kept in this browser at once and sent after a pause. While the server does not answer
- * it is tried again every two seconds; a save based on an old revision is never forced.
+ * Saves as you go: each change is kept in this browser at once and sent after a pause. While the server does not answer,
+ * or can not save just now, it is tried again with growing pauses; a save based on an old revision is never forced.
  */
 saving.startListening({
   matcher: grew,
@@ -70,7 +76,12 @@ saving.startListening({
     if (!id || !job || state !== 'waiting' || conflict) return;
     keep(id, { revision, job });
     await delay(PAUSE_MS);
-    while ((await inTurn(() => sendOnce(id, { getState, dispatch: dispatch as AppDispatch }))) === 'offline')
-      await delay(RETRY_MS);
+    let pause = RETRY_MS;
+    for (;;) {
+      const outcome = await inTurn(() => sendOnce(id, { getState, dispatch: dispatch as AppDispatch }));
+      if (outcome === 'done') return;
+      await delay(pause);
+      pause = outcome === 'busy' ? Math.min(2 * pause, LONGEST_RETRY_MS) : RETRY_MS;
+    }
   },
 });

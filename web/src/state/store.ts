@@ -1,5 +1,6 @@
 import { configureStore } from '@reduxjs/toolkit';
 import { bench } from './bench';
+import { border } from './border';
 import { planning } from './planning';
 import { replanning } from './replanning';
 import { saving } from './saving';
@@ -9,7 +10,11 @@ export const store = configureStore({
   reducer: { bench: bench.reducer, planning: planning.reducer, view: view.reducer },
   // Plans are large and plain; checking them on every action would cost more than planning.
   middleware: (defaults) =>
-    defaults({ serializableCheck: false, immutableCheck: false }).prepend(saving.middleware, replanning.middleware),
+    defaults({ serializableCheck: false, immutableCheck: false }).prepend(
+      border,
+      saving.middleware,
+      replanning.middleware,
+    ),
 });
 
 export type RootState = {

@@ -1,0 +1,31 @@
+import { configureStore } from '@reduxjs/toolkit';
+import { demoJob } from '@sill/core';
+import { bench, changed, opened, replaced } from './bench';
+import { border } from './border';
+import { planning } from './planning';
+import { view } from './view';
+
+function open() {
+  const store = configureStore({
+    reducer: { bench: bench.reducer, planning: planning.reducer, view: view.reducer },
+    middleware: (defaults) => defaults({ serializableCheck: false, immutableCheck: false }).prepend(border),
+  });
+  store.dispatch(opened({ id: 'a', revision: 1, savedAt: 'then', job: demoJob() }));
+  return store;
+}
+
+test('what can not be saved is refused at the change, by name, and nothing is lost', () => {
+  const store = open();
+  const before = store.getState().bench.job!;
+  const [piece] = before.pieces;
+  const many = Array.from({ length: 31 }, (_, at) => ({ ...piece!, id: `p${at}` }));
+  store.dispatch(replaced({ ...before, pieces: many }));
+  expect(store.getState().bench).toMatchObject({ job: before, past: [], saving: 'saved' });
+  expect(store.getState().view.message).toMatchObject({ bad: true });
+  expect(store.getState().view.message!.text).toMatch(/^That can not be kept: pieces .*30/);
+  store.dispatch(changed([{ piece: piece!.id, path: ['size', 'length'], value: 1.5 }]));
+  expect(store.getState().bench.job).toBe(before);
+  // The next change that can be kept goes through as ever.
+  store.dispatch(changed([{ piece: null, path: ['name'], value: 'Another room' }]));
+  expect(store.getState().bench).toMatchObject({ job: { name: 'Another room' }, saving: 'waiting' });
+});
