@@ -1,4 +1,4 @@
-import { copyOfDemo, expect, test } from './server';
+import { copyOfDemo, expect, jobWith, test } from './server';
 
 test.describe('nothing takes the pages down', () => {
   test('a planner that can not be loaded says so, claims nothing, and comes back on asking', async ({ page, sill }) => {
@@ -24,6 +24,20 @@ test.describe('nothing takes the pages down', () => {
     await expect(page.getByTestId('tally-spend')).toContainText('$');
     // That the file was missing is what this is about: the browser says it too.
     troubles.length = 0;
+  });
+
+  test('what can not be bought or built is incomplete wherever a total stands, and named', async ({ page, sill }) => {
+    const job = await jobWith(sill, () => ({ size: { length: 200 * 8128, width: 247904, height: 276352 } }));
+    await page.goto(`/jobs/${job}/stock`);
+    await expect(page.getByTestId('tally-spend')).toContainText('incomplete');
+    await expect(page.getByTestId('tally-to-buy')).toContainText('incomplete');
+    await expect(page.getByText('Incomplete: what is missing stands above')).toBeVisible();
+    await expect(page.getByText('nothing on sale or on hand gives them').first()).toBeVisible();
+    await expect(page.getByText('under budget')).toHaveCount(0);
+    await page.goto(`/jobs/${job}/yard`);
+    await expect(page.getByText('Spend, incomplete')).toBeVisible();
+    await page.goto(`/jobs/${job}/packet`);
+    await expect(page.getByText('Total, incomplete').first()).toBeVisible();
   });
 
   test('a split sheet on hand: the stages go on, also after loading anew', async ({ page, sill }) => {

@@ -1,10 +1,10 @@
 import { inches, toInches } from '../length';
 import { applyChanges, newJob, type Change, type Job, type Piece } from '../job';
-import { boxOf, newPiece } from '../piece';
-import { planJob } from '../plan';
+import { boxOf, demoJob, newPiece } from '../piece';
+import { planJob, type Plan } from '../plan';
 import { plain } from '../words';
 import { weightOf } from '../piece';
-import { kneeRoom, movement, seating, showsAt, tipsAt, topSag } from './index';
+import { isComplete, kneeRoom, movement, seating, showsAt, tipsAt, topSag } from './index';
 
 const job = (piece: Piece, rest: Partial<Job> = {}): Job => ({ ...newJob('j'), pieces: [piece], ...rest });
 const plan = (of: Job) => planJob(of, { today: '2026-11-24', effort: 'quick' });
@@ -219,5 +219,31 @@ describe('parts', () => {
     };
     // 42 pi / 24 is 5.5; 48 / 24 is 2.
     expect([at('pedestal', 'round'), at('bench', 'rectangle')]).toEqual([5, 2]);
+  });
+});
+
+describe('a total of a part only is never praised', () => {
+  const glaze = demoJob().pieces[0]!;
+  const of = (size: Partial<Piece['size']>) =>
+    planJob(
+      { ...demoJob(), pieces: [{ ...glaze, size: { ...glaze.size, ...size }, boughtPrice: 90_000 }] },
+      { today: '2026-01-31', effort: 'quick' },
+    );
+  const praised = (plan: Plan) =>
+    plan.findings.filter(({ id, level }) => level === 'good' && /budget|bought|proved/.test(id));
+
+  test('what is on the list is all there is: praised', () => {
+    const whole = of({});
+    expect(isComplete(whole)).toBe(true);
+    expect(praised(whole).map(({ id }) => id)).toEqual(expect.arrayContaining(['job.budget', 'job.bought']));
+  });
+  test.each([
+    ['200 in long: no board gives its top', { length: inches(200) }],
+    ['2 in high: nothing of it can be built', { height: inches(2) }],
+  ])('%s', (_, size) => {
+    const part = of(size);
+    expect(isComplete(part)).toBe(false);
+    expect(praised(part)).toEqual([]);
+    expect(part.findings.some(({ level }) => level === 'stop')).toBe(true);
   });
 });

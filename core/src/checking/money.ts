@@ -3,7 +3,7 @@ import { choosesWidth } from '../piece';
 import type { Finding } from '../job';
 import { hardwareName } from '../stock';
 import { counted, dim, listOf, say, strong, type Phrase } from '../words';
-import { note, type Facts } from './facts';
+import { isComplete, note, type Facts } from './facts';
 
 /** A chance in words: 4 in 10, 1 in 12. */
 const odds = (chance: number): string =>
@@ -20,7 +20,7 @@ const dollars = (cents: number): string => `$${(cents / 100).toFixed(2)}`;
 /** Budget, the bought price, spares, what the yard lacks and what fits the car. */
 export function moneyNotes({ job, list, buying, pieces }: Facts): readonly Finding[] {
   const found: Finding[] = [];
-  const complete = buying.unplaced.length === 0 && pieces.every(({ parts }) => parts.length > 0);
+  const complete = isComplete({ pieces, buying, list });
   if (job.budget !== null && list.total > job.budget) {
     const over = list.total - job.budget;
     const dear = job.pieces.filter(

@@ -2,7 +2,7 @@ import { Button, LinearProgress, Popover } from '@mui/material';
 import { format, parseISO } from 'date-fns';
 import { useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
-import { offerName, wholeInches, type Job, type Plan } from '@sill/core';
+import { isComplete, offerName, wholeInches, type Job, type Plan } from '@sill/core';
 import { endPlan, endProof, planAgain } from '../state/replanning';
 import { useApp, useFrom, useJob, usePlan, useStage } from '../state/hooks';
 import { useTicks } from '../state/useTicks';
@@ -22,24 +22,28 @@ const hours = (minutes: number) => `${Math.floor(minutes / 60)} h ${Math.round(m
 
 function tallies(plan: Plan, job: Job): readonly Tally[] {
   const { list, calendar, carry } = plan;
+  const complete = isComplete(plan);
+  const of = job.budget === null ? 'no budget set' : `of $${(job.budget / 100).toFixed(job.budget % 100 ? 2 : 0)}`;
   const boards = list.boards.reduce((sum, line) => sum + line.total, list.inCart);
   const heaviest = plan.pieces.reduce((most, item) => (item.weight > most.weight ? item : most), plan.pieces[0]!);
   return [
     {
       name: 'Spend',
       figure: dollars(list.total),
-      aside: job.budget === null ? 'no budget set' : `of $${(job.budget / 100).toFixed(job.budget % 100 ? 2 : 0)}`,
+      aside: complete ? of : `incomplete, ${of}`,
       explain: (
         <>
           Boards {cents(boards)}, of which spares {cents(list.spares)}. Screws, glue, sandpaper and finish{' '}
           {cents(list.subtotal - boards)}. {taxWords(list)} {cents(list.tax)}.
+          {!complete &&
+            ' Not all that is asked for is in it: the list in Stock names what is missing, the notes the way out.'}
         </>
       ),
     },
     {
       name: 'To buy',
       figure: `${list.boardCount} ${list.boardCount === 1 ? 'board' : 'boards'}`,
-      aside: list.spareCount > 0 ? `+${list.spareCount} spare` : 'no spares',
+      aside: `${list.spareCount > 0 ? `+${list.spareCount} spare` : 'no spares'}${complete ? '' : ', incomplete'}`,
       explain: <>{list.boards.map((line) => `${line.count} of ${offerName(line.offer, job.units)}`).join(', ')}.</>,
     },
     {

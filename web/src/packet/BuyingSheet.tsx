@@ -14,7 +14,8 @@ type BuyingRow = {
 };
 
 /** Rows of the list with their heights on paper, mm, the sums at the end. */
-export function buyingRows({ list, buying }: Plan, job: Job, label: (id: string) => string): readonly BuyingRow[] {
+export function buyingRows(plan: Plan, job: Job, label: (id: string) => string): readonly BuyingRow[] {
+  const { list } = plan;
   const high = (lines: number) => 2.8 + 5.5 * lines;
   const boards = list.boards.map((line): BuyingRow => {
     const name = offerName(line.offer, job.units);
@@ -52,7 +53,7 @@ export function buyingRows({ list, buying }: Plan, job: Job, label: (id: string)
       ],
     };
   });
-  const elsewhere = missingIn({ list, buying }, label).map(({ name, count, why }): BuyingRow => {
+  const elsewhere = missingIn(plan, label).map(({ name, count, why }): BuyingRow => {
     const cells = [<TickBox key="box" />, <Text key="name" of={name} />, count, '', '', why];
     return { key: name, height: high(Math.max(Math.ceil(why.length / 42), Math.ceil(name.length / 15))), cells };
   });
@@ -65,7 +66,14 @@ export function buyingRows({ list, buying }: Plan, job: Job, label: (id: string)
       key: 'total',
       height: high(1),
       total: true,
-      cells: ['', 'Total', '', '', cents(list.total), job.budget !== null && `budget ${cents(job.budget)}`],
+      cells: [
+        '',
+        elsewhere.length > 0 ? 'Total, incomplete' : 'Total',
+        '',
+        '',
+        cents(list.total),
+        job.budget !== null && `budget ${cents(job.budget)}`,
+      ],
     },
   ];
 }

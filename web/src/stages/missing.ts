@@ -5,10 +5,11 @@ import { runs } from './labels';
 export type Missing = { readonly name: string; readonly count: number; readonly why: string };
 
 /**
- * What no yard of the job sells and nothing on hand gives: boxes of hardware, and boards by what they are made of with the
- * parts that want them.
+ * What can not be built, and what no yard of the job sells and nothing on hand gives: pieces, boards by what they are made of
+ * with the parts that want them, boxes of hardware.
  */
-export function missingIn({ list, buying }: Pick<Plan, 'list' | 'buying'>, label: (id: string) => string): readonly Missing[] {
+export function missingIn({ list, buying, pieces }: Pick<Plan, 'list' | 'buying' | 'pieces'>, label: (id: string) => string): readonly Missing[] {
+  const unbuilt = pieces.filter(({ parts }) => parts.length === 0).map(({ piece }) => ({ name: piece.name, count: piece.copies, why: 'can not be built as it stands: nothing of it is on the list or in the total' })); // prettier-ignore
   const hardware = list.notSold.map(({ kind, size, count }) => ({ name: hardwareName(kind, size), count, why: 'not sold here, not in the total: get it elsewhere' })); // prettier-ignore
   const materials = [...new Set(buying.unplaced.map(({ blank }) => blank.material))];
   const boards = materials.map((material) => {
@@ -19,5 +20,5 @@ export function missingIn({ list, buying }: Pick<Plan, 'list' | 'buying'>, label
       why: `${runs(own.map(({ blank }) => label(blank.part.id)))}: nothing on sale or on hand gives them, not in the total`,
     };
   });
-  return [...boards, ...hardware];
+  return [...unbuilt, ...boards, ...hardware];
 } // prettier-ignore

@@ -5,6 +5,7 @@ import {
   applyChanges,
   hardwareName,
   inches,
+  isComplete,
   judge,
   bareId,
   nominalOf,
@@ -128,7 +129,7 @@ export default function YardPage() {
       </p>
       <footer className="yard-sill">
         <span>
-          <small>Spend</small>
+          <small>{isComplete(plan) ? 'Spend' : 'Spend, incomplete'}</small>
           <b>{dollars(list.total)}</b>
         </span>
         <span>

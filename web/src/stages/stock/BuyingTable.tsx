@@ -84,7 +84,7 @@ export function BuyingTable({ plan }: { readonly plan: Plan }) {
       ]),
       ...missing.map(({ name, count, why }) => ['no yard here', name, why, count, '', '', 0]),
       ['', 'tax', taxWords(list), '', '', cents(list.tax), ''],
-      ['', 'total', '', '', '', cents(list.total), ''],
+      ['', missing.length > 0 ? 'total, incomplete' : 'total', '', '', '', cents(list.total), ''],
     ];
     saveFile(
       `${job.name} buying list.csv`,
@@ -106,7 +106,7 @@ export function BuyingTable({ plan }: { readonly plan: Plan }) {
           `${line.count} x ${hardwareName(line.offer.kind, line.offer.size)} (${line.offer.count}), ${cents(line.total)}`,
       ),
       ...missing.map(({ name, count, why }) => `${count} ${name}: ${why}`),
-      `With ${taxWords(list).toLowerCase()} ${dollars(list.total)}`,
+      `${missing.length > 0 ? 'Incomplete, with' : 'With'} ${taxWords(list).toLowerCase()} ${dollars(list.total)}`,
     ];
     try {
       await navigator.clipboard.writeText(lines.join('\n'));
@@ -216,12 +216,17 @@ export function BuyingTable({ plan }: { readonly plan: Plan }) {
               <TableCell align="right" data-testid="list-total">
                 {cents(list.total)}
               </TableCell>
-              <TableCell className={job.budget !== null && list.total > job.budget ? 'over' : 'saves'}>
-                {job.budget !== null &&
+              <TableCell
+                className={missing.length > 0 || (job.budget !== null && list.total > job.budget) ? 'over' : 'saves'}
+              >
+                {missing.length > 0 && 'Incomplete: what is missing stands above'}
+                {missing.length === 0 &&
+                  job.budget !== null &&
                   (list.total > job.budget
                     ? `${dollars(list.total - job.budget)} over budget`
                     : `${dollars(job.budget - list.total)} under budget`)}
-                {bought !== null &&
+                {missing.length === 0 &&
+                  bought !== null &&
                   ` · bought ${job.pieces.length === 1 && job.pieces[0]!.copies === 1 ? 'one costs' : 'ones cost'} ${cents(bought)}`}
               </TableCell>
             </TableRow>
