@@ -36,6 +36,7 @@ test.describe('nothing takes the pages down', () => {
     await expect(page.getByText('under budget')).toHaveCount(0);
     await page.goto(`/jobs/${job}/yard`);
     await expect(page.getByText('Spend, incomplete')).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'Not to be had here' })).toBeVisible();
     await page.goto(`/jobs/${job}/packet`);
     await expect(page.getByText('Total, incomplete').first()).toBeVisible();
   });

@@ -89,6 +89,15 @@ export const yardStyles = css`
       font: 600 20px ${DISPLAY};
     }
   }
+  .yard-missing {
+    list-style: none;
+    margin: 0;
+    padding: 0;
+    & > li {
+      padding: 8px 0;
+      border-bottom: 1px solid var(--line);
+    }
+  }
   .sighting {
     display: grid;
     grid-template-columns: repeat(4, 1fr);

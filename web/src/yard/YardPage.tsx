@@ -33,6 +33,7 @@ import { inCart, keep, keepWithStretch, noneLeft, reject } from './errand';
 import { Sighting } from './Sighting';
 import { useRackBoards } from './useRackBoards';
 import { NoPlan } from '../frame/NoPlan';
+import { missingIn } from '../stages/missing';
 
 /** Where things stand in most yards, in the order they are walked past. */
 const AISLES: readonly (readonly [string, (line: BoardLine) => boolean])[] = [
@@ -45,6 +46,7 @@ const AISLES: readonly (readonly [string, (line: BoardLine) => boolean])[] = [
 /** At the yard: the list as it is worked through with one thumb, one board after the other. */
 export default function YardPage() {
   const job = useJob();
+  const label = useLabel();
   const plan = usePlan();
   const navigate = useNavigate();
   const saving = useFrom((state) => state.bench.saving);
@@ -52,6 +54,7 @@ export default function YardPage() {
   const [chosen, setChosen] = useState<string | null>(null);
   if (!plan) return <NoPlan />;
   const { list } = plan;
+  const missing = missingIn(plan, label);
   const stops = byYard(job, list.boards);
   const walked = stops.flatMap(({ lines }) => AISLES.flatMap(([, holds]) => lines.filter(holds)));
   const open = walked.filter((line) => inCart(job, line.offer.id).kept < line.count);
@@ -124,6 +127,21 @@ export default function YardPage() {
           );
         })}
       </ul>
+      {missing.length > 0 && (
+        <>
+          <h2>Not to be had here</h2>
+          <ul className="yard-missing">
+            {missing.map(({ name, count, why }) => (
+              <li key={name}>
+                <b>
+                  {count} <Text of={name} />
+                </b>{' '}
+                <span className="soft">{why}</span>
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
       <p className="soft">
         Lift with another: sheets and long boards are awkward before they are heavy. The yard’s own rules come first.
       </p>
