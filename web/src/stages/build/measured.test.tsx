@@ -1,0 +1,73 @@
+/** @jest-environment jsdom */
+import { fireEvent, screen } from '@testing-library/react';
+import { demoJob, inches, planJob, type Step } from '@sill/core';
+import { api } from '../../api';
+import { onBench } from '../../testing/bench';
+import { AsBuilt, Diagonals } from './Measured';
+
+const job = demoJob();
+const plan = planJob(job, { today: '2026-11-24', effort: 'quick' });
+const facts = plan.pieces[0]!;
+const framed = facts.steps.find(({ diagonals, adds }) => diagonals && adds.includes('glaze.L1'))!;
+const path = '/jobs/demo/build?piece=glaze';
+const glaze = (jobNow: () => typeof job) => jobNow().pieces.find(({ id }) => id === 'glaze')!;
+const type = (label: string | RegExp, value: string) => {
+  const field = screen.getByLabelText(label);
+  fireEvent.change(field, { target: { value } });
+  fireEvent.keyDown(field, { key: 'Enter' });
+};
+const tape = (length: number, simulated: boolean) => {
+  api.tape = jest.fn(() => Promise.resolve({ length, simulated }));
+};
+
+describe('diagonals as read', () => {
+  const show = (step: Step = framed) => onBench(<Diagonals step={step} />, { job, path });
+
+  test('typed: both alike is square, and nothing is called simulated', () => {
+    const { jobNow } = show();
+    const [should] = framed.diagonals!;
+    for (const label of [/^First/, /^Second/]) type(label, String(should / inches(1) + 1 / 16));
+    expect(screen.getByRole('status').textContent).toContain('it is square');
+    expect(glaze(jobNow).simulated).toEqual([]);
+    expect(screen.queryByText('simulated')).toBeNull();
+  });
+
+  test('unlike: the longer one is pushed together', () => {
+    show();
+    const [should] = framed.diagonals!;
+    type(/^First/, String(should / inches(1) + 1));
+    expect(screen.getByRole('status').textContent).toContain('The first is longer');
+  });
+
+  test('from the simulated tape: marked on the page and in the job, until it is typed', async () => {
+    tape(framed.diagonals![0] + inches(1 / 4), true);
+    const { jobNow, user } = show();
+    await user.click(screen.getAllByRole('button', { name: 'From the tape' })[0]!);
+    expect(await screen.findByText('simulated')).toBeTruthy();
+    expect(glaze(jobNow).simulated).toEqual([`diagonals.${framed.id}.0`]);
+    type(/^First/, '43 1/2');
+    expect(glaze(jobNow).simulated).toEqual([]);
+    expect(screen.queryByText('simulated')).toBeNull();
+  });
+
+  test('from a real tape there is no mark', async () => {
+    tape(framed.diagonals![0], false);
+    const { jobNow, user } = show();
+    await user.click(screen.getAllByRole('button', { name: 'From the tape' })[1]!);
+    expect(glaze(jobNow).diagonals[framed.id]![1]).toBe(framed.diagonals![0]);
+    expect(glaze(jobNow).simulated).toEqual([]);
+  });
+});
+
+describe('sizes as built', () => {
+  test('a simulated size is marked beside it; forgotten, the mark goes too', async () => {
+    tape(inches(34.5), true);
+    const { jobNow, user } = onBench(<AsBuilt facts={facts} step={framed} />, { job, path });
+    await user.click(screen.getByRole('button', { name: 'From the tape' }));
+    expect(await screen.findByText('simulated')).toBeTruthy();
+    const [tag] = Object.keys(glaze(jobNow).asBuilt);
+    expect(glaze(jobNow).simulated).toEqual([`asBuilt.${tag}.length`]);
+    await user.click(screen.getByRole('button', { name: `Forget what ${tag} measures` }));
+    expect(glaze(jobNow)).toMatchObject({ asBuilt: {}, simulated: [] });
+  });
+});
