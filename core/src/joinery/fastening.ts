@@ -10,12 +10,18 @@ import { WAYS_FOR } from './kinds';
 import { WAYS_TO_JOIN } from './methods';
 import { isOnTop } from './layout';
 
-/** The middle of a piece: of the box around its parts. */
+const middles = new WeakMap<readonly Part[], Vec>();
+
+/** The middle of a piece: of the box around its parts. Kept with them: it is asked for with every operation. */
 export function middleOfParts(parts: readonly Part[]): Vec {
+  const known = middles.get(parts);
+  if (known) return known;
   const boxes = parts.filter(({ loose }) => !loose).map(boxOf);
-  return ([0, 1, 2] as const).map(
+  const middle = ([0, 1, 2] as const).map(
     (axis) => (Math.min(...boxes.map(({ min }) => min[axis])) + Math.max(...boxes.map(({ max }) => max[axis]))) / 2,
   ) as unknown as Vec;
+  middles.set(parts, middle);
+  return middle;
 }
 
 /** Square inches; on less than this a top only rests, where there is no place for a clip. */

@@ -1,6 +1,6 @@
 import { inches, type Length } from '../length';
-import { solidOf, waysOf, type Axis, type Part } from '../piece';
-import { add, contacts, dot, faceArea, into as intoFrame, outOf, times, type Face, type Vec } from '../solid';
+import { shapeOf, solidOf, waysOf, type Axis, type Part } from '../piece';
+import { add, contacts, dot, faceArea, into as intoFrame, outOf, sub, times, type Face, type Vec } from '../solid';
 
 /** Where two parts lie against each other, in the directions of the first. */
 export type Meeting = {
@@ -44,8 +44,31 @@ export function meetingOf(first: Part, second: Part): Meeting | null {
   return own.get(second)!;
 }
 
-function meetingBetween(first: Part, second: Part): Meeting | null {
+/** Contacts of parts of one shape that lie alike to each other, seen from the place of the first; the oldest go. */
+const alike = new Map<string, readonly Face[]>();
+const MOST_KEPT = 3000;
+
+const isSquare = ({ frame: { at, u, v } }: Part): boolean => [...at, ...u, ...v].every(Number.isInteger);
+
+/** Where two parts lie against each other. Slats, drawers and rails repeat: what is alike is worked out once. */
+function contactsOf(first: Part, second: Part): readonly Face[] {
+  // Moved by whole units nothing is rounded; what stands at a slant is worked out for itself.
+  if (![first, second].every(isSquare)) return contacts(solidOf(first), solidOf(second));
+  const { at, u, v } = first.frame;
+  const other = second.frame;
+  const key = `${shapeOf(first)} ${u} ${v} ${shapeOf(second)} ${other.u} ${other.v} ${sub(other.at, at)}`;
+  const placed = (faces: readonly Face[], by: Vec) =>
+    faces.map((face) => ({ ...face, points: face.points.map((point) => add(point, by)) }));
+  const kept = alike.get(key);
+  if (kept) return placed(kept, at);
   const faces = contacts(solidOf(first), solidOf(second));
+  if (alike.size >= MOST_KEPT) alike.delete(alike.keys().next().value!);
+  alike.set(key, placed(faces, times(at, -1)));
+  return faces;
+}
+
+function meetingBetween(first: Part, second: Part): Meeting | null {
+  const faces = contactsOf(first, second);
   const lapped = lapAxis(first, second) ?? shoulderAxis(first, second) ?? shoulderAxis(second, first);
   const flat = lapped ? faces.filter(({ normal }) => Math.abs(dot(normal, lapped)) > 0.99) : [];
   const widest = (flat.length > 0 ? flat : faces).reduce<Face | null>(

@@ -100,6 +100,18 @@ export function solidOf(part: Part): Solid {
   return solid;
 }
 
+const shapes = new WeakMap<Part, string>();
+
+/** All that makes a part's body but its place: alike for parts of one shape. Kept with the part. */
+export function shapeOf(part: Part): string {
+  const known = shapes.get(part);
+  if (known !== undefined) return known;
+  const { length, width, thickness, outline, ends, changed, cuts } = part;
+  const shape = JSON.stringify([length, width, thickness, outline, ends, changed, cuts.map(({ axis, outline: cut, from, to }) => [axis, cut, from, to])]); // prettier-ignore
+  shapes.set(part, shape);
+  return shape;
+}
+
 /** What a cut-out takes, in the piece. */
 export const cutSolidOf = (part: Part, cut: Cutout): Solid => outOfFrame(part.frame, [cutterOf(cut)]);
 
