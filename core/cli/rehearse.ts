@@ -2,17 +2,9 @@
 import fc from 'fast-check';
 import { planJob, rehearse } from '../src';
 import { jobsOf, KINDS } from '../src/testing/jobs';
+import { numberOf } from './arguments';
 
-const number = (name: string, usual: number): number => {
-  const at = process.argv.indexOf(name);
-  const value = at < 0 ? usual : Number(process.argv[at + 1]);
-  if (!Number.isInteger(value) || value < 1) {
-    console.error(`${name} must be a whole number of 1 or more`);
-    process.exit(2);
-  }
-  return value;
-};
-const [count, seed] = [number('--count', 200), number('--seed', 1)];
+const [count, seed] = [numberOf('--count', 200, 'whole'), numberOf('--seed', 1, 'whole')];
 const kinds = new Map<string, number>();
 let [done, operations, failed, refused, unsold, troubled] = [0, 0, 0, 0, 0, 0];
 // All of a job comes from its own seed, so that `--count 1 --seed S` builds the one that failed again.

@@ -8,6 +8,7 @@ import fc from 'fast-check';
 import { planJob, rehearse, type Plan } from '../src';
 import { mutants } from '../src/testing/mutants';
 import { fallenBack } from '../src/unworked';
+import { numberOf } from './arguments';
 
 /** A job may take so long, and no longer. */
 const LIMIT_MS = 20_000;
@@ -65,14 +66,5 @@ async function torture(minutes: number, from: number): Promise<number> {
   return failed;
 }
 
-const number = (name: string, usual: number): number => {
-  const at = process.argv.indexOf(name);
-  const value = at < 0 ? usual : Number(process.argv[at + 1]);
-  if (!(value > 0)) {
-    console.error(`${name} must be more than 0`);
-    process.exit(2);
-  }
-  return value;
-};
 if (process.argv.includes('--try')) process.on('message', (seed: number) => process.send!(tried(seed)));
-else process.exit((await torture(number('--minutes', 5), number('--seed', 1))) > 0 ? 1 : 0);
+else process.exit((await torture(numberOf('--minutes', 5, 'any'), numberOf('--seed', 1, 'any'))) > 0 ? 1 : 0);

@@ -84,10 +84,11 @@ export function standingsFor(joints: readonly Fastening[], making: Making, telle
   const tops = new Map<string, Part>();
   const whole = (part: Part): Part => {
     if (part.role !== 'top') return part;
+    const before = tops.get(part.id);
+    if (before) return before;
     const boards = topAround(part, joints, making);
-    if (boards.length === 1) return part;
-    const known = tops.get(boards[0]!.id) ?? panelAsOne(boards, 'the top');
-    tops.set(boards[0]!.id, known);
+    const known = boards.length === 1 ? part : (tops.get(boards[0]!.id) ?? panelAsOne(boards, 'the top'));
+    for (const id of [boards[0]!.id, part.id]) tops.set(id, known);
     return known;
   };
   const rows = joints.flatMap(({ drilled, into, joint }) => {

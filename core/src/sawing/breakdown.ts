@@ -74,6 +74,7 @@ export function breakDown(
   most: number,
 ): readonly SheetCut[] {
   const whole = board.length * board.width;
+  const begun = new Map(board.cuts.map((cut) => [cut, begunBy(board.pieces, cut)]));
   let boxes: readonly Box[] = [{ x: 0, y: 0, length: board.length, width: board.width }];
   let left = board.cuts;
   const ordered: SheetCut[] = [];
@@ -89,10 +90,7 @@ export function breakDown(
         if (!box) continue;
         const again: boolean = before !== null && before.kind === cut.kind && before.setting === settingOf(cut, box);
         const rank: Choice['rank'] = heavy
-          ? ([
-              box === heaviest ? 0 : 1,
-              Math.max(...halves(box, cut, kerf, begunBy(board.pieces, cut)).map(area)),
-            ] as const)
+          ? ([box === heaviest ? 0 : 1, Math.max(...halves(box, cut, kerf, begun.get(cut) ?? null).map(area))] as const)
           : ([again ? 0 : 1, -area(box)] as const);
         if (best === null || rank[0] < best.rank[0] || (rank[0] === best.rank[0] && rank[1] < best.rank[1]))
           best = { cut, box, rank };
@@ -100,7 +98,7 @@ export function breakDown(
     }
     if (best === null) throw new Error('A layout has a cut that does not run from edge to edge.');
     const { cut, box }: Choice = best;
-    const begins = begunBy(board.pieces, cut);
+    const begins = begun.get(cut) ?? null;
     const two = halves(box, cut, kerf, begins);
     const made: SheetCut = {
       ...cut,

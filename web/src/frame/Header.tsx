@@ -23,7 +23,7 @@ import { changed, redone, replaced, undone } from '../state/bench';
 import { useApp, useFrom, useJob, usePiece } from '../state/hooks';
 import { lookChosen, said } from '../state/view';
 import { AddPiece } from './AddPiece';
-import { saveFile, textOfChosenFile } from './files';
+import { saveJob, textOfChosenFile } from './files';
 import { OlderDialog } from './OlderDialog';
 import { useGo } from './useGo';
 
@@ -158,7 +158,7 @@ export function Header() {
         <MenuItem
           onClick={() => {
             setMenu(null);
-            saveFile(`${job.name}.json`, 'application/json', JSON.stringify(job, null, 2));
+            saveJob(job);
           }}
         >
           Save job as a file

@@ -2,7 +2,7 @@ import { Button } from '@mui/material';
 import { undone } from '../state/bench';
 import { useApp, useFrom } from '../state/hooks';
 import { planAgain } from '../state/replanning';
-import { saveFile } from './files';
+import { saveJob } from './files';
 
 /** What stands where a plan will be: it is on its way, was stopped, or could not be worked out; each with a way on. */
 export function NoPlan() {
@@ -19,11 +19,7 @@ export function NoPlan() {
         Work it out again
       </Button>{' '}
       {past.length > 0 && <Button onClick={() => dispatch(undone())}>Undo the last change</Button>}{' '}
-      {job && (
-        <Button onClick={() => saveFile(`${job.name}.json`, 'application/json', JSON.stringify(job, null, 2))}>
-          Save the job as a file
-        </Button>
-      )}
+      {job && <Button onClick={() => saveJob(job)}>Save the job as a file</Button>}
     </section>
   );
 }

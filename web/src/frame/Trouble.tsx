@@ -1,7 +1,7 @@
 import { Button } from '@mui/material';
 import { useLocation, useRouteError } from 'react-router';
 import { useFrom } from '../state/hooks';
-import { saveFile } from './files';
+import { saveJob } from './files';
 
 /** Pages are loaded when they are first opened: without the server, or under a renewed one, they are not there. */
 const isMissingPage = (error: unknown): boolean =>
@@ -32,11 +32,7 @@ export function Trouble() {
         Load the page again
       </Button>{' '}
       {own && <Button href={`${own}/brief`}>To the brief</Button>} <Button href="/">All jobs</Button>{' '}
-      {job && (
-        <Button onClick={() => saveFile(`${job.name}.json`, 'application/json', JSON.stringify(job, null, 2))}>
-          Save the job as a file
-        </Button>
-      )}
+      {job && <Button onClick={() => saveJob(job)}>Save the job as a file</Button>}
     </div>
   );
 }

@@ -1,3 +1,5 @@
+import type { Job } from '@sill/core';
+
 /** Hands the browser a file to save. */
 export function saveFile(name: string, type: string, content: string): void {
   const link = document.createElement('a');
@@ -6,6 +8,10 @@ export function saveFile(name: string, type: string, content: string): void {
   link.click();
   setTimeout(() => URL.revokeObjectURL(link.href), 10_000);
 }
+
+/** The job as a file that the jobs page reads back. */
+export const saveJob = (job: Job): void =>
+  saveFile(`${job.name}.json`, 'application/json', JSON.stringify(job, null, 2));
 
 /** Text of a file the person picks; null where none was. */
 export function textOfChosenFile(accept: string): Promise<string | null> {
