@@ -66,13 +66,13 @@ export function operationsOf(model: PieceModel, made: readonly Fastening[], shop
     const groups = assembly.from.map((id) => held.get(id)!).filter((group) => group.length > 0);
     const all = [...groups.flat(), ...own];
     held.set(assembly.id, all);
-    const ids = new Set(all.map(({ id }) => id));
-    const joints = made.filter(
-      ({ drilled, into }) =>
-        ids.has(drilled.id) &&
-        ids.has(into.id) &&
-        !groups.some((group) => group.includes(drilled) && group.includes(into)),
-    );
+    // By part: the group it comes in, or itself. What is joined within a group was made before.
+    const home = new Map<string, unknown>(own.map((part) => [part.id, part]));
+    for (const group of groups) for (const { id } of group) home.set(id, group);
+    const joints = made.filter(({ drilled, into }) => {
+      const [one, other] = [home.get(drilled.id), home.get(into.id)];
+      return one !== undefined && other !== undefined && one !== other;
+    });
     const sources = assembly.from.flatMap((id) => by.get(id) ?? []);
     if (joints.length === 0 && (own.length === 0 || (own.length === 1 && groups.length === 0))) {
       by.set(assembly.id, sources);

@@ -110,10 +110,11 @@ export function stepsOf(
   const making: Making = { ...where, piece, model, made, panelOf: panelsIn(model), drivers };
   const pins = pinHoles(making);
   const preparing = preparingSteps(making, pins);
+  const worked = preparing.map(({ ops }) => new Set(ops.flatMap(({ on }) => on)));
   const lastOf = new Map<string, string>();
   const assembled = assemblings.map((assembling) => {
-    const touched = new Set(assembling.bodies.flat().map(({ id }) => id));
-    const prepared = preparing.filter(({ ops }) => ops.some(({ on }) => on.some((id) => touched.has(id)))).map(({ name }) => name); // prettier-ignore
+    const touched = new Set(assembling.bodies.flat().flatMap(({ id }) => preparing.filter((_, at) => worked[at]!.has(id)))); // prettier-ignore
+    const prepared = preparing.filter((draft) => touched.has(draft)).map(({ name }) => name);
     const sources = assembling.from.flatMap((id) => lastOf.get(id) ?? []);
     const own = inTurn(assemblingSteps(assembling, making), [...prepared, ...sources]);
     lastOf.set(assembling.assembly.id, own.at(-1)!.name);

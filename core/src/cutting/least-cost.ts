@@ -17,7 +17,7 @@ import { better, searchCuttings, type Cutting } from './search';
  * them and where something does, rounds of packing anew. Counts, not seconds: the same everywhere.
  */
 export const EFFORTS = {
-  quick: { tries: 8, steps: 60_000, put: 600, putFew: 600, rounds: 60, nodes: 0 },
+  quick: { tries: 8, steps: 60_000, put: 600, putFew: 600, rounds: 30, nodes: 0 },
   full: { tries: 12, steps: 100_000, put: 40_000, putFew: 4_000, rounds: 6_000, nodes: 1_500 },
 } as const;
 

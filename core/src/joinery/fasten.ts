@@ -3,6 +3,7 @@ import type { Method, Piece, Shop } from '../job';
 import { boxOf, extent, hasTongue, solidOf, type Joint, type Part, waysOf } from '../piece';
 import { add, common, dot, sub, times, volumeOf, type Cell, type Solid, type Vec } from '../solid';
 import { isBoard, isSheet, SPECIES, speciesOf } from '../stock';
+import { likeness, placedAlike, type Alike } from './alike';
 import { hardwareShanks, LEAST_HELD } from './hardware';
 import { isOnTop, type Layout, type Site } from './layout';
 import { type Meeting } from './meeting';
@@ -10,8 +11,8 @@ import type { Fastener } from './fasteners';
 import { WAYS_FOR, type Means } from './kinds';
 import { WAYS_TO_JOIN } from './methods';
 import { DRIVER_ROOM, standingRound, standsFast } from './driver';
-import { nearTo, placeOn, type Access, type Trouble } from './placing';
-import type { Laid, Shank } from './shank';
+import { nearTo, placeOn, type Access, type Placed, type Trouble } from './placing';
+import { takenBy, type Laid, type Shank, type IsTaken } from './shank';
 
 /** A joint worked out: what goes in, how the jig is set, where. */
 export type Fastening = {
@@ -89,6 +90,8 @@ export type Room = {
   readonly bored: Bored;
   /** Corner blocks that are there already. */
   readonly blocks: Cell[];
+  /** Layouts by what they follow from. */
+  readonly alike: Map<string, Alike>;
   /** Everything there is once the piece is done. */
   readonly parts: readonly Part[];
   /** What stands at the other end of a rail: there when its second end is joined. */
@@ -163,21 +166,26 @@ function sidesFor({ drilled, meeting }: Site, layout: Layout, by: Method, flip: 
 /**
  * What stands in a driver's way and how much room there must be. A panel is joined with nothing round it, a drawer or a
  * door on the bench. What is fixed to the top comes last, a rail's second end after its first: there must be room then.
- * For the others there may be, before the next part comes.
+ * For the others there may be, before the next part comes. `free`: nothing at all can be in the way.
  */
-function accessFor({ joint, drilled, into, meeting }: Site, isEdge: boolean, room: Room): Access {
+function accessFor(
+  { joint, drilled, into, meeting }: Site,
+  isEdge: boolean,
+  room: Room,
+): Access & { readonly free: boolean } {
   const onTop = isOnTop(joint.kind);
   const mates = room.mates(joint);
-  const around = standingRound(nearTo(onTop || mates.length === 0 ? room.parts : mates, drilled, meeting));
   const { least } = room;
   const one = joint.kind === 'lamination' ? [] : nearTo(room.one(joint), drilled, meeting);
+  const always = standingRound(one);
   const onBench = (isEdge && mates.length === 0) || (!standsFast(drilled) && !standsFast(into));
-  const rooms = onBench
-    ? []
-    : onTop || mates.length > 0
+  if (onBench) return { always, least, around: () => [], rooms: [], alike: isEdge, free: one.length === 0 };
+  const around = standingRound(nearTo(onTop || mates.length === 0 ? room.parts : mates, drilled, meeting));
+  const rooms =
+    onTop || mates.length > 0
       ? [Math.max(least, DRIVER_ROOM['short bit']), least]
       : [DRIVER_ROOM['short bit'], least, 0];
-  return { always: standingRound(one), least, around, rooms, alike: isEdge };
+  return { always, least, around, rooms, alike: isEdge, free: false };
 }
 
 /** Whether a block would take the place of a part or of another block. */
@@ -186,20 +194,16 @@ const isCrowded = (block: Cell, { parts, blocks }: Room): boolean =>
 /** Cubic length units: a sixteenth of an inch each way. */
 const TOUCHES = inches(1 / 16) ** 3;
 
-/** The fasteners of a layout on one of its faces, with those of its second row, and the block they go through. */
-function placedOn(face: 1 | -1, layout: Layout, site: Site, taken: readonly Laid[], access: Access, room: Room) {
-  const row = placeOn(layout, face, site, taken, access);
-  const also = layout.also ? placeOn(layout.also, face, site, [...taken, ...row.shanks], access) : null;
-  const block = layout.block?.(face);
+/** The fasteners of a layout on one of its faces, with those of its second row. */
+function rowsOn(face: 1 | -1, layout: Layout, site: Site, isTaken: IsTaken, access: Access): Placed {
+  const row = placeOn(layout, face, site, isTaken, access);
+  if (!layout.also) return row;
+  const byRow = takenBy(row.shanks);
+  const also = placeOn(layout.also, face, site, (one) => isTaken(one) || byRow(one), access);
   return {
-    shanks: [...row.shanks, ...(also?.shanks ?? [])],
-    slots: [...row.slots, ...(also?.slots ?? [])],
-    troubles: [
-      ...row.troubles,
-      ...(also?.troubles ?? []),
-      ...(block && isCrowded(block, room) ? (['not possible'] as const) : []),
-    ],
-    blocks: block ? [block] : [],
+    shanks: [...row.shanks, ...also.shanks],
+    slots: [...row.slots, ...also.slots],
+    troubles: [...row.troubles, ...also.troubles],
   };
 }
 
@@ -219,19 +223,34 @@ export function fasten(
   if (meeting === null && !joint.apart && by !== 'nothing') return { ...base, by, troubles: ['not possible'], reaches: false }; // prettier-ignore
   if (by === 'nothing' || meeting === null) return { ...base, by };
   const site: Site = { joint, drilled, into, meeting, units: room.units, spacing: room.spacing };
-  const layout = WAYS_TO_JOIN[by].lays(site, isDense(drilled) || isDense(into));
+  const isEdge = joint.kind === 'edge' || (joint.kind === 'lamination' && by !== 'glue');
+  const access = accessFor(site, isEdge, room);
+  // What lies alike and has nothing in its way is laid out once.
+  const like = access.free && by !== 'corner block' ? likeness(by, site) : null;
+  const before = like === null ? undefined : room.alike.get(like);
+  const layout = before ? before.layout : WAYS_TO_JOIN[by].lays(site, isDense(drilled) || isDense(into));
+  const first: Alike = before ?? { site, layout, placed: [] };
+  if (like !== null) room.alike.set(like, first);
   const of = { ...base, by, glue: glueOf(joint, drilled, into, meeting, by) };
   if (layout === null) {
     const tongue = by === 'mortise and tenon' || by === 'half lap';
     const works = by === 'glue' || (tongue && hasTongue(drilled, into));
     return { ...of, face: 'outside', troubles: works ? [] : ['not possible'], reaches: by === 'glue' || tongue };
   }
-  const isEdge = joint.kind === 'edge' || (joint.kind === 'lamination' && by !== 'glue');
-  const access = accessFor(site, isEdge, room);
+  const isTaken = takenBy(taken);
+  const placedOn = (face: 1 | -1) => {
+    const rows =
+      like === null
+        ? rowsOn(face, layout, site, isTaken, access)
+        : placedAlike(first, site, face, isTaken, (there) => rowsOn(face, layout, first.site, there, access));
+    const block = layout.block?.(face);
+    const crowded = block !== undefined && isCrowded(block, room);
+    return { ...rows, troubles: crowded ? [...rows.troubles, 'not possible' as const] : rows.troubles, blocks: block ? [block] : [] }; // prettier-ignore
+  };
   const [usual, ...others] = sidesFor(site, layout, by, said?.flip ?? false, room.middle);
-  let placed = placedOn(usual!, layout, site, taken, access, room);
+  let placed = placedOn(usual!);
   for (const face of placed.troubles.length > 0 ? others : []) {
-    const next = placedOn(face, layout, site, taken, access, room);
+    const next = placedOn(face);
     if (next.troubles.length < placed.troubles.length) placed = next;
   }
   const hidden = joint.kind === 'edge' || drilled.role === 'top' ? 'underside' : said?.flip ? 'outside' : drilled.role === 'support' ? 'either face' : 'inside'; // prettier-ignore

@@ -116,6 +116,7 @@ export function fastenings(
     middle: middleOfParts(parts),
     bored: new Map(),
     blocks: [],
+    alike: new Map(),
     parts: parts.filter(({ loose }) => !loose),
     mates,
     one,

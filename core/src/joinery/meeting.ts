@@ -31,45 +31,46 @@ function lapAxis(first: Part, second: Part): Vec | null {
 const shoulderAxis = (rail: Part, post: Part): Vec | null =>
   rail.cuts.some(({ kind, for: name }) => kind === 'tenon' && name === post.tag) ? waysOf(rail)[0] : null;
 
-const known = new WeakMap<Part, WeakMap<Part, Meeting | null>>();
+const known = new WeakMap<Part, Map<Part, Meeting | null>>();
 
 /**
  * The meeting of two parts, of a lap where its halves lie on each other; null where they do not touch. Kept with the two:
  * parts never change.
  */
 export function meetingOf(first: Part, second: Part): Meeting | null {
-  const own = known.get(first) ?? new WeakMap<Part, Meeting | null>();
+  const own = known.get(first) ?? new Map<Part, Meeting | null>();
   known.set(first, own);
   if (!own.has(second)) own.set(second, meetingBetween(first, second));
   return own.get(second)!;
 }
 
-/** Contacts of parts of one shape that lie alike to each other, seen from the place of the first; the oldest go. */
-const alike = new Map<string, readonly Face[]>();
+/** Meetings of parts of one shape that lie alike to each other, seen from the place of the first; the oldest go. */
+const alike = new Map<string, Meeting | null>();
 const MOST_KEPT = 3000;
 
-const isSquare = ({ frame: { at, u, v } }: Part): boolean => [...at, ...u, ...v].every(Number.isInteger);
+/** Whether a part stands on whole units, square to the piece: moved by whole units nothing of it is rounded. */
+export const isSquare = ({ frame: { at, u, v } }: Part): boolean => [...at, ...u, ...v].every(Number.isInteger);
+
+const movedBy = (meeting: Meeting | null, way: Vec): Meeting | null => meeting && { ...meeting, reach: meeting.reach + dot(meeting.normal, way) }; // prettier-ignore
 
 /** Where two parts lie against each other. Slats, drawers and rails repeat: what is alike is worked out once. */
-function contactsOf(first: Part, second: Part): readonly Face[] {
-  // Moved by whole units nothing is rounded; what stands at a slant is worked out for itself.
-  if (![first, second].every(isSquare)) return contacts(solidOf(first), solidOf(second));
+function meetingBetween(first: Part, second: Part): Meeting | null {
+  const lapped = lapAxis(first, second) ?? shoulderAxis(first, second) ?? shoulderAxis(second, first);
+  // What stands at a slant is worked out for itself.
+  if (!isSquare(first) || !isSquare(second)) return meetingAnew(first, second, lapped);
   const { at, u, v } = first.frame;
   const other = second.frame;
-  const key = `${shapeOf(first)} ${u} ${v} ${shapeOf(second)} ${other.u} ${other.v} ${sub(other.at, at)}`;
-  const placed = (faces: readonly Face[], by: Vec) =>
-    faces.map((face) => ({ ...face, points: face.points.map((point) => add(point, by)) }));
+  const key = [shapeOf(first), shapeOf(second), ...u, ...v, ...other.u, ...other.v, ...sub(other.at, at), ...(lapped ?? [])].join(); // prettier-ignore
   const kept = alike.get(key);
-  if (kept) return placed(kept, at);
-  const faces = contacts(solidOf(first), solidOf(second));
+  if (kept !== undefined) return movedBy(kept, at);
+  const meeting = meetingAnew(first, second, lapped);
   if (alike.size >= MOST_KEPT) alike.delete(alike.keys().next().value!);
-  alike.set(key, placed(faces, times(at, -1)));
-  return faces;
+  alike.set(key, movedBy(meeting, times(at, -1)));
+  return meeting;
 }
 
-function meetingBetween(first: Part, second: Part): Meeting | null {
-  const faces = contactsOf(first, second);
-  const lapped = lapAxis(first, second) ?? shoulderAxis(first, second) ?? shoulderAxis(second, first);
+function meetingAnew(first: Part, second: Part, lapped: Vec | null): Meeting | null {
+  const faces = contacts(solidOf(first), solidOf(second));
   const flat = lapped ? faces.filter(({ normal }) => Math.abs(dot(normal, lapped)) > 0.99) : [];
   const widest = (flat.length > 0 ? flat : faces).reduce<Face | null>(
     (best, face) => (best === null || faceArea(face.points) > faceArea(best.points) ? face : best),

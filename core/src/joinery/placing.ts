@@ -4,7 +4,7 @@ import { dot, outOf, sub, times, type Solid } from '../solid';
 import { roomBehind } from './driver';
 import { FARTHEST, isOnTop, isPlain, nearestFirst, place3, type Layout, type Site } from './layout';
 import type { Meeting } from './meeting';
-import { clash, measured, type Laid, type Shank } from './shank';
+import { clash, measured, type Laid, type Shank, type IsTaken } from './shank';
 
 /** What is wrong with a fastener as it lies. */
 export type Trouble = 'no bite' | 'comes out' | 'meets another' | 'wood is cut away' | 'no room' | 'not possible';
@@ -81,12 +81,16 @@ function strays(layout: Layout, place: Length, face: 1 | -1, laid: Laid, plain: 
 const ALONG = [[PENCIL, 0], [-PENCIL, 0]] as const; // prettier-ignore
 const AROUND = [...ALONG, [0, PENCIL], [0, -PENCIL]] as const;
 
-/** Lays a joint's fasteners on one face, each moved along as little as need be. */
+/**
+ * Lays a joint's fasteners on one face, each moved along as little as need be.
+ *
+ * @param isTaken whether a bore would meet one that is there already.
+ */
 export function placeOn(
   layout: Layout,
   face: 1 | -1,
   { meeting, joint, drilled, into }: Site,
-  taken: readonly Laid[],
+  isTaken: IsTaken,
   { always, least, around, rooms, alike }: Access,
 ): Placed {
   const [low, high] = meeting.spans[layout.run]!;
@@ -96,7 +100,7 @@ export function placeOn(
   const failed: { readonly shank: Shank; readonly trouble: Trouble }[] = [];
   const holes = [drilled, into].flatMap(holesThrough);
   const plain = [drilled, into].every(isPlain);
-  const meetsAnother = (one: Laid): boolean => [holes, taken, shanks, slots].some((others) => others.some((other) => clash(one, other))); // prettier-ignore
+  const meetsAnother = (one: Laid): boolean => isTaken(one) || [holes, shanks, slots].some((others) => others.some((other) => clash(one, other))); // prettier-ignore
   for (const target of layout.targets) {
     let usual: { readonly shank: Shank; readonly trouble: Trouble } | null = null;
     const able: { readonly shank: Shank; readonly room: number; readonly slot: readonly Laid[] }[] = [];

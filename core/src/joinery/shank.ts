@@ -97,3 +97,10 @@ export function clash(a: Laid, b: Laid): boolean {
     stretches(b).some((second) => apartBy(first.of, second.of) < first.radius + second.radius + WALL),
   );
 }
+
+/** Whether a bore would meet one that is there already. */
+export type IsTaken = (one: Laid) => boolean;
+export const takenBy =
+  (others: readonly Laid[]): IsTaken =>
+  (one) =>
+    others.some((other) => clash(one, other));

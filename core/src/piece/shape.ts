@@ -13,6 +13,7 @@ import {
   add,
   times,
   facesOf,
+  limitsOf,
   through,
   type Cell,
   type Outline,
@@ -20,7 +21,8 @@ import {
   type Solid,
   type Vec,
 } from '../solid';
-import { AXES, type Axis, type Box, type Point } from './geometry';
+import { type Axis, type Box, type Point } from './geometry';
+import { numbered } from './numbered';
 import type { Cutout, End, Motion, Part } from './part';
 
 export const tan = (angle: number): number => Math.tan(radians(angle));
@@ -62,6 +64,9 @@ const CUT_SURFACE = 1000;
 
 const raws = new WeakMap<Part, Solid>();
 const solids = new WeakMap<Part, Solid>();
+/** Bodies in a part's own directions by shape: slats, rails and the sides of drawers repeat. The oldest go. */
+const bodies = new Map<number, Solid>();
+const MOST_BODIES = 1000;
 
 /** A part in the size that was worked out, whatever a person set by hand for buying and cutting it. */
 const asPlanned = (part: Part): Part => ({
@@ -79,8 +84,15 @@ function rawLocal(given: Part): Solid {
 }
 
 /** The part's own body in its own directions, cut-outs taken away. */
-export const localSolid = (part: Part): Solid =>
-  part.cuts.reduce((solid, cut, at) => subtract(solid, cutterOf(cut), CUT_SURFACE * (at + 1)), rawLocal(part));
+export function localSolid(part: Part): Solid {
+  const shape = shapeOf(part);
+  const known = bodies.get(shape);
+  if (known) return known;
+  const solid = part.cuts.reduce((rest, cut, at) => subtract(rest, cutterOf(cut), CUT_SURFACE * (at + 1)), rawLocal(part)); // prettier-ignore
+  if (bodies.size >= MOST_BODIES) bodies.delete(bodies.keys().next().value!);
+  bodies.set(shape, solid);
+  return solid;
+}
 
 /** The body of a part in its piece before its cut-outs are made. Kept with the part. */
 export function rawSolidOf(part: Part): Solid {
@@ -100,35 +112,22 @@ export function solidOf(part: Part): Solid {
   return solid;
 }
 
-const shapes = new WeakMap<Part, string>();
-
-/** All that makes a part's body but its place: alike for parts of one shape. Kept with the part. */
-export function shapeOf(part: Part): string {
-  const known = shapes.get(part);
-  if (known !== undefined) return known;
-  const { length, width, thickness, outline, ends, changed, cuts } = part;
-  const shape = JSON.stringify([length, width, thickness, outline, ends, changed, cuts.map(({ axis, outline: cut, from, to }) => [axis, cut, from, to])]); // prettier-ignore
-  shapes.set(part, shape);
-  return shape;
-}
+/** All that makes a part's body but its place, as one number: the same for parts of one shape. */
+export const shapeOf = numbered(({ length, width, thickness, outline, ends, changed, cuts }) => [length, width, thickness, outline, ends, changed, cuts.map(({ axis, outline: cut, from, to }) => [axis, cut, from, to])]); // prettier-ignore
 
 /** What a cut-out takes, in the piece. */
 export const cutSolidOf = (part: Part, cut: Cutout): Solid => outOfFrame(part.frame, [cutterOf(cut)]);
 
-/** The smallest box around points, to whole units; never a negative nothing, which would not be equal to nothing. */
-export function boxAround(points: readonly Vec[]): Box {
-  const edge = (pick: (...values: number[]) => number): Point =>
-    AXES.map((axis) => Math.round(pick(...points.map((point) => point[axis]))) + 0) as unknown as Point;
-  return { min: edge(Math.min), max: edge(Math.max) };
-}
-
 const boxes = new WeakMap<Part, Box>();
+/** To whole units, and never a negative nothing. */
+const whole = (point: Vec): Point => point.map((value) => Math.round(value) + 0) as unknown as Point;
 
 /** The box around a part in its piece, to whole units. */
 export function boxOf(part: Part): Box {
   const known = boxes.get(part);
   if (known) return known;
-  const box = boxAround(rawSolidOf(part).flatMap((cell) => cell.flatMap((face) => face.points)));
+  const [min, max] = limitsOf(rawSolidOf(part)).map(whole) as [Point, Point];
+  const box = { min, max };
   boxes.set(part, box);
   return box;
 }

@@ -204,16 +204,23 @@ export const moved = (solid: Solid, point: (p: Vec) => Vec, direction: (d: Vec) 
     cell.map((face) => ({ ...face, normal: direction(face.normal), points: face.points.map(point) })),
   );
 
-/** A body given in a frame's own directions, in the piece. */
-export const outOfFrame = (frame: Frame, solid: Solid): Solid =>
-  moved(solid, (point) => outOf(frame, point), turning(frame));
+/** A body given in a frame's own directions, in the piece. Which it came from is kept: its faces are the same, moved. */
+export function outOfFrame(frame: Frame, solid: Solid): Solid {
+  const placed = inFrame(frame, solid);
+  if (solid.length > 1) origins.set(placed, { frame, solid });
+  return placed;
+}
+const origins = new WeakMap<Solid, { readonly frame: Frame; readonly solid: Solid }>();
+const inFrame = (frame: Frame, solid: Solid): Solid => moved(solid, (point) => outOf(frame, point), turning(frame));
 
 const turning = (frame: Frame) => {
   const own = { ...frame, at: [0, 0, 0] as const };
   return (direction: Vec): Vec => outOf(own, direction);
 };
 
-const shown = new WeakMap<Solid, readonly Face[]>();
+/** Faces that show, each with the box around it. */
+type Shown = { readonly faces: readonly Face[]; readonly spans: readonly Span[] };
+const shown = new WeakMap<Solid, Shown>();
 
 /** What is left of a flat polygon outside a convex one in the same plane, in convex pieces. */
 function outsideOf(points: readonly Vec[], cover: Face): readonly (readonly Vec[])[] {
@@ -230,38 +237,41 @@ function outsideOf(points: readonly Vec[], cover: Face): readonly (readonly Vec[
 }
 
 /** The faces that show: what is left of each cell's faces where no other cell lies against it. Kept with the body. */
-export function facesOf(solid: Solid): readonly Face[] {
+export const facesOf = (solid: Solid): readonly Face[] => shownOf(solid).faces;
+
+function shownOf(solid: Solid): Shown {
   const known = shown.get(solid);
   if (known) return known;
-  const faces =
-    solid.length === 1
-      ? solid[0]!
-      : solid.flatMap((cell, at) =>
-          cell.flatMap((face): readonly Face[] => {
-            const plane = planeOf(face);
-            let left: readonly (readonly Vec[])[] = [face.points];
-            solid.forEach((other, k) => {
-              if (k === at) return;
-              for (const against of other) {
-                if (dot(face.normal, against.normal) > -1 + 1e-9 || clear(spanOfFace(face), spanOfFace(against)))
-                  continue;
-                if (Math.abs(dot(plane.normal, against.points[0]!) - plane.reach) > 2 * ON) continue;
-                left = left.flatMap((points) => outsideOf(points, against));
-              }
-            });
-            return left.map((points) => (points === face.points ? face : { ...face, points }));
-          }),
-        );
-  shown.set(solid, faces);
-  return faces;
+  const origin = origins.get(solid);
+  const faces = solid.length === 1 ? solid[0]! : origin ? inFrame(origin.frame, [facesOf(origin.solid)])[0]! : uncovered(solid); // prettier-ignore
+  const all: Shown = { faces, spans: faces.map(spanOfFace) };
+  shown.set(solid, all);
+  return all;
+}
+
+/** What is left of the faces of several cells where none lies against another. */
+function uncovered(solid: Solid): readonly Face[] {
+  const spans = solid.map((cell) => cell.map(spanOfFace));
+  return solid.flatMap((cell, at) =>
+    cell.flatMap((face, which): readonly Face[] => {
+      const plane = planeOf(face);
+      let left: readonly (readonly Vec[])[] = [face.points];
+      solid.forEach((other, k) => {
+        if (k === at) return;
+        other.forEach((against, one) => {
+          if (dot(face.normal, against.normal) > -1 + 1e-9 || clear(spans[at]![which]!, spans[k]![one]!)) return;
+          if (Math.abs(dot(plane.normal, against.points[0]!) - plane.reach) > 2 * ON) return;
+          left = left.flatMap((points) => outsideOf(points, against));
+        });
+      });
+      return left.map((points) => (points === face.points ? face : { ...face, points }));
+    }),
+  );
 }
 
 /** Least and most of points along each axis, a touch wider. */
 type Span = readonly [number, number, number, number, number, number];
-const spans = new WeakMap<Face, Span>();
 function spanOfFace(face: Face): Span {
-  const known = spans.get(face);
-  if (known) return known;
   const span: [number, number, number, number, number, number] = [
     Infinity,
     Infinity,
@@ -275,7 +285,6 @@ function spanOfFace(face: Face): Span {
       span[axis] = Math.min(span[axis]!, point[axis]! - TOUCHING);
       span[axis + 3] = Math.max(span[axis + 3]!, point[axis]! + TOUCHING);
     }
-  spans.set(face, span);
   return span;
 }
 const clear = (a: Span, b: Span): boolean =>
@@ -284,19 +293,19 @@ const clear = (a: Span, b: Span): boolean =>
 /** Where two bodies' faces lie against each other: polygons, each with the normal of `a` there. */
 export function contacts(a: Solid, b: Solid): readonly Face[] {
   const found: Face[] = [];
-  const facesB = facesOf(b);
+  const [ofA, ofB] = [shownOf(a), shownOf(b)];
   const [low, high] = limitsOf(b);
   const spanB: Span = [low[0], low[1], low[2], high[0], high[1], high[2]];
-  for (const face of facesOf(a)) {
-    const span = spanOfFace(face);
+  for (const [at, face] of ofA.faces.entries()) {
+    const span = ofA.spans[at]!;
     if (clear(span, spanB)) continue;
-    for (const other of facesB) {
-      if (dot(face.normal, other.normal) > -1 + 1e-6 || clear(span, spanOfFace(other))) continue;
+    for (const [one, other] of ofB.faces.entries()) {
+      if (dot(face.normal, other.normal) > -1 + 1e-6 || clear(span, ofB.spans[one]!)) continue;
       const plane = planeOf(other);
       if (!face.points.every((point) => Math.abs(dot(plane.normal, point) - plane.reach) <= TOUCHING)) continue;
       let shared = face.points;
-      for (let at = 0; at < other.points.length && shared.length > 0; at++) {
-        const [from, to] = [other.points[at]!, other.points[(at + 1) % other.points.length]!];
+      for (let side = 0; side < other.points.length && shared.length > 0; side++) {
+        const [from, to] = [other.points[side]!, other.points[(side + 1) % other.points.length]!];
         shared = keepInside(shared, planeAt(from, unit(cross(sub(to, from), other.normal))));
       }
       if (shared.length >= 3 && faceArea(shared) > TOUCHING) found.push({ ...face, points: shared });
