@@ -1,7 +1,13 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { copyOfDemo, expect, saved, test } from './server';
 
-test('two tabs: the second is told and offered both', async ({ page, context, sill }) => {
+const jobOf = async (url: string, id: string) =>
+  (await (await fetch(`${url}/api/jobs/${id}`)).json()) as {
+    revision: number;
+    job: { name: string; pieces: { name: string; where: string; size: { width: number } }[] };
+  };
+
+test('two tabs: what is not the same place is joined, what is, is asked about', async ({ page, context, sill }) => {
   const id = await copyOfDemo(sill);
   const other = await context.newPage();
   await page.goto(`/jobs/${id}/brief`);
@@ -9,28 +15,93 @@ test('two tabs: the second is told and offered both', async ({ page, context, si
   await expect(other.getByLabel('Name of the piece')).toHaveValue('Glaze table');
   await page.getByLabel('Name of the piece').fill('Left table');
   await saved(page);
-  await expect.poll(async () => (await (await fetch(`${sill.url}/api/jobs/${id}`)).json()).revision).toBe(2);
+  await expect.poll(async () => (await jobOf(sill.url, id)).revision).toBe(2);
 
-  await other.getByLabel('Name of the piece').fill('Right table');
-  const dialog = other.getByRole('dialog', { name: 'Changed in another tab' });
-  await expect(dialog).toContainText('Left table');
-  await expect(dialog).toContainText('Right table');
-  await dialog.getByRole('button', { name: 'Keep mine' }).click();
+  // Another field: both are in, and nobody is asked.
+  await other.getByLabel('Where it goes').fill('By the kiln');
+  await expect(other.getByLabel('Name of the piece')).toHaveValue('Left table');
   await saved(other);
-  const job = (await (await fetch(`${sill.url}/api/jobs/${id}`)).json()) as {
-    revision: number;
-    job: { pieces: { name: string }[] };
-  };
-  expect(job.job.pieces[0]!.name).toBe('Right table');
-  const older = (await (await fetch(`${sill.url}/api/jobs/${id}/revisions/2`)).json()) as typeof job;
-  expect(older.job.pieces[0]!.name).toBe('Left table');
+  await expect.poll(async () => (await jobOf(sill.url, id)).job.pieces[0]).toMatchObject({ name: 'Left table', where: 'By the kiln' }); // prettier-ignore
 
+  // The same field: the first tab is asked, takes the other, and undo still has its own.
+  await other.getByLabel('Name of the piece').fill('Right table');
+  await saved(other);
+  await expect.poll(async () => (await jobOf(sill.url, id)).job.pieces[0]!.name).toBe('Right table');
   await page.getByLabel('Name of the piece').fill('Left again');
-  await page.getByRole('dialog').getByRole('button', { name: 'Take the other' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Changed in another tab' });
+  await expect(dialog).toContainText('Left again');
+  await expect(dialog).toContainText('Right table');
+  // Not chosen yet, and the page is loaded again: mine is still there, and it asks again.
+  await page.reload();
+  await expect(dialog).toContainText('Left again');
+  await dialog.getByRole('radio', { name: /the other$/ }).check();
+  await dialog.getByRole('button', { name: 'Keep these' }).click();
   await expect(page.getByLabel('Name of the piece')).toHaveValue('Right table');
-  await page.getByRole('heading', { name: 'Brief' }).click();
-  await page.keyboard.press('Control+z');
+  await saved(page);
+  await page.reload();
+  await expect(page.getByLabel('Name of the piece')).toHaveValue('Right table');
+  await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByLabel('Name of the piece')).toHaveValue('Left again');
+});
+
+test('two tabs offline: both are closed, and both come in when the server is there', async ({
+  page,
+  context,
+  sill,
+}) => {
+  const id = await copyOfDemo(sill);
+  const other = await context.newPage();
+  for (const tab of [page, other]) {
+    await tab.goto(`/jobs/${id}/brief`);
+    await expect(tab.getByLabel('Where it goes')).toBeVisible();
+  }
+  await sill.kill();
+  await page.getByLabel('Where it goes').fill('In the loft');
+  await other.getByLabel('Name of the piece').fill('Loft table');
+  for (const tab of [page, other]) await expect(tab.locator('.saved')).toContainText('Offline');
+  await page.close();
+  await other.close();
+  await sill.start();
+  for (const round of [1, 2]) {
+    const again = await context.newPage();
+    await again.goto(`/jobs/${id}/brief`);
+    await expect(again.getByLabel('Where it goes'), `round ${round}`).toBeVisible();
+    await saved(again);
+    await again.close();
+  }
+  expect((await jobOf(sill.url, id)).job.pieces[0]).toMatchObject({ name: 'Loft table', where: 'In the loft' });
+});
+
+test('a length typed and not left is saved though the page is left; steps back survive', async ({ page, sill }) => {
+  const id = await copyOfDemo(sill);
+  await page.goto(`/jobs/${id}/brief`);
+  await page.getByLabel('wide').fill('27');
+  await page.reload();
+  await expect(page.getByLabel('wide')).toHaveValue('27');
+  await saved(page);
+  await expect.poll(async () => (await jobOf(sill.url, id)).job.pieces[0]!.size.width).toBe(27 * 8128);
+  await page.reload();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByLabel('wide')).toHaveValue('30 ½');
+});
+
+test('an answer that is lost on the way is no conflict', async ({ page, sill }) => {
+  const id = await copyOfDemo(sill);
+  await page.goto(`/jobs/${id}/brief`);
+  await expect(page.getByLabel('Where it goes')).toBeVisible();
+  // The server saves, and the answer never comes.
+  let lost = 0;
+  await page.route(`**/api/jobs/${id}`, async (route) => {
+    if (route.request().method() !== 'PUT' || lost++ > 0) return route.continue();
+    await route.fetch();
+    await route.abort('connectionreset');
+  });
+  await page.getByLabel('Where it goes').fill('By the sink');
+  await expect.poll(() => lost).toBe(1);
+  await page.getByLabel('Name of the piece').fill('Sink table');
+  await saved(page);
+  await expect.poll(async () => (await jobOf(sill.url, id)).job.pieces[0]).toMatchObject({ name: 'Sink table', where: 'By the sink' }); // prettier-ignore
+  await expect(page.getByRole('dialog')).toHaveCount(0);
 });
 
 test('works through a server restart: says so, keeps the changes, sends them after', async ({ page, sill }) => {
@@ -122,6 +193,12 @@ test('older saves can be taken back; jobs are copied, removed and brought back',
   await page.getByRole('button', { name: 'Remove To be removed', exact: true }).click();
   await expect(page.getByRole('status')).toContainText('Removed “To be removed”');
   await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('link', { name: /^To be removed Glaze/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Remove To be removed', exact: true }).click();
+  await expect(page.getByRole('status')).toContainText('Removed “To be removed”');
+  await page.reload();
+  await page.getByRole('button', { name: 'Removed jobs' }).click();
+  await page.getByRole('list', { name: 'Removed jobs' }).getByRole('listitem').filter({ hasText: 'To be removed' }).getByRole('button').first().click(); // prettier-ignore
   await expect(page.getByRole('link', { name: /^To be removed Glaze/ })).toBeVisible();
 });
 

@@ -53,7 +53,35 @@ const ALL: readonly Migration[] = [
       });
     },
   },
+  {
+    name: '004-saves-and-contents',
+    async up(database) {
+      await database.schema.alterTable('jobs', (table) => {
+        table.text('pieces').notNullable().defaultTo('[]');
+        table.text('save_id');
+      });
+      for (const { id, data } of await database('jobs').select('id', 'data'))
+        await database('jobs')
+          .where({ id })
+          .update({ pieces: JSON.stringify(pieceNames(JSON.parse(data))) });
+      await database.schema.alterTable('jobs', (table) => table.index(['removed_at', 'saved_at', 'id']));
+      await database.schema.alterTable('job_revisions', (table) => {
+        table.text('made_by');
+        table.text('changed');
+      });
+      await database.schema.createTable('contents', (table) => {
+        table.text('hash').primary();
+        table.text('data').notNullable();
+      });
+    },
+  },
 ];
+
+/** Names of the pieces of a stored job, whatever program stored it. */
+export function pieceNames(job: unknown): readonly string[] {
+  const { pieces } = (job ?? {}) as { pieces?: unknown };
+  return Array.isArray(pieces) ? pieces.map((piece) => String((piece as { name?: unknown } | null)?.name ?? '')) : [];
+}
 
 export const migrations: Knex.MigrationSource<Migration> = {
   getMigrations: async () => [...ALL],

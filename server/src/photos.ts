@@ -17,6 +17,19 @@ const BEGINS: readonly (readonly [type: string, at: number, bytes: readonly numb
 export const pictureType = (data: Uint8Array): string | null =>
   BEGINS.find(([, at, bytes]) => bytes.every((byte, index) => data[at + index] === byte))?.[0] ?? null;
 
+/** A picture is kept so long though no job shows it: the job that it was taken for may not be saved yet. */
+const UNSHOWN_MS = 24 * 3_600_000;
+
+/** Lets go of pictures that no job shows, nor any older save of one. How many went. */
+export const clearPhotos = (database: Knex, now: number): Promise<number> =>
+  database('photos')
+    .where('saved_at', '<', new Date(now - UNSHOWN_MS).toISOString())
+    .whereNotExists(database('jobs').whereRaw('instr(jobs.data, photos.id) > 0').select(database.raw('1')))
+    .whereNotExists(
+      database('job_revisions').whereRaw('instr(job_revisions.data, photos.id) > 0').select(database.raw('1')),
+    ) // prettier-ignore
+    .delete();
+
 /** `/api/photos`: POST the bytes of a picture, get its id; GET it by that id. A picture never changes. */
 export function photosRouter(database: Knex): Router {
   const router = Router();

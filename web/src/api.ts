@@ -1,6 +1,13 @@
 import type { DayPrice, FieldError, Job, Rack, RackBoard, Shop, Yard } from '@sill/core';
 
-export type SavedJob = { readonly id: string; readonly revision: number; readonly savedAt: string; readonly job: Job };
+export type SavedJob = {
+  readonly id: string;
+  readonly revision: number;
+  readonly savedAt: string;
+  /** The id that its last save came with. */
+  readonly save?: string | null;
+  readonly job: Job;
+};
 export type JobSummary = {
   readonly id: string;
   readonly name: string;
@@ -8,7 +15,15 @@ export type JobSummary = {
   readonly savedAt: string;
   readonly pieces: readonly string[];
 };
-export type Revision = { readonly revision: number; readonly savedAt: string };
+export type Revision = {
+  readonly revision: number;
+  readonly savedAt: string;
+  /** Bytes, without the price lists. */
+  readonly size: number;
+  /** Which browser saved it, and what it changed; null in saves of older programs. */
+  readonly by: string | null;
+  readonly changed: { readonly count: number; readonly first: readonly (readonly string[])[] } | null;
+};
 export type Listed<T> = { readonly id: string; readonly revision: number; readonly savedAt: string; readonly value: T };
 
 /** What the server answered when it refused. */
@@ -68,10 +83,16 @@ export const api = {
   /** What the digital tape reads where a length is about so much; `press` counts the readings. */
   tape: (about: number, press: number) =>
     ask<{ readonly length: number; readonly simulated: boolean }>('GET', `/tape?about=${about}&press=${press}`),
-  jobs: () => ask<readonly JobSummary[]>('GET', '/jobs'),
+  /** A page of the jobs, or of those that were removed: those saved before the last one of the page before. */
+  jobs: (removed = false, after?: JobSummary) =>
+    ask<readonly JobSummary[]>('GET', `/jobs?removed=${removed ? 1 : 0}${after ? `&before=${encodeURIComponent(`${after.savedAt} ${after.id}`)}` : ''}`), // prettier-ignore
   make: (job: Job) => ask<SavedJob>('POST', '/jobs', { job }),
   job: (id: string) => ask<SavedJob>('GET', `/jobs/${id}`),
-  save: (id: string, revision: number, job: Job) => ask<Omit<SavedJob, 'job'>>('PUT', `/jobs/${id}`, { revision, job }),
+  /** `save` is an id made up for it, `by` says which browser it is. */
+  save: (
+    id: string,
+    body: { readonly revision: number; readonly job: Job; readonly save: string; readonly by: string },
+  ) => ask<{ readonly id: string; readonly revision: number; readonly savedAt: string }>('PUT', `/jobs/${id}`, body),
   copy: (id: string) => ask<SavedJob>('POST', `/jobs/${id}/copy`),
   remove: (id: string) => ask<void>('DELETE', `/jobs/${id}`),
   restore: (id: string) => ask<SavedJob>('POST', `/jobs/${id}/restore`),

@@ -7,7 +7,10 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { Provider } from 'react-redux';
 import { App } from './app';
+import { keepOnLeaving } from './state/saving';
 import { store } from './state/store';
+
+keepOnLeaving(store);
 
 createRoot(document.getElementById('root')!).render(
   <StrictMode>

@@ -7,6 +7,7 @@ export * from './schema';
 export * from './shop';
 export * from './read';
 export * from './change';
+export * from './merge';
 export * from './finding';
 export * from './marks';
 export * from './defaults';

@@ -14,9 +14,25 @@ const inWords = (path: readonly { key: unknown }[] | undefined): string =>
     .join(', ')
     .replace(/, (\d+)/g, ' $1') || 'the file';
 
+/** The way to a number that JSON can not hold again, such as 1e999; null where there is none. */
+function endless(input: unknown): readonly { key: unknown }[] | null {
+  if (typeof input === 'number') return Number.isFinite(input) ? null : [];
+  if (typeof input !== 'object' || input === null) return null;
+  for (const [name, value] of Object.entries(input)) {
+    const found = endless(value);
+    if (found) return [{ key: Array.isArray(input) ? Number(name) : name }, ...found];
+  }
+  return null;
+}
+
 /** Checks `input` against a schema; errors name the field and what would be right. At most 20 are told. */
 export function read<T>(schema: v.GenericSchema<unknown, T>, input: unknown, what: string): ReadResult<T> {
   const result = v.safeParse(schema, input);
+  const beyond = endless(input);
+  if (beyond) {
+    const field = inWords(beyond);
+    return { ok: false, message: `This ${what} can not be read: ${field} must be a number that can be written out.`, fields: [{ field, message: 'must be a number that can be written out' }] }; // prettier-ignore
+  }
   if (result.success) return { ok: true, value: result.output };
   const fields = result.issues.slice(0, 20).map((issue) => ({
     field: inWords(issue.path as readonly { key: unknown }[] | undefined),

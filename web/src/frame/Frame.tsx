@@ -4,7 +4,7 @@ import { Navigate, Outlet, useParams } from 'react-router';
 import { api, Offline, Refused } from '../api';
 import { closed, opened, redone, undone } from '../state/bench';
 import { useApp, useFrom, useNotes } from '../state/hooks';
-import { kept } from '../state/kept';
+import { keptOf } from '../state/kept';
 import { ConflictDialog } from './ConflictDialog';
 import { Header } from './Header';
 import { Margin } from './Margin';
@@ -20,25 +20,25 @@ function useOpenJob(id: string) {
   const [again, setAgain] = useState(0);
   useEffect(() => {
     let gone = false;
-    api.job(id).then(
-      (saved) => {
+    const openIt = async () => {
+      const mine = await keptOf(id);
+      try {
+        const saved = await api.job(id);
         if (gone) return;
-        const mine = kept(id);
-        dispatch(opened(mine ? { ...saved, revision: mine.revision, kept: mine.job } : saved));
-      },
-      (error: unknown) => {
+        dispatch(opened(mine ? { ...saved, kept: mine } : saved));
+      } catch (error) {
         if (gone) return;
-        const mine = kept(id);
         if (error instanceof Offline && mine)
-          dispatch(opened({ id, revision: mine.revision, savedAt: '', job: mine.job, kept: mine.job }));
+          dispatch(opened({ id, revision: mine.revision, savedAt: mine.savedAt, job: mine.job, kept: mine, offline: true })); // prettier-ignore
         else
           setProblem(
             error instanceof Refused && error.status === 404
               ? 'There is no such job. It may have been removed.'
               : 'The server does not answer. It may be starting.',
           );
-      },
-    );
+      }
+    };
+    void openIt();
     return () => {
       gone = true;
       dispatch(closed());

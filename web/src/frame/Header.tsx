@@ -28,19 +28,25 @@ import { OlderDialog } from './OlderDialog';
 import { useGo } from './useGo';
 
 function SavedState() {
-  const { saving, savedAt, refusal } = useFrom((state) => state.bench);
+  const { saving, savedAt, refusal, keptHere, job } = useFrom((state) => state.bench);
+  const kept = keptHere ? 'Changes are kept in this browser and sent' : 'This browser has no room to keep changes: leave this page open. They are sent'; // prettier-ignore
   const words = {
     saved: savedAt ? `Saved ${format(parseISO(savedAt), 'HH:mm')}` : 'Saved',
     waiting: 'Changed',
     saving: 'Saving',
     offline: refusal
-      ? `The server can not save now: ${refusal} Changes are kept here and sent again.`
-      : 'Offline. Changes are kept here and sent when the server answers.',
+      ? `The server can not save now: ${refusal} ${kept} again.`
+      : `Offline. ${kept} when the server answers.`,
     refused: refusal ?? 'Not saved',
   }[saving];
   return (
     <span className="saved" data-state={saving} role="status">
       {words}
+      {!keptHere && saving !== 'saved' && job && (
+        <Button size="small" onClick={() => saveJob(job)}>
+          Save it as a file
+        </Button>
+      )}
     </span>
   );
 }
@@ -186,7 +192,12 @@ export function Header() {
       </Menu>
       <AddPiece open={asking === 'add'} onClose={() => setAsking(null)} onAdded={select} />
       {asking === 'older' && id && (
-        <OlderDialog id={id} onClose={() => setAsking(null)} onTake={(older: Job) => dispatch(replaced(older))} />
+        <OlderDialog
+          id={id}
+          job={job}
+          onClose={() => setAsking(null)}
+          onTake={(older: Job) => dispatch(replaced(older))}
+        />
       )}
       <Dialog open={asking === 'remove'} onClose={() => setAsking(null)}>
         <DialogTitle>Remove {piece?.name}?</DialogTitle>

@@ -12,11 +12,26 @@ import { format, parseISO } from 'date-fns';
 import { useEffect, useState } from 'react';
 import type { Job } from '@sill/core';
 import { api, type Revision } from '../api';
+import { placeWords } from '../words/places';
 
-type Props = { readonly id: string; readonly onClose: () => void; readonly onTake: (job: Job) => void };
+type Props = {
+  readonly id: string;
+  readonly job: Job;
+  readonly onClose: () => void;
+  readonly onTake: (job: Job) => void;
+};
 
-/** Every save is kept; any of them can be taken back, which is itself a change that can be undone. */
-export function OlderDialog({ id, onClose, onTake }: Props) {
+/** What a save changed, in a few words. */
+const changedWords = ({ changed }: Revision, job: Job): string =>
+  changed === null || changed.count === 0
+    ? ''
+    : `${changed.first.map((path) => placeWords(path, [job])).join('; ')}${changed.count > changed.first.length ? ` and ${changed.count - changed.first.length} more` : ''}`; // prettier-ignore
+
+/**
+ * Saves of the last day are all kept, older ones by the hour and by the day; any of them can be taken back, which is
+ * itself a change that can be undone.
+ */
+export function OlderDialog({ id, job, onClose, onTake }: Props) {
   const [rows, setRows] = useState<readonly Revision[] | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   useEffect(() => {
@@ -24,14 +39,14 @@ export function OlderDialog({ id, onClose, onTake }: Props) {
   }, [id]);
   const take = (revision: number) =>
     api.revision(id, revision).then(
-      ({ job }) => {
-        onTake(job);
+      ({ job: older }) => {
+        onTake(older);
         onClose();
       },
       (error: Error) => setProblem(error.message),
     );
   return (
-    <Dialog open onClose={onClose} fullWidth maxWidth="xs">
+    <Dialog open onClose={onClose} fullWidth maxWidth="sm">
       <DialogTitle>Go back to an older save</DialogTitle>
       <DialogContent>
         {problem && <p role="alert">{problem}</p>}
@@ -41,7 +56,7 @@ export function OlderDialog({ id, onClose, onTake }: Props) {
             <ListItemButton key={row.revision} onClick={() => void take(row.revision)}>
               <ListItemText
                 primary={format(parseISO(row.savedAt), 'd MMM yyyy HH:mm:ss')}
-                secondary={`save ${row.revision}`}
+                secondary={[`save ${row.revision}`, changedWords(row, job), row.by ?? '', `${Math.ceil(row.size / 1000)} kB`].filter((word) => word !== '').join(' · ')} // prettier-ignore
               />
             </ListItemButton>
           ))}

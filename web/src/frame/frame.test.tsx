@@ -6,7 +6,7 @@ import { ConflictDialog } from './ConflictDialog';
 import { Margin, NoteFor } from './Margin';
 import { Stick } from './Stick';
 import { settledMark } from './stages';
-import { conflicted } from '../state/bench';
+import { changed, conflicted } from '../state/bench';
 
 // The sill and the header reach for workers and files; the browser tests go through them.
 
@@ -75,29 +75,36 @@ describe('changed in another tab', () => {
     id: 'demo',
     revision: 7,
     savedAt: '2026-11-24T12:00:00Z',
-    job: applyChanges(demoJob(), [{ piece: 'glaze', path: ['size', 'length'], value: inches(72) }]),
+    job: applyChanges(demoJob(), [{ piece: 'glaze', path: ['size', 'length'], value: inches(72) }, { piece: 'glaze', path: ['size', 'width'], value: inches(31) }]), // prettier-ignore
   };
+  /** Here the length was made 66 and the job renamed; there the length 72 and the width 31. */
   const told = () => {
     const bench = onBench(<ConflictDialog />);
-    act(() => void bench.store.dispatch(conflicted(theirs)));
+    act(() => {
+      bench.store.dispatch(changed([{ piece: 'glaze', path: ['size', 'length'], value: inches(66) }, { piece: null, path: ['name'], value: 'Mine' }])); // prettier-ignore
+      bench.store.dispatch(conflicted(theirs));
+    });
     return bench;
   };
 
-  test('shows both', async () => {
+  test('shows the one place that both changed, with both values', async () => {
     told();
     const dialog = await screen.findByRole('dialog');
-    expect(dialog.textContent).toContain('Glaze table: 64 × 30 1/2 × 36');
-    expect(dialog.textContent).toContain('Glaze table: 72 × 30 1/2 × 36');
+    const rows = within(dialog).getAllByRole('row').slice(1);
+    expect(rows.map((row) => row.textContent)).toEqual(['Glaze table: length66"72"']);
+    expect(dialog.textContent).toContain('one thing is not the same');
   });
 
-  test('takes the one that is chosen', async () => {
+  test('the chosen value is taken, and all else of both', async () => {
     const first = told();
-    fireEvent.click(await screen.findByRole('button', { name: 'Take the other' }));
-    expect(first.jobNow().pieces[0]!.size.length).toBe(inches(72));
+    fireEvent.click(await screen.findByRole('radio', { name: 'Glaze table: length: the other' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Keep these' }));
+    expect(first.jobNow().pieces[0]!.size).toMatchObject({ length: inches(72), width: inches(31) });
+    expect(first.jobNow().name).toBe('Mine');
+    expect(first.store.getState().bench).toMatchObject({ revision: 7, conflict: null, saving: 'waiting' });
     first.unmount();
     const second = told();
-    fireEvent.click(await screen.findByRole('button', { name: 'Keep mine' }));
-    expect(second.jobNow().pieces[0]!.size.length).toBe(inches(64));
-    expect(second.store.getState().bench).toMatchObject({ revision: 7, conflict: null, saving: 'waiting' });
+    fireEvent.click(await screen.findByRole('button', { name: 'Keep these' }));
+    expect(second.jobNow().pieces[0]!.size).toMatchObject({ length: inches(66), width: inches(31) });
   });
 });

@@ -8,12 +8,17 @@ import { newJob, readJobText } from '@sill/core';
 import { api, USUAL_SHOP, type JobSummary } from '../api';
 import { textOfChosenFile } from '../frame/files';
 
+/** The server gives so many at once. */
+const PAGE = 60;
+
 /** All jobs: make one, open one, copy, remove and bring back. */
 export function JobsPage() {
   const navigate = useNavigate();
   const [jobs, setJobs] = useState<readonly JobSummary[] | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
+  const [more, setMore] = useState(false);
   const [removed, setRemoved] = useState<JobSummary | null>(null);
+  const [gone, setGone] = useState<readonly JobSummary[] | null>(null);
   const [naming, setNaming] = useState<string | null>(null);
 
   const tell = useCallback((error: Error) => setProblem(error.message), []);
@@ -21,10 +26,16 @@ export function JobsPage() {
     () =>
       api.jobs().then((rows) => {
         setJobs(rows);
+        setMore(rows.length >= PAGE);
         setProblem(null);
       }, tell),
     [tell],
   );
+  const further = (shown: readonly JobSummary[]) =>
+    api.jobs(false, shown.at(-1)).then((rows) => {
+      setJobs([...shown, ...rows]);
+      setMore(rows.length >= PAGE);
+    }, tell);
   useEffect(() => void list(), [list]);
 
   const open = (id: string) => void navigate(`/jobs/${id}/brief`);
@@ -62,6 +73,7 @@ export function JobsPage() {
       .restore(job.id)
       .then(() => {
         setRemoved(null);
+        setGone((rows) => rows?.filter(({ id }) => id !== job.id) ?? null);
         return list();
       })
       .catch(tell);
@@ -113,6 +125,30 @@ export function JobsPage() {
           </li>
         ))}
       </ul>
+      <div className="jobs-tools">
+        {more && jobs && <Button onClick={() => void further(jobs)}>Show more</Button>}
+        {jobs && (
+          <Button size="small" onClick={() => (gone ? setGone(null) : void api.jobs(true).then(setGone, tell))}>
+            {gone ? 'Hide removed jobs' : 'Removed jobs'}
+          </Button>
+        )}
+      </div>
+      {gone?.length === 0 && <p className="empty">No job was removed.</p>}
+      {gone && gone.length > 0 && (
+        <ul className="jobs" aria-label="Removed jobs">
+          {gone.map((job) => (
+            <li key={job.id}>
+              <span>
+                <strong>{job.name}</strong> <span className="soft">{job.pieces.join(', ')}</span>
+              </span>
+              <span className="soft">{format(parseISO(job.savedAt), 'd MMM yyyy HH:mm')}</span>
+              <Button size="small" onClick={() => void restore(job)}>
+                Bring back
+              </Button>
+            </li>
+          ))}
+        </ul>
+      )}
       <Dialog open={naming !== null} onClose={() => setNaming(null)} fullWidth maxWidth="xs">
         <form
           onSubmit={(event) => {

@@ -1,6 +1,8 @@
 import { createSlice, original, type PayloadAction } from '@reduxjs/toolkit';
-import { applyChanges, type Change, type Job } from '@sill/core';
+import { applyChanges, isAlike, type Change, type Job } from '@sill/core';
 import type { SavedJob } from '../api';
+import type { Kept } from './kept';
+import { rebased, stepsOnTop } from './rebase';
 
 export type Saving = 'saved' | 'waiting' | 'saving' | 'offline' | 'refused';
 
@@ -8,10 +10,17 @@ export type Saving = 'saved' | 'waiting' | 'saving' | 'offline' | 'refused';
 export type BenchState = {
   readonly id: string | null;
   readonly job: Job | null;
-  /** Revision on the server that `job` grew from. */
+  /** What the server had when `job` grew from it, and its revision. */
+  readonly base: Job | null;
   readonly revision: number;
+  /** Ids of saves that were sent and of which no answer is known. */
+  readonly sent: readonly string[];
   readonly savedAt: string | null;
   readonly saving: Saving;
+  /** False where this browser has no room for changes that the server does not have yet. */
+  readonly keptHere: boolean;
+  /** What another tab saved was taken in beside what was changed here: so often. */
+  readonly joined: number;
   /** Why the server refused a save. */
   readonly refusal: string | null;
   readonly past: readonly Job[];
@@ -25,9 +34,13 @@ export type BenchState = {
 const initialState: BenchState = {
   id: null,
   job: null,
+  base: null,
   revision: 0,
+  sent: [],
   savedAt: null,
   saving: 'saved',
+  keptHere: true,
+  joined: 0,
   refusal: null,
   past: [],
   future: [],
@@ -36,6 +49,8 @@ const initialState: BenchState = {
 };
 
 const MOST_UNDO = 200;
+/** Answers that are waited for at most. */
+const MOST_SENT = 20;
 /** Changes to one field within this are one step back. */
 const TOGETHER_MS = 1500;
 
@@ -46,18 +61,51 @@ const step = (state: BenchState, job: Job, key: string, at: number): BenchState 
   return { ...state, job, past, future: [], last: { key, at }, saving: 'waiting' };
 };
 
+/** A job with its changes on top of what the server has; a conflict where both changed the same. */
+function onTop(state: BenchState, saved: SavedJob): BenchState {
+  const { job, base, revision, sent, past, future, joined } = state;
+  const found = rebased({ job: job!, base: base ?? saved.job, revision, sent }, saved);
+  if (found.conflict) return { ...state, conflict: saved, saving: 'refused' };
+  return {
+    ...state,
+    job: found.job,
+    base: saved.job,
+    revision: saved.revision,
+    savedAt: saved.savedAt,
+    sent: [],
+    conflict: null,
+    saving: found.unsaved ? 'waiting' : 'saved',
+    past: found.joined ? stepsOnTop(past, base!, saved.job) : past,
+    future: found.joined ? [] : future,
+    joined: found.joined ? joined + 1 : joined,
+  };
+}
+
 export const bench = createSlice({
   name: 'bench',
   initialState,
   reducers: {
-    opened: (_state, { payload }: PayloadAction<SavedJob & { readonly kept?: Job }>): BenchState => ({
-      ...initialState,
-      id: payload.id,
-      job: payload.kept ?? payload.job,
-      revision: payload.revision,
-      savedAt: payload.savedAt,
-      saving: payload.kept ? 'waiting' : 'saved',
-    }),
+    /** `kept` is what this browser has of it; without a server that is all there is. */
+    opened: (
+      _state,
+      { payload }: PayloadAction<SavedJob & { readonly kept?: Kept; readonly offline?: boolean }>,
+    ): BenchState => {
+      const { kept, offline } = payload;
+      const fresh: BenchState = {
+        ...initialState,
+        id: payload.id,
+        job: payload.job,
+        base: payload.job,
+        revision: payload.revision,
+        savedAt: payload.savedAt,
+      };
+      if (!kept) return fresh;
+      const { job, base, revision, sent, past, future, unsaved } = kept;
+      if (offline) return { ...fresh, job, base, revision, sent, past, future, saving: unsaved ? 'waiting' : 'saved' };
+      // Steps back lead somewhere only from the job they were made on.
+      if (!unsaved) return isAlike(job, payload.job) ? { ...fresh, past, future } : fresh;
+      return onTop({ ...fresh, job, base, revision, sent, past, future }, payload);
+    },
     closed: () => initialState,
     changed: {
       prepare: (changes: readonly Change[]) => ({ payload: changes, meta: { at: Date.now() } }),
@@ -93,13 +141,22 @@ export const bench = createSlice({
       if (!job || !state.job) return state as BenchState;
       return { ...state, job, past: [...state.past, state.job], future, last: null, saving: 'waiting' } as BenchState;
     },
-    saveStarted: (state): BenchState => ({ ...state, saving: 'saving', refusal: null }) as BenchState,
+    /** `save` is the id that is sent with it. */
+    saveStarted: (state, { payload }: PayloadAction<{ save: string }>): BenchState =>
+      ({
+        ...state,
+        saving: 'saving',
+        refusal: null,
+        sent: [...state.sent, payload.save].slice(-MOST_SENT),
+      }) as BenchState,
     /** `job` is the one that was sent; where it has changed since, there is more to save. */
     saveDone: (state, { payload }: PayloadAction<{ revision: number; savedAt: string; job: Job }>): BenchState =>
       ({
         ...state,
+        base: payload.job,
         revision: payload.revision,
         savedAt: payload.savedAt,
+        sent: [],
         // A draft is never the object it stands for.
         saving: original(state)?.job === payload.job ? 'saved' : 'waiting',
       }) as BenchState,
@@ -107,31 +164,29 @@ export const bench = createSlice({
       state,
       { payload }: PayloadAction<{ saving: 'offline' | 'refused'; refusal: string | null }>,
     ): BenchState => ({ ...state, ...payload }) as BenchState,
+    /** The server has another save than the one this grew from: taken in, or asked about. */
     conflicted: (state, { payload }: PayloadAction<SavedJob>): BenchState =>
-      ({ ...state, conflict: payload, saving: 'refused' }) as BenchState,
-    /** Mine over theirs: theirs stays as an older revision. */
-    keptMine: (state): BenchState =>
-      ({
-        ...state,
-        revision: state.conflict?.revision ?? state.revision,
-        conflict: null,
-        saving: 'waiting',
-      }) as BenchState,
-    /** Theirs: mine can still be had by undo. */
-    tookTheirs: (state): BenchState => {
-      const theirs = state.conflict;
+      onTop(original(state) as BenchState, payload),
+    /** A person chose where both changed the same; mine as it was can be had back by undo. */
+    settled: (state, { payload: job }: PayloadAction<Job>): BenchState => {
+      const theirs = state.conflict as SavedJob | null;
       if (!theirs || !state.job) return state as BenchState;
       return {
         ...state,
-        job: theirs.job,
+        job,
+        base: theirs.job,
         revision: theirs.revision,
         savedAt: theirs.savedAt,
-        past: [...state.past, state.job],
+        sent: [],
+        past: [...stepsOnTop(state.past, state.base ?? theirs.job, theirs.job), state.job],
         future: [],
         conflict: null,
-        saving: 'saved',
+        saving: isAlike(job, theirs.job) ? 'saved' : 'waiting',
       } as BenchState;
     },
+    /** Whether this browser could keep what the server does not have. */
+    keeping: (state, { payload }: PayloadAction<boolean>): BenchState =>
+      ({ ...state, keptHere: payload }) as BenchState,
   },
 });
 
@@ -146,6 +201,6 @@ export const {
   saveDone,
   saveFailed,
   conflicted,
-  keptMine,
-  tookTheirs,
+  settled,
+  keeping,
 } = bench.actions;

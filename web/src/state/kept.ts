@@ -1,29 +1,120 @@
-import { readJob, type Job } from '@sill/core';
+import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import { isAlike, JOB_FORMAT, readJob, type Job } from '@sill/core';
+import { openTabs, TAB } from './tab';
 
-/** Changes that the server does not have yet, kept in this browser so that closing the tab loses nothing. */
-type Kept = { readonly revision: number; readonly job: Job };
+/** What a tab knows of a job, kept in this browser with every change: nothing is lost when it is closed. */
+export type Kept = {
+  /** The job's id and the tab's. */
+  readonly key: string;
+  readonly id: string;
+  readonly tab: string;
+  readonly job: Job;
+  /** What the server had when the job grew from it. */
+  readonly base: Job;
+  readonly revision: number;
+  readonly savedAt: string;
+  /** Ids of saves that were sent and of which no answer is known. */
+  readonly sent: readonly string[];
+  /** False where the server has it all: then only the steps back are worth keeping. */
+  readonly unsaved: boolean;
+  readonly past: readonly Job[];
+  readonly future: readonly Job[];
+  readonly at: number;
+};
 
-const keyOf = (id: string) => `sill-unsaved-${id}`;
+interface Shelf extends DBSchema {
+  kept: { key: string; value: Kept; indexes: { id: string } };
+}
 
-export function keep(id: string, kept: Kept): void {
+/** Steps back and forth that are kept over a reload. */
+const MOST_STEPS = 60;
+/** What is saved is let go after so long. */
+const STALE_MS = 7 * 24 * 3_600_000;
+
+let shelf: Promise<IDBPDatabase<Shelf>> | null = null;
+const open = (): Promise<IDBPDatabase<Shelf>> => {
+  shelf ??= openDB<Shelf>('sill-plan', 1, {
+    upgrade: (database) => void database.createObjectStore('kept', { keyPath: 'key' }).createIndex('id', 'id'),
+    terminated: () => (shelf = null),
+  });
+  // Asked again after it could not be opened.
+  shelf.catch(() => (shelf = null));
+  return shelf;
+};
+
+const keyOf = (id: string, tab: string) => `${id} ${tab}`;
+/** Written at once when the page is left, where the other store may be too slow. */
+const LEAVING = 'sill-leaving';
+
+type Keeping = Omit<Kept, 'key' | 'tab' | 'at'>;
+const recordOf = (of: Keeping): Kept => ({
+  ...of,
+  key: keyOf(of.id, TAB),
+  tab: TAB,
+  past: of.past.slice(-MOST_STEPS),
+  future: of.future.slice(0, MOST_STEPS),
+  at: Date.now(),
+});
+
+/** Keeps what this tab knows of a job. False where the browser has no room for it or forbids it. */
+export async function keep(of: Keeping): Promise<boolean> {
   try {
-    localStorage.setItem(keyOf(id), JSON.stringify(kept));
+    await (await open()).put('kept', recordOf(of));
+    return true;
   } catch {
-    // A full or forbidden store: the changes are still in memory and are sent when the server answers.
+    return false;
   }
 }
 
-export function letGo(id: string): void {
-  localStorage.removeItem(keyOf(id));
+/** The same at the last moment, when nothing can be waited for. */
+export function keepLeaving(of: Keeping): void {
+  try {
+    localStorage.setItem(LEAVING, JSON.stringify(recordOf({ ...of, past: [], future: [] })));
+  } catch {
+    // It is in the other store, less what was typed in the last moment.
+  }
 }
 
-export function kept(id: string): Kept | null {
+async function takeLeft(): Promise<void> {
+  const text = globalThis.localStorage?.getItem(LEAVING);
+  if (!text) return;
+  const left = JSON.parse(text) as Kept;
+  const known = await (await open()).get('kept', left.key);
+  // What was typed last is a step of its own.
+  const past = !known ? [left.base] : isAlike(known.job, left.job) ? known.past : [...known.past, known.job];
+  if (!known || known.at <= left.at) await (await open()).put('kept', { ...left, past, future: [] });
+  localStorage.removeItem(LEAVING);
+}
+
+/** Kept by an older program it is brought up to date; null where that can not be. */
+function read(kept: Kept): Kept | null {
+  const [job, base] = [readJob(kept.job), readJob(kept.base)];
+  const isToday = (one: Job) => one.format === JOB_FORMAT;
+  return job.ok && base.ok ? { ...kept, job: job.value, base: base.value, past: kept.past.filter(isToday), future: kept.future.filter(isToday) } : null; // prettier-ignore
+}
+
+/**
+ * What there is of a job that the server may not have: this tab's own from before a reload, else the newest of a tab that
+ * was closed with changes of its own. That of other open tabs is theirs.
+ */
+export async function keptOf(id: string): Promise<Kept | null> {
   try {
-    const found = JSON.parse(localStorage.getItem(keyOf(id)) ?? 'null') as { revision: number; job: unknown } | null;
-    // It may have been kept by an older program.
-    const result = found && readJob(found.job);
-    return result?.ok ? { revision: found!.revision, job: result.value } : null;
+    await takeLeft();
+    const rows = await (await open()).getAllFromIndex('kept', 'id', id);
+    const own = rows.find(({ tab }) => tab === TAB);
+    if (own?.unsaved) return read(own);
+    const others = rows.filter(({ tab }) => tab !== TAB);
+    const alive = others.length > 0 ? await openTabs() : new Set<string>();
+    const left = others.filter(({ tab }) => !alive.has(tab)).sort((a, b) => b.at - a.at);
+    for (const { key, unsaved, at } of left) if (!unsaved && Date.now() - at > STALE_MS) await letGo(key);
+    const found = left.find(({ unsaved }) => unsaved) ?? own;
+    return found ? read(found) : null;
   } catch {
     return null;
   }
+}
+
+/** Lets go of what was kept under a key: it is in other hands now. */
+export async function letGo(key: string): Promise<void> {
+  await (await open()).delete('kept', key);
 }

@@ -2,7 +2,7 @@ import { createAction, createListenerMiddleware, isAnyOf } from '@reduxjs/toolki
 import { isProved, type Plan } from '@sill/core';
 import { Stopped } from '../workers/asking';
 import { planQuickly, prove, stopPlan, stopProof } from '../workers/planner';
-import { changed, closed, opened, redone, replaced, tookTheirs, undone } from './bench';
+import { changed, closed, conflicted, opened, redone, replaced, settled, undone } from './bench';
 import { cleared, failed, halted, planned, proofEnded, searching, started } from './planning';
 import type { RootState } from './store';
 
@@ -16,7 +16,7 @@ export const replanning = createListenerMiddleware<RootState>();
  * second worker that can be stopped. What is of an older job is dropped when it comes back.
  */
 replanning.startListening({
-  matcher: isAnyOf(opened, changed, replaced, undone, redone, tookTheirs, planAgain),
+  matcher: isAnyOf(opened, changed, replaced, undone, redone, conflicted, settled, planAgain),
   effect: async (_action, { getState, dispatch, cancelActiveListeners }) => {
     cancelActiveListeners();
     stopProof();

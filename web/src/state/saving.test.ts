@@ -1,20 +1,12 @@
+import 'fake-indexeddb/auto';
 import { configureStore } from '@reduxjs/toolkit';
 import { demoJob, type Job } from '@sill/core';
 import { api, Offline, Refused } from '../api';
-import { bench, changed, keptMine, opened } from './bench';
-import { kept } from './kept';
+import { bench, changed, opened, settled } from './bench';
+import { keptOf, letGo } from './kept';
 import { planning } from './planning';
 import { saving } from './saving';
 import { view } from './view';
-
-const memory = new Map<string, string>();
-Object.assign(globalThis, {
-  localStorage: {
-    getItem: (key: string) => memory.get(key) ?? null,
-    setItem: (key: string, value: string) => void memory.set(key, value),
-    removeItem: (key: string) => void memory.delete(key),
-  },
-});
 
 type Save = typeof api.save;
 let answers: (() => ReturnType<Save>)[];
@@ -22,14 +14,13 @@ let sent: { revision: number; name: string }[];
 
 /** The real listener on a real store; only the wire is played. */
 function open(save?: Save) {
-  memory.clear();
   sent = [];
   answers = [];
-  api.save = (id, revision, job) => {
-    sent.push({ revision, name: job.name });
+  api.save = (id, body) => {
+    sent.push({ revision: body.revision, name: body.job.name });
     return save
-      ? save(id, revision, job)
-      : (answers.shift() ?? (() => Promise.resolve({ id, revision: revision + 1, savedAt: 'now' })))();
+      ? save(id, body)
+      : (answers.shift() ?? (() => Promise.resolve({ id, revision: body.revision + 1, savedAt: 'now' })))();
   };
   const store = configureStore({
     reducer: { bench: bench.reducer, planning: planning.reducer, view: view.reducer },
@@ -40,9 +31,19 @@ function open(save?: Save) {
 }
 const rename = (name: string) => changed([{ piece: null, path: ['name'], value: name }]);
 
-beforeEach(() => jest.useFakeTimers());
-afterEach(() => jest.useRealTimers());
-const pass = (ms: number) => jest.advanceTimersByTimeAsync(ms);
+// The store of the browser answers by real ticks.
+beforeEach(() => jest.useFakeTimers({ doNotFake: ['setImmediate', 'queueMicrotask', 'nextTick'] }));
+afterEach(async () => {
+  jest.useRealTimers();
+  const left = await keptOf('a');
+  if (left) await letGo(left.key);
+});
+const pass = async (ms: number) => {
+  for (let left = ms; left >= 0; left -= 100) {
+    await jest.advanceTimersByTimeAsync(Math.min(100, left));
+    for (let tick = 0; tick < 30; tick++) await new Promise((done) => setImmediate(done));
+  }
+};
 
 test('a server with a fault, or overrun, is asked again with growing pauses, and it is said', async () => {
   const store = open();
@@ -52,7 +53,7 @@ test('a server with a fault, or overrun, is asked again with growing pauses, and
   await pass(600);
   expect(sent).toHaveLength(1);
   expect(store.getState().bench).toMatchObject({ saving: 'offline', refusal: 'It is busy.' });
-  expect(kept('a')).toMatchObject({ job: { name: 'Kept' } });
+  expect(await keptOf('a')).toMatchObject({ unsaved: true, job: { name: 'Kept' } });
   for (const [after, count] of [
     [1800, 1],
     [200, 2],
@@ -73,16 +74,16 @@ test('a pause in typing sends once, the last of it; until then it is kept here',
   await pass(300);
   store.dispatch(rename('Two'));
   await pass(0);
-  expect(kept('a')).toMatchObject({ revision: 1, job: { name: 'Two' } });
+  expect(await keptOf('a')).toMatchObject({ unsaved: true, revision: 1, job: { name: 'Two' } });
   expect(sent).toEqual([]);
   await pass(600);
   expect(sent).toEqual([{ revision: 1, name: 'Two' }]);
   expect(store.getState().bench).toMatchObject({ saving: 'saved', revision: 2 });
-  expect(kept('a')).toBeNull();
+  expect(await keptOf('a')).toMatchObject({ unsaved: false, revision: 2 });
 });
 
 test('a slow save is waited for: the next goes on top of it, never beside it', async () => {
-  const slow: Save = (id, revision) =>
+  const slow: Save = (id, { revision }) =>
     new Promise((done) => setTimeout(() => done({ id, revision: revision + 1, savedAt: 'x' }), 3000));
   const store = open(slow);
   store.dispatch(rename('One'));
@@ -107,7 +108,7 @@ test('without a server it says so, keeps the change and tries again until it is 
   store.dispatch(rename('One'));
   await pass(600);
   expect(store.getState().bench.saving).toBe('offline');
-  expect(kept('a')).toMatchObject({ job: { name: 'One' } });
+  expect(await keptOf('a')).toMatchObject({ unsaved: true, job: { name: 'One' } });
   await pass(4500);
   expect(sent).toHaveLength(3);
   expect(store.getState().bench.saving).toBe('saved');
@@ -127,7 +128,7 @@ test('a stale save is never forced: it asks, and goes through when mine is kept'
   store.dispatch(rename('Mine still'));
   await pass(5000);
   expect(sent).toHaveLength(1);
-  store.dispatch(keptMine());
+  store.dispatch(settled(store.getState().bench.job!));
   await pass(600);
   expect(sent[1]).toEqual({ revision: 5, name: 'Mine still' });
   expect(store.getState().bench).toMatchObject({ saving: 'saved', revision: 6, conflict: null });

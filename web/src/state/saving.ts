@@ -3,16 +3,21 @@ import { api, Offline, Refused, type SavedJob } from '../api';
 import {
   changed,
   conflicted,
-  keptMine,
+  keeping,
+  opened,
   redone,
   replaced,
   saveDone,
   saveFailed,
   saveStarted,
+  settled,
   undone,
-  opened,
+  type BenchState,
 } from './bench';
-import { keep, letGo } from './kept';
+import { keep, keepLeaving, letGo } from './kept';
+import { newId } from './newId';
+import { browserName, TAB } from './tab';
+import { said } from './view';
 import type { AppDispatch, RootState } from './store';
 
 /** A pause this long in changing sends what there is. */
@@ -27,19 +32,34 @@ const isBusy = (error: unknown): error is Refused =>
 
 export const saving = createListenerMiddleware<RootState>();
 
-const grew = isAnyOf(changed, replaced, undone, redone, keptMine, opened);
+const grew = isAnyOf(changed, replaced, undone, redone, settled, conflicted, opened);
 
 type Outcome = 'done' | 'offline' | 'busy';
 type Store = { readonly getState: () => RootState; readonly dispatch: AppDispatch };
+
+/** All that this tab knows of its job, as it is kept; null where none is open. */
+const toKeep = ({ id, job, base, revision, savedAt, sent, past, future, saving: state }: BenchState) =>
+  id && job && base ? { id, job, base, revision, savedAt: savedAt ?? '', sent, past, future, unsaved: state !== 'saved' } : null; // prettier-ignore
+
+async function keepNow({ getState, dispatch }: Store): Promise<void> {
+  const of = toKeep(getState().bench);
+  if (!of) return;
+  const kept = await keep(of);
+  if (getState().bench.keptHere !== kept) dispatch(keeping(kept));
+}
 
 /** Sends what there is of job `id`, from the revision known by then; nothing where all is sent. */
 async function sendOnce(id: string, { getState, dispatch }: Store): Promise<Outcome> {
   const { id: open, job, revision, saving: state, conflict } = getState().bench;
   if (open !== id || !job || conflict || state === 'saved') return 'done';
-  dispatch(saveStarted());
+  const save = newId();
+  dispatch(saveStarted({ save }));
+  // Should the answer be lost with the tab, its own save is known again by this id.
+  await keepNow({ getState, dispatch });
   try {
-    dispatch(saveDone({ ...(await api.save(id, revision, job)), job }));
-    if (getState().bench.saving === 'saved') letGo(id);
+    const { revision: now, savedAt } = await api.save(id, { revision, job, save, by: browserName() });
+    dispatch(saveDone({ revision: now, savedAt, job }));
+    await keepNow({ getState, dispatch });
     return 'done';
   } catch (error) {
     if (error instanceof Offline || isBusy(error)) {
@@ -70,11 +90,21 @@ const inTurn = (work: () => Promise<Outcome>): Promise<Outcome> => {
  */
 saving.startListening({
   matcher: grew,
-  effect: async (_action, { getState, dispatch, delay, cancelActiveListeners }) => {
+  effect: async (action, { getState, getOriginalState, dispatch, delay, cancelActiveListeners }) => {
     cancelActiveListeners();
-    const { id, job, revision, saving: state, conflict } = getState().bench;
-    if (!id || !job || state !== 'waiting' || conflict) return;
-    keep(id, { revision, job });
+    const { id, job, saving: state, conflict, joined } = getState().bench;
+    if (!id || !job) return;
+    const left = opened.match(action) && action.payload.kept?.unsaved && action.payload.kept.tab !== TAB ? action.payload.kept : null; // prettier-ignore
+    const says = left
+      ? 'What a tab that was closed had not saved yet is in again.'
+      : joined > getOriginalState().bench.joined
+        ? 'Another tab saved this job too. Both changes are in; undo takes back yours.'
+        : null;
+    if (says && !conflict) dispatch(said({ text: says, bad: false }));
+    await keepNow({ getState, dispatch: dispatch as AppDispatch });
+    // It is this tab's from here on.
+    if (left && getState().bench.keptHere) await letGo(left.key);
+    if (state !== 'waiting' || conflict) return;
     await delay(PAUSE_MS);
     let pause = RETRY_MS;
     for (;;) {
@@ -85,3 +115,20 @@ saving.startListening({
     }
   },
 });
+
+/**
+ * Before the page is left, what is typed is taken, and what the server does not have is kept at once. Where this browser
+ * keeps nothing, the person is asked.
+ */
+export function keepOnLeaving({ getState }: Pick<Store, 'getState'>): void {
+  const unsaved = () => getState().bench.saving !== 'saved' && getState().bench.job !== null;
+  window.addEventListener('pagehide', () => {
+    // A field takes what was typed when it is left.
+    if (document.activeElement instanceof HTMLElement) document.activeElement.blur();
+    const of = toKeep(getState().bench);
+    if (of?.unsaved) keepLeaving(of);
+  });
+  window.addEventListener('beforeunload', (event) => {
+    if (unsaved() && !getState().bench.keptHere) event.preventDefault();
+  });
+}

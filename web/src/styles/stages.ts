@@ -340,12 +340,19 @@ export const stageStyles = css`
     color: var(--keel);
   }
   .both {
-    display: grid;
-    grid-template-columns: 1fr 1fr;
-    gap: 20px;
-    & ul {
-      padding-left: 18px;
-      margin: 0;
+    width: 100%;
+    border-collapse: collapse;
+    & th,
+    & td {
+      text-align: left;
+      padding: 4px 8px 4px 0;
+      border-bottom: 1px solid var(--line);
+      vertical-align: middle;
+    }
+    & label {
+      display: flex;
+      align-items: center;
+      cursor: pointer;
     }
   }
   @media (max-width: 899px) {
