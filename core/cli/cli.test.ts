@@ -77,6 +77,21 @@ test('export to a kind it does not know: exit code 2, what would be right', asyn
   expect(ran.err).toContain('--as: must be one of csv, svg, dxf, gltf');
 }, 60_000);
 
+test('a folder that can not be made, and a day that there is not: at once, code 2, a sentence', async () => {
+  const job = file('job.json', demoJob());
+  const into = await run('export', job, '--as', 'csv', '--out', join(job, 'in a file'));
+  expect([into.code, into.out]).toEqual([2, '']);
+  expect(into.err).toMatch(/^--out: .* can not be written into \(ENOTDIR\)/);
+  for (const [flag, value] of [
+    ['--today', '2026-02-31'],
+    ['--time-limit', '-1'],
+  ] as const) {
+    const ran = await run('plan', job, flag, value);
+    expect([ran.code, ran.out]).toEqual([2, '']);
+    expect(ran.err).toContain(`${flag}: must be`);
+  }
+}, 60_000);
+
 test('solve prints a solution in the published format', async () => {
   const { code, out } = await run('solve', file('problem.json', problem));
   expect(code).toBe(0);

@@ -4,6 +4,8 @@ import { parseArgs } from 'node:util';
 import {
   boardName,
   CutProblemSchema,
+  isDay,
+  plainLetters,
   cutListCsv,
   labelsOf,
   layoutOf,
@@ -23,7 +25,7 @@ import { loadIntegerSolver } from '../src/cutting/highs';
 import { dxfOf, gltfOf } from '../src/formats/out';
 
 const USAGE = `Usage:
-  npm run -s sill -- plan job.json [--today 2026-01-31]
+  npm run -s sill -- plan job.json [--today 2026-01-31] [--time-limit 10]
   npm run -s sill -- solve problem.json [--time-limit 10]
   npm run -s sill -- export job.json --as csv|svg|dxf|gltf --out FOLDER`;
 
@@ -49,7 +51,7 @@ function accepted<T>(result: ReadResult<T>): T {
 
 function json(text: string): unknown {
   try {
-    return JSON.parse(text);
+    return JSON.parse(text.replace(/^\uFEFF/, ''));
   } catch {
     return refuse(['the file: must be JSON from end to end']);
   }
@@ -85,11 +87,18 @@ async function exportFiles(job: Job, today: string): Promise<void> {
   if (!kind) refuse([`--as: must be one of ${KINDS.join(', ')}`]);
   const folder = values.out;
   if (folder === undefined) return refuse(['--out: must be a folder to write into']);
-  mkdirSync(folder, { recursive: true });
+  const orRefuse = (work: () => void) => {
+    try {
+      work();
+    } catch (error) {
+      refuse([`--out: ${folder} can not be written into (${(error as { code?: string }).code ?? 'no reason given'}). Give a folder that can be made.`]); // prettier-ignore
+    }
+  };
+  orRefuse(() => void mkdirSync(folder, { recursive: true }));
   const written: string[] = [];
   const write = (name: string, text: string) => {
-    const file = join(folder, name.replace(/[\\/:*?"<>|]+/g, '-'));
-    writeFileSync(file, text);
+    const file = join(folder, plainLetters(name).replace(/[\\/:*?"<>|]+/g, '-'));
+    orRefuse(() => writeFileSync(file, text));
     written.push(file);
   };
   const plan = planJob(job, { today, integer: await loadIntegerSolver() });
@@ -120,18 +129,29 @@ async function exportFiles(job: Job, today: string): Promise<void> {
   process.stdout.write(`${written.join('\n')}\n`);
 }
 
+/** What ends a search after the limit that was given, or else the usual one, in seconds from when it is begun. */
+function stoppedAfter(usual: number): () => () => boolean {
+  const limit = Number(values['time-limit'] ?? usual);
+  if (!(limit > 0)) refuse(['--time-limit: must be a number of seconds above 0']);
+  return () => {
+    const start = performance.now();
+    return () => performance.now() - start > limit * 1000;
+  };
+}
+
 if (command === 'plan' || command === 'export') {
   const job = accepted(readJobText(fileText(path)));
   const today = values.today ?? new Date().toISOString().slice(0, 10);
-  if (Number.isNaN(Date.parse(today))) refuse(['--today: must be a date such as 2026-01-31']);
-  if (command === 'plan') print(planJob(job, { today, integer: await loadIntegerSolver() }));
-  else await exportFiles(job, today);
+  if (!isDay(today)) refuse(['--today: must be a day that there is, such as 2026-01-31']);
+  if (command === 'plan') {
+    const within = stoppedAfter(Infinity);
+    print(planJob(job, { today, integer: await loadIntegerSolver(), stopped: within() }));
+  } else await exportFiles(job, today);
 } else {
   const problem = accepted(read(CutProblemSchema, json(fileText(path)), 'cut problem'));
-  const limit = Number(values['time-limit'] ?? usualSeconds(problem));
-  if (!(limit > 0)) refuse(['--time-limit: must be a number of seconds above 0']);
+  const within = stoppedAfter(usualSeconds(problem));
   const integer = await loadIntegerSolver();
   const start = performance.now();
-  const solution = solve(problem, { integer, stopped: () => performance.now() - start > limit * 1000 });
+  const solution = solve(problem, { integer, stopped: within() });
   print({ ...solution, seconds: Math.round(performance.now() - start) / 1000 });
 }

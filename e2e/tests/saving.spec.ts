@@ -212,3 +212,31 @@ test('a size above what a job file may hold never reaches the server', async ({ 
   await page.keyboard.press('Enter');
   await saved(page);
 });
+
+test('everything is backed up with one click and put back', async ({ page, sill }, info) => {
+  const id = await copyOfDemo(sill);
+  await page.goto('/');
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'Back up everything' }).click(),
+  ]);
+  const path = info.outputPath('all.db');
+  await file.saveAs(path);
+  await fetch(`${sill.url}/api/jobs/${id}`, { method: 'DELETE' });
+  const give = async (given: string) => {
+    const [chooser] = await Promise.all([
+      page.waitForEvent('filechooser'),
+      page.getByRole('button', { name: 'Put a backup back' }).click(),
+    ]);
+    await chooser.setFiles(given);
+    await page.getByRole('button', { name: 'Put it back' }).click();
+  };
+  const letter = info.outputPath('letter.db');
+  writeFileSync(letter, 'hello, this is a letter to you');
+  await give(letter);
+  await expect(page.getByRole('alert')).toContainText('not a database of this program');
+  expect((await fetch(`${sill.url}/api/jobs/${id}`)).status).toBe(404);
+  await give(path);
+  await expect(page.getByText('Back again')).toBeVisible();
+  expect((await fetch(`${sill.url}/api/jobs/${id}`)).status).toBe(200);
+});

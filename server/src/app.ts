@@ -7,6 +7,7 @@ import helmet from 'helmet';
 import type { Knex } from 'knex';
 import type { Logger } from 'pino';
 import { readRack, readShop, readYard } from '@sill/core';
+import { backupsRouter } from './backups';
 import { ApiError, apiNotFound, errorHandler } from './errors';
 import { jobsRouter } from './jobs';
 import { listsRouter, storedYard } from './lists';
@@ -18,6 +19,8 @@ import { simulatedTape, tapeRouter, type Tape } from './tape';
 
 export type AppOptions = {
   readonly database: Knex;
+  /** The database's file: backups lie beside it. Left out, there are none over HTTP. */
+  readonly file?: string;
   readonly log: Logger;
   /** Folder of the built interface; left out in tests of the API alone. */
   readonly site?: string;
@@ -77,6 +80,7 @@ const policy: RequestHandler = (request, response, next) => {
 /** The whole HTTP application. Holds no state of its own; the database does. */
 export function makeApp({
   database,
+  file,
   log,
   site,
   onlyHere,
@@ -101,6 +105,7 @@ export function makeApp({
     }),
   );
   app.use('/api/photos', photosRouter(database));
+  if (file !== undefined) app.use('/api/backup', backupsRouter(database, file));
   app.use('/api', express.json({ limit: '2mb' }));
   app.get('/api/health', (_request, response) => {
     response.json({ ok: true });

@@ -83,6 +83,9 @@ export function pieceNames(job: unknown): readonly string[] {
   return Array.isArray(pieces) ? pieces.map((piece) => String((piece as { name?: unknown } | null)?.name ?? '')) : [];
 }
 
+/** All that this program knows of. */
+export const migrationNames = (): readonly string[] => ALL.map(({ name }) => name);
+
 export const migrations: Knex.MigrationSource<Migration> = {
   getMigrations: async () => [...ALL],
   getMigrationName: ({ name }) => name,

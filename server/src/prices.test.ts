@@ -79,9 +79,10 @@ describe('over HTTP', () => {
     expect(rack).toMatchObject({ simulated: true, boards: expect.any(Array) });
     await ask('/nowhere?day=2026-11-24').expect(404);
     await ask('/tansy-lane/history/gold?day=2026-11-24').expect(404);
-    const refused = await ask('/tansy-lane?day=tomorrow').expect(422);
+    const refused = await ask('/tansy-lane?day=tomorrow').expect(400);
+    await ask('/tansy-lane?day=2026-02-30').expect(400);
     expect(refused.body.error.message).toContain('2026-11-24');
-    await ask('/tansy-lane/history/2x4x8?day=2026-11-24&days=9000').expect(422);
+    await ask('/tansy-lane/history/2x4x8?day=2026-11-24&days=9000').expect(400);
   });
 
   test('another service takes its place', async () => {

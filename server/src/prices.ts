@@ -1,6 +1,6 @@
 import { Router } from 'express';
 import * as v from 'valibot';
-import { read, type DayPrice, type RackBoard, type Yard } from '@sill/core';
+import { isDay, read, type DayPrice, type RackBoard, type Yard } from '@sill/core';
 import { ApiError, notFound } from './errors';
 
 /** A calendar day, `2026-11-24`. */
@@ -20,7 +20,10 @@ export type PriceService = {
   readonly rack: (yard: string, offer: string, day: Day) => Promise<readonly RackBoard[] | null>;
 };
 
-const DaySchema = v.pipe(v.string('must be a day such as 2026-11-24'), v.isoDate('must be a day such as 2026-11-24'));
+const DaySchema = v.pipe(
+  v.string('must be a day such as 2026-11-24'),
+  v.check(isDay, 'must be a day that there is, such as 2026-11-24'),
+);
 const AskSchema = v.object({
   day: DaySchema,
   days: v.optional(
@@ -40,7 +43,7 @@ export function pricesRouter(service: PriceService): Router {
   const router = Router();
   const asked = (query: unknown) => {
     const result = read(AskSchema as v.GenericSchema<unknown, v.InferOutput<typeof AskSchema>>, query, 'question');
-    if (!result.ok) throw new ApiError(422, 'invalid', result.message, result.fields);
+    if (!result.ok) throw new ApiError(400, 'bad-request', result.message, result.fields);
     return result.value;
   };
   const found = <T>(value: T | null, what: string): T => {

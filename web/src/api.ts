@@ -108,6 +108,10 @@ export const api = {
   /** Keeps a picture; its id. */
   keepPhoto: (picture: Blob) => ask<{ readonly id: string }>('POST', '/photos', picture),
   photoAddress: (id: string): string => `/api/photos/${id}`,
+  /** Everything as one file; and such a file in place of everything. */
+  backupAddress: '/api/backup',
+  restoreBackup: (file: Blob) =>
+    ask<{ readonly jobs: number; readonly saves: number; readonly photos: number }>('PUT', '/backup', file),
   shops: lists<Shop>('shops'),
   racks: lists<Rack>('racks'),
 };

@@ -1,4 +1,4 @@
-import Papa from 'papaparse';
+import { writeCsv } from './csv';
 import { printLength, type Units } from '../length';
 import { boardName, type Board } from '../buying';
 import { cutNumbers, passesOf, type NumberedCut, type Setup } from '../sawing';
@@ -19,23 +19,24 @@ export function cutListCsv(
 ): string {
   const text = (length: number) => printLength(length, units);
   const cutOf = cutNumbers(cuts);
-  return Papa.unparse(
+  return writeCsv(
+    ['board', 'from', 'bought', 'piece', 'part', 'length', 'width', 'thickness', 'from the left', 'from the lower edge', 'rip to', 'left long for', 'cut'], // prettier-ignore
     boards.flatMap((board) =>
-      board.pieces.map((piece) => ({
-        board: board.number,
-        from: boardName(board, units),
-        bought: board.hand ? 'on hand' : 'buy',
-        piece: label(piece.blank.part.id),
-        part: piece.blank.part.name,
-        length: text(piece.length),
-        width: text(piece.width),
-        thickness: text(piece.blank.thickness),
-        'from the left': text(piece.x),
-        'from the lower edge': text(piece.y),
-        'rip to': piece.blank.rip ? text(piece.blank.rip.to) : '',
-        'left long for': piece.blank.extraFor ?? '',
-        cut: cutOf.get(piece) ?? '',
-      })),
+      board.pieces.map((piece) => [
+        board.number,
+        boardName(board, units),
+        board.hand ? 'on hand' : 'buy',
+        label(piece.blank.part.id),
+        piece.blank.part.name,
+        text(piece.length),
+        text(piece.width),
+        text(piece.blank.thickness),
+        text(piece.x),
+        text(piece.y),
+        piece.blank.rip ? text(piece.blank.rip.to) : '',
+        piece.blank.extraFor ?? '',
+        cutOf.get(piece) ?? '',
+      ]),
     ),
   );
 }
@@ -47,19 +48,20 @@ export function orderCsv(
   units: Units,
   label: (partId: string) => string,
 ): string {
-  return Papa.unparse(
+  return writeCsv(
+    ['setting', 'by', 'saw', 'set', 'cuts', 'boards', 'pieces'],
     setups.flatMap((setup, at) =>
       passesOf(setup, cuts).map((pass) => {
         const of = pass.cuts.length === 1 ? cuts[pass.cuts[0]! - 1]!.setting : null;
-        return {
-          setting: at + 1,
-          by: SETTINGS[setup.kind],
-          saw: setup.tool ?? 'the yard',
-          set: setup.kind === 'marks' ? '' : printLength(of?.setting ?? setup.setting, units),
-          cuts: pass.cuts.join(' '),
-          boards: pass.boards.join(' '),
-          pieces: pass.pieces.map(({ blank }) => label(blank.part.id)).join(' '),
-        };
+        return [
+          at + 1,
+          SETTINGS[setup.kind],
+          setup.tool ?? 'the yard',
+          setup.kind === 'marks' ? '' : printLength(of?.setting ?? setup.setting, units),
+          pass.cuts.join(' '),
+          pass.boards.join(' '),
+          pass.pieces.map(({ blank }) => label(blank.part.id)).join(' '),
+        ];
       }),
     ),
   );

@@ -3,6 +3,8 @@
  * or errors in words; part lists as CSV; full-size templates as SVG. Used by the server, the command line and the interface.
  */
 export * from './read-job';
+export { writeCsv } from './csv';
+export { plainLetters } from './letters';
 export * from './parts-csv';
 export type { RowProblem } from './rows';
 export * from './yard-csv';

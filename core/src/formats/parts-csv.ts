@@ -1,4 +1,4 @@
-import Papa from 'papaparse';
+import { readCsv, writeCsv } from './csv';
 import { parseLength, printLength, readAmount, type Length, type Units } from '../length';
 import { LoosePartSchema, read, type Piece } from '../job';
 import type { Part } from '../piece';
@@ -43,11 +43,7 @@ export function readPartsCsv(
   /** Rows that were taken, with what of them a part of one's own can not have: it is cut square. */
   readonly losses: readonly RowProblem[];
 } {
-  const parsed = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), {
-    header: true,
-    skipEmptyLines: 'greedy',
-    transformHeader: (head) => NAMES[head.trim().toLowerCase()] ?? head.trim().toLowerCase(),
-  });
+  const parsed = readCsv(text, (head) => NAMES[head.trim().toLowerCase()] ?? head.trim().toLowerCase());
   const heads = parsed.meta.fields ?? [];
   const lacking = (['material', 'length'] as const).filter((name) => !heads.includes(name));
   if (lacking.length > 0)
@@ -104,9 +100,9 @@ export function readPartsCsv(
 
 /** A parts list as CSV, readable by the same columns; lengths as the person's tape shows them. */
 export const partsCsv = (parts: readonly Part[], units: Units): string =>
-  Papa.unparse({
-    fields: ['tag', 'part', 'count', 'length', 'width', 'thickness', 'material', 'left end', 'right end', 'cut-outs'],
-    data: parts.map((part) => [
+  writeCsv(
+    ['tag', 'part', 'count', 'length', 'width', 'thickness', 'material', 'left end', 'right end', 'cut-outs'],
+    parts.map((part) => [
       part.tag,
       part.name,
       part.count,
@@ -118,7 +114,7 @@ export const partsCsv = (parts: readonly Part[], units: Units): string =>
       endText(part.ends.right),
       part.cuts.map(({ kind }) => kind).join(' + '),
     ]),
-  });
+  );
 
 const half = (angle: number) => Math.round(Math.abs(angle) * 2) / 2;
 /** `15° mitre`, `45° bevel`, `8° mitre, 5.5° bevel`; square ends are empty. */

@@ -71,7 +71,8 @@ export function readJob(input: unknown): ReadResult<Job> {
 export function readJobText(text: string): ReadResult<Job> {
   let input: unknown;
   try {
-    input = JSON.parse(text);
+    // Some editors put a byte order mark before it.
+    input = JSON.parse(text.replace(/^\uFEFF/, ''));
   } catch {
     return {
       ok: false,

@@ -1,4 +1,5 @@
 import type { Outline } from '../solid';
+import { plainLetters } from './letters';
 import type { Line, Template } from './template';
 
 const number = (value: number): string => String(Math.round(value * 1000) / 1000);
@@ -26,7 +27,8 @@ export const STROKES: Readonly<Record<Line['kind'], { readonly width: number; re
   'far edge': { width: 0.25, dash: '2 1.5' },
 };
 
-const escaped = (text: string): string => text.replace(/[&<>"]/g, (letter) => `&#${letter.charCodeAt(0)};`);
+const escaped = (text: string): string =>
+  plainLetters(text).replace(/[&<>"]/g, (letter) => `&#${letter.charCodeAt(0)};`);
 
 /** Views of a part one above the other in one SVG, full size in millimetres. `title` stands on it. */
 export function svgOf(templates: readonly Template[], title: string): string {

@@ -1,4 +1,4 @@
-import Papa from 'papaparse';
+import { readCsv, writeCsv } from './csv';
 import { didYouMean, PER_FOOT, parseLength, printLength, readAmount, toMm, type Length, type Units } from '../length';
 import { BoardOfferSchema, HardwareOfferSchema, SheetOfferSchema, read } from '../job';
 import {
@@ -27,9 +27,9 @@ const FIELDS = ['kind', 'size', 'length', 'width', 'grade', 'count', 'price', 'p
 
 /** A price list as CSV: one row an offer. The same columns are read back. Prices in whole money, not cents. */
 export const yardCsv = (yard: Yard, units: Units): string =>
-  Papa.unparse({
-    fields: [...FIELDS],
-    data: [
+  writeCsv(
+    [...FIELDS],
+    [
       ...yard.boards.map((offer) => [
         'board',
         printMaterial(offer.board).replace('×', 'x'),
@@ -64,7 +64,7 @@ export const yardCsv = (yard: Yard, units: Units): string =>
         'yes',
       ]),
     ],
-  });
+  );
 
 const inFeet = (board: BoardKey): boolean => lumberAbout(board).region === 'us';
 const longText = (board: BoardKey, length: Length): string =>
@@ -190,11 +190,7 @@ function hardwareOf(row: Row, kind: string): Told<HardwareOffer> {
  * be right: nothing is guessed. A price may be told by the piece, foot, board foot, metre, sheet or square foot.
  */
 export function readYardCsv(csv: string, units: Units): YardRows {
-  const parsed = Papa.parse<Record<string, string>>(csv.replace(/^\uFEFF/, ''), {
-    header: true,
-    skipEmptyLines: 'greedy',
-    transformHeader: (head) => head.trim().toLowerCase().replace(/[_-]/g, ' '),
-  });
+  const parsed = readCsv(csv, (head) => head.trim().toLowerCase().replace(/[_-]/g, ' '));
   const lacking = ['kind', 'size', 'price'].filter((name) => !(parsed.meta.fields ?? []).includes(name));
   const [boards, sheets, hardware]: [BoardOffer[], SheetOffer[], HardwareOffer[]] = [[], [], []];
   const problems: RowProblem[] = [];

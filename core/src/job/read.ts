@@ -42,6 +42,9 @@ export function read<T>(schema: v.GenericSchema<unknown, T>, input: unknown, wha
   return { ok: false, message: `This ${what} can not be read: ${first.field} ${first.message}.`, fields };
 }
 
+/** Whether a text is a calendar day that there is, `2026-11-24`: 30 February is none. */
+export const isDay = (text: string): boolean => /^\d{4}-\d{2}-\d{2}$/.test(text) && !Number.isNaN(Date.parse(`${text}T00:00:00Z`)) && new Date(`${text}T00:00:00Z`).toISOString().startsWith(text); // prettier-ignore
+
 /** The rack: what lies there for any job to use. */
 export const RackSchema = v.object({
   pieces: v.pipe(v.array(OnHandSchema), v.maxLength(300, 'must be at most 300 rows')),

@@ -8,7 +8,7 @@ import {
   type ColumnDef,
   type SortingState,
 } from '@tanstack/react-table';
-import { unparse } from 'papaparse';
+import { writeCsv } from '@sill/core';
 import { useState, type KeyboardEvent, type ReactNode } from 'react';
 import { marked, said } from '../state/view';
 import { useApp, useFrom } from '../state/hooks';
@@ -73,10 +73,10 @@ export function DataTable<Row>({
   });
   const shown = table.getRowModel().rows;
   const copy = async () => {
-    const csv = unparse({
-      fields: columns.map(({ head }) => head),
-      data: shown.map((row) => columns.map((column) => (column.csv ?? column.value)(row.original))),
-    });
+    const csv = writeCsv(
+      columns.map(({ head }) => head),
+      shown.map((row) => columns.map((column) => (column.csv ?? column.value)(row.original))),
+    );
     try {
       await navigator.clipboard.writeText(csv);
       dispatch(said({ text: `${name} copied as CSV, ${shown.length} rows.`, bad: false }));

@@ -44,8 +44,8 @@ export function ConflictDialog() {
           <thead>
             <tr>
               <th scope="col">What</th>
-              {column('mine', 'Here, yours')}
-              {column('theirs', 'In the other tab')}
+              {column('mine', 'Here')}
+              {column('theirs', 'There')}
             </tr>
           </thead>
           <tbody>

@@ -13,17 +13,21 @@ export function saveFile(name: string, type: string, content: string): void {
 export const saveJob = (job: Job): void =>
   saveFile(`${job.name}.json`, 'application/json', JSON.stringify(job, null, 2));
 
-/** Text of a file the person picks; null where none was. */
-export function textOfChosenFile(accept: string): Promise<string | null> {
+/** A file the person picks; null where none was. */
+export function chosenFile(accept: string): Promise<File | null> {
   return new Promise((done) => {
     const input = document.createElement('input');
     input.type = 'file';
     input.accept = accept;
-    input.onchange = () => void (input.files?.[0]?.text().then(done) ?? done(null));
+    input.onchange = () => done(input.files?.[0] ?? null);
     input.oncancel = () => done(null);
     input.click();
   });
 }
+
+/** Text of a file the person picks; null where none was. */
+export const textOfChosenFile = async (accept: string): Promise<string | null> =>
+  (await chosenFile(accept))?.text() ?? null;
 
 /** Hands the browser a data address to save. */
 export function saveData(name: string, address: string): void {

@@ -7,6 +7,7 @@ import { Link, useNavigate } from 'react-router';
 import { newJob, readJobText } from '@sill/core';
 import { api, USUAL_SHOP, type JobSummary } from '../api';
 import { textOfChosenFile } from '../frame/files';
+import { Backups } from './Backups';
 
 /** The server gives so many at once. */
 const PAGE = 60;
@@ -132,6 +133,7 @@ export function JobsPage() {
             {gone ? 'Hide removed jobs' : 'Removed jobs'}
           </Button>
         )}
+        <Backups onBack={() => void list()} onTrouble={tell} />
       </div>
       {gone?.length === 0 && <p className="empty">No job was removed.</p>}
       {gone && gone.length > 0 && (

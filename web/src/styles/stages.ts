@@ -318,9 +318,11 @@ export const stageStyles = css`
         gap: 8px;
         border-bottom: 1px solid var(--line);
         padding: 10px 0;
+        & > :first-child {
+          flex: 1;
+        }
       }
       & a {
-        flex: 1;
         text-decoration: none;
         color: var(--ink);
       }
@@ -353,6 +355,11 @@ export const stageStyles = css`
       display: flex;
       align-items: center;
       cursor: pointer;
+    }
+    & th .MuiButton-root {
+      min-width: 0;
+      margin-left: 8px;
+      padding: 1px 8px;
     }
   }
   @media (max-width: 899px) {

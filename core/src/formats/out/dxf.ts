@@ -1,4 +1,5 @@
 import { DxfWriter, Units, point2d, point3d, type LWPolylineVertex, LWPolylineFlags } from '@tarikjabiri/dxf';
+import { plainLetters } from '../letters';
 import type { Line, Template } from '../template';
 
 /** Layers by kind of line, so that a machine or a program can tell what is cut from what is only shown. */
@@ -25,8 +26,8 @@ export function dxfOf(templates: readonly Template[], title: string): string {
       );
       dxf.addLWPolyline(vertices, { flags: LWPolylineFlags.Closed, layerName: LAYERS[kind].name });
     }
-    for (const { at, size, text } of texts) dxf.addText(point3d(at[0], at[1] + y, 0), size, text);
-    dxf.addText(point3d(0, y + height + 3, 0), 5, `${title}, ${view}`);
+    for (const { at, size, text } of texts) dxf.addText(point3d(at[0], at[1] + y, 0), size, plainLetters(text));
+    dxf.addText(point3d(0, y + height + 3, 0), 5, plainLetters(`${title}, ${view}`));
     y += height + 20;
   }
   return dxf.stringify();

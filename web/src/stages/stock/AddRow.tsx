@@ -1,7 +1,6 @@
 import { Button, TextField } from '@mui/material';
-import { unparse } from 'papaparse';
 import { useState, type FormEvent } from 'react';
-import { HARDWARE, readYardCsv, withRows, type HardwareKind, type Yard } from '@sill/core';
+import { HARDWARE, readYardCsv, withRows, type HardwareKind, type Yard, writeCsv } from '@sill/core';
 import { useUnits } from '../../state/hooks';
 import type { Kind } from './PriceRows';
 
@@ -37,10 +36,7 @@ export function AddRow({ kind, yard, onTake }: Props) {
     event.preventDefault();
     const full = kind === 'hardware' ? row : { ...row, kind: kind === 'boards' ? 'board' : 'sheet' };
     const names = ['kind', 'size', 'length', 'width', 'grade', 'count', 'price'];
-    const read = readYardCsv(
-      unparse({ fields: names, data: [names.map((name) => full[name as keyof typeof full] ?? '')] }),
-      units,
-    );
+    const read = readYardCsv(writeCsv(names, [names.map((name) => full[name as keyof typeof full] ?? '')]), units);
     const wrong = read.problems[0];
     if (wrong) return setProblem(wrong.message);
     onTake(withRows(yard, read));

@@ -1,5 +1,4 @@
 import { Button, Table, TableBody, TableCell, TableHead, TableRow, useMediaQuery } from '@mui/material';
-import { unparse } from 'papaparse';
 import { useState } from 'react';
 import {
   SPECIES,
@@ -13,6 +12,7 @@ import {
   type Job,
   type Plan,
   type Yard,
+  writeCsv,
 } from '@sill/core';
 import { saveFile } from '../../frame/files';
 import { useApp, useJob } from '../../state/hooks';
@@ -89,7 +89,7 @@ export function BuyingTable({ plan }: { readonly plan: Plan }) {
     saveFile(
       `${job.name} buying list.csv`,
       'text/csv',
-      unparse({ fields: ['yard', 'item', 'grade', 'count', 'each', 'total', 'of which spare'], data: rows }),
+      writeCsv(['yard', 'item', 'grade', 'count', 'each', 'total', 'of which spare'], rows),
     );
   };
   /** The list as a message: one line each, for a phone or a friend with a van. */
