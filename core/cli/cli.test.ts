@@ -84,7 +84,7 @@ test('a folder that can not be made, and a day that there is not: at once, code 
   expect(into.err).toMatch(/^--out: .* can not be written into \(ENOTDIR\)/);
   for (const [flag, value] of [
     ['--today', '2026-02-31'],
-    ['--time-limit', '-1'],
+    ['--time-limit', '0'],
   ] as const) {
     const ran = await run('plan', job, flag, value);
     expect([ran.code, ran.out]).toEqual([2, '']);

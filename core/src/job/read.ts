@@ -43,7 +43,12 @@ export function read<T>(schema: v.GenericSchema<unknown, T>, input: unknown, wha
 }
 
 /** Whether a text is a calendar day that there is, `2026-11-24`: 30 February is none. */
-export const isDay = (text: string): boolean => /^\d{4}-\d{2}-\d{2}$/.test(text) && !Number.isNaN(Date.parse(`${text}T00:00:00Z`)) && new Date(`${text}T00:00:00Z`).toISOString().startsWith(text); // prettier-ignore
+export function isDay(text: string): boolean {
+  const [, year, month, day] = (/^(\d{4})-(\d{2})-(\d{2})$/.exec(text) ?? []).map(Number);
+  if (year === undefined || month === undefined || day === undefined) return false;
+  const leap = year % 4 === 0 && (year % 100 !== 0 || year % 400 === 0);
+  return day >= 1 && day <= ([31, leap ? 29 : 28, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31][month - 1] ?? 0);
+}
 
 /** The rack: what lies there for any job to use. */
 export const RackSchema = v.object({
