@@ -92,7 +92,7 @@ export const fill = (group: Group, bin: number, left: readonly number[], values:
 
 /** End to end: one table answers for every run of this width, for as long as nothing is used up between two runs. */
 function inOneLane(group: Group, bin: Bin, left: readonly number[], values: readonly number[]) {
-  const all = waysOn(group, bin);
+  const all = waysOn(group, bin).filter(({ item }) => left[item]! > 0);
   const tableOf = (rest: readonly number[], run: Length) =>
     knapsackTable(
       all.map((way) => values[way.item]!),

@@ -82,8 +82,13 @@ export const laneWeight = ({ steps }: Group, { length, ends: [left, right] }: It
   2 * length + steps[left]![left]! + steps[right]![right]!;
 
 /** Half units that pieces may take of a run: the two ends that meet nothing cost no step. */
-export const laneRoom = ({ steps, items }: Group, run: Length): number =>
-  2 * run + 2 * Math.max(...items.flatMap(({ ends }) => ends.map((kind) => steps[kind]![kind]!)));
+export function laneRoom({ steps, items }: Group, run: Length): number {
+  const step = widestSteps.get(items) ?? items.reduce((most, { ends }) => Math.max(most, ...ends.map((kind) => steps[kind]![kind]!)), 0); // prettier-ignore
+  widestSteps.set(items, step);
+  return 2 * run + 2 * step;
+}
+/** The widest step of any end, by items: asked for at every filling. */
+const widestSteps = new WeakMap<Group['items'], number>();
 
 function toBin(stock: ProblemStock, unit: CutProblem['unit']): Bin {
   const length = toLength(stock.length, unit);

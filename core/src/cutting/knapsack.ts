@@ -127,27 +127,38 @@ function byBranches(
     return total;
   };
 
-  const branch = (k: number, room: number, worth: number): void => {
+  // Level by level without recursion: there may be thousands of items.
+  const rooms = new Float64Array(size + 1);
+  const worths = new Float64Array(size + 1);
+  /** The next count to try of each item; less than 0 where all were tried. */
+  const tries = new Int32Array(size + 1);
+  const enter = (k: number, room: number, worth: number): void => {
     if (worth > bestValue + TINY) {
       bestValue = worth;
       best = now.slice();
     }
-    if (k === size) return;
-    const full = Math.min(limit[k]!, Math.floor(room / weight[k]!));
-    for (let count = full; count >= 0 && left > 0; count--) {
-      left--;
-      const rest = room - count * weight[k]!;
-      const sum = worth + count * value[k]!;
-      // Items stand by value for weight, so taking fewer of this one never raises the bound.
-      if (sum + fractional(k + 1, rest) <= bestValue + TINY) break;
-      now[k] = count;
-      branch(k + 1, rest, sum);
-    }
-    now[k] = 0;
+    [rooms[k], worths[k]] = [room, worth];
+    tries[k] = k === size ? -1 : Math.min(limit[k]!, Math.floor(room / weight[k]!));
   };
-
   const root = fractional(0, capacity);
-  branch(0, capacity, 0);
+  enter(0, capacity, 0);
+  for (let k = 0; k >= 0;) {
+    if (tries[k]! < 0 || left <= 0) {
+      if (k < size) now[k] = 0;
+      k--;
+      continue;
+    }
+    const count = tries[k]!--;
+    left--;
+    const rest = rooms[k]! - count * weight[k]!;
+    const sum = worths[k]! + count * value[k]!;
+    // Items stand by value for weight, so taking fewer of this one never raises the bound.
+    if (sum + fractional(k + 1, rest) <= bestValue + TINY) tries[k] = -1;
+    else {
+      now[k] = count;
+      enter(++k, rest, sum);
+    }
+  }
   const counts = values.map(() => 0);
   order.forEach((at, k) => (counts[at] = best[k]!));
   return { counts, value: bestValue, atMost: left > 0 ? bestValue : root };

@@ -4,6 +4,7 @@ import { decideCounts } from './decide';
 import { relax } from './columns';
 import { coverBound } from './cover';
 import { searchExactly } from './exact';
+import { bestFit } from './best-fit';
 import { singleLane } from './fill';
 import { isMitred, laneWeight, type Group } from './group';
 import { cuttingOf, packByGuillotine, repacked } from './guillotine';
@@ -100,7 +101,9 @@ function solveLong(group: Group, known: Answer | null, stopped: () => boolean): 
   const rate = Math.min(...rates.filter((_, at) => group.bins[at]!.available === null));
   const prices = group.items.map((item) => (laneWeight(group, item) / 2) * (Number.isFinite(rate) ? rate : 1));
   const { bound } = dualOf(group, prices);
-  const cutting = searchCuttings(group, { pool: [], use: [], prices }, bound, LONG_TRIES, stopped);
+  // There is one at once, however little time there is; nested mitres are no matter of lengths alone.
+  const first = isMitred(group) || known !== null ? (known?.cutting ?? null) : bestFit(group);
+  const cutting = searchCuttings(group, { pool: [], use: [], prices }, bound, LONG_TRIES, stopped, first);
   const answer = { cutting, bound: nextPayable(group, cutting.cost)(bound) };
   return known ? bestOf(group, answer, known) : answer;
 }

@@ -78,6 +78,13 @@ export const CutProblemSchema = v.pipe(
     ({ parts }) => parts.reduce((sum, part) => sum + part.quantity, 0) <= 20_000,
     'asks for more than 20000 pieces; split the list',
   ),
+  v.check(
+    ({ unit, stock, parts }) =>
+      [...stock, ...parts].every(({ length, width, thickness }) =>
+        [length, width, thickness].every((value) => toLength(value, unit) >= 1),
+      ),
+    'has a size that is less than 1/320 mm; nothing can be cut so small',
+  ),
 );
 export type CutProblem = v.InferOutput<typeof CutProblemSchema>;
 export type ProblemStock = CutProblem['stock'][number];

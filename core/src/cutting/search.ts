@@ -63,11 +63,12 @@ class Bench {
 
 /**
  * Fills boards one at a time, each time the one that gives most value for its price, until all is placed. Where one
- * board can take all that is left, the cheapest such board ends it.
+ * board can take all that is left, the cheapest such board ends it. Where `leave` says
+ * so it is left undone.
  */
-function finishGreedily(bench: Bench, values: readonly number[]): void {
+function finishGreedily(bench: Bench, values: readonly number[], leave: () => boolean): void {
   const { group } = bench;
-  while (!bench.done) {
+  while (!bench.done && !leave()) {
     const open = group.bins.flatMap((_, bin) => (bench.canTake(bin) ? [bin] : []));
     const patterns = fillAll(group, bench.left, values, open);
     const useful = patterns.filter((pattern) => pattern.counts.some((count) => count > 0));
@@ -90,6 +91,8 @@ function finishGreedily(bench: Bench, values: readonly number[]): void {
  * Whole cuttings from a relaxation: whole uses of its patterns first, the rest greedily by its prices; then again with
  * prices shaken a little, seeded, keeping the best. Ends early when `bound` (cents) is met and a few tries brought
  * nothing better.
+ *
+ * @param known a cutting that there is already: once stopped, it stands against one that is not done.
  */
 export function searchCuttings(
   group: Group,
@@ -97,13 +100,14 @@ export function searchCuttings(
   bound: number,
   tries: number,
   stopped: () => boolean,
+  known: Cutting | null = null,
 ): Cutting {
   const random = seeded(1);
   const { pool, use, prices } = relaxation;
   const byLength = group.items.map((item) => item.length * item.width);
   const scale = Math.max(...prices, 1e-6) / Math.max(...byLength);
   const base = prices.map((price, item) => Math.max(price, byLength[item]! * scale * 1e-3, 1e-3));
-  let best: Cutting | null = null;
+  let best = known;
   let idle = 0;
   for (let attempt = 0; attempt < tries && !(attempt > 0 && stopped()); attempt++) {
     const bench = new Bench(group);
@@ -117,7 +121,7 @@ export function searchCuttings(
           if (keep === 1 || random() < keep) bench.put(pattern);
       });
     }
-    finishGreedily(bench, values);
+    finishGreedily(bench, values, () => known !== null && stopped());
     const cutting = bench.result();
     idle++;
     if (better(group, cutting, best)) {

@@ -1,0 +1,71 @@
+import { patternOf, rowOf, runsOf, waysOn, type Way } from './fill';
+import { laneRoom, laneWeight, type Bin, type Group } from './group';
+import type { Cutting } from './search';
+
+/** A board while it is filled: half units left in each of its runs, and the items that lie there. */
+type Open = { readonly bin: number; readonly rooms: number[]; readonly runs: number[][] };
+
+const lengthOf = ({ runs }: Bin): number => runs.reduce((sum, run) => sum + run.to - run.from, 0);
+
+/**
+ * A whole cutting of a long list whose square pieces lie end to end, at once: the longest first, each where it leaves
+ * least (best fit decreasing, Johnson et al. 1974: never more than 11/9 of the fewest boards and a few). What is there
+ * already is begun first, then the stock that sells length cheapest; at the end each board is changed for the cheapest
+ * that holds the same.
+ */
+export function bestFit(group: Group): Cutting {
+  const { bins, items } = group;
+  const used = bins.map(() => 0);
+  const ways = bins.map((bin) => new Map(waysOn(group, bin).map((way): [number, Way] => [way.item, way])));
+  const rooms = bins.map((bin) => bin.runs.map((run) => laneRoom(group, run.to - run.from)));
+  const canTake = (bin: number) => used[bin]! < (bins[bin]!.available ?? Infinity);
+  const rate = (bin: number) => bins[bin]!.price / lengthOf(bins[bin]!);
+  const boards: Open[] = [];
+  let missing = 0;
+
+  const order = items.map((_, at) => at).sort((a, b) => items[b]!.length - items[a]!.length);
+  for (const item of order) {
+    const weight = laneWeight(group, items[item]!);
+    for (let count = items[item]!.quantity; count > 0; count--) {
+      let [least, on, at]: [number, Open | null, number] = [Infinity, null, 0];
+      for (const board of boards)
+        for (let run = 0; run < board.rooms.length; run++) {
+          const room = board.rooms[run]!;
+          if (room >= weight && room < least && ways[board.bin]!.has(item)) [least, on, at] = [room, board, run];
+        }
+      if (on === null) {
+        const able = bins.flatMap((_, bin) => (canTake(bin) && ways[bin]!.has(item) && rooms[bin]!.some((room) => room >= weight) ? [bin] : [])); // prettier-ignore
+        if (able.length === 0) {
+          missing += count;
+          break;
+        }
+        const bin = able.reduce((best, next) => (rate(next) < rate(best) ? next : best));
+        used[bin]!++;
+        on = { bin, rooms: [...rooms[bin]!], runs: bins[bin]!.runs.map(() => []) };
+        at = on.rooms.findIndex((room) => room >= weight);
+        boards.push(on);
+      }
+      on.rooms[at]! -= weight;
+      on.runs[at]!.push(item);
+    }
+  }
+
+  /** The cheapest stock of one run that holds what lies in the one run of this board. */
+  const cheapest = (board: Open): number => {
+    if (board.runs.length > 1) return board.bin;
+    const weight = board.runs[0]!.reduce((sum, item) => sum + laneWeight(group, items[item]!), 0);
+    return bins.reduce((best, { price }, bin) => {
+      const holds = price < bins[best]!.price && canTake(bin) && rooms[bin]!.length === 1 && rooms[bin]![0]! >= weight && board.runs[0]!.every((item) => ways[bin]!.has(item)); // prettier-ignore
+      return holds ? bin : best;
+    }, board.bin);
+  };
+  const values = items.map(({ length }) => length);
+  const patterns = boards.map((board) => {
+    const bin = cheapest(board);
+    used[board.bin]!--;
+    used[bin]!++;
+    const regions = runsOf(bins[bin]!).map((region, run) => rowOf(group, region, board.runs[run]!.map((item) => ways[bin]!.get(item)!), values)); // prettier-ignore
+    return patternOf(group, bin, regions);
+  });
+  return { patterns, cost: patterns.reduce((sum, { bin }) => sum + bins[bin]!.price, 0), missing };
+}
