@@ -18,7 +18,7 @@ beforeEach(async () => {
   folder = mkdtempSync(join(tmpdir(), 'sill-'));
   database = await openDatabase(join(folder, 'test.db'));
   await seed(database, true);
-  app = makeApp({ database, log: pino({ level: 'silent' }), onlyHere: true });
+  app = makeApp({ database, log: pino({ level: 'silent' }) });
 });
 afterEach(async () => {
   await database.destroy();
@@ -166,7 +166,7 @@ describe('bad input: one error shape, nothing changed', () => {
   });
 
   test('too many requests', async () => {
-    app = makeApp({ database, log: pino({ level: 'silent' }), onlyHere: true, perMinute: 2 });
+    app = makeApp({ database, log: pino({ level: 'silent' }), perMinute: 2 });
     await get('/api/health').expect(200);
     await get('/api/health').expect(200);
     expect((await get('/api/health').expect(429)).body.error.code).toBe('too-many');

@@ -24,8 +24,8 @@ export type AppOptions = {
   readonly log: Logger;
   /** Folder of the built interface; left out in tests of the API alone. */
   readonly site?: string;
-  /** True where only this machine may ask: other names in the Host header are then refused. */
-  readonly onlyHere: boolean;
+  /** Names and addresses that it may be asked under, besides those of this machine to itself; others are refused. */
+  readonly names?: readonly string[];
   /** Where today's prices come from; the simulated yard where nothing else is given. */
   readonly prices?: PriceService;
   /** The digital tape; a simulated one where nothing else is given. */
@@ -36,16 +36,16 @@ export type AppOptions = {
   readonly perMinute?: number;
 };
 
-const HERE = new Set(['localhost', '127.0.0.1', '[::1]']);
+const HERE = ['localhost', '127.0.0.1', '[::1]'];
 
 /** Refuses pages of other sites: their Origin, and names that were pointed at this machine. */
 const sameSite =
-  (onlyHere: boolean): RequestHandler =>
+  (names: ReadonlySet<string>): RequestHandler =>
   (request, _response, next) => {
     const host = request.headers.host ?? '';
     const origin = request.headers.origin;
-    if (onlyHere && !HERE.has(host.replace(/:\d+$/, '')))
-      throw new ApiError(403, 'forbidden', 'This server answers this machine only.');
+    if (!names.has(host.replace(/:\d+$/, '').toLowerCase()))
+      throw new ApiError(403, 'forbidden', 'This server does not answer under this name. Set SILL_NAMES to the names it has.'); // prettier-ignore
     if (origin !== undefined && origin !== `http://${host}` && origin !== `https://${host}`)
       throw new ApiError(403, 'forbidden', 'Requests from other sites are not answered.');
     next();
@@ -83,7 +83,7 @@ export function makeApp({
   file,
   log,
   site,
-  onlyHere,
+  names = [],
   perMinute = 1200,
   solver,
   tape = simulatedTape,
@@ -91,7 +91,7 @@ export function makeApp({
 }: AppOptions): Express {
   const app = express();
   app.disable('x-powered-by');
-  app.use(policy, sameSite(onlyHere));
+  app.use(policy, sameSite(new Set([...HERE, ...names].map((name) => name.toLowerCase()))));
   app.use(
     '/api',
     rateLimit({

@@ -77,7 +77,7 @@ describe('a backup', () => {
   });
 
   test('over HTTP: the file comes, goes back, and a wrong one is a sentence', async () => {
-    const app = makeApp({ database, file, log: pino({ level: 'silent' }), onlyHere: true });
+    const app = makeApp({ database, file, log: pino({ level: 'silent' }) });
     const ask = (method: 'get' | 'put') => request(app)[method]('/api/backup').set('Host', 'localhost');
     const got = await ask('get').buffer(true).parse((response, done) => {
       const parts: Buffer[] = [];

@@ -8,7 +8,7 @@ import { asUnusable } from './opening';
 import { clearPhotos } from './photos';
 import { processSolver } from './process-solver';
 import { seed } from './seed';
-import { databaseFile, portFrom } from './settings';
+import { databaseFile, namesFor, portFrom } from './settings';
 
 const host = process.env['SILL_HOST'] ?? '127.0.0.1';
 const site = fileURLToPath(new URL('../../web/dist', import.meta.url));
@@ -25,13 +25,16 @@ const file = databaseFile();
 const port = await Promise.resolve(process.env['SILL_PORT']).then(portFrom).catch(orGiveUp);
 const database = await openDatabase(file).catch(orGiveUp);
 await seed(database, process.env['SILL_DEMO'] === '1').catch((error: unknown) => orGiveUp(asUnusable(file, error)));
-const onlyHere = host === '127.0.0.1' || host === 'localhost' || host === '::1';
-const server = makeApp({ database, file, log, site, onlyHere, solver: processSolver }).listen(port, host, (error) => {
-  if (error) giveUp(`Port ${port} on ${host} can not be used: ${error.message}. Set SILL_PORT to another.`);
-  if (!existsSync(site))
-    process.stdout.write('The interface is not built yet: run `npm run build`, then start again.\n');
-  process.stdout.write(`Sill Plan is at http://${host}:${port}\n`);
-});
+const server = makeApp({ database, file, log, site, names: namesFor(host), solver: processSolver }).listen(
+  port,
+  host,
+  (error) => {
+    if (error) giveUp(`Port ${port} on ${host} can not be used: ${error.message}. Set SILL_PORT to another.`);
+    if (!existsSync(site))
+      process.stdout.write('The interface is not built yet: run `npm run build`, then start again.\n');
+    process.stdout.write(`Sill Plan is at http://${host}:${port}\n`);
+  },
+);
 
 /** Each hour: the backup of the day, pictures that nothing shows, and the file itself made whole. */
 const upkeep = async () => {

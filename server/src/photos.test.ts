@@ -13,7 +13,7 @@ let [folder, database, app]: [string, Knex, Express] = [null, null, null] as nev
 beforeAll(async () => {
   folder = mkdtempSync(join(tmpdir(), 'sill-photos-'));
   database = await openDatabase(join(folder, 'test.db'));
-  app = makeApp({ database, log: pino({ level: 'silent' }), onlyHere: true });
+  app = makeApp({ database, log: pino({ level: 'silent' }) });
 });
 afterAll(async () => {
   await database.destroy();

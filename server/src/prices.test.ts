@@ -66,7 +66,7 @@ describe('over HTTP', () => {
   });
   afterAll(() => database.destroy());
   const ask = (path: string, prices?: PriceService) =>
-    request(makeApp({ database, log: pino({ level: 'silent' }), onlyHere: true, ...(prices ? { prices } : {}) }))
+    request(makeApp({ database, log: pino({ level: 'silent' }), ...(prices ? { prices } : {}) }))
       .get(`/api/prices${path}`)
       .set('Host', 'localhost');
 

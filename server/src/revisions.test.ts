@@ -21,7 +21,7 @@ afterEach(async () => {
   await database.destroy();
   rmSync(folder, { recursive: true });
 });
-const app = () => makeApp({ database, log: pino({ level: 'silent' }), onlyHere: true });
+const app = () => makeApp({ database, log: pino({ level: 'silent' }) });
 const get = (path: string) => request(app()).get(path).set('Host', 'localhost');
 const put = (revision: number, job: Job, more: object = {}) => request(app()).put('/api/jobs/demo').set('Host', 'localhost').send({ revision, job, ...more }); // prettier-ignore
 

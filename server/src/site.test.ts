@@ -6,11 +6,12 @@ import { pino } from 'pino';
 import request from 'supertest';
 import { makeApp } from './app';
 import { openDatabase } from './database';
+import { namesFor } from './settings';
 
 let folder: string;
 let database: Knex;
-const app = (onlyHere = true) =>
-  makeApp({ database, log: pino({ level: 'silent' }), site: join(folder, 'site'), onlyHere });
+const app = (names: readonly string[] = []) =>
+  makeApp({ database, log: pino({ level: 'silent' }), site: join(folder, 'site'), names });
 
 beforeAll(async () => {
   folder = mkdtempSync(join(tmpdir(), 'sill-site-'));
@@ -28,7 +29,8 @@ afterAll(async () => {
   rmSync(folder, { recursive: true });
 });
 
-const get = (path: string, onlyHere = true) => request(app(onlyHere)).get(path).set('Host', 'localhost:4173');
+const get = (path: string, names: readonly string[] = []) =>
+  request(app(names)).get(path).set('Host', 'localhost:4173');
 
 test('every address of the interface gives the page, under a nonce that is new each time', async () => {
   const pages = [await get('/').expect(200), await get('/jobs/demo/cuts').expect(200)];
@@ -55,7 +57,24 @@ test('nothing outside the site is served', async () => {
   expect(text).not.toContain('SQLite');
 });
 
-test('open to other machines only where it was told so', async () => {
-  await request(app(true)).get('/api/health').set('Host', 'bench.local').expect(403);
-  await request(app(false)).get('/api/health').set('Host', 'bench.local').expect(200);
+test('answers under its own names only, whatever else is pointed here', async () => {
+  const ask = (names: readonly string[], host: string) => request(app(names)).get('/api/health').set('Host', host);
+  await ask([], 'bench.local').expect(403);
+  await ask(['bench.local', '192.168.7.2'], 'Bench.local:4173').expect(200);
+  await ask(['bench.local', '192.168.7.2'], '192.168.7.2:4173').expect(200);
+  await ask(['bench.local'], 'evil.example').expect(403);
+  // Of another site nothing is deleted either.
+  await request(app(['bench.local']))
+    .delete('/api/jobs/demo')
+    .set('Host', 'evil.example')
+    .expect(403);
+});
+
+test('names of a server that is open to other machines', () => {
+  expect(namesFor('127.0.0.1')).toEqual([]);
+  expect(namesFor('192.168.7.2')).toEqual(['192.168.7.2']);
+  expect(namesFor('0.0.0.0')).toContain('127.0.0.1');
+  process.env['SILL_NAMES'] = 'shop.home, shed';
+  expect(namesFor('192.168.7.2')).toEqual(['192.168.7.2', 'shop.home', 'shed']);
+  delete process.env['SILL_NAMES'];
 });

@@ -35,7 +35,7 @@ const problem: CutProblem = {
 let database: Knex;
 beforeAll(async () => (database = await openDatabase(':memory:')));
 afterAll(() => database.destroy());
-const asking = (solver: Solver) => makeApp({ database, log: pino({ level: 'silent' }), onlyHere: true, solver });
+const asking = (solver: Solver) => makeApp({ database, log: pino({ level: 'silent' }), solver });
 
 test('a list that can not be read is refused by field; two searches at a time, the third is told', async () => {
   const waiting: (() => void)[] = [];
