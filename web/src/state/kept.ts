@@ -103,11 +103,12 @@ export async function keptOf(id: string): Promise<Kept | null> {
     const rows = await (await open()).getAllFromIndex('kept', 'id', id);
     const own = rows.find(({ tab }) => tab === TAB);
     if (own?.unsaved) return read(own);
-    const others = rows.filter(({ tab }) => tab !== TAB);
-    const alive = others.length > 0 ? await openTabs() : new Set<string>();
-    const left = others.filter(({ tab }) => !alive.has(tab)).sort((a, b) => b.at - a.at);
-    for (const { key, unsaved, at } of left) if (!unsaved && Date.now() - at > STALE_MS) await letGo(key);
-    const found = left.find(({ unsaved }) => unsaved) ?? own;
+    const others = rows.filter(({ tab }) => tab !== TAB).sort((a, b) => b.at - a.at);
+    for (const { key, unsaved, at } of others) if (!unsaved && Date.now() - at > STALE_MS) await letGo(key);
+    const unsaved = others.filter((other) => other.unsaved);
+    // Which of them are closed is asked only where it matters.
+    const alive = unsaved.length > 0 ? await openTabs() : new Set<string>();
+    const found = unsaved.find(({ tab }) => !alive.has(tab)) ?? own;
     return found ? read(found) : null;
   } catch {
     return null;
