@@ -7,6 +7,7 @@ import { openDatabase, settle } from './database';
 import { asUnusable } from './opening';
 import { clearPhotos } from './photos';
 import { processSolver } from './process-solver';
+import { clearContents } from './revisions';
 import { seed } from './seed';
 import { databaseFile, namesFor, portFrom } from './settings';
 
@@ -36,10 +37,11 @@ const server = makeApp({ database, file, log, site, names: namesFor(host), solve
   },
 );
 
-/** Each hour: the backup of the day, pictures that nothing shows, and the file itself made whole. */
+/** Each hour: the backup of the day, pictures and contents that nothing refers to, and the file itself made whole. */
 const upkeep = async () => {
   await backupOfDay(database, file, new Date().toISOString().slice(0, 10));
   await clearPhotos(database, Date.now());
+  await clearContents(database);
   await settle(database);
 };
 const keepUp = () => void upkeep().catch((error: unknown) => log.error(error, 'upkeep'));

@@ -7,7 +7,7 @@ import request from 'supertest';
 import { demoJob, type Job } from '@sill/core';
 import { makeApp } from './app';
 import { openDatabase } from './database';
-import { spent, thin } from './revisions';
+import { clearContents, spent, thin } from './revisions';
 import { seed } from './seed';
 
 let folder: string;
@@ -41,6 +41,15 @@ test('a price list is stored once, and an older save is whole all the same', asy
   expect((await get('/api/jobs/demo/revisions/5')).body.job).toEqual({ ...demoJob(), name: 'n4' });
   const [{ bytes }] = await database.raw('select sum(length(data)) as bytes from job_revisions');
   expect(bytes).toBeLessThan(21 * JSON.stringify(demoJob()).length * 0.7);
+});
+
+test('contents go when no save refers to them any more', async () => {
+  const other = demoJob();
+  await put(1, { ...other, yard: { ...other.yard, name: 'Another yard' } }).expect(200);
+  expect(await clearContents(database)).toBe(0);
+  await database('job_revisions').where({ revision: 2 }).delete();
+  expect(await clearContents(database)).toBe(1);
+  expect((await get('/api/jobs/demo/revisions/1')).body.job).toEqual(demoJob());
 });
 
 test('a save of an older program, with its prices inside, still opens', async () => {

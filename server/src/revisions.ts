@@ -59,6 +59,14 @@ export const noteOf = ({ made_by, changed }: RevisionRow): Note => ({
   changed: changed === null ? null : (JSON.parse(changed) as Note['changed']),
 });
 
+/** Lets go of contents that no save refers to any more. How many went. */
+export const clearContents = (database: Knex): Promise<number> =>
+  database('contents')
+    .whereNotExists(
+      database('job_revisions').whereRaw('instr(job_revisions.data, contents.hash) > 0').select(database.raw('1')),
+    ) // prettier-ignore
+    .delete();
+
 const HOUR = 3_600_000;
 /** Every save of the last day is kept, then the last of each hour for a week, then the last of each day. */
 const bucketOf = (age: number, at: number): string =>
