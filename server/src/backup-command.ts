@@ -1,6 +1,5 @@
 import { resolve } from 'node:path';
-import { backupTo, restoreFrom } from './backup';
-import { stampOf } from './backups';
+import { backupTo, restoreFrom, stampOf } from './backup';
 import { openDatabase } from './database';
 import { databaseFile } from './settings';
 import { asUnusable, Unusable } from './opening';

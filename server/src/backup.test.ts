@@ -61,6 +61,9 @@ describe('a backup', () => {
     writeFileSync(bad, 'not a database at all, but long enough to look');
     await expect(restoreFrom(database, file, bad, 's')).rejects.toThrow(/is not a database of this program/);
     await expect(restoreFrom(database, file, join(folder, 'none.db'), 's')).rejects.toThrow(/There is no file/);
+    const empty = join(folder, 'empty.db');
+    writeFileSync(empty, '');
+    await expect(restoreFrom(database, file, empty, 's')).rejects.toThrow(/is empty/);
     const damaged = join(folder, 'damaged.db');
     await backupTo(database, damaged);
     const bytes = readFileSync(damaged);

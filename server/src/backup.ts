@@ -1,11 +1,11 @@
-import { existsSync, mkdirSync, readdirSync, rmSync } from 'node:fs';
+import { existsSync, mkdirSync, readdirSync, rmSync, statSync } from 'node:fs';
 import { copyFile, mkdtemp, rename, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import type BetterSqlite3 from 'better-sqlite3';
 import type { Knex } from 'knex';
 import { openDatabase } from './database';
-import { examine, Unusable } from './opening';
+import { Unusable } from './opening';
 
 /** Everything a person has in here, in an order in which each table's rows find those they refer to. */
 const TABLES = ['jobs', 'contents', 'job_revisions', 'yards', 'shops', 'racks', 'photos'] as const;
@@ -13,6 +13,9 @@ const TABLES = ['jobs', 'contents', 'job_revisions', 'yards', 'shops', 'racks', 
 /** Daily backups that are kept. */
 const DAYS = 7;
 const DAILY = /^day-\d{4}-\d{2}-\d{2}\.db$/;
+/** `20261127-143012` of an instant, for names of files. */
+export const stampOf = (now: Date): string => now.toISOString().replace(/[-:]/g, '').replace('T', '-').slice(0, 15);
+
 export const backupsOf = (file: string): string => join(dirname(file), 'backups');
 
 /**
@@ -37,7 +40,9 @@ export async function backupOfDay(database: Knex, file: string, day: string): Pr
   const folder = backupsOf(file);
   const to = join(folder, `day-${day}.db`);
   if (!existsSync(to)) await backupTo(database, to);
-  const days = readdirSync(folder).filter((name) => DAILY.test(name)).sort(); // prettier-ignore
+  const days = readdirSync(folder)
+    .filter((name) => DAILY.test(name))
+    .sort();
   for (const old of days.slice(0, -DAYS)) rmSync(join(folder, old));
 }
 
@@ -61,11 +66,12 @@ export async function restoreFrom(
   stamp: string,
 ): Promise<Held & { readonly before: string }> {
   if (!existsSync(backup)) throw new Unusable(`There is no file ${backup}. Nothing was changed.`);
+  // As a database of its own a file of no bytes is a new one; as a backup it would empty everything.
+  if (statSync(backup).size === 0) throw new Unusable(`${backup} is empty. Nothing was changed.`);
   const folder = await mkdtemp(join(tmpdir(), 'sill-restore-'));
   const copy = join(folder, 'backup.db');
   try {
     await copyFile(backup, copy);
-    examine(copy);
     const theirs = await openDatabase(copy);
     const held = await heldIn(theirs).finally(() => theirs.destroy());
     const before = join(backupsOf(file), `before-restore-${stamp}.db`);

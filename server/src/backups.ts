@@ -4,15 +4,12 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import express, { Router } from 'express';
 import type { Knex } from 'knex';
-import { backupTo, restoreFrom } from './backup';
+import { backupTo, restoreFrom, stampOf } from './backup';
 import { ApiError } from './errors';
 import { Unusable } from './opening';
 
 /** Largest backup that is read back over HTTP; larger ones by `npm run restore`. */
 const MOST = '500mb';
-
-/** `20261127-143012` of an instant, for names of files. */
-export const stampOf = (now: Date): string => now.toISOString().replace(/[-:]/g, '').replace('T', '-').slice(0, 15);
 
 /** `/api/backup`: GET everything as one file; PUT such a file in place of everything. */
 export function backupsRouter(database: Knex, file: string): Router {
