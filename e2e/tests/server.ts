@@ -1,4 +1,4 @@
-import { spawn, type ChildProcess } from 'node:child_process';
+import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { createServer, type AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
@@ -7,7 +7,7 @@ import { test as base, expect, type Page } from '@playwright/test';
 
 const root = join(import.meta.dirname ?? __dirname, '..', '..');
 
-const freePort = () =>
+export const freePort = () =>
   new Promise<number>((done) => {
     const probe = createServer().listen(0, '127.0.0.1', () => {
       const { port } = probe.address() as AddressInfo;
@@ -21,15 +21,25 @@ export class Sill {
   constructor(
     private readonly folder: string,
     private readonly port: number,
+    /** Set where other machines may reach it. */
+    private readonly host = '127.0.0.1',
   ) {}
   get url() {
     return `http://127.0.0.1:${this.port}`;
+  }
+  get database() {
+    return join(this.folder, 'e2e.db');
+  }
+  /** Sets the passphrase, as the person at the machine does. */
+  passphrase(words: string) {
+    const { status, stderr } = spawnSync(process.execPath, ['--import', 'tsx', 'server/src/access/command.ts'], { cwd: root, input: `${words}\n`, env: { ...process.env, SILL_DATABASE: this.database }, encoding: 'utf8' }); // prettier-ignore
+    if (status !== 0) throw new Error(stderr);
   }
   async start() {
     this.process = spawn(process.execPath, ['--import', 'tsx', 'server/src/main.ts'], {
       cwd: root,
       stdio: 'ignore',
-      env: { ...process.env, SILL_PORT: String(this.port), SILL_DATABASE: join(this.folder, 'e2e.db'), SILL_DEMO: '1' },
+      env: { ...process.env, SILL_PORT: String(this.port), SILL_HOST: this.host, SILL_DATABASE: this.database, SILL_DEMO: '1' }, // prettier-ignore
     });
     for (let tries = 0; tries < 200; tries++) {
       if ((await fetch(`${this.url}/api/health`).catch(() => null))?.ok) return;

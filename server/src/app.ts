@@ -7,6 +7,7 @@ import helmet from 'helmet';
 import type { Knex } from 'knex';
 import type { Logger } from 'pino';
 import { readRack, readShop, readYard } from '@sill/core';
+import { access, type Beyond } from './access/router';
 import { backupsRouter } from './backups';
 import { ApiError, apiNotFound, errorHandler } from './errors';
 import { jobsRouter } from './jobs';
@@ -26,6 +27,8 @@ export type AppOptions = {
   readonly site?: string;
   /** Names and addresses that it may be asked under, besides those of this machine to itself; others are refused. */
   readonly names?: readonly string[];
+  /** How other devices reach it; they sign in then. Left out, it answers this machine and asks nothing. */
+  readonly beyond?: Beyond;
   /** Where today's prices come from; the simulated yard where nothing else is given. */
   readonly prices?: PriceService;
   /** The digital tape; a simulated one where nothing else is given. */
@@ -51,31 +54,36 @@ const sameSite =
     next();
   };
 
+/** Half a year: a browser that was here by HTTPS does not come back without. */
+const HSTS = { maxAge: 15_768_000, includeSubDomains: false } as const;
+
 /** Strict content policy: own files only; styles and scripts by a nonce that is new with every page. */
-const policy: RequestHandler = (request, response, next) => {
-  const nonce = randomBytes(16).toString('base64');
-  response.locals['nonce'] = nonce;
-  helmet({
-    contentSecurityPolicy: {
-      useDefaults: false,
-      directives: {
-        defaultSrc: ["'none'"],
-        // The integer solver is WebAssembly.
-        scriptSrc: ["'self'", `'nonce-${nonce}'`, "'wasm-unsafe-eval'"],
-        styleSrc: ["'self'", `'nonce-${nonce}'`],
-        imgSrc: ["'self'", 'data:', 'blob:'],
-        fontSrc: ["'self'"],
-        connectSrc: ["'self'"],
-        workerSrc: ["'self'"],
-        manifestSrc: ["'self'"],
-        formAction: ["'self'"],
-        frameAncestors: ["'none'"],
-        baseUri: ["'none'"],
+const policy =
+  (secure: boolean): RequestHandler =>
+  (request, response, next) => {
+    const nonce = randomBytes(16).toString('base64');
+    response.locals['nonce'] = nonce;
+    helmet({
+      contentSecurityPolicy: {
+        useDefaults: false,
+        directives: {
+          defaultSrc: ["'none'"],
+          // The integer solver is WebAssembly.
+          scriptSrc: ["'self'", `'nonce-${nonce}'`, "'wasm-unsafe-eval'"],
+          styleSrc: ["'self'", `'nonce-${nonce}'`],
+          imgSrc: ["'self'", 'data:', 'blob:'],
+          fontSrc: ["'self'"],
+          connectSrc: ["'self'"],
+          workerSrc: ["'self'"],
+          manifestSrc: ["'self'"],
+          formAction: ["'self'"],
+          frameAncestors: ["'none'"],
+          baseUri: ["'none'"],
+        },
       },
-    },
-    strictTransportSecurity: false,
-  })(request, response, next);
-};
+      strictTransportSecurity: secure ? HSTS : false,
+    })(request, response, next);
+  };
 
 /** The whole HTTP application. Holds no state of its own; the database does. */
 export function makeApp({
@@ -84,6 +92,7 @@ export function makeApp({
   log,
   site,
   names = [],
+  beyond,
   perMinute = 1200,
   solver,
   tape = simulatedTape,
@@ -91,7 +100,7 @@ export function makeApp({
 }: AppOptions): Express {
   const app = express();
   app.disable('x-powered-by');
-  app.use(policy, sameSite(new Set([...HERE, ...names].map((name) => name.toLowerCase()))));
+  app.use(policy(beyond?.secure ?? false), sameSite(new Set([...HERE, ...names].map((name) => name.toLowerCase()))));
   app.use(
     '/api',
     rateLimit({
@@ -104,12 +113,19 @@ export function makeApp({
       },
     }),
   );
-  app.use('/api/photos', photosRouter(database));
-  if (file !== undefined) app.use('/api/backup', backupsRouter(database, file));
-  app.use('/api', express.json({ limit: '2mb' }));
+  app.use('/api', (_request, response, next) => {
+    response.set('Cache-Control', 'no-store');
+    next();
+  });
+  const { router: accessRouter, guard } = access(database, beyond ?? null);
   app.get('/api/health', (_request, response) => {
     response.json({ ok: true });
   });
+  app.use('/api/access', express.json({ limit: '10kb' }), accessRouter);
+  app.use('/api', guard);
+  app.use('/api/photos', photosRouter(database));
+  if (file !== undefined) app.use('/api/backup', backupsRouter(database, file));
+  app.use('/api', express.json({ limit: '2mb' }));
   app.use('/api/jobs', jobsRouter(database));
   app.use('/api/yards', listsRouter(database, 'yards', readYard));
   app.use('/api/shops', listsRouter(database, 'shops', readShop));

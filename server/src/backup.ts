@@ -2,13 +2,16 @@ import { existsSync, mkdirSync, readdirSync, rmSync, statSync } from 'node:fs';
 import { copyFile, mkdtemp, rename, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
-import type BetterSqlite3 from 'better-sqlite3';
+import BetterSqlite3 from 'better-sqlite3';
 import type { Knex } from 'knex';
 import { openDatabase } from './database';
 import { Unusable } from './opening';
 
 /** Everything a person has in here, in an order in which each table's rows find those they refer to. */
 const TABLES = ['jobs', 'contents', 'job_revisions', 'yards', 'shops', 'racks', 'photos'] as const;
+
+/** What lets people in here: it is neither in a backup, which may be given away, nor changed when one is put back. */
+const ACCESS = ['passphrases', 'devices'] as const;
 
 /** Daily backups that are kept. */
 const DAYS = 7;
@@ -32,7 +35,20 @@ export async function backupTo(database: Knex, to: string): Promise<void> {
   } finally {
     await client.releaseConnection(connection);
   }
+  withoutAccess(begun);
   await rename(begun, to);
+}
+
+function withoutAccess(file: string): void {
+  const copy = new BetterSqlite3(file);
+  try {
+    // What is deleted is overwritten; and all is in this one file, nothing beside it.
+    copy.pragma('secure_delete = ON');
+    copy.pragma('journal_mode = DELETE');
+    for (const table of ACCESS) copy.exec(`DELETE FROM ${table}`);
+  } finally {
+    copy.close();
+  }
 }
 
 /** Makes the backup of a day where there is none yet, and lets go of all but the last seven days. */

@@ -75,6 +75,22 @@ const ALL: readonly Migration[] = [
       });
     },
   },
+  {
+    name: '005-access',
+    async up(database) {
+      await database.schema.createTable('passphrases', (table) => {
+        table.text('hash').notNullable();
+        table.text('set_at').notNullable();
+      });
+      await database.schema.createTable('devices', (table) => {
+        table.text('id').primary();
+        table.text('token').notNullable().unique();
+        table.text('name').notNullable();
+        table.text('since').notNullable();
+        table.text('seen').notNullable();
+      });
+    },
+  },
 ];
 
 /** Names of the pieces of a stored job, whatever program stored it. */

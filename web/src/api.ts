@@ -1,3 +1,4 @@
+import { untilSignedIn } from './access/gate';
 import type { DayPrice, FieldError, Job, Rack, RackBoard, Shop, Yard } from '@sill/core';
 
 export type SavedJob = {
@@ -24,6 +25,12 @@ export type Revision = {
   readonly by: string | null;
   readonly changed: { readonly count: number; readonly first: readonly (readonly string[])[] } | null;
 };
+/** A device that is signed in. */
+export type Device = { readonly id: string; readonly name: string; readonly since: string; readonly seen: string };
+/** Whether others than this machine reach the server, and how. */
+export type Access =
+  | { readonly beyond: false }
+  | { readonly beyond: true; readonly device: Device; readonly addresses: readonly string[]; readonly secure: boolean };
 export type Listed<T> = { readonly id: string; readonly revision: number; readonly savedAt: string; readonly value: T };
 
 /** What the server answered when it refused. */
@@ -65,6 +72,10 @@ async function ask<T>(method: string, path: string, body?: unknown): Promise<T> 
   }
   if (answer.ok) return data as T;
   const { error } = data as { error: { code: string; message: string; fields: FieldError[]; current?: unknown } };
+  if (error.code === 'sign-in') {
+    await untilSignedIn();
+    return ask(method, path, body);
+  }
   throw new Refused(answer.status, error.code, error.message, error.fields, error.current);
 }
 
@@ -113,5 +124,21 @@ export const api = {
   restoreBackup: (file: Blob) =>
     ask<{ readonly jobs: number; readonly saves: number; readonly photos: number }>('PUT', '/backup', file),
   shops: lists<Shop>('shops'),
+  access: {
+    /** Asks to sign in where that is needed. */
+    now: async (): Promise<Access> => {
+      const access = await ask<Access | { readonly beyond: true; readonly device: null }>('GET', '/access');
+      if (!access.beyond || access.device) return access;
+      await untilSignedIn();
+      return api.access.now();
+    },
+    signIn: (passphrase: string, device: string) => ask<void>('POST', '/access/session', { passphrase, device }),
+    /** Signs this device out. */
+    leave: () => ask<void>('DELETE', '/access/session'),
+    devices: () => ask<readonly Device[]>('GET', '/access/devices'),
+    signOut: (id: string) => ask<void>('DELETE', `/access/devices/${id}`),
+    signOutAll: () => ask<void>('DELETE', '/access/devices'),
+    change: (current: string, next: string) => ask<void>('PUT', '/access/passphrase', { current, next }),
+  },
   racks: lists<Rack>('racks'),
 };

@@ -4,6 +4,7 @@ import { Alert, CssBaseline, GlobalStyles, Snackbar, ThemeProvider } from '@mui/
 import { lazy, Suspense, useMemo } from 'react';
 import { createBrowserRouter, Navigate, RouterProvider, useParams } from 'react-router';
 import type { StageName } from '@sill/core';
+import { SignIn } from './access/SignIn';
 import { JobGate, StageFrame } from './frame/Frame';
 import { Trouble } from './frame/Trouble';
 import { JobsPage } from './jobs/JobsPage';
@@ -121,6 +122,7 @@ export function App() {
         <GlobalStyles styles={styles} />
         <RouterProvider router={router} />
         <Message />
+        <SignIn />
       </ThemeProvider>
     </CacheProvider>
   );

@@ -4,6 +4,7 @@ import { boardStyles } from './styles/boards';
 import { costStyles } from './styles/costs';
 import { drawingStyles } from './styles/drawings';
 import { frameStyles } from './styles/frame';
+import { jobStyles } from './styles/jobs';
 import { packetStyles } from './styles/packet';
 import { partsStyles } from './styles/parts';
 import { rehearseStyles } from './styles/rehearse';
@@ -24,6 +25,7 @@ export const styles: Interpolation<Theme> = [
   costStyles,
   drawingStyles,
   boardStyles,
+  jobStyles,
   packetStyles,
   yardStyles,
 ];

@@ -5,6 +5,7 @@ import { format, parseISO } from 'date-fns';
 import { useCallback, useEffect, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { newJob, readJobText } from '@sill/core';
+import { Devices } from '../access/Devices';
 import { api, USUAL_SHOP, type JobSummary } from '../api';
 import { textOfChosenFile } from '../frame/files';
 import { Backups } from './Backups';
@@ -134,6 +135,7 @@ export function JobsPage() {
           </Button>
         )}
         <Backups onBack={() => void list()} onTrouble={tell} />
+        <Devices />
       </div>
       {gone?.length === 0 && <p className="empty">No job was removed.</p>}
       {gone && gone.length > 0 && (

@@ -1,5 +1,4 @@
 import { css } from '@mui/material';
-import { DISPLAY } from '../theme';
 
 export const stageStyles = css`
   .stage-head {
@@ -301,45 +300,6 @@ export const stageStyles = css`
       max-width: 260px;
       margin: 6px 0 2px;
     }
-  }
-  .jobs-page {
-    max-width: 820px;
-    margin: 0 auto;
-    padding: 40px 20px;
-    & h1 {
-      font-size: 34px;
-    }
-    & .jobs {
-      list-style: none;
-      padding: 0;
-      & li {
-        display: flex;
-        align-items: center;
-        gap: 8px;
-        border-bottom: 1px solid var(--line);
-        padding: 10px 0;
-        & > :first-child {
-          flex: 1;
-        }
-      }
-      & a {
-        text-decoration: none;
-        color: var(--ink);
-      }
-      & strong {
-        font: 600 19px ${DISPLAY};
-        display: block;
-        color: var(--chalk);
-      }
-    }
-  }
-  .jobs-tools {
-    display: flex;
-    gap: 10px;
-    margin: 12px 0;
-  }
-  .problem {
-    color: var(--keel);
   }
   .both {
     width: 100%;

@@ -1,0 +1,67 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { expect, test as base } from '@playwright/test';
+import { freePort, saved, Sill } from './server';
+
+const PASSPHRASE = 'glaze kettle ninety birch';
+const test = base.extend<{ open: Sill }>({
+  // eslint-disable-next-line no-empty-pattern
+  open: async ({}, use) => {
+    const folder = mkdtempSync(join(tmpdir(), 'sill-e2e-'));
+    const sill = new Sill(folder, await freePort(), '0.0.0.0');
+    sill.passphrase(PASSPHRASE);
+    await sill.start();
+    await use(sill);
+    await sill.kill();
+    rmSync(folder, { recursive: true });
+  },
+});
+
+test('a phone signs in, works, and is signed out: what it typed meanwhile is not lost', async ({ browser, open }) => {
+  test.setTimeout(120_000);
+  const phone = await (await browser.newContext({ viewport: { width: 390, height: 844 } })).newPage();
+  await phone.goto(`${open.url}/jobs/demo/brief`);
+  const dialog = phone.getByRole('dialog', { name: 'Sign in to this shop' });
+  await dialog.getByLabel('Passphrase').fill('not this one');
+  await dialog.getByRole('button', { name: 'Sign in' }).click();
+  await expect(dialog).toContainText('This is not the passphrase.');
+  await dialog.getByLabel('Passphrase').fill(PASSPHRASE);
+  await dialog.getByLabel('Name of this device').fill('Phone in the apron');
+  await dialog.getByRole('button', { name: 'Sign in' }).click();
+  await expect(phone.getByLabel('Name of the piece')).toHaveValue('Glaze table');
+  await expect(dialog).toBeHidden();
+
+  // Another device sees it in the list, and signs all out.
+  const desk = await (await browser.newContext()).newPage();
+  await desk.goto(open.url);
+  await desk.getByLabel('Passphrase').fill(PASSPHRASE);
+  await desk.getByRole('button', { name: 'Sign in' }).click();
+  await desk.getByRole('button', { name: 'Other devices' }).click();
+  const devices = desk.getByRole('dialog', { name: 'Other devices' });
+  await expect(devices.getByRole('img', { name: /^The address http.* as a code/ })).toBeVisible();
+  await expect(devices.getByRole('list', { name: 'Devices that are signed in' })).toContainText('Phone in the apron');
+  await devices.getByRole('button', { name: 'Sign out all devices' }).click();
+  await expect(desk.getByRole('dialog', { name: 'Sign in to this shop' })).toBeVisible();
+
+  // On the phone a change waits for the passphrase, and is saved with it.
+  await phone.getByLabel('Where it goes').fill('By the wheel');
+  await expect(dialog).toBeVisible();
+  await dialog.getByLabel('Passphrase').fill(PASSPHRASE);
+  await dialog.getByRole('button', { name: 'Sign in' }).click();
+  await expect(dialog).toBeHidden();
+  await saved(phone);
+  await phone.reload();
+  await expect(phone.getByLabel('Where it goes')).toHaveValue('By the wheel');
+});
+
+test('on one machine nothing is asked, and the page says how to let a phone in', async ({ page }) => {
+  const folder = mkdtempSync(join(tmpdir(), 'sill-e2e-'));
+  const sill = new Sill(folder, await freePort());
+  await sill.start();
+  await page.goto(sill.url);
+  await page.getByRole('button', { name: 'Other devices' }).click();
+  await expect(page.getByRole('dialog', { name: 'Other devices' })).toContainText('npm run passphrase');
+  await sill.kill();
+  rmSync(folder, { recursive: true });
+});

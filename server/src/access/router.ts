@@ -1,0 +1,131 @@
+import cookieParser from 'cookie-parser';
+import { Router, type RequestHandler, type Response } from 'express';
+import { rateLimit } from 'express-rate-limit';
+import { slowDown } from 'express-slow-down';
+import type { Knex } from 'knex';
+import * as v from 'valibot';
+import { read } from '@sill/core';
+import { ApiError, notFound } from '../errors';
+import { DAYS, deviceOf, isPassphrase, setPassphrase, signedInDevices, signIn, signOut, type Device } from './devices';
+import { faultOf } from './passphrase';
+
+/** How the server stands open to other devices. */
+export type Beyond = {
+  /** Addresses under which other devices reach it, the likeliest first. */
+  readonly addresses: readonly string[];
+  /** Whether by HTTPS: cookies go over nothing else then. */
+  readonly secure: boolean;
+};
+
+/** Wrong tries: of one address in a quarter of an hour, and of all together in an hour. */
+const TRIES = { each: 10, eachMs: 15 * 60_000, all: 100, allMs: 60 * 60_000, slowAfter: 2, slowerBy: 500, slowest: 5_000 } as const; // prettier-ignore
+
+const text = (most: number) => v.pipe(v.string('must be text'), v.maxLength(most, 'is too long'));
+const SignInSchema = v.object({ passphrase: text(1000), device: v.optional(text(80)) });
+const ChangeSchema = v.object({ current: text(1000), next: text(1000) });
+
+function readBody<S extends v.GenericSchema>(schema: S, body: unknown): v.InferOutput<S> {
+  const asked = read(schema, body, 'request');
+  if (!asked.ok) throw new ApiError(422, 'invalid', asked.message, asked.fields);
+  return asked.value;
+}
+
+const WRONG = 'This is not the passphrase.';
+const tooMany = (): never => {
+  throw new ApiError(429, 'too-many', 'Too many wrong passphrases. Wait a quarter of an hour and try again.');
+};
+
+/**
+ * `/api/access`: signing in, the devices that are, and the passphrase; and the guard before everything else of the API.
+ * Left without `beyond` the server answers its own machine only: nothing is asked of it.
+ */
+export function access(
+  database: Knex,
+  beyond: Beyond | null,
+): { readonly router: Router; readonly guard: RequestHandler } {
+  const router = Router();
+  if (!beyond) {
+    router.get('/', (_request, response) => void response.json({ beyond: false }));
+    return { router, guard: (_request, _response, next) => next() };
+  }
+  // A browser lets only HTTPS set or send a cookie whose name begins so.
+  const COOKIE = beyond.secure ? '__Host-sill' : 'sill';
+  const attributes = { httpOnly: true, sameSite: 'strict', secure: beyond.secure, path: '/' } as const;
+  const cookies = cookieParser();
+  const findDevice: RequestHandler = async (request, response, next) => {
+    const token = (request.cookies as Record<string, unknown>)[COOKIE];
+    response.locals['device'] = typeof token === 'string' ? await deviceOf(database, token, new Date()) : null;
+    next();
+  };
+  const deviceHere = (response: Response) => response.locals['device'] as Device | null;
+  const known: RequestHandler = (_request, response, next) => {
+    if (!deviceHere(response)) throw new ApiError(401, 'sign-in', 'Sign in with the passphrase of this shop.');
+    next();
+  };
+  const give = async (response: Response, name: string) =>
+    response.cookie(COOKIE, await signIn(database, name || 'a device', new Date()), { ...attributes, maxAge: DAYS * 86_400_000 }); // prettier-ignore
+  const wrong = {
+    skipSuccessfulRequests: true,
+    standardHeaders: true,
+    legacyHeaders: false,
+    handler: tooMany,
+  } as const;
+  const tries: readonly RequestHandler[] = [
+    rateLimit({ ...wrong, windowMs: TRIES.allMs, limit: TRIES.all, keyGenerator: () => 'all' }),
+    rateLimit({ ...wrong, windowMs: TRIES.eachMs, limit: TRIES.each }),
+    slowDown({
+      windowMs: TRIES.eachMs,
+      delayAfter: TRIES.slowAfter,
+      delayMs: (hits) => (hits - TRIES.slowAfter) * TRIES.slowerBy,
+      maxDelayMs: TRIES.slowest,
+      skipSuccessfulRequests: true,
+    }),
+  ];
+
+  router.use(cookies, findDevice);
+  router.get('/', (_request, response) => {
+    const device = deviceHere(response);
+    response.json({ beyond: true, device, ...(device ? beyond : {}) });
+  });
+  router.post('/session', ...tries, async (request, response) => {
+    const { passphrase, device } = readBody(SignInSchema, request.body);
+    if (!(await isPassphrase(database, passphrase))) throw new ApiError(403, 'wrong', WRONG);
+    // A new token with each sign-in; the one that was there before is worth nothing from here on.
+    const before = deviceHere(response);
+    if (before) await signOut(database, before.id);
+    await give(response, device?.trim() ?? '');
+    response.status(204).end();
+  });
+  router.delete('/session', known, async (_request, response) => {
+    await signOut(database, deviceHere(response)!.id);
+    response.clearCookie(COOKIE, attributes).status(204).end();
+  });
+  router.get('/devices', known, async (_request, response) => {
+    response.json(await signedInDevices(database));
+  });
+  router.delete('/devices', known, async (_request, response) => {
+    await signOut(database);
+    response.clearCookie(COOKIE, attributes).status(204).end();
+  });
+  router.delete('/devices/:id', known, async (request, response) => {
+    if ((await signOut(database, String(request.params['id']))) === 0) throw notFound('device');
+    response.status(204).end();
+  });
+  router.put('/passphrase', known, ...tries, async (request, response) => {
+    const { current, next } = readBody(ChangeSchema, request.body);
+    if (!(await isPassphrase(database, current))) throw new ApiError(403, 'wrong', WRONG);
+    const fault = faultOf(next);
+    if (fault) throw new ApiError(422, 'invalid', fault, [{ field: 'next', message: fault }]);
+    await setPassphrase(database, next);
+    // Everyone else signs in again with the new one.
+    await give(response, deviceHere(response)!.name);
+    response.status(204).end();
+  });
+
+  const guard: RequestHandler = (request, response, next) =>
+    cookies(request, response, (error?: unknown) => {
+      if (error !== undefined) return next(error);
+      void Promise.resolve(findDevice(request, response, () => known(request, response, next))).catch(next);
+    });
+  return { router, guard };
+}

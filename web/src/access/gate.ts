@@ -1,0 +1,31 @@
+/**
+ * Whether the server waits for the passphrase. What was asked of it meanwhile waits here and goes on after signing in,
+ * so that nothing else needs to know.
+ */
+let opens: (() => void) | null = null;
+let closed: Promise<void> | null = null;
+const watchers = new Set<() => void>();
+
+/** Told by whoever is refused; settles when a person has signed in. */
+export function untilSignedIn(): Promise<void> {
+  closed ??= new Promise<void>((done) => {
+    opens = done;
+    for (const watcher of watchers) watcher();
+  });
+  return closed;
+}
+
+export function signedIn(): void {
+  opens?.();
+  [opens, closed] = [null, null];
+  for (const watcher of watchers) watcher();
+}
+
+/** For React's `useSyncExternalStore`. */
+export const gate = {
+  subscribe: (watcher: () => void) => {
+    watchers.add(watcher);
+    return () => void watchers.delete(watcher);
+  },
+  isClosed: () => closed !== null,
+};
