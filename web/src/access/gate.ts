@@ -5,20 +5,20 @@
 let opens: (() => void) | null = null;
 let closed: Promise<void> | null = null;
 const watchers = new Set<() => void>();
+const tell = () => watchers.forEach((watcher) => watcher());
 
 /** Told by whoever is refused; settles when a person has signed in. */
 export function untilSignedIn(): Promise<void> {
-  closed ??= new Promise<void>((done) => {
-    opens = done;
-    for (const watcher of watchers) watcher();
-  });
+  if (closed) return closed;
+  closed = new Promise<void>((done) => (opens = done));
+  tell();
   return closed;
 }
 
 export function signedIn(): void {
   opens?.();
   [opens, closed] = [null, null];
-  for (const watcher of watchers) watcher();
+  tell();
 }
 
 /** For React's `useSyncExternalStore`. */
