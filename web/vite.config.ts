@@ -5,6 +5,7 @@ export default defineConfig({
   plugins: [react()],
   // The server puts a fresh nonce in place of this on every page.
   html: { cspNonce: '__NONCE__' },
+  define: { __PROGRAM__: JSON.stringify(new Date().toISOString()) },
   worker: { format: 'es' },
   build: { chunkSizeWarningLimit: 1500, modulePreload: { polyfill: false } },
   server: { proxy: { '/api': 'http://127.0.0.1:4173' } },

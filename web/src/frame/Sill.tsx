@@ -91,7 +91,7 @@ function tallies(plan: Plan, job: Job): readonly Tally[] {
 export function Sill() {
   const job = useJob();
   const plan = usePlan();
-  const { working, halted, proving, searched, moved, failed } = useFrom((state) => state.planning);
+  const { working, halted, proving, searched, moved, failed, earlier } = useFrom((state) => state.planning);
   const { tick } = useTicks();
   const dispatch = useApp();
   const navigate = useNavigate();
@@ -145,8 +145,8 @@ export function Sill() {
         </span>
       )}
       {working && (
-        <span className="proving late" role="status">
-          Working out the plan
+        <span className={earlier ? 'proving' : 'proving late'} role="status">
+          {earlier ? 'From last time; working it out anew' : 'Working out the plan'}
           <Button size="small" onClick={() => dispatch(endPlan())}>
             Stop
           </Button>

@@ -1,8 +1,9 @@
 import { Button, ToggleButton, ToggleButtonGroup } from '@mui/material';
-import { useMemo, useState, type ReactNode } from 'react';
+import { useDeferredValue, useMemo, useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { SHORT_PIECE, printMaterial, type Job, type Plan, type Setup } from '@sill/core';
 import { Boards } from '../stages/cuts/Boards';
+import { useGrowing } from '../fields/growing';
 import { SetupName, SetupWords } from '../stages/cuts/SetupWords';
 import { runs, useLabel } from '../stages/labels';
 import { useJob, usePlan } from '../state/hooks';
@@ -136,6 +137,9 @@ function sheetsOf(plan: Plan, job: Job, label: (id: string) => string, paper: Pa
   return sheets;
 }
 
+/** Pages that are drawn at once; the rest follows. */
+const FIRST = 2;
+
 /** The shop packet: buying list, parts, cut sheets, order and steps, laid out for paper. */
 export default function Packet() {
   const job = useJob();
@@ -144,10 +148,15 @@ export default function Packet() {
   const navigate = useNavigate();
   const [paper, setPaper] = useState<Paper>('letter');
   const [extent, setExtent] = useState<Extent>('short');
-  const both = useMemo(() => {
-    const of = (which: Extent) => (plan ? sheetsOf(plan, job, label, paper, which) : []);
-    return { short: of('short'), long: of('long') };
-  }, [plan, job, label, paper]);
+  const short = useMemo(() => (plan ? sheetsOf(plan, job, label, paper, 'short') : []), [plan, job, label, paper]);
+  // The short one is there first; the long one is laid out after it.
+  const later = useDeferredValue(true, false);
+  const long = useMemo(
+    () => (plan && later ? sheetsOf(plan, job, label, paper, 'long') : null),
+    [plan, job, label, paper, later],
+  );
+  const sheets = (extent === 'long' && long) || short;
+  const drawn = useGrowing(sheets.length, `${paper} ${extent}`, FIRST);
   if (!plan) return <NoPlan />;
   if (plan.parts.length === 0)
     return (
@@ -156,9 +165,8 @@ export default function Packet() {
         <Button onClick={() => void navigate('../brief')}>To the brief</Button>
       </div>
     );
-  const sheets = both[extent];
   return (
-    <div className="packet" data-paper={paper}>
+    <div className="packet" data-paper={paper} aria-busy={drawn < sheets.length}>
       <div className="packet-tools">
         <Button onClick={() => void navigate(-1)}>Back</Button>
         <h1>Shop packet</h1>
@@ -170,14 +178,14 @@ export default function Packet() {
           onChange={(_, value: Extent | null) => value && setExtent(value)}
           aria-label="How much is printed"
         >
-          <ToggleButton value="short">Short, {both.short.length} pages</ToggleButton>
-          <ToggleButton value="long">Long, {both.long.length} pages</ToggleButton>
+          <ToggleButton value="short">Short, {short.length} pages</ToggleButton>
+          <ToggleButton value="long">Long{long && `, ${long.length} pages`}</ToggleButton>
         </ToggleButtonGroup>
         <Button variant="contained" color="primary" onClick={() => window.print()}>
           Print
         </Button>
       </div>
-      {sheets.map((sheet, at) => (
+      {sheets.slice(0, drawn).map((sheet, at) => (
         <section key={sheet.key} className="page" aria-label={`Page ${at + 1}`}>
           <header>
             <h1>{sheet.title}</h1>

@@ -31,16 +31,18 @@ export type StepBlock = {
 
 /** A step in as many blocks as pages want. */
 export function blocksOf(block: StepBlock, paper: Paper): readonly StepBlock[] {
-  const high = stepHeight(paper);
   const most = ROOM[paper] - 6;
   const blocks: StepBlock[] = [];
   let rest = block.step.actions;
   while (rest.length > 0) {
-    const goesOn = blocks.length > 0;
-    const with_ = (count: number): StepBlock => ({ ...block, goesOn, step: { ...block.step, actions: rest.slice(0, count) } }); // prettier-ignore
-    let count = rest.length;
-    while (count > 1 && high(with_(count)) > most) count--;
-    blocks.push(with_(count));
+    const begun = { ...block, goesOn: blocks.length > 0 };
+    const high = heightWith(begun, paper);
+    let count = 1;
+    for (let actions = actionHeight(begun, rest[0]!, paper); count < rest.length; count++) {
+      actions += actionHeight(begun, rest[count]!, paper);
+      if (high(actions) > most) break;
+    }
+    blocks.push({ ...begun, step: { ...block.step, actions: rest.slice(0, count) } });
     rest = rest.slice(count);
   }
   return blocks;
@@ -54,23 +56,40 @@ const LETTERS: Record<Paper, { readonly beside: number; readonly across: number 
 /** The picture's width in its own units; on paper it is 66 mm wide and at most 60 high. */
 export const PICTURE = 290;
 
-/** Height of a step on paper, mm: its picture or the lines of its actions beside it, and the rest. */
+const linesOf = (text: Phrase, letters: number): number => Math.ceil(plain(text, 'in').length / letters);
+
+/** Height of one action on paper, mm. */
+function actionHeight(
+  { goesOn = false, plain: bare = false }: StepBlock,
+  action: Step['actions'][number],
+  paper: Paper,
+) {
+  const { beside, across } = LETTERS[paper];
+  return linesOf(action.text, goesOn || bare ? across : beside) * 5.3 + 1.7;
+}
+
+/** Height of a step on paper, mm, whose actions are so high: its picture or the actions beside it, and the rest. */
+function heightWith(
+  { facts, step, goesOn = false, plain: bare = false }: StepBlock,
+  paper: Paper,
+): (actions: number) => number {
+  if (goesOn) return (actions) => actions + 13;
+  const { across } = LETTERS[paper];
+  const below = [...step.cautions, step.pickUp].reduce((sum, text) => sum + linesOf(text, across) * 5.3 + 1.2, 0);
+  const rest = below + 17 + (step.diagonals ? 7 : 0) + 6.5 * step.spacers.length;
+  if (bare) return (actions) => actions + rest;
+  const picture = Math.min(
+    60,
+    (66 * pictureHeight(drawnIn(step, facts), PICTURE, joinedIn(step, facts.fastenings))) / PICTURE,
+  );
+  return (actions) => Math.max(picture, actions) + rest;
+}
+
+/** Height of a step on paper, mm. */
 export const stepHeight =
   (paper: Paper) =>
-  ({ facts, step, goesOn = false, plain: bare = false }: StepBlock): number => {
-    const linesOf = (text: Phrase, letters: number) => Math.ceil(plain(text, 'in').length / letters);
-    const { beside, across } = LETTERS[paper];
-    const letters = goesOn || bare ? across : beside;
-    const actions = step.actions.reduce((sum, action) => sum + linesOf(action.text, letters) * 5.3 + 1.7, 0);
-    if (goesOn) return actions + 13;
-    const below = [...step.cautions, step.pickUp].reduce((sum, text) => sum + linesOf(text, across) * 5.3 + 1.2, 0);
-    if (bare) return actions + below + 17 + (step.diagonals ? 7 : 0) + 6.5 * step.spacers.length;
-    const picture = Math.min(
-      60,
-      (66 * pictureHeight(drawnIn(step, facts), PICTURE, joinedIn(step, facts.fastenings))) / PICTURE,
-    );
-    return Math.max(picture, actions) + below + 17 + (step.diagonals ? 7 : 0) + 6.5 * step.spacers.length;
-  };
+  (block: StepBlock): number =>
+    heightWith(block, paper)(block.step.actions.reduce((sum, action) => sum + actionHeight(block, action, paper), 0));
 
 /** Height of a board's drawing on paper, mm: a row of one height, or a sheet to the scale of a whole one and its sizes. */
 export function boardHeight(board: Board, plan: Pick<Plan, 'cuts' | 'buying'>): number {

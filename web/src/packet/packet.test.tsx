@@ -1,5 +1,5 @@
 /** @jest-environment jsdom */
-import { fireEvent, screen, within } from '@testing-library/react';
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { degreesText, demoJob, inches, newJob, newPiece, offerName, plain, type Job, type Spot } from '@sill/core';
 import { onBench } from '../testing/bench';
 import { readCuts, readSentence } from '../testing/packet-reader';
@@ -10,8 +10,21 @@ const open = (job = demoJob()) => {
   const shown = onBench(<Packet />, { job, path: '/jobs/demo/packet' });
   return { ...shown, plan: shown.store.getState().planning.plan! };
 };
-const pages = () => screen.getAllByRole('region', { name: /^Page \d+$/ });
+/** All pages: before printing the rest is drawn at once. */
+const pages = () => {
+  if (document.querySelector('[aria-busy=true]')) fireEvent(window, new Event('beforeprint'));
+  return drawnPages();
+};
+const drawnPages = () => screen.getAllByRole('region', { name: /^Page \d+$/ });
 const titled = (title: string) => pages().filter((page) => within(page).queryByRole('heading', { level: 1, name: title })); // prettier-ignore
+
+test('the first pages are there at once, the rest follows by itself', async () => {
+  open();
+  expect(drawnPages()).toHaveLength(2);
+  await waitFor(() => expect(document.querySelector('.packet')!.getAttribute('aria-busy')).toBe('false'), { timeout: 20_000 }); // prettier-ignore
+  expect(drawnPages().length).toBeGreaterThan(5);
+  expect(drawnPages()).toHaveLength(pages().length);
+});
 
 test('pages are numbered through, and each has the last word of safety', () => {
   open();

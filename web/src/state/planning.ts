@@ -14,6 +14,8 @@ export type PlanningState = {
   readonly failed: string | null;
   /** Stopped by the person: the plan shown is of before the last change. */
   readonly halted: boolean;
+  /** What is shown is what the job came to when it was last open here; today's is on its way. */
+  readonly earlier: boolean;
   /** Cents that the last change made of the total; null where there was none. */
   readonly moved: number | null;
 };
@@ -26,6 +28,7 @@ const initialState: PlanningState = {
   searched: 0,
   failed: null,
   halted: false,
+  earlier: false,
   moved: null,
 };
 
@@ -36,13 +39,16 @@ export const planning = createSlice({
     cleared: () => initialState,
     started: (state): PlanningState => ({ ...state, working: true, failed: null, halted: false }) as PlanningState,
     halted: (state): PlanningState => ({ ...state, working: false, halted: true }) as PlanningState,
+    /** Shown until the plan of today is there. */
+    remembered: (state, { payload }: PayloadAction<{ job: Job; plan: Plan }>): PlanningState =>
+      ({ ...state, plan: payload.plan, of: payload.job, earlier: true }) as PlanningState,
     planned: (
       state,
       { payload }: PayloadAction<{ job: Job; plan: Plan; proving: boolean; searched?: number }>,
     ): PlanningState => {
       // A draft is never the object it stands for.
       const before = original(state) as PlanningState;
-      const step = before.plan ? payload.plan.list.total - before.plan.list.total : 0;
+      const step = before.plan && !before.earlier ? payload.plan.list.total - before.plan.list.total : 0;
       // A better plan of the same job adds to what the change itself made.
       const moved = step + (before.of === payload.job ? (before.moved ?? 0) : 0);
       return {
@@ -53,6 +59,7 @@ export const planning = createSlice({
         searched: payload.searched ?? 0,
         failed: null,
         halted: false,
+        earlier: false,
         moved: moved === 0 ? null : moved,
       };
     },
@@ -64,4 +71,4 @@ export const planning = createSlice({
   },
 });
 
-export const { cleared, started, halted, planned, searching, proofEnded, failed } = planning.actions;
+export const { cleared, remembered, started, halted, planned, searching, proofEnded, failed } = planning.actions;

@@ -1,9 +1,9 @@
 import { createAction, createListenerMiddleware, isAnyOf } from '@reduxjs/toolkit';
-import { isProved, type Plan } from '@sill/core';
+import { isProved, type Job, type Plan } from '@sill/core';
 import { Stopped } from '../workers/asking';
-import { planQuickly, prove, stopPlan, stopProof } from '../workers/planner';
+import { planOfLastTime, planQuickly, prove, stopPlan, stopProof } from '../workers/planner';
 import { changed, closed, conflicted, opened, redone, replaced, settled, undone } from './bench';
-import { cleared, failed, halted, planned, proofEnded, searching, started } from './planning';
+import { cleared, failed, halted, planned, proofEnded, remembered, searching, started } from './planning';
 import type { RootState } from './store';
 
 /** Works the plan out once more after it was stopped. */
@@ -11,22 +11,24 @@ export const planAgain = createAction('planning/again');
 
 export const replanning = createListenerMiddleware<RootState>();
 
+const isSame = (a: Job['pieces'], b: Job['pieces']) => a.map(({ id }) => id).join() === b.map(({ id }) => id).join();
+
 /**
- * Plans again after every change: first quickly, then, where that is not proved to be the least, a longer search in a
+ * Plans again after every change, a job just opened after showing what it came to last time: first quickly, then, where that is not proved to be the least, a longer search in a
  * second worker that can be stopped. What is of an older job is dropped when it comes back.
  */
 replanning.startListening({
   matcher: isAnyOf(opened, changed, replaced, undone, redone, conflicted, settled, planAgain),
-  effect: async (_action, { getState, dispatch, cancelActiveListeners }) => {
+  effect: async (action, { getState, dispatch, cancelActiveListeners }) => {
     cancelActiveListeners();
     stopProof();
-    const { job } = getState().bench;
-    if (!job) return;
+    const { id, job } = getState().bench;
+    if (!id || !job) return;
     const current = () => getState().bench.job === job;
     const proveOn = async (plan: Plan) => {
       let least = plan.list.total;
       try {
-        const better = await prove(job, (found, searched) => {
+        const better = await prove(id, job, (found, searched) => {
           if (!current()) return;
           // Drawn as it gets better, so that a stop keeps the best there was.
           if (found && found.list.total < least) dispatch(planned({ job, plan: found, proving: true, searched }));
@@ -41,7 +43,13 @@ replanning.startListening({
     };
     dispatch(started());
     try {
-      const plan = await planQuickly(job);
+      if (opened.match(action)) {
+        const last = await planOfLastTime(id);
+        if (!current()) return;
+        // Of other pieces it would say things that are not so.
+        if (last && isSame(last.job.pieces, job.pieces)) dispatch(remembered(last));
+      }
+      const plan = await planQuickly(job, id);
       if (!current()) return;
       dispatch(planned({ job, plan, proving: !isProved(plan) }));
       if (isProved(plan)) return;

@@ -8,6 +8,10 @@ export const boardStyles = css`
     flex-direction: column;
     gap: 4px;
   }
+  .unseen {
+    display: block;
+    width: 1px;
+  }
   .board-row {
     display: grid;
     grid-template-columns: 140px minmax(0, 1fr);

@@ -18,6 +18,8 @@ import {
   type TopOption,
   type Way,
 } from '@sill/core';
+import { newSender, type Heavy, type LightPlan } from './handing';
+import { keepPlan, lastPlan } from './last-plan';
 
 /** Pools of boards solved and pieces built before; the oldest go when there are many. */
 const cache = newPlanCache();
@@ -63,23 +65,70 @@ async function solveElsewhere(solved: SolveCache): Promise<void> {
   );
 }
 
+/** What is told on the other side: parts of a plan before it, and what a longer search finds. */
+export type Told = {
+  part(key: string, heavy: Heavy): void | Promise<void>;
+  heard(plan: LightPlan | null, share: number): void | Promise<void>;
+};
+
+const send = newSender();
+/** Settles when all that the plan needs is there. */
+async function handOver(plan: Plan, told: Told): Promise<LightPlan> {
+  const { light, parts } = send(plan);
+  for (const [key, heavy] of parts) await told.part(key, heavy);
+  return light;
+}
+/** What is sent is counted on by the next: one after the other. */
+let underWay: Promise<unknown> = Promise.resolve();
+function inTurn<T>(work: () => Promise<T>): Promise<T> {
+  const mine = underWay.then(work, work);
+  underWay = mine.catch(() => undefined);
+  return mine;
+}
+
+/** A plan that stands for so long is kept for the next opening; while a person types, none is. */
+const STANDS_MS = 1500;
+let keeping: ReturnType<typeof setTimeout> | undefined;
+function keepInAWhile(id: string | null, job: Job, plan: Plan): void {
+  clearTimeout(keeping);
+  if (id !== null) keeping = setTimeout(() => void keepPlan({ id, job, plan, program: __PROGRAM__, at: Date.now() }), STANDS_MS); // prettier-ignore
+}
+
 const worker = {
-  plan(job: Job, today: string): Plan {
-    trim();
-    return planJob(job, { today, effort: 'quick', cache });
-  },
+  /** `id` of the job under which the plan is kept for its next opening; null keeps none. */
+  plan: (job: Job, today: string, id: string | null, told: Told): Promise<LightPlan> =>
+    inTurn(async () => {
+      trim();
+      const plan = planJob(job, { today, effort: 'quick', cache });
+      const light = await handOver(plan, told);
+      keepInAWhile(id, job, plan);
+      return light;
+    }),
+  /** What the job came to when it was last open here; null where that is not known. */
+  last: (id: string, told: Told): Promise<{ readonly job: Job; readonly light: LightPlan } | null> =>
+    inTurn(async () => {
+      const found = await lastPlan(id, __PROGRAM__);
+      return found && { job: found.job, light: await handOver(found.plan, told) };
+    }),
   /** The longer search; tells what is better than before as it is found. Only it solves integer programs. */
-  async prove(job: Job, today: string, heard: (plan: Plan | null, share: number) => void): Promise<Plan> {
+  async prove(job: Job, today: string, id: string | null, told: Told): Promise<LightPlan> {
     trim();
     const integer = await loadIntegerSolver(wasm);
     planJob(job, { today, effort: 'quick', cache });
     await solveElsewhere(cache.solved);
     let least = Infinity;
-    return planByMaterials(job, { today, cache, integer }, (plan, share) => {
+    const best = planByMaterials(job, { today, cache, integer }, (plan, share) => {
       const better = plan.list.total < least;
       least = Math.min(least, plan.list.total);
-      heard(better ? plan : null, share);
+      if (!better) return void told.heard(null, share);
+      const { light, parts } = send(plan);
+      for (const [key, heavy] of parts) void told.part(key, heavy);
+      void told.heard(light, share);
     });
+    // What was told on the way is taken in before what comes back.
+    await told.heard(null, 1);
+    keepInAWhile(id, job, best);
+    return handOver(best, told);
   },
   compareTops(job: Job, plan: Plan, pieceId: string, today: string): readonly TopOption[] {
     return compareTops(job, plan, pieceId, { today, effort: 'quick', cache });

@@ -1,7 +1,8 @@
 import { proxy } from 'comlink';
 import { formatISO } from 'date-fns';
 import type { Job, Nominal, Plan, Rehearsal, TopOption, Way } from '@sill/core';
-import { asking, WorkerGone } from './asking';
+import { asking, Stopped, WorkerGone } from './asking';
+import { newReceiver, type LightPlan } from './handing';
 import type { PlanWorker } from './plan.worker';
 
 const start = () => new Worker(new URL('./plan.worker.ts', import.meta.url), { type: 'module' });
@@ -16,9 +17,12 @@ export const today = (): string => formatISO(new Date(), { representation: 'date
 /** Ends a quick plan that takes too long: it is refused as stopped. The next one starts afresh. */
 export const stopPlan = (): void => quick.end();
 
-/** A plan; where the worker dies on it, once more with a fresh one. */
-export const planQuickly = async (job: Job): Promise<Plan> => {
-  const ask = () => quick.ask((remote) => remote.plan(job, today()));
+const received = newReceiver();
+const toldQuickly = () => proxy({ part: received.part, heard: () => {} });
+
+/** A plan; where the worker dies on it, once more with a fresh one. It is kept for the next opening of job `id`. */
+export const planQuickly = async (job: Job, id: string | null = null): Promise<Plan> => {
+  const ask = async () => received.whole(await quick.ask((remote) => remote.plan(job, today(), id, toldQuickly())));
   try {
     return await ask();
   } catch (error) {
@@ -26,6 +30,17 @@ export const planQuickly = async (job: Job): Promise<Plan> => {
     return ask();
   }
 };
+
+/** What job `id` came to when it was last open in this browser; null where that is not known. */
+export async function planOfLastTime(id: string): Promise<{ readonly job: Job; readonly plan: Plan } | null> {
+  const last = await quick
+    .ask((remote) => remote.last(id, toldQuickly()))
+    .catch((error: unknown) => {
+      if (error instanceof Stopped) throw error;
+      return null;
+    });
+  return last && { job: last.job, plan: received.whole(last.light) };
+}
 
 export const topOptions = (job: Job, plan: Plan, pieceId: string): Promise<readonly TopOption[]> =>
   quick.ask((remote) => remote.compareTops(job, plan, pieceId, today()));
@@ -50,7 +65,9 @@ export const stopProof = (): void => prover.end();
  *
  * @param heard told a better plan, or null, and the share of the search that is done.
  */
-export function prove(job: Job, heard: (plan: Plan | null, share: number) => void): Promise<Plan> {
+export async function prove(id: string, job: Job, heard: (plan: Plan | null, share: number) => void): Promise<Plan> {
   stopProof();
-  return prover.ask((remote) => remote.prove(job, today(), proxy(heard)));
+  const { part, whole } = newReceiver();
+  const told = proxy({ part, heard: (light: LightPlan | null, share: number) => heard(light && whole(light), share) });
+  return whole(await prover.ask((remote) => remote.prove(job, today(), id, told)));
 }

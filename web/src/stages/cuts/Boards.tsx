@@ -1,6 +1,7 @@
 import { useMediaQuery } from '@mui/material';
 import { tapeMarks, type Board, type NumberedCut, type Plan, type Setup } from '@sill/core';
 import { BoardRow } from '../../drawing/BoardRow';
+import { Seen } from '../../drawing/Seen';
 import { SheetPlan } from '../../drawing/SheetPlan';
 import { Dim } from '../../words/Dim';
 import { useLabel } from '../labels';
@@ -37,35 +38,46 @@ export function Boards({ plan, lit, only, tape = 'none', zoom = 1, settling = fa
   const lanes = plan.buying.boards.filter((board) => !isBroken(board, plan.cuts));
   const longest = Math.max(0, ...lanes.map((board) => board.length));
   const litCuts = lit && cutsOf(plan, lit);
+  const shown = plan.buying.boards.filter((board) => only === undefined || only.has(board.number));
+  const drawn = (board: Board) => {
+    const own = {
+      board,
+      cuts: plan.cuts.filter((cut) => cut.board === board.number),
+      label,
+      lit: litCuts,
+      tools: settling && <BoardMenu board={board} plan={plan} />,
+      wide: (narrow ? 330 : 640) * zoom,
+    };
+    return lanes.includes(board) ? (
+      <BoardRow
+        key={board.number}
+        {...own}
+        longest={longest}
+        uses={plan.offcuts.filter((use) => use.board === board.number)}
+      >
+        {tape !== 'none' && <TapeLine board={board} cuts={own.cuts} tape={tape} />}
+      </BoardRow>
+    ) : (
+      <SheetPlan key={board.number} {...own} />
+    );
+  };
   return (
     <div className="boards" data-zoomed={zoom > 1}>
-      {plan.buying.boards
-        .filter((board) => only === undefined || only.has(board.number))
-        .map((board) => {
-          const own = {
-            board,
-            cuts: plan.cuts.filter((cut) => cut.board === board.number),
-            label,
-            lit: litCuts,
-            tools: settling && <BoardMenu board={board} plan={plan} />,
-            wide: (narrow ? 330 : 640) * zoom,
-          };
-          return lanes.includes(board) ? (
-            <BoardRow
-              key={board.number}
-              {...own}
-              longest={longest}
-              uses={plan.offcuts.filter((use) => use.board === board.number)}
-            >
-              {tape !== 'none' && <TapeLine board={board} cuts={own.cuts} tape={tape} />}
-            </BoardRow>
-          ) : (
-            <SheetPlan key={board.number} {...own} />
-          );
-        })}
+      {settling && shown.length > MANY
+        ? shown.map((board) => (
+            <Seen key={board.number} height={lanes.includes(board) ? LANE_HIGH : SHEET_HIGH}>
+              {() => drawn(board)}
+            </Seen>
+          ))
+        : shown.map(drawn)}
     </div>
   );
 }
+
+/** More boards than this are drawn as they come into view; about so high, px. */
+const MANY = 16;
+const LANE_HIGH = 96;
+const SHEET_HIGH = 380;
 
 /** True for sheets, and for boards that are broken down like one. */
 const isBroken = (board: Board, cuts: readonly NumberedCut[]): boolean =>
