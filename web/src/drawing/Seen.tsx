@@ -32,9 +32,5 @@ export function Seen({ height, children }: Props) {
     watch().observe(place);
     return () => watch().unobserve(place);
   }, [place]);
-  return (
-    <div ref={setPlace}>
-      {seen ? children() : <svg className="unseen" height={room} aria-hidden />}
-    </div>
-  );
+  return <div ref={setPlace}>{seen ? children() : <svg className="unseen" height={room} aria-hidden />}</div>;
 }

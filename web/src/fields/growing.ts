@@ -22,3 +22,29 @@ export function useGrowing(total: number, what: string, first: number): number {
   }, [drawn, total, what]);
   return drawn;
 }
+
+/** What a piece of work comes to, done without a pause. */
+export function atOnce<T>(work: Generator<undefined, T>): T {
+  for (;;) {
+    const step = work.next();
+    if (step.done) return step.value;
+  }
+}
+
+/** What a piece of work comes to, done in turns after what is drawn first; null until it is there. */
+export function useInTurns<T>(begin: (() => Generator<undefined, T>) | null): T | null {
+  const [done, setDone] = useState<{ readonly of: typeof begin; readonly value: T } | null>(null);
+  useEffect(() => {
+    if (!begin) return;
+    const work = begin();
+    let turn: ReturnType<typeof setTimeout>;
+    const go = () => {
+      const step = work.next();
+      if (step.done) setDone({ of: begin, value: step.value });
+      else turn = setTimeout(go);
+    };
+    turn = setTimeout(go);
+    return () => clearTimeout(turn);
+  }, [begin]);
+  return done?.of === begin && done ? done.value : null;
+}

@@ -42,7 +42,8 @@ export function blocksOf(block: StepBlock, paper: Paper): readonly StepBlock[] {
       actions += actionHeight(begun, rest[count]!, paper);
       if (high(actions) > most) break;
     }
-    blocks.push({ ...begun, step: { ...block.step, actions: rest.slice(0, count) } });
+    const whole = count === block.step.actions.length;
+    blocks.push(whole ? begun : { ...begun, step: { ...block.step, actions: rest.slice(0, count) } });
     rest = rest.slice(count);
   }
   return blocks;
@@ -56,7 +57,13 @@ const LETTERS: Record<Paper, { readonly beside: number; readonly across: number 
 /** The picture's width in its own units; on paper it is 66 mm wide and at most 60 high. */
 export const PICTURE = 290;
 
-const linesOf = (text: Phrase, letters: number): number => Math.ceil(plain(text, 'in').length / letters);
+/** Letters of a phrase: counted once, it is asked for at each way to break a page. */
+const lengths = new WeakMap<Phrase, number>();
+function linesOf(text: Phrase, letters: number): number {
+  const length = lengths.get(text) ?? plain(text, 'in').length;
+  lengths.set(text, length);
+  return Math.ceil(length / letters);
+}
 
 /** Height of one action on paper, mm. */
 function actionHeight(
@@ -66,6 +73,14 @@ function actionHeight(
 ) {
   const { beside, across } = LETTERS[paper];
   return linesOf(action.text, goesOn || bare ? across : beside) * 5.3 + 1.7;
+}
+
+/** Height of a step's picture, in its own units. The step is asked at each way to break its page. */
+const pictures = new WeakMap<Step, number>();
+function pictureOf(step: Step, facts: StepBlock['facts']): number {
+  const height = pictures.get(step) ?? pictureHeight(drawnIn(step, facts), PICTURE, joinedIn(step, facts.fastenings));
+  pictures.set(step, height);
+  return height;
 }
 
 /** Height of a step on paper, mm, whose actions are so high: its picture or the actions beside it, and the rest. */
@@ -78,10 +93,7 @@ function heightWith(
   const below = [...step.cautions, step.pickUp].reduce((sum, text) => sum + linesOf(text, across) * 5.3 + 1.2, 0);
   const rest = below + 17 + (step.diagonals ? 7 : 0) + 6.5 * step.spacers.length;
   if (bare) return (actions) => actions + rest;
-  const picture = Math.min(
-    60,
-    (66 * pictureHeight(drawnIn(step, facts), PICTURE, joinedIn(step, facts.fastenings))) / PICTURE,
-  );
+  const picture = Math.min(60, (66 * pictureOf(step, facts)) / PICTURE);
   return (actions) => Math.max(picture, actions) + rest;
 }
 
