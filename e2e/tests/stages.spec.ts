@@ -236,12 +236,13 @@ test('without WebGL the piece is drawn on paper instead', async ({ page }) => {
 
 test('the packet prints on Letter and A4, every page numbered', async ({ page }) => {
   await page.goto('/jobs/demo/packet');
-  await expect(page.locator('.page').first()).toBeVisible();
+  await expect(page.locator('.packet')).toHaveAttribute('aria-busy', 'false');
   const pages = await page.locator('.page').count();
   await expect(page.locator('.page').last()).toContainText(`${pages} / ${pages}`);
   const count = (pdf: Buffer) => pdf.toString('latin1').match(/\/Type\s*\/Page[^s]/g)!.length;
   expect(count(await page.pdf({ preferCSSPageSize: true }))).toBe(pages);
   await page.getByRole('button', { name: 'A4' }).click();
+  await expect(page.locator('.packet')).toHaveAttribute('aria-busy', 'false');
   const onA4 = await page.locator('.page').count();
   const pdf = await page.pdf({ preferCSSPageSize: true });
   expect(count(pdf)).toBe(onA4);

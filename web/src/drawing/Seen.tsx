@@ -4,12 +4,19 @@ import { useEffect, useState, type ReactNode } from 'react';
 const AHEAD = 700;
 
 const watched = new WeakMap<Element, (seen: boolean) => void>();
-let watcher: IntersectionObserver | null = null;
-const watch = (): IntersectionObserver =>
-  (watcher ??= new IntersectionObserver(
+/** One for each place that scrolls: only what is outside of that very place can be drawn ahead. */
+const watchers = new WeakMap<Element, IntersectionObserver>();
+function watcherOf(place: Element): IntersectionObserver {
+  const scrolls = place.closest('main') ?? document.documentElement;
+  const there = watchers.get(scrolls);
+  if (there) return there;
+  const made = new IntersectionObserver(
     (rows) => rows.forEach(({ target, isIntersecting }) => watched.get(target)?.(isIntersecting)),
-    { rootMargin: `${AHEAD}px 0px` },
-  ));
+    { root: scrolls === document.documentElement ? null : scrolls, rootMargin: `${AHEAD}px 0px` },
+  );
+  watchers.set(scrolls, made);
+  return made;
+}
 
 type Props = {
   /** Height it will have, px, until it was drawn once. */
@@ -29,8 +36,9 @@ export function Seen({ height, children }: Props) {
       if (!now && place.childElementCount > 0) setRoom(place.offsetHeight);
       setSeen(now);
     });
-    watch().observe(place);
-    return () => watch().unobserve(place);
+    const watcher = watcherOf(place);
+    watcher.observe(place);
+    return () => watcher.unobserve(place);
   }, [place]);
   return <div ref={setPlace}>{seen ? children() : <svg className="unseen" height={room} aria-hidden />}</div>;
 }

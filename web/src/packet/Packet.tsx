@@ -27,7 +27,8 @@ export default function Packet() {
     [plan, job, label, paper],
   );
   const long = useInTurns(useMemo(() => plan && (() => layOut(plan, job, label, paper, 'long')), [plan, job, label, paper])); // prettier-ignore
-  const sheets = (extent === 'long' && long) || short;
+  const wanted = extent === 'long' ? long : short;
+  const sheets = wanted ?? [];
   const drawn = useGrowing(sheets.length, `${paper} ${extent}`, FIRST);
   if (!plan) return <NoPlan />;
   if (plan.parts.length === 0)
@@ -38,7 +39,7 @@ export default function Packet() {
       </div>
     );
   return (
-    <div className="packet" data-paper={paper} aria-busy={drawn < sheets.length}>
+    <div className="packet" data-paper={paper} aria-busy={!wanted || drawn < wanted.length}>
       <div className="packet-tools">
         <Button onClick={() => void navigate(-1)}>Back</Button>
         <h1>Shop packet</h1>
@@ -53,10 +54,11 @@ export default function Packet() {
           <ToggleButton value="short">Short, {short.length} pages</ToggleButton>
           <ToggleButton value="long">Long{long && `, ${long.length} pages`}</ToggleButton>
         </ToggleButtonGroup>
-        <Button variant="contained" color="primary" onClick={() => window.print()}>
+        <Button variant="contained" color="primary" disabled={!wanted} onClick={() => window.print()}>
           Print
         </Button>
       </div>
+      {!wanted && <p role="status">Laying out the pages.</p>}
       {sheets.slice(0, drawn).map((sheet, at) => (
         <section key={sheet.key} className="page" aria-label={`Page ${at + 1}`}>
           <header>
