@@ -82,3 +82,13 @@ test('thousands as people write them, and a row with a field too many', () => {
   expect(read.problems[0]!.message).toContain('more than the heading line');
   expect(read.problems[1]!.message).toContain('The count');
 });
+
+test('a list of twenty thousand rows: as many as a piece takes, and one word about the rest', () => {
+  const text = `part,material,length\n${Array.from({ length: 20_000 }, (_, at) => `shelf,1x4,${20 + (at % 30)}`).join('\n')}`;
+  const { parts, problems } = readPartsCsv(text, 'in', new Set(['X2']), 40);
+  expect(parts.map(({ tag }) => tag).slice(0, 3)).toEqual(['X1', 'X3', 'X4']);
+  expect(parts).toHaveLength(40);
+  expect(problems).toEqual([
+    { row: 42, message: expect.stringContaining('This row and the 19959 after it were left out') },
+  ]);
+});

@@ -1,6 +1,6 @@
 import { readCsv, writeCsv } from './csv';
 import { parseLength, printLength, readAmount, type Length, type Units } from '../length';
-import { LoosePartSchema, read, type Piece } from '../job';
+import { LoosePartSchema, MOST_LOOSE, read, type Piece } from '../job';
 import type { Part } from '../piece';
 import { isSheet, readMaterial, SHEETS, TABLE_SIZES } from '../stock';
 import { tooWide, type RowProblem } from './rows';
@@ -32,11 +32,14 @@ const LOST = ['left end', 'right end', 'cut-outs'] as const;
 /**
  * Parts from a CSV text with a heading line: part, material, length, width, count, and tag where it has one. Good rows
  * come back as parts; every bad one is named with what would be right. Lengths are read as a person types them.
+ *
+ * @param room how many parts the piece still takes; the rows after are left out, and that is said once.
  */
 export function readPartsCsv(
   text: string,
   units: Units,
   taken: ReadonlySet<string>,
+  room = MOST_LOOSE,
 ): {
   readonly parts: readonly LooseRow[];
   readonly problems: readonly RowProblem[];
@@ -55,9 +58,18 @@ export function readPartsCsv(
   const parts: LooseRow[] = [];
   const [problems, losses]: [RowProblem[], RowProblem[]] = [[], []];
   const tags = new Set(taken);
-  parsed.data.forEach((row, at) => {
-    const line = at + 2;
-    const wrong = (message: string) => problems.push({ row: line, message });
+  let number = 1;
+  for (const [at, row] of parsed.data.entries()) {
+    if (parts.length >= room) {
+      problems.push({ row: at + 2, message: `A piece takes ${MOST_LOOSE} parts of your own, and has them. This row and the ${parsed.data.length - at - 1} after it were left out: put them into another piece.` }); // prettier-ignore
+      break;
+    }
+    readRow(row, at + 2);
+  }
+  return { parts, problems, losses };
+
+  function readRow(row: (typeof parsed.data)[number], line: number): void {
+    const wrong = (message: string): void => void problems.push({ row: line, message });
     const wide = tooWide(row);
     if (wide) return wrong(wide);
     const material = readMaterial(row.material ?? '');
@@ -77,7 +89,6 @@ export function readPartsCsv(
     if (length === null) return;
     const width = size('width', isSheet(material) ? null : TABLE_SIZES.board(material).width);
     if (width === null) return;
-    let number = 1;
     while (tags.has(`X${number}`)) number++;
     const tag = (row.tag ?? '').trim() || `X${number}`;
     if (tags.has(tag)) return wrong(`The tag ${tag} is taken already. Give it another, or leave the tag out.`);
@@ -94,8 +105,7 @@ export function readPartsCsv(
     const lost = LOST.filter((name) => (row[name] ?? '').trim() !== '');
     if (lost.length > 0)
       losses.push({ row: line, message: `${tag}: ${lost.map((name) => `${name} ${row[name]!.trim()}`).join(', ')}` });
-  });
-  return { parts, problems, losses };
+  }
 }
 
 /** A parts list as CSV, readable by the same columns; lengths as the person's tape shows them. */

@@ -147,6 +147,9 @@ export const LockSchema = v.object({
 });
 export type Lock = Fixed<v.InferOutput<typeof LockSchema>>;
 
+/** Parts of a person's own in a piece. */
+export const MOST_LOOSE = 500;
+
 export const PieceSchema = v.object({
   id,
   name,
@@ -234,7 +237,7 @@ export const PieceSchema = v.object({
     }),
   ),
   /** Parts added by hand. */
-  loose: v.pipe(v.array(LoosePartSchema), v.maxLength(500, 'must be at most 500 parts')),
+  loose: v.pipe(v.array(LoosePartSchema), v.maxLength(MOST_LOOSE, `must be at most ${MOST_LOOSE} parts`)),
 });
 
 export const BoardOfferSchema = v.object({

@@ -1,6 +1,6 @@
 import { Button, Dialog, DialogActions, DialogContent, DialogTitle } from '@mui/material';
 import { useState } from 'react';
-import { inches, partsCsv, readPartsCsv, type Part, type Piece, type RowProblem } from '@sill/core';
+import { inches, MOST_LOOSE, partsCsv, readPartsCsv, type Part, type Piece, type RowProblem } from '@sill/core';
 import { saveFile, textOfChosenFile } from '../../frame/files';
 import { useChange, useUnits } from '../../state/hooks';
 
@@ -40,7 +40,7 @@ export function PartsTools({ piece, parts, onAdded }: Props) {
   const importCsv = async () => {
     const text = await textOfChosenFile('.csv,text/csv');
     if (text === null) return;
-    const read = readPartsCsv(text, units, taken);
+    const read = readPartsCsv(text, units, taken, MOST_LOOSE - piece.loose.length);
     if (read.parts.length > 0) put([...piece.loose, ...read.parts]);
     setResult(read);
   };
