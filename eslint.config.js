@@ -58,7 +58,7 @@ const oneWay = ROOMS.map((room, at) => ({
 }));
 
 export default tseslint.config(
-  { ignores: ['**/dist', '**/node_modules', 'data', 'test-results', 'playwright-report'] },
+  { ignores: ['**/dist', '**/node_modules', 'data', 'server/.torture', 'test-results', 'playwright-report'] },
   js.configs.recommended,
   ...tseslint.configs.recommended,
   {

@@ -1,16 +1,17 @@
 import fc from 'fast-check';
+import { seeded } from '../cutting';
 import { LONGEST } from '../length';
 import { newJob, TOOL_NAMES, type Job } from '../job';
 import { readJob, readOnHand } from '../formats';
 import { demoJob, newPiece, STARTS } from '../piece';
 
-type Json = null | boolean | number | string | readonly Json[] | { readonly [key: string]: Json };
+export type Json = null | boolean | number | string | readonly Json[] | { readonly [key: string]: Json };
 
 /** Lines of stock on hand as people type them, sound and spoiled. */
 const LINES = ['2x4 96', '2x4 41 1/2 x3, split last 3', '2x6 70, knots 12 to 15', '1x6 red oak 30 x2, squared', '3/4 plywood 96 x 48', '3/4 plywood 96 x 48, split last 3', '3/4 plywood 23 x 30', '1/4 plywood 40 x 20, bad first 2', '4x4 60', '1x4 12 x 40', '2x8 143, split first 20', '2x4 1/2']; // prettier-ignore
 
 /** Jobs that mutants are made of: every start of the gallery, the demo, some with stock on hand, one with many copies. */
-function sound(): readonly Job[] {
+export function sound(): readonly Job[] {
   const onHand = LINES.flatMap((line, at) => {
     const entry = readOnHand(line, 'in');
     return entry.ok ? [{ ...entry.value, id: `hand-${at}` }] : [];
@@ -27,7 +28,7 @@ function sound(): readonly Job[] {
 }
 
 /** Every value by the name it stands under: what may stand there instead. */
-function gather(value: Json, name: string, into: Map<string, Json[]>): void {
+export function gather(value: Json, name: string, into: Map<string, Json[]>): void {
   into.set(name, [...(into.get(name) ?? []).slice(-60), value]);
   if (Array.isArray(value)) value.forEach((one: Json) => gather(one, `${name}[]`, into));
   else if (typeof value === 'object' && value !== null)
@@ -50,8 +51,8 @@ const NUMBERS: readonly ((value: number, roll: number) => number)[] = [
   (value, roll) => Math.round(value * (0.5 + roll)),
 ];
 
-/** A job with one place changed: where is rolled, so is what it becomes. */
-function changed(value: Json, name: string, roll: () => number, known: ReadonlyMap<string, Json[]>): Json {
+/** A document with one place changed: where is rolled, so is what it becomes. */
+export function changed(value: Json, name: string, roll: () => number, known: ReadonlyMap<string, Json[]>): Json {
   const other = (): Json => {
     const all = known.get(name) ?? [value];
     return all[Math.floor(roll() * all.length)]!;
@@ -93,9 +94,7 @@ export const mutants: fc.Arbitrary<Job | null> = fc
     seed: fc.integer({ min: 1, max: 2 ** 31 - 1 }),
   }) // prettier-ignore
   .map(({ at, times, seed }) => {
-    let state = seed;
-    // Park and Miller 1988, the minimal standard generator.
-    const roll = () => (state = (state * 48271) % 2147483647) / 2147483647;
+    const roll = seeded(seed);
     let job = JSON.parse(JSON.stringify(jobs[at])) as Json;
     for (let time = 0; time < times; time++) {
       const next = changed(job, 'job', roll, values);

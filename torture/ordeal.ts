@@ -1,0 +1,22 @@
+/** What an ordeal is given: until when it goes on, by `performance.now()`, what it rolls from, and how many of it would do. */
+export type Stretch = { readonly until: number; readonly seed: number; readonly most: number };
+/** What came of it. Each fault says how to repeat it. */
+export type Outcome = {
+  readonly tried: number;
+  readonly faults: readonly string[];
+  /** What was measured besides, as a sentence. */
+  readonly said: string;
+};
+export type Ordeal = (stretch: Stretch) => Promise<Outcome>;
+
+/** One of a few. */
+export const pick = <T>(roll: () => number, of: readonly T[]): T => of[Math.floor(roll() * of.length)]!;
+
+export const pause = (ms: number): Promise<void> => new Promise((done) => setTimeout(done, ms));
+
+/** What takes longer is given up, and said so. */
+export const within = <T>(ms: number, work: Promise<T>, what: string): Promise<T> =>
+  new Promise((done, fail) => {
+    const timer = setTimeout(() => fail(new Error(`${what} took over ${ms / 1000} s`)), ms);
+    work.then(done, fail).finally(() => clearTimeout(timer));
+  });

@@ -1,0 +1,231 @@
+import { existsSync, mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { chromium, type Browser, type BrowserContext, type Page } from '@playwright/test';
+import { newJob, newPiece, seeded } from '../core/src';
+import { pause, pick, within, type Ordeal } from './ordeal';
+import { bundled, Killable, ROOT } from './server';
+
+/** A session, and any one step of it, takes no longer. */
+const SESSION_MS = 180_000;
+/** A page that does not answer for so long was blocked. */
+const BLOCK_MS = 200;
+
+/** What each tab types into: no two tabs the same, so that every value has to come through. */
+const FIELDS = [['Name of the piece', 'Where it goes'], ['Name of the job']] as const;
+type Field = (typeof FIELDS)[number][number];
+
+/** A tab and what it typed last that was told to be saved or kept, and what it typed after that. */
+type Tab = { page: Page | null; readonly fields: readonly Field[] };
+
+/** What a page reports of itself. */
+const report = () => {
+  const all = ((globalThis as { blocks?: number[] }).blocks ??= []);
+  // What happens while the page is first drawn is the program's start.
+  new PerformanceObserver((list) => list.getEntries().forEach(({ duration, startTime }) => startTime > 3000 && all.push(duration))).observe({ entryTypes: ['longtask'] }); // prettier-ignore
+};
+/** A browser that has no room, or forbids to keep anything. */
+const without = () => {
+  IDBFactory.prototype.open = () => {
+    throw new DOMException('none', 'SecurityError');
+  };
+  Storage.prototype.setItem = () => {
+    throw new DOMException('full', 'QuotaExceededError');
+  };
+};
+
+class Session {
+  readonly faults: string[] = [];
+  readonly blocks: number[] = [];
+  /** What a person was told is saved or kept. */
+  readonly sure = new Map<Field, string>();
+  /** What was typed since, of which nothing was told. */
+  readonly open = new Map<Field, string[]>();
+  readonly tabs: readonly Tab[] = FIELDS.map((fields) => ({ page: null, fields }));
+  private up = true;
+  private offline = false;
+  private typed = 0;
+
+  constructor(
+    private readonly context: BrowserContext,
+    private readonly server: Killable,
+    private readonly id: string,
+    private readonly roll: () => number,
+  ) {}
+
+  private get reachable() {
+    return this.up && !this.offline;
+  }
+
+  async openTab(tab: Tab): Promise<void> {
+    if (tab.page || !this.reachable) return;
+    const page = await this.context.newPage();
+    page.on('pageerror', (error) => this.faults.push(`a script failed: ${error.message}`));
+    // The question before leaving a page that has nothing kept.
+    page.on('dialog', (dialog) => void dialog.accept().catch(() => {}));
+    await page.goto(`${this.server.url}/jobs/${this.id}/brief`);
+    await page.getByLabel(tab.fields[0]!).waitFor();
+    tab.page = page;
+  }
+
+  private async leave(page: Page): Promise<void> {
+    this.blocks.push(...(await page.evaluate(() => (globalThis as { blocks?: number[] }).blocks ?? [])));
+  }
+
+  async closeTab(tab: Tab): Promise<void> {
+    const { page } = tab;
+    if (!page) return;
+    tab.page = null;
+    await this.leave(page);
+    await page.close({ runBeforeUnload: false });
+  }
+
+  async reload(tab: Tab): Promise<void> {
+    if (!tab.page || !this.reachable) return;
+    await this.leave(tab.page);
+    await tab.page.reload();
+    await tab.page.getByLabel(tab.fields[0]!).waitFor();
+  }
+
+  /** Types something; with `wait` until the page says that it has it. */
+  async type(tab: Tab, wait: boolean): Promise<void> {
+    if (!tab.page) return;
+    const field = pick(this.roll, tab.fields);
+    const value = `${field.split(' ').at(-1)} ${++this.typed}`;
+    await tab.page.getByLabel(field).fill(value);
+    this.open.set(field, [...(this.open.get(field) ?? []), value]);
+    if (!wait) return;
+    const state = tab.page.locator('.saved');
+    for (let tries = 0; tries < 80; tries++) {
+      await pause(50);
+      const [how, says] = [await state.getAttribute('data-state'), (await state.textContent()) ?? ''];
+      if (how === 'saved' || /kept in this browser/.test(says)) {
+        this.sure.set(field, value);
+        this.open.set(field, []);
+        return;
+      }
+    }
+  }
+
+  async setOffline(offline: boolean): Promise<void> {
+    this.offline = offline;
+    await this.context.setOffline(offline);
+  }
+  async kill(): Promise<void> {
+    this.up = false;
+    await this.server.kill();
+  }
+  async start(): Promise<void> {
+    if (!this.up) await this.server.start();
+    this.up = true;
+  }
+
+  /** The next few saves fail, each in one of the ways that saves do. */
+  async spoil(): Promise<void> {
+    let left = 1 + Math.floor(this.roll() * 3);
+    const how = pick(this.roll, ['500', '429', 'cut', 'lost', 'slow', 'nonsense'] as const);
+    await this.context.route(/\/api\/jobs\/[^/]+$/, async (route) => {
+      if (route.request().method() !== 'PUT' || left-- <= 0) return route.continue();
+      const refused = (status: number) => route.fulfill({ status, contentType: 'application/json', body: '{"error":{"code":"failed","message":"Not now.","fields":[]}}' }); // prettier-ignore
+      if (how === '500') return refused(500);
+      if (how === '429') return refused(429);
+      if (how === 'nonsense') return route.fulfill({ status: 200, contentType: 'text/html', body: '<p>Hello' });
+      if (how === 'cut') return route.abort();
+      if (how === 'slow') await pause(600);
+      if (how !== 'lost') return route.continue();
+      await route.fetch().catch(() => null);
+      return route.abort();
+    });
+  }
+
+  /** All is well again: what was told must be there. */
+  async settle(): Promise<void> {
+    await this.start();
+    await this.setOffline(false);
+    await this.context.unrouteAll({ behavior: 'ignoreErrors' });
+    for (const tab of this.tabs) {
+      await this.openTab(tab);
+      await tab.page!.locator('.saved[data-state=saved]').waitFor({ timeout: 60_000 });
+    }
+    // What closed tabs left comes in with the next ones.
+    for (let round = 0; round < 3; round++) {
+      await this.reload(this.tabs[0]!);
+      await this.tabs[0]!.page!.locator('.saved[data-state=saved]').waitFor({ timeout: 60_000 });
+    }
+    const { job } = (await (await fetch(`${this.server.url}/api/jobs/${this.id}`)).json()) as { job: { name: string; pieces: readonly { name: string; where: string }[] } }; // prettier-ignore
+    const there: Record<Field, string> = { 'Name of the job': job.name, 'Name of the piece': job.pieces[0]!.name, 'Where it goes': job.pieces[0]!.where }; // prettier-ignore
+    for (const [field, value] of this.sure)
+      if (there[field] !== value && !this.open.get(field)!.includes(there[field])) this.faults.push(`“${value}” was told to be kept, and ${field} is “${there[field]}”`); // prettier-ignore
+    for (const tab of this.tabs) await this.closeTab(tab);
+  }
+}
+
+/** One session: a job of its own, two tabs, a dozen steps, each rolled. */
+async function session(browser: Browser, server: Killable, seed: number): Promise<Pick<Session, 'faults' | 'blocks'>> {
+  const roll = seeded(seed);
+  await server.start().catch(() => {});
+  const made = await fetch(`${server.url}/api/jobs`, { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify({ job: { ...newJob('torture'), pieces: [newPiece('p', 'coffee')] } }) }); // prettier-ignore
+  const { id } = (await made.json()) as { id: string };
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+  await context.addInitScript(report);
+  if (roll() < 0.15) await context.addInitScript(without);
+  const own = new Session(context, server, id, roll);
+  const steps: string[] = [];
+  try {
+    await own.openTab(own.tabs[0]!);
+    for (let step = 0; step < 12; step++) {
+      const tab = pick(roll, own.tabs);
+      const what = pick(roll, ['type', 'type', 'type', 'hasty', 'hasty', 'reload', 'close', 'open', 'offline', 'online', 'kill', 'start', 'spoil'] as const); // prettier-ignore
+      steps.push(what);
+      if (what === 'type') await own.type(tab, true);
+      else if (what === 'hasty') await own.type(tab, false);
+      else if (what === 'reload') await own.reload(tab);
+      else if (what === 'close') await own.closeTab(tab);
+      else if (what === 'open') await own.openTab(tab);
+      else if (what === 'offline') await own.setOffline(true);
+      else if (what === 'online') await own.setOffline(false);
+      else if (what === 'kill') await own.kill();
+      else if (what === 'start') await own.start();
+      else await own.spoil();
+    }
+    await own.settle();
+  } catch (error) {
+    own.faults.push((error as Error).message.split('\n').slice(0, 3).join(' '));
+  } finally {
+    await context.close().catch(() => {});
+    await own.start();
+  }
+  return { faults: own.faults.map((fault) => `seed ${seed}: ${fault} (${steps.join(' ')})`), blocks: own.blocks };
+}
+
+/** Browser sessions in which the network, the server, the storage and the tabs fail at random: what a person was told to be saved or kept is. */
+export const sessions: Ordeal = async ({ until, seed, most }) => {
+  if (!existsSync(join(ROOT, 'web/dist/index.html'))) return { tried: 0, faults: ['the interface is not built: `npm run build`'], said: '' }; // prettier-ignore
+  const { server: program } = bundled();
+  const browser = await chromium.launch({ executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium', args: ['--no-sandbox'] }); // prettier-ignore
+  const faults: string[] = [];
+  const blocks: number[] = [];
+  let [tried, begun] = [0, 0];
+  const oneByOne = async () => {
+    const folder = mkdtempSync(join(tmpdir(), 'sill-sessions-'));
+    const server = new Killable(program, join(folder, 'jobs.db'));
+    await server.start();
+    while (begun < most && performance.now() < until) {
+      const own = seed * 100_003 + begun++;
+      try {
+        const outcome = await within(SESSION_MS, session(browser, server, own), 'the session');
+        faults.push(...outcome.faults);
+        blocks.push(...outcome.blocks);
+      } catch (error) {
+        faults.push(`seed ${own}: ${(error as Error).message}`);
+      }
+      tried++;
+    }
+    await server.kill();
+    rmSync(folder, { recursive: true });
+  };
+  await Promise.all([oneByOne(), oneByOne()]);
+  await browser.close();
+  const long = blocks.filter((ms) => ms > BLOCK_MS).length;
+  return { tried, faults, said: `after its start a page was blocked for at most ${Math.round(Math.max(0, ...blocks))} ms, ${long} times over ${BLOCK_MS}` }; // prettier-ignore
+};
