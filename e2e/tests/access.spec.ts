@@ -26,7 +26,10 @@ test('a phone signs in, works, and is signed out: what it typed meanwhile is not
   await dialog.getByLabel('Passphrase').fill('not this one');
   await dialog.getByRole('button', { name: 'Sign in' }).click();
   await expect(dialog).toContainText('This is not the passphrase.');
+  await expect(dialog.getByLabel('Passphrase')).toHaveAttribute('autocomplete', 'current-password');
   await dialog.getByLabel('Passphrase').fill(PASSPHRASE);
+  await dialog.getByRole('button', { name: 'Show' }).click();
+  await expect(dialog.getByLabel('Passphrase')).toHaveAttribute('type', 'text');
   await dialog.getByLabel('Name of this device').fill('Phone in the apron');
   await dialog.getByRole('button', { name: 'Sign in' }).click();
   await expect(phone.getByLabel('Name of the piece')).toHaveValue('Glaze table');
@@ -62,6 +65,34 @@ test('on one machine nothing is asked, and the page says how to let a phone in',
   await page.goto(sill.url);
   await page.getByRole('button', { name: 'Other devices' }).click();
   await expect(page.getByRole('dialog', { name: 'Other devices' })).toContainText('npm run passphrase');
+  await sill.kill();
+  rmSync(folder, { recursive: true });
+});
+
+test('names with markup stay text on every page', async ({ page }) => {
+  const folder = mkdtempSync(join(tmpdir(), 'sill-e2e-'));
+  const sill = new Sill(folder, await freePort());
+  await sill.start();
+  const { job } = (await (await fetch(`${sill.url}/api/jobs/demo`)).json()) as { job: { pieces: object[] } };
+  const evil = '<img src=x onerror="window.ran=1"><script>window.ran=1</script>';
+  const [piece, ...rest] = job.pieces;
+  const answer = await fetch(`${sill.url}/api/jobs`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ job: { ...job, name: evil, pieces: [{ ...piece, name: evil, where: evil }, ...rest] } }),
+  });
+  const { id } = (await answer.json()) as { id: string };
+  for (const path of [
+    '/',
+    ...['brief', 'shape', 'parts', 'stock', 'cuts', 'joints', 'build', 'packet', 'yard', 'labels'].map(
+      (stage) => `/jobs/${id}/${stage}`,
+    ),
+  ]) {
+    // prettier-ignore
+    await page.goto(`${sill.url}${path}`);
+    await expect(page.locator('body')).toContainText('<img src=x');
+    expect(await page.evaluate(() => 'ran' in window)).toBe(false);
+  }
   await sill.kill();
   rmSync(folder, { recursive: true });
 });
