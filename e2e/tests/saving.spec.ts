@@ -240,3 +240,41 @@ test('everything is backed up with one click and put back', async ({ page, sill 
   await expect(page.getByText('Back again')).toBeVisible();
   expect((await fetch(`${sill.url}/api/jobs/${id}`)).status).toBe(200);
 });
+
+test('jobs go to another machine as one file, with their photos and the rack', async ({ page, sill }, info) => {
+  const id = await copyOfDemo(sill);
+  const picture = Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==', 'base64'); // prettier-ignore
+  const photo = ((await (await fetch(`${sill.url}/api/photos`, { method: 'POST', body: picture })).json()) as { id: string }).id; // prettier-ignore
+  const { revision, job } = await jobOf(sill.url, id);
+  const hand = {
+    id: 'h7',
+    material: '2x4',
+    length: 300_000,
+    width: 28_448,
+    count: 1,
+    squared: false,
+    bad: [],
+    where: '',
+    note: '',
+    photo,
+  };
+  const put = await fetch(`${sill.url}/api/jobs/${id}`, { method: 'PUT', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ revision, job: { ...job, name: 'Goes along', onHand: [hand] } }) }); // prettier-ignore
+  expect(await put.text()).toContain('"revision":2');
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Take jobs along' }).click();
+  await page.getByRole('checkbox', { name: 'Goes along' }).check();
+  await page.getByLabel('The rack comes along').check();
+  const file = info.outputPath('jobs.zip');
+  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save the file' }).click()]); // prettier-ignore
+  await download.saveAs(file);
+  const [chooser] = await Promise.all([page.waitForEvent('filechooser'), page.getByRole('button', { name: 'Read a job file' }).click()]); // prettier-ignore
+  await chooser.setFiles(file);
+  await expect(page.getByText('1 job came in, with 1 photo, 0 rows put on the rack.')).toBeVisible();
+  const listed = (await (await fetch(`${sill.url}/api/jobs`)).json()) as { id: string; name: string }[];
+  const there = listed.filter(({ name }) => name === 'Goes along');
+  expect(there).toHaveLength(2);
+  const came = (await jobOf(sill.url, there.find((row) => row.id !== id)!.id)) as unknown as { job: { onHand: { photo: string }[] } }; // prettier-ignore
+  expect(came.job.onHand[0]!.photo).not.toBe(photo);
+  const back = await fetch(`${sill.url}/api/photos/${came.job.onHand[0]!.photo}`);
+  expect(Buffer.from(await back.arrayBuffer()).equals(picture)).toBe(true);
+});

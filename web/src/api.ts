@@ -118,6 +118,11 @@ export const api = {
     ask<{ readonly boards: readonly RackBoard[]; readonly simulated: boolean }>('GET', `/prices/${yard}/rack/${offer}?day=${day}`), // prettier-ignore
   /** Keeps a picture; its id. */
   keepPhoto: (picture: Blob) => ask<{ readonly id: string }>('POST', '/photos', picture),
+  /** The bytes of a picture; null where it is gone. */
+  photo: async (id: string): Promise<Uint8Array | null> => {
+    const answer = await fetch(api.photoAddress(id));
+    return answer.ok ? new Uint8Array(await answer.arrayBuffer()) : null;
+  },
   photoAddress: (id: string): string => `/api/photos/${id}`,
   /** Everything as one file; and such a file in place of everything. */
   backupAddress: '/api/backup',

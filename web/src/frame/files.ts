@@ -1,9 +1,12 @@
 import type { Job } from '@sill/core';
 
 /** Hands the browser a file to save. */
-export function saveFile(name: string, type: string, content: string): void {
+export const saveFile = (name: string, type: string, content: string): void => saveBlob(name, new Blob([content], { type })); // prettier-ignore
+export const saveBytes = (name: string, type: string, content: Uint8Array): void => saveBlob(name, new Blob([content as Uint8Array<ArrayBuffer>], { type })); // prettier-ignore
+
+function saveBlob(name: string, content: Blob): void {
   const link = document.createElement('a');
-  link.href = URL.createObjectURL(new Blob([content], { type }));
+  link.href = URL.createObjectURL(content);
   link.download = name.replace(/[\\/:*?"<>|]+/g, '-');
   link.click();
   setTimeout(() => URL.revokeObjectURL(link.href), 10_000);

@@ -7,11 +7,15 @@ import { Link, useNavigate } from 'react-router';
 import { newJob, readJobText } from '@sill/core';
 import { Devices } from '../access/Devices';
 import { api, USUAL_SHOP, type JobSummary } from '../api';
-import { textOfChosenFile } from '../frame/files';
+import { chosenFile } from '../frame/files';
 import { Backups } from './Backups';
+import { TakeAlong } from './TakeAlong';
 
 /** The server gives so many at once. */
 const PAGE = 60;
+
+/** A zip file begins with the letters PK, whatever it is called. */
+const isZip = ([first, second]: Uint8Array): boolean => first === 0x50 && second === 0x4b;
 
 /** All jobs: make one, open one, copy, remove and bring back. */
 export function JobsPage() {
@@ -21,6 +25,7 @@ export function JobsPage() {
   const [more, setMore] = useState(false);
   const [removed, setRemoved] = useState<JobSummary | null>(null);
   const [gone, setGone] = useState<readonly JobSummary[] | null>(null);
+  const [arrived, setArrived] = useState<string | null>(null);
   const [naming, setNaming] = useState<string | null>(null);
 
   const tell = useCallback((error: Error) => setProblem(error.message), []);
@@ -56,9 +61,17 @@ export function JobsPage() {
     }
   };
   const readFile = async () => {
-    const text = await textOfChosenFile('.json,application/json');
-    if (text === null) return;
-    const read = readJobText(text);
+    const file = await chosenFile('.json,.zip,application/json,application/zip');
+    if (file === null) return;
+    if (isZip(new Uint8Array(await file.slice(0, 2).arrayBuffer()))) {
+      const { takeIn } = await import('./travel');
+      await takeIn(file).then(({ says, problems }) => {
+        setArrived(says);
+        return list().then(() => setProblem(problems.length > 0 ? `${problems.join(' ')} The rest came in.` : null));
+      }, tell);
+      return;
+    }
+    const read = readJobText(await file.text());
     if (read.ok) api.make(read.value).then(({ id }) => open(id), tell);
     else setProblem(`${read.message} Nothing was changed.`);
   };
@@ -100,6 +113,11 @@ export function JobsPage() {
           </Button>
         </p>
       )}
+      {arrived && (
+        <p className="notice" role="status">
+          {arrived}
+        </p>
+      )}
       {removed && (
         <p className="notice" role="status">
           Removed “{removed.name}”.{' '}
@@ -134,6 +152,7 @@ export function JobsPage() {
             {gone ? 'Hide removed jobs' : 'Removed jobs'}
           </Button>
         )}
+        <TakeAlong jobs={jobs ?? []} onTrouble={tell} />
         <Backups onBack={() => void list()} onTrouble={tell} />
         <Devices />
       </div>

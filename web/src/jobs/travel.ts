@@ -1,0 +1,59 @@
+import type { Job, OnHand } from '@sill/core';
+import { api, RACK, type JobSummary } from '../api';
+import { packed, photosIn, unpacked, withPhotos } from './bundle';
+
+/** Jobs as one file with their photos, and the rack where it comes along. */
+export async function takeAlong(summaries: readonly JobSummary[], withRack: boolean): Promise<Uint8Array> {
+  const jobs: Job[] = [];
+  for (const { id } of summaries) jobs.push((await api.job(id)).job);
+  const rack = withRack ? ((await api.racks.all()).find(({ id }) => id === RACK)?.value ?? { pieces: [] }) : null;
+  const photos = new Map<string, Uint8Array>();
+  for (const id of photosIn({ jobs, rack })) {
+    const bytes = await api.photo(id);
+    if (bytes) photos.set(id, bytes);
+  }
+  return packed({ jobs, photos, rack });
+}
+
+/** What came in, and what did not, in sentences. */
+export type Arrived = { readonly ids: readonly string[]; readonly says: string; readonly problems: readonly string[] };
+
+const counted = (count: number, noun: string) => `${count} ${noun}${count === 1 ? '' : 's'}`;
+
+/** Reads such a file: its photos are kept here, each job is a new one, boards that the rack does not have are put on it. */
+export async function takeIn(file: Blob): Promise<Arrived> {
+  const { jobs, photos, rack, problems: unread } = unpacked(new Uint8Array(await file.arrayBuffer()));
+  const problems = [...unread];
+  const ids = new Map<string, string>();
+  for (const old of photosIn({ jobs, rack })) {
+    const bytes = photos.get(old);
+    try {
+      if (bytes) ids.set(old, (await api.keepPhoto(new Blob([bytes as Uint8Array<ArrayBuffer>]))).id);
+    } catch (error) {
+      problems.push(`A photo was left out: ${(error as Error).message}`);
+    }
+  }
+  const made: string[] = [];
+  for (const job of jobs)
+    try {
+      made.push((await api.make({ ...job, onHand: withPhotos(job.onHand, ids) })).id);
+    } catch (error) {
+      problems.push(`${job.name}: ${(error as Error).message}`);
+    }
+  const put = rack ? await putOnRack(withPhotos(rack.pieces, ids), problems) : 0;
+  const says = [`${counted(made.length, 'job')} came in`, ...(ids.size > 0 ? [`with ${counted(ids.size, 'photo')}`] : []), ...(rack ? [`${counted(put, 'row')} put on the rack`] : [])].join(', '); // prettier-ignore
+  return { ids: made, says: `${says}.`, problems };
+}
+
+async function putOnRack(pieces: readonly OnHand[], problems: string[]): Promise<number> {
+  try {
+    const there = (await api.racks.all()).find(({ id }) => id === RACK);
+    const known = new Set(there?.value.pieces.map(({ id }) => id));
+    const fresh = pieces.filter(({ id }) => !known.has(id));
+    if (fresh.length > 0) await api.racks.save(RACK, there?.revision ?? 0, { pieces: [...(there?.value.pieces ?? []), ...fresh] }); // prettier-ignore
+    return fresh.length;
+  } catch (error) {
+    problems.push(`The rack is as it was: ${(error as Error).message}`);
+    return 0;
+  }
+}
