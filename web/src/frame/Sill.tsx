@@ -146,7 +146,7 @@ export function Sill() {
       )}
       {working && (
         <span className={earlier ? 'proving' : 'proving late'} role="status">
-          {earlier ? 'From last time; working it out anew' : 'Working out the plan'}
+          {earlier ? 'From last time' : 'Working out the plan'}
           <Button size="small" onClick={() => dispatch(endPlan())}>
             Stop
           </Button>
