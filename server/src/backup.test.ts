@@ -3,11 +3,14 @@ import { copyFileSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFile
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import BetterSqlite3 from 'better-sqlite3';
+import express from 'express';
 import type { Knex } from 'knex';
 import { pino } from 'pino';
 import request from 'supertest';
 import { demoJob } from '@sill/core';
 import { makeApp } from './app';
+import { backupsRouter } from './backups';
+import { errorHandler } from './errors';
 import { backupOfDay, backupTo, restoreFrom } from './backup';
 import { openDatabase, settle } from './database';
 import { examine, Unusable } from './opening';
@@ -95,6 +98,15 @@ describe('a backup', () => {
     const wrong = await ask('put').set('Content-Type', 'application/octet-stream').send(Buffer.from('hello')).expect(422); // prettier-ignore
     expect(wrong.body.error.message).toMatch(/^This file is not a database/);
     expect(wrong.body.error.message).not.toContain(tmpdir());
+  });
+
+  test('over HTTP it goes to the disk as it comes, and no further than its limit', async () => {
+    const server = express()
+      .use('/', backupsRouter(database, file, 100_000))
+      .use(errorHandler(pino({ level: 'silent' })));
+    const { body } = await request(server).put('/').send(Buffer.alloc(300_000)).expect(413);
+    expect(body.error.message).toMatch(/npm run restore/);
+    expect(await nameNow()).toBe('Kiln Lane pottery room');
   });
 
   test('by one command, while the program has the file open; without a file it is code 2 and a sentence', async () => {
