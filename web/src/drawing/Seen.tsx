@@ -1,4 +1,5 @@
 import { useEffect, useState, type ReactNode } from 'react';
+import { flushSync } from 'react-dom';
 
 /** Drawn this far before it comes into view, px. */
 const AHEAD = 700;
@@ -38,7 +39,13 @@ export function Seen({ height, children }: Props) {
     });
     const watcher = watcherOf(place);
     watcher.observe(place);
-    return () => watcher.unobserve(place);
+    // On paper all is in view.
+    const all = () => flushSync(() => setSeen(true));
+    window.addEventListener('beforeprint', all);
+    return () => {
+      watcher.unobserve(place);
+      window.removeEventListener('beforeprint', all);
+    };
   }, [place]);
   return <div ref={setPlace}>{seen ? children() : <svg className="unseen" height={room} aria-hidden />}</div>;
 }

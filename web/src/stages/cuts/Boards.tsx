@@ -76,7 +76,7 @@ export function Boards({ plan, lit, only, tape = 'none', zoom = 1, settling = fa
 
 /** More boards than this are drawn as they come into view; about so high, px. */
 const MANY = 16;
-const LANE_HIGH = 96;
+const LANE_HIGH = 70;
 const SHEET_HIGH = 380;
 
 /** True for sheets, and for boards that are broken down like one. */
