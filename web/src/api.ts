@@ -90,13 +90,16 @@ const lists = <T>(kind: 'yards' | 'shops' | 'racks') => ({
 export const RACK = 'rack';
 export const USUAL_SHOP = 'usual';
 
+/** So many jobs are asked for at once. */
+export const JOBS_PAGE = 60;
+
 export const api = {
   /** What the digital tape reads where a length is about so much; `press` counts the readings. */
   tape: (about: number, press: number) =>
     ask<{ readonly length: number; readonly simulated: boolean }>('GET', `/tape?about=${about}&press=${press}`),
   /** A page of the jobs, or of those that were removed: those saved before the last one of the page before. */
   jobs: (removed = false, after?: JobSummary) =>
-    ask<readonly JobSummary[]>('GET', `/jobs?removed=${removed ? 1 : 0}${after ? `&before=${encodeURIComponent(`${after.savedAt} ${after.id}`)}` : ''}`), // prettier-ignore
+    ask<readonly JobSummary[]>('GET', `/jobs?limit=${JOBS_PAGE}&removed=${removed ? 1 : 0}${after ? `&before=${encodeURIComponent(`${after.savedAt} ${after.id}`)}` : ''}`), // prettier-ignore
   make: (job: Job) => ask<SavedJob>('POST', '/jobs', { job }),
   job: (id: string) => ask<SavedJob>('GET', `/jobs/${id}`),
   /** `save` is an id made up for it, `by` says which browser it is. */

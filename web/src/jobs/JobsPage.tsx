@@ -6,13 +6,10 @@ import { useCallback, useEffect, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { newJob, readJobText } from '@sill/core';
 import { Devices } from '../access/Devices';
-import { api, USUAL_SHOP, type JobSummary } from '../api';
+import { api, JOBS_PAGE, USUAL_SHOP, type JobSummary } from '../api';
 import { chosenFile } from '../frame/files';
 import { Backups } from './Backups';
 import { TakeAlong } from './TakeAlong';
-
-/** The server gives so many at once. */
-const PAGE = 60;
 
 /** A zip file begins with the letters PK, whatever it is called. */
 const isZip = ([first, second]: Uint8Array): boolean => first === 0x50 && second === 0x4b;
@@ -33,7 +30,7 @@ export function JobsPage() {
     () =>
       api.jobs().then((rows) => {
         setJobs(rows);
-        setMore(rows.length >= PAGE);
+        setMore(rows.length >= JOBS_PAGE);
         setProblem(null);
       }, tell),
     [tell],
@@ -41,7 +38,7 @@ export function JobsPage() {
   const further = (shown: readonly JobSummary[]) =>
     api.jobs(false, shown.at(-1)).then((rows) => {
       setJobs([...shown, ...rows]);
-      setMore(rows.length >= PAGE);
+      setMore(rows.length >= JOBS_PAGE);
     }, tell);
   useEffect(() => void list(), [list]);
 
