@@ -1,5 +1,6 @@
 import { randomBytes } from 'node:crypto';
-import { existsSync, readFileSync } from 'node:fs';
+import { existsSync } from 'node:fs';
+import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import express, { type Express, type RequestHandler } from 'express';
 import { rateLimit } from 'express-rate-limit';
@@ -135,10 +136,11 @@ export function makeApp({
   if (solver) app.use('/api/solve', solvingRouter(solver));
   app.use('/api', apiNotFound);
   if (site !== undefined && existsSync(join(site, 'index.html'))) {
-    const page = readFileSync(join(site, 'index.html'), 'utf8');
     app.use('/assets', express.static(join(site, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }));
     app.use(express.static(site, { index: false }));
-    app.get('/{*path}', (_request, response) => {
+    app.get('/{*path}', async (_request, response) => {
+      // Read each time: it may be built anew under a server that runs, and names other files then.
+      const page = await readFile(join(site, 'index.html'), 'utf8');
       response
         .set('Cache-Control', 'no-cache')
         .type('html')

@@ -1,4 +1,4 @@
-import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Knex } from 'knex';
@@ -50,6 +50,16 @@ test('built files are kept for good, missing ones are not the page', async () =>
   await get('/icon.svg').expect(200);
   await get('/assets/gone.js').expect(404);
   expect((await get('/api/gone').expect(404)).body.error.code).toBe('not-found');
+});
+
+test('built anew under a running server, the new page is served', async () => {
+  const server = app();
+  const page = () => request(server).get('/').set('Host', 'localhost');
+  const before = readFileSync(join(folder, 'site/index.html'), 'utf8');
+  expect((await page()).text).toContain('/assets/a.js');
+  writeFileSync(join(folder, 'site/index.html'), before.replace('a.js', 'b.js'));
+  expect((await page()).text).toContain('/assets/b.js');
+  writeFileSync(join(folder, 'site/index.html'), before);
 });
 
 test('nothing outside the site is served', async () => {
