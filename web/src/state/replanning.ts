@@ -1,5 +1,5 @@
 import { createAction, createListenerMiddleware, isAnyOf } from '@reduxjs/toolkit';
-import { isProved, type Job, type Plan } from '@sill/core';
+import { isAlike, isProved, type Plan } from '@sill/core';
 import { Stopped } from '../workers/asking';
 import { planOfLastTime, planQuickly, prove, stopPlan, stopProof } from '../workers/planner';
 import { changed, closed, conflicted, opened, redone, replaced, settled, undone } from './bench';
@@ -10,8 +10,6 @@ import type { RootState } from './store';
 export const planAgain = createAction('planning/again');
 
 export const replanning = createListenerMiddleware<RootState>();
-
-const isSame = (a: Job['pieces'], b: Job['pieces']) => a.map(({ id }) => id).join() === b.map(({ id }) => id).join();
 
 /**
  * Plans again after every change, a job just opened after showing what it came to last time: first quickly, then, where that is not proved to be the least, a longer search in a
@@ -46,8 +44,8 @@ replanning.startListening({
       if (opened.match(action)) {
         const last = await planOfLastTime(id);
         if (!current()) return;
-        // Of other pieces it would say things that are not so.
-        if (last && isSame(last.job.pieces, job.pieces)) dispatch(remembered(last));
+        // Changed elsewhere since, it would say, and print, what is not so.
+        if (last && isAlike(last.job, job)) dispatch(remembered(last));
       }
       const plan = await planQuickly(job, id);
       if (!current()) return;
