@@ -32,3 +32,22 @@ test('a plan arrives whole; of the next only the piece that changed is sent; goi
   expect(hand({ ...job, pieces: [others[0]!, table!] }).sent).toBe(0);
   expect(hand({ ...job, pieces: [] }).sent).toBe(0);
 });
+
+test('parts that overtake the plan before theirs are there when their own comes', () => {
+  const [send, receiver] = [newSender(), newReceiver()];
+  const job = demoJob();
+  const plans = [job, { ...job, pieces: job.pieces.slice(1) }, { ...job, pieces: job.pieces.map((piece) => ({ ...piece, size: { ...piece.size, height: piece.size.height + 8128 } })) }, job].map(planOf); // prettier-ignore
+  const sent = plans.map((plan) => across(send(plan)));
+  for (const { parts } of sent) for (const [key, heavy] of parts) receiver.part(key, heavy);
+  sent.forEach(({ light }, at) => expect(receiver.whole(light)).toEqual(plans[at]));
+});
+
+test('pieces that can not be built are handed over each as its own', () => {
+  const [send, receiver] = [newSender(), newReceiver()];
+  const job = demoJob();
+  const flat = { ...job, pieces: job.pieces.map((piece) => ({ ...piece, size: { ...piece.size, height: 8128 } })) };
+  const plan = planOf(flat);
+  const { light, parts } = across(send(plan));
+  for (const [key, heavy] of parts) receiver.part(key, heavy);
+  expect(receiver.whole(light)).toEqual(plan);
+});
