@@ -117,10 +117,12 @@ test('a click on the model picks the part and shows its sizes', async ({ page })
   await page.goto('/jobs/demo/shape');
   const canvas = page.locator('.model canvas');
   await expect(canvas).toBeVisible();
-  await page.waitForTimeout(500);
   const box = (await canvas.boundingBox())!;
-  await page.mouse.click(box.x + box.width * 0.5, box.y + box.height * 0.3);
-  await expect(page.locator('.picked')).toContainText(/T\d top board: 64 × 5/);
+  // The canvas is there before what is drawn in it.
+  await expect(async () => {
+    await page.mouse.click(box.x + box.width * 0.5, box.y + box.height * 0.3);
+    await expect(page.locator('.picked')).toContainText(/T\d top board: 64 × 5/, { timeout: 1500 });
+  }).toPass();
 });
 
 test('a part is set by hand, shown as such, and taken back', async ({ page, sill }) => {
