@@ -26,7 +26,7 @@ const TYPES = ['application/json', 'application/json; charset=utf-16', 'applicat
 function bodyOf(roll: () => number, sound: readonly Json[], known: ReadonlyMap<string, Json[]>): Buffer {
   const what = roll();
   let value = pick(roll, sound);
-  if (what < 0.75) for (let times = Math.floor(roll() * 6); times > 0; times--) value = changed(value, 'body', roll, known as Map<string, Json[]>); // prettier-ignore
+  if (what < 0.75) for (let times = Math.floor(roll() * 6); times > 0; times--) value = changed(value, 'body', roll, known); // prettier-ignore
   const text = JSON.stringify(value);
   if (what < 0.65) return Buffer.from(text);
   if (what < 0.75) return Buffer.from(text.slice(0, Math.floor(roll() * text.length)));

@@ -1,7 +1,7 @@
-import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
-import { createServer, type AddressInfo } from 'node:net';
+import { spawn, type ChildProcess } from 'node:child_process';
 import { join } from 'node:path';
 import { buildSync } from 'esbuild';
+import { freePort } from '../server/src/testing/free-port';
 import { pause } from './ordeal';
 
 export const ROOT = join(import.meta.dirname, '..');
@@ -17,14 +17,6 @@ export function bundled(): { readonly server: string; readonly backup: string } 
   };
   return { server: one('main.ts', 'main.mjs'), backup: one('backup-command.ts', 'backup-command.mjs') };
 }
-
-const freePort = () =>
-  new Promise<number>((done) => {
-    const probe = createServer().listen(0, '127.0.0.1', () => {
-      const { port } = probe.address() as AddressInfo;
-      probe.close(() => done(port));
-    });
-  });
 
 /** A server process on one database file that is killed with -9 and started again. */
 export class Killable {
@@ -73,7 +65,3 @@ export class Killable {
     });
   }
 }
-
-/** A command of the server, run to its end. */
-export const command = (program: string, file: string, ...args: string[]) =>
-  spawnSync(process.execPath, [program, ...args], { cwd: ROOT, encoding: 'utf8', env: { ...process.env, SILL_DATABASE: file } }); // prettier-ignore

@@ -1,8 +1,8 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { expect, test as base } from '@playwright/test';
-import { freePort, saved, Sill } from './server';
+import { freePort } from '../../server/src/testing/free-port';
+import { expect, saved, Sill, test as base } from './server';
 
 const PASSPHRASE = 'glaze kettle ninety birch';
 const test = base.extend<{ open: Sill }>({
@@ -58,22 +58,14 @@ test('a phone signs in, works, and is signed out: what it typed meanwhile is not
   await expect(phone.getByLabel('Where it goes')).toHaveValue('By the wheel');
 });
 
-test('on one machine nothing is asked, and the page says how to let a phone in', async ({ page }) => {
-  const folder = mkdtempSync(join(tmpdir(), 'sill-e2e-'));
-  const sill = new Sill(folder, await freePort());
-  await sill.start();
+test('on one machine nothing is asked, and the page says how to let a phone in', async ({ page, sill }) => {
   await page.goto(sill.url);
   await page.getByRole('button', { name: 'Other devices' }).click();
   await expect(page.getByRole('dialog', { name: 'Other devices' })).toContainText('npm run passphrase');
-  await sill.kill();
-  rmSync(folder, { recursive: true });
 });
 
-test('names with markup stay text on every page', async ({ page }) => {
+test('names with markup stay text on every page', async ({ page, sill }) => {
   test.setTimeout(180_000);
-  const folder = mkdtempSync(join(tmpdir(), 'sill-e2e-'));
-  const sill = new Sill(folder, await freePort());
-  await sill.start();
   const { job } = (await (await fetch(`${sill.url}/api/jobs/demo`)).json()) as { job: { pieces: object[] } };
   const evil = '<img src=x onerror="window.ran=1"><script>window.ran=1</script>';
   const [piece, ...rest] = job.pieces;
@@ -91,6 +83,4 @@ test('names with markup stay text on every page', async ({ page }) => {
     await expect(shown).toBeAttached();
     expect(await page.evaluate(() => 'ran' in window)).toBe(false);
   }
-  await sill.kill();
-  rmSync(folder, { recursive: true });
 });

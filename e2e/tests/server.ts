@@ -1,19 +1,11 @@
 import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
-import { createServer, type AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { test as base, expect, type Page } from '@playwright/test';
+import { freePort } from '../../server/src/testing/free-port';
 
 const root = join(import.meta.dirname ?? __dirname, '..', '..');
-
-export const freePort = () =>
-  new Promise<number>((done) => {
-    const probe = createServer().listen(0, '127.0.0.1', () => {
-      const { port } = probe.address() as AddressInfo;
-      probe.close(() => done(port));
-    });
-  });
 
 /** The real server on a database of its own; it can be killed and started again on the same file and port. */
 export class Sill {

@@ -123,7 +123,7 @@ export function makeApp({
     response.json({ ok: true });
   });
   app.use('/api/access', express.json({ limit: '10kb' }), accessRouter);
-  app.use('/api', guard);
+  for (const handler of guard) app.use('/api', handler);
   app.use('/api/photos', photosRouter(database));
   if (file !== undefined) app.use('/api/backup', backupsRouter(database, file));
   app.use('/api', express.json({ limit: '2mb' }));

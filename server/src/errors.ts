@@ -1,5 +1,5 @@
 import type { ErrorRequestHandler, RequestHandler } from 'express';
-import type { FieldError } from '@sill/core';
+import type { FieldError, ReadResult } from '@sill/core';
 import type { Logger } from 'pino';
 
 /** The one shape every failed request of the API has: `{ error: { code, message, fields, current? } }`. */
@@ -24,6 +24,12 @@ export class ApiError extends Error {
   ) {
     super(message);
   }
+}
+
+/** What was read of a body; refused by field, 422, where it could not be. */
+export function accepted<T>(result: ReadResult<T>): T {
+  if (!result.ok) throw new ApiError(422, 'invalid', result.message, result.fields);
+  return result.value;
 }
 
 export const notFound = (what: string): ApiError => new ApiError(404, 'not-found', `There is no such ${what}.`);

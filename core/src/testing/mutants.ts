@@ -11,7 +11,7 @@ export type Json = null | boolean | number | string | readonly Json[] | { readon
 const LINES = ['2x4 96', '2x4 41 1/2 x3, split last 3', '2x6 70, knots 12 to 15', '1x6 red oak 30 x2, squared', '3/4 plywood 96 x 48', '3/4 plywood 96 x 48, split last 3', '3/4 plywood 23 x 30', '1/4 plywood 40 x 20, bad first 2', '4x4 60', '1x4 12 x 40', '2x8 143, split first 20', '2x4 1/2']; // prettier-ignore
 
 /** Jobs that mutants are made of: every start of the gallery, the demo, some with stock on hand, one with many copies. */
-export function sound(): readonly Job[] {
+function sound(): readonly Job[] {
   const onHand = LINES.flatMap((line, at) => {
     const entry = readOnHand(line, 'in');
     return entry.ok ? [{ ...entry.value, id: `hand-${at}` }] : [];

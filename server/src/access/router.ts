@@ -5,7 +5,7 @@ import { slowDown } from 'express-slow-down';
 import type { Knex } from 'knex';
 import * as v from 'valibot';
 import { read } from '@sill/core';
-import { ApiError, notFound } from '../errors';
+import { accepted, ApiError, notFound } from '../errors';
 import { DAYS, deviceOf, isPassphrase, setPassphrase, signedInDevices, signIn, signOut, type Device } from './devices';
 import { faultOf } from './passphrase';
 
@@ -24,12 +24,6 @@ const text = (most: number) => v.pipe(v.string('must be text'), v.maxLength(most
 const SignInSchema = v.object({ passphrase: text(1000), device: v.optional(text(80)) });
 const ChangeSchema = v.object({ current: text(1000), next: text(1000) });
 
-function readBody<S extends v.GenericSchema>(schema: S, body: unknown): v.InferOutput<S> {
-  const asked = read(schema, body, 'request');
-  if (!asked.ok) throw new ApiError(422, 'invalid', asked.message, asked.fields);
-  return asked.value;
-}
-
 const WRONG = 'This is not the passphrase.';
 const tooMany = (): never => {
   throw new ApiError(429, 'too-many', 'Too many wrong passphrases. Wait a quarter of an hour and try again.');
@@ -42,11 +36,11 @@ const tooMany = (): never => {
 export function access(
   database: Knex,
   beyond: Beyond | null,
-): { readonly router: Router; readonly guard: RequestHandler } {
+): { readonly router: Router; readonly guard: readonly RequestHandler[] } {
   const router = Router();
   if (!beyond) {
     router.get('/', (_request, response) => void response.json({ beyond: false }));
-    return { router, guard: (_request, _response, next) => next() };
+    return { router, guard: [] };
   }
   // A browser lets only HTTPS set or send a cookie whose name begins so.
   const COOKIE = beyond.secure ? '__Host-sill' : 'sill';
@@ -88,7 +82,7 @@ export function access(
     response.json({ beyond: true, device, ...(device ? beyond : {}) });
   });
   router.post('/session', ...tries, async (request, response) => {
-    const { passphrase, device } = readBody(SignInSchema, request.body);
+    const { passphrase, device } = accepted(read(SignInSchema, request.body, 'request'));
     if (!(await isPassphrase(database, passphrase))) throw new ApiError(403, 'wrong', WRONG);
     // A new token with each sign-in; the one that was there before is worth nothing from here on.
     const before = deviceHere(response);
@@ -112,7 +106,7 @@ export function access(
     response.status(204).end();
   });
   router.put('/passphrase', known, ...tries, async (request, response) => {
-    const { current, next } = readBody(ChangeSchema, request.body);
+    const { current, next } = accepted(read(ChangeSchema, request.body, 'request'));
     if (!(await isPassphrase(database, current))) throw new ApiError(403, 'wrong', WRONG);
     const fault = faultOf(next);
     if (fault) throw new ApiError(422, 'invalid', fault, [{ field: 'next', message: fault }]);
@@ -122,10 +116,5 @@ export function access(
     response.status(204).end();
   });
 
-  const guard: RequestHandler = (request, response, next) =>
-    cookies(request, response, (error?: unknown) => {
-      if (error !== undefined) return next(error);
-      void Promise.resolve(findDevice(request, response, () => known(request, response, next))).catch(next);
-    });
-  return { router, guard };
+  return { router, guard: [cookies, findDevice, known] };
 }

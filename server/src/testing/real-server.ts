@@ -1,18 +1,10 @@
 import { spawn } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
-import { createServer, type AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { freePort } from './free-port';
 
 const root = join(__dirname, '..', '..', '..');
-
-const freePort = () =>
-  new Promise<number>((done) => {
-    const probe = createServer().listen(0, '127.0.0.1', () => {
-      const { port } = probe.address() as AddressInfo;
-      probe.close(() => done(port));
-    });
-  });
 
 /** The real server on a real file, as `npm start` runs it, which can be killed and started again on the same file. */
 export async function realServer() {

@@ -1,15 +1,16 @@
 import type { Job } from '@sill/core';
 
+/** A name as any system takes it for a file. */
+export const fileName = (name: string): string => name.replace(/[\\/:*?"<>|]+/g, '-');
+
 /** Hands the browser a file to save. */
 export const saveFile = (name: string, type: string, content: string): void => saveBlob(name, new Blob([content], { type })); // prettier-ignore
 export const saveBytes = (name: string, type: string, content: Uint8Array): void => saveBlob(name, new Blob([content as Uint8Array<ArrayBuffer>], { type })); // prettier-ignore
 
 function saveBlob(name: string, content: Blob): void {
-  const link = document.createElement('a');
-  link.href = URL.createObjectURL(content);
-  link.download = name.replace(/[\\/:*?"<>|]+/g, '-');
-  link.click();
-  setTimeout(() => URL.revokeObjectURL(link.href), 10_000);
+  const address = URL.createObjectURL(content);
+  saveData(name, address);
+  setTimeout(() => URL.revokeObjectURL(address), 10_000);
 }
 
 /** The job as a file that the jobs page reads back. */
@@ -36,6 +37,6 @@ export const textOfChosenFile = async (accept: string): Promise<string | null> =
 export function saveData(name: string, address: string): void {
   const link = document.createElement('a');
   link.href = address;
-  link.download = name.replace(/[\\/:*?"<>|]+/g, '-');
+  link.download = fileName(name);
   link.click();
 }

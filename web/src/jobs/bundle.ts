@@ -1,5 +1,6 @@
 import { strFromU8, strToU8, unzipSync, zipSync, type Zippable } from 'fflate';
 import { readJobText, readRack, type Job, type Rack } from '@sill/core';
+import { fileName } from '../frame/files';
 
 /** Jobs on their way to another machine: with the photos they show, and the rack where it comes along. */
 export type Bundle = {
@@ -22,8 +23,7 @@ export const photosIn = ({ jobs, rack }: Pick<Bundle, 'jobs' | 'rack'>): readonl
 export function packed({ jobs, photos, rack }: Bundle): Uint8Array {
   const files: Zippable = {};
   jobs.forEach((job, at) => {
-    const name = job.name.replace(/[\\/:*?"<>|]+/g, '-');
-    files[`jobs/${at + 1} ${name}.json`] = strToU8(JSON.stringify(job, null, 2));
+    files[`jobs/${at + 1} ${fileName(job.name)}.json`] = strToU8(JSON.stringify(job, null, 2));
   });
   // Pictures are packed already.
   for (const [id, bytes] of photos) files[`photos/${id}`] = [bytes, { level: 0 }];

@@ -1,4 +1,4 @@
-import type { Job, OnHand } from '@sill/core';
+import { counted, type Job, type OnHand } from '@sill/core';
 import { api, RACK, type JobSummary } from '../api';
 import { packed, photosIn, unpacked, withPhotos } from './bundle';
 
@@ -17,8 +17,6 @@ export async function takeAlong(summaries: readonly JobSummary[], withRack: bool
 
 /** What came in, and what did not, in sentences. */
 export type Arrived = { readonly ids: readonly string[]; readonly says: string; readonly problems: readonly string[] };
-
-const counted = (count: number, noun: string) => `${count} ${noun}${count === 1 ? '' : 's'}`;
 
 /** Reads such a file: its photos are kept here, each job is a new one, boards that the rack does not have are put on it. */
 export async function takeIn(file: Blob): Promise<Arrived> {
