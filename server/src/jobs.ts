@@ -3,7 +3,7 @@ import { Router } from 'express';
 import type { Knex } from 'knex';
 import * as v from 'valibot';
 import { read, readJob, type Job } from '@sill/core';
-import { ApiError, notFound } from './errors';
+import { accepted, ApiError, notFound } from './errors';
 import { pieceNames } from './migrations';
 import { changedFrom, compact, noteOf, thin, whole, type RevisionRow } from './revisions';
 
@@ -49,9 +49,7 @@ function stored(data: unknown): Job {
 
 /** A job in a body, or the error that names its field. */
 function jobIn(body: unknown): Job {
-  const result = readJob((body as { job?: unknown } | undefined)?.job);
-  if (!result.ok) throw new ApiError(422, 'invalid', result.message, result.fields);
-  return result.value;
+  return accepted(readJob((body as { job?: unknown } | undefined)?.job));
 }
 
 const label = (most: number) => v.nullish(v.pipe(v.string(), v.maxLength(most)), null);
@@ -147,11 +145,9 @@ export function jobsRouter(database: Knex): Router {
 
   router.put('/:id', async (request, response) => {
     const { id } = request.params;
-    const based = read(SaveSchema, request.body, 'save');
-    if (!based.ok) throw new ApiError(422, 'invalid', based.message, based.fields);
+    const { save, by, revision: based } = accepted(read(SaveSchema, request.body, 'save'));
     const job = jobIn(request.body);
-    const { save, by } = based.value;
-    const revision = based.value.revision + 1;
+    const revision = based + 1;
     const next = {
       name: job.name,
       revision,
@@ -161,7 +157,7 @@ export function jobsRouter(database: Knex): Router {
       save_id: save,
     };
     const written = await database.transaction(async (within) => {
-      const row = await within<JobRow>('jobs').where({ id, revision: based.value.revision }).whereNull('removed_at').first(); // prettier-ignore
+      const row = await within<JobRow>('jobs').where({ id, revision: based }).whereNull('removed_at').first(); // prettier-ignore
       if (!row) return false;
       await within('jobs').where({ id }).update(next);
       await within<RevisionRow>('job_revisions').insert({

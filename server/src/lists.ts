@@ -1,7 +1,7 @@
 import { Router } from 'express';
 import type { Knex } from 'knex';
 import { readYard, type ReadResult, type Yard } from '@sill/core';
-import { ApiError, notFound } from './errors';
+import { accepted, ApiError, notFound } from './errors';
 
 type Row = { id: string; revision: number; data: string; saved_at: string };
 type Listed = { readonly id: string; readonly revision: number; readonly savedAt: string; readonly value: unknown };
@@ -49,9 +49,8 @@ export function listsRouter(
     const based = Number(body?.revision);
     if (!/^[A-Za-z0-9][\w.-]{0,63}$/.test(id) || !Number.isInteger(based) || based < 0)
       throw new ApiError(422, 'invalid', `A ${what} needs a short plain id and the revision it was made from.`);
-    const result = readValue(body?.value);
-    if (!result.ok) throw new ApiError(422, 'invalid', result.message, result.fields);
-    const next = { revision: based + 1, data: JSON.stringify(result.value), saved_at: new Date().toISOString() };
+    const value = accepted(readValue(body?.value));
+    const next = { revision: based + 1, data: JSON.stringify(value), saved_at: new Date().toISOString() };
     const written =
       based === 0
         ? (
