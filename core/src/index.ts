@@ -19,3 +19,4 @@ export * from './formats';
 export * from './rehearsal';
 export * from './plan';
 export * from './costing';
+export { unbuilt } from './unworked';

@@ -48,35 +48,32 @@ export class Refused extends Error {
 /** The server could not be reached at all. */
 export class Offline extends Error {}
 
-async function ask<T>(method: string, path: string, body?: unknown): Promise<T> {
+const written = (answer: Response): Promise<unknown> =>
+  answer.json().catch(() => {
+    throw new Offline('The server does not answer as it should.');
+  });
+
+/** What the server answered; where it wants a sign-in first, after that. What it refused is thrown. */
+async function answerTo(method: string, path: string, body?: unknown): Promise<Response> {
+  const sent = body instanceof Blob ? { body } : { headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) }; // prettier-ignore
   let answer: Response;
   try {
-    answer = await fetch(`/api${path}`, {
-      method,
-      ...(body === undefined
-        ? {}
-        : body instanceof Blob
-          ? { body }
-          : { headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) }),
-    });
+    answer = await fetch(`/api${path}`, { method, ...(body === undefined ? {} : sent) });
   } catch {
     throw new Offline('The server does not answer.');
   }
-  if (answer.status === 204) return undefined as T;
-  const text = await answer.text();
-  let data: unknown;
-  try {
-    data = JSON.parse(text);
-  } catch {
-    throw new Offline('The server does not answer as it should.');
-  }
-  if (answer.ok) return data as T;
-  const { error } = data as { error: { code: string; message: string; fields: FieldError[]; current?: unknown } };
+  if (answer.ok) return answer;
+  const { error } = (await written(answer)) as { error: { code: string; message: string; fields: FieldError[]; current?: unknown } }; // prettier-ignore
   if (error.code === 'sign-in') {
     await untilSignedIn();
-    return ask(method, path, body);
+    return answerTo(method, path, body);
   }
   throw new Refused(answer.status, error.code, error.message, error.fields, error.current);
+}
+
+async function ask<T>(method: string, path: string, body?: unknown): Promise<T> {
+  const answer = await answerTo(method, path, body);
+  return (answer.status === 204 ? undefined : await written(answer)) as T;
 }
 
 /** Price lists and shops are kept alike: all of a kind, and one saved on top of the revision it was made from. */
@@ -123,8 +120,12 @@ export const api = {
   keepPhoto: (picture: Blob) => ask<{ readonly id: string }>('POST', '/photos', picture),
   /** The bytes of a picture; null where it is gone. */
   photo: async (id: string): Promise<Uint8Array | null> => {
-    const answer = await fetch(api.photoAddress(id));
-    return answer.ok ? new Uint8Array(await answer.arrayBuffer()) : null;
+    try {
+      return new Uint8Array(await (await answerTo('GET', `/photos/${id}`)).arrayBuffer());
+    } catch (error) {
+      if (error instanceof Refused && error.status === 404) return null;
+      throw error;
+    }
   },
   photoAddress: (id: string): string => `/api/photos/${id}`,
   /** Everything as one file; and such a file in place of everything. */

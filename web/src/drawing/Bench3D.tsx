@@ -4,6 +4,7 @@ import { Canvas, useFrame, useThree } from '@react-three/fiber';
 import { useEffect, useMemo, useRef } from 'react';
 import type { BufferGeometry, Group } from 'three';
 import { around, boxOf, PER_INCH, extent, rawSolidOf, solidOf, tipOf, toInches, type Box, type Fastening, type Part, type Vec } from '@sill/core'; // prettier-ignore
+import { rendererLater } from './renderer';
 import { linesOf, reachOf, surfaceOf, wholeOf, worldOf, type Vector } from './scene';
 
 /** How a part is at a moment of the work. */
@@ -170,6 +171,7 @@ export default function Bench3D({ parts: all, scene }: Props) {
     <Canvas
       key={`${parts[0]?.piece} ${String(narrow)}`}
       frameloop="demand"
+      gl={rendererLater}
       flat
       dpr={[1, 2]}
       camera={{ fov: FIELD, near: 1, far: 6000, position: eye }}

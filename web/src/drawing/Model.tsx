@@ -8,6 +8,7 @@ import { extent, middleOf, outOf, solidOf, toInches, type Box, type Part, type P
 import { useApp, useFrom } from '../state/hooks';
 import { marked } from '../state/view';
 import { Dim } from '../words/Dim';
+import { rendererLater } from './renderer';
 import {
   faceMiddles,
   linesOf,
@@ -300,6 +301,7 @@ export default function Model({ model, look, onPick, handle }: Props) {
       <Canvas
         key={String(narrow)}
         frameloop="demand"
+        gl={rendererLater}
         flat
         dpr={[1, 2]}
         camera={{ fov: FIELD, near: 1, far: 5000, position: home }}

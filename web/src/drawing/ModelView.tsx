@@ -42,7 +42,7 @@ export function ModelView({ model, label }: Props) {
   const [look, setLook] = useState(PLAIN);
   const dispatch = useApp();
   const handle = useRef<ModelHandle>(null);
-  const able = useMemo(() => hasWebGl(), []);
+  const able = hasWebGl();
   const placed = useMemo(() => model.parts.filter((part) => !part.loose), [model.parts]);
   const drawn = useMemo(() => placed.map((part) => ({ part, as: 'there' as const })), [placed]);
   const paper = <PartPicture parts={drawn} view={USUAL_VIEW} measure="outside" label={label} />;

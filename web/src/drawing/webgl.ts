@@ -1,8 +1,11 @@
-/** Whether this browser can draw in space at all. */
+let able: boolean | undefined;
+
+/** Whether this browser can draw in space at all. Looked at once: every look takes one of the few pictures it can hold. */
 export function hasWebGl(): boolean {
   try {
-    return document.createElement('canvas').getContext('webgl2') !== null;
+    able ??= document.createElement('canvas').getContext('webgl2') !== null;
   } catch {
-    return false;
+    able = false;
   }
+  return able;
 }

@@ -1,5 +1,5 @@
 import { Badge, Button, Drawer, useMediaQuery } from '@mui/material';
-import { useEffect, useState } from 'react';
+import { useDeferredValue, useEffect, useState } from 'react';
 import { Navigate, Outlet, useParams } from 'react-router';
 import { api, Offline, Refused } from '../api';
 import { closed, opened, redone, undone } from '../state/bench';
@@ -126,6 +126,8 @@ export function JobGate() {
   const id = useParams()['id']!;
   const { problem, retry } = useOpenJob(id);
   const ready = useFrom((state) => state.bench.job !== null && state.bench.id === id);
+  // A whole frame at once is the most this program ever draws: put off, it is drawn in turns with what else there is.
+  const drawn = useDeferredValue(ready, false);
   if (problem)
     return (
       <div className="blank-page" role="alert">
@@ -133,7 +135,7 @@ export function JobGate() {
         <Button onClick={retry}>Try again</Button> <Button href="/">All jobs</Button>
       </div>
     );
-  if (!ready)
+  if (!ready || !drawn)
     return (
       <div className="blank-page" role="status">
         <p>Opening the job.</p>

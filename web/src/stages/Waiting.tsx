@@ -7,8 +7,15 @@ import { PieceCards } from '../frame/AddPiece';
 import { Words } from '../words/Words';
 import { NoPlan } from '../frame/NoPlan';
 
+type Props = {
+  readonly children: ReactNode;
+  readonly wholeJob?: boolean;
+  /** What is shown stands before there is a plan. */
+  readonly early?: boolean;
+};
+
 /** What a stage shows before it can show anything: no piece yet, the plan not there yet, or a piece that can not be. */
-export function Waiting({ children, wholeJob = false }: { readonly children: ReactNode; readonly wholeJob?: boolean }) {
+export function Waiting({ children, wholeJob = false, early = false }: Props) {
   const job = useJob();
   const plan = usePlan();
   const piece = usePiece();
@@ -24,7 +31,7 @@ export function Waiting({ children, wholeJob = false }: { readonly children: Rea
         <PieceCards onAdded={(id) => setSearch({ piece: id })} />
       </section>
     );
-  if (!plan) return <NoPlan />;
+  if (!plan) return early ? <>{children}</> : <NoPlan />;
   if (wholeJob ? plan.parts.length > 0 : facts !== null && facts.parts.length > 0) return <>{children}</>;
   const stops = plan.findings.filter((note) => note.level === 'stop' && (wholeJob || note.piece === piece?.id));
   return (

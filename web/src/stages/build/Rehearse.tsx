@@ -71,7 +71,7 @@ export function Rehearse({ facts, start, onClose }: Props) {
     ),
   );
   const [runs, setRuns] = useState(false);
-  const able = useMemo(() => hasWebGl(), []);
+  const able = hasWebGl();
   const moment = moments[Math.min(at, moments.length - 1)];
   const last = moments.length - 1;
   const go = (to: number) => setAt(Math.min(last, Math.max(0, to)));

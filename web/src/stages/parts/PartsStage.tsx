@@ -10,6 +10,7 @@ import { Dim, Text } from '../../words/Dim';
 import { PartTag } from '../../words/PartTag';
 import { Words } from '../../words/Words';
 import { StageHead } from '../StageHead';
+import { useBuilt } from '../useBuilt';
 import { Waiting } from '../Waiting';
 import { PartPanel } from './PartPanel';
 import { PartsTools } from './PartsTools';
@@ -25,6 +26,8 @@ const endsOf = (part: Part): string => {
 };
 const cutsOf = (part: Part): string => [...new Set(part.cuts.map(({ kind }) => kind))].join(', ');
 
+const NONE: readonly Part[] = [];
+
 /** The exact list: tag, role, sizes, ends, cut-outs, what it is made from, and what is cut to fit. */
 export function PartsStage() {
   const job = useJob();
@@ -36,7 +39,11 @@ export function PartsStage() {
   const [search, setSearch] = useSearchParams();
   const [all, setAll] = useState(false);
   const nameOf = (id: string) => job.pieces.find((item) => item.id === id)!;
-  const parts = all ? (plan?.parts ?? []) : (facts?.parts ?? []);
+  const built = useBuilt(piece);
+  // Before the first plan there are the parts of the piece, where no plan has to choose the boards of its top.
+  const early = !plan && !all && built?.settled ? built.model.parts : null;
+  const own = facts?.parts ?? early ?? NONE;
+  const parts = all ? (plan?.parts ?? NONE) : own;
   const count = parts.reduce((sum, part) => sum + part.count * (nameOf(part.piece)?.copies ?? 1), 0);
   const picked = parts.find((part) => part.tag === search.get('part') && part.piece === piece?.id) ?? null;
   const pick = (tag: string | null, of?: string) =>
@@ -91,15 +98,15 @@ export function PartsStage() {
   const shown = picked ?? parts.find((part) => part.id === marked && part.piece === piece?.id) ?? null;
   const drawn = useMemo(
     () =>
-      (facts?.parts ?? [])
+      own
         .filter((part) => !part.loose)
         .map((part) => ({ part, as: shown && part.id === shown.id ? ('new' as const) : ('there' as const) })),
-    [facts, shown],
+    [own, shown],
   );
   const fits = parts.filter((part) => part.fit !== null);
   return (
     <>
-      <StageHead title="Parts" about={plan ? `${count} parts · finished sizes` : ''}>
+      <StageHead title="Parts" about={parts.length > 0 ? `${count} parts · finished sizes` : ''}>
         {piece && facts && facts.parts.length > 0 && <PartsTools piece={piece} parts={facts.parts} onAdded={pick} />}
         <ToggleButtonGroup
           size="small"
@@ -112,7 +119,7 @@ export function PartsStage() {
           <ToggleButton value={true}>Whole job</ToggleButton>
         </ToggleButtonGroup>
       </StageHead>
-      <Waiting>
+      <Waiting early={early !== null && early.length > 0}>
         <div className="parts-columns">
           <section className="sheet">
             <DataTable

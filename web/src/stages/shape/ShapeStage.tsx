@@ -1,21 +1,12 @@
 import { Button } from '@mui/material';
-import { useMemo, useState } from 'react';
-import {
-  buildPiece,
-  choosesWidth,
-  familyOf,
-  salvageFor,
-  sizesOf,
-  topCandidates,
-  topOf,
-  type Piece,
-  type PieceModel,
-} from '@sill/core';
+import { useState } from 'react';
+import { choosesWidth, familyOf, topOf, type Piece } from '@sill/core';
 import { ModelView } from '../../drawing/ModelView';
-import { useJob, usePiece, usePieceFacts, usePlan } from '../../state/hooks';
+import { usePiece, usePieceFacts, usePlan } from '../../state/hooks';
 import { SizeFields } from '../SizeFields';
 import { StageHead } from '../StageHead';
 import { TopOptions } from '../TopOptions';
+import { useBuilt } from '../useBuilt';
 import { Waiting } from '../Waiting';
 import { Choices } from './Choices';
 import { InchChart } from './InchChart';
@@ -44,24 +35,10 @@ export function ShapeStage() {
   );
 }
 
-/**
- * The piece built here and now, so that the model follows a changed size at once while the plan is worked out beside
- * it. A top left to "cheapest" is shown as the plan last settled it.
- */
-function useModel(piece: Piece): PieceModel {
-  const job = useJob();
-  const settled = usePieceFacts()?.topNominal;
-  return useMemo(() => {
-    const candidates = topCandidates(piece);
-    const nominal = settled && candidates.includes(settled) ? settled : candidates[0]!;
-    return buildPiece(piece, nominal, job.shop, job.units, sizesOf(job.measured), salvageFor(piece, job));
-  }, [piece, settled, job]);
-}
-
 function ShapeOf({ piece }: { readonly piece: Piece }) {
   const plan = usePlan();
   const facts = usePieceFacts();
-  const model = useModel(piece);
+  const { model } = useBuilt(piece)!;
   return (
     <div className="shape-columns">
       <section className="choices" aria-label="Sizes and choices">
