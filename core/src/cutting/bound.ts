@@ -84,6 +84,10 @@ function dualFeasible(shares: readonly number[]): readonly Feasible[] {
 }
 const MOST_LEASTS = 24;
 
+/** Shares of a side, item by item and way by way, as each of its dual feasible functions turns them. */
+const turned = (shares: readonly (readonly number[])[]): readonly (readonly (readonly number[])[])[] =>
+  dualFeasible(shares.flat()).map((feasible) => shares.map((own) => own.map(feasible)));
+
 /**
  * A cost in cents below which no stock holds all pieces side by side, by areas: as many stocks as are needed, the
  * cheapest of those there are.
@@ -99,21 +103,19 @@ export const areaBound = (group: Group): number =>
 export function stocksNeeded(group: Group): number {
   const long = Math.max(...group.bins.map((bin) => runsOf(bin, group.kerf)));
   const wide = Math.max(...group.bins.map((bin) => bin.usableWidth)) + group.kerf;
-  const shares = group.items.map((item, at) => ({
-    quantity: item.quantity,
-    ways: waysOfItem(group, at).map(
-      (way) => [(way.length + group.kerf) / long, (way.width + group.kerf) / wide] as const,
-    ),
-  }));
-  const along = dualFeasible(shares.flatMap(({ ways }) => ways.map(([x]) => x)));
-  const across = dualFeasible(shares.flatMap(({ ways }) => ways.map(([, y]) => y)));
+  const ways = waysOfItems(group);
+  const along = turned(ways.map((own) => own.map((way) => (way.length + group.kerf) / long)));
+  const across = turned(ways.map((own) => own.map((way) => (way.width + group.kerf) / wide)));
   let most = 0;
-  for (const f of along)
-    for (const g of across) {
-      const sum = shares.reduce(
-        (total, { quantity, ways }) => total + quantity * Math.min(...ways.map(([x, y]) => f(x) * g(y))),
-        0,
-      );
+  for (const xs of along)
+    for (const ys of across) {
+      let sum = 0;
+      for (const [at, { quantity }] of group.items.entries()) {
+        const [x, y] = [xs[at]!, ys[at]!];
+        let least = Infinity;
+        for (let way = 0; way < x.length; way++) least = Math.min(least, x[way]! * y[way]!);
+        sum += quantity * least;
+      }
       most = Math.max(most, sum);
     }
   return Math.ceil(most - 1e-6);
@@ -122,11 +124,16 @@ export function stocksNeeded(group: Group): number {
 /** All runs of a bin end to end, each grown by a kerf: what lies in several would lie in one so long. */
 const runsOf = (bin: Bin, kerf: number): number => bin.runs.reduce((sum, run) => sum + run.to - run.from + kerf, 0);
 
-/** The ways an item may lie on any of the bins, each once. */
-const waysOfItem = (group: Group, item: number) => {
-  const ways = group.bins.flatMap((bin) => waysOn(group, bin).filter((way) => way.item === item));
-  return ways.filter((way, at) => ways.findIndex((other) => other.turned === way.turned) === at);
-};
+/** The ways each item may lie on any of the bins, each once. */
+function waysOfItems(group: Group): readonly (readonly Way[])[] {
+  const ways = group.items.map((): Way[] => []);
+  for (const bin of group.bins)
+    for (const way of waysOn(group, bin)) {
+      const before = ways[way.item]!;
+      if (!before.some(({ turned }) => turned === way.turned)) before.push(way);
+    }
+  return ways;
+}
 
 /** Cents of so many bins, the cheapest first, no more of each than there are. */
 function cheapestOf(group: Group, count: number): number {
