@@ -277,7 +277,9 @@ function sheetsByHand(list: CutProblem): number {
 function beside(integer: IntegerSolver) {
   const sets: readonly (readonly [string, readonly CutProblem[]])[] = [
     ['plywood at home, three sizes of sheet', homeSheets(40, 5)],
-    ...[1, 3, 5, 7, 9].map((kind) => [`class ${kind}, 100 rectangles`, [1, 2, 3].map((seed) => rectangles(kind, 100, seed))] as const), // prettier-ignore
+    ...[1, 3, 5, 7, 9].map(
+      (kind) => [`class ${kind}, 100 rectangles`, [1, 2, 3].map((seed) => rectangles(kind, 100, seed))] as const,
+    ),
   ];
   const rows = sets.map(([name, lists]) => {
     const sum = (of: (list: CutProblem) => number) => lists.reduce((total, list) => total + of(list), 0);

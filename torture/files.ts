@@ -24,7 +24,34 @@ const READ_MS = 3000;
 const SEARCH_MS = 400;
 const OVER_MS = 4000;
 
-const ODD = ['"', '""', ',', ';', '\t', '\n', '\r\n', '\0', '\uFEFF', '=1+1', '@', "'", '½', '２', '1e999', '-0', 'NaN', '9'.repeat(400), '𝟙', '\uD800', '../../', '<script>', '2x4', '1/0', '1/64', '  ']; // prettier-ignore
+const ODD = [
+  '"',
+  '""',
+  ',',
+  ';',
+  '\t',
+  '\n',
+  '\r\n',
+  '\0',
+  '\uFEFF',
+  '=1+1',
+  '@',
+  "'",
+  '½',
+  '２',
+  '1e999',
+  '-0',
+  'NaN',
+  '9'.repeat(400),
+  '𝟙',
+  '\uD800',
+  '../../',
+  '<script>',
+  '2x4',
+  '1/0',
+  '1/64',
+  '  ',
+];
 
 /** A text that was spoiled: cut off, lines lost or doubled, letters that do not belong there. */
 function spoiled(text: string, roll: () => number): string {
@@ -71,8 +98,14 @@ export const files: Ordeal = async ({ until, seed, most }) => {
     parts: (text: string) => told(readPartsCsv(text, 'in', new Set(['X1'])).problems),
     yard: (text: string) => told(readYardCsv(text, 'in').problems),
     metric: (text: string) => told(readYardCsv(text, 'mm').problems),
-    job: (text: string) => (({ ok, ...rest }) => ok || ('message' in rest && rest.message.length > 10))(readJobText(text)), // prettier-ignore
-    hand: (text: string) => text.split('\n').every((line) => (({ ok, ...rest }) => ok || ('message' in rest && rest.message.length > 5))(readOnHand(line, 'in'))), // prettier-ignore
+    job: (text: string) =>
+      (({ ok, ...rest }) => ok || ('message' in rest && rest.message.length > 10))(readJobText(text)),
+    hand: (text: string) =>
+      text
+        .split('\n')
+        .every((line) =>
+          (({ ok, ...rest }) => ok || ('message' in rest && rest.message.length > 5))(readOnHand(line, 'in')),
+        ),
   } as const;
   const faults: string[] = [];
   const counts = { read: 0, solved: 0, refused: 0 };
@@ -86,7 +119,8 @@ export const files: Ordeal = async ({ until, seed, most }) => {
         const kind = pick(own, Object.keys(texts) as (keyof typeof texts)[]);
         if (!reads[kind](spoiled(texts[kind], own))) faults.push(`${where} (${kind}): refused without words`);
         counts.read++;
-        if (performance.now() - start > READ_MS) faults.push(`${where} (${kind}): reading took ${Math.round(performance.now() - start)} ms`); // prettier-ignore
+        if (performance.now() - start > READ_MS)
+          faults.push(`${where} (${kind}): reading took ${Math.round(performance.now() - start)} ms`);
       } else {
         let problem = pick(own, problems) as unknown as Json;
         for (let times = Math.floor(own() * 8); times >= 0; times--) problem = changed(problem, 'problem', own, known);
@@ -96,7 +130,8 @@ export const files: Ordeal = async ({ until, seed, most }) => {
           const begun = performance.now();
           const solution = solve(taken.value, { stopped: () => performance.now() - begun > SEARCH_MS });
           longest = Math.max(longest, performance.now() - begun);
-          if (performance.now() - begun > SEARCH_MS + OVER_MS) faults.push(`${where}: a search of ${SEARCH_MS} ms took ${Math.round(performance.now() - begun)}`); // prettier-ignore
+          if (performance.now() - begun > SEARCH_MS + OVER_MS)
+            faults.push(`${where}: a search of ${SEARCH_MS} ms took ${Math.round(performance.now() - begun)}`);
           const wrong = faultsOf(taken.value, solution);
           if (wrong.length > 0) faults.push(`${where}: ${wrong.slice(0, 3).join('; ')}`);
           counts.solved++;
@@ -106,5 +141,9 @@ export const files: Ordeal = async ({ until, seed, most }) => {
       faults.push(`${where}: ${(error as Error).stack ?? String(error)}`);
     }
   }
-  return { tried, faults, said: `${counts.read} texts read, ${counts.solved} cut lists solved, ${counts.refused} refused; a search of ${SEARCH_MS / 1000} s took at most ${(longest / 1000).toFixed(1)} s` }; // prettier-ignore
+  return {
+    tried,
+    faults,
+    said: `${counts.read} texts read, ${counts.solved} cut lists solved, ${counts.refused} refused; a search of ${SEARCH_MS / 1000} s took at most ${(longest / 1000).toFixed(1)} s`,
+  };
 };

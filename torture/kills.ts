@@ -10,8 +10,13 @@ import { pause, pick, type Ordeal } from './ordeal';
 import { bundled, Killable } from './server';
 
 /** A picture of some bytes, each its own. */
-const picture = (text: string) => Buffer.concat([Buffer.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a]), Buffer.from(text)]); // prettier-ignore
-const json = (method: string, body: unknown): RequestInit => ({ method, headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) }); // prettier-ignore
+const picture = (text: string) =>
+  Buffer.concat([Buffer.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a]), Buffer.from(text)]);
+const json = (method: string, body: unknown): RequestInit => ({
+  method,
+  headers: { 'Content-Type': 'application/json' },
+  body: JSON.stringify(body),
+});
 const named = (name: string): Job => ({ ...demoJob(), name });
 
 /** What the server answered that it has. */
@@ -57,7 +62,10 @@ async function work(url: string, known: Known, round: number): Promise<void> {
       const next = known.revision + 1;
       const name = `round ${round} save ${next}`;
       known.names.set(next, name);
-      const answer = await fetch(`${url}/api/jobs/${known.id}`, json('PUT', { revision: known.revision, job: named(name), save: name })); // prettier-ignore
+      const answer = await fetch(
+        `${url}/api/jobs/${known.id}`,
+        json('PUT', { revision: known.revision, job: named(name), save: name }),
+      );
       if (answer.status !== 200) throw new Error(`a save is answered ${answer.status}`);
       known.revision = next;
     }
@@ -119,13 +127,20 @@ export const kills: Ordeal = async ({ until, seed, most }) => {
     /** A backup over HTTP and one by the command, both cut off: what has its name is whole. */
     async backup() {
       const to = join(folder, 'by-command.db');
-      const child = spawn(process.execPath, [backupProgram, 'backup', to], { stdio: 'ignore', env: { ...process.env, SILL_DATABASE: server.file } }); // prettier-ignore
-      const over = fetch(`${server.url}/api/backup`).then((answer) => answer.arrayBuffer()).catch(() => null); // prettier-ignore
+      const child = spawn(process.execPath, [backupProgram, 'backup', to], {
+        stdio: 'ignore',
+        env: { ...process.env, SILL_DATABASE: server.file },
+      });
+      const over = fetch(`${server.url}/api/backup`)
+        .then((answer) => answer.arrayBuffer())
+        .catch(() => null);
       await pause(roll() * 700);
       child.kill('SIGKILL');
       await server.kill();
       await over;
-      const whole = readdirSync(folder, { recursive: true, encoding: 'utf8' }).filter((name) => /(by-command|day-[\d-]+)\.db$/.test(name)); // prettier-ignore
+      const whole = readdirSync(folder, { recursive: true, encoding: 'utf8' }).filter((name) =>
+        /(by-command|day-[\d-]+)\.db$/.test(name),
+      );
       for (const name of whole) {
         const copy = new BetterSqlite3(join(folder, name), { readonly: true });
         if (copy.pragma('integrity_check', { simple: true }) !== 'ok') faults.push(`${name} is not whole`);
@@ -140,16 +155,24 @@ export const kills: Ordeal = async ({ until, seed, most }) => {
       const rack = known.rack;
       const next = then + 1;
       const name = `after the backup ${next}`;
-      const saved = await fetch(`${server.url}/api/jobs/${known.id}`, json('PUT', { revision: then, job: named(name), save: name })); // prettier-ignore
+      const saved = await fetch(
+        `${server.url}/api/jobs/${known.id}`,
+        json('PUT', { revision: then, job: named(name), save: name }),
+      );
       if (saved.status !== 200) throw new Error(`a save is answered ${saved.status}`);
       let answered = false;
-      const busy = fetch(`${server.url}/api/backup`, { method: 'PUT', body: bytes }).then((answer) => (answered = answer.ok)).catch(() => null); // prettier-ignore
+      const busy = fetch(`${server.url}/api/backup`, { method: 'PUT', body: bytes })
+        .then((answer) => (answered = answer.ok))
+        .catch(() => null);
       await pause(roll() * 500);
       await server.kill();
       await busy;
       const at = new BetterSqlite3(server.file, { readonly: true });
       const { revision } = at.prepare('select revision from jobs where id = ?').get(known.id) as { revision: number };
-      const saves = at.prepare('select count(*) from job_revisions where job_id = ? and revision = ?').pluck().get(known.id, next) as number; // prettier-ignore
+      const saves = at
+        .prepare('select count(*) from job_revisions where job_id = ? and revision = ?')
+        .pluck()
+        .get(known.id, next) as number;
       at.close();
       if (answered && revision !== then) faults.push('a restore was answered and is not there');
       if (revision !== then && revision !== next) faults.push(`after a restore cut off there is save ${revision}`);
@@ -167,9 +190,13 @@ export const kills: Ordeal = async ({ until, seed, most }) => {
       await own.kill();
       try {
         await own.start();
-        const rows = (await (await fetch(`${own.url}/api/jobs?limit=999`)).json()) as { name: string; pieces: readonly string[] }[]; // prettier-ignore
+        const rows = (await (await fetch(`${own.url}/api/jobs?limit=999`)).json()) as {
+          name: string;
+          pieces: readonly string[];
+        }[];
         const old = rows.filter(({ name }) => name.startsWith('old '));
-        if (old.length !== 60 || old.some(({ pieces }) => pieces.length !== 4)) faults.push(`after a migration cut off ${old.length} of 60 jobs are whole`); // prettier-ignore
+        if (old.length !== 60 || old.some(({ pieces }) => pieces.length !== 4))
+          faults.push(`after a migration cut off ${old.length} of 60 jobs are whole`);
       } finally {
         await own.kill();
         for (const name of readdirSync(folder)) if (name.startsWith(`old-${round}.db`)) rmSync(join(folder, name));
@@ -197,6 +224,8 @@ export const kills: Ordeal = async ({ until, seed, most }) => {
     await server.kill();
     if (existsSync(folder)) rmSync(folder, { recursive: true });
   }
-  const each = Object.entries(counts).map(([kind, count]) => `${kind} ${count}`).join(', '); // prettier-ignore
+  const each = Object.entries(counts)
+    .map(([kind, count]) => `${kind} ${count}`)
+    .join(', ');
   return { tried, faults, said: `killed in ${each}; ${known.revision} saves and ${known.photos.size} photos answered` };
 };

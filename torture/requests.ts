@@ -17,16 +17,95 @@ const LIMIT_MS = 10_000;
 
 type Answer = { readonly status: number; readonly headers: IncomingHttpHeaders; readonly body: string };
 
-const PATHS = ['/api/jobs', '/api/jobs/demo', '/api/jobs/demo/copy', '/api/jobs/demo/restore', '/api/jobs/demo/revisions', '/api/jobs/demo/revisions/1', '/api/yards', '/api/yards/own', '/api/shops/usual', '/api/racks/rack', '/api/photos', '/api/photos/none', '/api/solve', '/api/tape', '/api/access', '/api/access/session', '/api/access/devices', '/api/access/passphrase', '/api/prices/kiln', '/api/prices/kiln/history/2x4x8', '/api/backup', '/api/health', '/api', '/', '/assets/x.js', '/jobs/demo/brief']; // prettier-ignore
-const ODD = ['..%2f..%2f', '%00', '%', '%E0%A4%A', '//', '/./', ';', '?', '#', "'", '"', '<script>', '𝟙', ' ', '\\', '%2e%2e/', 'a'.repeat(3000), '__proto__', 'constructor', '-1', '1e999', '0x1', 'null']; // prettier-ignore
-const QUERIES = ['removed=1', 'removed=2', 'before=x', 'before=2026-01-01T00:00:00Z%20x', 'limit=5', 'limit=-1', 'limit=1e9', 'day=2026-02-30', 'day=2026-01-31', 'about=121920&press=3', 'about=NaN', 'about=1e999&press=-1', 'removed[]=1', 'removed[a]=1', '__proto__[x]=1', 'limit=5&limit=6', '%00=%00']; // prettier-ignore
-const TYPES = ['application/json', 'application/json; charset=utf-16', 'application/json; charset=nonsense', 'text/plain', 'application/x-www-form-urlencoded', 'multipart/form-data; boundary=x', 'application/octet-stream', '']; // prettier-ignore
+const PATHS = [
+  '/api/jobs',
+  '/api/jobs/demo',
+  '/api/jobs/demo/copy',
+  '/api/jobs/demo/restore',
+  '/api/jobs/demo/revisions',
+  '/api/jobs/demo/revisions/1',
+  '/api/yards',
+  '/api/yards/own',
+  '/api/shops/usual',
+  '/api/racks/rack',
+  '/api/photos',
+  '/api/photos/none',
+  '/api/solve',
+  '/api/tape',
+  '/api/access',
+  '/api/access/session',
+  '/api/access/devices',
+  '/api/access/passphrase',
+  '/api/prices/kiln',
+  '/api/prices/kiln/history/2x4x8',
+  '/api/backup',
+  '/api/health',
+  '/api',
+  '/',
+  '/assets/x.js',
+  '/jobs/demo/brief',
+];
+const ODD = [
+  '..%2f..%2f',
+  '%00',
+  '%',
+  '%E0%A4%A',
+  '//',
+  '/./',
+  ';',
+  '?',
+  '#',
+  "'",
+  '"',
+  '<script>',
+  '𝟙',
+  ' ',
+  '\\',
+  '%2e%2e/',
+  'a'.repeat(3000),
+  '__proto__',
+  'constructor',
+  '-1',
+  '1e999',
+  '0x1',
+  'null',
+];
+const QUERIES = [
+  'removed=1',
+  'removed=2',
+  'before=x',
+  'before=2026-01-01T00:00:00Z%20x',
+  'limit=5',
+  'limit=-1',
+  'limit=1e9',
+  'day=2026-02-30',
+  'day=2026-01-31',
+  'about=121920&press=3',
+  'about=NaN',
+  'about=1e999&press=-1',
+  'removed[]=1',
+  'removed[a]=1',
+  '__proto__[x]=1',
+  'limit=5&limit=6',
+  '%00=%00',
+];
+const TYPES = [
+  'application/json',
+  'application/json; charset=utf-16',
+  'application/json; charset=nonsense',
+  'text/plain',
+  'application/x-www-form-urlencoded',
+  'multipart/form-data; boundary=x',
+  'application/octet-stream',
+  '',
+];
 
 /** Bytes that are sent: a sound body with some places changed, cut off, or no such thing at all. */
 function bodyOf(roll: () => number, sound: readonly Json[], known: ReadonlyMap<string, Json[]>): Buffer {
   const what = roll();
   let value = pick(roll, sound);
-  if (what < 0.75) for (let times = Math.floor(roll() * 6); times > 0; times--) value = changed(value, 'body', roll, known); // prettier-ignore
+  if (what < 0.75)
+    for (let times = Math.floor(roll() * 6); times > 0; times--) value = changed(value, 'body', roll, known);
   const text = JSON.stringify(value);
   if (what < 0.65) return Buffer.from(text);
   if (what < 0.75) return Buffer.from(text.slice(0, Math.floor(roll() * text.length)));
@@ -68,7 +147,13 @@ export const requests: Ordeal = async ({ until, seed, most }) => {
         (answer) => {
           const chunks: Buffer[] = [];
           answer.on('data', (chunk: Buffer) => chunks.push(chunk));
-          answer.on('end', () => done({ status: answer.statusCode!, headers: answer.headers, body: Buffer.concat(chunks).toString('latin1') })); // prettier-ignore
+          answer.on('end', () =>
+            done({
+              status: answer.statusCode!,
+              headers: answer.headers,
+              body: Buffer.concat(chunks).toString('latin1'),
+            }),
+          );
           answer.on('error', fail);
         },
       );
@@ -98,7 +183,9 @@ export const requests: Ordeal = async ({ until, seed, most }) => {
   let [tried, longest, kept] = [0, 0, 0];
   const headers = { 'content-type': 'application/json' };
   // Saved by the ordeal itself in between, under an id that nothing else knows.
-  const own = JSON.parse((await send(port, 'POST', '/api/jobs', headers, Buffer.from(JSON.stringify({ job })))).body) as { id: string }; // prettier-ignore
+  const own = JSON.parse(
+    (await send(port, 'POST', '/api/jobs', headers, Buffer.from(JSON.stringify({ job })))).body,
+  ) as { id: string };
   for (; tried < most && performance.now() < until; tried++) {
     const roll = seeded(seed + tried * 7919);
     let path = pick(roll, PATHS);
@@ -123,9 +210,17 @@ export const requests: Ordeal = async ({ until, seed, most }) => {
       const answer = await within(LIMIT_MS, send(to, method, path, odd, body), where);
       statuses.set(answer.status, (statuses.get(answer.status) ?? 0) + 1);
       if (answer.status >= 500 && answer.status !== 503) faults.push(`${where} answers ${answer.status}`);
-      if (/\n\s+at |node_modules|SQLITE/.test(answer.body.slice(0, 5000)) && !path.startsWith('/api/backup')) faults.push(`${where} tells its inside`); // prettier-ignore
-      if (answer.status >= 400 && method !== 'HEAD' && path.startsWith('/api') && !/"code":"[a-z-]+","message":"[^"]{10,}/.test(answer.body)) faults.push(`${where} is refused without words: ${answer.status} ${answer.body.slice(0, 80)}`); // prettier-ignore
-      if (to === shutPort && answer.status < 400 && /^\/api\/(?!health|access)/.test(path)) faults.push(`${where} is let in without a passphrase`); // prettier-ignore
+      if (/\n\s+at |node_modules|SQLITE/.test(answer.body.slice(0, 5000)) && !path.startsWith('/api/backup'))
+        faults.push(`${where} tells its inside`);
+      if (
+        answer.status >= 400 &&
+        method !== 'HEAD' &&
+        path.startsWith('/api') &&
+        !/"code":"[a-z-]+","message":"[^"]{10,}/.test(answer.body)
+      )
+        faults.push(`${where} is refused without words: ${answer.status} ${answer.body.slice(0, 80)}`);
+      if (to === shutPort && answer.status < 400 && /^\/api\/(?!health|access)/.test(path))
+        faults.push(`${where} is let in without a passphrase`);
     } catch (error) {
       // What is no request at all is cut off by Node itself.
       if ((error as { code?: string }).code !== 'ECONNRESET') faults.push(`${where}: ${(error as Error).message}`);
@@ -133,9 +228,16 @@ export const requests: Ordeal = async ({ until, seed, most }) => {
     longest = Math.max(longest, performance.now() - start);
     if (tried % 25 === 0) await send(port, 'POST', '/api/jobs/demo/restore', {}, Buffer.alloc(0));
     if (tried % 250 !== 0) continue;
-    const saved = await send(port, 'PUT', `/api/jobs/${own.id}`, headers, Buffer.from(JSON.stringify({ revision: kept + 1, job: { ...demoJob(), name: `kept ${kept}` } }))); // prettier-ignore
+    const saved = await send(
+      port,
+      'PUT',
+      `/api/jobs/${own.id}`,
+      headers,
+      Buffer.from(JSON.stringify({ revision: kept + 1, job: { ...demoJob(), name: `kept ${kept}` } })),
+    );
     const back = await send(port, 'GET', `/api/jobs/${own.id}`, {}, Buffer.alloc(0));
-    if (saved.status !== 200 || !back.body.includes(`"kept ${kept}"`)) faults.push(`${where}: what was saved is gone: ${saved.status} ${back.status}`); // prettier-ignore
+    if (saved.status !== 200 || !back.body.includes(`"kept ${kept}"`))
+      faults.push(`${where}: what was saved is gone: ${saved.status} ${back.status}`);
     kept++;
   }
   agent.destroy();
@@ -146,6 +248,13 @@ export const requests: Ordeal = async ({ until, seed, most }) => {
   await database.destroy();
   rmSync(folder, { recursive: true });
   if (logged > 0) faults.push(`${logged} faults were logged, the first: ${troubles}`);
-  const each = [...statuses].sort(([a], [b]) => a - b).map(([status, count]) => `${status} ${count}`).join(', '); // prettier-ignore
-  return { tried, faults, said: `answered ${each}; the longest took ${(longest / 1000).toFixed(1)} s; ${kept} saves in between are there` }; // prettier-ignore
+  const each = [...statuses]
+    .sort(([a], [b]) => a - b)
+    .map(([status, count]) => `${status} ${count}`)
+    .join(', ');
+  return {
+    tried,
+    faults,
+    said: `answered ${each}; the longest took ${(longest / 1000).toFixed(1)} s; ${kept} saves in between are there`,
+  };
 };

@@ -12,7 +12,16 @@ const BUILT = join(ROOT, 'server/.torture');
 export function bundled(): { readonly server: string; readonly backup: string } {
   const one = (from: string, to: string) => {
     const outfile = join(BUILT, to);
-    buildSync({ entryPoints: [join(ROOT, 'server/src', from)], outfile, bundle: true, platform: 'node', format: 'esm', packages: 'external', alias: { '@sill/core': join(ROOT, 'core/src/index.ts') }, logLevel: 'warning' }); // prettier-ignore
+    buildSync({
+      entryPoints: [join(ROOT, 'server/src', from)],
+      outfile,
+      bundle: true,
+      platform: 'node',
+      format: 'esm',
+      packages: 'external',
+      alias: { '@sill/core': join(ROOT, 'core/src/index.ts') },
+      logLevel: 'warning',
+    });
     return outfile;
   };
   return { server: one('main.ts', 'main.mjs'), backup: one('backup-command.ts', 'backup-command.mjs') };

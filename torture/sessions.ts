@@ -22,7 +22,9 @@ type Tab = { page: Page | null; readonly fields: readonly Field[] };
 const report = () => {
   const all = ((globalThis as { blocks?: number[] }).blocks ??= []);
   // What happens while the page is first drawn is the program's start.
-  new PerformanceObserver((list) => list.getEntries().forEach(({ duration, startTime }) => startTime > 3000 && all.push(duration))).observe({ entryTypes: ['longtask'] }); // prettier-ignore
+  new PerformanceObserver((list) =>
+    list.getEntries().forEach(({ duration, startTime }) => startTime > 3000 && all.push(duration)),
+  ).observe({ entryTypes: ['longtask'] });
 };
 /** A browser that has no room, or forbids to keep anything. */
 const without = () => {
@@ -126,7 +128,12 @@ class Session {
     const how = pick(this.roll, ['500', '429', 'cut', 'lost', 'slow', 'nonsense'] as const);
     await this.context.route(/\/api\/jobs\/[^/]+$/, async (route) => {
       if (route.request().method() !== 'PUT' || left-- <= 0) return route.continue();
-      const refused = (status: number) => route.fulfill({ status, contentType: 'application/json', body: '{"error":{"code":"failed","message":"Not now.","fields":[]}}' }); // prettier-ignore
+      const refused = (status: number) =>
+        route.fulfill({
+          status,
+          contentType: 'application/json',
+          body: '{"error":{"code":"failed","message":"Not now.","fields":[]}}',
+        });
       if (how === '500') return refused(500);
       if (how === '429') return refused(429);
       if (how === 'nonsense') return route.fulfill({ status: 200, contentType: 'text/html', body: '<p>Hello' });
@@ -152,10 +159,17 @@ class Session {
       await this.reload(this.tabs[0]!);
       await this.tabs[0]!.page!.locator('.saved[data-state=saved]').waitFor({ timeout: 60_000 });
     }
-    const { job } = (await (await fetch(`${this.server.url}/api/jobs/${this.id}`)).json()) as { job: { name: string; pieces: readonly { name: string; where: string }[] } }; // prettier-ignore
-    const there: Record<Field, string> = { 'Name of the job': job.name, 'Name of the piece': job.pieces[0]!.name, 'Where it goes': job.pieces[0]!.where }; // prettier-ignore
+    const { job } = (await (await fetch(`${this.server.url}/api/jobs/${this.id}`)).json()) as {
+      job: { name: string; pieces: readonly { name: string; where: string }[] };
+    };
+    const there: Record<Field, string> = {
+      'Name of the job': job.name,
+      'Name of the piece': job.pieces[0]!.name,
+      'Where it goes': job.pieces[0]!.where,
+    };
     for (const [field, value] of this.sure)
-      if (there[field] !== value && !this.open.get(field)!.includes(there[field])) this.faults.push(`“${value}” was told to be kept, and ${field} is “${there[field]}”`); // prettier-ignore
+      if (there[field] !== value && !this.open.get(field)!.includes(there[field]))
+        this.faults.push(`“${value}” was told to be kept, and ${field} is “${there[field]}”`);
     for (const tab of this.tabs) await this.closeTab(tab);
   }
 }
@@ -164,7 +178,11 @@ class Session {
 async function session(browser: Browser, server: Killable, seed: number): Promise<Pick<Session, 'faults' | 'blocks'>> {
   const roll = seeded(seed);
   await server.start().catch(() => {});
-  const made = await fetch(`${server.url}/api/jobs`, { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify({ job: { ...newJob('torture'), pieces: [newPiece('p', 'coffee')] } }) }); // prettier-ignore
+  const made = await fetch(`${server.url}/api/jobs`, {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json' },
+    body: JSON.stringify({ job: { ...newJob('torture'), pieces: [newPiece('p', 'coffee')] } }),
+  });
   const { id } = (await made.json()) as { id: string };
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
   await context.addInitScript(report);
@@ -175,7 +193,21 @@ async function session(browser: Browser, server: Killable, seed: number): Promis
     await own.openTab(own.tabs[0]!);
     for (let step = 0; step < 12; step++) {
       const tab = pick(roll, own.tabs);
-      const what = pick(roll, ['type', 'type', 'type', 'hasty', 'hasty', 'reload', 'close', 'open', 'offline', 'online', 'kill', 'start', 'spoil'] as const); // prettier-ignore
+      const what = pick(roll, [
+        'type',
+        'type',
+        'type',
+        'hasty',
+        'hasty',
+        'reload',
+        'close',
+        'open',
+        'offline',
+        'online',
+        'kill',
+        'start',
+        'spoil',
+      ] as const);
       steps.push(what);
       if (what === 'type') await own.type(tab, true);
       else if (what === 'hasty') await own.type(tab, false);
@@ -200,9 +232,13 @@ async function session(browser: Browser, server: Killable, seed: number): Promis
 
 /** Browser sessions in which the network, the server, the storage and the tabs fail at random: what a person was told to be saved or kept is. */
 export const sessions: Ordeal = async ({ until, seed, most }) => {
-  if (!existsSync(join(ROOT, 'web/dist/index.html'))) return { tried: 0, faults: ['the interface is not built: `npm run build`'], said: '' }; // prettier-ignore
+  if (!existsSync(join(ROOT, 'web/dist/index.html')))
+    return { tried: 0, faults: ['the interface is not built: `npm run build`'], said: '' };
   const { server: program } = bundled();
-  const browser = await chromium.launch({ executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium', args: ['--no-sandbox'] }); // prettier-ignore
+  const browser = await chromium.launch({
+    executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
+    args: ['--no-sandbox'],
+  });
   const faults: string[] = [];
   const blocks: number[] = [];
   let [tried, begun] = [0, 0];
@@ -227,5 +263,9 @@ export const sessions: Ordeal = async ({ until, seed, most }) => {
   await Promise.all([oneByOne(), oneByOne()]);
   await browser.close();
   const long = blocks.filter((ms) => ms > BLOCK_MS).length;
-  return { tried, faults, said: `after its start a page was blocked for at most ${Math.round(Math.max(0, ...blocks))} ms, ${long} times over ${BLOCK_MS}` }; // prettier-ignore
+  return {
+    tried,
+    faults,
+    said: `after its start a page was blocked for at most ${Math.round(Math.max(0, ...blocks))} ms, ${long} times over ${BLOCK_MS}`,
+  };
 };

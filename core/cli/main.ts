@@ -91,7 +91,9 @@ async function exportFiles(job: Job, today: string): Promise<void> {
     try {
       work();
     } catch (error) {
-      refuse([`--out: ${folder} can not be written into (${(error as { code?: string }).code ?? 'no reason given'}). Give a folder that can be made.`]); // prettier-ignore
+      refuse([
+        `--out: ${folder} can not be written into (${(error as { code?: string }).code ?? 'no reason given'}). Give a folder that can be made.`,
+      ]);
     }
   };
   orRefuse(() => void mkdirSync(folder, { recursive: true }));

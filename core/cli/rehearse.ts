@@ -17,19 +17,24 @@ for (let own = seed; done + refused < count; own++) {
     continue;
   }
   done++;
-  const name = `${family.id}${top ? ` under ${top.id}` : ''}, ${units}, seed ${own}, ${JSON.stringify(job.pieces[0]!.joins)}`; // prettier-ignore
+  const name = `${family.id}${top ? ` under ${top.id}` : ''}, ${units}, seed ${own}, ${JSON.stringify(job.pieces[0]!.joins)}`;
   try {
     const plan = planJob(job, { today: '2026-01-31', effort: 'quick' });
     const found = rehearse(plan, job);
     operations += found.operations;
     // What the margin already says can not be made, or not reached, is not held against the work order.
-    const told = plan.pieces.some(({ fastenings, steps }) => fastenings.some(({ troubles }) => troubles.length > 0) || steps.some(({ noRoom }) => noRoom.length > 0)); // prettier-ignore
+    const told = plan.pieces.some(
+      ({ fastenings, steps }) =>
+        fastenings.some(({ troubles }) => troubles.length > 0) || steps.some(({ noRoom }) => noRoom.length > 0),
+    );
     if (plan.buying.unplaced.length > 0) unsold++;
     else if (told) troubled++;
     if (!found.stopped || told || plan.buying.unplaced.length > 0) continue;
     failed++;
     for (const { kind } of found.faults) kinds.set(kind, (kinds.get(kind) ?? 0) + 1);
-    console.log(`${name}\n  ${found.stopped.operation ?? 'at the end'}: ${found.stopped.kind}: ${found.stopped.why} (${found.faults.length} in all)`); // prettier-ignore
+    console.log(
+      `${name}\n  ${found.stopped.operation ?? 'at the end'}: ${found.stopped.kind}: ${found.stopped.why} (${found.faults.length} in all)`,
+    );
   } catch (error) {
     failed++;
     console.log(`${name}\n  ${error instanceof Error ? error.message : String(error)}`);

@@ -110,7 +110,11 @@ function draft(job: Job, tops: readonly Nominal[], options: PlanOptions, cache: 
     try {
       return { piece, topNominal, facts: modelOf(piece, topNominal, job, cache) };
     } catch (error) {
-      return { piece, topNominal, facts: { piece, model: unbuilt(piece, error), parts: [], fastenings: [], areas: areasOf([], []) } }; // prettier-ignore
+      return {
+        piece,
+        topNominal,
+        facts: { piece, model: unbuilt(piece, error), parts: [], fastenings: [], areas: areasOf([], []) },
+      };
     }
   });
   const parts = models.flatMap(({ facts }) => facts.parts);
@@ -210,7 +214,16 @@ export function planJob(job: Job, options: PlanOptions): Plan {
   const cache = options.cache ?? newPlanCache();
   const { models, parts, joints, needs, buying: chosen, list } = settleTops(job, options, cache);
   const { boards, cuts, setups, unsawn, notes } = sawable(chosen.boards, job.shop);
-  const buying = { ...chosen, boards, unplaced: [...chosen.unplaced, ...unsawn.flatMap(({ pieces: own }) => own.map(({ blank }) => ({ blank, quantity: 1, because: 'one whose cuts could not be worked out' })))] }; // prettier-ignore
+  const buying = {
+    ...chosen,
+    boards,
+    unplaced: [
+      ...chosen.unplaced,
+      ...unsawn.flatMap(({ pieces: own }) =>
+        own.map(({ blank }) => ({ blank, quantity: 1, because: 'one whose cuts could not be worked out' })),
+      ),
+    ],
+  };
   const pieces = models.map(({ piece, topNominal, facts }) => {
     const weight = facts.parts.reduce((sum, part) => sum + weightOf(part), 0);
     try {
@@ -254,7 +267,9 @@ export const isProved = ({ buying }: Plan): boolean =>
  */
 export function planByMaterials(job: Job, options: PlanOptions, heard: (plan: Plan, share: number) => void): Plan {
   const cache = options.cache ?? newPlanCache();
-  const count = new Set(blanksOf(job, planJob(job, { ...options, effort: 'quick', cache }).parts).map(({ material }) => material)).size; // prettier-ignore
+  const count = new Set(
+    blanksOf(job, planJob(job, { ...options, effort: 'quick', cache }).parts).map(({ material }) => material),
+  ).size;
   for (let searched = 1; searched < count; searched++)
     heard(planJob(job, { ...options, effort: 'full', cache, searched }), searched / count);
   return planJob(job, { ...options, effort: 'full', cache });

@@ -8,7 +8,22 @@ import { plain, say, type Phrase } from './words';
  * What stands where a room failed: a note that says what is missing, and the rest of the plan. A fault of the program is
  * never the end of the plan, and never passed over in silence.
  */
-const note = (id: string, piece: Piece | null, title: Phrase, error: unknown, rest: Pick<Finding, 'stage' | 'remedies'>): Finding => ({ id, level: 'stop', piece: piece?.id ?? null, about: [], title, because: say`That is a fault of this program and not yours: “${error instanceof Error ? error.message : String(error)}”. Undo the last change, or change what it is about; all the rest is planned.`, numbers: {}, ...rest }); // prettier-ignore
+const note = (
+  id: string,
+  piece: Piece | null,
+  title: Phrase,
+  error: unknown,
+  rest: Pick<Finding, 'stage' | 'remedies'>,
+): Finding => ({
+  id,
+  level: 'stop',
+  piece: piece?.id ?? null,
+  about: [],
+  title,
+  because: say`That is a fault of this program and not yours: “${error instanceof Error ? error.message : String(error)}”. Undo the last change, or change what it is about; all the rest is planned.`,
+  numbers: {},
+  ...rest,
+});
 
 /** A piece of which nothing could be built. */
 export const unbuilt = (piece: Piece, error: unknown): PieceModel => ({
@@ -44,7 +59,10 @@ export const unordered = (piece: Piece, error: unknown): Finding =>
   });
 
 /** The saw's settings for all boards that can be sawn; of the others a note each, and what they were to give. */
-export function sawable(boards: readonly Board[], shop: Job['shop']): Sawing & { readonly unsawn: readonly Board[]; readonly notes: readonly Finding[] } {
+export function sawable(
+  boards: readonly Board[],
+  shop: Job['shop'],
+): Sawing & { readonly unsawn: readonly Board[]; readonly notes: readonly Finding[] } {
   try {
     return { ...sawingOf(boards, shop), unsawn: [], notes: [] };
   } catch {
@@ -55,16 +73,29 @@ export function sawable(boards: readonly Board[], shop: Job['shop']): Sawing & {
         return sawingOf([board], shop).boards.length > 0;
       } catch (error) {
         unsawn.push(board);
-        notes.push(note(`job.unsawn-${unsawn.length}`, null, say`How a board is cut could not be worked out`, error, { stage: 'cuts', remedies: [] })); // prettier-ignore
+        notes.push(
+          note(`job.unsawn-${unsawn.length}`, null, say`How a board is cut could not be worked out`, error, {
+            stage: 'cuts',
+            remedies: [],
+          }),
+        );
         return false;
       }
     });
     return { ...sawingOf(rest, shop), unsawn, notes };
   }
-} // prettier-ignore
+}
 
 /** What of a plan stands only in notes of a fault: nothing where all rooms did their work. */
-export const fallenBack = ({ findings, buying }: { readonly findings: readonly Finding[]; readonly buying: { readonly unplaced: readonly { readonly because: string }[] } }): readonly string[] => [
-  ...findings.filter(({ id }) => /\.(unbuilt|unordered)$|^job\.unsawn/.test(id)).map(({ id, because }) => `${id}: ${plain(because, 'in')}`),
+export const fallenBack = ({
+  findings,
+  buying,
+}: {
+  readonly findings: readonly Finding[];
+  readonly buying: { readonly unplaced: readonly { readonly because: string }[] };
+}): readonly string[] => [
+  ...findings
+    .filter(({ id }) => /\.(unbuilt|unordered)$|^job\.unsawn/.test(id))
+    .map(({ id, because }) => `${id}: ${plain(because, 'in')}`),
   ...buying.unplaced.filter(({ because }) => because.includes('could not be worked out')).map(({ because }) => because),
-]; // prettier-ignore
+];

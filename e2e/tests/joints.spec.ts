@@ -96,11 +96,20 @@ test('diagonals say which corner to push, a measured part changes what depends o
 
 test('base first puts the frames before the panels of the top are joined', async ({ page, sill }) => {
   await page.goto(`/jobs/${await copyOfDemo(sill)}/build?step=1`);
-  const places = async () => [await toStep(page, /^Join the left end frame/), await toStep(page, /^Join the panels/)] as const; // prettier-ignore
+  const places = async () =>
+    [await toStep(page, /^Join the left end frame/), await toStep(page, /^Join the panels/)] as const;
   const top = await places();
   expect(top[0]).toBeGreaterThan(top[1]);
   await page.getByRole('button', { name: 'Base first' }).click();
-  await expect.poll(async () => { const [frame, panel] = await places(); return frame < panel; }, { timeout: 30_000 }).toBe(true); // prettier-ignore
+  await expect
+    .poll(
+      async () => {
+        const [frame, panel] = await places();
+        return frame < panel;
+      },
+      { timeout: 30_000 },
+    )
+    .toBe(true);
 });
 
 test('a cupboard: hinges and pins say where they go; a narrow turn on the way leaves joints for the room', async ({

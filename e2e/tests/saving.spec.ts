@@ -21,7 +21,9 @@ test('two tabs: what is not the same place is joined, what is, is asked about', 
   await other.getByLabel('Where it goes').fill('By the kiln');
   await expect(other.getByLabel('Name of the piece')).toHaveValue('Left table');
   await saved(other);
-  await expect.poll(async () => (await jobOf(sill.url, id)).job.pieces[0]).toMatchObject({ name: 'Left table', where: 'By the kiln' }); // prettier-ignore
+  await expect
+    .poll(async () => (await jobOf(sill.url, id)).job.pieces[0])
+    .toMatchObject({ name: 'Left table', where: 'By the kiln' });
 
   // The same field: the first tab is asked, takes the other, and undo still has its own.
   await other.getByLabel('Name of the piece').fill('Right table');
@@ -100,7 +102,9 @@ test('an answer that is lost on the way is no conflict', async ({ page, sill }) 
   await expect.poll(() => lost).toBe(1);
   await page.getByLabel('Name of the piece').fill('Sink table');
   await saved(page);
-  await expect.poll(async () => (await jobOf(sill.url, id)).job.pieces[0]).toMatchObject({ name: 'Sink table', where: 'By the sink' }); // prettier-ignore
+  await expect
+    .poll(async () => (await jobOf(sill.url, id)).job.pieces[0])
+    .toMatchObject({ name: 'Sink table', where: 'By the sink' });
   await expect(page.getByRole('dialog')).toHaveCount(0);
 });
 
@@ -198,7 +202,13 @@ test('older saves can be taken back; jobs are copied, removed and brought back',
   await expect(page.getByRole('status')).toContainText('Removed “To be removed”');
   await page.reload();
   await page.getByRole('button', { name: 'Removed jobs' }).click();
-  await page.getByRole('list', { name: 'Removed jobs' }).getByRole('listitem').filter({ hasText: 'To be removed' }).getByRole('button').first().click(); // prettier-ignore
+  await page
+    .getByRole('list', { name: 'Removed jobs' })
+    .getByRole('listitem')
+    .filter({ hasText: 'To be removed' })
+    .getByRole('button')
+    .first()
+    .click();
   await expect(page.getByRole('link', { name: /^To be removed Glaze/ })).toBeVisible();
 });
 
@@ -243,8 +253,13 @@ test('everything is backed up with one click and put back', async ({ page, sill 
 
 test('jobs go to another machine as one file, with their photos and the rack', async ({ page, sill }, info) => {
   const id = await copyOfDemo(sill);
-  const picture = Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==', 'base64'); // prettier-ignore
-  const photo = ((await (await fetch(`${sill.url}/api/photos`, { method: 'POST', body: picture })).json()) as { id: string }).id; // prettier-ignore
+  const picture = Buffer.from(
+    'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
+    'base64',
+  );
+  const photo = (
+    (await (await fetch(`${sill.url}/api/photos`, { method: 'POST', body: picture })).json()) as { id: string }
+  ).id;
   const { revision, job } = await jobOf(sill.url, id);
   const hand = {
     id: 'h7',
@@ -258,22 +273,34 @@ test('jobs go to another machine as one file, with their photos and the rack', a
     note: '',
     photo,
   };
-  const put = await fetch(`${sill.url}/api/jobs/${id}`, { method: 'PUT', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ revision, job: { ...job, name: 'Goes along', onHand: [hand] } }) }); // prettier-ignore
+  const put = await fetch(`${sill.url}/api/jobs/${id}`, {
+    method: 'PUT',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ revision, job: { ...job, name: 'Goes along', onHand: [hand] } }),
+  });
   expect(await put.text()).toContain('"revision":2');
   await page.goto('/');
   await page.getByRole('button', { name: 'Take jobs along' }).click();
   await page.getByRole('checkbox', { name: 'Goes along' }).check();
   await page.getByLabel('The rack comes along').check();
   const file = info.outputPath('jobs.zip');
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save the file' }).click()]); // prettier-ignore
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save the file' }).click(),
+  ]);
   await download.saveAs(file);
-  const [chooser] = await Promise.all([page.waitForEvent('filechooser'), page.getByRole('button', { name: 'Read a job file' }).click()]); // prettier-ignore
+  const [chooser] = await Promise.all([
+    page.waitForEvent('filechooser'),
+    page.getByRole('button', { name: 'Read a job file' }).click(),
+  ]);
   await chooser.setFiles(file);
   await expect(page.getByText('1 job came in, with 1 photo, 0 rows put on the rack.')).toBeVisible();
   const listed = (await (await fetch(`${sill.url}/api/jobs`)).json()) as { id: string; name: string }[];
   const there = listed.filter(({ name }) => name === 'Goes along');
   expect(there).toHaveLength(2);
-  const came = (await jobOf(sill.url, there.find((row) => row.id !== id)!.id)) as unknown as { job: { onHand: { photo: string }[] } }; // prettier-ignore
+  const came = (await jobOf(sill.url, there.find((row) => row.id !== id)!.id)) as unknown as {
+    job: { onHand: { photo: string }[] };
+  };
   expect(came.job.onHand[0]!.photo).not.toBe(photo);
   const back = await fetch(`${sill.url}/api/photos/${came.job.onHand[0]!.photo}`);
   expect(Buffer.from(await back.arrayBuffer()).equals(picture)).toBe(true);

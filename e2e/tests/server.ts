@@ -24,14 +24,25 @@ export class Sill {
   }
   /** Sets the passphrase, as the person at the machine does. */
   passphrase(words: string) {
-    const { status, stderr } = spawnSync(process.execPath, ['--import', 'tsx', 'server/src/access/command.ts'], { cwd: root, input: `${words}\n`, env: { ...process.env, SILL_DATABASE: this.database }, encoding: 'utf8' }); // prettier-ignore
+    const { status, stderr } = spawnSync(process.execPath, ['--import', 'tsx', 'server/src/access/command.ts'], {
+      cwd: root,
+      input: `${words}\n`,
+      env: { ...process.env, SILL_DATABASE: this.database },
+      encoding: 'utf8',
+    });
     if (status !== 0) throw new Error(stderr);
   }
   async start() {
     this.process = spawn(process.execPath, ['--import', 'tsx', 'server/src/main.ts'], {
       cwd: root,
       stdio: 'ignore',
-      env: { ...process.env, SILL_PORT: String(this.port), SILL_HOST: this.host, SILL_DATABASE: this.database, SILL_DEMO: '1' }, // prettier-ignore
+      env: {
+        ...process.env,
+        SILL_PORT: String(this.port),
+        SILL_HOST: this.host,
+        SILL_DATABASE: this.database,
+        SILL_DEMO: '1',
+      },
     });
     for (let tries = 0; tries < 200; tries++) {
       if ((await fetch(`${this.url}/api/health`).catch(() => null))?.ok) return;

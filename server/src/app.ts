@@ -49,7 +49,11 @@ const sameSite =
     const host = request.headers.host ?? '';
     const origin = request.headers.origin;
     if (!names.has(host.replace(/:\d+$/, '').toLowerCase()))
-      throw new ApiError(403, 'forbidden', 'This server does not answer under this name. Set SILL_NAMES to the names it has.'); // prettier-ignore
+      throw new ApiError(
+        403,
+        'forbidden',
+        'This server does not answer under this name. Set SILL_NAMES to the names it has.',
+      );
     if (origin !== undefined && origin !== `http://${host}` && origin !== `https://${host}`)
       throw new ApiError(403, 'forbidden', 'Requests from other sites are not answered.');
     next();

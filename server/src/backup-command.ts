@@ -13,7 +13,8 @@ const fail = (text: string): never => {
   process.stderr.write(`${text}\n`);
   process.exit(2);
 };
-if ((what !== 'backup' && what !== 'restore') || given === undefined) fail('Say a file: `npm run backup -- FILE` or `npm run restore -- FILE`.'); // prettier-ignore
+if ((what !== 'backup' && what !== 'restore') || given === undefined)
+  fail('Say a file: `npm run backup -- FILE` or `npm run restore -- FILE`.');
 const path = resolve(process.env['INIT_CWD'] ?? '.', given!);
 const file = databaseFile();
 try {
@@ -24,7 +25,9 @@ try {
       process.stdout.write(`Everything is in ${path}.\n`);
     } else {
       const { jobs, saves, photos, before } = await restoreFrom(database, file, path, stampOf(new Date()));
-      process.stdout.write(`${jobs} jobs with ${saves} saves and ${photos} photos are back. What was there before is in ${before}.\n`); // prettier-ignore
+      process.stdout.write(
+        `${jobs} jobs with ${saves} saves and ${photos} photos are back. What was there before is in ${before}.\n`,
+      );
     }
   } finally {
     await database.destroy();

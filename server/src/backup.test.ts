@@ -31,9 +31,17 @@ afterEach(async () => {
   await database.destroy();
   rmSync(folder, { recursive: true });
 });
-const named = (name: string) => database('jobs').where({ id: 'demo' }).update({ name, data: JSON.stringify({ ...demoJob(), name }) }); // prettier-ignore
+const named = (name: string) =>
+  database('jobs')
+    .where({ id: 'demo' })
+    .update({ name, data: JSON.stringify({ ...demoJob(), name }) });
 const nameNow = async () => (await database('jobs').where({ id: 'demo' }).first()).name as string;
-const picture = (id: string, saved_at = '2026-01-01T00:00:00Z') => ({ id, type: 'image/png', data: Buffer.from([1, 2]), saved_at }); // prettier-ignore
+const picture = (id: string, saved_at = '2026-01-01T00:00:00Z') => ({
+  id,
+  type: 'image/png',
+  data: Buffer.from([1, 2]),
+  saved_at,
+});
 
 describe('a backup', () => {
   test('holds everything, comes back on another machine, and what was there is kept', async () => {
@@ -79,23 +87,33 @@ describe('a backup', () => {
   test('one a day, the last seven', async () => {
     for (let day = 10; day < 20; day++) await backupOfDay(database, file, `2026-11-${day}`);
     await backupOfDay(database, file, '2026-11-19');
-    expect(readdirSync(join(folder, 'backups')).sort()).toEqual([13, 14, 15, 16, 17, 18, 19].map((day) => `day-2026-11-${day}.db`)); // prettier-ignore
+    expect(readdirSync(join(folder, 'backups')).sort()).toEqual(
+      [13, 14, 15, 16, 17, 18, 19].map((day) => `day-2026-11-${day}.db`),
+    );
   });
 
   test('over HTTP: the file comes, goes back, and a wrong one is a sentence', async () => {
     const app = makeApp({ database, file, log: pino({ level: 'silent' }) });
     const ask = (method: 'get' | 'put') => request(app)[method]('/api/backup').set('Host', 'localhost');
-    const got = await ask('get').buffer(true).parse((response, done) => {
-      const parts: Buffer[] = [];
-      response.on('data', (part: Buffer) => parts.push(part));
-      response.on('end', () => done(null, Buffer.concat(parts)));
-    }); // prettier-ignore
+    const got = await ask('get')
+      .buffer(true)
+      .parse((response, done) => {
+        const parts: Buffer[] = [];
+        response.on('data', (part: Buffer) => parts.push(part));
+        response.on('end', () => done(null, Buffer.concat(parts)));
+      });
     expect(got.headers['content-disposition']).toMatch(/sill-plan-\d{8}-\d{6}\.db/);
     await named('Changed since');
-    const back = await ask('put').set('Content-Type', 'application/octet-stream').send(got.body as Buffer).expect(200); // prettier-ignore
+    const back = await ask('put')
+      .set('Content-Type', 'application/octet-stream')
+      .send(got.body as Buffer)
+      .expect(200);
     expect(back.body).toEqual({ jobs: 1, saves: 1, photos: 0 });
     expect(await nameNow()).toBe('Kiln Lane pottery room');
-    const wrong = await ask('put').set('Content-Type', 'application/octet-stream').send(Buffer.from('hello')).expect(422); // prettier-ignore
+    const wrong = await ask('put')
+      .set('Content-Type', 'application/octet-stream')
+      .send(Buffer.from('hello'))
+      .expect(422);
     expect(wrong.body.error.message).toMatch(/^This file is not a database/);
     expect(wrong.body.error.message).not.toContain(tmpdir());
   });
@@ -111,12 +129,20 @@ describe('a backup', () => {
 
   test('by one command, while the program has the file open; without a file it is code 2 and a sentence', async () => {
     const out = join(folder, 'by-command.db');
-    const run = (...args: string[]) => spawnSync(process.execPath, ['--import', 'tsx', 'server/src/backup-command.ts', ...args], { cwd: join(__dirname, '..', '..'), encoding: 'utf8', env: { ...process.env, SILL_DATABASE: file } }); // prettier-ignore
+    const run = (...args: string[]) =>
+      spawnSync(process.execPath, ['--import', 'tsx', 'server/src/backup-command.ts', ...args], {
+        cwd: join(__dirname, '..', '..'),
+        encoding: 'utf8',
+        env: { ...process.env, SILL_DATABASE: file },
+      });
     expect(run('backup', out)).toMatchObject({ status: 0, stdout: expect.stringContaining(out) });
     await named('Changed since');
     expect(run('restore', out)).toMatchObject({ status: 0, stdout: expect.stringContaining('1 jobs') });
     expect(await nameNow()).toBe('Kiln Lane pottery room');
-    expect(run('restore', join(folder, 'none.db'))).toMatchObject({ status: 2, stderr: expect.stringContaining('There is no file') }); // prettier-ignore
+    expect(run('restore', join(folder, 'none.db'))).toMatchObject({
+      status: 2,
+      stderr: expect.stringContaining('There is no file'),
+    });
     expect(run('backup')).toMatchObject({ status: 2, stdout: '' });
   }, 60_000);
 });
@@ -185,7 +211,13 @@ describe('a file is looked at before it is used', () => {
   test('the program says why and goes, with code 1 and no stack', () => {
     const bad = join(folder, 'text.db');
     writeFileSync(bad, 'hello, this is a letter to you');
-    const start = (env: object) => spawnSync(process.execPath, ['--import', 'tsx', 'server/src/main.ts'], { cwd: join(__dirname, '..', '..'), encoding: 'utf8', timeout: 30_000, env: { ...process.env, SILL_DATABASE: file, ...env } }); // prettier-ignore
+    const start = (env: object) =>
+      spawnSync(process.execPath, ['--import', 'tsx', 'server/src/main.ts'], {
+        cwd: join(__dirname, '..', '..'),
+        encoding: 'utf8',
+        timeout: 30_000,
+        env: { ...process.env, SILL_DATABASE: file, ...env },
+      });
     for (const [env, said] of [
       [{ SILL_DATABASE: bad }, 'is not a database of this program'],
       [{ SILL_DATABASE: join(bad, 'in', 'a-file.db') }, 'can not be opened'],
@@ -201,7 +233,12 @@ describe('a file is looked at before it is used', () => {
 
 test('pictures that no job shows go after a day; those of jobs and older saves stay', async () => {
   const now = Date.parse('2026-11-27T12:00:00Z');
-  await database('photos').insert([picture('shown'), picture('once'), picture('never'), picture('fresh', '2026-11-27T11:00:00Z')]); // prettier-ignore
+  await database('photos').insert([
+    picture('shown'),
+    picture('once'),
+    picture('never'),
+    picture('fresh', '2026-11-27T11:00:00Z'),
+  ]);
   await database('jobs')
     .where({ id: 'demo' })
     .update({ data: JSON.stringify({ photo: 'shown' }) });

@@ -28,7 +28,10 @@ export const backupsOf = (file: string): string => join(dirname(file), 'backups'
 export async function backupTo(database: Knex, to: string): Promise<void> {
   mkdirSync(dirname(to), { recursive: true });
   const begun = `${to}.begun`;
-  const client = database.client as { acquireConnection(): Promise<BetterSqlite3.Database>; releaseConnection(connection: unknown): Promise<void> }; // prettier-ignore
+  const client = database.client as {
+    acquireConnection(): Promise<BetterSqlite3.Database>;
+    releaseConnection(connection: unknown): Promise<void>;
+  };
   const connection = await client.acquireConnection();
   try {
     await connection.backup(begun);
@@ -98,7 +101,9 @@ export async function restoreFrom(
         await within.raw('PRAGMA defer_foreign_keys = ON');
         for (const table of [...TABLES].reverse()) await within.raw(`DELETE FROM main.${table}`);
         for (const table of TABLES) {
-          const names = ((await within.raw(`PRAGMA main.table_info(${table})`)) as { name: string }[]).map(({ name }) => `"${name}"`).join(', '); // prettier-ignore
+          const names = ((await within.raw(`PRAGMA main.table_info(${table})`)) as { name: string }[])
+            .map(({ name }) => `"${name}"`)
+            .join(', ');
           await within.raw(`INSERT INTO main.${table} (${names}) SELECT ${names} FROM restored.${table}`);
         }
       });

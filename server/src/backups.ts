@@ -17,7 +17,12 @@ async function* upTo(most: number, chunks: AsyncIterable<Buffer>): AsyncGenerato
   let sum = 0;
   for await (const chunk of chunks) {
     sum += chunk.length;
-    if (sum > most) throw new ApiError(413, 'too-large', 'This backup is too large to be sent. Put it back with `npm run restore -- FILE`.'); // prettier-ignore
+    if (sum > most)
+      throw new ApiError(
+        413,
+        'too-large',
+        'This backup is too large to be sent. Put it back with `npm run restore -- FILE`.',
+      );
     yield chunk;
   }
 }
@@ -51,8 +56,14 @@ export function backupsRouter(database: Knex, file: string, most = MOST): Router
       void before;
       response.json(held);
     } catch (error) {
-      if (error instanceof Unusable) throw new ApiError(422, 'invalid', error.message.replaceAll(folder, '').replace(/\S*(given|backup)\.db/g, 'This file')); // prettier-ignore
-      if (!request.complete && !(error instanceof ApiError)) throw new ApiError(400, 'bad-request', 'The file did not come whole. Nothing was changed.'); // prettier-ignore
+      if (error instanceof Unusable)
+        throw new ApiError(
+          422,
+          'invalid',
+          error.message.replaceAll(folder, '').replace(/\S*(given|backup)\.db/g, 'This file'),
+        );
+      if (!request.complete && !(error instanceof ApiError))
+        throw new ApiError(400, 'bad-request', 'The file did not come whole. Nothing was changed.');
       throw error;
     } finally {
       await rm(folder, { recursive: true, force: true });

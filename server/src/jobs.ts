@@ -157,7 +157,7 @@ export function jobsRouter(database: Knex): Router {
       save_id: save,
     };
     const written = await database.transaction(async (within) => {
-      const row = await within<JobRow>('jobs').where({ id, revision: based }).whereNull('removed_at').first(); // prettier-ignore
+      const row = await within<JobRow>('jobs').where({ id, revision: based }).whereNull('removed_at').first();
       if (!row) return false;
       await within('jobs').where({ id }).update(next);
       await within<RevisionRow>('job_revisions').insert({
@@ -217,7 +217,9 @@ export function jobsRouter(database: Knex): Router {
   router.get('/:id/revisions/:revision', async (request, response) => {
     const { id } = request.params;
     await find(id);
-    const row = await database<RevisionRow>('job_revisions').where({ job_id: id, revision: Number(request.params.revision) }).first(); // prettier-ignore
+    const row = await database<RevisionRow>('job_revisions')
+      .where({ job_id: id, revision: Number(request.params.revision) })
+      .first();
     if (!row) throw notFound('revision of this job');
     const job = stored(await whole(database, row.data));
     response.json({ id, revision: row.revision, savedAt: row.saved_at, save: null, job });

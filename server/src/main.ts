@@ -33,13 +33,17 @@ const { port, tls } = await Promise.resolve(process.env)
 const database = await openDatabase(file).catch(orGiveUp);
 const here = onlyHere(host);
 if (!here && !(await hasPassphrase(database)))
-  giveUp(`SILL_HOST is ${host}: other devices could open this server, and it has no passphrase. Set one with \`npm run passphrase\`, then start again.`); // prettier-ignore
+  giveUp(
+    `SILL_HOST is ${host}: other devices could open this server, and it has no passphrase. Set one with \`npm run passphrase\`, then start again.`,
+  );
 await seed(database, process.env['SILL_DEMO'] === '1').catch((error: unknown) => orGiveUp(asUnusable(file, error)));
 const addresses = here ? [] : addressesFor(host, port, tls !== null);
 const beyond = here ? {} : { beyond: { addresses, secure: tls !== null } };
 const app = makeApp({ database, file, log, site, names: namesFor(host), solver: processSolver, ...beyond });
 const server = tls ? createSecureServer(tls, app) : createServer(app);
-server.once('error', (error) => giveUp(`Port ${port} on ${host} can not be used: ${error.message}. Set SILL_PORT to another.`)); // prettier-ignore
+server.once('error', (error) =>
+  giveUp(`Port ${port} on ${host} can not be used: ${error.message}. Set SILL_PORT to another.`),
+);
 server.listen(port, host, () => {
   if (!existsSync(site))
     process.stdout.write('The interface is not built yet: run `npm run build`, then start again.\n');
@@ -52,7 +56,10 @@ async function tellDevices([likeliest, ...others]: readonly string[]): Promise<v
   if (likeliest === undefined) return;
   const picture = await qrCode(likeliest, { type: 'terminal', small: true });
   process.stdout.write(`${picture}\nOther devices: ${[likeliest, ...others].join(', ')}\n`);
-  if (!tls) process.stdout.write('What they send is not encrypted: use this in your own network only, or set SILL_CERT and SILL_KEY.\n'); // prettier-ignore
+  if (!tls)
+    process.stdout.write(
+      'What they send is not encrypted: use this in your own network only, or set SILL_CERT and SILL_KEY.\n',
+    );
 }
 
 /** Each hour: the backup of the day, pictures and contents that nothing refers to, and the file itself made whole. */

@@ -18,7 +18,8 @@ function beginsRight(file: string): boolean {
   return start.equals(BEGINS);
 }
 
-const RESTORE = 'Put a backup back with `npm run restore -- FILE`; one of each of the last seven days lies beside it in `backups`.'; // prettier-ignore
+const RESTORE =
+  'Put a backup back with `npm run restore -- FILE`; one of each of the last seven days lies beside it in `backups`.';
 
 /**
  * Looks at a database file before it is opened for work.
@@ -28,7 +29,10 @@ const RESTORE = 'Put a backup back with `npm run restore -- FILE`; one of each o
  */
 export function examine(file: string): void {
   if (!existsSync(file)) {
-    if (existsSync(`${file}-wal`)) throw new Unusable(`${file} is missing, but ${file}-wal is there: the two belong together. Put the file back beside it, or move the -wal away. Nothing was changed.`); // prettier-ignore
+    if (existsSync(`${file}-wal`))
+      throw new Unusable(
+        `${file} is missing, but ${file}-wal is there: the two belong together. Put the file back beside it, or move the -wal away. Nothing was changed.`,
+      );
     return;
   }
   if (statSync(file).size === 0) return;
@@ -42,11 +46,19 @@ export function examine(file: string): void {
     if (found !== 'ok') throw new Error(String(found));
     const tables = connection.prepare("select name from sqlite_master where type = 'table'").pluck().all() as string[];
     if (!tables.includes('jobs'))
-      throw new Unusable(`${file} holds no jobs. It was perhaps copied while the program ran, without the -wal beside it, which held them: copy both, or use \`npm run backup\`. Nothing was changed.`); // prettier-ignore
-    if (!tables.includes('knex_migrations')) throw new Unusable(`${file} is not a database of this program. Nothing was changed. ${RESTORE}`); // prettier-ignore
+      throw new Unusable(
+        `${file} holds no jobs. It was perhaps copied while the program ran, without the -wal beside it, which held them: copy both, or use \`npm run backup\`. Nothing was changed.`,
+      );
+    if (!tables.includes('knex_migrations'))
+      throw new Unusable(`${file} is not a database of this program. Nothing was changed. ${RESTORE}`);
     const known = new Set(migrationNames());
-    const newer = (connection.prepare('select name from knex_migrations').pluck().all() as string[]).filter((name) => !known.has(name)); // prettier-ignore
-    if (newer.length > 0) throw new Unusable(`${file} was written by a newer version of Sill Plan (it has ${newer.join(', ')}). Start that version. Nothing was changed.`); // prettier-ignore
+    const newer = (connection.prepare('select name from knex_migrations').pluck().all() as string[]).filter(
+      (name) => !known.has(name),
+    );
+    if (newer.length > 0)
+      throw new Unusable(
+        `${file} was written by a newer version of Sill Plan (it has ${newer.join(', ')}). Start that version. Nothing was changed.`,
+      );
   } catch (error) {
     throw asUnusable(file, error, leftover);
   } finally {
@@ -58,13 +70,17 @@ export function examine(file: string): void {
 export function asUnusable(file: string, error: unknown, leftover = false): Unusable {
   if (error instanceof Unusable) return error;
   const { code = '', message } = error as { code?: string; message: string };
-  if (code === 'SQLITE_FULL' || code === 'ENOSPC') return new Unusable(`The disk that ${file} is on is full. Make room and start again.`); // prettier-ignore
-  if (/READONLY|EROFS|EACCES|EPERM|CANTOPEN/.test(code)) return new Unusable(`${file} can not be written: the file or its folder is read-only, or it is another person's. Set SILL_DATABASE to a file that can be.`); // prettier-ignore
+  if (code === 'SQLITE_FULL' || code === 'ENOSPC')
+    return new Unusable(`The disk that ${file} is on is full. Make room and start again.`);
+  if (/READONLY|EROFS|EACCES|EPERM|CANTOPEN/.test(code))
+    return new Unusable(
+      `${file} can not be written: the file or its folder is read-only, or it is another person's. Set SILL_DATABASE to a file that can be.`,
+    );
   if (/BUSY|LOCKED/.test(code)) return new Unusable(`${file} is in use by another program. Close that first.`);
   if (code.startsWith('SQLITE') || /malformed|integrity|tree|row|page/i.test(message))
     return new Unusable(
       leftover
-        ? `${file} does not go with the ${file}-wal beside it, or is damaged: an older file was perhaps put back while the -wal of another was left. Move the -wal away, or put the file that belongs to it back. ${RESTORE}` // prettier-ignore
+        ? `${file} does not go with the ${file}-wal beside it, or is damaged: an older file was perhaps put back while the -wal of another was left. Move the -wal away, or put the file that belongs to it back. ${RESTORE}`
         : `${file} is damaged (${message}). Nothing was changed. ${RESTORE}`,
     );
   return new Unusable(`${file} can not be opened: ${message}`);

@@ -27,7 +27,7 @@ export const clearPhotos = (database: Knex, now: number): Promise<number> =>
     .whereNotExists(database('jobs').whereRaw('instr(jobs.data, photos.id) > 0').select(database.raw('1')))
     .whereNotExists(
       database('job_revisions').whereRaw('instr(job_revisions.data, photos.id) > 0').select(database.raw('1')),
-    ) // prettier-ignore
+    )
     .delete();
 
 /** `/api/photos`: POST the bytes of a picture, get its id; GET it by that id. A picture never changes. */

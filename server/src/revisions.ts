@@ -42,7 +42,11 @@ export async function whole(database: Knex, data: string): Promise<unknown> {
     return row ? (JSON.parse(row.data) as unknown) : value;
   };
   const { alsoAt } = job;
-  return { ...job, yard: await full(job.yard), ...(Array.isArray(alsoAt) ? { alsoAt: await Promise.all(alsoAt.map(full)) } : {}) }; // prettier-ignore
+  return {
+    ...job,
+    yard: await full(job.yard),
+    ...(Array.isArray(alsoAt) ? { alsoAt: await Promise.all(alsoAt.map(full)) } : {}),
+  };
 }
 
 /** Places told of what a save changed. */
@@ -64,7 +68,7 @@ export const clearContents = (database: Knex): Promise<number> =>
   database('contents')
     .whereNotExists(
       database('job_revisions').whereRaw('instr(job_revisions.data, contents.hash) > 0').select(database.raw('1')),
-    ) // prettier-ignore
+    )
     .delete();
 
 const HOUR = 3_600_000;

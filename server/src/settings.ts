@@ -16,7 +16,8 @@ export const databaseFile = (): string =>
 export function portFrom(text: string | undefined): number {
   if (text === undefined || text === '') return 4173;
   const port = Number(text);
-  if (!/^\d+$/.test(text) || port > 65_535) throw new Unusable(`SILL_PORT is ${text}; it must be a whole number up to 65535.`); // prettier-ignore
+  if (!/^\d+$/.test(text) || port > 65_535)
+    throw new Unusable(`SILL_PORT is ${text}; it must be a whole number up to 65535.`);
   return port;
 }
 
@@ -33,7 +34,10 @@ export type Tls = { readonly cert: Buffer; readonly key: Buffer };
  */
 export function tlsFrom(cert: string | undefined, key: string | undefined): Tls | null {
   if (!cert && !key) return null;
-  if (!cert || !key) throw new Unusable('HTTPS needs both: set SILL_CERT to the file of the certificate and SILL_KEY to the file of its key.'); // prettier-ignore
+  if (!cert || !key)
+    throw new Unusable(
+      'HTTPS needs both: set SILL_CERT to the file of the certificate and SILL_KEY to the file of its key.',
+    );
   const read = (name: string, file: string) => {
     try {
       return readFileSync(file);

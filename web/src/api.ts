@@ -55,7 +55,8 @@ const written = (answer: Response): Promise<unknown> =>
 
 /** What the server answered; where it wants a sign-in first, after that. What it refused is thrown. */
 async function answerTo(method: string, path: string, body?: unknown): Promise<Response> {
-  const sent = body instanceof Blob ? { body } : { headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) }; // prettier-ignore
+  const sent =
+    body instanceof Blob ? { body } : { headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) };
   let answer: Response;
   try {
     answer = await fetch(`/api${path}`, { method, ...(body === undefined ? {} : sent) });
@@ -63,7 +64,9 @@ async function answerTo(method: string, path: string, body?: unknown): Promise<R
     throw new Offline('The server does not answer.');
   }
   if (answer.ok) return answer;
-  const { error } = (await written(answer)) as { error: { code: string; message: string; fields: FieldError[]; current?: unknown } }; // prettier-ignore
+  const { error } = (await written(answer)) as {
+    error: { code: string; message: string; fields: FieldError[]; current?: unknown };
+  };
   if (error.code === 'sign-in') {
     await untilSignedIn();
     return answerTo(method, path, body);
@@ -96,7 +99,10 @@ export const api = {
     ask<{ readonly length: number; readonly simulated: boolean }>('GET', `/tape?about=${about}&press=${press}`),
   /** A page of the jobs, or of those that were removed: those saved before the last one of the page before. */
   jobs: (removed = false, after?: JobSummary) =>
-    ask<readonly JobSummary[]>('GET', `/jobs?limit=${JOBS_PAGE}&removed=${removed ? 1 : 0}${after ? `&before=${encodeURIComponent(`${after.savedAt} ${after.id}`)}` : ''}`), // prettier-ignore
+    ask<readonly JobSummary[]>(
+      'GET',
+      `/jobs?limit=${JOBS_PAGE}&removed=${removed ? 1 : 0}${after ? `&before=${encodeURIComponent(`${after.savedAt} ${after.id}`)}` : ''}`,
+    ),
   make: (job: Job) => ask<SavedJob>('POST', '/jobs', { job }),
   job: (id: string) => ask<SavedJob>('GET', `/jobs/${id}`),
   /** `save` is an id made up for it, `by` says which browser it is. */
@@ -115,7 +121,10 @@ export const api = {
   history: (yard: string, offer: string, day: string) =>
     ask<readonly DayPrice[]>('GET', `/prices/${yard}/history/${offer}?day=${day}`),
   rack: (yard: string, offer: string, day: string) =>
-    ask<{ readonly boards: readonly RackBoard[]; readonly simulated: boolean }>('GET', `/prices/${yard}/rack/${offer}?day=${day}`), // prettier-ignore
+    ask<{ readonly boards: readonly RackBoard[]; readonly simulated: boolean }>(
+      'GET',
+      `/prices/${yard}/rack/${offer}?day=${day}`,
+    ),
   /** Keeps a picture; its id. */
   keepPhoto: (picture: Blob) => ask<{ readonly id: string }>('POST', '/photos', picture),
   /** The bytes of a picture; null where it is gone. */

@@ -19,10 +19,16 @@ const STRAIGHT = 400;
 function cornersIn(parts: readonly Part[], flat: Axis): readonly Flat[] | null {
   const [a, b] = ([0, 1, 2] as const).filter((axis) => axis !== flat) as [Axis, Axis];
   let points = hull(
-    parts.flatMap((part) => solidOf(part).flatMap((cell) => cell.flatMap((face) => face.points.map((point): Flat => [point[a], point[b]])))), // prettier-ignore
+    parts.flatMap((part) =>
+      solidOf(part).flatMap((cell) => cell.flatMap((face) => face.points.map((point): Flat => [point[a], point[b]]))),
+    ),
   );
   for (let at = 0; at < points.length && points.length > 4;) {
-    const [p, q, r] = [points[(at + points.length - 1) % points.length]!, points[at]!, points[(at + 1) % points.length]!]; // prettier-ignore
+    const [p, q, r] = [
+      points[(at + points.length - 1) % points.length]!,
+      points[at]!,
+      points[(at + 1) % points.length]!,
+    ];
     const long = Math.hypot(r[0] - p[0], r[1] - p[1]);
     const off = Math.abs((r[0] - p[0]) * (q[1] - p[1]) - (r[1] - p[1]) * (q[0] - p[0])) / Math.max(1, long);
     if (off < STRAIGHT) {

@@ -4,12 +4,17 @@ import { cautionsFor, pickUpFor } from './views';
 import type { Step } from './step';
 
 /** A step before it has its ids; what is left out is empty. `after` names the steps that must be done, glue set. */
-export type Draft = Partial<Pick<Step, 'there' | 'puts' | 'makes' | 'noRoom' | 'stays' | 'spacers' | 'clamps' | 'diagonals' | 'sides' | 'wait' | 'adds'>> & {
+export type Draft = Partial<
+  Pick<
+    Step,
+    'there' | 'puts' | 'makes' | 'noRoom' | 'stays' | 'spacers' | 'clamps' | 'diagonals' | 'sides' | 'wait' | 'adds'
+  >
+> & {
   readonly name: string;
   readonly title: Phrase;
   readonly ops: readonly Operation[];
   readonly after?: readonly string[];
-}; // prettier-ignore
+};
 
 /** A draft with the minutes that pass idly before the next. */
 export type Scheduled = { readonly draft: Draft; readonly pause: number };

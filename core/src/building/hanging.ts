@@ -24,8 +24,24 @@ function hinges(group: readonly Fastening[], making: Making): readonly Operation
   });
   const count = group.reduce((sum, item) => sum + item.hinges.length, 0);
   const says = say`Mark the middles of the hinges: ${told.reduce((a, b) => say`${a}; ${b}`)}. Pilot every screw ${strong('1/16')} with a centring bit, drive one in each leaf, close, set the gaps, drive the others.`;
-  const does = { kind: 'hang' as const, joints: group.map(({ joint }) => joint.id), fastener: 'hinge' as const, size: '', count, says }; // prettier-ignore
-  return [operation(making, group[0]!.drilled.tag, does, group.map(({ drilled }) => drilled), HINGE * count, { tool: 'drill' })]; // prettier-ignore
+  const does = {
+    kind: 'hang' as const,
+    joints: group.map(({ joint }) => joint.id),
+    fastener: 'hinge' as const,
+    size: '',
+    count,
+    says,
+  };
+  return [
+    operation(
+      making,
+      group[0]!.drilled.tag,
+      does,
+      group.map(({ drilled }) => drilled),
+      HINGE * count,
+      { tool: 'drill' },
+    ),
+  ];
 }
 
 /** How high a screw stands on the part it goes into, from its lower end. */
@@ -36,9 +52,14 @@ export function pinHoles(making: Making): readonly Operation[] {
   const group = ofKind(making.made, 'pins').filter(({ shanks }) => shanks.length > 0);
   if (group.length === 0) return [];
   const deep = Math.min(...group.flatMap(({ shanks }) => shanks.map(({ length }) => length)));
-  const sites = group.flatMap(
-    (item) =>
-    item.shanks.map(({ from, direction }): Site3 => ({ part: item.into, other: item.drilled, at: from, direction, joint: item.joint.id })), // prettier-ignore
+  const sites = group.flatMap((item) =>
+    item.shanks.map(({ from, direction }): Site3 => ({
+      part: item.into,
+      other: item.drilled,
+      at: from,
+      direction,
+      joint: item.joint.id,
+    })),
   );
   const bits = [{ bit: { name: '1/4', across: inches(1 / 4) }, deep, as: 'hole' as const }];
   return boring(sites, bits, 'shelf pins, no deeper', group, benchOf(making, 'early'), { name: 'pins' });
@@ -48,21 +69,47 @@ function pins(group: readonly Fastening[], making: Making): readonly Operation[]
   const count = shanksIn(group);
   if (count === 0) return [];
   const says = say`Push ${strong(count)} shelf pins into their holes, all of one shelf level.`;
-  return [operation(making, group[0]!.drilled.tag, { kind: 'hang', joints: group.map(({ joint }) => joint.id), fastener: 'shelf-pin', size: '', count, says }, group.map(({ drilled }) => drilled), 1)]; // prettier-ignore
+  return [
+    operation(
+      making,
+      group[0]!.drilled.tag,
+      { kind: 'hang', joints: group.map(({ joint }) => joint.id), fastener: 'shelf-pin', size: '', count, says },
+      group.map(({ drilled }) => drilled),
+      1,
+    ),
+  ];
 }
 
 /** Slides of one length by how high they stand on what they are screwed to: two make a pair, though one stand higher. */
 function slides(group: readonly Fastening[], making: Making): readonly Operation[] {
   return together(group, ({ drilled }) => String(Math.round(toInches(drilled.length)))).map((items) => {
     const { drilled } = items[0]!;
-    const rows = together(items, ({ into, shanks }) => String(shanks[0] ? heightOn(into, shanks[0].from[2]) : '')).map((alike) => {
-      const { into, shanks } = alike[0]!;
-      return shanks[0] ? say`${dim(heightOn(into, shanks[0].from[2]))} up from the lower edge of ${tags(alike.map((item) => item.into))} for ${tags(alike.map((item) => item.drilled))}` : say`level for ${tags(alike.map((item) => item.drilled))}`; // prettier-ignore
-    }); // prettier-ignore
+    const rows = together(items, ({ into, shanks }) => String(shanks[0] ? heightOn(into, shanks[0].from[2]) : '')).map(
+      (alike) => {
+        const { into, shanks } = alike[0]!;
+        return shanks[0]
+          ? say`${dim(heightOn(into, shanks[0].from[2]))} up from the lower edge of ${tags(alike.map((item) => item.into))} for ${tags(alike.map((item) => item.drilled))}`
+          : say`level for ${tags(alike.map((item) => item.drilled))}`;
+      },
+    );
     const count = Math.ceil(items.length / 2);
     const says = say`Screw ${strong(counted(count, 'pair'))} of slides on level and parallel, a screw in each slot first, front ends flush with the front: on the box at half the height of its sides, in the piece their middle ${listOf(rows)}. Run the box in and out, then drive the other screws.`;
-    const does = { kind: 'hang' as const, joints: items.map(({ joint }) => joint.id), fastener: 'slide' as const, size: String(Math.round(toInches(drilled.length))), count, says }; // prettier-ignore
-    return operation(making, `slide-${drilled.tag}`, does, items.map((item) => item.drilled), SLIDE * count, { tool: 'drill' }); // prettier-ignore
+    const does = {
+      kind: 'hang' as const,
+      joints: items.map(({ joint }) => joint.id),
+      fastener: 'slide' as const,
+      size: String(Math.round(toInches(drilled.length))),
+      count,
+      says,
+    };
+    return operation(
+      making,
+      `slide-${drilled.tag}`,
+      does,
+      items.map((item) => item.drilled),
+      SLIDE * count,
+      { tool: 'drill' },
+    );
   });
 }
 
@@ -75,7 +122,16 @@ function plates(group: readonly Fastening[], making: Making): readonly Operation
   const length = Math.min(...group.flatMap(({ shanks }) => shanks.map((shank) => shank.length)), inches(3 / 4));
   const legs = group.map(({ drilled }) => drilled);
   const says = say`Screw the plates of ${tags(legs)} on: pilots ${strong('5/64')}, no deeper than ${dim(length)}, screws no longer than ${dim(length + PLATE_THICK)} through the plate: longer ones come out on top.`;
-  return [operation(making, legs[0]!.tag, { kind: 'hang', joints: group.map(({ joint }) => joint.id), fastener: null, size: '', count: 0, says }, legs, PLATE * legs.length, { tool: 'drill' })]; // prettier-ignore
+  return [
+    operation(
+      making,
+      legs[0]!.tag,
+      { kind: 'hang', joints: group.map(({ joint }) => joint.id), fastener: null, size: '', count: 0, says },
+      legs,
+      PLATE * legs.length,
+      { tool: 'drill' },
+    ),
+  ];
 }
 
 /** How hinges, pins, slides and plates of some joints are set. */
@@ -88,19 +144,46 @@ export const hanging = (joints: readonly Fastening[], making: Making): readonly 
 
 /** Hardware that no joint brings: pulls on fronts and doors, stays of what drops. */
 export function fittings({ model, ...making }: Making): readonly Operation[] {
-  const of = (kind: 'pull' | 'stay') => model.needs.filter((need) => need.kind === kind).reduce((sum, need) => sum + need.count, 0); // prettier-ignore
+  const of = (kind: 'pull' | 'stay') =>
+    model.needs.filter((need) => need.kind === kind).reduce((sum, need) => sum + need.count, 0);
   const [pulls, stays] = [of('pull'), of('stay')];
   const on = model.parts.filter(({ role, name }) => role === 'door' || name === 'applied front');
   const all = { ...making, model };
   return [
     ...(pulls > 0
       ? [
-          operation(all, 'pulls', { kind: 'fit hardware', fastener: 'pull', size: '', count: pulls, says: say`Fit the ${strong(pulls)} pulls to ${tags(on)}: mark the middle of the front, bore ${strong('3/16')} from outside with a block held behind, so that nothing tears out.` }, on, 5 * pulls, { tool: 'drill' }), // prettier-ignore
+          operation(
+            all,
+            'pulls',
+            {
+              kind: 'fit hardware',
+              fastener: 'pull',
+              size: '',
+              count: pulls,
+              says: say`Fit the ${strong(pulls)} pulls to ${tags(on)}: mark the middle of the front, bore ${strong('3/16')} from outside with a block held behind, so that nothing tears out.`,
+            },
+            on,
+            5 * pulls,
+            { tool: 'drill' },
+          ),
         ]
       : []),
     ...(stays > 0
       ? [
-          operation(all, 'stays', { kind: 'fit hardware', fastener: 'stay', size: '', count: stays, says: say`Fit the ${strong(stays)} stays: one end on the front, one on the side, so that they are stretched when the front lies level. Their maker's sheet says how far from the hinge.` }, on, 8 * stays, { tool: 'drill' }), // prettier-ignore
+          operation(
+            all,
+            'stays',
+            {
+              kind: 'fit hardware',
+              fastener: 'stay',
+              size: '',
+              count: stays,
+              says: say`Fit the ${strong(stays)} stays: one end on the front, one on the side, so that they are stretched when the front lies level. Their maker's sheet says how far from the hinge.`,
+            },
+            on,
+            8 * stays,
+            { tool: 'drill' },
+          ),
         ]
       : []),
   ];

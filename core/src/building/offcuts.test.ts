@@ -8,7 +8,9 @@ const plan = planJob(demoJob(), { today: '2026-11-24', effort: 'quick' });
 
 test('a sample comes from a board of the same top, where one leaves enough', () => {
   for (const { piece, parts } of plan.pieces) {
-    const use = plan.offcuts.find(({ jobs }) => jobs.some(({ kind, what }) => kind === 'sample' && plain(what, 'in').endsWith(piece.name))); // prettier-ignore
+    const use = plan.offcuts.find(({ jobs }) =>
+      jobs.some(({ kind, what }) => kind === 'sample' && plain(what, 'in').endsWith(piece.name)),
+    );
     if (piece.finish.coat === 'none') {
       expect(use).toBeUndefined();
       continue;

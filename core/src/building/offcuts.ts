@@ -169,7 +169,7 @@ export function offcutUses(boards: readonly Board[], made: readonly Made[], kerf
   for (const { rank, ...job } of wants) {
     const able = left.filter((row) => row.free >= job.takes && rank(row.board) < NEVER);
     if (able.length === 0) continue;
-    const best = able.reduce((a, b) => (rank(b.board) - rank(a.board) || b.free - a.free) < 0 ? b : a); // prettier-ignore
+    const best = able.reduce((a, b) => ((rank(b.board) - rank(a.board) || b.free - a.free) < 0 ? b : a));
     best.jobs.push(job);
     best.free -= job.takes + kerf;
   }

@@ -24,7 +24,7 @@ export type Operation = {
 /** Parts that nothing fixes: tiles, a stone top. They are laid on once the piece stands. */
 export function laidParts({ parts, joints }: Pick<PieceModel, 'parts' | 'joints'>): ReadonlySet<string> {
   const lies = ({ kind }: PieceModel['joints'][number]) => kind === 'rest';
-  const moved = new Set(joints.filter(({ apart }) => apart).flatMap(({ drilled, into }) => [drilled, into])); // prettier-ignore
+  const moved = new Set(joints.filter(({ apart }) => apart).flatMap(({ drilled, into }) => [drilled, into]));
   const isLaid = ({ id, loose }: Part) => {
     const own = joints.filter(({ drilled, into }) => drilled === id || into === id);
     return !loose && !moved.has(id) && own.length > 0 && own.every(lies);
@@ -41,11 +41,16 @@ export const isPanel = (parts: readonly Part[], joints: readonly Pick<Fastening,
 
 /** How far an order is from one that works: no way in weighs most, then no room for a driver, then nothing to hold it. */
 const faultsIn = (placings: readonly Placing[]): number =>
-  placings.slice(1).reduce(
-    (sum, { way, access, joints }) =>
-      sum + (way === null ? 100 : 0) + 10 * access.filter(({ driver }) => driver === null).length + (joints.length === 0 ? 60 : 0), // prettier-ignore
-    0,
-  );
+  placings
+    .slice(1)
+    .reduce(
+      (sum, { way, access, joints }) =>
+        sum +
+        (way === null ? 100 : 0) +
+        10 * access.filter(({ driver }) => driver === null).length +
+        (joints.length === 0 ? 60 : 0),
+      0,
+    );
 
 /** At most so many assemblies are taken apart again to find an order. */
 const MOST_OPENED = 4;
@@ -84,7 +89,9 @@ export function operationsOf(model: PieceModel, made: readonly Fastening[], shop
     const panel = groups.length === 0 && isPanel(own, joints);
     const placings = panel ? [] : orderOf(bodies, joints, shop.drivers);
     const operation = { assembly, from: sources, bodies, joints, placings, origin, panel, laid: false };
-    const { opened, absorbed } = panel ? { opened: operation, absorbed: new Set<string>() } : openedFor(operation, operations, shop); // prettier-ignore
+    const { opened, absorbed } = panel
+      ? { opened: operation, absorbed: new Set<string>() }
+      : openedFor(operation, operations, shop);
     operations = [...operations.filter((other) => !absorbed.has(other.assembly.id)), opened];
   }
   return [...operations, ...layingOn(model, made, laid, operations, shop)];
@@ -95,9 +102,12 @@ export function operationsOf(model: PieceModel, made: readonly Fastening[], shop
  * lines at once.
  */
 export function stuckByPegs(model: PieceModel, made: readonly Fastening[], shop: Shop): ReadonlySet<string> {
-  const pegged = ({ by, shanks }: Fastening) => by !== 'hardware' && by !== 'nothing' && WAYS_TO_JOIN[by].straight && shanks.length > 0; // prettier-ignore
+  const pegged = ({ by, shanks }: Fastening) =>
+    by !== 'hardware' && by !== 'nothing' && WAYS_TO_JOIN[by].straight && shanks.length > 0;
   if (!made.some(pegged)) return new Set();
-  const stuck = operationsOf(model, made, shop).flatMap(({ placings }) => placings.slice(1).filter(({ way }) => way === null)); // prettier-ignore
+  const stuck = operationsOf(model, made, shop).flatMap(({ placings }) =>
+    placings.slice(1).filter(({ way }) => way === null),
+  );
   return new Set(stuck.flatMap(({ joints }) => joints.filter(pegged).map(({ joint }) => joint.id)));
 }
 
@@ -118,8 +128,17 @@ function layingOn(
     (part) => !part.loose && !laid.has(part.id) && !stands.some((body) => body.includes(part)),
   );
   const bodies: readonly Body[] = [...stands, ...alone.map((part) => [part]), ...loose.map((part) => [part])];
-  const notes = assemblies.filter((assembly) => assembly.parts.some((id) => laid.has(id))).flatMap(({ notes: own }) => own); // prettier-ignore
-  const assembly: Assembly = { id: 'lay', title: say`Lay on what is not fixed`, parts: [...laid], from: [], notes, spacers: [] }; // prettier-ignore
+  const notes = assemblies
+    .filter((assembly) => assembly.parts.some((id) => laid.has(id)))
+    .flatMap(({ notes: own }) => own);
+  const assembly: Assembly = {
+    id: 'lay',
+    title: say`Lay on what is not fixed`,
+    parts: [...laid],
+    from: [],
+    notes,
+    spacers: [],
+  };
   return [
     {
       assembly,

@@ -2,7 +2,18 @@ import fc from 'fast-check';
 import { inches } from '../length';
 import { clampCount, DEFAULT_SHOP, newJob, type Piece, type Shop } from '../job';
 import { fastenings, WAYS_FOR, type Fastening } from '../joinery';
-import { buildPiece, FAMILIES, newPiece, pieceFrom, refusal, STARTS, topCandidates, TOPS, type Family, type Top } from '../piece'; // prettier-ignore
+import {
+  buildPiece,
+  FAMILIES,
+  newPiece,
+  pieceFrom,
+  refusal,
+  STARTS,
+  topCandidates,
+  TOPS,
+  type Family,
+  type Top,
+} from '../piece';
 import { mended, piecesOf } from '../testing/pieces';
 import { plain } from '../words';
 import { faultsOfOrder, rackOf, stepsOf, type Step } from './index';
@@ -143,7 +154,11 @@ describe('a head beam of 4x4 covers its post', () => {
     expect(clipped.size).toBeGreaterThanOrEqual(3);
     expect(loose.length).toBeGreaterThan(0);
     for (const { id } of loose)
-      expect(joints.some(({ joint, by }) => joint.kind === 'edge' && by !== 'nothing' && [joint.drilled, joint.into].includes(id))).toBe(true); // prettier-ignore
+      expect(
+        joints.some(
+          ({ joint, by }) => joint.kind === 'edge' && by !== 'nothing' && [joint.drilled, joint.into].includes(id),
+        ),
+      ).toBe(true);
   });
 });
 
@@ -202,7 +217,13 @@ describe('an order that is wrong on purpose is refused, with the reason', () => 
   test('screws that are driven when their driver has no room any more', () => {
     const { model, joints, steps } = made(table);
     const narrow = { ...DEFAULT_SHOP, drivers: ['long bit' as const] };
-    const held = joints.map((item) => ({ ...item, shanks: item.shanks.map((shank) => ({ ...shank, from: [shank.from[0] + inches(3), shank.from[1], shank.from[2]] as const })) })); // prettier-ignore
+    const held = joints.map((item) => ({
+      ...item,
+      shanks: item.shanks.map((shank) => ({
+        ...shank,
+        from: [shank.from[0] + inches(3), shank.from[1], shank.from[2]] as const,
+      })),
+    }));
     const why = faultsOfOrder(steps, model.parts, held, narrow).map((fault) => fault.why);
     expect(why.some((text) => text.endsWith('no room for a driver'))).toBe(true);
   });
@@ -242,7 +263,9 @@ test('what passes no door is joined where it stays, and says why', () => {
 describe('out of square, worked by hand', () => {
   test('30 by 40 racked by an eighth along the long side', () => {
     // Far side slid by 1/8: diagonals sqrt(40.125^2 + 30^2) and sqrt(39.875^2 + 30^2).
-    const [long, short] = [Math.hypot(40.125, 30), Math.hypot(39.875, 30)].map((length) => inches(Math.round(length * 64) / 64)); // prettier-ignore
+    const [long, short] = [Math.hypot(40.125, 30), Math.hypot(39.875, 30)].map((length) =>
+      inches(Math.round(length * 64) / 64),
+    );
     const racked = rackOf([inches(40), inches(30)], [long!, short!])!;
     expect(racked.long).toBe('first');
     expect(racked.push / inches(1)).toBeCloseTo(1 / 8, 1);

@@ -142,7 +142,10 @@ export function orderOf(
       const there = [...others].flatMap((other) => all[other]!);
       const way = freeWay(body, there, made);
       const access = made.map((joint) => accessTo(joint, [...there, ...body], drivers));
-      const cost = (way === null ? BLOCKED : 0) + (access.some(({ driver }) => driver === null) ? NO_ROOM : 0) + (loose ? LOOSE : 0); // prettier-ignore
+      const cost =
+        (way === null ? BLOCKED : 0) +
+        (access.some(({ driver }) => driver === null) ? NO_ROOM : 0) +
+        (loose ? LOOSE : 0);
       if (best && best.cost <= cost) continue;
       const tight = way !== null && Math.abs(way[2]) < 0.9;
       best = { placing: { body, way, tight, joints: made, access }, cost, at };

@@ -38,16 +38,26 @@ export function panelSteps(
   const joinOf = (a: Part, b: Part) => edges.find((item) => item.drilled === a && item.into === b)!;
   const wayOf = (joint: Fastening | undefined) => (joint?.closes ? times(joint.closes, -1) : null);
   const over = leftOn(boards[0]!, making.piece, shop).extra;
-  const heaviest = (group: readonly Part[]) => group.map((board) => liftOf([board], shop, over)).reduce((a, b) => ((b?.pounds ?? 0) > (a?.pounds ?? 0) ? b : a), null); // prettier-ignore
+  const heaviest = (group: readonly Part[]) =>
+    group
+      .map((board) => liftOf([board], shop, over))
+      .reduce((a, b) => ((b?.pounds ?? 0) > (a?.pounds ?? 0) ? b : a), null);
   const ids = new Set(boards.map(({ id }) => id));
   const coming = (part: Part, way: ReturnType<typeof wayOf>) => ({ parts: [part.id], tags: [part.tag], way });
-  const glueUp = (id: string, title: Phrase, group: readonly Part[], joints: readonly Fastening[], there: readonly Part[]): Draft => {
+  const glueUp = (
+    id: string,
+    title: Phrase,
+    group: readonly Part[],
+    joints: readonly Fastening[],
+    there: readonly Part[],
+  ): Draft => {
     const across = [...group, ...there].reduce((sum, part) => sum + part.width, 0);
     const have = clampsOver(shop, across);
     const clamps = Math.min(have, clampsAlong(length));
     const makes = joined(making, joints);
     const screwed = makes.some(({ kind }) => kind === 'drive');
-    const on = (does: Parameters<typeof operation>[2], minutes: number, lift: Operation['lift'] = null) => operation(making, id, does, group, minutes, { lift }); // prettier-ignore
+    const on = (does: Parameters<typeof operation>[2], minutes: number, lift: Operation['lift'] = null) =>
+      operation(making, id, does, group, minutes, { lift });
     const says =
       there.length === 0
         ? say`Face down on cauls; read the numbers once more, press each joint flush.`
@@ -66,7 +76,17 @@ export function panelSteps(
             ],
       makes: joints.map(({ joint }) => joint.id),
       ops: [
-        on({ kind: 'glue', joints: joints.map(({ joint }) => joint.id), count: joints.length, ends: false, slow: false, only: null }, SPREAD * joints.length), // prettier-ignore
+        on(
+          {
+            kind: 'glue',
+            joints: joints.map(({ joint }) => joint.id),
+            count: joints.length,
+            ends: false,
+            slow: false,
+            only: null,
+          },
+          SPREAD * joints.length,
+        ),
         ...makes.filter(({ kind }) => kind === 'peg'),
         on(
           {
@@ -88,14 +108,17 @@ export function panelSteps(
           HANDLE * group.length,
           there.length === 0 ? heaviest(group) : liftOf(group, shop, over),
         ),
-        on({ kind: 'clamp', count: clamps, span: across, cauls: caulsAlong(length), holds: screwed ? 'screws' : null }, 6),
+        on(
+          { kind: 'clamp', count: clamps, span: across, cauls: caulsAlong(length), holds: screwed ? 'screws' : null },
+          6,
+        ),
         ...makes.filter(({ kind }) => kind !== 'peg'),
         on({ kind: 'wait', wait: CLAMP_MINUTES, clamped: clamps > 0 }, 0),
       ],
       clamps,
       wait: CLAMP_MINUTES,
     };
-  }; // prettier-ignore
+  };
   const bored = prepared({ ...making, only: ids }, edges, 'edge');
   const lay: Draft = {
     name: `arrange-${name}`,
@@ -117,7 +140,10 @@ export function panelSteps(
   const glued = groups.flatMap((group, at): readonly Draft[] => {
     if (group.length < 2) return [];
     const joints = group.slice(1).map((board, k) => joinOf(group[k]!, board));
-    const title = sizes.length === 1 ? say`Glue up the ${what}` : say`Glue up panel ${at + 1} of the ${what}: ${tagList(group.map(({ tag }) => tag))}`; // prettier-ignore
+    const title =
+      sizes.length === 1
+        ? say`Glue up the ${what}`
+        : say`Glue up panel ${at + 1} of the ${what}: ${tagList(group.map(({ tag }) => tag))}`;
     return [glueUp(`${name}-panel-${at + 1}`, title, group, joints, [])];
   });
   const joins = groups.slice(1).map((group, at) => {
@@ -136,12 +162,30 @@ export function panelSteps(
       operation(
         making,
         name,
-        { kind: 'trim whole', what, to: length, off: Math.round(extra / 2), width, round: round ? Math.round(width / 2) : null, along: { axis: 0, sign: -1 } }, // prettier-ignore
+        {
+          kind: 'trim whole',
+          what,
+          to: length,
+          off: Math.round(extra / 2),
+          width,
+          round: round ? Math.round(width / 2) : null,
+          along: { axis: 0, sign: -1 },
+        },
         boards,
         round ? ROUND : TRIM,
         { tool: round ? curve : saw, lift: liftOf(boards, shop, over) },
       ),
-      ...(round ? [] : [operation(making, `${name}-whole`, { kind: 'square', reads: [diagonalOf(length, width), diagonalOf(length, width)] }, boards, 2)]), // prettier-ignore
+      ...(round
+        ? []
+        : [
+            operation(
+              making,
+              `${name}-whole`,
+              { kind: 'square', reads: [diagonalOf(length, width), diagonalOf(length, width)] },
+              boards,
+              2,
+            ),
+          ]),
     ],
     clamps: Math.min(2, clampCount(shop)),
     diagonals: round ? null : [diagonalOf(length, width), diagonalOf(length, width)],
@@ -149,9 +193,23 @@ export function panelSteps(
   };
   const own = { ...making, only: ids };
   const whole = [
-    ...shapingOperations(boards.filter(({ fit }) => fit === null), own, isSawn(making), isRound), // prettier-ignore
+    ...shapingOperations(
+      boards.filter(({ fit }) => fit === null),
+      own,
+      isSawn(making),
+      isRound,
+    ),
     ...prepared(own, making.made, 'whole'),
   ];
-  const shaped: readonly Draft[] = whole.length > 0 ? [{ name: `shape-${name}`, title: say`${whole.some(({ kind }) => kind === 'cut' || kind === 'outline' || kind === 'mitre') ? 'Cut and drill' : `${holeTitle(whole)} in`} the glued ${what}`, ops: whole }] : []; // prettier-ignore
+  const shaped: readonly Draft[] =
+    whole.length > 0
+      ? [
+          {
+            name: `shape-${name}`,
+            title: say`${whole.some(({ kind }) => kind === 'cut' || kind === 'outline' || kind === 'mitre') ? 'Cut and drill' : `${holeTitle(whole)} in`} the glued ${what}`,
+            ops: whole,
+          },
+        ]
+      : [];
   return [lay, ...glued, ...joins, trim, ...shaped];
 }

@@ -13,7 +13,11 @@ const built = (piece: Piece, shop: Shop = DEFAULT_SHOP) => {
   return { model, made, steps: stepsOf(piece, model, made, { ...newJob('j'), shop }) };
 };
 const table = newPiece('t', 'standing');
-const wide: Piece = { ...table, size: { ...table.size, width: inches(31.5) }, topChoices: { thickness: '2x', width: '6', edges: 'ripped' } }; // prettier-ignore
+const wide: Piece = {
+  ...table,
+  size: { ...table.size, width: inches(31.5) },
+  topChoices: { thickness: '2x', width: '6', edges: 'ripped' },
+};
 const kinds = (operations: readonly Operation[]) => operations.map(({ kind }) => kind);
 const on = (piece: Piece, tag: string, shop?: Shop) => workOn(built(piece, shop).steps, `t.${tag}`);
 const said = (operation: Operation | undefined) => (operation ? plain(wordsOf(operation), 'in') : '');
@@ -42,7 +46,11 @@ describe('what is done to a part, in an order that can be done', () => {
   });
 
   test('planed boards: four passes of a thirty-second for an eighth; the gouged ends go with the squaring', () => {
-    const shop: Shop = { ...DEFAULT_SHOP, snipe: inches(2), tools: ['table saw', 'planer', 'pocket jig', 'drill', 'mitre saw'] }; // prettier-ignore
+    const shop: Shop = {
+      ...DEFAULT_SHOP,
+      snipe: inches(2),
+      tools: ['table saw', 'planer', 'pocket jig', 'drill', 'mitre saw'],
+    };
     const work = on({ ...wide, planed: inches(1 / 8) }, 'T2', shop);
     expect(kinds(work).slice(0, 3)).toEqual(['plane', 'pocket', 'trim whole']);
     expect(said(work[0])).toContain('to 1 1/4 thick: 4 passes a face');
@@ -58,12 +66,25 @@ describe('what is done to a part, in an order that can be done', () => {
 
   test.each(STARTS.map(({ id }) => id))('%s: square work before angles, sizes before holes, each thing once', (id) => {
     const { steps, model } = built({ ...newPiece('t', id) });
-    const rank: Partial<Record<Operation['kind'], number>> = { plane: 0, laminate: 1, rip: 2, trim: 3, fit: 3, mitre: 5, outline: 6, pocket: 8, bore: 8, slot: 8 }; // prettier-ignore
+    const rank: Partial<Record<Operation['kind'], number>> = {
+      plane: 0,
+      laminate: 1,
+      rip: 2,
+      trim: 3,
+      fit: 3,
+      mitre: 5,
+      outline: 6,
+      pocket: 8,
+      bore: 8,
+      slot: 8,
+    };
     for (const part of model.parts.filter(({ material }) => material !== 'bought')) {
       const work = workOn(steps, part.id);
       const ids = work.map((operation) => operation.id);
       expect(new Set(ids).size).toBe(ids.length);
-      const order = work.flatMap((operation) => (operation.kind === 'cut' ? [/groove|rebate/.test(operation.what) ? 4 : 7] : (rank[operation.kind] ?? []))); // prettier-ignore
+      const order = work.flatMap((operation) =>
+        operation.kind === 'cut' ? [/groove|rebate/.test(operation.what) ? 4 : 7] : (rank[operation.kind] ?? []),
+      );
       if (!part.trimmedLater) expect(order).toEqual([...order].sort((a, b) => a - b));
       const slanted = [part.ends.left, part.ends.right].some(({ mitre, bevel }) => mitre !== 0 || bevel !== 0);
       expect(work.filter(({ kind }) => kind === 'mitre').length).toBeLessThanOrEqual(slanted ? 1 : 0);
@@ -80,10 +101,32 @@ test('a corner that the tape can not tell from none is not sawn off, and one tha
     ...part!,
     length,
     width,
-    outline: [[0, 0], [length, 0], [length, width - nibble], [length - nibble, width], [nibble, width], [0, width - nibble]] as const, // prettier-ignore
+    outline: [
+      [0, 0],
+      [length, 0],
+      [length, width - nibble],
+      [length - nibble, width],
+      [nibble, width],
+      [0, width - nibble],
+    ] as const,
   });
   expect(toldOutline(slat(98), 'mm')).toBeNull();
   expect(toldOutline(slat(mm(20)), 'mm')).toHaveLength(6);
   // Two corners that the tape reads alike are told as one.
-  expect(toldOutline({ ...slat(0), outline: [[0, 0], [length, 0], [length, width], [mm(60), width], [0, width - mm(30)], [0, width - mm(30) - 20]] }, 'mm')).toHaveLength(5); // prettier-ignore
+  expect(
+    toldOutline(
+      {
+        ...slat(0),
+        outline: [
+          [0, 0],
+          [length, 0],
+          [length, width],
+          [mm(60), width],
+          [0, width - mm(30)],
+          [0, width - mm(30) - 20],
+        ],
+      },
+      'mm',
+    ),
+  ).toHaveLength(5);
 });

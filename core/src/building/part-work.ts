@@ -3,7 +3,21 @@ import type { Phrase } from '../words';
 import type { Step } from './step';
 
 /** What changes a part's own shape. */
-const SHAPES: ReadonlySet<Operation['kind']> = new Set<Operation['kind']>(['plane', 'laminate', 'rip', 'trim', 'fit', 'mitre', 'outline', 'cut', 'pocket', 'bore', 'slot', 'elongate', 'trim whole']); // prettier-ignore
+const SHAPES: ReadonlySet<Operation['kind']> = new Set<Operation['kind']>([
+  'plane',
+  'laminate',
+  'rip',
+  'trim',
+  'fit',
+  'mitre',
+  'outline',
+  'cut',
+  'pocket',
+  'bore',
+  'slot',
+  'elongate',
+  'trim whole',
+]);
 
 /** What is done to one part once it is sawn out of its board, in the order of the steps. */
 export const workOn = (steps: readonly Step[], part: string): readonly Operation[] =>

@@ -32,7 +32,14 @@ function planeSteps(making: Making): readonly Draft[] {
     const { plane, part } = group[0]!;
     const passes = Math.max(1, Math.ceil(plane.each / ONE_PASS));
     const tool = making.shop.tools.includes('planer') ? ('planer' as const) : null;
-    return operation(making, part.tag, { kind: 'plane', ...plane, passes }, group.map((one) => one.part), PLANE * group.length, { tool }); // prettier-ignore
+    return operation(
+      making,
+      part.tag,
+      { kind: 'plane', ...plane, passes },
+      group.map((one) => one.part),
+      PLANE * group.length,
+      { tool },
+    );
   });
   return ops.length > 0 ? [{ name: 'plane', title: say`Plane the boards`, ops }] : [];
 }
@@ -40,7 +47,9 @@ function planeSteps(making: Making): readonly Draft[] {
 /** Glue-ups of boards face to face, alike ones together, then ripped clean where that is wished, and cut to length. */
 function laminationSteps(making: Making): readonly Draft[] {
   const plied = own(making).filter((part) => part.plies > 1);
-  const groups = together(plied, ({ name, length, width, thickness, plies }) => [name, length, width, thickness, plies].join()); // prettier-ignore
+  const groups = together(plied, ({ name, length, width, thickness, plies }) =>
+    [name, length, width, thickness, plies].join(),
+  );
   return groups.flatMap((group, at): readonly Draft[] => {
     const part = group[0]!;
     const have = clampsOver(making.shop, part.thickness);
@@ -66,8 +75,32 @@ function laminationSteps(making: Making): readonly Draft[] {
         after: [`glue-legs${name}`],
         title: say`Cut the ${several(part.name)} to size`,
         ops: [
-          ...(rip ? [operation(making, part.tag, { kind: 'rip', to: rip.to, from: rip.from, passes: rip.why === 'square edges' ? [rip.from - Math.round((rip.from - rip.to) / 2), rip.to] : [rip.to] }, group, RIP * group.length, { tool: ripTool })] : []), // prettier-ignore
-          operation(making, part.tag, { kind: 'trim', to: part.length, off: Math.round(extra / 2), why: 'long' }, group, TRIM * group.length, { tool }), // prettier-ignore
+          ...(rip
+            ? [
+                operation(
+                  making,
+                  part.tag,
+                  {
+                    kind: 'rip',
+                    to: rip.to,
+                    from: rip.from,
+                    passes:
+                      rip.why === 'square edges' ? [rip.from - Math.round((rip.from - rip.to) / 2), rip.to] : [rip.to],
+                  },
+                  group,
+                  RIP * group.length,
+                  { tool: ripTool },
+                ),
+              ]
+            : []),
+          operation(
+            making,
+            part.tag,
+            { kind: 'trim', to: part.length, off: Math.round(extra / 2), why: 'long' },
+            group,
+            TRIM * group.length,
+            { tool },
+          ),
         ],
       },
     ];
@@ -84,7 +117,14 @@ function trimSteps(making: Making): readonly Draft[] {
   const ops = together(long, ({ part, extra, extraFor }) => `${part.length} ${extra} ${extraFor}`).map((group) => {
     const { part, extra, extraFor } = group[0]!;
     const why = extraFor === 'cutting off the snipe' ? ('snipe' as const) : ('long' as const);
-    return operation(making, part.tag, { kind: 'trim', to: part.length, off: Math.round(extra / 2), why }, group.map((one) => one.part), TRIM * group.length, { tool }); // prettier-ignore
+    return operation(
+      making,
+      part.tag,
+      { kind: 'trim', to: part.length, off: Math.round(extra / 2), why },
+      group.map((one) => one.part),
+      TRIM * group.length,
+      { tool },
+    );
   });
   return ops.length > 0 ? [{ name: 'trim', title: say`Cut to length`, after: ['plane'], ops }] : [];
 }
@@ -122,9 +162,21 @@ export function preparingSteps(making: Making, pins: readonly Operation[] = []):
   const sized = [...laminationSteps(making), ...trimSteps(making)];
   const names = sized.map(({ name }) => name);
   const shape: readonly Draft[] =
-    shaping.length > 0 ? [{ name: 'shape', title: say`Cut angles, laps and grooves`, after: ['plane', ...names], ops: shaping }] : []; // prettier-ignore
-  const bored = sittingsOf(holes).map((ops, at): Draft => ({ name: at === 0 ? 'pockets' : `pockets-${at + 1}`, title: say`${holeTitle(ops)}`, after: ['plane', ...names, 'shape'], ops })); // prettier-ignore
-  return [...planeSteps(making), ...sized.map((draft) => ({ ...draft, after: [...(draft.after ?? []), 'plane'] })), ...shape, ...bored]; // prettier-ignore
+    shaping.length > 0
+      ? [{ name: 'shape', title: say`Cut angles, laps and grooves`, after: ['plane', ...names], ops: shaping }]
+      : [];
+  const bored = sittingsOf(holes).map((ops, at): Draft => ({
+    name: at === 0 ? 'pockets' : `pockets-${at + 1}`,
+    title: say`${holeTitle(ops)}`,
+    after: ['plane', ...names, 'shape'],
+    ops,
+  }));
+  return [
+    ...planeSteps(making),
+    ...sized.map((draft) => ({ ...draft, after: [...(draft.after ?? []), 'plane'] })),
+    ...shape,
+    ...bored,
+  ];
 }
 
 export const holeTitle = (holes: readonly Operation[]): string => {

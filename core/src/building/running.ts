@@ -6,9 +6,13 @@ export type Running = { readonly out: readonly string[]; readonly says: Phrase |
 
 /** Drawers run out and doors swing when a piece is turned: what is taken out or taped shut before. */
 export function runningIn({ joints, motions }: PieceModel, there: ReadonlySet<string>): Running {
-  const hung = joints.filter(({ kind, drilled, into }) => (kind === 'slide' || kind === 'hinge') && there.has(drilled) && there.has(into)); // prettier-ignore
+  const hung = joints.filter(
+    ({ kind, drilled, into }) => (kind === 'slide' || kind === 'hinge') && there.has(drilled) && there.has(into),
+  );
   const of = (wanted: 'slide' | 'hinge') =>
-    hung.filter(({ kind }) => kind === wanted).flatMap(({ drilled }) => motions.find(({ parts }) => parts.includes(drilled))?.parts ?? [drilled]); // prettier-ignore
+    hung
+      .filter(({ kind }) => kind === wanted)
+      .flatMap(({ drilled }) => motions.find(({ parts }) => parts.includes(drilled))?.parts ?? [drilled]);
   const [drawers, doors] = [of('slide'), of('hinge')];
   const first = [
     ...(drawers.length > 0 ? [say`take the drawers out`] : []),

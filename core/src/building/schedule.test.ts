@@ -4,8 +4,23 @@ import type { Draft } from './draft';
 import { schedule } from './schedule';
 
 // Four minutes of every draft are for fetching and putting away.
-const heed = (name: string, minutes: number): Operation => ({ id: name, piece: 'p', on: [], tags: [], minutes, tool: null, lift: null, kind: 'heed', says: say`${name}` }); // prettier-ignore
-const draft = (name: string, work: number, more: Partial<Draft> = {}): Draft => ({ name, title: say`${name}`, ops: [heed(name, work - 4)], ...more }); // prettier-ignore
+const heed = (name: string, minutes: number): Operation => ({
+  id: name,
+  piece: 'p',
+  on: [],
+  tags: [],
+  minutes,
+  tool: null,
+  lift: null,
+  kind: 'heed',
+  says: say`${name}`,
+});
+const draft = (name: string, work: number, more: Partial<Draft> = {}): Draft => ({
+  name,
+  title: say`${name}`,
+  ops: [heed(name, work - 4)],
+  ...more,
+});
 const names = (drafts: readonly Draft[], clamps = 8) => schedule(drafts, clamps).map(({ draft: { name } }) => name);
 
 test('while glue sets, what does not need it is done; what was glued comes on when it is dry', () => {
@@ -20,7 +35,10 @@ test('while glue sets, what does not need it is done; what was glued comes on wh
 
 test('with nothing else to do a person waits, and it is told how long', () => {
   const waits = schedule([draft('glue', 10, { wait: 60, clamps: 4 }), draft('use', 10, { after: ['glue'] })], 8);
-  expect(waits.map(({ draft: { name }, pause }) => [name, pause])).toEqual([['glue', 60], ['use', 0]]); // prettier-ignore
+  expect(waits.map(({ draft: { name }, pause }) => [name, pause])).toEqual([
+    ['glue', 60],
+    ['use', 0],
+  ]);
 });
 
 test('clamps that are taken are not there: the second glue-up waits for the first, or goes beside it', () => {

@@ -47,7 +47,10 @@ export function endsInWords(part: Part): Phrase | null {
   return say`${both}${parallel ? ', slanting the same way' : ''}: ${dim(part.length)} long point to long point, ${dim(shortLength(part))} between the short points`;
 }
 
-const tellerOf = ({ model, units }: Pick<Making, 'model' | 'units'>): Teller => ({ units, middle: middleOfParts(model.parts) }); // prettier-ignore
+const tellerOf = ({ model, units }: Pick<Making, 'model' | 'units'>): Teller => ({
+  units,
+  middle: middleOfParts(model.parts),
+});
 
 /** The cut-outs of a part in words, as they are marked. */
 export function cutsInWords(part: Part, model: Making['model'], units: Making['units']): readonly Phrase[] {
@@ -85,12 +88,24 @@ export function endsOperations(parts: readonly Part[], making: Making): readonly
       long: longSides(part, end, teller),
     })),
   }));
-  const alike = together(angles, ({ part, ends }) => JSON.stringify([part.length, ends.map(({ end, mitre, bevel, long }) => [end.name, mitre, bevel, long.map(({ name }) => name)])])); // prettier-ignore
+  const alike = together(angles, ({ part, ends }) =>
+    JSON.stringify([
+      part.length,
+      ends.map(({ end, mitre, bevel, long }) => [end.name, mitre, bevel, long.map(({ name }) => name)]),
+    ]),
+  );
   return alike.map((group) => {
     const { part, ends } = group[0]!;
     const tool = WAYS.angle.find((way) => able(making.shop.tools, [way]))?.[0] ?? null;
     const does = { kind: 'mitre' as const, ends, length: part.length, short: shortLength(part) };
-    return operation(making, part.tag, does, group.map((one) => one.part), ENDS * group.length, { tool }); // prettier-ignore
+    return operation(
+      making,
+      part.tag,
+      does,
+      group.map((one) => one.part),
+      ENDS * group.length,
+      { tool },
+    );
   });
 }
 
@@ -116,12 +131,27 @@ function outlineOperations(parts: readonly Part[], making: Making): readonly Ope
     const outline = toldOutline(part, making.units);
     return outline ? [{ part, outline }] : [];
   });
-  const alike = together(own, ({ part, outline }) => JSON.stringify([outline, part.length, part.width, part.frame.u, part.frame.v])); // prettier-ignore
+  const alike = together(own, ({ part, outline }) =>
+    JSON.stringify([outline, part.length, part.width, part.frame.u, part.frame.v]),
+  );
   return alike.map((group) => {
     const { part, outline } = group[0]!;
     const tool = WAYS.curve.find((way) => able(making.shop.tools, [way]))?.[0] ?? null;
-    const does = { kind: 'outline' as const, outline, from: named(part, END_OF.left, teller), up: named(part, { axis: 1, sign: -1 }, teller), face: named(part, { axis: 2, sign: 1 }, teller) }; // prettier-ignore
-    return operation(making, part.tag, does, group.map((one) => one.part), OUTLINE * group.length, { tool }); // prettier-ignore
+    const does = {
+      kind: 'outline' as const,
+      outline,
+      from: named(part, END_OF.left, teller),
+      up: named(part, { axis: 1, sign: -1 }, teller),
+      face: named(part, { axis: 2, sign: 1 }, teller),
+    };
+    return operation(
+      making,
+      part.tag,
+      does,
+      group.map((one) => one.part),
+      OUTLINE * group.length,
+      { tool },
+    );
   });
 }
 
@@ -133,7 +163,10 @@ function cutOperations(parts: readonly Part[], when: When, making: Making): read
       .filter(({ kind }) => isPloughed(kind) === (when === 'square'))
       .map((cut) => ({ part, ...cut })),
   );
-  const alike = together(cuts, ({ kind, for: names, says }) => `${kind} ${names.length > 4 ? '' : names.join()} ${plain(says, making.units)}`); // prettier-ignore
+  const alike = together(
+    cuts,
+    ({ kind, for: names, says }) => `${kind} ${names.length > 4 ? '' : names.join()} ${plain(says, making.units)}`,
+  );
   return alike.map((group) => {
     const { part, kind, for: names, says } = group[0]!;
     const does = {
@@ -143,8 +176,20 @@ function cutOperations(parts: readonly Part[], when: When, making: Making): read
       for: names,
       says,
     };
-    const tool = kind === 'hole' ? 'drill' : when === 'square' ? (WAYS.groove.find((way) => able(making.shop.tools, [way]))?.[0] ?? null) : null; // prettier-ignore
-    return operation(making, `${part.tag}.${kind}`, does, group.map((one) => one.part), CUT * group.length * (1 + group[0]!.taken.length), { tool }); // prettier-ignore
+    const tool =
+      kind === 'hole'
+        ? 'drill'
+        : when === 'square'
+          ? (WAYS.groove.find((way) => able(making.shop.tools, [way]))?.[0] ?? null)
+          : null;
+    return operation(
+      making,
+      `${part.tag}.${kind}`,
+      does,
+      group.map((one) => one.part),
+      CUT * group.length * (1 + group[0]!.taken.length),
+      { tool },
+    );
   });
 }
 
@@ -164,8 +209,14 @@ export function shapingOperations(
   const own = parts.filter((part) => !part.loose && part.bought === null && part.material !== 'bought');
   return [
     ...cutOperations(own, 'square', making),
-    ...endsOperations(own.filter((part) => !sawn(part)), making), // prettier-ignore
-    ...outlineOperations(own.filter((part) => !round(part)), making), // prettier-ignore
+    ...endsOperations(
+      own.filter((part) => !sawn(part)),
+      making,
+    ),
+    ...outlineOperations(
+      own.filter((part) => !round(part)),
+      making,
+    ),
     ...cutOperations(own, 'shaped', making),
   ];
 }

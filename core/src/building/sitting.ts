@@ -52,13 +52,18 @@ export function sittings(
     const glued = clampedIn(placing.joints);
     const held = inClamps(before);
     const own = new Set(placing.body.map(({ id }) => id));
-    const closes = placing.joints.some((item) => clampedIn([item]) > 0 && [item.drilled.id, item.into.id].some((id) => !own.has(id) && held.has(id))); // prettier-ignore
+    const closes = placing.joints.some(
+      (item) => clampedIn([item]) > 0 && [item.drilled.id, item.into.id].some((id) => !own.has(id) && held.has(id)),
+    );
     const full =
       (glued > 0 && before.length > 0 && clampedIn(before) + glued > JOINTS_AT_ONCE && !closes) ||
       (drivenIn(before) > 0 && drivenIn(before) + drivenIn(placing.joints) > MOST_DRIVEN && !closes);
-    const other = last && before.length > 0 && home(last.at(-1)!) !== home(placing) && placing.joints.length > 0 && !closes; // prettier-ignore
+    const other =
+      last && before.length > 0 && home(last.at(-1)!) !== home(placing) && placing.joints.length > 0 && !closes;
     // What would cover the heads of screws that are not driven yet comes after they are.
-    const covers = (last ?? []).some(({ access }) => access.some(({ joint, driver }) => driver !== null && accessTo(joint, placing.body, drivers).driver === null)); // prettier-ignore
+    const covers = (last ?? []).some(({ access }) =>
+      access.some(({ joint, driver }) => driver !== null && accessTo(joint, placing.body, drivers).driver === null),
+    );
     if (last && !full && !other && (!covers || closes)) last.push(placing);
     else groups.push([placing]);
   }
@@ -102,7 +107,16 @@ function fitting(own: readonly Part[], making: Making): readonly Operation[] {
   const touching = making.made.filter(({ drilled, into }) => ids.has(drilled.id) || ids.has(into.id));
   const others = (op: Operation) => op.on.every((id) => ids.has(id));
   return [
-    ...together(fits, ({ fit, length }) => `${JSON.stringify(fit)} ${length}`).map((alike) => operation(making, alike[0]!.tag, { kind: 'fit', measure: alike[0]!.fit!, planned: alike[0]!.length, over: 0 }, alike, FIT * alike.length, { tool: 'hand saw' })), // prettier-ignore
+    ...together(fits, ({ fit, length }) => `${JSON.stringify(fit)} ${length}`).map((alike) =>
+      operation(
+        making,
+        alike[0]!.tag,
+        { kind: 'fit', measure: alike[0]!.fit!, planned: alike[0]!.length, over: 0 },
+        alike,
+        FIT * alike.length,
+        { tool: 'hand saw' },
+      ),
+    ),
     ...shapingOperations(fits, making, () => false),
     ...prepared({ ...making, only: ids }, touching, 'late').filter(others),
   ];
@@ -128,7 +142,10 @@ function clampSpan(joints: readonly Fastening[]): Length {
 const upsideDown = (joints: readonly Fastening[]): boolean =>
   joints.some(({ joint, drilled, into, shanks }) => {
     const base = drilled.role !== 'top' && drilled.role !== 'edging' && (into.role === 'top' || into.role === 'edging');
-    return (isOnTop(joint.kind) || joint.kind === 'plate' || (joint.kind === 'screws' && base)) && shanks.some(({ direction }) => direction[2] > 0.3); // prettier-ignore
+    return (
+      (isOnTop(joint.kind) || joint.kind === 'plate' || (joint.kind === 'screws' && base)) &&
+      shanks.some(({ direction }) => direction[2] > 0.3)
+    );
   });
 
 /** What comes together, in order, and where each lies on the other; what must come in now or from one side only. */
@@ -138,26 +155,51 @@ function placing(sitting: Sitting, making: Making): Operation {
   const moving = new Set(making.model.motions.flatMap(({ parts }) => parts));
   const opened = new Set(whole.origin.values()).size > 1;
   const early = home === whole.assembly && of > at + 1 && opened ? own : [];
-  const tight = placings.filter(({ tight: only, way, body }) => only && way && body.length === 1 && !moving.has(body[0]!.id)); // prettier-ignore
+  const tight = placings.filter(
+    ({ tight: only, way, body }) => only && way && body.length === 1 && !moving.has(body[0]!.id),
+  );
   const teller = benchOf(making, 'early');
   const marks = standingsFor(joints, making, teller);
   const over = upsideDown(joints);
-  const running = runningIn(making.model, new Set(over ? [...before, ...placings.flatMap(({ body }) => body)].map(({ id }) => id) : [])); // prettier-ignore
+  const running = runningIn(
+    making.model,
+    new Set(over ? [...before, ...placings.flatMap(({ body }) => body)].map(({ id }) => id) : []),
+  );
   const says: readonly Phrase[] = [
     ...(running.says ? [running.says] : []),
     ...(over ? [say`All of it upside down: the top face down on a blanket, the base on its head.`] : []),
-    ...(early.length > 0 ? [say`${tagList(early.map(({ tag }) => tag))} must go in now: later there is no way in, or no room for the driver.`] : []), // prettier-ignore
-    ...together(tight, ({ way }) => fromWhere(way!)).map((alike) => say`${tagList(alike.flatMap(({ body }) => body.map(({ tag }) => tag)))} can only come in ${fromWhere(alike[0]!.way!)}.`), // prettier-ignore
+    ...(early.length > 0
+      ? [
+          say`${tagList(early.map(({ tag }) => tag))} must go in now: later there is no way in, or no room for the driver.`,
+        ]
+      : []),
+    ...together(tight, ({ way }) => fromWhere(way!)).map(
+      (alike) =>
+        say`${tagList(alike.flatMap(({ body }) => body.map(({ tag }) => tag)))} can only come in ${fromWhere(alike[0]!.way!)}.`,
+    ),
   ];
   const comes = [
-    ...(before.length > 0 ? [{ parts: before.map(({ id }) => id), tags: before.map(({ tag }) => tag), way: null }] : []), // prettier-ignore
+    ...(before.length > 0
+      ? [{ parts: before.map(({ id }) => id), tags: before.map(({ tag }) => tag), way: null }]
+      : []),
     ...placings.map(({ body, way }) => ({ parts: body.map(({ id }) => id), tags: body.map(({ tag }) => tag), way })),
   ];
-  const heaviest = [...placings.map(({ body }) => body), ...(over && before.length > 0 ? [before] : [])].map((body) => liftOf(body, making.shop)).reduce((a, b) => ((b?.pounds ?? 0) > (a?.pounds ?? 0) ? b : a), null); // prettier-ignore
+  const heaviest = [...placings.map(({ body }) => body), ...(over && before.length > 0 ? [before] : [])]
+    .map((body) => liftOf(body, making.shop))
+    .reduce((a, b) => ((b?.pounds ?? 0) > (a?.pounds ?? 0) ? b : a), null);
   return operation(
     making,
     `${whole.assembly.id}${at + 1 === of ? '' : `-${at + 1}`}`,
-    { kind: 'place', comes, marks, row: null, fixed: !whole.laid, over, out: running.out, says: says.length > 0 ? says.reduce((a, b) => say`${a} ${b}`) : null }, // prettier-ignore
+    {
+      kind: 'place',
+      comes,
+      marks,
+      row: null,
+      fixed: !whole.laid,
+      over,
+      out: running.out,
+      says: says.length > 0 ? says.reduce((a, b) => say`${a} ${b}`) : null,
+    },
     placings.flatMap(({ body }) => body),
     HANDLE * placings.length,
     { lift: heaviest },
@@ -170,7 +212,18 @@ function withoutRoom(placings: readonly Placing[], making: Making): readonly Ope
   if (none.length === 0) return [];
   const room = Math.min(...none.map((item) => item.room));
   const tags = [...new Set(none.map(({ joint }) => joint.drilled.tag))];
-  return [operation(making, `no-room.${tags[0]!}`, { kind: 'heed', says: say`Behind the screws of ${tagList(tags)} there is only ${dim(Math.round(room))}: no driver of yours goes in. See the notes before you begin.` }, none.map(({ joint }) => joint.drilled), 0)]; // prettier-ignore
+  return [
+    operation(
+      making,
+      `no-room.${tags[0]!}`,
+      {
+        kind: 'heed',
+        says: say`Behind the screws of ${tagList(tags)} there is only ${dim(Math.round(room))}: no driver of yours goes in. See the notes before you begin.`,
+      },
+      none.map(({ joint }) => joint.drilled),
+      0,
+    ),
+  ];
 }
 
 /** One sitting as a step: what is cut to fit now, then what is put on and joined. */
@@ -200,7 +253,8 @@ export function sittingStep(sitting: Sitting, making: Making): Draft {
       : home.title;
   const makes = joined(making, joints);
   const about = (what: string) => `${name}${what === '' ? '' : `.${what}`}`;
-  const op = (does: Parameters<typeof operation>[2], minutes: number) => operation(making, about(''), does, own.length > 0 ? own : all, minutes); // prettier-ignore
+  const op = (does: Parameters<typeof operation>[2], minutes: number) =>
+    operation(making, about(''), does, own.length > 0 ? own : all, minutes);
   const wait = glued.length > 0 ? (clamped > 0 ? SET_CLAMPED : SET_SCREWED) : 0;
   const spacers = first ? assembly.spacers : [];
   return {
@@ -219,13 +273,29 @@ export function sittingStep(sitting: Sitting, making: Making): Draft {
     stays,
     ops: [
       ...(stays ? [op({ kind: 'carry', because: stays }, 5)] : []),
-      ...(first || home !== assembly ? home.notes : []).map((says, k) => operation(making, about(String(k + 1)), { kind: 'heed', says }, [], 1)), // prettier-ignore
-      ...spacers.map(({ thickness, count, under }) => operation(making, about(String(thickness)), { kind: 'spacers', thickness, count, under }, [], 1)), // prettier-ignore
+      ...(first || home !== assembly ? home.notes : []).map((says, k) =>
+        operation(making, about(String(k + 1)), { kind: 'heed', says }, [], 1),
+      ),
+      ...spacers.map(({ thickness, count, under }) =>
+        operation(making, about(String(thickness)), { kind: 'spacers', thickness, count, under }, [], 1),
+      ),
       ...fitting(own, making),
       ...(clamped >= 2 ? [op({ kind: 'dry', joints: joints.map(({ joint }) => joint.id) }, DRY)] : []),
       ...withoutRoom(placings, making),
       ...(glued.length > 0
-        ? [op({ kind: 'glue', joints: glued.map(({ joint }) => joint.id), count: glued.length, ends: glued.some(({ joint }) => joint.kind === 'rail end'), slow: clamped > JOINTS_AT_ONCE, only: glued.every(isBreadboard) ? say`the end boards over their middle ${dim(MIDDLE)} only` : null }, SPREAD * glued.length)] // prettier-ignore
+        ? [
+            op(
+              {
+                kind: 'glue',
+                joints: glued.map(({ joint }) => joint.id),
+                count: glued.length,
+                ends: glued.some(({ joint }) => joint.kind === 'rail end'),
+                slow: clamped > JOINTS_AT_ONCE,
+                only: glued.every(isBreadboard) ? say`the end boards over their middle ${dim(MIDDLE)} only` : null,
+              },
+              SPREAD * glued.length,
+            ),
+          ]
         : []),
       ...makes.filter(({ kind }) => kind === 'peg'),
       placing(sitting, making),
@@ -258,12 +328,25 @@ export function sittingStep(sitting: Sitting, making: Making): Draft {
 
   function slideTests(of: readonly Fastening[], { piece }: Making): readonly Operation[] {
     return model.motions
-      .filter(({ how, parts }) => how.kind === 'slide' && of.some(({ drilled, into }) => parts.includes(drilled.id) !== parts.includes(into.id))) // prettier-ignore
-      .map(({ id, name: what, how, parts }) => operation({ piece }, `${id}`, { kind: 'slide', name: what, travel: how.kind === 'slide' ? how.travel : 0 }, model.parts.filter((one) => parts.includes(one.id)), 2)); // prettier-ignore
+      .filter(
+        ({ how, parts }) =>
+          how.kind === 'slide' &&
+          of.some(({ drilled, into }) => parts.includes(drilled.id) !== parts.includes(into.id)),
+      )
+      .map(({ id, name: what, how, parts }) =>
+        operation(
+          { piece },
+          `${id}`,
+          { kind: 'slide', name: what, travel: how.kind === 'slide' ? how.travel : 0 },
+          model.parts.filter((one) => parts.includes(one.id)),
+          2,
+        ),
+      );
   }
 }
 
 /** An end board across the ends of a top's boards. */
-const isBreadboard = ({ joint, drilled, into }: Fastening): boolean => joint.kind === 'rail end' && drilled.role === 'top' && into.role === 'top'; // prettier-ignore
+const isBreadboard = ({ joint, drilled, into }: Fastening): boolean =>
+  joint.kind === 'rail end' && drilled.role === 'top' && into.role === 'top';
 /** It is glued only so far about its middle. */
 const MIDDLE: Length = inches(4);

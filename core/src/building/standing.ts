@@ -61,7 +61,7 @@ function topAround(part: Part, joints: readonly Fastening[], { model, made, pane
   const boards = panel === undefined ? [part] : model.parts.filter(({ id }) => panelOf.get(id) === panel);
   const own = new Set(boards.map(({ id }) => id));
   const round = ({ role }: Part) => role === 'edging' || role === 'top';
-  const before = made.filter((item) => (own.has(item.into.id) || own.has(item.drilled.id)) && !joints.includes(item)); // prettier-ignore
+  const before = made.filter((item) => (own.has(item.into.id) || own.has(item.drilled.id)) && !joints.includes(item));
   const under = boxOf(part).min[2];
   const others = before.flatMap(({ drilled, into }) => [drilled, into]).filter((one) => !own.has(one.id) && round(one));
   const level = others.filter((one) => Math.abs(boxOf(one).min[2] - under) <= FLUSH);
@@ -73,7 +73,19 @@ function panelAsOne(boards: readonly Part[], name: string): Part {
   const box = around(boards.map(boxOf))!;
   const [length, width, thickness] = ([0, 1, 2] as const).map((axis) => extent(box, axis)) as [Length, Length, Length];
   const square = { left: SQUARE, right: SQUARE };
-  return { ...boards[0]!, id: `${boards[0]!.piece}.${name}`, tag: name, length, width, thickness, outline: null, ends: square, cuts: [], frame: { at: box.min, u: [1, 0, 0], v: [0, 1, 0] }, changed: {} }; // prettier-ignore
+  return {
+    ...boards[0]!,
+    id: `${boards[0]!.piece}.${name}`,
+    tag: name,
+    length,
+    width,
+    thickness,
+    outline: null,
+    ends: square,
+    cuts: [],
+    frame: { at: box.min, u: [1, 0, 0], v: [0, 1, 0] },
+    changed: {},
+  };
 }
 
 /**

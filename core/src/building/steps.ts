@@ -27,7 +27,9 @@ function assemblingSteps(assembling: Assembling, making: Making): readonly Draft
   const groups = sittings(assembling, making.shop.drivers);
   let before: readonly Part[] = [];
   // A sitting is about the part that comes by itself; where none does, about the whole.
-  const homes = groups.map((placings) => origin.get(placings.findLast(({ body }) => body.length === 1)?.body[0]?.id ?? '') ?? assembly); // prettier-ignore
+  const homes = groups.map(
+    (placings) => origin.get(placings.findLast(({ body }) => body.length === 1)?.body[0]?.id ?? '') ?? assembly,
+  );
   return groups.map((placings, at) => {
     const home = homes[at]!;
     const part = homes.slice(0, at + 1).filter((other) => other === home).length;
@@ -53,7 +55,21 @@ function levelStep(making: Making, parts: readonly Part[], over: boolean): Draft
     adds: [],
     stays: staysBecause(parts, shop),
     ops: [
-      ...(over ? [op('upright', { kind: 'turn', about: 'upright', out: running.out, says: running.says ? say`${running.says} ${feet}` : feet }, 3, liftOf(parts, shop))] : []), // prettier-ignore
+      ...(over
+        ? [
+            op(
+              'upright',
+              {
+                kind: 'turn',
+                about: 'upright',
+                out: running.out,
+                says: running.says ? say`${running.says} ${feet}` : feet,
+              },
+              3,
+              liftOf(parts, shop),
+            ),
+          ]
+        : []),
       op('level', { kind: 'level', levellers: false }, 6),
       op('size', { kind: 'measure', size: [size.length, size.width, size.height] }, 3),
       ...(tall ? [op('anchor', { kind: 'anchor' }, 8)] : []),
@@ -80,7 +96,14 @@ function panelsIn(model: PieceModel): ReadonlyMap<string, string> {
   for (const { id, parts: ids, from } of model.assemblies) {
     const own = model.parts.filter((part) => ids.includes(part.id));
     const joints = model.joints.filter(({ drilled, into }) => ids.includes(drilled) && ids.includes(into));
-    if (from.length === 0 && isPanel(own, joints.map((joint) => ({ joint })))) for (const part of own) found.set(part.id, id); // prettier-ignore
+    if (
+      from.length === 0 &&
+      isPanel(
+        own,
+        joints.map((joint) => ({ joint })),
+      )
+    )
+      for (const part of own) found.set(part.id, id);
   }
   return found;
 }
@@ -105,7 +128,11 @@ export function stepsOf(
   const assemblings = operationsOf(model, made, shop);
   const usual = shop.drivers[0] ?? 'long bit';
   const drivers = new Map(
-    assemblings.flatMap(({ placings }) => placings.flatMap(({ access }) => access)).flatMap(({ joint, driver, room }) => (driver !== usual && driver !== null && Number.isFinite(room) ? [[joint.joint.id, driver] as const] : [])), // prettier-ignore
+    assemblings
+      .flatMap(({ placings }) => placings.flatMap(({ access }) => access))
+      .flatMap(({ joint, driver, room }) =>
+        driver !== usual && driver !== null && Number.isFinite(room) ? [[joint.joint.id, driver] as const] : [],
+      ),
   );
   const making: Making = { ...where, piece, model, made, panelOf: panelsIn(model), drivers };
   const pins = pinHoles(making);
@@ -113,7 +140,9 @@ export function stepsOf(
   const worked = preparing.map(({ ops }) => new Set(ops.flatMap(({ on }) => on)));
   const lastOf = new Map<string, string>();
   const assembled = assemblings.map((assembling) => {
-    const touched = new Set(assembling.bodies.flat().flatMap(({ id }) => preparing.filter((_, at) => worked[at]!.has(id)))); // prettier-ignore
+    const touched = new Set(
+      assembling.bodies.flat().flatMap(({ id }) => preparing.filter((_, at) => worked[at]!.has(id))),
+    );
     const prepared = preparing.filter((draft) => touched.has(draft)).map(({ name }) => name);
     const sources = assembling.from.flatMap((id) => lastOf.get(id) ?? []);
     const own = inTurn(assemblingSteps(assembling, making), [...prepared, ...sources]);
@@ -124,13 +153,25 @@ export function stepsOf(
   const fixed = assembled.filter(({ assembling }) => !assembling.laid);
   const wished = [...fixed].sort((a, b) => rank(piece, a.assembling) - rank(piece, b.assembling));
   const fits = fittings(making);
-  const hung = lastOf.size > 0 && fits.length > 0 ? [{ name: 'fittings', title: say`Fit the ${[...new Set(fits.map((one) => (one.kind === 'fit hardware' ? `${one.fastener}s` : '')))].join(' and ')}`, after: [...lastOf.values()].filter((name) => name !== 'lay'), ops: fits }] : []; // prettier-ignore
+  const hung =
+    lastOf.size > 0 && fits.length > 0
+      ? [
+          {
+            name: 'fittings',
+            title: say`Fit the ${[...new Set(fits.map((one) => (one.kind === 'fit hardware' ? `${one.fastener}s` : '')))].join(' and ')}`,
+            after: [...lastOf.values()].filter((name) => name !== 'lay'),
+            ops: fits,
+          },
+        ]
+      : [];
   const drafts: readonly Draft[] = [...preparing, ...wished.flatMap(({ own }) => own), ...hung];
   const laid = laidParts(model);
   const stands = parts.filter((part) => !part.loose && !laid.has(part.id));
   const over = drafts.some(({ ops }) => ops.some((one) => one.kind === 'place' && one.over));
   const level = { ...levelStep(making, stands, over), after: drafts.map(({ name }) => name) };
   const coats = inTurn(finishing, [level.name]);
-  const last = assembled.filter(({ assembling }) => assembling.laid).flatMap(({ own }) => inTurn(own, [coats.at(-1)?.name ?? level.name])); // prettier-ignore
+  const last = assembled
+    .filter(({ assembling }) => assembling.laid)
+    .flatMap(({ own }) => inTurn(own, [coats.at(-1)?.name ?? level.name]));
   return finished(piece.id, schedule([...drafts, level, ...coats, ...last], clampCount(shop)));
 }

@@ -38,14 +38,37 @@ function counts(rows: readonly (readonly [name: string, count: number])[]): read
 }
 
 /** One of what is sold in numbers: `pair of drawer slides`, `hinge`. */
-const single = (name: string): string => name.replace(/^(pair|hinge|stay|pull|leg|screw|clip|dowel pin|bolt|insert|plug|shelf pin)s\b/, '$1').replace(/(hinge|clip|leg|screw|brad|stay|pin|bolt|insert|biscuit|tenon|plug)s\b/, '$1'); // prettier-ignore
+const single = (name: string): string =>
+  name
+    .replace(/^(pair|hinge|stay|pull|leg|screw|clip|dowel pin|bolt|insert|plug|shelf pin)s\b/, '$1')
+    .replace(/(hinge|clip|leg|screw|brad|stay|pin|bolt|insert|biscuit|tenon|plug)s\b/, '$1');
 
 /** Hardware as it is picked up: so many of it. */
 const held = (kind: HardwareKind, size: string, count: number): readonly (readonly [string, number])[] =>
   count > 0 && !isPoured(kind) ? [[hardwareName(kind, size), count]] : [];
 
 /** What is done to the piece as it stands: nothing of it is picked up. */
-const WHOLE: ReadonlySet<Operation['kind']> = new Set(['drive', 'turn', 'level', 'measure', 'anchor', 'square', 'sand', 'coat', 'sample', 'slide', 'glue', 'clamp', 'wait', 'dry', 'heed', 'carry', 'trim whole', 'peg', 'plug']); // prettier-ignore
+const WHOLE: ReadonlySet<Operation['kind']> = new Set([
+  'drive',
+  'turn',
+  'level',
+  'measure',
+  'anchor',
+  'square',
+  'sand',
+  'coat',
+  'sample',
+  'slide',
+  'glue',
+  'clamp',
+  'wait',
+  'dry',
+  'heed',
+  'carry',
+  'trim whole',
+  'peg',
+  'plug',
+]);
 const tagsFor = (one: Operation): readonly string[] =>
   one.kind === 'place'
     ? one.comes.flatMap(({ tags }) => (tags.length > 1 ? [] : tags))

@@ -7,7 +7,14 @@ import { plain } from '../words';
 import { longestRound, staysBecause } from './way-out';
 
 const inch = (length: number) => length / inches(1);
-const block = (x: number, y: number, z: number): Part => board('p', { tag: 'A', role: 'rail', name: 'block', material: '2x4' }, boxAt([0, 0, 0], [inches(x), inches(y), inches(z)]), 0, 1); // prettier-ignore
+const block = (x: number, y: number, z: number): Part =>
+  board(
+    'p',
+    { tag: 'A', role: 'rail', name: 'block', material: '2x4' },
+    boxAt([0, 0, 0], [inches(x), inches(y), inches(z)]),
+    0,
+    1,
+  );
 const why = (size: readonly [number, number, number], more: Partial<Shop>) => {
   const phrase = staysBecause([block(...size)], { ...DEFAULT_SHOP, lift: 1000, ...more });
   return phrase && plain(phrase, 'in');
@@ -21,7 +28,10 @@ test('a ladder round a corner: 36 into 36 is 101.8, 27 into 64 is 125', () => {
 
 test('36 into 36 at 45 degrees: each inch of thickness takes two of length', () => {
   for (const deep of [2, 8, 14])
-    expect(inch(longestRound({ before: inches(36), after: inches(36) }, inches(deep)))).toBeCloseTo(36 * 2 ** 1.5 - 2 * deep, 1); // prettier-ignore
+    expect(inch(longestRound({ before: inches(36), after: inches(36) }, inches(deep)))).toBeCloseTo(
+      36 * 2 ** 1.5 - 2 * deep,
+      1,
+    );
 });
 
 /** Whether a rectangle pushed into the outer corner clears the inner one at every angle: its four sides, point by point. */

@@ -216,7 +216,14 @@ function solvePool(
   cache: SolveCache,
 ): Pool {
   if (wanted.length === 0)
-    return { options: [{ cost: 0, measure: 0, boards: [] }], atLeast: 0, cost: 0, lowerBound: 0, optimal: true, unplaced: [] }; // prettier-ignore
+    return {
+      options: [{ cost: 0, measure: 0, boards: [] }],
+      atLeast: 0,
+      cost: 0,
+      lowerBound: 0,
+      optimal: true,
+      unplaced: [],
+    };
   const sizes = sizesOf(job.measured);
   const offers = offersOf(wanted[0]!.material, market);
   const problem = problemOf(wanted, offers, job.shop, there, sizes, worthOf(job), aim);
@@ -227,7 +234,14 @@ function solvePool(
   } catch (error) {
     // A pool that can not be solved is told part by part; the other materials are planned all the same.
     const because = `one whose cuts could not be worked out (${error instanceof Error ? error.message : String(error)})`;
-    return { options: [{ cost: 0, measure: 0, boards: [] }], atLeast: 0, cost: 0, lowerBound: 0, optimal: false, unplaced: wanted.map((blank) => ({ blank, quantity: blank.quantity, because })) }; // prettier-ignore
+    return {
+      options: [{ cost: 0, measure: 0, boards: [] }],
+      atLeast: 0,
+      cost: 0,
+      lowerBound: 0,
+      optimal: false,
+      unplaced: wanted.map((blank) => ({ blank, quantity: blank.quantity, because })),
+    };
   }
   if (!options.stopped?.()) cache.set(key, solved);
   const blankOfPart = new Map(wanted.map((blank) => [blank.part.id, blank]));

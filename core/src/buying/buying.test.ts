@@ -164,7 +164,8 @@ describe('what is on hand', () => {
   test('squared ends give an inch more', () => {
     const longest = Math.max(...blanks.filter(({ material }) => material === '2x4').map(({ length }) => length));
     const just = longest / inches(1);
-    const used = (squared: boolean) => choose([there(just, { squared })]).boards.some(({ hand, pieces }) => hand && pieces[0]!.length === longest); // prettier-ignore
+    const used = (squared: boolean) =>
+      choose([there(just, { squared })]).boards.some(({ hand, pieces }) => hand && pieces[0]!.length === longest);
     expect(used(true)).toBe(true);
     expect(used(false)).toBe(false);
   });

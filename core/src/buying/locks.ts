@@ -33,7 +33,9 @@ export function lockedIn(blanks: readonly Blank[], locks: readonly Lock[]): Lock
     if (lock.state === 'spoiled') continue;
     const wanted = new Map<string, number>();
     for (const { part } of lock.pieces) wanted.set(part, (wanted.get(part) ?? 0) + 1);
-    const there = lock.pieces.every((piece) => byPart.has(piece.part) && (lock.state === 'cut' || sameSize(byPart.get(piece.part)!, piece))); // prettier-ignore
+    const there = lock.pieces.every(
+      (piece) => byPart.has(piece.part) && (lock.state === 'cut' || sameSize(byPart.get(piece.part)!, piece)),
+    );
     const enough = [...wanted].every(([part, count]) => (left.get(part) ?? 0) >= count);
     if (!there || !enough || lock.pieces.length === 0) {
       dead.push(lock);

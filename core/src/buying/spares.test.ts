@@ -28,7 +28,9 @@ describe('spares by how likely it is that they are needed', () => {
   test('the list buys just those, and says what they cost', () => {
     // Of one width: what is cheapest may change with the spares.
     const job = { ...newJob('j'), pieces: [{ ...newPiece('t', 'dining'), topChoices: { width: '6' } }] };
-    const totals = (['none', 'each', 'likely'] as const).map((spares) => planJob({ ...job, spares }, { today: '2026-11-24' }).list); // prettier-ignore
+    const totals = (['none', 'each', 'likely'] as const).map(
+      (spares) => planJob({ ...job, spares }, { today: '2026-11-24' }).list,
+    );
     const [none, each, likely] = totals;
     expect(none!.spareCount).toBe(0);
     expect(likely!.subtotal - likely!.spares).toBe(none!.subtotal);
@@ -44,7 +46,10 @@ describe('spares by how likely it is that they are needed', () => {
 describe('cuts by the store, for the car', () => {
   const board = (feet: number, ...ends: readonly number[]) => ({
     length: inches(feet * 12),
-    pieces: ends.map((end, at) => ({ x: inches(at === 0 ? 0.5 : ends[at - 1]! + 0.125), length: inches(end - (at === 0 ? 0.5 : ends[at - 1]! + 0.125)) })) as never, // prettier-ignore
+    pieces: ends.map((end, at) => ({
+      x: inches(at === 0 ? 0.5 : ends[at - 1]! + 0.125),
+      length: inches(end - (at === 0 ? 0.5 : ends[at - 1]! + 0.125)),
+    })) as never,
   });
   const cut = (feet: number, ends: readonly number[], car: number) =>
     storeCuts(board(feet, ...ends), inches(car))?.map((at: Length) => at / inches(1)) ?? null;

@@ -37,7 +37,9 @@ export function saturdays(
     const left = (at: number) => queues[at]!.reduce((sum, { work, wait }) => sum + work + wait, 0);
     // What fits into the rest of the day, the earliest first; a day begins with the piece that has most before it.
     const fits = open.filter((at) => startOf(at) + queues[at]![0]!.work <= day || clock === 0);
-    const next = (clock === 0 ? [...open].sort((a, b) => left(b) - left(a)) : [...fits].sort((a, b) => startOf(a) - startOf(b)))[0]; // prettier-ignore
+    const next = (
+      clock === 0 ? [...open].sort((a, b) => left(b) - left(a)) : [...fits].sort((a, b) => startOf(a) - startOf(b))
+    )[0];
     const task = next === undefined ? undefined : queues[next]![0]!;
     if (days.length === 0 || next === undefined || task === undefined) {
       days.push({ tasks: [], minutes: 0 });

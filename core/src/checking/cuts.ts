@@ -78,7 +78,9 @@ function lockNotes({ locks }: Job, { wish, lostLocks, boards }: Facts['buying'])
     );
   const otherwise = boards
     .filter(({ lock }) => lock?.state === 'cut')
-    .flatMap(({ pieces }) => pieces.filter(({ blank, length, turned, width }) => (turned ? width : length) !== blank.length)); // prettier-ignore
+    .flatMap(({ pieces }) =>
+      pieces.filter(({ blank, length, turned, width }) => (turned ? width : length) !== blank.length),
+    );
   if (otherwise.length > 0)
     found.push(
       note(null, 'cut-otherwise', 'stop', 'cuts', {

@@ -23,8 +23,16 @@ export type Facts = {
 };
 
 /** Whether everything asked for is on the list: else its totals are of a part only, and say so wherever they stand. */
-export const isComplete = ({ pieces, buying, list }: { readonly pieces: readonly Pick<PieceFacts, 'parts'>[]; readonly buying: Pick<Boards, 'unplaced'>; readonly list: Pick<BuyingList, 'notSold'> }): boolean =>
-  buying.unplaced.length === 0 && list.notSold.length === 0 && pieces.every(({ parts }) => parts.length > 0); // prettier-ignore
+export const isComplete = ({
+  pieces,
+  buying,
+  list,
+}: {
+  readonly pieces: readonly Pick<PieceFacts, 'parts'>[];
+  readonly buying: Pick<Boards, 'unplaced'>;
+  readonly list: Pick<BuyingList, 'notSold'>;
+}): boolean =>
+  buying.unplaced.length === 0 && list.notSold.length === 0 && pieces.every(({ parts }) => parts.length > 0);
 
 type Rest = Pick<Finding, 'title' | 'because'> & Partial<Pick<Finding, 'about' | 'numbers' | 'remedies'>>;
 

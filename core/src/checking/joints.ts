@@ -28,7 +28,13 @@ export function jointNotes({ piece, parts, model, fastenings, steps }: PieceFact
           },
           {
             label: say`Screw up through the rails, in slots`,
-            changes: [{ piece: piece.id, path: ['joins'], value: { ...withoutAll(piece.joins, short), 'top screws': { by: 'slotted screws' } } }], // prettier-ignore
+            changes: [
+              {
+                piece: piece.id,
+                path: ['joins'],
+                value: { ...withoutAll(piece.joins, short), 'top screws': { by: 'slotted screws' } },
+              },
+            ],
           },
         ],
       }),
@@ -104,7 +110,12 @@ export function jointNotes({ piece, parts, model, fastenings, steps }: PieceFact
         numbers: { joints: stuck.length },
         remedies: job.shop.drivers.includes('right-angle head')
           ? []
-          : [{ label: say`I have a right-angle head`, changes: [{ piece: null, path: ['shop', 'drivers'], value: [...job.shop.drivers, 'right-angle head'] }] }], // prettier-ignore
+          : [
+              {
+                label: say`I have a right-angle head`,
+                changes: [{ piece: null, path: ['shop', 'drivers'], value: [...job.shop.drivers, 'right-angle head'] }],
+              },
+            ],
       }),
     );
   const room = steps.filter(({ stays, makes }) => stays !== null && makes.length > 0);
@@ -116,7 +127,14 @@ export function jointNotes({ piece, parts, model, fastenings, steps }: PieceFact
         numbers: { steps: room.length },
       }),
     );
-  const seen = fastenings.filter(({ by, face, positions }) => positions.length > 0 && (face === 'outside' || by === 'screws') && by !== 'dowels' && by !== 'biscuits' && by !== 'loose tenon'); // prettier-ignore
+  const seen = fastenings.filter(
+    ({ by, face, positions }) =>
+      positions.length > 0 &&
+      (face === 'outside' || by === 'screws') &&
+      by !== 'dowels' &&
+      by !== 'biscuits' &&
+      by !== 'loose tenon',
+  );
   const sound = fastenings.every(({ troubles }) => troubles.length === 0);
   if (sound)
     found.push(
@@ -135,7 +153,9 @@ export function jointNotes({ piece, parts, model, fastenings, steps }: PieceFact
 
 /** What is said of joints, without what is said of some: for each, and for all of their kind. */
 const withoutAll = (joins: Piece['joins'], some: readonly Fastening[]): Piece['joins'] =>
-  Object.fromEntries(Object.entries(joins).filter(([key]) => !some.some((one) => key === keyOf(one) || key === one.joint.kind))); // prettier-ignore
+  Object.fromEntries(
+    Object.entries(joins).filter(([key]) => !some.some((one) => key === keyOf(one) || key === one.joint.kind)),
+  );
 
 const keyOf = ({ joint }: Fastening): string => pairKey(joint);
 const pairOf = ({ drilled, into }: Fastening): Phrase => say`${tag(drilled.tag)} to ${tag(into.tag)}`;
@@ -171,7 +191,16 @@ function troubleNotes(piece: Piece, made: readonly Fastening[]): readonly Findin
           ? [{ label: say`Join them the usual way`, changes: [{ piece: piece.id, path: ['joins'], value: usual }] }]
           : []),
         ...(item.by === 'pocket screws' && !piece.joins[item.joint.kind]?.flip
-          ? [{ label: say`Pockets on the other face`, changes: group.map((one) => ({ piece: piece.id, path: ['joins', keyOf(one)], value: { ...piece.joins[keyOf(one)], flip: true } })) }] // prettier-ignore
+          ? [
+              {
+                label: say`Pockets on the other face`,
+                changes: group.map((one) => ({
+                  piece: piece.id,
+                  path: ['joins', keyOf(one)],
+                  value: { ...piece.joins[keyOf(one)], flip: true },
+                })),
+              },
+            ]
           : []),
       ],
     });
@@ -193,14 +222,20 @@ function insteadNotes(piece: Piece, made: readonly Fastening[], job: Job): reado
   return [...groups.values()].map((group, at): Finding => {
     const { instead, by, joint } = group[0]!;
     const usual = WAYS_TO_JOIN[instead!.of as Method].name.toLowerCase();
-    const headless = !job.shop.drivers.includes('right-angle head') && instead!.because === 'no room' && joint.kind !== 'edge'; // prettier-ignore
+    const headless =
+      !job.shop.drivers.includes('right-angle head') && instead!.because === 'no room' && joint.kind !== 'edge';
     return note(piece.id, `instead-${at + 1}`, 'care', 'joints', {
       about: group.map(({ drilled }) => drilled.id),
       title: say`${WAYS_TO_JOIN[by as Method].name} instead of ${usual}`,
       because: say`${listOf(group.slice(0, 6).map(pairOf))}${group.length > 6 ? ` and ${group.length - 6} more` : ''}: with ${usual} ${TROUBLE[instead!.because]}.`,
       numbers: { joints: group.length },
       remedies: headless
-        ? [{ label: say`I have a right-angle head`, changes: [{ piece: null, path: ['shop', 'drivers'], value: [...job.shop.drivers, 'right-angle head'] }] }] // prettier-ignore
+        ? [
+            {
+              label: say`I have a right-angle head`,
+              changes: [{ piece: null, path: ['shop', 'drivers'], value: [...job.shop.drivers, 'right-angle head'] }],
+            },
+          ]
         : [],
     });
   });
@@ -233,7 +268,8 @@ const THEN: Readonly<Record<Adaptation['then'], string>> = {
 /** What measured sizes changed, and what to do about what is cut already. */
 function adaptationNotes(piece: string, adaptations: readonly Adaptation[]): readonly Finding[] {
   const groups = new Map<string, Adaptation[]>();
-  for (const one of adaptations) groups.set(`${one.measured} ${one.side}`, [...(groups.get(`${one.measured} ${one.side}`) ?? []), one]); // prettier-ignore
+  for (const one of adaptations)
+    groups.set(`${one.measured} ${one.side}`, [...(groups.get(`${one.measured} ${one.side}`) ?? []), one]);
   return [...groups.values()].map((group): Finding => {
     const { measured, side, off } = group[0]!;
     const cut = group.filter(({ then }) => then !== 'follows' && then !== 'leave it');

@@ -60,7 +60,9 @@ function fewerOf(group: Group, { patterns }: Cutting): readonly (readonly [bin: 
   return group.bins.flatMap((bin, at) => {
     const used = bought(bin) ? patterns.filter((pattern) => pattern.bin === at).length : 0;
     const step = Math.max(1, Math.ceil(used / MOST_COUNTS));
-    return Array.from({ length: Math.ceil(used / step) }, (_, k) => [at, used - 1 - k * step] as const).filter(([, count]) => count >= 0); // prettier-ignore
+    return Array.from({ length: Math.ceil(used / step) }, (_, k) => [at, used - 1 - k * step] as const).filter(
+      ([, count]) => count >= 0,
+    );
   });
 }
 

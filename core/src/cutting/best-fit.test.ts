@@ -5,14 +5,23 @@ import { faults } from './testing/check';
 import { boardOf, partOf } from './testing/lists';
 import type { CutProblem } from './problem';
 
-const asked = (stock: CutProblem['stock'], parts: CutProblem['parts']): CutProblem => ({ format: 'sill-plan/cut-problem@1', unit: 'in', kerf: 0.125, objective: 'cost', stock, parts }); // prettier-ignore
+const asked = (stock: CutProblem['stock'], parts: CutProblem['parts']): CutProblem => ({
+  format: 'sill-plan/cut-problem@1',
+  unit: 'in',
+  kerf: 0.125,
+  objective: 'cost',
+  stock,
+  parts,
+});
 /** Ended before it began: what there is at once. */
 const atOnce = (problem: CutProblem) => solve(problem, { stopped: () => true });
 
 /** So many lengths that are all different. */
 const many = (count: number, least: number, most: number) => {
   const random = seeded(11);
-  return Array.from({ length: count }, (_, at) => partOf(`p${at}`, 1, Math.round(1000 * (least + (most - least) * random())) / 1000, 5.5)); // prettier-ignore
+  return Array.from({ length: count }, (_, at) =>
+    partOf(`p${at}`, 1, Math.round(1000 * (least + (most - least) * random())) / 1000, 5.5),
+  );
 };
 
 test('thousands of lengths that are all different are cut at once, all of them, and close to the bound', () => {
@@ -30,7 +39,8 @@ test('what is there is begun first, runs between bad stretches are filled, no mo
   const solution = atOnce(problem);
   expect(solution.unplaced).toEqual([]);
   expect(faults(problem, solution)).toEqual([]);
-  const count = (id: string) => solution.boards.filter(({ stock }) => stock === id).reduce((sum, board) => sum + board.count, 0); // prettier-ignore
+  const count = (id: string) =>
+    solution.boards.filter(({ stock }) => stock === id).reduce((sum, board) => sum + board.count, 0);
   expect([count('hand'), count('few')]).toEqual([2, 5]);
 });
 
@@ -43,7 +53,13 @@ test('where there is not enough it is said which are left', () => {
 
 test('a knapsack of twenty thousand items that hardly differ is no deeper than one of ten', () => {
   const weights = Array.from({ length: 20_000 }, (_, at) => 7919 + 2 * at);
-  const { counts, value, atMost } = knapsack(weights.map((weight) => 2 * weight), weights, weights.map(() => 1), 1_000_001, 60_000); // prettier-ignore
+  const { counts, value, atMost } = knapsack(
+    weights.map((weight) => 2 * weight),
+    weights,
+    weights.map(() => 1),
+    1_000_001,
+    60_000,
+  );
   const used = counts.reduce((sum, count, at) => sum + count * weights[at]!, 0);
   expect(used).toBeLessThanOrEqual(1_000_001);
   expect(value).toBe(2 * used);

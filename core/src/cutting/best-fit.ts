@@ -34,7 +34,9 @@ export function bestFit(group: Group): Cutting {
           if (room >= weight && room < least && ways[board.bin]!.has(item)) [least, on, at] = [room, board, run];
         }
       if (on === null) {
-        const able = bins.flatMap((_, bin) => (canTake(bin) && ways[bin]!.has(item) && rooms[bin]!.some((room) => room >= weight) ? [bin] : [])); // prettier-ignore
+        const able = bins.flatMap((_, bin) =>
+          canTake(bin) && ways[bin]!.has(item) && rooms[bin]!.some((room) => room >= weight) ? [bin] : [],
+        );
         if (able.length === 0) {
           missing += count;
           break;
@@ -55,7 +57,12 @@ export function bestFit(group: Group): Cutting {
     if (board.runs.length > 1) return board.bin;
     const weight = board.runs[0]!.reduce((sum, item) => sum + laneWeight(group, items[item]!), 0);
     return bins.reduce((best, { price }, bin) => {
-      const holds = price < bins[best]!.price && canTake(bin) && rooms[bin]!.length === 1 && rooms[bin]![0]! >= weight && board.runs[0]!.every((item) => ways[bin]!.has(item)); // prettier-ignore
+      const holds =
+        price < bins[best]!.price &&
+        canTake(bin) &&
+        rooms[bin]!.length === 1 &&
+        rooms[bin]![0]! >= weight &&
+        board.runs[0]!.every((item) => ways[bin]!.has(item));
       return holds ? bin : best;
     }, board.bin);
   };
@@ -64,7 +71,14 @@ export function bestFit(group: Group): Cutting {
     const bin = cheapest(board);
     used[board.bin]!--;
     used[bin]!++;
-    const regions = runsOf(bins[bin]!).map((region, run) => rowOf(group, region, board.runs[run]!.map((item) => ways[bin]!.get(item)!), values)); // prettier-ignore
+    const regions = runsOf(bins[bin]!).map((region, run) =>
+      rowOf(
+        group,
+        region,
+        board.runs[run]!.map((item) => ways[bin]!.get(item)!),
+        values,
+      ),
+    );
     return patternOf(group, bin, regions);
   });
   return { patterns, cost: patterns.reduce((sum, { bin }) => sum + bins[bin]!.price, 0), missing };

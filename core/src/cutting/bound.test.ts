@@ -55,7 +55,20 @@ describe('groups', () => {
   });
 
   test('trim and defects leave runs that touch neither', () => {
-    const { bins } = groupOf([{ length: 41, trim: { ends: 0.5, edges: 0.25 }, width: 5.5, defects: [{ from: 12, to: 15.5 }, { from: 15, to: 16 }] }], [{}]); // prettier-ignore
+    const { bins } = groupOf(
+      [
+        {
+          length: 41,
+          trim: { ends: 0.5, edges: 0.25 },
+          width: 5.5,
+          defects: [
+            { from: 12, to: 15.5 },
+            { from: 15, to: 16 },
+          ],
+        },
+      ],
+      [{}],
+    );
     const [bin] = bins;
     expect(
       bin!.runs.map(({ from, to }) => [from / 8128, to / 8128].map((inch) => Math.round(inch * 100) / 100)),
@@ -113,12 +126,17 @@ test('no filling is worth more than the bound says, in one lane or several', () 
   fc.assert(
     fc.property(lists, ({ group, values }) => {
       const worth = group.items.map((_, at) => values[at]!);
-      const pattern = fill(group, 0, group.items.map((item) => item.quantity), worth);
+      const pattern = fill(
+        group,
+        0,
+        group.items.map((item) => item.quantity),
+        worth,
+      );
       const value = pattern.counts.reduce((sum, count, at) => sum + count * worth[at]!, 0);
       expect(value).toBeLessThanOrEqual(mostValue(group, group.bins[0]!, worth) + 1e-6);
     }),
     { numRuns: 300, seed: 8 },
-  ); // prettier-ignore
+  );
 });
 
 test('where pieces lie end to end the bound is the best filling itself', () => {
@@ -126,12 +144,17 @@ test('where pieces lie end to end the bound is the best filling itself', () => {
     fc.property(lists, ({ group, values }) => {
       fc.pre(singleLane(group, group.bins[0]!));
       const worth = group.items.map((_, at) => values[at]!);
-      const pattern = fill(group, 0, group.items.map((item) => item.quantity), worth);
+      const pattern = fill(
+        group,
+        0,
+        group.items.map((item) => item.quantity),
+        worth,
+      );
       const value = pattern.counts.reduce((sum, count, at) => sum + count * worth[at]!, 0);
       expect(value).toBeCloseTo(mostValue(group, group.bins[0]!, worth), 6);
     }),
     { numRuns: 200, seed: 9 },
-  ); // prettier-ignore
+  );
 });
 
 test('two halves of a board exactly are two lanes, not one and not three', () => {
@@ -147,7 +170,13 @@ test('the dual bound: prices too high are scaled back, limited stock pays back i
   expect(dualOf(group, [600]).bound).toBeCloseTo(1800);
   expect(dualOf(group, [900]).bound).toBeCloseTo(1800);
   expect(dualOf(group, [0]).bound).toBe(0);
-  const limited = groupOf([{ length: 60, price: 0, available: 1 }, { length: 60, price: 6 }], [{ length: 60, quantity: 3 }]); // prettier-ignore
+  const limited = groupOf(
+    [
+      { length: 60, price: 0, available: 1 },
+      { length: 60, price: 6 },
+    ],
+    [{ length: 60, quantity: 3 }],
+  );
   expect(dualOf(limited, [600]).bound).toBeCloseTo(1200);
 });
 

@@ -55,7 +55,9 @@ export function chainOf<T extends Ended>(
   const count = kinds.map(({ of, loop }) => (loop ? 1 : of.length));
   const states = count.reduce((product, n) => product * (n + 1), 1) * (steps.length + 1);
   const path =
-    kinds.length === 1 && kinds[0]!.loop ? [{ kind: 0, first: kinds[0]!.a }] : order(kinds, count, steps, states > MOST_STATES); // prettier-ignore
+    kinds.length === 1 && kinds[0]!.loop
+      ? [{ kind: 0, first: kinds[0]!.a }]
+      : order(kinds, count, steps, states > MOST_STATES);
   let used = kinds.map(() => 0);
   const links: Link<T>[] = [];
   let sum = inner;

@@ -243,7 +243,13 @@ function lanesAcross(
     let best: { lane: Way[]; worth: number; width: Length } | null = null;
     for (const width of new Set(ways.map((way) => way.width))) {
       if (width > room) continue;
-      const lane = greedyLane(group, box.length, ways.filter((way) => way.width === width), rest, values); // prettier-ignore
+      const lane = greedyLane(
+        group,
+        box.length,
+        ways.filter((way) => way.width === width),
+        rest,
+        values,
+      );
       const worth = lane.reduce((sum, way) => sum + values[way.item]!, 0);
       if (worth > 1e-9 && worth / (width + group.kerf) > (best ? best.worth / (best.width + group.kerf) : 0))
         best = { lane, worth, width };

@@ -83,7 +83,9 @@ export const laneWeight = ({ steps }: Group, { length, ends: [left, right] }: It
 
 /** Half units that pieces may take of a run: the two ends that meet nothing cost no step. */
 export function laneRoom({ steps, items }: Group, run: Length): number {
-  const step = widestSteps.get(items) ?? items.reduce((most, { ends }) => Math.max(most, ...ends.map((kind) => steps[kind]![kind]!)), 0); // prettier-ignore
+  const step =
+    widestSteps.get(items) ??
+    items.reduce((most, { ends }) => Math.max(most, ...ends.map((kind) => steps[kind]![kind]!)), 0);
   widestSteps.set(items, step);
   return 2 * run + 2 * step;
 }

@@ -88,7 +88,13 @@ function put(group: Group, sheet: Sheet, at: number, piece: Way, split: Rule['sp
       : null;
   const top: Slot | null =
     across > 0
-      ? { x, y: y + piece.width + group.gapAcross, length: crosscutFirst ? piece.length : length, width: across, cut: null } // prettier-ignore
+      ? {
+          x,
+          y: y + piece.width + group.gapAcross,
+          length: crosscutFirst ? piece.length : length,
+          width: across,
+          cut: null,
+        }
       : null;
   slot.cut = { way: piece, crosscutFirst, right, top };
   if (right && top) free.splice(at, 1, right, top);

@@ -61,7 +61,13 @@ describe('mitred pieces', () => {
   test('60 small lists: nothing at fault, never above what every order and flip gives', () => {
     const angle = fc.constantFrom(45, 30, 0);
     const lists = fc.array(
-      fc.record({ length: fc.integer({ min: 12, max: 50 }), quantity: fc.integer({ min: 1, max: 2 }), left: angle, right: angle, sign: fc.constantFrom(1, -1) }), // prettier-ignore
+      fc.record({
+        length: fc.integer({ min: 12, max: 50 }),
+        quantity: fc.integer({ min: 1, max: 2 }),
+        left: angle,
+        right: angle,
+        sign: fc.constantFrom(1, -1),
+      }),
       { minLength: 1, maxLength: 4 },
     );
     let proved = 0;

@@ -102,7 +102,10 @@ export function packLanes(
 const cuttingOf = (group: Group, patterns: readonly Pattern[]): Cutting => ({
   patterns,
   cost: patterns.reduce((sum, { bin }) => sum + group.bins[bin]!.price, 0),
-  missing: group.items.reduce((sum, { quantity }, item) => sum + quantity - patterns.reduce((n, { counts }) => n + counts[item]!, 0), 0), // prettier-ignore
+  missing: group.items.reduce(
+    (sum, { quantity }, item) => sum + quantity - patterns.reduce((n, { counts }) => n + counts[item]!, 0),
+    0,
+  ),
 });
 
 /** One way to fill all runs of a bin. */

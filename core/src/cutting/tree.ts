@@ -79,7 +79,12 @@ function cropped(region: Region, box: Box): Region {
   const { use } = region;
   if (use === null || use.kind === 'lane') return { ...box, use };
   const { first, second } = use;
-  const room = (of: Region) => ({ x: of.x, y: of.y, width: of.width, length: Math.min(of.length, box.x + box.length - of.x) }); // prettier-ignore
+  const room = (of: Region) => ({
+    x: of.x,
+    y: of.y,
+    width: of.width,
+    length: Math.min(of.length, box.x + box.length - of.x),
+  });
   if (use.kind === 'crosscut' && first.x + first.length >= box.x + box.length) return cropped(first, box);
   const rest = second && room(second).length > 0 ? cropped(second, room(second)) : null;
   return { ...box, use: { ...use, first: cropped(first, room(first)), second: rest } };

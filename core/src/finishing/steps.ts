@@ -38,33 +38,60 @@ export function finishingSteps({ id, finish }: Piece, parts: readonly Part[], ar
     lift: null,
     ...does,
   });
-  const step = (name: string, title: Phrase, ops: readonly Operation[], wait: number): FinishingStep => ({ name, title, ops, adds: [], wait }); // prettier-ignore
+  const step = (name: string, title: Phrase, ops: readonly Operation[], wait: number): FinishingStep => ({
+    name,
+    title,
+    ops,
+    adds: [],
+    wait,
+  });
   const grits = gritsTo(finish.sandTo);
   const both = grits.filter((grit) => grit <= BASE_GRIT);
   const fine = areas.top > 0 ? grits.filter((grit) => grit > BASE_GRIT) : [];
   const perFoot = (of: readonly number[]) => of.reduce<number>((sum, grit) => sum + (grit <= 80 ? COARSE : FINER), 0);
   const sanded: readonly Operation[] = [
-    ...(both.length > 0 ? [op('all', { kind: 'sand', grits: both, where: 'all of it' }, all * perFoot(both), 'sander')] : []), // prettier-ignore
-    ...(fine.length > 0 ? [op('top', { kind: 'sand', grits: fine, where: 'the top' }, areas.top * perFoot(fine), 'sander')] : []), // prettier-ignore
+    ...(both.length > 0
+      ? [op('all', { kind: 'sand', grits: both, where: 'all of it' }, all * perFoot(both), 'sander')]
+      : []),
+    ...(fine.length > 0
+      ? [op('top', { kind: 'sand', grits: fine, where: 'the top' }, areas.top * perFoot(fine), 'sander')]
+      : []),
   ];
   const stain = finish.stain === 'none' ? null : finish.stain;
   const coat = finish.coat === 'none' ? null : finish.coat;
-  const sample = stain || coat ? [op('sample', { kind: 'sample', what: [stain, coat].filter((one) => one !== null).join(' and ') }, 10)] : []; // prettier-ignore
+  const sample =
+    stain || coat
+      ? [op('sample', { kind: 'sample', what: [stain, coat].filter((one) => one !== null).join(' and ') }, 10)]
+      : [];
   const under = (product: keyof typeof UNDER) => {
     const { hours, wipe } = UNDER[product];
-    return op(product.replace(' ', '-'), { kind: 'coat', product, nth: 1, of: 1, between: 0, hours, use: 0, wipe }, all * (wipe ? WIPED : BRUSHED)); // prettier-ignore
+    return op(
+      product.replace(' ', '-'),
+      { kind: 'coat', product, nth: 1, of: 1, between: 0, hours, use: 0, wipe },
+      all * (wipe ? WIPED : BRUSHED),
+    );
   };
   const before = stain && UNDER[stain].before;
   const colour = stain ? [...(before ? [under(before)] : []), under(stain)] : [];
   const primed = coat === 'enamel' ? [under('primer')] : [];
-  const coats = coat === null ? [] : Array.from({ length: finish.coats }, (_, at) => {
-    const { between, hours, use, wipe } = COATS[coat];
-    const minutes = all * ((wipe ? WIPED : BRUSHED) + (at > 0 && between > 0 ? BETWEEN : 0));
-    return op(String(at + 1), { kind: 'coat', product: coat, nth: at + 1, of: finish.coats, between, hours, use, wipe }, minutes); // prettier-ignore
-  }); // prettier-ignore
-  const waits = (ops: readonly Operation[]) => Math.round(60 * Math.max(0, ...ops.map((one) => (one.kind === 'coat' ? one.hours : 0)))); // prettier-ignore
+  const coats =
+    coat === null
+      ? []
+      : Array.from({ length: finish.coats }, (_, at) => {
+          const { between, hours, use, wipe } = COATS[coat];
+          const minutes = all * ((wipe ? WIPED : BRUSHED) + (at > 0 && between > 0 ? BETWEEN : 0));
+          return op(
+            String(at + 1),
+            { kind: 'coat', product: coat, nth: at + 1, of: finish.coats, between, hours, use, wipe },
+            minutes,
+          );
+        });
+  const waits = (ops: readonly Operation[]) =>
+    Math.round(60 * Math.max(0, ...ops.map((one) => (one.kind === 'coat' ? one.hours : 0))));
   return [
-    ...(sanded.length + sample.length > 0 ? [step('sand', say`Sand it${sample.length > 0 ? ' and make a sample' : ''}`, [...sanded, ...sample], 0)] : []), // prettier-ignore
+    ...(sanded.length + sample.length > 0
+      ? [step('sand', say`Sand it${sample.length > 0 ? ' and make a sample' : ''}`, [...sanded, ...sample], 0)]
+      : []),
     ...(colour.length > 0 ? [step('stain', say`Stain it`, colour, waits(colour))] : []),
     ...(primed.length > 0 ? [step('prime', say`Prime it`, primed, waits(primed))] : []),
     ...coats.map((one, at) =>

@@ -11,7 +11,9 @@ test('a name that a spreadsheet would work out is marked as text; numbers with a
 });
 
 test('law: what is written is read back, whatever it begins with', () => {
-  const text = fc.tuple(fc.constantFrom('', '=', '+', '-', '@', "'"), fc.string({ maxLength: 12 })).map((both) => both.join('')); // prettier-ignore
+  const text = fc
+    .tuple(fc.constantFrom('', '=', '+', '-', '@', "'"), fc.string({ maxLength: 12 }))
+    .map((both) => both.join(''));
   fc.assert(
     fc.property(fc.array(text, { minLength: 1, maxLength: 4 }), (row) => {
       // A row of nothing but blanks is no row.

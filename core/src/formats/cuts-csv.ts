@@ -20,7 +20,21 @@ export function cutListCsv(
   const text = (length: number) => printLength(length, units);
   const cutOf = cutNumbers(cuts);
   return writeCsv(
-    ['board', 'from', 'bought', 'piece', 'part', 'length', 'width', 'thickness', 'from the left', 'from the lower edge', 'rip to', 'left long for', 'cut'], // prettier-ignore
+    [
+      'board',
+      'from',
+      'bought',
+      'piece',
+      'part',
+      'length',
+      'width',
+      'thickness',
+      'from the left',
+      'from the lower edge',
+      'rip to',
+      'left long for',
+      'cut',
+    ],
     boards.flatMap((board) =>
       board.pieces.map((piece) => [
         board.number,

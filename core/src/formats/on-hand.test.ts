@@ -11,7 +11,19 @@ describe('what lies there, from one typed line', () => {
   test.each([
     ['2x4 41 1/2 x3, split last 3', { material: '2x4', length: 41.5, width: 3.5, count: 3, bad: [[38.5, 41.5]] }],
     ['2×6 61', { material: '2x6', length: 61, width: 5.5, count: 1, bad: [] }],
-    ['1x4 6\' 2" x 2, first 1 1/2, knots 12 to 15 1/2', { material: '1x4', length: 74, width: 3.5, count: 2, bad: [[0, 1.5], [12, 15.5]] }], // prettier-ignore
+    [
+      '1x4 6\' 2" x 2, first 1 1/2, knots 12 to 15 1/2',
+      {
+        material: '1x4',
+        length: 74,
+        width: 3.5,
+        count: 2,
+        bad: [
+          [0, 1.5],
+          [12, 15.5],
+        ],
+      },
+    ],
     ['3/4 plywood 23 x 30', { material: 'ply 3/4', length: 23, width: 30, count: 1, bad: [] }],
     ['ply 1/2 24 by 11 1/4 x4', { material: 'ply 1/2', length: 24, width: 11.25, count: 4, bad: [] }],
     ['4x4 30 x12, squared', { material: '4x4', length: 30, width: 3.5, count: 12, bad: [], squared: true }],

@@ -61,7 +61,10 @@ export function readPartsCsv(
   let number = 1;
   for (const [at, row] of parsed.data.entries()) {
     if (parts.length >= room) {
-      problems.push({ row: at + 2, message: `A piece takes ${MOST_LOOSE} parts of your own, and has them. This row and the ${parsed.data.length - at - 1} after it were left out: put them into another piece.` }); // prettier-ignore
+      problems.push({
+        row: at + 2,
+        message: `A piece takes ${MOST_LOOSE} parts of your own, and has them. This row and the ${parsed.data.length - at - 1} after it were left out: put them into another piece.`,
+      });
       break;
     }
     readRow(row, at + 2);

@@ -16,7 +16,6 @@ test('money as people write it: never another sum than the one in the file', () 
     ['"12,40"', 1240],
     ['1 200', 120000],
   ] as const)
-    // prettier-ignore
     expect(row(price).boards[0]).toMatchObject({ price: cents });
   expect(row('1.200').problems[0]!.message).toContain('Did you mean 1200 or 1.2?');
   expect(row('-3').problems).toHaveLength(1);

@@ -89,8 +89,14 @@ const DEAREST = 1_000_000;
 /** Cents of "12.40", "$12.40", "12,40" or "1,200"; else what is wrong. */
 function centsOf(price: string): { readonly cents: number } | { readonly wrong: string } {
   const read = readAmount(price, 0, DEAREST);
-  if (read.ok && Math.abs(read.value * 100 - Math.round(read.value * 100)) < 1e-6) return { cents: Math.round(read.value * 100) }; // prettier-ignore
-  return { wrong: !read.ok && read.mean.length > 1 ? didYouMean(price, read.mean) : `The price “${price}” can not be read. Write it as 12.40.` }; // prettier-ignore
+  if (read.ok && Math.abs(read.value * 100 - Math.round(read.value * 100)) < 1e-6)
+    return { cents: Math.round(read.value * 100) };
+  return {
+    wrong:
+      !read.ok && read.mean.length > 1
+        ? didYouMean(price, read.mean)
+        : `The price “${price}” can not be read. Write it as 12.40.`,
+  };
 }
 
 type Told<T> = { readonly offer: T } | { readonly wrong: string };

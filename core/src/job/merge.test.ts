@@ -7,7 +7,8 @@ import type { Job } from './schema';
 
 const base = demoJob();
 const glaze = base.pieces[0]!.id;
-const change = (job: Job, piece: string | null, path: Change['path'], value: unknown) => applyChanges(job, [{ piece, path, value }]); // prettier-ignore
+const change = (job: Job, piece: string | null, path: Change['path'], value: unknown) =>
+  applyChanges(job, [{ piece, path, value }]);
 
 describe('two jobs that grew from one', () => {
   test('what only one side changed is as that side has it', () => {
@@ -22,7 +23,9 @@ describe('two jobs that grew from one', () => {
   test('what both changed is told, and taken as picked', () => {
     const mine = change(base, null, ['budget'], 50_000);
     const theirs = change(base, null, ['budget'], 60_000);
-    expect(merged(base, mine, theirs).clashes).toEqual([{ path: ['budget'], base: base.budget, mine: 50_000, theirs: 60_000 }]); // prettier-ignore
+    expect(merged(base, mine, theirs).clashes).toEqual([
+      { path: ['budget'], base: base.budget, mine: 50_000, theirs: 60_000 },
+    ]);
     expect(merged(base, mine, theirs).job.budget).toBe(50_000);
     expect(merged(base, mine, theirs, () => 'theirs').job.budget).toBe(60_000);
   });
@@ -31,7 +34,10 @@ describe('two jobs that grew from one', () => {
     const added = { ...base.pieces[0]!, id: 'new' };
     const mine = { ...base, pieces: [...base.pieces, added] };
     const theirs = { ...base, pieces: base.pieces.slice(1) };
-    expect(merged(base, mine, theirs).job.pieces.map(({ id }) => id)).toEqual([...base.pieces.slice(1).map(({ id }) => id), 'new']); // prettier-ignore
+    expect(merged(base, mine, theirs).job.pieces.map(({ id }) => id)).toEqual([
+      ...base.pieces.slice(1).map(({ id }) => id),
+      'new',
+    ]);
     const grown = change(base, glaze, ['copies'], 3);
     const { clashes, job } = merged(base, grown, theirs);
     expect(clashes).toMatchObject([{ path: ['pieces', glaze], theirs: undefined }]);
@@ -41,12 +47,16 @@ describe('two jobs that grew from one', () => {
 
   test('ticks of both are kept, and what one took back is gone', () => {
     const start = { ...base, done: ['a', 'b'] };
-    expect(merged(start, { ...start, done: ['a', 'b', 'mine'] }, { ...start, done: ['b', 'theirs'] }).job.done).toEqual(['b', 'theirs', 'mine']); // prettier-ignore
+    expect(merged(start, { ...start, done: ['a', 'b', 'mine'] }, { ...start, done: ['b', 'theirs'] }).job.done).toEqual(
+      ['b', 'theirs', 'mine'],
+    );
   });
 
   test('differences name the field, by piece', () => {
     const after = change(base, glaze, ['size', 'length'], 1);
-    expect(differences(base, after)).toEqual([{ path: ['pieces', glaze, 'size', 'length'], before: base.pieces[0]!.size.length, after: 1 }]); // prettier-ignore
+    expect(differences(base, after)).toEqual([
+      { path: ['pieces', glaze, 'size', 'length'], before: base.pieces[0]!.size.length, after: 1 },
+    ]);
     expect(differences(base, structuredClone(base))).toEqual([]);
   });
 
@@ -55,7 +65,11 @@ describe('two jobs that grew from one', () => {
     fc.oneof(
       fc.record({ piece: fc.constant(null), path: fc.constant(['name']), value: fc.constantFrom('A', 'B', 'C') }),
       fc.record({ piece: fc.constant(null), path: fc.constant(['budget']), value: fc.integer({ min: 1, max: 9 }) }),
-      fc.record({ piece: fc.constantFrom(...base.pieces.map(({ id }) => id)), path: fc.constantFrom(['size', 'length'], ['size', 'width'], ['copies']), value: fc.integer({ min: 1, max: 9 }) }), // prettier-ignore
+      fc.record({
+        piece: fc.constantFrom(...base.pieces.map(({ id }) => id)),
+        path: fc.constantFrom(['size', 'length'], ['size', 'width'], ['copies']),
+        value: fc.integer({ min: 1, max: 9 }),
+      }),
     ),
     { maxLength: 5 },
   ) as fc.Arbitrary<Change[]>;
@@ -65,9 +79,12 @@ describe('two jobs that grew from one', () => {
       fc.property(edits, edits, (ours, others) => {
         const [mine, theirs] = [applyChanges(base, ours), applyChanges(base, others)];
         const { job, clashes } = merged(base, mine, theirs);
-        const asked = (path: readonly string[]) => clashes.some((clash) => clash.path.every((name, at) => path[at] === name)); // prettier-ignore
-        for (const { path } of differences(mine, job)) expect(asked(path) || differences(base, theirs).some((other) => isAlike(other.path, path))).toBe(true); // prettier-ignore
-        for (const { path } of differences(theirs, job)) expect(asked(path) || differences(base, mine).some((other) => isAlike(other.path, path))).toBe(true); // prettier-ignore
+        const asked = (path: readonly string[]) =>
+          clashes.some((clash) => clash.path.every((name, at) => path[at] === name));
+        for (const { path } of differences(mine, job))
+          expect(asked(path) || differences(base, theirs).some((other) => isAlike(other.path, path))).toBe(true);
+        for (const { path } of differences(theirs, job))
+          expect(asked(path) || differences(base, mine).some((other) => isAlike(other.path, path))).toBe(true);
         const turned = merged(base, theirs, mine, () => 'theirs');
         expect(turned.job).toEqual(job);
         expect(readJob(job).ok).toBe(true);

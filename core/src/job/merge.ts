@@ -8,10 +8,12 @@ export type Clash = { readonly path: Path; readonly base: unknown; readonly mine
 type Fields = Readonly<Record<string, unknown>>;
 type Row = { readonly id: string };
 
-const isFields = (value: unknown): value is Fields => typeof value === 'object' && value !== null && !Array.isArray(value); // prettier-ignore
+const isFields = (value: unknown): value is Fields =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
 const isRow = (value: unknown): value is Row => isFields(value) && typeof value['id'] === 'string';
 const isRows = (value: unknown): value is readonly Row[] => Array.isArray(value) && value.every(isRow);
-const isNames = (value: unknown): value is readonly string[] => Array.isArray(value) && value.every((item) => typeof item === 'string'); // prettier-ignore
+const isNames = (value: unknown): value is readonly string[] =>
+  Array.isArray(value) && value.every((item) => typeof item === 'string');
 
 /** Whether two plain values hold the same. */
 export function isAlike(a: unknown, b: unknown): boolean {
@@ -67,7 +69,9 @@ export function merged<T>(base: T, mine: T, theirs: T, pick: (clash: Clash) => W
     if (isRows(base) && isRows(mine) && isRows(theirs)) return rows(base, mine, theirs, path);
     if (isNames(base) && isNames(mine) && isNames(theirs)) {
       const gone = new Set(base.filter((name) => !mine.includes(name)));
-      return [...new Set([...theirs.filter((name) => !gone.has(name)), ...mine.filter((name) => !base.includes(name))])]; // prettier-ignore
+      return [
+        ...new Set([...theirs.filter((name) => !gone.has(name)), ...mine.filter((name) => !base.includes(name))]),
+      ];
     }
     if (isFields(base) && isFields(mine) && isFields(theirs)) return fields(base, mine, theirs, path);
     return settle({ path, base, mine, theirs });

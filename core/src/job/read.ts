@@ -31,7 +31,11 @@ export function read<T>(schema: v.GenericSchema<unknown, T>, input: unknown, wha
   const beyond = endless(input);
   if (beyond) {
     const field = inWords(beyond);
-    return { ok: false, message: `This ${what} can not be read: ${field} must be a number that can be written out.`, fields: [{ field, message: 'must be a number that can be written out' }] }; // prettier-ignore
+    return {
+      ok: false,
+      message: `This ${what} can not be read: ${field} must be a number that can be written out.`,
+      fields: [{ field, message: 'must be a number that can be written out' }],
+    };
   }
   if (result.success) return { ok: true, value: result.output };
   const fields = result.issues.slice(0, 20).map((issue) => ({

@@ -14,7 +14,8 @@ const chest = (width: number) => {
   const model = buildPiece(piece, topCandidates(piece)[0]!, DEFAULT_SHOP, 'in');
   return fastenings(model.joints, model.parts, 'in', piece, DEFAULT_SHOP);
 };
-const corners = (made: readonly Fastening[]) => made.filter(({ drilled, into, by }) => drilled.role === 'drawer' && into.role === 'drawer' && by === 'screws'); // prettier-ignore
+const corners = (made: readonly Fastening[]) =>
+  made.filter(({ drilled, into, by }) => drilled.role === 'drawer' && into.role === 'drawer' && by === 'screws');
 
 describe('joints that lie alike are laid out once', () => {
   const made = chest(66);
@@ -35,13 +36,18 @@ describe('joints that lie alike are laid out once', () => {
   test('none meets a slide screw or another of its part', () => {
     for (const item of corners(made)) {
       const own = new Set([item.drilled.id, item.into.id]);
-      const others = made.filter((other) => other !== item && (own.has(other.drilled.id) || own.has(other.into.id))).flatMap(({ shanks }) => shanks); // prettier-ignore
+      const others = made
+        .filter((other) => other !== item && (own.has(other.drilled.id) || own.has(other.into.id)))
+        .flatMap(({ shanks }) => shanks);
       for (const shank of item.shanks) expect(others.some((other) => clash(shank, other))).toBe(false);
     }
   });
 
   test('drawers of one size have their screws in one place', () => {
-    const of = (drawer: string) => corners(made).filter(({ drilled }) => drilled.tag.startsWith(drawer)).flatMap(({ drilled, shanks }) => shanks.map(({ from }) => sub(from, drilled.frame.at))); // prettier-ignore
+    const of = (drawer: string) =>
+      corners(made)
+        .filter(({ drilled }) => drilled.tag.startsWith(drawer))
+        .flatMap(({ drilled, shanks }) => shanks.map(({ from }) => sub(from, drilled.frame.at)));
     const [first, second] = [of('W1'), of('W5')];
     expect(first.length).toBeGreaterThan(0);
     for (const [at, place] of of('W2').entries()) expect(norm(sub(place, first[at]!))).toBeLessThan(1e-6);

@@ -16,7 +16,12 @@ export type Alike = {
 type Answer = { readonly one: Laid; readonly taken: boolean };
 
 /** All that a part is but its names and its place. */
-const lookOf = numbered(({ frame: { u, v }, cuts, ...rest }) => [{ ...rest, id: '', tag: '' }, u, v, cuts.map((cut) => ({ ...cut, for: '' }))]); // prettier-ignore
+const lookOf = numbered(({ frame: { u, v }, cuts, ...rest }) => [
+  { ...rest, id: '', tag: '' },
+  u,
+  v,
+  cuts.map((cut) => ({ ...cut, for: '' })),
+]);
 
 /**
  * What a joint's layout follows from, but where in the piece it is: the same for the corners of drawers that are alike.
@@ -25,7 +30,18 @@ const lookOf = numbered(({ frame: { u, v }, cuts, ...rest }) => [{ ...rest, id: 
 export function likeness(by: Method, { joint, drilled, into, meeting }: Site): string | null {
   if (!isSquare(drilled) || !isSquare(into)) return null;
   const { normal, axis, side, spans, along } = meeting;
-  return [by, joint.kind, lookOf(drilled), lookOf(into), sub(into.frame.at, drilled.frame.at), normal, axis, side, spans, along].join(); // prettier-ignore
+  return [
+    by,
+    joint.kind,
+    lookOf(drilled),
+    lookOf(into),
+    sub(into.frame.at, drilled.frame.at),
+    normal,
+    axis,
+    side,
+    spans,
+    along,
+  ].join();
 }
 
 const movedBy = <T extends Laid>(laid: T, way: Vec): T => ({ ...laid, from: add(laid.from, way) });
@@ -51,7 +67,9 @@ export function placedAlike(
     asked.push({ one, taken });
     return taken;
   };
-  const known = first.placed.find((before) => before.face === face && before.asked.every(({ one, taken }) => takenHere(one) === taken)); // prettier-ignore
+  const known = first.placed.find(
+    (before) => before.face === face && before.asked.every(({ one, taken }) => takenHere(one) === taken),
+  );
   const found = known?.found ?? place(asking);
   if (!known) first.placed.push({ face, asked, found });
   const through = (id: string) => (id === first.site.drilled.id ? drilled.id : into.id);

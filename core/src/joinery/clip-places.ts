@@ -23,7 +23,12 @@ export function clippedJoints(joints: readonly Joint[], parts: ReadonlyMap<strin
     const rows = own
       .map(({ id, into }) => {
         const { min, max } = boxOf(parts.get(into)!);
-        return { id, into, at: (min[run] + max[run]) / 2, lies: Math.min(max[run], box.max[run]) - Math.max(min[run], box.min[run]) }; // prettier-ignore
+        return {
+          id,
+          into,
+          at: (min[run] + max[run]) / 2,
+          lies: Math.min(max[run], box.max[run]) - Math.max(min[run], box.min[run]),
+        };
       })
       .sort((a, b) => a.at - b.at);
     const most = Math.max(...rows.map(({ lies }) => lies));
@@ -31,7 +36,10 @@ export function clippedJoints(joints: readonly Joint[], parts: ReadonlyMap<strin
     const [first, last] = [good[0]!, good.at(-1)!];
     // Between the outer two, the last board within every stretch of ten inches.
     const stretch = ({ at }: (typeof good)[number]) => Math.floor((at - first.at) / APART);
-    const chosen = good.filter((row, k) => row === first || row === last || (stretch(good[k + 1]!) > stretch(row) && last.at - row.at > APART / 2)); // prettier-ignore
+    const chosen = good.filter(
+      (row, k) =>
+        row === first || row === last || (stretch(good[k + 1]!) > stretch(row) && last.at - row.at > APART / 2),
+    );
     for (const { id, into } of rows) if (!glued.has(into) || chosen.some((row) => row.id === id)) kept.add(id);
   }
   return kept;

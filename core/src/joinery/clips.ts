@@ -52,7 +52,14 @@ export function clips(site: Site): Layout | null {
       [SLOT.thick / 2, SLOT.deep - SLOT.thick / 2].map((deep): Laid => {
         const middle = add(under(place, face > 0 ? thick - deep : deep), times(meeting.normal, -SLOT_MIDDLE));
         const reach = SLOT.long / 2 - SLOT.thick / 2;
-        return { ...laid, from: add(middle, times(waysOf(drilled)[run], -reach)), direction: waysOf(drilled)[run], length: 2 * reach, radius: SLOT.thick / 2, driven: false }; // prettier-ignore
+        return {
+          ...laid,
+          from: add(middle, times(waysOf(drilled)[run], -reach)),
+          direction: waysOf(drilled)[run],
+          length: 2 * reach,
+          radius: SLOT.thick / 2,
+          driven: false,
+        };
       });
     return { laid, first: into, second: into, meets: 0, whole: () => isWhole(place), beside: slot };
   };
@@ -63,10 +70,22 @@ export function clips(site: Site): Layout | null {
     if (place - half < SLOT.thick || place + half > sizeOf(drilled, run) - SLOT.thick) return false;
     return [place - half, place, place + half].every((at) => {
       const slot = add(under(at, thick / 2), times(meeting.normal, -SLOT_MIDDLE));
-      const wood = [across, times(across, -1)].map((way) => raysIn(solidOf(drilled), slot, way).find(([from, to]) => from < 60 && to > 60)?.[1] ?? 0); // prettier-ignore
+      const wood = [across, times(across, -1)].map(
+        (way) => raysIn(solidOf(drilled), slot, way).find(([from, to]) => from < 60 && to > 60)?.[1] ?? 0,
+      );
       return wood[0]! + wood[1]! >= thick - inches(1 / 16);
     });
   };
   const targets = shifted(low, spaced(high - low, inches(10), inches(9), units));
-  return { fastener: CLIP, jig: drilled.thickness, run, targets, tell: (place) => place, faces: [1, -1], lie, bite: inches(5 / 16), leaves: 0 }; // prettier-ignore
+  return {
+    fastener: CLIP,
+    jig: drilled.thickness,
+    run,
+    targets,
+    tell: (place) => place,
+    faces: [1, -1],
+    lie,
+    bite: inches(5 / 16),
+    leaves: 0,
+  };
 }

@@ -21,7 +21,16 @@ export function cornerBlock(site: Site): Layout | null {
   const end = meeting.side > 0 ? drilled.length : 0;
   const tell = tellFrom(site, 1);
   const screw = (from: Vec, direction: Vec, place: Length, part: Part): Lie => ({
-    laid: { from, direction, length: bite, radius: fastener.shank / 2, behind: BLOCK, hole: fastener.shank / 2, position: tell(place), driven: true }, // prettier-ignore
+    laid: {
+      from,
+      direction,
+      length: bite,
+      radius: fastener.shank / 2,
+      behind: BLOCK,
+      hole: fastener.shank / 2,
+      position: tell(place),
+      driven: true,
+    },
     first: part,
     second: part,
     meets: 0,
@@ -35,7 +44,16 @@ export function cornerBlock(site: Site): Layout | null {
     block: (face) => {
       const [near, far] = meeting.side > 0 ? [end - BLOCK, end] : [end, end + BLOCK];
       const [under, over] = face > 0 ? [drilled.thickness, drilled.thickness + BLOCK] : [-BLOCK, 0];
-      const cell = prism([[near, low], [far, low], [far, high], [near, high]], under, over); // prettier-ignore
+      const cell = prism(
+        [
+          [near, low],
+          [far, low],
+          [far, high],
+          [near, high],
+        ],
+        under,
+        over,
+      );
       return outOfFrame(drilled.frame, [cell])[0]!;
     },
     targets: places.map((place) => low + Math.max(shift, place - shift)),
@@ -49,7 +67,8 @@ export function cornerBlock(site: Site): Layout | null {
     also: {
       ...row,
       targets: places.map((place) => low + Math.min(high - low - shift, place + shift)),
-      lie: (place, face) => screw(onPlane(drilled, meeting, [0, place, surface(face) + (face * BLOCK) / 2]), meeting.normal, place, into), // prettier-ignore
+      lie: (place, face) =>
+        screw(onPlane(drilled, meeting, [0, place, surface(face) + (face * BLOCK) / 2]), meeting.normal, place, into),
     },
   };
 }

@@ -30,7 +30,8 @@ export function roomBehind({ from, direction, behind }: Shank, there: readonly S
   const near = there.filter((solid) => {
     const [low, high] = limitsOf(solid);
     return ([0, 1, 2] as const).every(
-      (axis) => Math.min(start[axis], end[axis]) - SLEEVE < high[axis] && Math.max(start[axis], end[axis]) + SLEEVE > low[axis], // prettier-ignore
+      (axis) =>
+        Math.min(start[axis], end[axis]) - SLEEVE < high[axis] && Math.max(start[axis], end[axis]) + SLEEVE > low[axis],
     );
   });
   if (near.length === 0) return Infinity;

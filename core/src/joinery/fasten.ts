@@ -220,7 +220,8 @@ export function fasten(
   const by = methodOf(joint, said);
   const taken = [...new Set([drilled.id, into.id].flatMap((id) => room.bored.get(id) ?? []))];
   if (by === 'hardware') return withHardware({ ...base, by }, taken, room.units);
-  if (meeting === null && !joint.apart && by !== 'nothing') return { ...base, by, troubles: ['not possible'], reaches: false }; // prettier-ignore
+  if (meeting === null && !joint.apart && by !== 'nothing')
+    return { ...base, by, troubles: ['not possible'], reaches: false };
   if (by === 'nothing' || meeting === null) return { ...base, by };
   const site: Site = { joint, drilled, into, meeting, units: room.units, spacing: room.spacing };
   const isEdge = joint.kind === 'edge' || (joint.kind === 'lamination' && by !== 'glue');
@@ -245,7 +246,11 @@ export function fasten(
         : placedAlike(first, site, face, isTaken, (there) => rowsOn(face, layout, first.site, there, access));
     const block = layout.block?.(face);
     const crowded = block !== undefined && isCrowded(block, room);
-    return { ...rows, troubles: crowded ? [...rows.troubles, 'not possible' as const] : rows.troubles, blocks: block ? [block] : [] }; // prettier-ignore
+    return {
+      ...rows,
+      troubles: crowded ? [...rows.troubles, 'not possible' as const] : rows.troubles,
+      blocks: block ? [block] : [],
+    };
   };
   const [usual, ...others] = sidesFor(site, layout, by, said?.flip ?? false, room.middle);
   let placed = placedOn(usual!);
@@ -253,7 +258,14 @@ export function fasten(
     const next = placedOn(face);
     if (next.troubles.length < placed.troubles.length) placed = next;
   }
-  const hidden = joint.kind === 'edge' || drilled.role === 'top' ? 'underside' : said?.flip ? 'outside' : drilled.role === 'support' ? 'either face' : 'inside'; // prettier-ignore
+  const hidden =
+    joint.kind === 'edge' || drilled.role === 'top'
+      ? 'underside'
+      : said?.flip
+        ? 'outside'
+        : drilled.role === 'support'
+          ? 'either face'
+          : 'inside';
   return {
     ...of,
     ...placed,

@@ -46,5 +46,7 @@ export function fastenerLines(made: readonly Fastening[], copies: number): reado
       rows.set(key, { ...line, count: count * copies + (before?.count ?? 0) });
     }
   }
-  return [...rows.values()].sort((a, b) => a.kind.localeCompare(b.kind) || a.size.localeCompare(b.size, 'en', { numeric: true })); // prettier-ignore
+  return [...rows.values()].sort(
+    (a, b) => a.kind.localeCompare(b.kind) || a.size.localeCompare(b.size, 'en', { numeric: true }),
+  );
 }

@@ -37,7 +37,16 @@ function written(value: number): string {
 }
 
 type Shape = Omit<Fastener, 'kind' | 'size' | 'length'>;
-const NONE: Shape = { shank: 0, wide: 0, head: '', thread: '', pilot: null, clearance: null, counterbore: null, driver: '' }; // prettier-ignore
+const NONE: Shape = {
+  shank: 0,
+  wide: 0,
+  head: '',
+  thread: '',
+  pilot: null,
+  clearance: null,
+  counterbore: null,
+  driver: '',
+};
 
 /**
  * Drill sizes. Wood screws: the usual chart of pilot and clearance holes; lag screws: clearance as the shank, lead hole
@@ -45,22 +54,99 @@ const NONE: Shape = { shank: 0, wide: 0, head: '', thread: '', pilot: null, clea
  * Construction, 12.1); counterbores as the washer. The maker's own chart comes first.
  */
 const GAUGES = {
-  '#8': { ...NONE, shank: inches(0.164), wide: inches(0.332), head: 'flat', thread: 'wood', pilot: pilots(bit(3, 32), bit(1, 8)), clearance: bit(11, 64), counterbore: bit(3, 8), driver: 'square or star #2' },
-  '#10': { ...NONE, shank: inches(0.19), wide: inches(0.385), head: 'flat', thread: 'wood', pilot: pilots(bit(7, 64), bit(1, 8)), clearance: bit(3, 16), counterbore: bit(1, 2), driver: 'square or star #3' },
-  '1/4-20': { ...NONE, shank: inches(0.25), wide: inches(0.5), head: 'hex drive', thread: '1/4-20', pilot: pilots(bit(5, 16), bit(11, 32)), clearance: bit(9, 32), counterbore: bit(3, 4), driver: '4 mm hex key' },
-  '1/4': { ...NONE, shank: inches(0.25), wide: inches(0.5), head: 'hex', thread: 'lag', pilot: pilots(bit(9, 64), bit(3, 16)), clearance: bit(1, 4), counterbore: bit(0, 1, 1), driver: '7/16 socket' },
-  '5/16': { ...NONE, shank: inches(0.3125), wide: inches(0.5), head: 'hex', thread: 'lag', pilot: pilots(bit(11, 64), bit(15, 64)), clearance: bit(5, 16), counterbore: bit(0, 1, 1), driver: '1/2 socket' },
-  '3/8': { ...NONE, shank: inches(0.375), wide: inches(0.625), head: 'hex', thread: 'lag', pilot: pilots(bit(13, 64), bit(9, 32)), clearance: bit(3, 8), counterbore: bit(1, 4, 1), driver: '9/16 socket' },
-} as const satisfies Readonly<Record<string, Shape>>; // prettier-ignore
+  '#8': {
+    ...NONE,
+    shank: inches(0.164),
+    wide: inches(0.332),
+    head: 'flat',
+    thread: 'wood',
+    pilot: pilots(bit(3, 32), bit(1, 8)),
+    clearance: bit(11, 64),
+    counterbore: bit(3, 8),
+    driver: 'square or star #2',
+  },
+  '#10': {
+    ...NONE,
+    shank: inches(0.19),
+    wide: inches(0.385),
+    head: 'flat',
+    thread: 'wood',
+    pilot: pilots(bit(7, 64), bit(1, 8)),
+    clearance: bit(3, 16),
+    counterbore: bit(1, 2),
+    driver: 'square or star #3',
+  },
+  '1/4-20': {
+    ...NONE,
+    shank: inches(0.25),
+    wide: inches(0.5),
+    head: 'hex drive',
+    thread: '1/4-20',
+    pilot: pilots(bit(5, 16), bit(11, 32)),
+    clearance: bit(9, 32),
+    counterbore: bit(3, 4),
+    driver: '4 mm hex key',
+  },
+  '1/4': {
+    ...NONE,
+    shank: inches(0.25),
+    wide: inches(0.5),
+    head: 'hex',
+    thread: 'lag',
+    pilot: pilots(bit(9, 64), bit(3, 16)),
+    clearance: bit(1, 4),
+    counterbore: bit(0, 1, 1),
+    driver: '7/16 socket',
+  },
+  '5/16': {
+    ...NONE,
+    shank: inches(0.3125),
+    wide: inches(0.5),
+    head: 'hex',
+    thread: 'lag',
+    pilot: pilots(bit(11, 64), bit(15, 64)),
+    clearance: bit(5, 16),
+    counterbore: bit(0, 1, 1),
+    driver: '1/2 socket',
+  },
+  '3/8': {
+    ...NONE,
+    shank: inches(0.375),
+    wide: inches(0.625),
+    head: 'hex',
+    thread: 'lag',
+    pilot: pilots(bit(13, 64), bit(9, 32)),
+    clearance: bit(3, 8),
+    counterbore: bit(1, 4, 1),
+    driver: '9/16 socket',
+  },
+} as const satisfies Readonly<Record<string, Shape>>;
 /** A bolt goes through a hole of its own width all the way. */
 const BOLT: Shape = { ...GAUGES['3/8'], thread: '3/8-16', pilot: pilots(bit(3, 8), bit(3, 8)) };
 /** A hole from the side takes in the nut and washer of a bolt that ends in a part. */
 export const NUT_HOLE: DrillBit = bit(1, 4, 1);
-const POCKET: Shape = { ...NONE, shank: inches(0.164), wide: inches(0.35), head: 'washer', thread: 'coarse', driver: 'long square #2' }; // prettier-ignore
+const POCKET: Shape = {
+  ...NONE,
+  shank: inches(0.164),
+  wide: inches(0.35),
+  head: 'washer',
+  thread: 'coarse',
+  driver: 'long square #2',
+};
 
-const made = (kind: HardwareKind, size: string, length: number, shape: Shape): Fastener => ({ kind, size, length: inches(length), ...shape }); // prettier-ignore
-const byGauge = (kind: HardwareKind, gauge: keyof typeof GAUGES, lengths: readonly number[], between = ' ', shape: Shape = GAUGES[gauge]) =>
-  lengths.map((length) => made(kind, `${gauge}${between}${written(length)}`, length, shape)); // prettier-ignore
+const made = (kind: HardwareKind, size: string, length: number, shape: Shape): Fastener => ({
+  kind,
+  size,
+  length: inches(length),
+  ...shape,
+});
+const byGauge = (
+  kind: HardwareKind,
+  gauge: keyof typeof GAUGES,
+  lengths: readonly number[],
+  between = ' ',
+  shape: Shape = GAUGES[gauge],
+) => lengths.map((length) => made(kind, `${gauge}${between}${written(length)}`, length, shape));
 
 /** Wood screws by how long they are, short first. */
 export const SCREWS: readonly Fastener[] = [
@@ -72,7 +158,9 @@ export const POCKET_SHANKS: readonly Fastener[] = [1, 1.25, 1.5, 2, 2.5].flatMap
   made('pocket-screw', `${written(length)} fine`, length, { ...POCKET, thread: 'fine' }),
 ]);
 /** 18 gauge. */
-export const BRADS: readonly Fastener[] = [1, 1.25, 1.5, 2].map((length) => made('brad', written(length), length, { ...NONE, shank: inches(0.05), wide: inches(0.05) })); // prettier-ignore
+export const BRADS: readonly Fastener[] = [1, 1.25, 1.5, 2].map((length) =>
+  made('brad', written(length), length, { ...NONE, shank: inches(0.05), wide: inches(0.05) }),
+);
 export const BOLTS: readonly Fastener[] = byGauge('bolt', '3/8', [5, 7, 9, 12], ' x ', BOLT);
 export const LAGS: readonly Fastener[] = [
   ...byGauge('lag', '1/4', [2, 3], ' x '),
@@ -81,9 +169,18 @@ export const LAGS: readonly Fastener[] = [
 ];
 export const INSERTS: readonly Fastener[] = byGauge('insert', '1/4-20', [1.5, 2.5, 4], ' x ');
 
-const round = (over: number, under: number, length: number): Fastener => ({ ...made('dowel', `${over}/${under} x ${written(length)}`, length, NONE), shank: inches(over / under), wide: inches(over / under), clearance: bit(over, under) }); // prettier-ignore
+const round = (over: number, under: number, length: number): Fastener => ({
+  ...made('dowel', `${over}/${under} x ${written(length)}`, length, NONE),
+  shank: inches(over / under),
+  wide: inches(over / under),
+  clearance: bit(over, under),
+});
 export const DOWELS = { thin: round(1, 4, 1), usual: round(3, 8, 1.5), thick: round(1, 2, 2) } as const;
-const flat = (thick: number, wide: number, length: number): Fastener => ({ ...made('tenon', `${written(thick)} x ${written(wide)} x ${written(length)}`, length, NONE), shank: inches(thick), wide: inches(wide) }); // prettier-ignore
+const flat = (thick: number, wide: number, length: number): Fastener => ({
+  ...made('tenon', `${written(thick)} x ${written(wide)} x ${written(length)}`, length, NONE),
+  shank: inches(thick),
+  wide: inches(wide),
+});
 export const TENONS = {
   thin: flat(1 / 4, 3 / 4, 1.5),
   usual: flat(5 / 16, 1, 2),
@@ -95,7 +192,14 @@ export const BISCUITS = {
   large: { ...made('biscuit', '#20', 15 / 16, NONE), shank: inches(5 / 32), wide: inches(2.5) },
 } as const;
 /** The screw that comes with a clip. */
-export const CLIP: Fastener = { ...made('clip', '', 1 / 2, GAUGES['#8']), head: 'with its own screw', thread: '', pilot: pilots(bit(3, 32), bit(1, 8)), clearance: null, counterbore: null }; // prettier-ignore
+export const CLIP: Fastener = {
+  ...made('clip', '', 1 / 2, GAUGES['#8']),
+  head: 'with its own screw',
+  thread: '',
+  pilot: pilots(bit(3, 32), bit(1, 8)),
+  clearance: null,
+  counterbore: null,
+};
 
 export const FASTENERS: readonly Fastener[] = [
   ...SCREWS,
@@ -130,7 +234,9 @@ const FOR_NUT: Length = inches(1 / 2);
 
 /** Bolts go through both parts where one is as long; else through one and at least 3 in into the other, to a nut let in there. */
 export const boltFor = (deep: Length, beyond: Length): Fastener =>
-  BOLTS.find(({ length }) => length >= deep + beyond + FOR_NUT) ?? BOLTS.find(({ length }) => length >= deep + inches(3)) ?? BOLTS.at(-1)!; // prettier-ignore
+  BOLTS.find(({ length }) => length >= deep + beyond + FOR_NUT) ??
+  BOLTS.find(({ length }) => length >= deep + inches(3)) ??
+  BOLTS.at(-1)!;
 
 /** Dowels a third to a half as thick as the thinner part, tenons by the room there is. */
 export const dowelFor = (thinner: Length): Fastener =>

@@ -28,7 +28,17 @@ export function middleOfParts(parts: readonly Part[]): Vec {
 const LEAST_FACE = 6;
 
 /** A rail that only lies under the board: its neighbours hold it. */
-const lying = (usual: Fastening): Fastening => ({ ...usual, by: 'nothing', fastener: null, screw: '', shanks: [], slots: [], positions: [], troubles: [], reaches: true }); // prettier-ignore
+const lying = (usual: Fastening): Fastening => ({
+  ...usual,
+  by: 'nothing',
+  fastener: null,
+  screw: '',
+  shanks: [],
+  slots: [],
+  positions: [],
+  troubles: [],
+  reaches: true,
+});
 
 /**
  * Where nobody says how and the usual way does not work, the next that does and wants no more than a drill; where it was
@@ -93,13 +103,18 @@ export function fastenings(
     for (const id of all) plies.set(id, all);
   }
   const one = ({ drilled, into }: Joint) =>
-    [drilled, into].flatMap((id) => (plies.get(id) ?? []).filter((other) => other !== id).map((other) => byId.get(other)!)); // prettier-ignore
+    [drilled, into].flatMap((id) =>
+      (plies.get(id) ?? []).filter((other) => other !== id).map((other) => byId.get(other)!),
+    );
   // At a rail's second end there stands, by then, what it ends on at the first, and the frame of that.
   const mates = (joint: Joint): readonly Part[] => {
     if (joint.kind === 'edge')
-      return joints.filter((other) => other.kind === 'edge' && other.into === joint.drilled).map(({ drilled }) => byId.get(drilled)!); // prettier-ignore
+      return joints
+        .filter((other) => other.kind === 'edge' && other.into === joint.drilled)
+        .map(({ drilled }) => byId.get(drilled)!);
     // In a hollow leg the other walls stand behind what is driven from inside.
-    if (joint.kind === 'lamination' && byId.get(joint.drilled)!.role === 'leg') return one(joint).filter(({ id }) => id !== joint.drilled && id !== joint.into); // prettier-ignore
+    if (joint.kind === 'lamination' && byId.get(joint.drilled)!.role === 'leg')
+      return one(joint).filter(({ id }) => id !== joint.drilled && id !== joint.into);
     if (joint.kind !== 'rail end' || byId.get(joint.drilled)!.role === 'top') return [];
     const far = ends
       .filter((other) => other.drilled === joint.drilled && other.into !== joint.into)
@@ -109,7 +124,10 @@ export function fastenings(
   };
   const ofTop = (id: string) => byId.get(id)?.role === 'top' || byId.get(id)?.role === 'edging';
   const held = ({ into, id }: Joint) =>
-    joints.some((other) => other.id !== id && ofTop(other.drilled) && ofTop(other.into) && (other.drilled === into || other.into === into)); // prettier-ignore
+    joints.some(
+      (other) =>
+        other.id !== id && ofTop(other.drilled) && ofTop(other.into) && (other.drilled === into || other.into === into),
+    );
   const least = Math.min(DRIVER_ROOM['long bit'], ...shop.drivers.map((driver) => DRIVER_ROOM[driver]));
   const room: Room = {
     units,
@@ -165,7 +183,9 @@ export function fastenings(
   const other = edges.find(({ by }) => by !== edges[0]!.by && by !== 'pocket screws')?.by as Method | undefined;
   if (other && !piece.joins.edge) {
     const alike = fastenings(joints, parts, units, { joins: { ...piece.joins, edge: { by: other } } }, shop, stuck);
-    return alike.map((item) => (item.joint.kind === 'edge' ? { ...item, instead: { of: 'pocket screws', because: 'no room' } } : item)); // prettier-ignore
+    return alike.map((item) =>
+      item.joint.kind === 'edge' ? { ...item, instead: { of: 'pocket screws', because: 'no room' } } : item,
+    );
   }
   return joints.map((joint) => made.get(joint.id)!);
 }

@@ -17,8 +17,22 @@ import { raysIn } from '../solid';
 import { clash, fastenings, tipOf, type Fastening } from './index';
 
 const at = (x: number, y: number, z: number) => [inches(x), inches(y), inches(z)] as const;
-const part = (tag: string, from: readonly [number, number, number], size: readonly [number, number, number], along: 0 | 1 | 2, across: 0 | 1 | 2, role: Part['role'] = 'side'): Part => board('p', { tag, role, name: tag, material: 'ply 3/4' }, boxAt(at(...from), at(...size)), along, across); // prettier-ignore
-const joint = (kind: Joint['kind'], drilled: string, into: string): Joint => ({ id: `p.${drilled}>${into}`, piece: 'p', kind, drilled: `p.${drilled}`, into: `p.${into}`, apart: true }); // prettier-ignore
+const part = (
+  tag: string,
+  from: readonly [number, number, number],
+  size: readonly [number, number, number],
+  along: 0 | 1 | 2,
+  across: 0 | 1 | 2,
+  role: Part['role'] = 'side',
+): Part => board('p', { tag, role, name: tag, material: 'ply 3/4' }, boxAt(at(...from), at(...size)), along, across);
+const joint = (kind: Joint['kind'], drilled: string, into: string): Joint => ({
+  id: `p.${drilled}>${into}`,
+  piece: 'p',
+  kind,
+  drilled: `p.${drilled}`,
+  into: `p.${into}`,
+  apart: true,
+});
 const made = (joints: readonly Joint[], parts: readonly Part[]) => fastenings(joints, parts, 'in');
 const inch = (length: number) => length / inches(1);
 const printed = ({ hinges }: Fastening) => hinges.map((place) => printLength(place, 'in'));
@@ -59,7 +73,19 @@ describe('hinges, worked by hand', () => {
   });
 
   test('where a dado leaves no wood for a screw, the hinge gives way by the quarter inch', () => {
-    const dado = { kind: 'dado' as const, axis: 2 as const, outline: [[inches(25), 0], [inches(25.75), 0], [inches(25.75), inches(12)], [inches(25), inches(12)]] as const, from: 0, to: inches(0.75), for: null }; // prettier-ignore
+    const dado = {
+      kind: 'dado' as const,
+      axis: 2 as const,
+      outline: [
+        [inches(25), 0],
+        [inches(25.75), 0],
+        [inches(25.75), inches(12)],
+        [inches(25), inches(12)],
+      ] as const,
+      from: 0,
+      to: inches(0.75),
+      for: null,
+    };
     const notched = { ...side(30), cuts: [dado] };
     const [item] = made([joint('hinge', 'D', 'S')], [door(30), notched]);
     expect(item!.troubles).toEqual([]);
@@ -78,7 +104,11 @@ describe('hinges, worked by hand', () => {
 });
 
 test('pins of two shelves at one height do not meet in the upright between them', () => {
-  const parts = [part('H', [0, 0, 10], [20, 12, 0.75], 0, 1, 'shelf'), part('U', [20, 0, 0], [0.71875, 12, 30], 2, 1), part('I', [20.71875, 0, 10], [20, 12, 0.75], 0, 1, 'shelf')]; // prettier-ignore
+  const parts = [
+    part('H', [0, 0, 10], [20, 12, 0.75], 0, 1, 'shelf'),
+    part('U', [20, 0, 0], [0.71875, 12, 30], 2, 1),
+    part('I', [20.71875, 0, 10], [20, 12, 0.75], 0, 1, 'shelf'),
+  ];
   const [left, right] = made([joint('pins', 'H', 'U'), joint('pins', 'I', 'U')], parts);
   expect([left!.shanks.length, right!.shanks.length]).toEqual([2, 2]);
   for (const [at, one] of left!.shanks.entries()) {
@@ -138,5 +168,8 @@ test('no screw of any hardware comes out, meets another of its own or is met by 
 /** Slides of one drawer and hinges of one door are drawn on both sides of a gap; only bores of one part can meet. */
 const meetsIn = (one: { through: string }, other: { through: string }, parts: readonly Part[]): boolean => {
   const [a, b] = [one, other].map(({ through }) => boxOf(parts.find(({ id }) => id === through)!));
-  return one.through === other.through || ([0, 1, 2] as const).every((axis) => a!.min[axis] < b!.max[axis] && b!.min[axis] < a!.max[axis]); // prettier-ignore
+  return (
+    one.through === other.through ||
+    ([0, 1, 2] as const).every((axis) => a!.min[axis] < b!.max[axis] && b!.min[axis] < a!.max[axis])
+  );
 };

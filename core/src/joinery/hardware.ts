@@ -47,7 +47,20 @@ const overlap = (a: Box, b: Box, axis: Axis): readonly [Length, Length] => [
 function shankAt(part: Part, from: Vec, direction: Vec, most: Length, radius: number, position: Length): Shank {
   const deep = raysIn(solidOf(part), from, direction).find(([low, high]) => low < 10 && high > 10)?.[1] ?? 0;
   const length = Math.max(0, Math.min(most, Math.floor(deep) - LEFT));
-  return { from, direction, length, radius, behind: 0, hole: 0, position, bite: length, left: deep - length, held: true, through: part.id, driven: false }; // prettier-ignore
+  return {
+    from,
+    direction,
+    length,
+    radius,
+    behind: 0,
+    hole: 0,
+    position,
+    bite: length,
+    left: deep - length,
+    held: true,
+    through: part.id,
+    driven: false,
+  };
 }
 
 /** A screw into each of two parts from the gap between them, at one place of the other two directions. */
@@ -60,7 +73,6 @@ function bothSides(
   length: Length,
   position: Length,
 ): readonly Shank[] {
-  // prettier-ignore
   const [a, b] = [boxOf(moving), boxOf(still)];
   return [
     { part: still, at: side > 0 ? b.max[gap] : b.min[gap], way: -side },

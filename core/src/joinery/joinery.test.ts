@@ -101,7 +101,13 @@ describe('fastenings', () => {
     const below = clips.made.filter((item) => item.joint.kind === 'top clips');
     const kept = clippedJoints(clips.joints, new Map(clips.parts.map((part) => [part.id, part])));
     expect(below.some((item) => item.by === 'clips')).toBe(true);
-    expect(below.every((item) => (item.by === 'clips' && item.reaches) || (item.by === 'nothing' && (item.meets < 6 || !kept.has(item.joint.id))))).toBe(true); // prettier-ignore
+    expect(
+      below.every(
+        (item) =>
+          (item.by === 'clips' && item.reaches) ||
+          (item.by === 'nothing' && (item.meets < 6 || !kept.has(item.joint.id))),
+      ),
+    ).toBe(true);
   });
 
   test('glue by hand: both faces of every joint; screws, clips and glue for all copies', () => {
@@ -148,6 +154,12 @@ describe('other fasteners', () => {
       '3/8 x 7',
       '3/8 x 9',
     ]);
-    expect([[2.625, 1.875], [3.5, 1.5], [3.5, 3.5]].map(([deep, beyond]) => boltFor(inches(deep!), inches(beyond!)).size)).toEqual(['3/8 x 5', '3/8 x 7', '3/8 x 9']); // prettier-ignore
+    expect(
+      [
+        [2.625, 1.875],
+        [3.5, 1.5],
+        [3.5, 3.5],
+      ].map(([deep, beyond]) => boltFor(inches(deep!), inches(beyond!)).size),
+    ).toEqual(['3/8 x 5', '3/8 x 7', '3/8 x 9']);
   });
 });

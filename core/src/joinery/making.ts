@@ -2,7 +2,7 @@ import type { Tool } from '../job';
 import { roundToTape, type Length } from '../length';
 import { pairKey, waysOf, type Axis, type Part } from '../piece';
 import { add, dot, times, type Vec } from '../solid';
-import { sideAt, spotsOn, together, told, type Does, type Operation, type PartSide, type Spot } from '../work'; // prettier-ignore
+import { sideAt, spotsOn, together, told, type Does, type Operation, type PartSide, type Spot } from '../work';
 import { isDense, type Fastening } from './fasten';
 import { meetingOf } from './meeting';
 import type { Bench, Buys } from './method';
@@ -18,7 +18,15 @@ const distinct = <T>(values: readonly T[]): readonly T[] => [...new Set(values)]
 export const tagsOf = (parts: readonly Part[]): readonly string[] => distinct(parts).map(({ tag }) => tag);
 
 /** An operation on joints: named by what it does and the first of them. */
-export function work(does: Does, joints: readonly Fastening[], on: readonly Part[], bench: Bench, minutes: number, tool: Operation['tool'] = 'drill', name = ''): Operation {
+export function work(
+  does: Does,
+  joints: readonly Fastening[],
+  on: readonly Part[],
+  bench: Bench,
+  minutes: number,
+  tool: Operation['tool'] = 'drill',
+  name = '',
+): Operation {
   const parts = distinct(on);
   return {
     id: `${bench.piece}.${does.kind.replace(' ', '-')}.${pairKey(joints[0]!.joint)}${name === '' ? '' : `.${name}`}`,
@@ -30,7 +38,7 @@ export function work(does: Does, joints: readonly Fastening[], on: readonly Part
     lift: null,
     ...does,
   };
-} // prettier-ignore
+}
 
 /** The part that a fastener goes through, and the one it ends in. */
 export const throughOf = (item: Fastening, shank: Shank): Part =>
@@ -82,14 +90,37 @@ export function tellSites(
   const sameSide = together(sided, ({ site, side }) => `${site.part.id} ${side.axis} ${side.sign}`);
   // Along an edge of a back they stand in one row, along its ends in another.
   const rows = sameSide.flatMap((own) => {
-    const { site: { part }, side } = own[0]!; // prettier-ignore
+    const {
+      site: { part },
+      side,
+    } = own[0]!;
     const joints = together(own, ({ site }) => site.joint);
-    const usual = runOf(part, side, own.map(({ site }) => site.at)); // prettier-ignore
+    const usual = runOf(
+      part,
+      side,
+      own.map(({ site }) => site.at),
+    );
     const runs = joints.map((of) => {
       const { along } = of[0]!.site;
-      return { of, run: along ? nearestAxis(part, side, along) : of.length > 1 ? runOf(part, side, of.map(({ site }) => site.at)) : usual }; // prettier-ignore
+      return {
+        of,
+        run: along
+          ? nearestAxis(part, side, along)
+          : of.length > 1
+            ? runOf(
+                part,
+                side,
+                of.map(({ site }) => site.at),
+              )
+            : usual,
+      };
     });
-    return together(runs, ({ run }) => String(run)).map((group) => ({ part, side, run: group[0]!.run, of: group.flatMap(({ of }) => of.map(({ site }) => site)) })); // prettier-ignore
+    return together(runs, ({ run }) => String(run)).map((group) => ({
+      part,
+      side,
+      run: group[0]!.run,
+      of: group.flatMap(({ of }) => of.map(({ site }) => site)),
+    }));
   });
   const all = rows.map(({ part, side, run, of }) => {
     return {
@@ -120,9 +151,16 @@ export const slotting = (
   bench: Bench,
   { minutes, tool, name = '' }: { readonly minutes: number; readonly tool: Tool; readonly name?: string },
 ): readonly Operation[] =>
-  squareAndSlant(sites, bench).map(
-    ({ slant, parts, spots, ways }) =>
-    work({ kind: 'slot', spots, ways, slant, ...shape }, joints, parts, bench, minutes * spots.length, tool, `${name}${slant ? 'slant' : ''}`), // prettier-ignore
+  squareAndSlant(sites, bench).map(({ slant, parts, spots, ways }) =>
+    work(
+      { kind: 'slot', spots, ways, slant, ...shape },
+      joints,
+      parts,
+      bench,
+      minutes * spots.length,
+      tool,
+      `${name}${slant ? 'slant' : ''}`,
+    ),
   );
 
 /** Holes of one kind at some places: bits in turn. */
@@ -132,12 +170,24 @@ export function boring(
   what: string,
   joints: readonly Fastening[],
   bench: Bench,
-  { countersunk = false, minutes = 1, name = '' }: { readonly countersunk?: boolean; readonly minutes?: number; readonly name?: string } = {},
+  {
+    countersunk = false,
+    minutes = 1,
+    name = '',
+  }: { readonly countersunk?: boolean; readonly minutes?: number; readonly name?: string } = {},
 ): readonly Operation[] {
   return squareAndSlant(sites, bench).map(({ slant, parts, spots, ways }) =>
-    work({ kind: 'bore', spots, ways, bits, countersunk, for: what, slant }, joints, parts, bench, minutes * spots.length, 'drill', `${name}${slant ? 'slant' : ''}`), // prettier-ignore
+    work(
+      { kind: 'bore', spots, ways, bits, countersunk, for: what, slant },
+      joints,
+      parts,
+      bench,
+      minutes * spots.length,
+      'drill',
+      `${name}${slant ? 'slant' : ''}`,
+    ),
   );
-} // prettier-ignore
+}
 
 const entryOf = ({ from, direction, behind }: Shank): Vec => add(from, times(direction, -behind));
 
@@ -154,7 +204,13 @@ export function clearanceHoles(
       const deep = told(shank.behind, bench.units);
       const key = `${item.fastener!.size} ${deep}`;
       const row = rows.get(key) ?? { item, deep, sites: [], joints: [] };
-      row.sites.push({ part: throughOf(item, shank), other: endOf(item, shank), at: entryOf(shank), direction: shank.direction, joint: item.joint.id }); // prettier-ignore
+      row.sites.push({
+        part: throughOf(item, shank),
+        other: endOf(item, shank),
+        at: entryOf(shank),
+        direction: shank.direction,
+        joint: item.joint.id,
+      });
       row.joints.push(item);
       rows.set(key, row);
     }
@@ -208,7 +264,10 @@ export function driving(
       count: pairs.length,
       into: tagsOf(ends),
       pilot: pilots && fastener.pilot ? { bit: fastener.pilot[hard ? 'hard' : 'soft'], deep } : null,
-      sunk: fastener.kind === 'pocket-screw' || clip ? [] : distinct(pairs.map(({ shank }) => told(shank.behind, bench.units))), // prettier-ignore
+      sunk:
+        fastener.kind === 'pocket-screw' || clip
+          ? []
+          : distinct(pairs.map(({ shank }) => told(shank.behind, bench.units))),
       bit: fastener.driver,
       washer,
       nuts,
@@ -227,7 +286,14 @@ export function pegging(joints: readonly Fastening[], bench: Bench): readonly Op
   return [...rows.values()].map((group) => {
     const count = group.reduce((sum, { shanks }) => sum + shanks.length, 0);
     const { kind, size } = group[0]!.fastener!;
-    return work({ kind: 'peg', joints: group.map(({ joint }) => joint.id), fastener: kind, size, count }, group, group.map(({ drilled }) => drilled), bench, 0.5 * count, null); // prettier-ignore
+    return work(
+      { kind: 'peg', joints: group.map(({ joint }) => joint.id), fastener: kind, size, count },
+      group,
+      group.map(({ drilled }) => drilled),
+      bench,
+      0.5 * count,
+      null,
+    );
   });
 }
 
@@ -240,17 +306,26 @@ function rowOf({ drilled, into }: Fastening): Vec {
 }
 
 /** Both halves of what lies half in one part and half in the other: places in each, how deep there, and the way in. */
-export function bothHalves(joints: readonly Fastening[]): readonly { readonly item: Fastening; readonly sites: readonly Site3[]; readonly deep: Length }[] {
+export function bothHalves(
+  joints: readonly Fastening[],
+): readonly { readonly item: Fastening; readonly sites: readonly Site3[]; readonly deep: Length }[] {
   return joints.flatMap((item) => {
     if (item.shanks.length === 0) return [];
     const inFirst = item.shanks[0]!.length - Math.round(item.shanks[0]!.bite);
     const along = rowOf(item);
     const plane = ({ from, direction }: Shank) => add(from, times(direction, inFirst));
     const sites = (part: Part, sign: 1 | -1): readonly Site3[] =>
-      item.shanks.map((shank) => ({ part, other: part === item.drilled ? item.into : item.drilled, at: plane(shank), direction: times(shank.direction, sign), joint: item.joint.id, along })); // prettier-ignore
+      item.shanks.map((shank) => ({
+        part,
+        other: part === item.drilled ? item.into : item.drilled,
+        at: plane(shank),
+        direction: times(shank.direction, sign),
+        joint: item.joint.id,
+        along,
+      }));
     return [
       { item, sites: sites(item.drilled, -1), deep: inFirst },
       { item, sites: sites(item.into, 1), deep: item.shanks[0]!.length - inFirst },
     ];
   });
-} // prettier-ignore
+}

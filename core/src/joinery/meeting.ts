@@ -51,7 +51,8 @@ const MOST_KEPT = 3000;
 /** Whether a part stands on whole units, square to the piece: moved by whole units nothing of it is rounded. */
 export const isSquare = ({ frame: { at, u, v } }: Part): boolean => [...at, ...u, ...v].every(Number.isInteger);
 
-const movedBy = (meeting: Meeting | null, way: Vec): Meeting | null => meeting && { ...meeting, reach: meeting.reach + dot(meeting.normal, way) }; // prettier-ignore
+const movedBy = (meeting: Meeting | null, way: Vec): Meeting | null =>
+  meeting && { ...meeting, reach: meeting.reach + dot(meeting.normal, way) };
 
 /** Where two parts lie against each other. Slats, drawers and rails repeat: what is alike is worked out once. */
 function meetingBetween(first: Part, second: Part): Meeting | null {
@@ -60,7 +61,16 @@ function meetingBetween(first: Part, second: Part): Meeting | null {
   if (!isSquare(first) || !isSquare(second)) return meetingAnew(first, second, lapped);
   const { at, u, v } = first.frame;
   const other = second.frame;
-  const key = [shapeOf(first), shapeOf(second), ...u, ...v, ...other.u, ...other.v, ...sub(other.at, at), ...(lapped ?? [])].join(); // prettier-ignore
+  const key = [
+    shapeOf(first),
+    shapeOf(second),
+    ...u,
+    ...v,
+    ...other.u,
+    ...other.v,
+    ...sub(other.at, at),
+    ...(lapped ?? []),
+  ].join();
   const kept = alike.get(key);
   if (kept !== undefined) return movedBy(kept, at);
   const meeting = meetingAnew(first, second, lapped);
@@ -78,7 +88,9 @@ function meetingAnew(first: Part, second: Part, lapped: Vec | null): Meeting | n
   );
   if (widest === null) return null;
   const leans = waysOf(first).map((way) => dot(way, widest.normal));
-  const axis = ([0, 1, 2] as const).reduce((best, next) => (Math.abs(leans[next]!) > Math.abs(leans[best]!) ? next : best)); // prettier-ignore
+  const axis = ([0, 1, 2] as const).reduce((best, next) =>
+    Math.abs(leans[next]!) > Math.abs(leans[best]!) ? next : best,
+  );
   const points = faces
     .filter((face) => dot(face.normal, widest.normal) > 0.99)
     .flatMap((face) => face.points.map((point) => intoFrame(first.frame, point)));

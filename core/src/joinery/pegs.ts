@@ -12,7 +12,8 @@ import type { Laid } from './shank';
  * Ends that lean both ways. Pegs let a joint close along its own line only: of a mitred frame, and of a frame whose rails
  * lean both ways, the last parts would have to come in along two lines at once.
  */
-const isCompound = ({ ends }: Part): boolean => [ends.left, ends.right].some(({ mitre, bevel }) => mitre !== 0 && bevel !== 0); // prettier-ignore
+const isCompound = ({ ends }: Part): boolean =>
+  [ends.left, ends.right].some(({ mitre, bevel }) => mitre !== 0 && bevel !== 0);
 
 /** As a cosine: within some two degrees a slot lies along an edge. */
 const ALONG = 0.9994;
@@ -30,7 +31,14 @@ export function pegs(by: Method, site: Site): Layout | null {
   const along = waysOf(drilled)[run];
   if (by !== 'dowels' && !waysOf(into).some((way) => Math.abs(dot(way, along)) > ALONG)) return null;
   const thinner = Math.min(span(wide), into.thickness);
-  const fastener = by === 'dowels' ? dowelFor(thinner) : by === 'biscuits' ? (span(run) >= inches(2.5) ? BISCUITS.large : BISCUITS.small) : tenonFor(thinner); // prettier-ignore
+  const fastener =
+    by === 'dowels'
+      ? dowelFor(thinner)
+      : by === 'biscuits'
+        ? span(run) >= inches(2.5)
+          ? BISCUITS.large
+          : BISCUITS.small
+        : tenonFor(thinner);
   const { length } = fastener;
   const [low, high] = meeting.spans[run]!;
   const tell = tellFrom(site, run);
@@ -43,15 +51,28 @@ export function pegs(by: Method, site: Site): Layout | null {
         : [Math.round((high - low) / 2)]
     : edgePositions(high - low, units, by === 'biscuits' ? inches(7) : inches(10));
   const middle = (meeting.spans[wide]![0] + meeting.spans[wide]![1]) / 2;
-  const wood = depths(drilled, into, onPlane(drilled, meeting, place3([[run, low + places[0]!], [wide, middle]])), meeting.normal); // prettier-ignore
+  const wood = depths(
+    drilled,
+    into,
+    onPlane(
+      drilled,
+      meeting,
+      place3([
+        [run, low + places[0]!],
+        [wide, middle],
+      ]),
+    ),
+    meeting.normal,
+  );
   const beyond = Math.min(Math.round(length / 2), Math.round(wood.beyond) - SHORT_OF);
   if (beyond < inches(1 / 4) || wood.deep < length - beyond + SHORT_OF) return null;
   // A slot is as long as what goes in is wide: a row of lines beside each other, for others to keep clear of.
   const across = (laid: Laid): readonly Laid[] => {
     const half = (fastener.wide - fastener.shank) / 2;
     const rows = Math.ceil(half / inches(3 / 8));
-    return Array.from({ length: 2 * rows }, (_, at) => (half * (at < rows ? at - rows : at - rows + 1)) / rows)
-      .map((off) => ({ ...laid, from: add(laid.from, times(along, off)), radius: fastener.shank / 2 })); // prettier-ignore
+    return Array.from({ length: 2 * rows }, (_, at) => (half * (at < rows ? at - rows : at - rows + 1)) / rows).map(
+      (off) => ({ ...laid, from: add(laid.from, times(along, off)), radius: fastener.shank / 2 }),
+    );
   };
   const lie = (place: Length): Lie => {
     const point = onPlane(
@@ -82,5 +103,15 @@ export function pegs(by: Method, site: Site): Layout | null {
       ...(by === 'dowels' ? {} : { beside: () => across(laid) }),
     };
   };
-  return { fastener, jig: 0, run, targets: shifted(low, [...new Set(places)]), tell, faces: [1], lie, bite: inches(1 / 4), leaves: 0 }; // prettier-ignore
+  return {
+    fastener,
+    jig: 0,
+    run,
+    targets: shifted(low, [...new Set(places)]),
+    tell,
+    faces: [1],
+    lie,
+    bite: inches(1 / 4),
+    leaves: 0,
+  };
 }

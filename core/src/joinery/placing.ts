@@ -50,9 +50,26 @@ const holesThrough = ({ cuts, frame }: Part): readonly Laid[] =>
     .map(({ axis, outline, from, to }) => {
       const [low, high] = [outline[0]!, outline[1]!];
       const [a, b] = ([0, 1, 2] as const).filter((other) => other !== axis);
-      const middle = (along: Length) => outOf(frame, place3([[a!, (low[0] + high[0]) / 2], [b!, low[1]], [axis, along]])); // prettier-ignore
+      const middle = (along: Length) =>
+        outOf(
+          frame,
+          place3([
+            [a!, (low[0] + high[0]) / 2],
+            [b!, low[1]],
+            [axis, along],
+          ]),
+        );
       const direction = times(sub(middle(to), middle(from)), 1 / (to - from));
-      return { from: middle(from), direction, length: to - from, radius: (high[0] - low[0]) / 2, behind: 0, hole: 0, position: 0, driven: false }; // prettier-ignore
+      return {
+        from: middle(from),
+        direction,
+        length: to - from,
+        radius: (high[0] - low[0]) / 2,
+        behind: 0,
+        hole: 0,
+        position: 0,
+        driven: false,
+      };
     });
 
 /**
@@ -65,7 +82,10 @@ function onStep({ lie }: Layout, place: Length, face: 1 | -1, laid: Laid): Troub
     const next = lie(place + off, face, aside).laid;
     return next.behind - dot(sub(next.from, laid.from), laid.direction);
   };
-  const steps = [[about, 0], [0, about]].some(([off, aside]) => Math.abs(depthOf(off!, aside!) + depthOf(-off!, -aside!) - 2 * laid.behind) > inches(1 / 8)); // prettier-ignore
+  const steps = [
+    [about, 0],
+    [0, about],
+  ].some(([off, aside]) => Math.abs(depthOf(off!, aside!) + depthOf(-off!, -aside!) - 2 * laid.behind) > inches(1 / 8));
   return steps ? 'wood is cut away' : null;
 }
 
@@ -78,7 +98,10 @@ function strays(layout: Layout, place: Length, face: 1 | -1, laid: Laid, plain: 
   }
   return plain ? null : onStep(layout, place, face, laid);
 }
-const ALONG = [[PENCIL, 0], [-PENCIL, 0]] as const; // prettier-ignore
+const ALONG = [
+  [PENCIL, 0],
+  [-PENCIL, 0],
+] as const;
 const AROUND = [...ALONG, [0, PENCIL], [0, -PENCIL]] as const;
 
 /**
@@ -100,7 +123,8 @@ export function placeOn(
   const failed: { readonly shank: Shank; readonly trouble: Trouble }[] = [];
   const holes = [drilled, into].flatMap(holesThrough);
   const plain = [drilled, into].every(isPlain);
-  const meetsAnother = (one: Laid): boolean => isTaken(one) || [holes, shanks, slots].some((others) => others.some((other) => clash(one, other))); // prettier-ignore
+  const meetsAnother = (one: Laid): boolean =>
+    isTaken(one) || [holes, shanks, slots].some((others) => others.some((other) => clash(one, other)));
   for (const target of layout.targets) {
     let usual: { readonly shank: Shank; readonly trouble: Trouble } | null = null;
     const able: { readonly shank: Shank; readonly room: number; readonly slot: readonly Laid[] }[] = [];
@@ -130,8 +154,14 @@ export function placeOn(
     }
     // The nearest with room for the longest driver that any place has room for; what comes last must have some.
     // Where what comes later leaves no room anywhere, the place that it leaves most: what is there by then may leave all.
-    const widest = able.reduce<(typeof able)[number] | null>((best, one) => (best && best.room >= one.room ? best : one), null); // prettier-ignore
-    const found = rooms.length === 0 ? able[0] : rooms.flatMap((room) => (room === 0 ? (widest ?? []) : (able.find((one) => one.room >= room) ?? [])))[0]; // prettier-ignore
+    const widest = able.reduce<(typeof able)[number] | null>(
+      (best, one) => (best && best.room >= one.room ? best : one),
+      null,
+    );
+    const found =
+      rooms.length === 0
+        ? able[0]
+        : rooms.flatMap((room) => (room === 0 ? (widest ?? []) : (able.find((one) => one.room >= room) ?? [])))[0];
     usual ??= able[0] ? { shank: able[0].shank, trouble: 'no room' } : null;
     if (found) {
       shanks.push(found.shank);
@@ -152,7 +182,9 @@ const REACH = inches(20);
 
 /** Those of some parts that are near enough to a meeting to be in a driver's way. */
 export function nearTo(parts: readonly Part[], first: Part, { spans }: Meeting): readonly Part[] {
-  const corners = [0, 1].flatMap((x) => [0, 1].flatMap((y) => [0, 1].map((z) => outOf(first.frame, [spans[0]![x]!, spans[1]![y]!, spans[2]![z]!])))); // prettier-ignore
+  const corners = [0, 1].flatMap((x) =>
+    [0, 1].flatMap((y) => [0, 1].map((z) => outOf(first.frame, [spans[0]![x]!, spans[1]![y]!, spans[2]![z]!]))),
+  );
   const axes = [0, 1, 2] as const;
   const low = axes.map((axis) => Math.min(...corners.map((corner) => corner[axis])) - REACH);
   const high = axes.map((axis) => Math.max(...corners.map((corner) => corner[axis])) + REACH);

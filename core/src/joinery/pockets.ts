@@ -63,7 +63,10 @@ export function pockets(site: Site, fine: boolean): Layout | null {
   const rail = joint.kind === 'rail end';
   const targets = rail
     ? railEndPositions(length, units).map((place) => (tell(0) === 0 ? low + place : high - place))
-    : shifted(low, isOnTop(joint.kind) ? spaced(length, inches(8), inches(9), units) : edgePositions(length, units, site.spacing)).map((place) => toMark(place, units)); // prettier-ignore
+    : shifted(
+        low,
+        isOnTop(joint.kind) ? spaced(length, inches(8), inches(9), units) : edgePositions(length, units, site.spacing),
+      ).map((place) => toMark(place, units));
   const ways = waysOf(drilled);
   const lieOf =
     (size: PocketScrew) =>
@@ -77,7 +80,10 @@ export function pockets(site: Site, fine: boolean): Layout | null {
           [face, depth],
         ]),
       );
-      const direction = add(times(ways[meeting.axis], meeting.side * Math.cos(SLOPE)), times(ways[face], -side * Math.sin(SLOPE))); // prettier-ignore
+      const direction = add(
+        times(ways[meeting.axis], meeting.side * Math.cos(SLOPE)),
+        times(ways[face], -side * Math.sin(SLOPE)),
+      );
       const from = add(out, times(direction, -seat));
       const laid: Laid = {
         from,
@@ -91,7 +97,8 @@ export function pockets(site: Site, fine: boolean): Layout | null {
       };
       const mouth = add(from, times(direction, -laid.behind));
       const aside = (off: Length) => add(mouth, times(ways[run], off));
-      const whole = () => isPlain(drilled) || [POCKET_HOLE, -POCKET_HOLE].every((off) => isIn(drilled, aside(off), direction)); // prettier-ignore
+      const whole = () =>
+        isPlain(drilled) || [POCKET_HOLE, -POCKET_HOLE].every((off) => isIn(drilled, aside(off), direction));
       return { laid, first: drilled, second: into, meets: seat, whole };
     };
   // Thinner where it is lapped or cut away: the longest that stays inside.

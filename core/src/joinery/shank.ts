@@ -37,7 +37,9 @@ const AT = inches(1 / 64);
  * whether the first part is whole on the way. `meets` is how far from the head the two parts lie against each other.
  */
 export function measured(laid: Laid, first: Part, second: Part, meets: number): Shank {
-  const inSecond = raysIn(solidOf(second), laid.from, laid.direction).find(([low, high]) => low <= meets + AT && high > meets + AT); // prettier-ignore
+  const inSecond = raysIn(solidOf(second), laid.from, laid.direction).find(
+    ([low, high]) => low <= meets + AT && high > meets + AT,
+  );
   const whole = raysIn(solidOf(first), laid.from, laid.direction).some(
     ([low, high]) => low <= AT && high >= Math.min(meets, laid.length) - AT,
   );
@@ -67,7 +69,10 @@ export function apartBy(a: readonly [Vec, Vec], b: readonly [Vec, Vec]): number 
 }
 
 /** All that is bored for a shank: from the surface to the tip. */
-const boredOf = (shank: Laid): readonly [Vec, Vec] => [add(shank.from, times(shank.direction, -shank.behind)), tipOf(shank)]; // prettier-ignore
+const boredOf = (shank: Laid): readonly [Vec, Vec] => [
+  add(shank.from, times(shank.direction, -shank.behind)),
+  tipOf(shank),
+];
 
 /** Wood that must stay between two bores. */
 const WALL: Length = inches(1 / 16);
@@ -78,7 +83,8 @@ function isFar(a: Laid, b: Laid): boolean {
   const far = halfA + halfB + Math.max(a.hole, a.radius) + Math.max(b.hole, b.radius) + WALL;
   let sum = 0;
   for (let axis = 0; axis < 3; axis++) {
-    const off = a.from[axis]! + a.direction[axis]! * (a.length - halfA) - b.from[axis]! - b.direction[axis]! * (b.length - halfB); // prettier-ignore
+    const off =
+      a.from[axis]! + a.direction[axis]! * (a.length - halfA) - b.from[axis]! - b.direction[axis]! * (b.length - halfB);
     sum += off * off;
   }
   return sum > far * far;

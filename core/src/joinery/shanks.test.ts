@@ -4,13 +4,38 @@ import { boxOf, buildPiece, newPiece, pieceFrom, solidOf, STARTS, type Joint, ty
 import { board, boxAt, holed } from '../piece/kit';
 import { common, limitsOf, volumeOf } from '../solid';
 import { loose, overlapping, undeclared } from '../testing/laws';
-import { apartBy, clash, driverFor, fastenerLines, fastenings, poundsFor, roomBehind, waysOfJoint, type Fastening } from './index'; // prettier-ignore
+import {
+  apartBy,
+  clash,
+  driverFor,
+  fastenerLines,
+  fastenings,
+  poundsFor,
+  roomBehind,
+  waysOfJoint,
+  type Fastening,
+} from './index';
 
 const at = (x: number, y: number, z: number) => [inches(x), inches(y), inches(z)] as const;
 /** A part that fills a box of inches, its length along x unless told. */
-const part = (tag: string, from: readonly [number, number, number], size: readonly [number, number, number], along: 0 | 1 | 2, across: 0 | 1 | 2, role: Part['role'] = 'rail'): Part => board('p', { tag, role, name: tag, material: '2x4' }, boxAt(at(...from), at(...size)), along, across); // prettier-ignore
-const joint = (kind: Joint['kind'], drilled: string, into: string, apart = false): Joint => ({ id: `p.${drilled}>${into}`, piece: 'p', kind, drilled: `p.${drilled}`, into: `p.${into}`, apart }); // prettier-ignore
-const made = (joints: readonly Joint[], parts: readonly Part[], joins: Piece['joins'] = {}): readonly Fastening[] => fastenings(joints, parts, 'in', { joins }); // prettier-ignore
+const part = (
+  tag: string,
+  from: readonly [number, number, number],
+  size: readonly [number, number, number],
+  along: 0 | 1 | 2,
+  across: 0 | 1 | 2,
+  role: Part['role'] = 'rail',
+): Part => board('p', { tag, role, name: tag, material: '2x4' }, boxAt(at(...from), at(...size)), along, across);
+const joint = (kind: Joint['kind'], drilled: string, into: string, apart = false): Joint => ({
+  id: `p.${drilled}>${into}`,
+  piece: 'p',
+  kind,
+  drilled: `p.${drilled}`,
+  into: `p.${into}`,
+  apart,
+});
+const made = (joints: readonly Joint[], parts: readonly Part[], joins: Piece['joins'] = {}): readonly Fastening[] =>
+  fastenings(joints, parts, 'in', { joins });
 const inch = (length: number) => length / inches(1);
 const printed = (positions: readonly Length[]) => positions.map((position) => printLength(position, 'in'));
 
@@ -70,7 +95,14 @@ test('pockets along a 60 in edge by school: no farther apart than 6, 7 or 10', (
     part('T', [0, 0, 0], [60, 5.5, 0.75], 0, 1, 'top'),
     part('U', [0, 5.5, 0], [60, 5.5, 0.75], 0, 1, 'top'),
   ];
-  const at = (spacing: number) => fastenings([joint('edge', 'T', 'U')], boards, 'in', { joins: {} }, { ...DEFAULT_SHOP, spacing: inches(spacing) })[0]!; // prettier-ignore
+  const at = (spacing: number) =>
+    fastenings(
+      [joint('edge', 'T', 'U')],
+      boards,
+      'in',
+      { joins: {} },
+      { ...DEFAULT_SHOP, spacing: inches(spacing) },
+    )[0]!;
   // 2 in from each end leaves 56: ten spaces of 5.6, eight of 7, six of 9 1/3.
   expect([6, 7, 10].map((spacing) => at(spacing).positions.length)).toEqual([11, 9, 7]);
   expect(printed(at(7).positions)).toEqual(['2', '9', '16', '23', '30', '37', '44', '51', '58']);
@@ -89,9 +121,42 @@ test('a pocket opens in the face of its board, never in the edge behind: 3 in bo
 });
 
 test('distance of two straight stretches, by hand', () => {
-  expect(apartBy([[0, 0, 0], [10, 0, 0]], [[5, 3, -5], [5, 3, 5]])).toBeCloseTo(3); // prettier-ignore
-  expect(apartBy([[0, 0, 0], [10, 0, 0]], [[13, 4, 0], [20, 4, 0]])).toBeCloseTo(5); // prettier-ignore
-  expect(apartBy([[0, 0, 0], [10, 0, 0]], [[2, 1, 0], [8, 1, 0]])).toBeCloseTo(1); // prettier-ignore
+  expect(
+    apartBy(
+      [
+        [0, 0, 0],
+        [10, 0, 0],
+      ],
+      [
+        [5, 3, -5],
+        [5, 3, 5],
+      ],
+    ),
+  ).toBeCloseTo(3);
+  expect(
+    apartBy(
+      [
+        [0, 0, 0],
+        [10, 0, 0],
+      ],
+      [
+        [13, 4, 0],
+        [20, 4, 0],
+      ],
+    ),
+  ).toBeCloseTo(5);
+  expect(
+    apartBy(
+      [
+        [0, 0, 0],
+        [10, 0, 0],
+      ],
+      [
+        [2, 1, 0],
+        [8, 1, 0],
+      ],
+    ),
+  ).toBeCloseTo(1);
 });
 
 test("a slide's screws against a rail's pockets: the pocket gives way, and neither meets", () => {
@@ -108,7 +173,14 @@ test("a slide's screws against a rail's pockets: the pocket gives way, and neith
   expect(printed(alone.positions)).toEqual(['7/8', '2 3/4', '4 5/8']);
   // A slide screw right in the way of the second: 1 3/8 from the front, 2 3/4 below the rail's top.
   const middle = alone.shanks[1]!;
-  const blocked = made([slide, joint('rail end', 'R', 'G')], [side, rail, part('D', [-1, 0.5 - (0.5 + 1.5 - inch(middle.from[1])), 13.5 - 2.75 - 1.75], [0.5, 15, 3.5], 1, 2, 'drawer')]); // prettier-ignore
+  const blocked = made(
+    [slide, joint('rail end', 'R', 'G')],
+    [
+      side,
+      rail,
+      part('D', [-1, 0.5 - (0.5 + 1.5 - inch(middle.from[1])), 13.5 - 2.75 - 1.75], [0.5, 15, 3.5], 1, 2, 'drawer'),
+    ],
+  );
   for (const screw of blocked[1]!.shanks)
     for (const other of blocked[0]!.shanks) expect(clash(screw, other)).toBe(false);
 });
@@ -137,7 +209,15 @@ describe('lag screws, worked by hand', () => {
     expect(inch(item!.shanks[0]!.bite)).toBeCloseTo(1.875, 2);
     expect(inch(item!.shanks[0]!.left)).toBeCloseTo(1.625, 2);
     const [line] = fastenerLines([item!], 2);
-    expect(line).toMatchObject({ kind: 'lag', size: '1/4 x 3', head: 'hex', pilot: '9/64', clearance: '1/4', counterbore: '1', count: 2 * item!.positions.length }); // prettier-ignore
+    expect(line).toMatchObject({
+      kind: 'lag',
+      size: '1/4 x 3',
+      head: 'hex',
+      pilot: '9/64',
+      clearance: '1/4',
+      counterbore: '1',
+      count: 2 * item!.positions.length,
+    });
     // 9/64 is 56 % of a 1/4 shank: between the 40 and 70 % of softwood.
     expect(9 / 64 / (1 / 4)).toBeGreaterThan(0.4);
     expect(9 / 64 / (1 / 4)).toBeLessThan(0.7);
@@ -183,7 +263,10 @@ test('two blocks in one corner of a thin leg would take each other’s place: th
   expect(insisted.filter(({ troubles }) => troubles.includes('not possible'))).toHaveLength(1);
   // Said for all alike, the second gives way to the usual, and says why.
   const alike = made(both, [leg, ...rails], { 'rail end': { by: 'corner block' } });
-  expect(alike.map(({ by, troubles }) => [by, troubles])).toEqual([['corner block', []], ['pocket screws', []]]); // prettier-ignore
+  expect(alike.map(({ by, troubles }) => [by, troubles])).toEqual([
+    ['corner block', []],
+    ['pocket screws', []],
+  ]);
   expect(alike[1]!.instead).toEqual({ of: 'corner block', because: 'not possible' });
 });
 
@@ -201,14 +284,22 @@ describe('room for the driver', () => {
   });
 
   test('a rail too short for a driver at its second end is joined another way, and the note can say why', () => {
-    const parts = [part('R', [3.5, 0, 10], [7, 1.5, 3.5], 0, 2), part('P', [0, -1, 0], [3.5, 3.5, 30], 2, 1, 'leg'), part('Q', [10.5, -1, 0], [3.5, 3.5, 30], 2, 1, 'leg')]; // prettier-ignore
+    const parts = [
+      part('R', [3.5, 0, 10], [7, 1.5, 3.5], 0, 2),
+      part('P', [0, -1, 0], [3.5, 3.5, 30], 2, 1, 'leg'),
+      part('Q', [10.5, -1, 0], [3.5, 3.5, 30], 2, 1, 'leg'),
+    ];
     const ends = [joint('rail end', 'R', 'P'), joint('rail end', 'R', 'Q')];
     expect(made(ends, parts).map(({ by, instead }) => [by, instead])).toEqual([
       ['dowels', { of: 'pocket screws', because: 'no room' }],
       ['dowels', { of: 'pocket screws', because: 'no room' }],
     ]);
     // With a right-angle head the pockets stay.
-    expect(fastenings(ends, parts, 'in', { joins: {} }, { ...DEFAULT_SHOP, drivers: ['right-angle head'] }).map(({ by }) => by)).toEqual(['pocket screws', 'pocket screws']); // prettier-ignore
+    expect(
+      fastenings(ends, parts, 'in', { joins: {} }, { ...DEFAULT_SHOP, drivers: ['right-angle head'] }).map(
+        ({ by }) => by,
+      ),
+    ).toEqual(['pocket screws', 'pocket screws']);
   });
 });
 
@@ -231,7 +322,11 @@ describe('geometry follows the choice', () => {
     // What stands outside does not change.
     expect(boxOf(of(tenoned, 'L1'))).toEqual(boxOf(of(plain, 'L1')));
     const made = fastenings(tenoned.joints, tenoned.parts, 'in', table({ 'rail end': { by: 'mortise and tenon' } }));
-    expect(made.filter(({ joint: one }) => one.kind === 'rail end').every(({ by, troubles }) => by === 'mortise and tenon' && troubles.length === 0)).toBe(true); // prettier-ignore
+    expect(
+      made
+        .filter(({ joint: one }) => one.kind === 'rail end')
+        .every(({ by, troubles }) => by === 'mortise and tenon' && troubles.length === 0),
+    ).toBe(true);
   });
 
   test('one joint alone may be made otherwise', () => {

@@ -26,7 +26,10 @@ function straightFor(by: Method, deep: Length, beyond: Length, lean: Length, sit
     const least = Math.max(own, lean);
     const wanted = Math.min(bite, beyond - SHORT_OF);
     if (length - (deep - least) >= NEARLY * wanted) return roundToTape(least, site.units);
-    return roundToTape(Math.min(Math.max(least, deep - inches(1 / 2)), Math.max(least, Math.round(deep + wanted - length))), site.units); // prettier-ignore
+    return roundToTape(
+      Math.min(Math.max(least, deep - inches(1 / 2)), Math.max(least, Math.round(deep + wanted - length))),
+      site.units,
+    );
   };
   switch (by) {
     case 'brads': {
@@ -63,9 +66,18 @@ const LEVEL = 0.2;
 /** How steep the surface is that a screw goes in at, about a place: rise over run, the steeper of two directions. */
 function slopeAt(deepAt: (off: Length, aside: Length) => number): number {
   const step = inches(1 / 8);
-  const rises = [[step, 0], [0, step]].map(([off, aside]) => [deepAt(off!, aside!), deepAt(-off!, -aside!)] as const); // prettier-ignore
+  const rises = [
+    [step, 0],
+    [0, step],
+  ].map(([off, aside]) => [deepAt(off!, aside!), deepAt(-off!, -aside!)] as const);
   // At an edge there is nothing on one side: no slope.
-  return Math.max(0, ...rises.filter(([a, b]) => a > 0 && b > 0).map(([a, b]) => Math.abs(a - b) / (2 * step)).filter((rise) => rise < 3)); // prettier-ignore
+  return Math.max(
+    0,
+    ...rises
+      .filter(([a, b]) => a > 0 && b > 0)
+      .map(([a, b]) => Math.abs(a - b) / (2 * step))
+      .filter((rise) => rise < 3),
+  );
 }
 
 /** Straight through one part into the other: screws, lags, bolts, inserts, brads. A rail's come through what it ends on. */
@@ -109,12 +121,30 @@ export function straight(by: Method, site: Site): Layout | null {
     // To a mark of the tape: it is marked from the side.
     return Math.max(near, Math.min(far, roundToTape(near + (far - near) * (0.5 + off), units)));
   };
-  const pointAt = (place: Length, face: 1 | -1, aside: Length = 0) => onPlane(drilled, meeting, place3([[run, place], [wide, across(place, face) + aside]])); // prettier-ignore
+  const pointAt = (place: Length, face: 1 | -1, aside: Length = 0) =>
+    onPlane(
+      drilled,
+      meeting,
+      place3([
+        [run, place],
+        [wide, across(place, face) + aside],
+      ]),
+    );
   const middle = depths(first, second, pointAt(rows[0]!, 1), direction);
   if (middle.deep <= 0 || middle.beyond <= 0) return null;
-  const choose = (lean: Length) => straightFor(by === 'slotted screws' ? 'screws' : by, Math.round(middle.deep), Math.round(middle.beyond), lean, site); // prettier-ignore
+  const choose = (lean: Length) =>
+    straightFor(
+      by === 'slotted screws' ? 'screws' : by,
+      Math.round(middle.deep),
+      Math.round(middle.beyond),
+      lean,
+      site,
+    );
   // Going in at a slant a head lies so deep that all of it is in the wood.
-  const slope = by === 'brads' ? 0 : slopeAt((off, aside) => depths(first, second, pointAt(rows[0]! + off, 1, aside), direction).deep); // prettier-ignore
+  const slope =
+    by === 'brads'
+      ? 0
+      : slopeAt((off, aside) => depths(first, second, pointAt(rows[0]! + off, 1, aside), direction).deep);
   const lean = slope < LEVEL ? 0 : roundToTape((choose(0).fastener.wide / 2) * slope, units);
   const chosen = choose(lean);
   const { fastener } = chosen;
@@ -138,8 +168,27 @@ export function straight(by: Method, site: Site): Layout | null {
       driven: by !== 'brads',
     };
     // The hole that takes an insert is wider than its bolt: others keep clear of it.
-    const seat = (): readonly Laid[] => [{ ...laid, from: point, length: Math.max(0, laid.length - reach), behind: 0, radius: fastener.pilot!.hard.across / 2 }]; // prettier-ignore
+    const seat = (): readonly Laid[] => [
+      {
+        ...laid,
+        from: point,
+        length: Math.max(0, laid.length - reach),
+        behind: 0,
+        radius: fastener.pilot!.hard.across / 2,
+      },
+    ];
     return { laid, first, second, meets: reach, ...(by === 'inserts' ? { beside: seat } : {}) };
   };
-  return { fastener, jig: 0, run, targets: rows, tell, faces: [1, -1], lie, bite: chosen.bite, wary: by !== 'brads', leaves: through || by === 'bolts' ? null : by === 'inserts' ? SHORT_OF : 0 }; // prettier-ignore
+  return {
+    fastener,
+    jig: 0,
+    run,
+    targets: rows,
+    tell,
+    faces: [1, -1],
+    lie,
+    bite: chosen.bite,
+    wary: by !== 'brads',
+    leaves: through || by === 'bolts' ? null : by === 'inserts' ? SHORT_OF : 0,
+  };
 }

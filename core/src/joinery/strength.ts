@@ -20,7 +20,8 @@ export const isEndGrain = ({ joint }: Fastening): boolean => joint.kind === 'rai
 export const sideGrain = (item: Fastening): number => (isEndGrain(item) ? 0 : (item.glue / 2) * GLUE_POUNDS);
 
 /** Wood screws, lb: 2850 G^2 D an inch of thread (National Design Specification for Wood Construction, 12.2). */
-export const screwPounds = (part: Part, shank: number, bites: number): number => 2850 * gravityOf(part) ** 2 * toInches(shank) * bites; // prettier-ignore
+export const screwPounds = (part: Part, shank: number, bites: number): number =>
+  2850 * gravityOf(part) ** 2 * toInches(shank) * bites;
 
 /** Wood screws straight through: three quarters in end grain, and half of the glue's strength where the grain is long. */
 export const screwedPounds = (item: Fastening): number => {

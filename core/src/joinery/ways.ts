@@ -86,7 +86,12 @@ export function waysOfJoint(
   return WAYS_FOR[item.joint.kind].flatMap((by): readonly Way[] => {
     if (!cutFits(by, item.joint, parts)) return [];
     const said = { ...joinOf(piece, item.joint), by };
-    const tried = by === item.by ? item : madeBy({ ...piece.joins, ...Object.fromEntries(keys.map((key) => [key, said])) }).made.find(({ joint }) => joint.id === jointId); // prettier-ignore
+    const tried =
+      by === item.by
+        ? item
+        : madeBy({ ...piece.joins, ...Object.fromEntries(keys.map((key) => [key, said])) }).made.find(
+            ({ joint }) => joint.id === jointId,
+          );
     if (!tried) return [];
     const about = WAYS_TO_JOIN[by];
     const lacking = about.tools.map((set) => set.filter((tool) => !job.shop.tools.includes(tool)));

@@ -20,7 +20,11 @@ export function meaningsOf(text: string, spaced = false): Meanings {
   if (two) return [Number(`${two[1]}${two[3]}`), Number(`${two[1]}.${two[3]}`)];
   if (/^(\d+[.,]?\d*|[.,]\d+)$/.test(bare)) return [Number(bare.replace(',', '.'))];
   // Groups of three, then decimals behind the other separator where there are any.
-  const grouped = /^\d{1,3}(?:,\d{3})+(\.\d+)?$/.test(bare) ? bare.replace(/,/g, '') : /^\d{1,3}(?:\.\d{3})+(,\d+)?$/.test(bare) ? bare.replace(/\./g, '').replace(',', '.') : null; // prettier-ignore
+  const grouped = /^\d{1,3}(?:,\d{3})+(\.\d+)?$/.test(bare)
+    ? bare.replace(/,/g, '')
+    : /^\d{1,3}(?:\.\d{3})+(,\d+)?$/.test(bare)
+      ? bare.replace(/\./g, '').replace(',', '.')
+      : null;
   return grouped === null ? [] : [Number(grouped)];
 }
 
@@ -36,7 +40,10 @@ export type ReadAmount =
  * thousands; a point is asked about, as money and counts have no three decimals.
  */
 export function readAmount(text: string, least: number, most: number): ReadAmount {
-  const bare = text.trim().replace(/^[$€£]\s*/, '').replace(/\s*[$€£]$/, ''); // prettier-ignore
+  const bare = text
+    .trim()
+    .replace(/^[$€£]\s*/, '')
+    .replace(/\s*[$€£]$/, '');
   const sign = /^[-−]\s*/.test(bare) ? -1 : 1;
   const all = meaningsOf(bare.replace(/^[-−+]\s*/, ''), true).map((value) => sign * value);
   const within = all.filter((value) => value >= least && value <= most);

@@ -115,7 +115,8 @@ describe('every way to write a length, typed and read back', () => {
     return rest === 0 ? '' : `${rest}/16`;
   };
   const ways: Readonly<Record<string, (marks: number) => string>> = {
-    'inches, a space': (marks) => [Math.floor(marks / 16) || (fraction(marks) ? '' : '0'), fraction(marks)].filter((bit) => bit !== '').join(' '), // prettier-ignore
+    'inches, a space': (marks) =>
+      [Math.floor(marks / 16) || (fraction(marks) ? '' : '0'), fraction(marks)].filter((bit) => bit !== '').join(' '),
     'inches, a hyphen': (marks) => [Math.floor(marks / 16), fraction(marks)].filter((bit) => bit !== '').join('-'),
     'decimals, a point': (marks) => String(marks / 16),
     'feet, a hyphen, inches': (marks) =>
@@ -174,7 +175,6 @@ describe('amounts, within the limits of their field', () => {
           `$${sum.toLocaleString('en-US', { minimumFractionDigits: 2 })}`,
           sum.toLocaleString('de-DE', { minimumFractionDigits: 2 }),
         ])
-          // prettier-ignore
           expect(Math.round((amount(text) as number) * 100)).toBe(cents);
       }),
     );

@@ -86,7 +86,8 @@ export function parseLength(text: string, units: Units): Parsed {
   const typed = text.trim();
   let rest = tidy(text);
   if (rest === '') return refuse(`A length is needed. ${example(units)}`);
-  if (/\d\s*x\s*\d/.test(rest)) return refuse(`“${typed}” is two sizes. A length is one: try ${units === 'in' ? '34 1/2' : '876'}.`); // prettier-ignore
+  if (/\d\s*x\s*\d/.test(rest))
+    return refuse(`“${typed}” is two sizes. A length is one: try ${units === 'in' ? '34 1/2' : '876'}.`);
   let total = 0;
   let sign = 1;
   let started = false;
@@ -100,7 +101,9 @@ export function parseLength(text: string, units: Units): Parsed {
       const uneven = operator[1] === '-' && started && spaced !== (operator[2] !== '');
       joined = operator[1] === '-' && lastUnit === PER_FOOT && !spaced && operator[2] === '';
       if (uneven && (lastUnit === PER_FOOT || (whole && /^\d+\/\d+/.test(after)))) {
-        const before = tidy(text).slice(0, tidy(text).length - rest.length).trim(); // prettier-ignore
+        const before = tidy(text)
+          .slice(0, tidy(text).length - rest.length)
+          .trim();
         return refuse(didYouMean(typed, [`${before} ${after}`, `${before} − ${after}`]));
       }
       if (!joined) {
@@ -115,8 +118,10 @@ export function parseLength(text: string, units: Units): Parsed {
     if (!amount) return refuse(`“${typed}” is not a length. ${example(units)}`);
     const [matched, full, over, under, justOver, justUnder, number, unitName] = amount;
     const denominator = under ?? justUnder;
-    if (denominator !== undefined && Number(denominator) === 0) return refuse(`“${typed}” divides by zero. ${example(units)}`); // prettier-ignore
-    if (full !== undefined && Number(over) >= Number(under)) return refuse(`“${over}/${under}” is not less than 1. ${example(units)}`); // prettier-ignore
+    if (denominator !== undefined && Number(denominator) === 0)
+      return refuse(`“${typed}” divides by zero. ${example(units)}`);
+    if (full !== undefined && Number(over) >= Number(under))
+      return refuse(`“${over}/${under}” is not less than 1. ${example(units)}`);
     if (unitName !== undefined && !(unitName in UNIT_SIZE))
       return refuse(`“${unitName}” is not a unit known here. Use in, ft, mm, cm or m.`);
     const afterFeet = lastUnit === PER_FOOT;
@@ -125,7 +130,8 @@ export function parseLength(text: string, units: Units): Parsed {
     if (afterFeet && unit !== PER_INCH) return refuse(`“${typed}”: after feet come inches. ${example(units)}`);
     const value = number === undefined ? 0 : valueOf(number, unit, typed);
     if (typeof value !== 'number') return value;
-    if (afterFeet && value >= 100) return refuse(didYouMean(typed, [typed.replace(/['’′]/g, ''), typed.replace(/['’′]/g, ' ft ')])); // prettier-ignore
+    if (afterFeet && value >= 100)
+      return refuse(didYouMean(typed, [typed.replace(/['’′]/g, ''), typed.replace(/['’′]/g, ' ft ')]));
     const fraction = denominator === undefined ? 0 : Number(over ?? justOver) / Number(denominator);
     total += sign * (Number(full ?? 0) + value + fraction) * unit;
     lastUnit = unit;

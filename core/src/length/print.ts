@@ -51,7 +51,8 @@ export const metric = (whole: number, over: number): string => `${whole}${over >
 export function printLength(length: Length, units: Units, mark = false): string {
   const { negative, whole, over, under } = readLength(length, units);
   const fraction = over > 0 && units === 'in' ? `${over}/${under}` : '';
-  const number = units === 'mm' ? metric(whole, over) : fraction && whole > 0 ? `${whole} ${fraction}` : fraction || String(whole); // prettier-ignore
+  const number =
+    units === 'mm' ? metric(whole, over) : fraction && whole > 0 ? `${whole} ${fraction}` : fraction || String(whole);
   const unit = mark ? (units === 'in' ? '"' : ' mm') : '';
   return `${negative ? '-' : ''}${number}${unit}`;
 }

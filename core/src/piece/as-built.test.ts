@@ -6,7 +6,8 @@ import { buildPiece, newPiece, topCandidates, type Adaptation } from './index';
 
 const built = (piece: Piece) => buildPiece(piece, topCandidates(piece)[0]!, DEFAULT_SHOP, 'in');
 const lengthOf = (piece: Piece, tag: string) => built(piece).parts.find((part) => part.tag === tag)!.length;
-const told = (all: readonly Adaptation[]) => all.map(({ part, changes, from, to, then }) => `${part} ${changes} ${(to - from) / inches(1)} ${then}`); // prettier-ignore
+const told = (all: readonly Adaptation[]) =>
+  all.map(({ part, changes, from, to, then }) => `${part} ${changes} ${(to - from) / inches(1)} ${then}`);
 
 const table = newPiece('t', 'standing');
 const bread: Piece = { ...table, top: 'breadboard', topChoices: {} };
@@ -18,7 +19,8 @@ describe('a top measured 1/8 narrow, and what follows', () => {
     expect(told(built(narrow).adaptations)).toEqual(['B1 length -0.125 follows', 'B2 length -0.125 follows']);
     expect(lengthOf(narrow, 'B1')).toBe(lengthOf(bread, 'B1') - inches(1 / 8));
     const [before, after] = [built(bread), built(narrow)];
-    const others = (model: typeof before) => model.parts.filter(({ tag }) => !tag.startsWith('B')).map(({ tag, length }) => [tag, length]); // prettier-ignore
+    const others = (model: typeof before) =>
+      model.parts.filter(({ tag }) => !tag.startsWith('B')).map(({ tag, length }) => [tag, length]);
     expect(others(after)).toEqual(others(before));
   });
 
@@ -29,7 +31,10 @@ describe('a top measured 1/8 narrow, and what follows', () => {
   });
 
   test('a top that came out wider leaves a cut end short: a shim to 3/16, anew beyond', () => {
-    const by = (off: number): Piece => ({ ...bread, asBuilt: { TOP: { width: table.size.width + inches(off) }, B1: { cut: true } } }); // prettier-ignore
+    const by = (off: number): Piece => ({
+      ...bread,
+      asBuilt: { TOP: { width: table.size.width + inches(off) }, B1: { cut: true } },
+    });
     const then = (off: number) => built(by(off)).adaptations.find(({ part }) => part === 'B1')!.then;
     expect([1 / 64, 1 / 8, 3 / 16, 1 / 4].map(then)).toEqual(['leave it', 'shim', 'shim', 'cut anew']);
   });

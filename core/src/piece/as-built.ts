@@ -30,7 +30,11 @@ export type Adaptation = {
 const UNSEEN: Length = inches(1 / 64);
 const SHIM: Length = inches(3 / 16);
 
-const waysOf = ({ frame }: Part): Readonly<Record<Side, Vec>> => ({ length: frame.u, width: frame.v, thickness: through(frame) }); // prettier-ignore
+const waysOf = ({ frame }: Part): Readonly<Record<Side, Vec>> => ({
+  length: frame.u,
+  width: frame.v,
+  thickness: through(frame),
+});
 const rangeOf = ({ min, max }: Box, way: Vec): readonly [number, number] => {
   const ends = [dot(min, way), dot(max, way)];
   return [Math.min(...ends), Math.max(...ends)];
@@ -41,8 +45,25 @@ function wholeTop(parts: readonly Part[]): Part | null {
   const boards = parts.filter(({ trimmedLater, role }) => trimmedLater && role === 'top');
   const box = around(boards.map(boxOf));
   if (!box || boards.length === 0) return null;
-  const [length, width, thickness] = ([0, 1, 2] as const).map((axis) => box.max[axis] - box.min[axis]) as [number, number, number]; // prettier-ignore
-  return { ...boards[0]!, id: `${boards[0]!.piece}.${WHOLE_TOP}`, tag: WHOLE_TOP, name: 'glued top', length, width, thickness, outline: null, cuts: [], fit: null, dependsOn: boards.map(({ tag }) => tag), frame: { at: box.min, u: [1, 0, 0], v: [0, 1, 0] } }; // prettier-ignore
+  const [length, width, thickness] = ([0, 1, 2] as const).map((axis) => box.max[axis] - box.min[axis]) as [
+    number,
+    number,
+    number,
+  ];
+  return {
+    ...boards[0]!,
+    id: `${boards[0]!.piece}.${WHOLE_TOP}`,
+    tag: WHOLE_TOP,
+    name: 'glued top',
+    length,
+    width,
+    thickness,
+    outline: null,
+    cuts: [],
+    fit: null,
+    dependsOn: boards.map(({ tag }) => tag),
+    frame: { at: box.min, u: [1, 0, 0], v: [0, 1, 0] },
+  };
 }
 
 /** What may be measured of a piece: every part, and its glued top as a whole. */
@@ -98,7 +119,16 @@ export function asBuilt(
       if (read === undefined || read === part[side]) continue;
       const off = read - part[side];
       if (part.fit !== null && !said.cut && side === 'length') {
-        adaptations.push({ measured: tag, side, off, part: tag, changes: 'length', from: part.length, to: read, then: 'follows' }); // prettier-ignore
+        adaptations.push({
+          measured: tag,
+          side,
+          off,
+          part: tag,
+          changes: 'length',
+          from: part.length,
+          to: read,
+          then: 'follows',
+        });
         set(tag, 'length', read);
         continue;
       }
@@ -114,7 +144,16 @@ export function asBuilt(
         const from = now.get(other.tag)![follows.changes];
         const to = from + follows.sign * off;
         const cut = isCut(other);
-        adaptations.push({ measured: tag, side, off, part: other.tag, changes: follows.changes, from, to, then: cut ? advice(to - from) : 'follows' }); // prettier-ignore
+        adaptations.push({
+          measured: tag,
+          side,
+          off,
+          part: other.tag,
+          changes: follows.changes,
+          from,
+          to,
+          then: cut ? advice(to - from) : 'follows',
+        });
         if (!cut && piece.asBuilt[other.tag]?.[follows.changes] === undefined) set(other.tag, follows.changes, to);
       }
     }

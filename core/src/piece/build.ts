@@ -109,7 +109,8 @@ function fixTop(
     const { min, max } = boxOf(rail);
     const narrow = max[1] - min[1] < max[0] - min[0];
     // A clip goes up beside the rail, on the side that is not seen.
-    const beside = kind === 'top clips' ? ((min[1] + max[1]) / 2 < middle ? max[1] + CLIP_REACH : min[1] - CLIP_REACH) : 0; // prettier-ignore
+    const beside =
+      kind === 'top clips' ? ((min[1] + max[1]) / 2 < middle ? max[1] + CLIP_REACH : min[1] - CLIP_REACH) : 0;
     const inside = wide.find(({ part }) => boxOf(part).min[1] < beside && boxOf(part).max[1] > beside);
     // A rail along the boards is fixed to one of those it bears on: for clips the inner, else the one it bears on most;
     // one across them to all it crosses well.

@@ -143,7 +143,11 @@ export type Assembly = {
   /** What must be said before the joints: spacers, order, which face is up. */
   readonly notes: readonly Phrase[];
   /** Spacer blocks that hold a distance while it is joined. */
-  readonly spacers: readonly { readonly thickness: Length; readonly count: number; readonly under: readonly string[] }[]; // prettier-ignore
+  readonly spacers: readonly {
+    readonly thickness: Length;
+    readonly count: number;
+    readonly under: readonly string[];
+  }[];
 };
 
 /** What opens: parts that move together, and how far without touching anything else. */

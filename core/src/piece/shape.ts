@@ -88,7 +88,10 @@ export function localSolid(part: Part): Solid {
   const shape = shapeOf(part);
   const known = bodies.get(shape);
   if (known) return known;
-  const solid = part.cuts.reduce((rest, cut, at) => subtract(rest, cutterOf(cut), CUT_SURFACE * (at + 1)), rawLocal(part)); // prettier-ignore
+  const solid = part.cuts.reduce(
+    (rest, cut, at) => subtract(rest, cutterOf(cut), CUT_SURFACE * (at + 1)),
+    rawLocal(part),
+  );
   if (bodies.size >= MOST_BODIES) bodies.delete(bodies.keys().next().value!);
   bodies.set(shape, solid);
   return solid;
@@ -113,7 +116,15 @@ export function solidOf(part: Part): Solid {
 }
 
 /** All that makes a part's body but its place, as one number: the same for parts of one shape. */
-export const shapeOf = numbered(({ length, width, thickness, outline, ends, changed, cuts }) => [length, width, thickness, outline, ends, changed, cuts.map(({ axis, outline: cut, from, to }) => [axis, cut, from, to])]); // prettier-ignore
+export const shapeOf = numbered(({ length, width, thickness, outline, ends, changed, cuts }) => [
+  length,
+  width,
+  thickness,
+  outline,
+  ends,
+  changed,
+  cuts.map(({ axis, outline: cut, from, to }) => [axis, cut, from, to]),
+]);
 
 /** What a cut-out takes, in the piece. */
 export const cutSolidOf = (part: Part, cut: Cutout): Solid => outOfFrame(part.frame, [cutterOf(cut)]);

@@ -40,7 +40,10 @@ type Tongue = {
 function meets(rail: Part, post: Part): { readonly end: 'left' | 'right'; readonly through: Length } | null {
   if (rail.outline !== null || angled(rail) || rail.role === 'top' || rail.bought || post.bought) return null;
   const faces = contacts(solidOf(rail), solidOf(post));
-  const face = faces.reduce<(typeof faces)[number] | null>((best, next) => (best === null || faceArea(next.points) > faceArea(best.points) ? next : best), null); // prettier-ignore
+  const face = faces.reduce<(typeof faces)[number] | null>(
+    (best, next) => (best === null || faceArea(next.points) > faceArea(best.points) ? next : best),
+    null,
+  );
   if (!face) return null;
   const along = dot(face.normal, rail.frame.u);
   const square = [post.frame.u, post.frame.v, through(post.frame)].some(
@@ -63,7 +66,16 @@ function tenonFor(joint: Joint, rail: Part, post: Part): Tongue | null {
   const shoulder = Math.min(inches(3 / 4), toSixteenth(rail.width / 6));
   const side = Math.round((rail.thickness - thick) / 2);
   const depth = DEPTHS.find((one) => one <= at.through - inches(1 / 4)) ?? DEPTHS.at(-1)!;
-  return { joint, rail, post, end: at.end, kind: 'tenon', depth, y: [shoulder, rail.width - shoulder], z: [side, side + thick] }; // prettier-ignore
+  return {
+    joint,
+    rail,
+    post,
+    end: at.end,
+    kind: 'tenon',
+    depth,
+    y: [shoulder, rail.width - shoulder],
+    z: [side, side + thick],
+  };
 }
 
 /** Half of the rail across the whole post, where both are as thick and flush. */
@@ -79,16 +91,34 @@ function lapFor(joint: Joint, rail: Part, post: Part): Tongue | null {
   };
   const [a, b] = [span(rail), span(post)];
   if (Math.abs(a[0] - b[0]) > 2 || Math.abs(a[1] - b[1]) > 2) return null;
-  return { joint, rail, post, end: at.end, kind: 'lap', depth: at.through, y: [0, rail.width], z: [0, Math.round(rail.thickness / 2)] }; // prettier-ignore
+  return {
+    joint,
+    rail,
+    post,
+    end: at.end,
+    kind: 'lap',
+    depth: at.through,
+    y: [0, rail.width],
+    z: [0, Math.round(rail.thickness / 2)],
+  };
 }
 
 /** The wood of a tongue as a part of its own, to cut the post by. */
 function bodyOf({ rail, end, depth, y, z }: Tongue): Part {
   const at = outOf(rail.frame, [end === 'left' ? -depth : rail.length, y[0], z[0]]);
-  return { ...rail, length: depth, width: y[1] - y[0], thickness: z[1] - z[0], frame: { ...rail.frame, at }, cuts: [], ends: { left: SQUARE, right: SQUARE } }; // prettier-ignore
+  return {
+    ...rail,
+    length: depth,
+    width: y[1] - y[0],
+    thickness: z[1] - z[0],
+    frame: { ...rail.frame, at },
+    cuts: [],
+    ends: { left: SQUARE, right: SQUARE },
+  };
 }
 
-const touching = (a: Part, b: Part): number => contacts(solidOf(a), solidOf(b)).reduce((sum, { points }) => sum + faceArea(points), 0); // prettier-ignore
+const touching = (a: Part, b: Part): number =>
+  contacts(solidOf(a), solidOf(b)).reduce((sum, { points }) => sum + faceArea(points), 0);
 
 /** Whether a lap takes most of the face of its post that another joint of the post needs. */
 function takesFace(tongue: Tongue, { drilled, into }: Joint, parts: ReadonlyMap<string, Part>): boolean {
@@ -104,7 +134,20 @@ const shifted = (cut: Cutout, by: Length): Cutout =>
     ? { ...cut, from: cut.from + by, to: cut.to + by }
     : { ...cut, outline: cut.outline.map(([x, ...rest]) => [x + by, ...rest] as unknown as Cutout['outline'][number]) };
 
-const block = (kind: Cutout['kind'], x: readonly [number, number], y: readonly [number, number], z: readonly [number, number], name: string): Cutout => ({ kind, axis: 2, outline: rectangle(x[1] - x[0], y[1] - y[0]).map(([a, b]) => [a + x[0], b + y[0]] as const), from: z[0], to: z[1], for: name }); // prettier-ignore
+const block = (
+  kind: Cutout['kind'],
+  x: readonly [number, number],
+  y: readonly [number, number],
+  z: readonly [number, number],
+  name: string,
+): Cutout => ({
+  kind,
+  axis: 2,
+  outline: rectangle(x[1] - x[0], y[1] - y[0]).map(([a, b]) => [a + x[0], b + y[0]] as const),
+  from: z[0],
+  to: z[1],
+  for: name,
+});
 
 /** The rail grown by its tongue, and cut to leave it. */
 function grown(rail: Part, { end, depth, y, z, post, kind }: Tongue): Part {
@@ -152,7 +195,9 @@ export function tongued(
       !parts.some((part) => part !== tongue.post && part !== tongue.rail && !part.loose && hits(tongue, part)),
   );
   const own = new Set(tongues.map(({ joint }) => joint));
-  tongues = tongues.filter((tongue) => tongue.kind === 'tenon' || !joints.some((joint) => !own.has(joint) && takesFace(tongue, joint, byId))); // prettier-ignore
+  tongues = tongues.filter(
+    (tongue) => tongue.kind === 'tenon' || !joints.some((joint) => !own.has(joint) && takesFace(tongue, joint, byId)),
+  );
   for (const depth of DEPTHS.slice(1)) {
     const meeting = tongues.filter((one) =>
       tongues.some((other) => other !== one && other.post === one.post && hits(one, bodyOf(other))),
@@ -162,7 +207,9 @@ export function tongued(
       one.kind === 'tenon' && meeting.includes(one) ? { ...one, depth: Math.min(one.depth, depth) } : one,
     );
   }
-  tongues = tongues.filter((one, at) => !tongues.slice(0, at).some((other) => other.post === one.post && hits(one, bodyOf(other)))); // prettier-ignore
+  tongues = tongues.filter(
+    (one, at) => !tongues.slice(0, at).some((other) => other.post === one.post && hits(one, bodyOf(other))),
+  );
   const changed = new Map(byId);
   for (const tongue of tongues) {
     const post = changed.get(tongue.post.id)!;

@@ -1,6 +1,21 @@
 import { inches, type Length } from '../length';
 import type { Part } from '../piece';
-import { common, cutSolid, outOf, prism, raysIn, rectangle, subtract, volumeOf, type Cell, type Frame, type Outline, type Plane, type Solid, type Vec } from '../solid'; // prettier-ignore
+import {
+  common,
+  cutSolid,
+  outOf,
+  prism,
+  raysIn,
+  rectangle,
+  subtract,
+  volumeOf,
+  type Cell,
+  type Frame,
+  type Outline,
+  type Plane,
+  type Solid,
+  type Vec,
+} from '../solid';
 import type { PartSide, Taken } from '../work';
 
 /** A hole in a part, in the part's own directions: from the surface inwards. */
@@ -33,7 +48,12 @@ export type Body = {
   readonly metal: (readonly [Vec, Vec])[];
 };
 
-export type Blank = { readonly low: number; readonly high: number; readonly width: readonly [number, number]; readonly thick: readonly [number, number] }; // prettier-ignore
+export type Blank = {
+  readonly low: number;
+  readonly high: number;
+  readonly width: readonly [number, number];
+  readonly thick: readonly [number, number];
+};
 
 export function bodyFrom(id: string, tag: string, { low, high, width, thick }: Blank): Body {
   const flat = rectangle(high - low, width[1] - width[0]).map(([x, y]) => [x + low, y + width[0]] as const);
@@ -55,7 +75,15 @@ export function narrow(body: Body, axis: 1 | 2, low: number, high: number): void
 }
 
 /** Slants an end: through its longest corner, so many degrees across the face and through the thickness. */
-export function slantEnd(body: Body, sign: 1 | -1, mitre: number, bevel: number, long: readonly PartSide[], width: number, thick: number): void {
+export function slantEnd(
+  body: Body,
+  sign: 1 | -1,
+  mitre: number,
+  bevel: number,
+  long: readonly PartSide[],
+  width: number,
+  thick: number,
+): void {
   const tan = (degrees: number) => Math.tan((Math.abs(degrees) * Math.PI) / 180);
   const side = (axis: 1 | 2) => long.find((one) => one.axis === axis)?.sign ?? -1;
   const corner: Vec = [sign > 0 ? body.high : body.low, side(1) > 0 ? width : 0, side(2) > 0 ? thick : 0];
@@ -64,8 +92,12 @@ export function slantEnd(body: Body, sign: 1 | -1, mitre: number, bevel: number,
   const through = bevel === 0 ? 0 : -side(2) * tan(bevel);
   const size = Math.hypot(1, across, through);
   const normal: Vec = [sign / size, across / size, through / size];
-  body.solid = cutSolid(body.solid, planeThrough(normal, normal[0] * corner[0] + normal[1] * corner[1] + normal[2] * corner[2]), 5); // prettier-ignore
-} // prettier-ignore
+  body.solid = cutSolid(
+    body.solid,
+    planeThrough(normal, normal[0] * corner[0] + normal[1] * corner[1] + normal[2] * corner[2]),
+    5,
+  );
+}
 
 /** An outline in x, z as a prism along y needs it: z first, turned round. */
 const turned = (outline: Outline): Outline => {
@@ -97,10 +129,16 @@ export const woodAlong = (body: Body, at: Vec, direction: Vec) => raysIn(body.so
 /** Two ends and the faces of every cut-out, a sixty-fourth deep: as much as told numbers may be off by rounding. */
 export function slackOf({ length, width, thickness, cuts, outline }: Part): number {
   const sizes = [length, width, thickness];
-  const clipped = (low: number, high: number, axis: number) => Math.max(0, Math.min(high, sizes[axis]!) - Math.max(low, 0)); // prettier-ignore
+  const clipped = (low: number, high: number, axis: number) =>
+    Math.max(0, Math.min(high, sizes[axis]!) - Math.max(low, 0));
   const faces = cuts.reduce((sum, cut) => {
     const [a, b] = ([0, 1, 2] as const).filter((other) => other !== cut.axis) as [number, number];
-    const span = (at: 0 | 1, along: number) => clipped(Math.min(...cut.outline.map((corner) => corner[at])), Math.max(...cut.outline.map((corner) => corner[at])), along); // prettier-ignore
+    const span = (at: 0 | 1, along: number) =>
+      clipped(
+        Math.min(...cut.outline.map((corner) => corner[at])),
+        Math.max(...cut.outline.map((corner) => corner[at])),
+        along,
+      );
     const [p, q, r] = [span(0, a), span(1, b), clipped(cut.from, cut.to, cut.axis)];
     return sum + 2 * (p * q + q * r + r * p);
   }, 0);

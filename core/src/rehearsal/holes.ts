@@ -6,12 +6,19 @@ import { woodAlong, type Body, type Hole, type Hollow } from './body';
 
 /** A step bit runs so many degrees from the face; the collar leaves half of the jig's own screw beyond the end. */
 const SLOPE = (15 * Math.PI) / 180;
-const OWN_SCREW: readonly (readonly [stock: number, screw: number])[] = [[1 / 2, 1], [3 / 4, 1.25], [7 / 8, 1.5], [1.25, 2], [1.5, 2.5]]; // prettier-ignore
+const OWN_SCREW: readonly (readonly [stock: number, screw: number])[] = [
+  [1 / 2, 1],
+  [3 / 4, 1.25],
+  [7 / 8, 1.5],
+  [1.25, 2],
+  [1.5, 2.5],
+];
 /** How wide a step bit bores, behind the head and before it. */
 const [POCKET, PILOT] = [inches(3 / 8), inches(9 / 64)];
 const ownScrew = (jig: Length): Length => inches(OWN_SCREW.findLast(([stock]) => jig >= inches(stock))?.[1] ?? 1);
 
-const unitAlong = ({ axis, sign }: PartSide): Vec => ([0, 1, 2] as const).map((at) => (at === axis ? sign : 0)) as unknown as Vec; // prettier-ignore
+const unitAlong = ({ axis, sign }: PartSide): Vec =>
+  ([0, 1, 2] as const).map((at) => (at === axis ? sign : 0)) as unknown as Vec;
 
 /** Where a told distance from a side lies along its axis, on the body as it is now. */
 function placeFrom(body: Body, part: Part, { axis, sign }: PartSide, distance: Length): number {
@@ -19,7 +26,8 @@ function placeFrom(body: Body, part: Part, { axis, sign }: PartSide, distance: L
   return sign < 0 ? low + distance : high - distance;
 }
 
-const withAxis = (point: Vec, axis: 0 | 1 | 2, value: number): Vec => point.map((one, at) => (at === axis ? value : one)) as unknown as Vec; // prettier-ignore
+const withAxis = (point: Vec, axis: 0 | 1 | 2, value: number): Vec =>
+  point.map((one, at) => (at === axis ? value : one)) as unknown as Vec;
 
 /** Where a told place is on a body: on the side it names, so far from the two others. Null where it misses the wood. */
 export function pointAt(body: Body, part: Part, spot: Spot): Vec | null {
@@ -31,7 +39,9 @@ export function pointAt(body: Body, part: Part, spot: Spot): Vec | null {
   if (spot.across !== null && fixed.size < 3) return null;
   // Slanted ends and hollowed sides lie behind the plane of their side: it is marked where the wood is.
   const inward = times(unitAlong(spot.side), -1);
-  const wood = woodAlong(body, add(point, times(inward, -40)), inward).find(([low, high]) => high > 60 && low < (spot.side.axis === 0 ? Math.max(BEHIND, 2 * part.width) : BEHIND)); // prettier-ignore
+  const wood = woodAlong(body, add(point, times(inward, -40)), inward).find(
+    ([low, high]) => high > 60 && low < (spot.side.axis === 0 ? Math.max(BEHIND, 2 * part.width) : BEHIND),
+  );
   return wood && wood[0] > 60 ? add(point, times(inward, wood[0] - 40)) : point;
 }
 const BEHIND: Length = inches(3);
@@ -43,7 +53,8 @@ export function boreAt(body: Body, part: Part, spot: Spot, way: Vec, op: Operati
   // Square to the side unless it is said otherwise.
   const direction = op.slant ? way : times(unitAlong(spot.side), -1);
   const wood = woodAlong(body, sub(at, times(direction, 40)), direction).find(([low, high]) => low < 300 && high > 60);
-  if (!wood) return `${spot.tag}: there is no wood at ${spot.side.name}, ${(spot.at / inches(1)).toFixed(2)} from the ${spot.from.name}`; // prettier-ignore
+  if (!wood)
+    return `${spot.tag}: there is no wood at ${spot.side.name}, ${(spot.at / inches(1)).toFixed(2)} from the ${spot.from.name}`;
   const counterbore = op.bits.find(({ as }) => as === 'counterbore');
   const last = op.bits.at(-1)!;
   const deep = last.deep;
@@ -51,8 +62,22 @@ export function boreAt(body: Body, part: Part, spot: Spot, way: Vec, op: Operati
     return `${spot.tag}: ${(deep / inches(1)).toFixed(2)} deep goes through`;
   const end = deep ?? wood[1] - 40;
   // Its end is flat or pointed, never rounder than the bit is wide.
-  const hollows = op.bits.map(({ bit, deep: own }) => ({ from: at, to: add(at, times(direction, Math.max(1, (own ?? end) - bit.across / 2))), radius: bit.across / 2 })); // prettier-ignore
-  return { joint: spot.joint, at, direction, kind: 'bore', sunk: counterbore?.deep ?? 0, deep, across: last.bit.across, for: op.for, hollows }; // prettier-ignore
+  const hollows = op.bits.map(({ bit, deep: own }) => ({
+    from: at,
+    to: add(at, times(direction, Math.max(1, (own ?? end) - bit.across / 2))),
+    radius: bit.across / 2,
+  }));
+  return {
+    joint: spot.joint,
+    at,
+    direction,
+    kind: 'bore',
+    sunk: counterbore?.deep ?? 0,
+    deep,
+    across: last.bit.across,
+    for: op.for,
+    hollows,
+  };
 }
 
 /** A pocket as the jig drills it: 15 degrees out of a face, out of the end through the middle of the jig's setting. */
@@ -95,7 +120,17 @@ export function slotAt(body: Body, part: Part, spot: Spot, way: Vec, op: Operati
     const middle = add(at, times(direction, deep));
     return { from: sub(middle, along), to: add(middle, along), radius: op.thick / 2 };
   });
-  return { joint: spot.joint, at, direction, kind: 'slot', sunk: 0, deep: op.deep, across: op.thick, for: op.what, hollows }; // prettier-ignore
+  return {
+    joint: spot.joint,
+    at,
+    direction,
+    kind: 'slot',
+    sunk: 0,
+    deep: op.deep,
+    across: op.thick,
+    for: op.what,
+    hollows,
+  };
 }
 
 /** How near a point comes to a straight stretch. */
@@ -116,9 +151,10 @@ export function meetsHole(body: Body, joint: string, hollows: readonly Hollow[])
   const found = body.holes.find(
     (other) =>
       other.joint !== joint &&
-      other.hollows.some(
-        (one) =>
-        hollows.some((own) => pointsAlong(own).some((point) => distanceTo(point, one.from, one.to) < own.radius + one.radius)), // prettier-ignore
+      other.hollows.some((one) =>
+        hollows.some((own) =>
+          pointsAlong(own).some((point) => distanceTo(point, one.from, one.to) < own.radius + one.radius),
+        ),
       ),
   );
   return found?.joint ?? null;

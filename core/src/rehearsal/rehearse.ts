@@ -33,22 +33,40 @@ function bodyOf(part: Part, pieces: readonly CutPiece[]): Body | null {
   const over = blank.extra / 2;
   const plane = blank.plane?.each ?? 0;
   // A stick that is thicker than wide, where its part is wider than thick, is turned a quarter.
-  const turned = part.plies === 1 && blank.width < part.width && blank.width === part.thickness && blank.thickness === part.width; // prettier-ignore
+  const turned =
+    part.plies === 1 && blank.width < part.width && blank.width === part.thickness && blank.thickness === part.width;
   const thick = turned ? blank.width : blank.thickness * part.plies;
   const wide: Length = turned ? blank.thickness : blank.rip && part.plies === 1 ? blank.rip.to : blank.width;
   const off = (wide - part.width) / 2;
   const deep = Math.max(0, thick - part.thickness) / 2;
-  const body = bodyFrom(part.id, part.tag, { low: -over, high: part.length + over, width: [-off, part.width + off], thick: plane > 0 ? [-deep, part.thickness + deep] : [0, thick] }); // prettier-ignore
+  const body = bodyFrom(part.id, part.tag, {
+    low: -over,
+    high: part.length + over,
+    width: [-off, part.width + off],
+    thick: plane > 0 ? [-deep, part.thickness + deep] : [0, thick],
+  });
   if (blank.ends)
-    for (const [sign, end] of [[-1, 'left'], [1, 'right']] as const) {
+    for (const [sign, end] of [
+      [-1, 'left'],
+      [1, 'right'],
+    ] as const) {
       const { mitre } = part.ends[end];
-      if (mitre !== 0) slantEnd(body, sign, mitre, 0, [{ axis: 1, sign: mitre * sign > 0 ? 1 : -1 }], part.width, part.thickness); // prettier-ignore
-    } // prettier-ignore
+      if (mitre !== 0)
+        slantEnd(body, sign, mitre, 0, [{ axis: 1, sign: mitre * sign > 0 ? 1 : -1 }], part.width, part.thickness);
+    }
   return body;
 }
 
 /** What is bought as it is comes in the shape it is drawn in. */
-const boughtBody = (part: Part): Body => ({ id: part.id, tag: part.tag, solid: localSolid(part), low: 0, high: part.length, holes: [], metal: [] }); // prettier-ignore
+const boughtBody = (part: Part): Body => ({
+  id: part.id,
+  tag: part.tag,
+  solid: localSolid(part),
+  low: 0,
+  high: part.length,
+  holes: [],
+  metal: [],
+});
 
 /** What of a finished piece is not what the plan draws, or was never joined. */
 function compared(bench: Bench, parts: readonly Part[], joints: readonly Joint[]): readonly Fault[] {
@@ -61,7 +79,12 @@ function compared(bench: Bench, parts: readonly Part[], joints: readonly Joint[]
     const body = bench.bodies.get(part.id);
     if (!body) continue;
     const difference = differs(outOfFrame(part.frame, body.solid), solidOf(part));
-    if (difference > slackOf(part)) faults.push({ operation: null, kind: 'wrong shape', why: `${part.tag}: ${(difference / inches(1) ** 3).toFixed(2)} cubic inches differ` }); // prettier-ignore
+    if (difference > slackOf(part))
+      faults.push({
+        operation: null,
+        kind: 'wrong shape',
+        why: `${part.tag}: ${(difference / inches(1) ** 3).toFixed(2)} cubic inches differ`,
+      });
   }
   for (const { id, kind, drilled, into } of joints)
     if (!bench.made.has(id) && kind !== 'rest') {
@@ -95,10 +118,12 @@ function settled(used: ReadonlyMap<string, number>, { hardware, notSold }: Rehea
     const name = asBought(key);
     if (missing.has(name)) continue;
     const have = bought.get(name) ?? 0;
-    if (have === 0 || (!poured.has(name) && have < count)) faults.push({ operation: null, kind: 'not there', why: `${name}: ${count} used, ${have} bought` }); // prettier-ignore
+    if (have === 0 || (!poured.has(name) && have < count))
+      faults.push({ operation: null, kind: 'not there', why: `${name}: ${count} used, ${have} bought` });
   }
   const names = new Set([...used.keys()].map(asBought));
-  for (const key of bought.keys()) if (!names.has(key)) faults.push({ operation: null, kind: 'left over', why: `${key} is used for nothing` }); // prettier-ignore
+  for (const key of bought.keys())
+    if (!names.has(key)) faults.push({ operation: null, kind: 'left over', why: `${key} is used for nothing` });
   return faults;
 }
 
@@ -114,7 +139,9 @@ export type Rehearsal = {
  * order of the steps. One copy of each piece is built; boards, screws and hardware are counted for all.
  */
 export function rehearse(plan: Rehearsed, job: Pick<Job, 'shop'>): Rehearsal {
-  const sawn = sawBoards(plan.buying.boards, plan.cuts, plan.setups, (board) => kerfFor(job.shop, 'sheet' in board.offer ? 'sheet' : 'board')); // prettier-ignore
+  const sawn = sawBoards(plan.buying.boards, plan.cuts, plan.setups, (board) =>
+    kerfFor(job.shop, 'sheet' in board.offer ? 'sheet' : 'board'),
+  );
   const faults: Fault[] = [...sawn.faults];
   const used = new Map<string, number>();
   let operations = 0;
@@ -130,8 +157,22 @@ export function rehearse(plan: Rehearsed, job: Pick<Job, 'shop'>): Rehearsal {
       const body = bodyOf(part, sawn.pieces);
       if (!body) faults.push({ operation: null, kind: 'never cut', why: `${part.tag}: no board gives it` });
       const there = sawn.pieces.filter(({ blank }) => blank.part.id === part.id).length;
-      if (body && there < part.plies * part.count * piece.copies) faults.push({ operation: null, kind: 'never cut', why: `${part.tag}: ${there} of ${part.plies * part.count * piece.copies} boards` }); // prettier-ignore
-      bodies.set(part.id, body ?? bodyFrom(part.id, part.tag, { low: 0, high: part.length, width: [0, part.width], thick: [0, part.thickness] })); // prettier-ignore
+      if (body && there < part.plies * part.count * piece.copies)
+        faults.push({
+          operation: null,
+          kind: 'never cut',
+          why: `${part.tag}: ${there} of ${part.plies * part.count * piece.copies} boards`,
+        });
+      bodies.set(
+        part.id,
+        body ??
+          bodyFrom(part.id, part.tag, {
+            low: 0,
+            high: part.length,
+            width: [0, part.width],
+            thick: [0, part.thickness],
+          }),
+      );
     }
     const own = parts.filter((part) => !part.loose);
     const bench = newBench(job, own, model.joints, bodies, faults);

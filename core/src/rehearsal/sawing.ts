@@ -26,7 +26,12 @@ function kept(points: readonly Flat[], [a, b]: Flat, c: number): readonly Flat[]
 }
 
 const areaOf = (points: readonly Flat[]): number =>
-  Math.abs(points.reduce((sum, [x, y], at) => { const [nx, ny] = points[(at + 1) % points.length]!; return sum + x * ny - nx * y; }, 0)) / 2; // prettier-ignore
+  Math.abs(
+    points.reduce((sum, [x, y], at) => {
+      const [nx, ny] = points[(at + 1) % points.length]!;
+      return sum + x * ny - nx * y;
+    }, 0),
+  ) / 2;
 
 const holds = (points: readonly Flat[], [x, y]: Flat): boolean =>
   points.every(([px, py], at) => {
@@ -38,7 +43,13 @@ type Line = Pick<NumberedCut, 'kind' | 'at' | 'from' | 'to' | 'angle'>;
 const slope = (angle: number) => Math.tan((angle * Math.PI) / 180);
 
 /** Cuts through whatever a line meets in its middle, or through what holds a point; null where that is nothing. */
-function sawn(all: readonly Lying[], { kind, at, from, to, angle }: Line, past: Length, kerf: Length, through?: Flat): readonly Lying[] | null {
+function sawn(
+  all: readonly Lying[],
+  { kind, at, from, to, angle }: Line,
+  past: Length,
+  kerf: Length,
+  through?: Flat,
+): readonly Lying[] | null {
   const lean = kind === 'crosscut' ? slope(angle) : 0;
   // x - lean y = at - lean from, or y = at.
   const normal: Flat = kind === 'crosscut' ? [1, -lean] : [0, 1];
@@ -51,7 +62,7 @@ function sawn(all: readonly Lying[], { kind, at, from, to, angle }: Line, past: 
   const halves = [kept(found.points, normal, reach), kept(found.points, [-normal[0], -normal[1]], -(reach + width))];
   const left = halves.filter((points) => points.length >= 3 && areaOf(points) > SAME * SAME);
   return [...all.filter((one) => one !== found), ...left.map((points) => ({ ...found, points }))];
-} // prettier-ignore
+}
 
 const middleOf = ({ x, y, length, width }: CutPiece): Flat => [x + length / 2, y + width / 2];
 
@@ -66,7 +77,10 @@ function unlike(piece: CutPiece, { points, width }: Lying): string | null {
   const { rip, part } = piece.blank;
   if (Math.abs(low - piece.x) > SAME || Math.abs(high - piece.x - piece.length) > SAME)
     return `is ${((high - low) / inches(1)).toFixed(3)} long instead of ${(piece.length / inches(1)).toFixed(3)}`;
-  const across = rip && part.plies === 1 && width < piece.width ? piece.width : Math.max(...points.map(([, y]) => y)) - Math.min(...points.map(([, y]) => y)); // prettier-ignore
+  const across =
+    rip && part.plies === 1 && width < piece.width
+      ? piece.width
+      : Math.max(...points.map(([, y]) => y)) - Math.min(...points.map(([, y]) => y));
   if (Math.abs(across - piece.width) > SAME) return 'has another width';
   if (Math.abs(areaOf(points) - expectedArea(piece)) > piece.width * SAME) return 'has other ends';
   if (rip && part.plies === 1 && width !== rip.to) return 'is not ripped';
@@ -89,14 +103,29 @@ export function sawBoards(
   const lying = new Map<number, readonly Lying[]>();
   const byNumber = new Map(cuts.map((cut) => [cut.number, cut]));
   const numbered = (board: Board, line: Line) =>
-    cuts.some((cut) => cut.board === board.number && cut.kind === line.kind && Math.abs(cut.at - line.at) <= 2 && cut.from === line.from); // prettier-ignore
+    cuts.some(
+      (cut) =>
+        cut.board === board.number &&
+        cut.kind === line.kind &&
+        Math.abs(cut.at - line.at) <= 2 &&
+        cut.from === line.from,
+    );
   for (const board of boards) {
-    const whole: Lying = { points: [[0, 0], [board.length, 0], [board.length, board.width], [0, board.width]], width: board.width }; // prettier-ignore
+    const whole: Lying = {
+      points: [
+        [0, 0],
+        [board.length, 0],
+        [board.length, board.width],
+        [0, board.width],
+      ],
+      width: board.width,
+    };
     let all: readonly Lying[] = [whole];
     // Ends are squared before anything is measured: the part that falls off ends where the first piece begins.
     if (board.pieces.every(({ y }) => y === board.pieces[0]?.y) && !('sheet' in board.offer))
       for (const cut of board.cuts)
-        if (cut.kind === 'crosscut' && cut.angle === 0 && !numbered(board, cut)) all = sawn(all, cut, -kerfOf(board), kerfOf(board)) ?? all; // prettier-ignore
+        if (cut.kind === 'crosscut' && cut.angle === 0 && !numbered(board, cut))
+          all = sawn(all, cut, -kerfOf(board), kerfOf(board)) ?? all;
     lying.set(board.number, all);
   }
   const at = new Map(boards.map((board) => [board.number, board]));
@@ -135,7 +164,12 @@ export function sawBoards(
     board.pieces.filter((piece) => {
       const found = lying.get(board.number)!.find(({ points }) => holds(points, middleOf(piece)));
       const why = found ? unlike(piece, found) : 'is not there';
-      if (why !== null) faults.push({ operation: null, kind: 'never cut', why: `${piece.blank.part.tag} of board ${board.number} ${why}` }); // prettier-ignore
+      if (why !== null)
+        faults.push({
+          operation: null,
+          kind: 'never cut',
+          why: `${piece.blank.part.tag} of board ${board.number} ${why}`,
+        });
       return why === null;
     }),
   );

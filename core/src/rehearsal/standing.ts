@@ -20,5 +20,7 @@ export function standsAsTold(mark: Standing, parts: ReadonlyMap<string, Part>): 
     const gap = from.sign < 0 ? Math.min(...places) : size - Math.max(...places);
     return Math.abs(gap - at) > NEAR;
   });
-  return wrong ? `${mark.tag} on ${mark.ontoTag}: it is not ${(wrong.at / inches(1)).toFixed(2)} from the ${wrong.from.name}` : null; // prettier-ignore
+  return wrong
+    ? `${mark.tag} on ${mark.ontoTag}: it is not ${(wrong.at / inches(1)).toFixed(2)} from the ${wrong.from.name}`
+    : null;
 }

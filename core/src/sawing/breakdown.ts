@@ -24,7 +24,9 @@ function runsThrough({ x, y, length, width }: Box, cut: Board['cuts'][number], o
   const crosscut = cut.kind === 'crosscut';
   const [from, size] = crosscut ? [y, width] : [x, length];
   const [low, run] = crosscut ? [x, length] : [y, width];
-  return cut.from >= from && cut.to <= from + size && cut.to - cut.from >= size - off && cut.at >= low && cut.at <= low + run; // prettier-ignore
+  return (
+    cut.from >= from && cut.to <= from + size && cut.to - cut.from >= size - off && cut.at >= low && cut.at <= low + run
+  );
 }
 
 /** A piece that begins at a cut: what lies before it is waste, and the blade runs on that side of the line. */

@@ -21,7 +21,9 @@ export type Marking = { readonly square: Length; readonly marks: readonly Mark[]
  */
 export function tapeMarks(board: Pick<Board, 'pieces' | 'cuts'>, cuts: readonly NumberedCut[]): readonly Marking[] {
   const made = cuts.flatMap(({ piece, number }) => (piece ? [{ piece, number }] : []));
-  const squared = board.cuts.filter(({ kind, angle, at }) => kind === 'crosscut' && angle === 0 && board.pieces.some(({ x }) => x === at)); // prettier-ignore
+  const squared = board.cuts.filter(
+    ({ kind, angle, at }) => kind === 'crosscut' && angle === 0 && board.pieces.some(({ x }) => x === at),
+  );
   const starts = squared.map(({ at }) => at);
   if (made.length > 0 && !starts.some((at) => at <= made[0]!.piece.x)) starts.unshift(0);
   return starts.flatMap((square, at): readonly Marking[] => {

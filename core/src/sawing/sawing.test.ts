@@ -178,7 +178,9 @@ test('worked by hand: three slats ripped alike go through as one stick, parted f
   const numbers = found.cuts.filter(({ board }) => board === mine.number).map(({ number }) => number);
   const rough = found.setups.find(({ id }) => id === 'marks:past')!;
   expect(rough.cuts).toContain(numbers[2]);
-  const fence = found.setups.find(({ kind, setting, boards }) => kind === 'fence' && setting === inches(4) && boards.includes(mine.number))!; // prettier-ignore
+  const fence = found.setups.find(
+    ({ kind, setting, boards }) => kind === 'fence' && setting === inches(4) && boards.includes(mine.number),
+  )!;
   expect(fence.count).toBe(1);
   const [marking] = tapeMarks(
     mine,

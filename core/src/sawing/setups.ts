@@ -115,7 +115,10 @@ function numberCuts(sawn: readonly SawnBoard[], shop: Shop): readonly NumberedCu
         setting,
       }));
     // A square cut that only begins a stretch squares its end: it is part of making the board ready, not numbered.
-    const afterSlant = (begun: CutPiece) => board.pieces.filter(({ x }) => x < begun.x).reduce<CutPiece | null>((last, one) => (last && last.x > one.x ? last : one), null)?.slants.right ?? 0; // prettier-ignore
+    const afterSlant = (begun: CutPiece) =>
+      board.pieces
+        .filter(({ x }) => x < begun.x)
+        .reduce<CutPiece | null>((last, one) => (last && last.x > one.x ? last : one), null)?.slants.right ?? 0;
     return board.cuts.flatMap((cut): readonly NumberedCut[] => {
       const piece = madeBy(board.pieces, 'right', cut);
       const begins = piece === null ? madeBy(board.pieces, 'left', cut) : null;

@@ -25,7 +25,8 @@ export function edgesWords({ passes, jointed, tool }: Setup): Phrase {
   const [first, last] = [passes[0], passes.at(-1)];
   if (first === undefined || last === undefined) return say``;
   if (jointed) return say`one edge jointed, ${dim(first)} left; fence at ${dim(last)}`;
-  if (passes.length > 2) return say`${strong(passes.length)} passes, one edge and the other in turn, fence at ${listOf(passes.map((one) => dim(one)))}`; // prettier-ignore
+  if (passes.length > 2)
+    return say`${strong(passes.length)} passes, one edge and the other in turn, fence at ${listOf(passes.map((one) => dim(one)))}`;
   return say`one edge off first, ${dim(first)} left; then ${dim(last)} from that edge, ${tool === null ? 'by the yard' : 'measured at both ends'}`;
 }
 
@@ -41,7 +42,10 @@ export function settingWords(setup: Setup, brief = false): Phrase {
     return say`${count} ${count === 1 ? 'crosscut' : 'crosscuts'} by the marks${brief ? '' : what}`;
   }
   const together = gang > 1 ? (brief ? `, ${gang} at once` : `, up to ${gang} together`) : '';
-  const sticks = kind === 'fence' && runs.length < pieces.length ? ` in ${runs.length} ${runs.length === 1 ? 'stick' : 'sticks'}` : ''; // prettier-ignore
+  const sticks =
+    kind === 'fence' && runs.length < pieces.length
+      ? ` in ${runs.length} ${runs.length === 1 ? 'stick' : 'sticks'}`
+      : '';
   const first = kind === 'fence' && !brief && setup.passes.length > 0 ? say`, ${edgesWords(setup)}` : say``;
   const early = when === 'before ripping' ? ', before ripping' : '';
   return say`${pieces.length} ${things}${kind === 'fence' && brief ? ', fence' : ''}${sticks}${first}${together}${early}${!brief && ends ? say`, saw at ${anglesOf(ends)}` : ''}${brief ? '' : `, ${tool ?? 'by the yard'}`}`;

@@ -243,7 +243,8 @@ function shownOf(solid: Solid): Shown {
   const known = shown.get(solid);
   if (known) return known;
   const origin = origins.get(solid);
-  const faces = solid.length === 1 ? solid[0]! : origin ? inFrame(origin.frame, [facesOf(origin.solid)])[0]! : uncovered(solid); // prettier-ignore
+  const faces =
+    solid.length === 1 ? solid[0]! : origin ? inFrame(origin.frame, [facesOf(origin.solid)])[0]! : uncovered(solid);
   const all: Shown = { faces, spans: faces.map(spanOfFace) };
   shown.set(solid, all);
   return all;

@@ -15,20 +15,35 @@ export const KINDS = FAMILIES.flatMap((family): readonly (readonly [Family, Top 
 export const EVERYTHING: Yard = {
   ...SAMPLE_YARD,
   id: 'everything',
-  boards: BOARD_KEYS.flatMap(
-    (board) =>
-    [8, 12, 16].map((feet) => ({ id: `${board} ${feet}`, board, length: inches(12 * feet), grade: '', price: 100 * feet, inStock: true })), // prettier-ignore
+  boards: BOARD_KEYS.flatMap((board) =>
+    [8, 12, 16].map((feet) => ({
+      id: `${board} ${feet}`,
+      board,
+      length: inches(12 * feet),
+      grade: '',
+      price: 100 * feet,
+      inStock: true,
+    })),
   ),
-  sheets: (Object.keys(SHEETS) as Sheet[]).map((sheet) => ({ id: sheet, sheet, length: inches(97), width: inches(49), price: 6000, inStock: true })), // prettier-ignore
+  sheets: (Object.keys(SHEETS) as Sheet[]).map((sheet) => ({
+    id: sheet,
+    sheet,
+    length: inches(97),
+    width: inches(49),
+    price: 6000,
+    inStock: true,
+  })),
 };
 
 /** One way for one kind of joint that may be made in several; none in one of three. */
 const joins: fc.Arbitrary<Piece['joins']> = fc.option(
-  fc.constantFrom(...(Object.keys(WAYS_FOR) as JointKind[]).filter((kind) => WAYS_FOR[kind].length > 1)).chain((kind) =>
-    fc.record({ by: fc.constantFrom(...WAYS_FOR[kind]), plugs: fc.boolean() }).map((join) => ({ [kind]: join })),
-  ),
+  fc
+    .constantFrom(...(Object.keys(WAYS_FOR) as JointKind[]).filter((kind) => WAYS_FOR[kind].length > 1))
+    .chain((kind) =>
+      fc.record({ by: fc.constantFrom(...WAYS_FOR[kind]), plugs: fc.boolean() }).map((join) => ({ [kind]: join })),
+    ),
   { nil: {}, freq: 2 },
-); // prettier-ignore
+);
 
 /** Shops that have all tools, or a few; clamps of some lengths; what they leave on, and how thick a saw. */
 const shops: fc.Arbitrary<Shop> = fc
@@ -42,7 +57,11 @@ const shops: fc.Arbitrary<Shop> = fc
     drivers: fc.constantFrom(DEFAULT_SHOP.drivers, ['long bit', 'short bit', 'right-angle head'] as const),
     lift: fc.constantFrom(30, 50, 80),
   })
-  .map(({ jointer, ...shop }) => ({ ...DEFAULT_SHOP, ...shop, tools: TOOL_NAMES.filter((tool) => jointer || tool !== 'jointer') })); // prettier-ignore
+  .map(({ jointer, ...shop }) => ({
+    ...DEFAULT_SHOP,
+    ...shop,
+    tools: TOOL_NAMES.filter((tool) => jointer || tool !== 'jointer'),
+  }));
 
 const finishes: fc.Arbitrary<Piece['finish']> = fc.constantFrom(
   { sandTo: 0, stain: 'none', coat: 'none', coats: 0 },
@@ -59,7 +78,7 @@ export const jobsOf = (family: Family, top: Top | null, units: Units): fc.Arbitr
       shop: shops,
       finish: finishes,
       first: fc.constantFrom('top' as const, 'base' as const),
-    }) // prettier-ignore
+    })
     .map(({ wish, joins: ways, shop, finish, first }) => {
       if (top && refusal(wish, family, top)) return null;
       const { piece, model } = mended(wish, units);

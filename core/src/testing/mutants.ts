@@ -8,7 +8,20 @@ import { demoJob, newPiece, STARTS } from '../piece';
 export type Json = null | boolean | number | string | readonly Json[] | { readonly [key: string]: Json };
 
 /** Lines of stock on hand as people type them, sound and spoiled. */
-const LINES = ['2x4 96', '2x4 41 1/2 x3, split last 3', '2x6 70, knots 12 to 15', '1x6 red oak 30 x2, squared', '3/4 plywood 96 x 48', '3/4 plywood 96 x 48, split last 3', '3/4 plywood 23 x 30', '1/4 plywood 40 x 20, bad first 2', '4x4 60', '1x4 12 x 40', '2x8 143, split first 20', '2x4 1/2']; // prettier-ignore
+const LINES = [
+  '2x4 96',
+  '2x4 41 1/2 x3, split last 3',
+  '2x6 70, knots 12 to 15',
+  '1x6 red oak 30 x2, squared',
+  '3/4 plywood 96 x 48',
+  '3/4 plywood 96 x 48, split last 3',
+  '3/4 plywood 23 x 30',
+  '1/4 plywood 40 x 20, bad first 2',
+  '4x4 60',
+  '1x4 12 x 40',
+  '2x8 143, split first 20',
+  '2x4 1/2',
+];
 
 /** Jobs that mutants are made of: every start of the gallery, the demo, some with stock on hand, one with many copies. */
 function sound(): readonly Job[] {
@@ -62,7 +75,13 @@ export function changed(value: Json, name: string, roll: () => number, known: Re
     const at = Math.floor(roll() * (list.length + 1));
     if (roll() < 0.2 || list.length === 0) {
       const what = roll();
-      return what < 0.25 ? [] : what < 0.5 ? list.filter((_, index) => index !== at) : what < 0.75 ? [...list.slice(0, at), ...list.slice(Math.max(0, at - 1))] : other(); // prettier-ignore
+      return what < 0.25
+        ? []
+        : what < 0.5
+          ? list.filter((_, index) => index !== at)
+          : what < 0.75
+            ? [...list.slice(0, at), ...list.slice(Math.max(0, at - 1))]
+            : other();
     }
     const index = Math.min(at, list.length - 1);
     return list.with(index, changed(list[index]!, `${name}[]`, roll, known));
@@ -72,9 +91,12 @@ export function changed(value: Json, name: string, roll: () => number, known: Re
     if (entries.length === 0 || roll() < 0.08) return other();
     const at = Math.floor(roll() * entries.length);
     if (roll() < 0.04) return Object.fromEntries(entries.filter((_, index) => index !== at));
-    return Object.fromEntries(entries.map(([key, one], index) => [key, index === at ? changed(one, key, roll, known) : one])); // prettier-ignore
+    return Object.fromEntries(
+      entries.map(([key, one], index) => [key, index === at ? changed(one, key, roll, known) : one]),
+    );
   }
-  if (typeof value === 'number') return roll() < 0.3 ? other() : NUMBERS[Math.floor(roll() * NUMBERS.length)]!(value, roll()); // prettier-ignore
+  if (typeof value === 'number')
+    return roll() < 0.3 ? other() : NUMBERS[Math.floor(roll() * NUMBERS.length)]!(value, roll());
   if (typeof value === 'boolean') return !value;
   return other();
 }
@@ -92,7 +114,7 @@ export const mutants: fc.Arbitrary<Job | null> = fc
     at: fc.nat(jobs.length - 1),
     times: fc.integer({ min: 1, max: 24 }),
     seed: fc.integer({ min: 1, max: 2 ** 31 - 1 }),
-  }) // prettier-ignore
+  })
   .map(({ at, times, seed }) => {
     const roll = seeded(seed);
     let job = JSON.parse(JSON.stringify(jobs[at])) as Json;

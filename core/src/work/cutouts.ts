@@ -82,7 +82,11 @@ function openSide(
 /** One cut-out as it is told: how large, and where from; with the numbers told as data. */
 function tellOne(part: Part, cut: Cutout, teller: Teller): { readonly taken: Taken; readonly says: Phrase } {
   const [a, b] = PLANE[cut.axis];
-  const spans: (readonly [number, number])[] = [[0, 0], [0, 0], [0, 0]]; // prettier-ignore
+  const spans: (readonly [number, number])[] = [
+    [0, 0],
+    [0, 0],
+    [0, 0],
+  ];
   spans[cut.axis] = [cut.from, cut.to];
   const round = cut.outline.length === 2 && cut.outline.every(([, , bulge = 0]) => Math.abs(bulge) === 1);
   if (round) {
@@ -93,12 +97,21 @@ function tellOne(part: Part, cut: Cutout, teller: Teller): { readonly taken: Tak
       const back = at > size / 2 + AT;
       const from = told(back ? size - at : at, teller.units);
       const { name } = named(part, { axis, sign: back ? 1 : -1 }, teller);
-      const says = from < 0 ? say`${dim(-from)} beyond the ${name}, on a scrap clamped against it` : say`${dim(from)} from the ${name}`; // prettier-ignore
+      const says =
+        from < 0
+          ? say`${dim(-from)} beyond the ${name}, on a scrap clamped against it`
+          : say`${dim(from)} from the ${name}`;
       return { at: back ? size - from : from, says };
     };
     const [x, y] = [place(a, (x1 + x2) / 2), place(b, y1)];
     return {
-      taken: { ...cut, outline: [[x.at - radius, y.at, 1], [x.at + radius, y.at, 1]] }, // prettier-ignore
+      taken: {
+        ...cut,
+        outline: [
+          [x.at - radius, y.at, 1],
+          [x.at + radius, y.at, 1],
+        ],
+      },
       says: say`${dim(2 * radius)} across, right through, its middle ${x.says} and ${y.says}`,
     };
   }
@@ -115,7 +128,12 @@ function tellOne(part: Part, cut: Cutout, teller: Teller): { readonly taken: Tak
     const rest = ([0, 1, 2] as const).filter((axis) => axis !== open?.axis);
     const where = rest.map((axis) => (reaches[axis]!.whole ? null : reaches[axis]!.says)).filter((one) => one !== null);
     const [u, v] = [reaches[a]!, reaches[b]!];
-    const corners: Outline = [[u.low, v.low], [u.high, v.low], [u.high, v.high], [u.low, v.high]]; // prettier-ignore
+    const corners: Outline = [
+      [u.low, v.low],
+      [u.high, v.low],
+      [u.high, v.high],
+      [u.low, v.high],
+    ];
     const deep = open ? told(open.deep, teller.units) : null;
     const whole = rest.find((axis) => reaches[axis]!.whole);
     return {
@@ -130,7 +148,9 @@ function tellOne(part: Part, cut: Cutout, teller: Teller): { readonly taken: Tak
   // Slanted or many-cornered: every corner told from two sides.
   const [left, low] = [named(part, { axis: a, sign: -1 }, teller), named(part, { axis: b, sign: -1 }, teller)];
   const clamp = (value: number, axis: Axis) => Math.min(Math.max(value, 0), sizeOf(part, axis));
-  const corners = cut.outline.map(([x, y]) => [told(clamp(x, a), teller.units), told(clamp(y, b), teller.units)] as const); // prettier-ignore
+  const corners = cut.outline.map(
+    ([x, y]) => [told(clamp(x, a), teller.units), told(clamp(y, b), teller.units)] as const,
+  );
   // What lies outside the part is left where it is: the saw runs out there.
   const outline = cut.outline.map(([x, y, ...bulge], at): Outline[number] => [
     x === clamp(x, a) ? corners[at]![0] : x,
@@ -161,10 +181,19 @@ export const isPloughed = (kind: Cutout['kind']): boolean => kind === 'groove' |
 /** Whether a cut-out reaches into the wood at all: round what stands at a corner a part of it may lie outside. */
 const takesWood = (part: Part, { axis, outline, from, to }: Cutout): boolean => {
   const [a, b] = PLANE[axis];
-  const spans = ([a, b] as const).map((along, at) => ({ along, low: Math.min(...outline.map((corner) => corner[at as 0 | 1])), high: Math.max(...outline.map((corner) => corner[at as 0 | 1])) })); // prettier-ignore
+  const spans = ([a, b] as const).map((along, at) => ({
+    along,
+    low: Math.min(...outline.map((corner) => corner[at as 0 | 1])),
+    high: Math.max(...outline.map((corner) => corner[at as 0 | 1])),
+  }));
   const round = outline.some(([, , bulge = 0]) => bulge !== 0);
-  return round || [...spans, { along: axis, low: from, high: to }].every(({ along, low, high }) => low < sizeOf(part, along) - AT && high > AT);
-}; // prettier-ignore
+  return (
+    round ||
+    [...spans, { along: axis, low: from, high: to }].every(
+      ({ along, low, high }) => low < sizeOf(part, along) - AT && high > AT,
+    )
+  );
+};
 
 /** The cut-outs of a part as a person marks and cuts them, those of one kind together. */
 export function tellCuts(part: Part, teller: Teller): readonly ToldCuts[] {
@@ -172,7 +201,9 @@ export function tellCuts(part: Part, teller: Teller): readonly ToldCuts[] {
   return kinds.flatMap((kind) => {
     const own = part.cuts.filter((cut) => cut.kind === kind && takesWood(part, cut));
     const all = own.map((cut) => ({ cut, ...tellOne(part, cut, teller) }));
-    const says = all.map(({ cut, says: words }) => (cut.for && own.length > 1 ? say`for ${strong(cut.for)} ${words}` : words)); // prettier-ignore
+    const says = all.map(({ cut, says: words }) =>
+      cut.for && own.length > 1 ? say`for ${strong(cut.for)} ${words}` : words,
+    );
     if (all.length === 0) return [];
     return {
       kind,

@@ -57,7 +57,14 @@ export type Standing = {
 
 export type Does =
   | { readonly kind: 'plane'; readonly to: Length; readonly each: Length; readonly passes: number }
-  | { readonly kind: 'laminate'; readonly plies: number; readonly each: number; readonly together: number; readonly noun: string; readonly rounds: number } // prettier-ignore
+  | {
+      readonly kind: 'laminate';
+      readonly plies: number;
+      readonly each: number;
+      readonly together: number;
+      readonly noun: string;
+      readonly rounds: number;
+    }
   | { readonly kind: 'rip'; readonly passes: readonly Length[]; readonly to: Length; readonly from: Length }
   | { readonly kind: 'trim'; readonly to: Length; readonly off: Length; readonly why: 'snipe' | 'long' }
   | { readonly kind: 'fit'; readonly measure: Phrase; readonly planned: Length; readonly over: Length }
@@ -75,7 +82,13 @@ export type Does =
       readonly short: Length;
     }
   /** Corners of a face as told from two sides; `across` where it is a round one. */
-  | { readonly kind: 'outline'; readonly outline: Outline; readonly from: Named; readonly up: Named; readonly face: Named } // prettier-ignore
+  | {
+      readonly kind: 'outline';
+      readonly outline: Outline;
+      readonly from: Named;
+      readonly up: Named;
+      readonly face: Named;
+    }
   | {
       readonly kind: 'cut';
       /** By part. */
@@ -84,30 +97,78 @@ export type Does =
       readonly for: readonly string[];
       readonly says: Phrase;
     }
-  | { readonly kind: 'pocket'; readonly spots: readonly Spot[]; readonly exit: Named; readonly exits: Readonly<Record<string, PartSide>>; readonly jig: Length; readonly screw: string } // prettier-ignore
+  | {
+      readonly kind: 'pocket';
+      readonly spots: readonly Spot[];
+      readonly exit: Named;
+      readonly exits: Readonly<Record<string, PartSide>>;
+      readonly jig: Length;
+      readonly screw: string;
+    }
   | {
       readonly kind: 'bore';
       readonly spots: readonly Spot[];
       /** Which way each runs into the part, in its own directions. */
       readonly ways: readonly Vec[];
       /** Bits in turn, each so deep from the surface; null through. */
-      readonly bits: readonly { readonly bit: DrillBit; readonly deep: Length | null; readonly as: 'counterbore' | 'clearance' | 'hole' }[]; // prettier-ignore
+      readonly bits: readonly {
+        readonly bit: DrillBit;
+        readonly deep: Length | null;
+        readonly as: 'counterbore' | 'clearance' | 'hole';
+      }[];
       readonly countersunk: boolean;
       readonly for: string;
       /** Once the part has its neighbours: it is bored where it stands. */
       readonly slant: boolean;
     }
   /** Slots for biscuits or clips, mortises for loose tenons: so long, so thick, so deep; slanted ends take them square to the end. */
-  | { readonly kind: 'slot'; readonly spots: readonly Spot[]; readonly ways: readonly Vec[]; readonly slant: boolean; readonly what: string; readonly long: Length; readonly thick: Length; readonly deep: Length } // prettier-ignore
+  | {
+      readonly kind: 'slot';
+      readonly spots: readonly Spot[];
+      readonly ways: readonly Vec[];
+      readonly slant: boolean;
+      readonly what: string;
+      readonly long: Length;
+      readonly thick: Length;
+      readonly deep: Length;
+    }
   | { readonly kind: 'elongate'; readonly spots: readonly Spot[]; readonly long: Length }
   | { readonly kind: 'arrange'; readonly what: string; readonly straightedge: Length; readonly unequal: boolean }
   | { readonly kind: 'dry'; readonly joints: readonly string[] }
   /** `row`: boards side by side, which of them lies level with the other. `out`: what runs or swings, taken out or taped shut before it is turned. */
-  | { readonly kind: 'place'; readonly comes: readonly Coming[]; readonly marks: readonly Standing[]; readonly row: 'ends' | 'middles' | null; readonly fixed: boolean; readonly over: boolean; readonly out: readonly string[]; readonly says: Phrase | null } // prettier-ignore
-  | { readonly kind: 'glue'; readonly joints: readonly string[]; readonly count: number; readonly ends: boolean; readonly slow: boolean; readonly only: Phrase | null } // prettier-ignore
-  | { readonly kind: 'peg'; readonly joints: readonly string[]; readonly fastener: HardwareKind; readonly size: string; readonly count: number } // prettier-ignore
+  | {
+      readonly kind: 'place';
+      readonly comes: readonly Coming[];
+      readonly marks: readonly Standing[];
+      readonly row: 'ends' | 'middles' | null;
+      readonly fixed: boolean;
+      readonly over: boolean;
+      readonly out: readonly string[];
+      readonly says: Phrase | null;
+    }
+  | {
+      readonly kind: 'glue';
+      readonly joints: readonly string[];
+      readonly count: number;
+      readonly ends: boolean;
+      readonly slow: boolean;
+      readonly only: Phrase | null;
+    }
+  | {
+      readonly kind: 'peg';
+      readonly joints: readonly string[];
+      readonly fastener: HardwareKind;
+      readonly size: string;
+      readonly count: number;
+    }
   /** `holds`: what is driven then and holds it while the glue sets. */
-  | { readonly kind: 'clamp'; readonly count: number; readonly span: Length; readonly cauls: number; readonly holds: 'screws' | 'brads' | null } // prettier-ignore
+  | {
+      readonly kind: 'clamp';
+      readonly count: number;
+      readonly span: Length;
+      readonly cauls: number;
+      readonly holds: 'screws' | 'brads' | null;
+    }
   /** Until the glue holds: nothing else is done to it. */
   | { readonly kind: 'wait'; readonly wait: number; readonly clamped: boolean }
   | {
@@ -130,9 +191,28 @@ export type Does =
       readonly spots: readonly Spot[];
     }
   | { readonly kind: 'plug'; readonly fastener: HardwareKind; readonly size: string; readonly count: number }
-  | { readonly kind: 'block'; readonly joints: readonly string[]; readonly count: number; readonly thick: Length; readonly long: Length } // prettier-ignore
-  | { readonly kind: 'hang'; readonly joints: readonly string[]; readonly fastener: HardwareKind | null; readonly size: string; readonly count: number; readonly says: Phrase } // prettier-ignore
-  | { readonly kind: 'fit hardware'; readonly fastener: HardwareKind; readonly size: string; readonly count: number; readonly says: Phrase } // prettier-ignore
+  | {
+      readonly kind: 'block';
+      readonly joints: readonly string[];
+      readonly count: number;
+      readonly thick: Length;
+      readonly long: Length;
+    }
+  | {
+      readonly kind: 'hang';
+      readonly joints: readonly string[];
+      readonly fastener: HardwareKind | null;
+      readonly size: string;
+      readonly count: number;
+      readonly says: Phrase;
+    }
+  | {
+      readonly kind: 'fit hardware';
+      readonly fastener: HardwareKind;
+      readonly size: string;
+      readonly count: number;
+      readonly says: Phrase;
+    }
   | { readonly kind: 'spacers'; readonly thickness: Length; readonly count: number; readonly under: readonly string[] }
   | { readonly kind: 'slide'; readonly name: string; readonly travel: Length }
   | { readonly kind: 'square'; readonly reads: readonly [Length, Length] }
@@ -144,13 +224,30 @@ export type Does =
     }
   | { readonly kind: 'carry'; readonly because: Phrase }
   /** The glued whole cut to size: so much off each end. */
-  | { readonly kind: 'trim whole'; readonly what: string; readonly to: Length; readonly off: Length; readonly width: Length; readonly round: Length | null; readonly along: PartSide } // prettier-ignore
+  | {
+      readonly kind: 'trim whole';
+      readonly what: string;
+      readonly to: Length;
+      readonly off: Length;
+      readonly width: Length;
+      readonly round: Length | null;
+      readonly along: PartSide;
+    }
   | { readonly kind: 'level'; readonly levellers: boolean }
   | { readonly kind: 'measure'; readonly size: readonly [Length, Length, Length] }
   | { readonly kind: 'anchor' }
   | { readonly kind: 'sample'; readonly what: string }
   | { readonly kind: 'sand'; readonly grits: readonly number[]; readonly where: string }
-  | { readonly kind: 'coat'; readonly product: string; readonly nth: number; readonly of: number; readonly between: number; readonly hours: number; readonly use: number; readonly wipe: boolean } // prettier-ignore
+  | {
+      readonly kind: 'coat';
+      readonly product: string;
+      readonly nth: number;
+      readonly of: number;
+      readonly between: number;
+      readonly hours: number;
+      readonly use: number;
+      readonly wipe: boolean;
+    }
   /** A family's own word on how it is best done. */
   | { readonly kind: 'heed'; readonly says: Phrase };
 

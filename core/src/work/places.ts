@@ -29,10 +29,19 @@ export function placesOf(spots: readonly Spot[]): Phrase {
 }
 
 /** Where a part lies on some others, all alike. */
-type Told = { readonly tags: readonly string[]; readonly onto: readonly string[]; readonly side: string; readonly rows: Standing['rows'] }; // prettier-ignore
+type Told = {
+  readonly tags: readonly string[];
+  readonly onto: readonly string[];
+  readonly side: string;
+  readonly rows: Standing['rows'];
+};
 
 const distinct = (names: readonly string[]): readonly string[] => [...new Set(names)];
-const merged = (group: readonly Told[]): Told => ({ ...group[0]!, tags: distinct(group.flatMap(({ tags }) => tags)), onto: distinct(group.flatMap(({ onto }) => onto)) }); // prettier-ignore
+const merged = (group: readonly Told[]): Told => ({
+  ...group[0]!,
+  tags: distinct(group.flatMap(({ tags }) => tags)),
+  onto: distinct(group.flatMap(({ onto }) => onto)),
+});
 
 /** A row in words, with one place or several in the order of the parts. */
 function rowWords({ of, from }: Standing['rows'][number], at: readonly Length[]): Phrase {
@@ -51,7 +60,14 @@ function inRows(alike: readonly Told[]): readonly (readonly Told[])[] {
       const rest = rows.map(({ of, from, at: place }, index) => [of, from.name, index === at ? '' : place]);
       const [one, other] = [tags.length === 1, onto.length === 1];
       // One part over several others is told by the part, parts in a row by what they lie on.
-      const own = rows[at]?.of === 'part' ? (other ? tags.join() : `${tags.join()} ${onto.join()}`) : one ? onto.join() : `${tags.join()} ${onto.join()}`; // prettier-ignore
+      const own =
+        rows[at]?.of === 'part'
+          ? other
+            ? tags.join()
+            : `${tags.join()} ${onto.join()}`
+          : one
+            ? onto.join()
+            : `${tags.join()} ${onto.join()}`;
       return JSON.stringify([own, side, rest]);
     });
   return [0, 1].map(but).reduce((best, next) => (next.length < best.length ? next : best));
@@ -60,7 +76,12 @@ function inRows(alike: readonly Told[]): readonly (readonly Told[])[] {
 /** Where parts lie on others, once for those that are alike; those in a row with their places one after the other. */
 export function standingsOf(marks: readonly Standing[]): Phrase | null {
   if (marks.length === 0) return null;
-  const each = marks.map(({ tag, ontoTag, side, rows }): Told => ({ tags: [tag], onto: [ontoTag], side: side.name, rows })); // prettier-ignore
+  const each = marks.map(({ tag, ontoTag, side, rows }): Told => ({
+    tags: [tag],
+    onto: [ontoTag],
+    side: side.name,
+    rows,
+  }));
   const keyOf = ({ side, rows }: Told) => JSON.stringify([side, rows.map(({ of, from, at }) => [of, from.name, at])]);
   const onAll = together(each, (one) => `${one.tags.join()} ${keyOf(one)}`).map(merged);
   const alike = together(onAll, (one) => keyOf(one)).map(merged);

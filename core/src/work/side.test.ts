@@ -6,7 +6,14 @@ import { named, sideAgainst, sideAt, spotsOn, told, type Teller } from './side';
 
 const at = (x: number, y: number, z: number): Vec => [inches(x), inches(y), inches(z)];
 /** A part that fills a box of inches, its length and width along the axes told. */
-const part = (tag: string, from: readonly [number, number, number], size: readonly [number, number, number], along: 0 | 1 | 2, across: 0 | 1 | 2): Part => board('p', { tag, role: 'rail', name: tag, material: '2x4' }, boxAt(at(...from), at(...size)), along, across); // prettier-ignore
+const part = (
+  tag: string,
+  from: readonly [number, number, number],
+  size: readonly [number, number, number],
+  along: 0 | 1 | 2,
+  across: 0 | 1 | 2,
+): Part =>
+  board('p', { tag, role: 'rail', name: tag, material: '2x4' }, boxAt(at(...from), at(...size)), along, across);
 
 /** A table 60 by 30, 30 high: its middle. */
 const teller: Teller = { units: 'in', middle: at(30, 15, 15) };
@@ -66,11 +73,22 @@ describe('the side that a hole begins at', () => {
 
 describe('places as they are marked', () => {
   const places = (of: Part, over: number, points: readonly Vec[], units: 'in' | 'mm' = 'in') =>
-    spotsOn({ part: of, over }, sideAt(of, points[0]!, [0, 1, 0]), 0, points.map((point) => ({ at: point, joint: 'j' })), { ...teller, units }); // prettier-ignore
+    spotsOn(
+      { part: of, over },
+      sideAt(of, points[0]!, [0, 1, 0]),
+      0,
+      points.map((point) => ({ at: point, joint: 'j' })),
+      { ...teller, units },
+    );
 
   test('from the left end and the top edge of what stands', () => {
     const [one, two] = places(front, 0, [at(6, 1, 27), at(40, 1, 27)]);
-    expect([one!.from.name, one!.at / inches(1), one!.across!.name, one!.off / inches(1)]).toEqual(['left end', 2, 'top edge', 1.5]); // prettier-ignore
+    expect([one!.from.name, one!.at / inches(1), one!.across!.name, one!.off / inches(1)]).toEqual([
+      'left end',
+      2,
+      'top edge',
+      1.5,
+    ]);
     expect(two!.at / inches(1)).toBe(36);
   });
 

@@ -47,7 +47,9 @@ export function named(part: Part, { axis, sign }: PartSide, { middle }: Teller):
     return way[2] > 0 ? call('top') : noun === 'face' ? { axis, sign, name: 'underside' } : call('bottom');
   const box = boxOf(part);
   const out = dot(way, sub(times(add(box.min, box.max), 1 / 2), middle));
-  const lies = ([1, 2] as const).some((other) => nounOf(part, other) === 'face' && Math.abs(waysOf(part)[other][2]) >= UPRIGHT); // prettier-ignore
+  const lies = ([1, 2] as const).some(
+    (other) => nounOf(part, other) === 'face' && Math.abs(waysOf(part)[other][2]) >= UPRIGHT,
+  );
   if (noun !== 'end' && !lies && Math.abs(out) > CENTRAL) return call(out > 0 ? 'outside' : 'inside');
   const along = Math.abs(way[0]) >= Math.abs(way[1]) ? 0 : 1;
   return call(ACROSS[along]![way[along] > 0 ? 0 : 1]);
@@ -128,12 +130,18 @@ const ON: Length = 24;
 export function sideAt(part: Part, at: Vec, direction: Vec): PartSide {
   const local = into(part.frame, at);
   const ways = waysOf(part);
-  const sides = ([0, 1, 2] as const).flatMap(
-    (axis) =>
-    ([-1, 1] as const).map((sign) => ({ axis, sign, off: Math.abs(local[axis] - (sign < 0 ? 0 : sizeOf(part, axis))), lean: -sign * dot(ways[axis], direction) })), // prettier-ignore
+  const sides = ([0, 1, 2] as const).flatMap((axis) =>
+    ([-1, 1] as const).map((sign) => ({
+      axis,
+      sign,
+      off: Math.abs(local[axis] - (sign < 0 ? 0 : sizeOf(part, axis))),
+      lean: -sign * dot(ways[axis], direction),
+    })),
   );
   const on = sides.filter(({ off, lean }) => off <= ON && lean > 0.1).sort((a, b) => b.lean - a.lean)[0];
-  return on ? { axis: on.axis, sign: on.sign } : (slantedAt(part, local[0], dot(ways[0], direction)) ?? sideAgainst(part, direction)); // prettier-ignore
+  return on
+    ? { axis: on.axis, sign: on.sign }
+    : (slantedAt(part, local[0], dot(ways[0], direction)) ?? sideAgainst(part, direction));
 }
 
 /** The slanted end that a hole begins in, which lies behind the plane of that end; null where it begins in none. */
@@ -149,6 +157,8 @@ function slantedAt(part: Part, along: number, lean: number): PartSide | null {
 /** Of a part's sides the one that a direction comes in by. */
 export function sideAgainst(part: Part, direction: Vec): PartSide {
   const leans = waysOf(part).map((way) => dot(way, direction));
-  const axis = ([0, 1, 2] as const).reduce((best, next) => (Math.abs(leans[next]!) > Math.abs(leans[best]!) ? next : best)); // prettier-ignore
+  const axis = ([0, 1, 2] as const).reduce((best, next) =>
+    Math.abs(leans[next]!) > Math.abs(leans[best]!) ? next : best,
+  );
   return { axis, sign: leans[axis]! > 0 ? -1 : 1 };
 }

@@ -6,10 +6,29 @@ import { several, tagList, wordsOf, type Does, type Operation } from './index';
 const end: Named = { axis: 0, sign: -1, name: 'left end' };
 const edge: Named = { axis: 1, sign: 1, name: 'top edge' };
 const face: Named = { axis: 2, sign: 1, name: 'inside face' };
-const spot = (tag: string, at: number, off: number) => ({ part: `p.${tag}`, tag, side: face, from: end, at: inches(at), across: edge, off: inches(off), joint: 'j' }); // prettier-ignore
+const spot = (tag: string, at: number, off: number) => ({
+  part: `p.${tag}`,
+  tag,
+  side: face,
+  from: end,
+  at: inches(at),
+  across: edge,
+  off: inches(off),
+  joint: 'j',
+});
 const said = (does: Does, more: Partial<Operation> = {}): string =>
   plain(
-    wordsOf({ id: 'p.x', piece: 'p', on: [], tags: ['A1', 'A2'], minutes: 1, tool: 'drill', lift: null, ...more, ...does } as Operation), // prettier-ignore
+    wordsOf({
+      id: 'p.x',
+      piece: 'p',
+      on: [],
+      tags: ['A1', 'A2'],
+      minutes: 1,
+      tool: 'drill',
+      lift: null,
+      ...more,
+      ...does,
+    } as Operation),
     'in',
   );
 
@@ -27,19 +46,43 @@ describe('one sentence for each kind of operation: every number in it, none with
 
   test('one hole is a hole; a slanted one is square to what it meets', () => {
     const bits = [{ bit: { name: '3/8', across: inches(3 / 8) }, deep: null, as: 'hole' as const }];
-    const one = said({ kind: 'bore', spots: [spot('A1', 2, 0.75)], ways: [], bits, countersunk: false, for: 'bolts', slant: true }); // prettier-ignore
+    const one = said({
+      kind: 'bore',
+      spots: [spot('A1', 2, 0.75)],
+      ways: [],
+      bits,
+      countersunk: false,
+      for: 'bolts',
+      slant: true,
+    });
     expect(one).toMatch(/^Bore 1 hole for bolts, 3\/8 through, square to the face of what it meets/);
   });
 
   test('drives: the pilot through the hole, sunk heads, a short bit where there is little room', () => {
-    const does: Does = { kind: 'drive', joints: [], fastener: 'screw', size: '#10 3 1/2', count: 8, into: ['P2', 'P1'], pilot: { bit: { name: '7/64', across: 889 }, deep: inches(1.25) }, sunk: [inches(1.25)], bit: '', washer: false, nuts: null, snug: false, driver: 'short bit', spots: [] }; // prettier-ignore
+    const does: Does = {
+      kind: 'drive',
+      joints: [],
+      fastener: 'screw',
+      size: '#10 3 1/2',
+      count: 8,
+      into: ['P2', 'P1'],
+      pilot: { bit: { name: '7/64', across: 889 }, deep: inches(1.25) },
+      sunk: [inches(1.25)],
+      bit: '',
+      washer: false,
+      nuts: null,
+      snug: false,
+      driver: 'short bit',
+      spots: [],
+    };
     expect(said(does)).toBe(
       'Through the holes bore 7/64, 1 1/4 deep into P1 and P2. Drive 8 wood screws #10 3 1/2, A1 and A2 to P1 and P2, heads 1 1/4 below the surface; there is little room: take the short bit.',
     );
   });
 
   test('clamps: with screws, with none that opens so far, with nothing but screws', () => {
-    const clamp = (count: number, holds: 'screws' | 'brads' | null, cauls = 0) => said({ kind: 'clamp', count, span: inches(24), cauls, holds }); // prettier-ignore
+    const clamp = (count: number, holds: 'screws' | 'brads' | null, cauls = 0) =>
+      said({ kind: 'clamp', count, span: inches(24), cauls, holds });
     expect(clamp(4, null, 4)).toBe(
       'Clamp with 4 over 24, alternately above and below, 4 cauls across to keep it flat.',
     );
@@ -62,8 +105,26 @@ describe('one sentence for each kind of operation: every number in it, none with
   });
 
   test('what comes together: bodies by what they are made of, in the order in which they come', () => {
-    const coming = (tags: readonly string[], way: readonly [number, number, number] | null) => ({ parts: tags.map((tag) => `p.${tag}`), tags, way }); // prettier-ignore
-    const place: Does = { kind: 'place', comes: [coming(['L1', 'E1', 'L2'], null), coming(['A1'], [0, 0, -1]), coming(['A2'], [0, 0, -1]), coming(['L3', 'E2', 'L4', 'S2', 'S3'], [-1, 0, 0])], marks: [], row: null, fixed: true, over: false, out: [], says: null }; // prettier-ignore
+    const coming = (tags: readonly string[], way: readonly [number, number, number] | null) => ({
+      parts: tags.map((tag) => `p.${tag}`),
+      tags,
+      way,
+    });
+    const place: Does = {
+      kind: 'place',
+      comes: [
+        coming(['L1', 'E1', 'L2'], null),
+        coming(['A1'], [0, 0, -1]),
+        coming(['A2'], [0, 0, -1]),
+        coming(['L3', 'E2', 'L4', 'S2', 'S3'], [-1, 0, 0]),
+      ],
+      marks: [],
+      row: null,
+      fixed: true,
+      over: false,
+      out: [],
+      says: null,
+    };
     expect(said(place)).toBe('Lay L1 (with E1 and L2) ready. Put A1 and A2 and all that is joined to L3 in place.');
     const boards = [coming(['T1'], null), coming(['T2'], [0, -1, 0])];
     expect(said({ ...place, comes: boards, row: 'ends' })).toBe('Lay T1 ready. Put T2 in place. Left ends level.');
@@ -72,8 +133,12 @@ describe('one sentence for each kind of operation: every number in it, none with
 
   test('waits, spacers, grits', () => {
     expect(said({ kind: 'wait', wait: 60, clamped: true })).toBe('Leave it 60 min in the clamps.');
-    expect(said({ kind: 'spacers', thickness: inches(1 / 2), count: 2, under: ['E1'] })).toBe('Lay 2 spacers 1/2 thick under E1.'); // prettier-ignore
-    expect(said({ kind: 'spacers', thickness: inches(1 / 2), count: 1, under: ['E1'] })).toBe('Lay 1 spacer 1/2 thick under E1.'); // prettier-ignore
+    expect(said({ kind: 'spacers', thickness: inches(1 / 2), count: 2, under: ['E1'] })).toBe(
+      'Lay 2 spacers 1/2 thick under E1.',
+    );
+    expect(said({ kind: 'spacers', thickness: inches(1 / 2), count: 1, under: ['E1'] })).toBe(
+      'Lay 1 spacer 1/2 thick under E1.',
+    );
   });
 });
 
@@ -87,6 +152,13 @@ describe('lists', () => {
   });
 
   test('more than one of a thing', () => {
-    expect(['foot', 'leaf', 'shelf', 'leg', 'drawer front', 'notch'].map(several)).toEqual(['feet', 'leaves', 'shelves', 'legs', 'drawer fronts', 'notches']); // prettier-ignore
+    expect(['foot', 'leaf', 'shelf', 'leg', 'drawer front', 'notch'].map(several)).toEqual([
+      'feet',
+      'leaves',
+      'shelves',
+      'legs',
+      'drawer fronts',
+      'notches',
+    ]);
   });
 });

@@ -63,14 +63,21 @@ function cut({ tags, what, for: names, says }: OperationOf<'cut'>): Phrase {
 }
 
 function bore({ spots, bits, countersunk, for: what, slant }: OperationOf<'bore'>): Phrase {
-  const rows = bits.map(({ bit, deep, as }) => say`${as === 'hole' ? '' : `${as} `}${strong(bit.name)} ${deep === null ? 'through' : say`wide, ${dim(deep)} deep`}`); // prettier-ignore
+  const rows = bits.map(
+    ({ bit, deep, as }) =>
+      say`${as === 'hole' ? '' : `${as} `}${strong(bit.name)} ${deep === null ? 'through' : say`wide, ${dim(deep)} deep`}`,
+  );
   const stop = bits.some(({ deep }) => deep !== null) ? ', stop collar on the bit' : '';
   return say`Bore ${strong(counted(spots.length, 'hole'))} for ${what}, ${listOf(rows)}${countersunk ? ', countersunk' : ''}${stop}${slant ? ', square to the face of what it meets, not to this one' : ''}: ${placesOf(spots)}.`;
 }
 
 /** A body by what it is made of: a part alone by its tag, more by the first and what is joined to it. */
 const bodyName = (tags: readonly string[]): Phrase =>
-  tags.length === 1 ? tagList(tags) : tags.length <= 4 ? say`${tagList(tags.slice(0, 1))} (with ${tagList(tags.slice(1))})` : say`all that is joined to ${tagList(tags.slice(0, 1))}`; // prettier-ignore
+  tags.length === 1
+    ? tagList(tags)
+    : tags.length <= 4
+      ? say`${tagList(tags.slice(0, 1))} (with ${tagList(tags.slice(1))})`
+      : say`all that is joined to ${tagList(tags.slice(0, 1))}`;
 
 function place(operation: OperationOf<'place'>): Phrase {
   const { comes, marks, row, fixed, says } = operation;
@@ -82,7 +89,9 @@ function place(operation: OperationOf<'place'>): Phrase {
     for (const one of of)
       if (one.tags.length === 1 && runs.at(-1)?.[0]?.tags.length === 1) runs.at(-1)!.push(one);
       else runs.push([one]);
-    return listOf(runs.map((run) => (run.length === 1 ? bodyName(run[0]!.tags) : tagList(run.flatMap(({ tags }) => tags))))); // prettier-ignore
+    return listOf(
+      runs.map((run) => (run.length === 1 ? bodyName(run[0]!.tags) : tagList(run.flatMap(({ tags }) => tags)))),
+    );
   };
   const where = standingsOf(marks);
   const level =
@@ -92,7 +101,8 @@ function place(operation: OperationOf<'place'>): Phrase {
         ? say` They differ in length: mark the middle of each, all middles on one line.`
         : say``;
   const first = lying.length > 0 ? say`Lay ${names(lying)} ready. ` : say``;
-  const what = moving.length === 0 ? say`` : fixed ? say`Put ${names(moving)} in place` : say`Lay ${names(moving)} on, not fixed`; // prettier-ignore
+  const what =
+    moving.length === 0 ? say`` : fixed ? say`Put ${names(moving)} in place` : say`Lay ${names(moving)} on, not fixed`;
   const close = moving.length === 0 ? say`` : say`${where ? say`: ${where}` : ''}.`;
   return say`${first}${what}${close}${level}${says ? say` ${says}` : ''}`;
 }
@@ -122,7 +132,12 @@ function drive(operation: OperationOf<'drive'>): Phrase {
   const depths = [...new Set(sunk)].filter((one) => one > 0).sort((a, b) => a - b);
   const heads = depths.length > 0 ? say`, heads ${listOf(depths.map((one) => dim(one)))} below the surface` : say``;
   const drives = fastener === 'bolt' ? 'Bolt with' : fastener === 'insert' ? 'Turn in the bolts of' : 'Drive';
-  const nut = nuts === 'in' ? ', washer and nut pushed in by the holes at the side' : nuts === 'out' ? ', washer and nut outside' : ''; // prettier-ignore
+  const nut =
+    nuts === 'in'
+      ? ', washer and nut pushed in by the holes at the side'
+      : nuts === 'out'
+        ? ', washer and nut outside'
+        : '';
   const nails = fastener === 'brad' && spots.length > 0 ? say`: ${placesOf(spots)}` : say``;
   return say`${hole}${drives} ${strong(count)} ${name}${washer ? ', each with a washer under its head' : ''}${nut}, ${tagList(sortedTags(tags))} to ${ends}${heads}${snug ? ', snug, not tight, so that the top can move' : ''}${driver ? say`; there is little room: take the ${strong(driver)}` : ''}${nails}.`;
 }

@@ -75,10 +75,15 @@ test('signed in with the passphrase: the cookie is of this site alone, and no sc
   const server = open();
   expect((await enter(server, `${PASSPHRASE} `).expect(403)).body.error.message).toBe('This is not the passphrase.');
   const answer = await enter(server, PASSPHRASE).expect(204);
-  expect(answer.headers['set-cookie']![0]).toMatch(/^sill=[\w-]{43}; Max-Age=2592000; Path=\/; .*HttpOnly; SameSite=Strict$/); // prettier-ignore
+  expect(answer.headers['set-cookie']![0]).toMatch(
+    /^sill=[\w-]{43}; Max-Age=2592000; Path=\/; .*HttpOnly; SameSite=Strict$/,
+  );
   const cookie = cookieOf(answer);
   expect((await ask(server, 'get', '/api/jobs', cookie).expect(200)).headers['cache-control']).toBe('no-store');
-  expect((await ask(server, 'get', '/api/access', cookie)).body).toMatchObject({ device: { name: 'phone' }, addresses: ['http://bench.local:4173'] }); // prettier-ignore
+  expect((await ask(server, 'get', '/api/access', cookie)).body).toMatchObject({
+    device: { name: 'phone' },
+    addresses: ['http://bench.local:4173'],
+  });
   // Signing in again gives a new token, and the old one is worth nothing.
   const again = cookieOf(await enter(server, PASSPHRASE, 'phone', cookie).expect(204));
   expect(again).not.toBe(cookie);
@@ -239,7 +244,13 @@ test('addresses that other devices are told are never those of this machine to i
 test('open to other machines without a passphrase it does not start; the command sets one, or makes one and shows it', () => {
   const file = join(folder, 'fresh.db');
   const run = (program: string, input: string, env: object = {}) =>
-    spawnSync(process.execPath, ['--import', 'tsx', program], { cwd: join(__dirname, '..', '..', '..'), encoding: 'utf8', input, timeout: 30_000, env: { ...process.env, SILL_DATABASE: file, ...env } }); // prettier-ignore
+    spawnSync(process.execPath, ['--import', 'tsx', program], {
+      cwd: join(__dirname, '..', '..', '..'),
+      encoding: 'utf8',
+      input,
+      timeout: 30_000,
+      env: { ...process.env, SILL_DATABASE: file, ...env },
+    });
   const start = run('server/src/main.ts', '', { SILL_HOST: '0.0.0.0' });
   expect(start).toMatchObject({ status: 1, stdout: '' });
   expect(start.stderr).toMatch(/^SILL_HOST is 0\.0\.0\.0: .*`npm run passphrase`, then start again\.\n$/);

@@ -28,7 +28,8 @@ async function asked(): Promise<string> {
   };
   try {
     const first = await line('Passphrase (it is not shown; Enter alone makes one): ');
-    if (first !== '' && (await line('Once more: ')) !== first) throw new Error('The two are not the same. Nothing was changed.'); // prettier-ignore
+    if (first !== '' && (await line('Once more: ')) !== first)
+      throw new Error('The two are not the same. Nothing was changed.');
     return first;
   } finally {
     lines.close();

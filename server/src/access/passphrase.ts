@@ -15,7 +15,9 @@ const KEY_BYTES = 32;
 
 /** A new passphrase of four groups of four, 79 bits: typed on a phone once. */
 export const madePassphrase = (): string =>
-  Array.from({ length: 4 }, () => Array.from({ length: 4 }, () => LETTERS[randomInt(LETTERS.length)]).join('')).join('-'); // prettier-ignore
+  Array.from({ length: 4 }, () => Array.from({ length: 4 }, () => LETTERS[randomInt(LETTERS.length)]).join('')).join(
+    '-',
+  );
 
 let estimator: ZxcvbnFactory | null = null;
 
@@ -24,7 +26,10 @@ export function faultOf(passphrase: string): string | null {
   const letters = [...passphrase.normalize('NFC')].length;
   if (letters < LEAST) return `A passphrase has at least ${LEAST} letters; this one has ${letters}.`;
   if (letters > MOST) return `A passphrase has at most ${MOST} letters; this one has ${letters}.`;
-  estimator ??= new ZxcvbnFactory({ dictionary: { ...dictionary, own: ['sill', 'sillplan', 'sill plan'] }, graphs: adjacencyGraphs }); // prettier-ignore
+  estimator ??= new ZxcvbnFactory({
+    dictionary: { ...dictionary, own: ['sill', 'sillplan', 'sill plan'] },
+    graphs: adjacencyGraphs,
+  });
   return estimator.check(passphrase).score < STRENGTH
     ? 'This passphrase is easily guessed. Take four words that have nothing to do with each other.'
     : null;
@@ -56,6 +61,8 @@ export async function hashed(passphrase: string): Promise<string> {
 export async function matches(passphrase: string, stored: string): Promise<boolean> {
   const [, N, r, p, salt, key] = stored.split('$');
   const wanted = Buffer.from(key!, 'base64');
-  const given = await inTurn(() => derived(passphrase, Buffer.from(salt!, 'base64'), { N: Number(N), r: Number(r), p: Number(p) })); // prettier-ignore
+  const given = await inTurn(() =>
+    derived(passphrase, Buffer.from(salt!, 'base64'), { N: Number(N), r: Number(r), p: Number(p) }),
+  );
   return given.length === wanted.length && timingSafeEqual(given, wanted);
 }

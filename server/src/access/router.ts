@@ -18,7 +18,15 @@ export type Beyond = {
 };
 
 /** Wrong tries: of one address in a quarter of an hour, and of all together in an hour. */
-const TRIES = { each: 10, eachMs: 15 * 60_000, all: 100, allMs: 60 * 60_000, slowAfter: 2, slowerBy: 500, slowest: 5_000 } as const; // prettier-ignore
+const TRIES = {
+  each: 10,
+  eachMs: 15 * 60_000,
+  all: 100,
+  allMs: 60 * 60_000,
+  slowAfter: 2,
+  slowerBy: 500,
+  slowest: 5_000,
+} as const;
 
 const text = (most: number) => v.pipe(v.string('must be text'), v.maxLength(most, 'is too long'));
 const SignInSchema = v.object({ passphrase: text(1000), device: v.optional(text(80)) });
@@ -57,7 +65,10 @@ export function access(
     next();
   };
   const give = async (response: Response, name: string) =>
-    response.cookie(COOKIE, await signIn(database, name || 'a device', new Date()), { ...attributes, maxAge: DAYS * 86_400_000 }); // prettier-ignore
+    response.cookie(COOKIE, await signIn(database, name || 'a device', new Date()), {
+      ...attributes,
+      maxAge: DAYS * 86_400_000,
+    });
   const wrong = {
     skipSuccessfulRequests: true,
     standardHeaders: true,

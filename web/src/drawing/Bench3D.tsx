@@ -3,7 +3,20 @@ import { Line, OrbitControls } from '@react-three/drei';
 import { Canvas, useFrame, useThree } from '@react-three/fiber';
 import { useEffect, useMemo, useRef } from 'react';
 import type { BufferGeometry, Group } from 'three';
-import { around, boxOf, PER_INCH, extent, rawSolidOf, solidOf, tipOf, toInches, type Box, type Fastening, type Part, type Vec } from '@sill/core'; // prettier-ignore
+import {
+  around,
+  boxOf,
+  PER_INCH,
+  extent,
+  rawSolidOf,
+  solidOf,
+  tipOf,
+  toInches,
+  type Box,
+  type Fastening,
+  type Part,
+  type Vec,
+} from '@sill/core';
 import { rendererLater } from './renderer';
 import { linesOf, reachOf, surfaceOf, wholeOf, worldOf, type Vector } from './scene';
 
@@ -68,7 +81,13 @@ function rowsBefore(parts: readonly Part[], whole: Box, wide: number): ReadonlyM
   return places;
 }
 
-const TONES: Readonly<Record<At, string>> = { boards: '#f2dfb4', bench: '#e6d3a6', worked: '#9cc4e0', coming: '#9cc4e0', there: '#f2dfb4' }; // prettier-ignore
+const TONES: Readonly<Record<At, string>> = {
+  boards: '#f2dfb4',
+  bench: '#e6d3a6',
+  worked: '#9cc4e0',
+  coming: '#9cc4e0',
+  there: '#f2dfb4',
+};
 
 type BodyProps = {
   readonly surface: BufferGeometry;
@@ -188,20 +207,45 @@ export default function Bench3D({ parts: all, scene }: Props) {
           if (at !== 'there' && at !== 'coming') return null;
           const way = scene.way(part);
           const from: Vector | null = way ? [-way[0] * OFF, -way[2] * OFF, way[1] * OFF] : null;
-          return <Body key={part.id} {...(scene.shaped(part) ? final : (raw ?? final))} at={at} place={places.get(part.id) ?? [0, 0, 0]} from={from} moment={scene.key} still={still} />; // prettier-ignore
+          return (
+            <Body
+              key={part.id}
+              {...(scene.shaped(part) ? final : (raw ?? final))}
+              at={at}
+              place={places.get(part.id) ?? [0, 0, 0]}
+              from={from}
+              moment={scene.key}
+              still={still}
+            />
+          );
         })}
-        {
-          scene.driven.flatMap(({ joint, shanks }) =>
+        {scene.driven.flatMap(({ joint, shanks }) =>
           shanks.map((shank, at) => (
-            <Line key={`${joint.id} ${at}`} points={[worldOf(shank.from, whole), worldOf(tipOf(shank), whole)]} color="#c23b22" lineWidth={4} depthTest={false} renderOrder={2} />
+            <Line
+              key={`${joint.id} ${at}`}
+              points={[worldOf(shank.from, whole), worldOf(tipOf(shank), whole)]}
+              color="#c23b22"
+              lineWidth={4}
+              depthTest={false}
+              renderOrder={2}
+            />
           )),
-        ) /* prettier-ignore */
-        }
+        )}
       </group>
       {bodies.map(({ part, final, raw }) => {
         const at = scene.at(part);
         if (at !== 'bench' && at !== 'worked') return null;
-        return <Body key={part.id} {...(scene.shaped(part) ? final : (raw ?? final))} at={at} place={rows.get(part.id) ?? [0, 0, 0]} from={null} moment={scene.key} still={still} />; // prettier-ignore
+        return (
+          <Body
+            key={part.id}
+            {...(scene.shaped(part) ? final : (raw ?? final))}
+            at={at}
+            place={rows.get(part.id) ?? [0, 0, 0]}
+            from={null}
+            moment={scene.key}
+            still={still}
+          />
+        );
       })}
       <Eye at={eye} target={target} />
       <OrbitControls

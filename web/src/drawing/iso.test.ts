@@ -1,4 +1,18 @@
-import { buildPiece, DEFAULT_SHOP, fastenings, newJob, pieceFrom, prism, rectangle, solidOf, STARTS, stepsOf, topCandidates, type Solid, type Vec } from '@sill/core'; // prettier-ignore
+import {
+  buildPiece,
+  DEFAULT_SHOP,
+  fastenings,
+  newJob,
+  pieceFrom,
+  prism,
+  rectangle,
+  solidOf,
+  STARTS,
+  stepsOf,
+  topCandidates,
+  type Solid,
+  type Vec,
+} from '@sill/core';
 import { axesOf, clearestView, USUAL_VIEW } from './iso';
 
 const box = (from: Vec, size: Vec): Solid => [

@@ -37,9 +37,11 @@ export function NumberField({
   const [text, setText] = useState<string | null>(null);
 
   const read = (typed: string): { value: number | null } | { problem: string } => {
-    if (typed.replace('$', '').trim() === '') return optional ? { value: null } : { problem: `A number from ${least} to ${most} is needed.` }; // prettier-ignore
+    if (typed.replace('$', '').trim() === '')
+      return optional ? { value: null } : { problem: `A number from ${least} to ${most} is needed.` };
     const amount = readAmount(typed, least, most);
-    if (amount.ok && (fractions || Number.isInteger(amount.value))) return { value: money ? Math.round(amount.value * factor) : amount.value }; // prettier-ignore
+    if (amount.ok && (fractions || Number.isInteger(amount.value)))
+      return { value: money ? Math.round(amount.value * factor) : amount.value };
     if (!amount.ok && amount.mean.length > 1) return { problem: didYouMean(typed, amount.mean) };
     return {
       problem: money

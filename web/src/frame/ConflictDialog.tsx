@@ -15,7 +15,10 @@ export function ConflictDialog() {
   const { conflict, job, base } = useFrom((state) => state.bench);
   const dispatch = useApp();
   const [picks, setPicks] = useState<Readonly<Record<number, Whose>>>({});
-  const clashes = useMemo(() => (conflict && job && base ? clashesOf({ job, base }, conflict) : []), [conflict, job, base]); // prettier-ignore
+  const clashes = useMemo(
+    () => (conflict && job && base ? clashesOf({ job, base }, conflict) : []),
+    [conflict, job, base],
+  );
   if (!conflict || !job || !base) return null;
   const whose = clashes.map((_, at) => picks[at] ?? 'mine');
   const other = chosen({ job, base }, conflict, whose);

@@ -29,7 +29,9 @@ function useOpenJob(id: string) {
       } catch (error) {
         if (gone) return;
         if (error instanceof Offline && mine)
-          dispatch(opened({ id, revision: mine.revision, savedAt: mine.savedAt, job: mine.job, kept: mine, offline: true })); // prettier-ignore
+          dispatch(
+            opened({ id, revision: mine.revision, savedAt: mine.savedAt, job: mine.job, kept: mine, offline: true }),
+          );
         else
           setProblem(
             error instanceof Refused && error.status === 404

@@ -29,7 +29,9 @@ import { useGo } from './useGo';
 
 function SavedState() {
   const { saving, savedAt, refusal, keptHere, job } = useFrom((state) => state.bench);
-  const kept = keptHere ? 'Changes are kept in this browser and sent' : 'This browser has no room to keep changes: leave this page open. They are sent'; // prettier-ignore
+  const kept = keptHere
+    ? 'Changes are kept in this browser and sent'
+    : 'This browser has no room to keep changes: leave this page open. They are sent';
   const words = {
     saved: savedAt ? `Saved ${format(parseISO(savedAt), 'HH:mm')}` : 'Saved',
     waiting: 'Changed',

@@ -25,7 +25,7 @@ type Props = {
 const changedWords = ({ changed }: Revision, job: Job): string =>
   changed === null || changed.count === 0
     ? ''
-    : `${changed.first.map((path) => placeWords(path, [job])).join('; ')}${changed.count > changed.first.length ? ` and ${changed.count - changed.first.length} more` : ''}`; // prettier-ignore
+    : `${changed.first.map((path) => placeWords(path, [job])).join('; ')}${changed.count > changed.first.length ? ` and ${changed.count - changed.first.length} more` : ''}`;
 
 /**
  * Saves of the last day are all kept, older ones by the hour and by the day; any of them can be taken back, which is
@@ -56,7 +56,14 @@ export function OlderDialog({ id, job, onClose, onTake }: Props) {
             <ListItemButton key={row.revision} onClick={() => void take(row.revision)}>
               <ListItemText
                 primary={format(parseISO(row.savedAt), 'd MMM yyyy HH:mm:ss')}
-                secondary={[`save ${row.revision}`, changedWords(row, job), row.by ?? '', `${Math.ceil(row.size / 1000)} kB`].filter((word) => word !== '').join(' · ')} // prettier-ignore
+                secondary={[
+                  `save ${row.revision}`,
+                  changedWords(row, job),
+                  row.by ?? '',
+                  `${Math.ceil(row.size / 1000)} kB`,
+                ]
+                  .filter((word) => word !== '')
+                  .join(' · ')}
               />
             </ListItemButton>
           ))}

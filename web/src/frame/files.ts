@@ -4,8 +4,10 @@ import type { Job } from '@sill/core';
 export const fileName = (name: string): string => name.replace(/[\\/:*?"<>|]+/g, '-');
 
 /** Hands the browser a file to save. */
-export const saveFile = (name: string, type: string, content: string): void => saveBlob(name, new Blob([content], { type })); // prettier-ignore
-export const saveBytes = (name: string, type: string, content: Uint8Array): void => saveBlob(name, new Blob([content as Uint8Array<ArrayBuffer>], { type })); // prettier-ignore
+export const saveFile = (name: string, type: string, content: string): void =>
+  saveBlob(name, new Blob([content], { type }));
+export const saveBytes = (name: string, type: string, content: Uint8Array): void =>
+  saveBlob(name, new Blob([content as Uint8Array<ArrayBuffer>], { type }));
 
 function saveBlob(name: string, content: Blob): void {
   const address = URL.createObjectURL(content);

@@ -75,13 +75,21 @@ describe('changed in another tab', () => {
     id: 'demo',
     revision: 7,
     savedAt: '2026-11-24T12:00:00Z',
-    job: applyChanges(demoJob(), [{ piece: 'glaze', path: ['size', 'length'], value: inches(72) }, { piece: 'glaze', path: ['size', 'width'], value: inches(31) }]), // prettier-ignore
+    job: applyChanges(demoJob(), [
+      { piece: 'glaze', path: ['size', 'length'], value: inches(72) },
+      { piece: 'glaze', path: ['size', 'width'], value: inches(31) },
+    ]),
   };
   /** Here the length was made 66 and the job renamed; there the length 72 and the width 31. */
   const told = () => {
     const bench = onBench(<ConflictDialog />);
     act(() => {
-      bench.store.dispatch(changed([{ piece: 'glaze', path: ['size', 'length'], value: inches(66) }, { piece: null, path: ['name'], value: 'Mine' }])); // prettier-ignore
+      bench.store.dispatch(
+        changed([
+          { piece: 'glaze', path: ['size', 'length'], value: inches(66) },
+          { piece: null, path: ['name'], value: 'Mine' },
+        ]),
+      );
       bench.store.dispatch(conflicted(theirs));
     });
     return bench;

@@ -20,7 +20,14 @@ export function TakeAlong({ jobs, onTrouble }: Props) {
   const save = async () => {
     setBusy(true);
     try {
-      saveBytes('sill-plan jobs.zip', 'application/zip', await takeAlong(jobs.filter(({ id }) => chosen.has(id)), rack)); // prettier-ignore
+      saveBytes(
+        'sill-plan jobs.zip',
+        'application/zip',
+        await takeAlong(
+          jobs.filter(({ id }) => chosen.has(id)),
+          rack,
+        ),
+      );
     } catch (error) {
       onTrouble(error as Error);
     } finally {

@@ -12,7 +12,16 @@ const picture = new Uint8Array([0xff, 0xd8, 0xff, 1, 2, 3]);
 test('jobs, photos and the rack come out as they went in, also under one name', () => {
   const rack = { pieces: [{ ...hand, photo: 'old-2' }] };
   expect(photosIn({ jobs: [shown, demo], rack })).toEqual(['old-1', 'old-2']);
-  const there = unpacked(packed({ jobs: [shown, shown, demo], photos: new Map([['old-1', picture], ['old-2', picture]]), rack })); // prettier-ignore
+  const there = unpacked(
+    packed({
+      jobs: [shown, shown, demo],
+      photos: new Map([
+        ['old-1', picture],
+        ['old-2', picture],
+      ]),
+      rack,
+    }),
+  );
   expect(there.jobs).toEqual([shown, shown, demo]);
   expect(there.rack).toEqual(rack);
   expect(there.photos.get('old-1')).toEqual(picture);

@@ -48,7 +48,11 @@ export function unpacked(bytes: Uint8Array): Unpacked {
         },
       });
     } catch (error) {
-      throw new Error((error as Error).message === 'too large' ? 'This file is larger unpacked than any that Sill Plan makes.' : 'This file is no zip file, or a part of it is missing.'); // prettier-ignore
+      throw new Error(
+        (error as Error).message === 'too large'
+          ? 'This file is larger unpacked than any that Sill Plan makes.'
+          : 'This file is no zip file, or a part of it is missing.',
+      );
     }
   })();
   const problems: string[] = [];
@@ -84,5 +88,8 @@ export function withPhotos<T extends { readonly photo?: string | undefined }>(
   rows: readonly T[],
   ids: ReadonlyMap<string, string>,
 ): readonly T[] {
-  return rows.map(({ photo, ...row }) => ({ ...row, ...(photo !== undefined && ids.has(photo) ? { photo: ids.get(photo)! } : {}) }) as unknown as T); // prettier-ignore
+  return rows.map(
+    ({ photo, ...row }) =>
+      ({ ...row, ...(photo !== undefined && ids.has(photo) ? { photo: ids.get(photo)! } : {}) }) as unknown as T,
+  );
 }

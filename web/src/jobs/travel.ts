@@ -39,7 +39,11 @@ export async function takeIn(file: Blob): Promise<Arrived> {
       problems.push(`${job.name}: ${(error as Error).message}`);
     }
   const put = rack ? await putOnRack(withPhotos(rack.pieces, ids), problems) : 0;
-  const says = [`${counted(made.length, 'job')} came in`, ...(ids.size > 0 ? [`with ${counted(ids.size, 'photo')}`] : []), ...(rack ? [`${counted(put, 'row')} put on the rack`] : [])].join(', '); // prettier-ignore
+  const says = [
+    `${counted(made.length, 'job')} came in`,
+    ...(ids.size > 0 ? [`with ${counted(ids.size, 'photo')}`] : []),
+    ...(rack ? [`${counted(put, 'row')} put on the rack`] : []),
+  ].join(', ');
   return { ids: made, says: `${says}.`, problems };
 }
 
@@ -48,7 +52,8 @@ async function putOnRack(pieces: readonly OnHand[], problems: string[]): Promise
     const there = (await api.racks.all()).find(({ id }) => id === RACK);
     const known = new Set(there?.value.pieces.map(({ id }) => id));
     const fresh = pieces.filter(({ id }) => !known.has(id));
-    if (fresh.length > 0) await api.racks.save(RACK, there?.revision ?? 0, { pieces: [...(there?.value.pieces ?? []), ...fresh] }); // prettier-ignore
+    if (fresh.length > 0)
+      await api.racks.save(RACK, there?.revision ?? 0, { pieces: [...(there?.value.pieces ?? []), ...fresh] });
     return fresh.length;
   } catch (error) {
     problems.push(`The rack is as it was: ${(error as Error).message}`);

@@ -26,7 +26,9 @@ export default function Packet() {
     () => (plan ? atOnce(layOut(plan, job, label, paper, 'short')) : []),
     [plan, job, label, paper],
   );
-  const long = useInTurns(useMemo(() => plan && (() => layOut(plan, job, label, paper, 'long')), [plan, job, label, paper])); // prettier-ignore
+  const long = useInTurns(
+    useMemo(() => plan && (() => layOut(plan, job, label, paper, 'long')), [plan, job, label, paper]),
+  );
   const wanted = extent === 'long' ? long : short;
   const sheets = wanted ?? [];
   const drawn = useGrowing(sheets.length, `${paper} ${extent}`, FIRST);

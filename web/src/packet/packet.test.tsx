@@ -16,7 +16,8 @@ const pages = () => {
   return drawnPages();
 };
 const drawnPages = () => screen.queryAllByRole('region', { name: /^Page \d+$/ });
-const titled = (title: string) => pages().filter((page) => within(page).queryByRole('heading', { level: 1, name: title })); // prettier-ignore
+const titled = (title: string) =>
+  pages().filter((page) => within(page).queryByRole('heading', { level: 1, name: title }));
 
 /** The long packet, once it is laid out. */
 async function long() {
@@ -28,7 +29,9 @@ async function long() {
 test('the first pages are there at once, the rest follows by itself', async () => {
   open();
   expect(drawnPages()).toHaveLength(2);
-  await waitFor(() => expect(document.querySelector('.packet')!.getAttribute('aria-busy')).toBe('false'), { timeout: 20_000 }); // prettier-ignore
+  await waitFor(() => expect(document.querySelector('.packet')!.getAttribute('aria-busy')).toBe('false'), {
+    timeout: 20_000,
+  });
   expect(drawnPages().length).toBeGreaterThan(5);
   expect(drawnPages()).toHaveLength(pages().length);
 });
@@ -44,7 +47,9 @@ test('pages are numbered through, and each has the last word of safety', () => {
 test('what no yard keeps is on the list all the same, and said to be nowhere in the total', () => {
   const demo = demoJob();
   open({ ...demo, yard: { ...demo.yard, hardware: demo.yard.hardware.filter(({ kind }) => kind !== 'clip') } });
-  const text = titled('Buying list').map(({ textContent }) => textContent).join(' '); // prettier-ignore
+  const text = titled('Buying list')
+    .map(({ textContent }) => textContent)
+    .join(' ');
   expect(text).toMatch(/table-top clips.*not sold here, not in the total/);
 });
 
@@ -55,7 +60,9 @@ test('parts that no board gives are on the list by name', () => {
     onHand: [],
     yard: { ...demo.yard, boards: demo.yard.boards.filter(({ board }) => board !== '2x3') },
   });
-  const text = titled('Buying list').map(({ textContent }) => textContent).join(' '); // prettier-ignore
+  const text = titled('Buying list')
+    .map(({ textContent }) => textContent)
+    .join(' ');
   expect(text).toMatch(/2×3.*G-R1.*: nothing on sale or on hand gives them, not in the total/);
 });
 
@@ -86,7 +93,9 @@ test('every step of every piece is printed once, in order, every action with a b
   const { plan } = open();
   for (const { piece, steps } of plan.pieces) {
     const printed = titled(`Build ${piece.name}`).flatMap((page) => [...page.querySelectorAll('.print-step')]);
-    expect(printed.map((step) => step.querySelector('h2')!.textContent!.split('.')[0])).toEqual(steps.map((_, at) => String(at + 1))); // prettier-ignore
+    expect(printed.map((step) => step.querySelector('h2')!.textContent!.split('.')[0])).toEqual(
+      steps.map((_, at) => String(at + 1)),
+    );
     printed.forEach((step, at) => {
       expect(step.querySelectorAll('ol .box')).toHaveLength(steps[at]!.actions.length);
       expect(step.textContent).toContain('Pick up');
@@ -128,7 +137,12 @@ test('what is taller on paper is counted taller: more actions, more cuts, more p
   const block = { facts, step, number: 1 };
   const more = { ...step, actions: [...step.actions, ...step.actions, ...step.actions] };
   expect(stepHeight('letter')({ ...block, step: more })).toBeGreaterThan(stepHeight('letter')(block));
-  expect(stepHeight('letter')({ ...block, step: { ...step, spacers: [{ thickness: 1, count: 2, under: ['A1'] }, ...step.spacers] } })).toBeGreaterThan(stepHeight('letter')(block)); // prettier-ignore
+  expect(
+    stepHeight('letter')({
+      ...block,
+      step: { ...step, spacers: [{ thickness: 1, count: 2, under: ['A1'] }, ...step.spacers] },
+    }),
+  ).toBeGreaterThan(stepHeight('letter')(block));
   for (const board of plan.buying.boards) expect(boardHeight(board, plan)).toBeLessThan(ROOM.letter);
   for (const setup of plan.setups) expect(settingHeight(setup, 'A1')).toBeGreaterThan(5);
   expect(plain(step.title, 'in').length).toBeGreaterThan(3);
@@ -143,18 +157,35 @@ test('a job without pieces says that there is nothing to print, and leads to the
 describe('a reader that has only the printed pages', () => {
   const units64 = (length: number) => Math.round((length * 64) / inches(1));
   const placesOf = (spots: readonly Spot[]) =>
-    spots.map(({ tag, side, from, at, across, off }) => `${tag}|${side.name}|${from.name}|${units64(at)}|${across?.name ?? '-'}|${units64(off)}`); // prettier-ignore
+    spots.map(
+      ({ tag, side, from, at, across, off }) =>
+        `${tag}|${side.name}|${from.name}|${units64(at)}|${across?.name ?? '-'}|${units64(off)}`,
+    );
   const sorted = (rows: readonly string[]) => [...new Set(rows)].sort();
 
   // Round tops, bolts with nuts, braces, splayed legs with tenons: what the demo has none of.
-  const others: Job = { ...newJob('others'), pieces: [newPiece('round', 'pedestal'), newPiece('heavy', 'heavy'), { ...newPiece('splayed', 'splayed'), joins: { 'rail end': { by: 'loose tenon' } } }] }; // prettier-ignore
+  const others: Job = {
+    ...newJob('others'),
+    pieces: [
+      newPiece('round', 'pedestal'),
+      newPiece('heavy', 'heavy'),
+      { ...newPiece('splayed', 'splayed'), joins: { 'rail end': { by: 'loose tenon' } } },
+    ],
+  };
 
-  test.each([['the demo', demoJob()], ['what it has none of', others]])('finds every hole, depth, place, cut-out, lift and screw that the operations of %s hold', (_, job) => {
+  test.each([
+    ['the demo', demoJob()],
+    ['what it has none of', others],
+  ])('finds every hole, depth, place, cut-out, lift and screw that the operations of %s hold', (_, job) => {
     const { plan } = open(job);
     let read = 0;
     for (const { piece, steps } of plan.pieces) {
-      const printed = titled(`Build ${piece.name}`).flatMap((page) => [...page.querySelectorAll('.print-step ol li span:not(.box)')]); // prettier-ignore
-      const sentences = printed.filter((item) => item.parentElement?.tagName === 'LI').map((item) => readSentence(item.textContent!)); // prettier-ignore
+      const printed = titled(`Build ${piece.name}`).flatMap((page) => [
+        ...page.querySelectorAll('.print-step ol li span:not(.box)'),
+      ]);
+      const sentences = printed
+        .filter((item) => item.parentElement?.tagName === 'LI')
+        .map((item) => readSentence(item.textContent!));
       const operations = steps.flatMap((step) => step.operations);
       expect(sentences).toHaveLength(operations.length);
       operations.forEach((operation, at) => {
@@ -168,17 +199,28 @@ describe('a reader that has only the printed pages', () => {
             expect(told.kind).toBe(operation.kind);
             expect(told.count).toBe(operation.spots.length);
             expect(sorted(told.places)).toEqual(sorted(placesOf(operation.spots)));
-            const depths = operation.kind === 'bore' ? operation.bits.flatMap(({ deep }) => deep ?? []) : operation.kind === 'slot' ? [operation.long, operation.thick, operation.deep] : [operation.jig]; // prettier-ignore
+            const depths =
+              operation.kind === 'bore'
+                ? operation.bits.flatMap(({ deep }) => deep ?? [])
+                : operation.kind === 'slot'
+                  ? [operation.long, operation.thick, operation.deep]
+                  : [operation.jig];
             expect(told.depths).toEqual(depths.map(units64));
-            if (operation.kind === 'bore') expect(told.bits).toEqual(operation.bits.map(({ bit }) => units64(bit.across)));
+            if (operation.kind === 'bore')
+              expect(told.bits).toEqual(operation.bits.map(({ bit }) => units64(bit.across)));
             if (operation.kind !== 'pocket') expect(told.slant).toBe(operation.slant);
             break;
           }
           case 'drive':
             read++;
             expect(told).toMatchObject({ kind: 'drive', count: operation.count });
-            expect(told.depths).toEqual([...new Set(operation.sunk.filter((deep) => deep > 0))].sort((a, b) => a - b).map(units64)); // prettier-ignore
-            if (operation.pilot) expect(told.bits).toEqual([operation.pilot.bit.across, ...(operation.nuts === 'out' ? [] : [operation.pilot.deep])].map(units64)); // prettier-ignore
+            expect(told.depths).toEqual(
+              [...new Set(operation.sunk.filter((deep) => deep > 0))].sort((a, b) => a - b).map(units64),
+            );
+            if (operation.pilot)
+              expect(told.bits).toEqual(
+                [operation.pilot.bit.across, ...(operation.nuts === 'out' ? [] : [operation.pilot.deep])].map(units64),
+              );
             break;
           case 'place':
             for (const { rows } of operation.marks)
@@ -203,16 +245,34 @@ describe('a reader that has only the printed pages', () => {
             // Every line of a cut-out inside the part is told, from one of the two sides.
             for (const { axis, outline, from, to } of operation.taken[part.id]!) {
               const [a, b] = ([0, 1, 2] as const).filter((other) => other !== axis) as [0 | 1 | 2, 0 | 1 | 2];
-              const lines = [...outline.flatMap(([x, y, bulge = 0]) => (bulge === 0 ? [[a, x], [b, y]] : [])), [axis, from], [axis, to]] as [0 | 1 | 2, number][]; // prettier-ignore
+              const lines = [
+                ...outline.flatMap(([x, y, bulge = 0]) =>
+                  bulge === 0
+                    ? [
+                        [a, x],
+                        [b, y],
+                      ]
+                    : [],
+                ),
+                [axis, from],
+                [axis, to],
+              ] as [0 | 1 | 2, number][];
               for (const [along, place] of lines)
                 if (place > 0 && place < sizes[along]!)
-                  expect(told.depths.some((number) => [place, sizes[along]! - place].some((one) => Math.abs(number - units64(one)) <= 1))).toBe(true); // prettier-ignore
+                  expect(
+                    told.depths.some((number) =>
+                      [place, sizes[along]! - place].some((one) => Math.abs(number - units64(one)) <= 1),
+                    ),
+                  ).toBe(true);
             }
             break;
           }
           case 'trim':
           case 'trim whole':
-            for (const length of operation.kind === 'trim whole' && operation.round !== null ? [operation.round] : [operation.to, operation.off]) expect(told.depths).toContain(units64(length)); // prettier-ignore
+            for (const length of operation.kind === 'trim whole' && operation.round !== null
+              ? [operation.round]
+              : [operation.to, operation.off])
+              expect(told.depths).toContain(units64(length));
         }
       });
     }
@@ -220,10 +280,12 @@ describe('a reader that has only the printed pages', () => {
     // And every numbered cut stands in a setting.
     const cuts = titled('In this order').flatMap((page) => readCuts(page.textContent!.replace(/\s+/g, ' ')));
     expect([...new Set(cuts)].sort((a, b) => a - b)).toEqual(plan.cuts.map(({ number }) => number));
-  }); // prettier-ignore
+  });
 
   test('a number left out of the print is missed', () => {
-    const told = readSentence('Bore 2 holes for dowels, 1/2 wide, 1 1/16 deep, stop collar on the bit: A1, left end: 7/8 and 2 5/8 from the top edge, 3/4 from the inside face.'); // prettier-ignore
+    const told = readSentence(
+      'Bore 2 holes for dowels, 1/2 wide, 1 1/16 deep, stop collar on the bit: A1, left end: 7/8 and 2 5/8 from the top edge, 3/4 from the inside face.',
+    );
     expect(told).toMatchObject({ kind: 'bore', count: 2, depths: [68] });
     expect(told.places).toEqual(['A1|left end|top edge|56|inside face|48', 'A1|left end|top edge|168|inside face|48']);
     expect(readSentence('Bore 2 holes for dowels: A1, left end: 7/8 from the top edge.').depths).toEqual([]);

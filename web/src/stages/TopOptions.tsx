@@ -11,7 +11,10 @@ import { topOptions } from '../workers/planner';
 function useTopOptions(piece: Piece, plan: Plan) {
   const job = useJob();
   const of = useFrom((state) => state.planning.of);
-  const [options, setOptions] = useState<{ readonly piece: string; readonly rows: readonly TopOption[] | 'failed' } | null>(null); // prettier-ignore
+  const [options, setOptions] = useState<{
+    readonly piece: string;
+    readonly rows: readonly TopOption[] | 'failed';
+  } | null>(null);
   useEffect(() => {
     if (of !== job) return;
     let gone = false;

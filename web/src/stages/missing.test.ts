@@ -27,6 +27,10 @@ test('hardware that the price list does not have: how many boxes no longer matte
   const { yard } = demoJob();
   const bare = { ...yard, hardware: yard.hardware.filter(({ kind }) => kind !== 'clip') };
   expect(missing({}, { yard: bare })).toEqual([
-    { name: 'table-top clips with screws', count: expect.any(Number), why: 'not sold here, not in the total: get it elsewhere' },
-  ]); // prettier-ignore
+    {
+      name: 'table-top clips with screws',
+      count: expect.any(Number),
+      why: 'not sold here, not in the total: get it elsewhere',
+    },
+  ]);
 });

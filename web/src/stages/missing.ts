@@ -8,9 +8,22 @@ export type Missing = { readonly name: string; readonly count: number; readonly 
  * What can not be built, and what no yard of the job sells and nothing on hand gives: pieces, boards by what they are made of
  * with the parts that want them, boxes of hardware.
  */
-export function missingIn({ list, buying, pieces }: Pick<Plan, 'list' | 'buying' | 'pieces'>, label: (id: string) => string): readonly Missing[] {
-  const unbuilt = pieces.filter(({ parts }) => parts.length === 0).map(({ piece }) => ({ name: piece.name, count: piece.copies, why: 'can not be built as it stands: nothing of it is on the list or in the total' })); // prettier-ignore
-  const hardware = list.notSold.map(({ kind, size, count }) => ({ name: hardwareName(kind, size), count, why: 'not sold here, not in the total: get it elsewhere' })); // prettier-ignore
+export function missingIn(
+  { list, buying, pieces }: Pick<Plan, 'list' | 'buying' | 'pieces'>,
+  label: (id: string) => string,
+): readonly Missing[] {
+  const unbuilt = pieces
+    .filter(({ parts }) => parts.length === 0)
+    .map(({ piece }) => ({
+      name: piece.name,
+      count: piece.copies,
+      why: 'can not be built as it stands: nothing of it is on the list or in the total',
+    }));
+  const hardware = list.notSold.map(({ kind, size, count }) => ({
+    name: hardwareName(kind, size),
+    count,
+    why: 'not sold here, not in the total: get it elsewhere',
+  }));
   const materials = [...new Set(buying.unplaced.map(({ blank }) => blank.material))];
   const boards = materials.map((material) => {
     const own = buying.unplaced.filter(({ blank }) => blank.material === material);
@@ -21,4 +34,4 @@ export function missingIn({ list, buying, pieces }: Pick<Plan, 'list' | 'buying'
     };
   });
   return [...unbuilt, ...boards, ...hardware];
-} // prettier-ignore
+}

@@ -21,7 +21,21 @@ const start = bench.reducer(undefined, opened(savedJob));
 const run = (state: BenchState, ...actions: Parameters<typeof bench.reducer>[1][]) =>
   actions.reduce(bench.reducer, state);
 
-const keptOf = (of: Partial<Kept>): Kept => ({ key: 'a t', id: 'a', tab: 't', job, base: job, revision: 3, savedAt: '', sent: [], unsaved: true, past: [], future: [], at: 0, ...of }); // prettier-ignore
+const keptOf = (of: Partial<Kept>): Kept => ({
+  key: 'a t',
+  id: 'a',
+  tab: 't',
+  job,
+  base: job,
+  revision: 3,
+  savedAt: '',
+  sent: [],
+  unsaved: true,
+  past: [],
+  future: [],
+  at: 0,
+  ...of,
+});
 const renamed = (name: string, at: number) => ({
   ...changed([{ piece: null, path: ['name'], value: name }]),
   meta: { at },
@@ -116,7 +130,11 @@ describe('another tab saved first', () => {
   });
 
   test('what is not the same place is joined without asking, and undo takes back mine only', () => {
-    const wide = { ...savedJob, revision: 4, job: applyChanges(job, [{ piece: 'glaze', path: ['size', 'width'], value: 8128 * 31 }]) }; // prettier-ignore
+    const wide = {
+      ...savedJob,
+      revision: 4,
+      job: applyChanges(job, [{ piece: 'glaze', path: ['size', 'width'], value: 8128 * 31 }]),
+    };
     const state = run(start, renamed('Mine', 0), saveStarted({ save: 's1' }), conflicted(wide));
     expect(state).toMatchObject({ revision: 4, saving: 'waiting', conflict: null, joined: 1 });
     expect(name(state)).toBe('Mine');
@@ -131,7 +149,12 @@ describe('another tab saved first', () => {
     const state = run(sent, conflicted({ ...savedJob, revision: 4, save: 's1', job: { ...job, name: 'One' } }));
     expect(state).toMatchObject({ revision: 4, saving: 'waiting', conflict: null, joined: 0 });
     expect(name(state)).toBe('Two');
-    const through = run(start, renamed('One', 0), saveStarted({ save: 's1' }), conflicted({ ...savedJob, revision: 4, save: 's1', job: { ...job, name: 'One' } })); // prettier-ignore
+    const through = run(
+      start,
+      renamed('One', 0),
+      saveStarted({ save: 's1' }),
+      conflicted({ ...savedJob, revision: 4, save: 's1', job: { ...job, name: 'One' } }),
+    );
     expect(through).toMatchObject({ saving: 'saved', revision: 4 });
   });
 });

@@ -13,10 +13,13 @@ export const border: Middleware<object, RootState> =
   (next) =>
   (action) => {
     const { job } = getState().bench;
-    const wanted: Job | null = job && changed.match(action) ? applyChanges(job, action.payload) : replaced.match(action) ? action.payload : null; // prettier-ignore
+    const wanted: Job | null =
+      job && changed.match(action) ? applyChanges(job, action.payload) : replaced.match(action) ? action.payload : null;
     const read = wanted && readJob(wanted);
     if (!read || read.ok) return next(action);
     const [first] = read.fields;
-    dispatch(said({ text: `That can not be kept: ${first ? `${first.field} ${first.message}` : read.message}.`, bad: true })); // prettier-ignore
+    dispatch(
+      said({ text: `That can not be kept: ${first ? `${first.field} ${first.message}` : read.message}.`, bad: true }),
+    );
     return action;
   };

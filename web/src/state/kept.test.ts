@@ -28,7 +28,13 @@ afterEach(async () => {
 test('what this tab knows comes back as it was, steps and all', async () => {
   const mine = { ...job, name: 'Mine' };
   expect(await keep({ ...about, job: mine, past: [job], sent: ['s'] })).toBe(true);
-  expect(await keptOf('a')).toMatchObject({ tab: TAB, unsaved: true, sent: ['s'], job: { name: 'Mine' }, past: [{ name: job.name }] }); // prettier-ignore
+  expect(await keptOf('a')).toMatchObject({
+    tab: TAB,
+    unsaved: true,
+    sent: ['s'],
+    job: { name: 'Mine' },
+    past: [{ name: job.name }],
+  });
   expect(await keptOf('b')).toBeNull();
 });
 

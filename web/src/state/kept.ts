@@ -90,7 +90,15 @@ async function takeLeft(): Promise<void> {
 function read(kept: Kept): Kept | null {
   const [job, base] = [readJob(kept.job), readJob(kept.base)];
   const isToday = (one: Job) => one.format === JOB_FORMAT;
-  return job.ok && base.ok ? { ...kept, job: job.value, base: base.value, past: kept.past.filter(isToday), future: kept.future.filter(isToday) } : null; // prettier-ignore
+  return job.ok && base.ok
+    ? {
+        ...kept,
+        job: job.value,
+        base: base.value,
+        past: kept.past.filter(isToday),
+        future: kept.future.filter(isToday),
+      }
+    : null;
 }
 
 /**

@@ -39,7 +39,9 @@ type Store = { readonly getState: () => RootState; readonly dispatch: AppDispatc
 
 /** All that this tab knows of its job, as it is kept; null where none is open. */
 const toKeep = ({ id, job, base, revision, savedAt, sent, past, future, saving: state }: BenchState) =>
-  id && job && base ? { id, job, base, revision, savedAt: savedAt ?? '', sent, past, future, unsaved: state !== 'saved' } : null; // prettier-ignore
+  id && job && base
+    ? { id, job, base, revision, savedAt: savedAt ?? '', sent, past, future, unsaved: state !== 'saved' }
+    : null;
 
 async function keepNow({ getState, dispatch }: Store): Promise<void> {
   const of = toKeep(getState().bench);
@@ -94,7 +96,10 @@ saving.startListening({
     cancelActiveListeners();
     const { id, job, saving: state, conflict, joined } = getState().bench;
     if (!id || !job) return;
-    const left = opened.match(action) && action.payload.kept?.unsaved && action.payload.kept.tab !== TAB ? action.payload.kept : null; // prettier-ignore
+    const left =
+      opened.match(action) && action.payload.kept?.unsaved && action.payload.kept.tab !== TAB
+        ? action.payload.kept
+        : null;
     const says = left
       ? 'What a tab that was closed had not saved yet is in again.'
       : joined > getOriginalState().bench.joined

@@ -32,7 +32,8 @@ export const browserName = (): string => {
 type Word = { readonly ask: string } | { readonly here: string; readonly to: string };
 /** Open tabs answer within this. */
 const ANSWER_MS = 250;
-const channel = typeof window === 'undefined' || !('BroadcastChannel' in globalThis) ? null : new BroadcastChannel('sill-tabs'); // prettier-ignore
+const channel =
+  typeof window === 'undefined' || !('BroadcastChannel' in globalThis) ? null : new BroadcastChannel('sill-tabs');
 const heard = new Set<string>();
 channel?.addEventListener('message', ({ data }: MessageEvent<Word>) => {
   if ('ask' in data) channel.postMessage({ here: TAB, to: data.ask } satisfies Word);

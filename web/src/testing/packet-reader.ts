@@ -18,7 +18,8 @@ export function read64ths(text: string): number {
   return Math.round(sum * 64);
 }
 
-const numbersIn = (text: string): readonly number[] => [...text.matchAll(new RegExp(NUMBER, 'g'))].map(([found]) => read64ths(found)); // prettier-ignore
+const numbersIn = (text: string): readonly number[] =>
+  [...text.matchAll(new RegExp(NUMBER, 'g'))].map(([found]) => read64ths(found));
 
 /** Tags of a list: `A1, A2 and T1 to T4`. */
 export function readTags(text: string): readonly string[] {
@@ -39,14 +40,21 @@ export function readPlaces(text: string): readonly Place[] {
     .replace(/\.$/, '')
     .split('. ')
     .flatMap((group) => {
-      const sided = [...group.matchAll(/(?:, |; )((?:(?:left|right|front|back|top|bottom|inside|outside) (?:end|edge|face))|underside): /g)]; // prettier-ignore
+      const sided = [
+        ...group.matchAll(
+          /(?:, |; )((?:(?:left|right|front|back|top|bottom|inside|outside) (?:end|edge|face))|underside): /g,
+        ),
+      ];
       const tags = readTags(group.slice(0, sided[0]?.index ?? 0));
       return sided.flatMap((found, at) => {
         const side = found[1]!;
         const body = group.slice(found.index + found[0].length, sided[at + 1]?.index ?? group.length);
         return body.split('; ').flatMap((row) => {
-          const [, places = '', from = '', , off = '0', across = '-'] = new RegExp(`^(.*?) from the ([a-z ]+?)(, (${NUMBER}) from the ([a-z ]+))?$`).exec(row.trim()) ?? []; // prettier-ignore
-          return tags.flatMap((tag) => numbersIn(places).map((place) => `${tag}|${side}|${from}|${place}|${across}|${read64ths(off)}`)); // prettier-ignore
+          const [, places = '', from = '', , off = '0', across = '-'] =
+            new RegExp(`^(.*?) from the ([a-z ]+?)(, (${NUMBER}) from the ([a-z ]+))?$`).exec(row.trim()) ?? [];
+          return tags.flatMap((tag) =>
+            numbersIn(places).map((place) => `${tag}|${side}|${from}|${place}|${across}|${read64ths(off)}`),
+          );
         });
       });
     });
@@ -71,8 +79,21 @@ export function readSentence(printed: string): Told {
   const text = printed.replace(/\s+/g, ' ').trim();
   const people = Number(/(\d+) people\.?$/.exec(text)?.[1] ?? 1);
   const slant = /, square to the (?:face of what it meets|slanted end)/.test(text);
-  const told = (kind: Told['kind'], more: Partial<Told> = {}): Told => ({ kind, count: 0, places: [], depths: [], people, bits: [], slant, text, ...more }); // prettier-ignore
-  const bore = /^Bore (\d+) holes? for (.*?)(?:, stop collar on the bit)?(?:, square to the face of what it meets, not to this one)?: (.*)$/.exec(text); // prettier-ignore
+  const told = (kind: Told['kind'], more: Partial<Told> = {}): Told => ({
+    kind,
+    count: 0,
+    places: [],
+    depths: [],
+    people,
+    bits: [],
+    slant,
+    text,
+    ...more,
+  });
+  const bore =
+    /^Bore (\d+) holes? for (.*?)(?:, stop collar on the bit)?(?:, square to the face of what it meets, not to this one)?: (.*)$/.exec(
+      text,
+    );
   if (bore) {
     const depths = [...bore[2]!.matchAll(new RegExp(`(${NUMBER}) deep`, 'g'))].map(([, deep]) => read64ths(deep!));
     const bits = [...bore[2]!.matchAll(new RegExp(`(${NUMBER}) (?:wide|through)`, 'g'))].map(([, wide]) =>
@@ -81,16 +102,35 @@ export function readSentence(printed: string): Told {
     return told('bore', { count: Number(bore[1]), depths, bits, places: readPlaces(bore[3]!) });
   }
   const pocket = new RegExp(`^Jig and collar at (${NUMBER}), (\\d+) pockets? out through the .*?: (.*)$`).exec(text);
-  if (pocket) return told('pocket', { count: Number(pocket[2]), depths: [read64ths(pocket[1]!)], places: readPlaces(pocket[3]!) }); // prettier-ignore
-  const slot = new RegExp(`^Cut (\\d+) .*?, (${NUMBER}) long, (${NUMBER}) wide, (${NUMBER}) deep(?:, the long way in the direction of the first measure)?(?:, square to the slanted end)?, their middles: (.*)$`).exec(text); // prettier-ignore
-  if (slot) return told('slot', { count: Number(slot[1]), depths: [slot[2]!, slot[3]!, slot[4]!].map(read64ths), places: readPlaces(slot[5]!) }); // prettier-ignore
+  if (pocket)
+    return told('pocket', {
+      count: Number(pocket[2]),
+      depths: [read64ths(pocket[1]!)],
+      places: readPlaces(pocket[3]!),
+    });
+  const slot = new RegExp(
+    `^Cut (\\d+) .*?, (${NUMBER}) long, (${NUMBER}) wide, (${NUMBER}) deep(?:, the long way in the direction of the first measure)?(?:, square to the slanted end)?, their middles: (.*)$`,
+  ).exec(text);
+  if (slot)
+    return told('slot', {
+      count: Number(slot[1]),
+      depths: [slot[2]!, slot[3]!, slot[4]!].map(read64ths),
+      places: readPlaces(slot[5]!),
+    });
   const drive = /(?:Drive|Bolt with|Turn in the bolts of) (\d+) /.exec(text);
   if (drive) {
     const heads = /heads (.*?) below the surface/.exec(text);
     const pilot = new RegExp(`bore (${NUMBER}),? (?:(${NUMBER}) deep|on through)`).exec(text);
-    return told('drive', { count: Number(drive[1]), depths: heads ? numbersIn(heads[1]!) : [], bits: pilot ? [pilot[1]!, ...(pilot[2] ? [pilot[2]] : [])].map(read64ths) : [] }); // prettier-ignore
+    return told('drive', {
+      count: Number(drive[1]),
+      depths: heads ? numbersIn(heads[1]!) : [],
+      bits: pilot ? [pilot[1]!, ...(pilot[2] ? [pilot[2]] : [])].map(read64ths) : [],
+    });
   }
-  return told(/^.*?: (?:half lap|notch|groove|rebate|dado|hole|relief|clipped|mortise|tenon)/.test(text) ? 'cut' : 'other', { depths: numbersIn(text) }); // prettier-ignore
+  return told(
+    /^.*?: (?:half lap|notch|groove|rebate|dado|hole|relief|clipped|mortise|tenon)/.test(text) ? 'cut' : 'other',
+    { depths: numbersIn(text) },
+  );
 }
 
 /** Numbers of cuts that a page of settings names: `Cuts 3, 7, 12`. */

@@ -25,7 +25,11 @@ const MONEY = new Set(['budget', 'price', 'beat', 'paid']);
 export function placeWords(path: readonly string[], jobs: readonly Job[]): string {
   if (path.length === 0) return 'The whole job';
   const [first, id, ...rest] = path;
-  const spoken = (names: readonly string[]) => names.map((name) => CALLED[name] ?? name.replace(/([A-Z])/g, ' $1').toLowerCase()).filter((word) => word !== '').join(', '); // prettier-ignore
+  const spoken = (names: readonly string[]) =>
+    names
+      .map((name) => CALLED[name] ?? name.replace(/([A-Z])/g, ' $1').toLowerCase())
+      .filter((word) => word !== '')
+      .join(', ');
   if (first !== 'pieces' || id === undefined) return spoken(path).replace(/^./, (letter) => letter.toUpperCase());
   const name = jobs.flatMap(({ pieces }) => pieces).find((piece) => piece.id === id)?.name ?? id;
   return rest.length === 0 ? name : `${name}: ${spoken(rest)}`;
@@ -37,7 +41,8 @@ export function valueWords(path: readonly string[], value: unknown, units: Units
   if (value === undefined) return 'removed';
   if (value === null || value === '') return 'nothing';
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
-  if (typeof value === 'number') return LENGTHS.has(field) ? printLength(value, units, true) : MONEY.has(field) ? dollars(value) : String(value); // prettier-ignore
+  if (typeof value === 'number')
+    return LENGTHS.has(field) ? printLength(value, units, true) : MONEY.has(field) ? dollars(value) : String(value);
   if (typeof value === 'string') return value;
   if (Array.isArray(value)) return value.length === 1 ? 'one row' : `${value.length} rows`;
   const { name } = value as { name?: unknown };

@@ -25,7 +25,8 @@ export function asking<T>(start: () => Worker): Asking<T> {
     if (running) return running;
     const worker = start();
     const gone = () => {
-      if (running?.worker === worker) ended(new WorkerGone('The part of this page that works out plans did not start, or stopped.')); // prettier-ignore
+      if (running?.worker === worker)
+        ended(new WorkerGone('The part of this page that works out plans did not start, or stopped.'));
     };
     worker.addEventListener('error', gone);
     worker.addEventListener('messageerror', gone);

@@ -13,7 +13,9 @@ type Errand = {
 
 /** Each errand has a worker of its own, which ends with it. */
 function errand(run: (remote: Remote<ExploreWorker>) => Promise<void>): Errand {
-  const worker = asking<ExploreWorker>(() => new Worker(new URL('./explore.worker.ts', import.meta.url), { type: 'module' })); // prettier-ignore
+  const worker = asking<ExploreWorker>(
+    () => new Worker(new URL('./explore.worker.ts', import.meta.url), { type: 'module' }),
+  );
   const done = worker.ask(run).finally(worker.end);
   return { stop: worker.end, done };
 }

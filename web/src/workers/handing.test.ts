@@ -36,7 +36,15 @@ test('a plan arrives whole; of the next only the piece that changed is sent; goi
 test('parts that overtake the plan before theirs are there when their own comes', () => {
   const [send, receiver] = [newSender(), newReceiver()];
   const job = demoJob();
-  const plans = [job, { ...job, pieces: job.pieces.slice(1) }, { ...job, pieces: job.pieces.map((piece) => ({ ...piece, size: { ...piece.size, height: piece.size.height + 8128 } })) }, job].map(planOf); // prettier-ignore
+  const plans = [
+    job,
+    { ...job, pieces: job.pieces.slice(1) },
+    {
+      ...job,
+      pieces: job.pieces.map((piece) => ({ ...piece, size: { ...piece.size, height: piece.size.height + 8128 } })),
+    },
+    job,
+  ].map(planOf);
   const sent = plans.map((plan) => across(send(plan)));
   for (const { parts } of sent) for (const [key, heavy] of parts) receiver.part(key, heavy);
   sent.forEach(({ light }, at) => expect(receiver.whole(light)).toEqual(plans[at]));

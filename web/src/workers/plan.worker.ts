@@ -91,7 +91,8 @@ const STANDS_MS = 1500;
 let keeping: ReturnType<typeof setTimeout> | undefined;
 function keepInAWhile(id: string | null, job: Job, plan: Plan): void {
   clearTimeout(keeping);
-  if (id !== null) keeping = setTimeout(() => void keepPlan({ id, job, plan, program: __PROGRAM__, at: Date.now() }), STANDS_MS); // prettier-ignore
+  if (id !== null)
+    keeping = setTimeout(() => void keepPlan({ id, job, plan, program: __PROGRAM__, at: Date.now() }), STANDS_MS);
 }
 
 const worker = {

@@ -27,7 +27,13 @@ export const biscuits: WayToJoin = {
     if (halves.length === 0) return [];
     const { wide, shank } = halves[0]!.item.fastener!;
     const shape = { what: 'biscuit slot', long: wide, thick: shank, deep: SLOT_DEEP };
-    return slotting(halves.flatMap(({ sites }) => sites), shape, joints, bench, { minutes: 0.5, tool: 'biscuit joiner' }); // prettier-ignore
+    return slotting(
+      halves.flatMap(({ sites }) => sites),
+      shape,
+      joints,
+      bench,
+      { minutes: 0.5, tool: 'biscuit joiner' },
+    );
   },
   makes: pegging,
 };

@@ -22,27 +22,47 @@ const nutsOf = (item: Fastening): 'in' | 'out' => (item.shanks.some((shank) => i
 /** From which side the nut comes in: of those beside the bolt the one that looks at the middle of the piece. */
 function nutSide(part: Part, direction: Vec, middle: Vec): { readonly axis: Axis; readonly sign: 1 | -1 } {
   const ways = waysOf(part);
-  const own = add(part.frame.at, ways.reduce<Vec>((sum, way, axis) => add(sum, times(way, sizeOf(part, axis as Axis) / 2)), [0, 0, 0])); // prettier-ignore
+  const own = add(
+    part.frame.at,
+    ways.reduce<Vec>((sum, way, axis) => add(sum, times(way, sizeOf(part, axis as Axis) / 2)), [0, 0, 0]),
+  );
   const sides = ([0, 1, 2] as const)
     .filter((axis) => Math.abs(dot(ways[axis], direction)) < 0.7)
-    .flatMap((axis) => ([1, -1] as const).map((sign) => ({ axis, sign, leans: sign * dot(ways[axis], sub(middle, own)) }))); // prettier-ignore
+    .flatMap((axis) =>
+      ([1, -1] as const).map((sign) => ({ axis, sign, leans: sign * dot(ways[axis], sub(middle, own)) })),
+    );
   return sides.reduce((best, next) => (next.leans > best.leans + 1 ? next : best));
 }
 
 /** Holes from the side for the nuts of bolts that end inside a part, by how deep they go. */
-function nutHoles(joints: readonly Fastening[], middle: Vec): readonly { readonly site: Site3; readonly item: Fastening; readonly deep: Length }[] {
+function nutHoles(
+  joints: readonly Fastening[],
+  middle: Vec,
+): readonly { readonly site: Site3; readonly item: Fastening; readonly deep: Length }[] {
   return joints.flatMap((item) =>
-    item.shanks.filter((shank) => isLetIn(item, shank)).map((shank) => {
-      const part = endOf(item, shank);
-      const { axis, sign } = nutSide(part, shank.direction, middle);
-      const at = add(tipOf(shank), times(shank.direction, -BACK));
-      const local = intoFrame(part.frame, at);
-      const off = sign < 0 ? local[axis] : sizeOf(part, axis) - local[axis];
-      const out = times(waysOf(part)[axis], sign);
-      return { item, deep: Math.round(off + PAST), site: { part, other: throughOf(item, shank), at: add(at, times(out, off)), direction: times(out, -1), joint: item.joint.id } }; // prettier-ignore
-    }),
+    item.shanks
+      .filter((shank) => isLetIn(item, shank))
+      .map((shank) => {
+        const part = endOf(item, shank);
+        const { axis, sign } = nutSide(part, shank.direction, middle);
+        const at = add(tipOf(shank), times(shank.direction, -BACK));
+        const local = intoFrame(part.frame, at);
+        const off = sign < 0 ? local[axis] : sizeOf(part, axis) - local[axis];
+        const out = times(waysOf(part)[axis], sign);
+        return {
+          item,
+          deep: Math.round(off + PAST),
+          site: {
+            part,
+            other: throughOf(item, shank),
+            at: add(at, times(out, off)),
+            direction: times(out, -1),
+            joint: item.joint.id,
+          },
+        };
+      }),
   );
-} // prettier-ignore
+}
 
 export const bolts: WayToJoin = {
   name: 'Bolts through',
@@ -62,11 +82,19 @@ export const bolts: WayToJoin = {
   strength: lagPounds,
   prepares: (joints, bench) => [
     ...clearanceHoles(joints, bench, 'bolts'),
-    ...together(nutHoles(joints, bench.middle), ({ deep }) => String(deep)).flatMap(
-      (alike) =>
-      boring(alike.map(({ site }) => site), [{ bit: NUT_HOLE, deep: alike[0]!.deep, as: 'hole' }], 'nuts', alike.map(({ item }) => item), bench, { minutes: 2, name: `nut-${alike[0]!.deep}` }), // prettier-ignore
+    ...together(nutHoles(joints, bench.middle), ({ deep }) => String(deep)).flatMap((alike) =>
+      boring(
+        alike.map(({ site }) => site),
+        [{ bit: NUT_HOLE, deep: alike[0]!.deep, as: 'hole' }],
+        'nuts',
+        alike.map(({ item }) => item),
+        bench,
+        { minutes: 2, name: `nut-${alike[0]!.deep}` },
+      ),
     ),
   ],
   makes: (joints, bench) =>
-    together(joints, nutsOf).flatMap((alike) => driving(alike, bench, { washer: true, nuts: nutsOf(alike[0]!), minutes: 2 })), // prettier-ignore
+    together(joints, nutsOf).flatMap((alike) =>
+      driving(alike, bench, { washer: true, nuts: nutsOf(alike[0]!), minutes: 2 }),
+    ),
 };

@@ -21,9 +21,14 @@ export const brads: WayToJoin = {
   strength: gluedPounds,
   prepares: () => [],
   makes: (joints, bench) => {
-    const sites = joints.flatMap(
-      (item) =>
-      item.shanks.map((shank) => ({ part: throughOf(item, shank), other: item.into, at: shank.from, direction: shank.direction, joint: item.joint.id })), // prettier-ignore
+    const sites = joints.flatMap((item) =>
+      item.shanks.map((shank) => ({
+        part: throughOf(item, shank),
+        other: item.into,
+        at: shank.from,
+        direction: shank.direction,
+        joint: item.joint.id,
+      })),
     );
     return driving(joints, bench, { spots: tellSites(sites, bench).spots, pilots: false, minutes: 0.3 });
   },

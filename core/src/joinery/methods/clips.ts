@@ -29,7 +29,9 @@ function slotsOf(item: Fastening): readonly Site3[] {
     const ways = waysOf(rail);
     const middle = sub(times(add(ends(rail)[0], ends(rail)[1]), 1 / 2), from);
     const flat = ([0, 1, 2] as const).filter((axis) => Math.abs(dot(ways[axis], direction)) < 0.7);
-    const across = flat.reduce((best, axis) => (Math.abs(overhang(rail, axis, from)) > Math.abs(overhang(rail, best, from)) ? axis : best)); // prettier-ignore
+    const across = flat.reduce((best, axis) =>
+      Math.abs(overhang(rail, axis, from)) > Math.abs(overhang(rail, best, from)) ? axis : best,
+    );
     const into = times(ways[across], Math.sign(dot(ways[across], middle)) || 1);
     const at = add(add(from, times(into, CLIP_OFF)), times(direction, -SLOT_MIDDLE));
     return { part: rail, other: item.into, at, direction: into, joint: item.joint.id };
@@ -53,7 +55,8 @@ export const clips: WayToJoin = {
   buys: ({ shanks }) => (shanks.length > 0 ? [{ kind: 'clip', size: '', count: shanks.length }] : []),
   strength: (item) => screwPounds(item.into, item.fastener?.shank ?? 0, bitesOf(item)),
   prepares: (joints, bench) => {
-    const tool = (['router', 'biscuit joiner', 'table saw'] as const).find((one) => bench.tools.includes(one)) ?? 'drill'; // prettier-ignore
+    const tool =
+      (['router', 'biscuit joiner', 'table saw'] as const).find((one) => bench.tools.includes(one)) ?? 'drill';
     return slotting(joints.flatMap(slotsOf), { what: 'clip slot', ...SLOT }, joints, bench, { minutes: 1, tool });
   },
   makes: (joints, bench) => driving(joints, bench, { snug: joints.some(({ moves }) => moves) }),

@@ -21,7 +21,9 @@ export const cornerBlock: WayToJoin = {
   lays: blocks,
   buys: bought,
   /** Half of the screws and one glued face carry a straight pull; the block's other face is on the post's long grain. */
-  strength: (item) => screwPounds(item.into, item.fastener?.shank ?? 0, bitesOf(item) / 2) + toInches(item.drilled.width) * 1.5 * GLUE_POUNDS * 0.5, // prettier-ignore
+  strength: (item) =>
+    screwPounds(item.into, item.fastener?.shank ?? 0, bitesOf(item) / 2) +
+    toInches(item.drilled.width) * 1.5 * GLUE_POUNDS * 0.5,
   prepares: () => [],
   makes: (joints, bench) => [
     ...together(
@@ -29,7 +31,21 @@ export const cornerBlock: WayToJoin = {
       ({ drilled }) => String(drilled.width),
     ).map((group) => {
       const count = group.length;
-      return work({ kind: 'block', joints: group.map(({ joint }) => joint.id), count, thick: BLOCK, long: group[0]!.drilled.width }, group, group.map(({ drilled }) => drilled), bench, 6 * count, null, String(group[0]!.drilled.width)); // prettier-ignore
+      return work(
+        {
+          kind: 'block',
+          joints: group.map(({ joint }) => joint.id),
+          count,
+          thick: BLOCK,
+          long: group[0]!.drilled.width,
+        },
+        group,
+        group.map(({ drilled }) => drilled),
+        bench,
+        6 * count,
+        null,
+        String(group[0]!.drilled.width),
+      );
     }),
     ...driving(joints, bench),
   ],

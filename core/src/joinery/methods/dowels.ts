@@ -35,7 +35,14 @@ export const dowels: WayToJoin = {
     together(bothHalves(joints), ({ item, deep }) => `${item.fastener!.size} ${deep}`).flatMap((group) => {
       const { item, deep } = group[0]!;
       const bits = [{ bit: item.fastener!.clearance!, deep: told(deep + ROOM, bench.units), as: 'hole' as const }];
-      return boring(group.flatMap(({ sites }) => sites), bits, 'dowels', group.map((one) => one.item), bench, { minutes: 1.2, name: `${deep}` }); // prettier-ignore
+      return boring(
+        group.flatMap(({ sites }) => sites),
+        bits,
+        'dowels',
+        group.map((one) => one.item),
+        bench,
+        { minutes: 1.2, name: `${deep}` },
+      );
     }),
   makes: pegging,
 };

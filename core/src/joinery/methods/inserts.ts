@@ -11,7 +11,17 @@ const insertHoles = (joints: readonly Fastening[]) =>
     item.shanks.map((shank) => {
       const deep = Math.round(shank.bite);
       const at = add(shank.from, times(shank.direction, shank.length - deep));
-      return { item, deep, site: { part: endOf(item, shank), other: throughOf(item, shank), at, direction: shank.direction, joint: item.joint.id } }; // prettier-ignore
+      return {
+        item,
+        deep,
+        site: {
+          part: endOf(item, shank),
+          other: throughOf(item, shank),
+          at,
+          direction: shank.direction,
+          joint: item.joint.id,
+        },
+      };
     }),
   );
 
@@ -33,11 +43,20 @@ export const inserts: WayToJoin = {
   strength: ({ shanks }) => 250 * shanks.length,
   prepares: (joints, bench) => [
     ...clearanceHoles(joints, bench, 'bolts of inserts'),
-    ...together(insertHoles(joints), ({ item, deep }) => `${isDense(endOf(item, item.shanks[0]!))} ${deep}`).flatMap((alike) => {
-      const { item, deep } = alike[0]!;
-      const bit = item.fastener!.pilot![isDense(endOf(item, item.shanks[0]!)) ? 'hard' : 'soft'];
-      return boring(alike.map(({ site }) => site), [{ bit, deep: told(deep, bench.units), as: 'hole' }], 'threaded inserts, turned in flush', alike.map((one) => one.item), bench, { minutes: 2, name: `insert-${deep}` }); // prettier-ignore
-    }), // prettier-ignore
+    ...together(insertHoles(joints), ({ item, deep }) => `${isDense(endOf(item, item.shanks[0]!))} ${deep}`).flatMap(
+      (alike) => {
+        const { item, deep } = alike[0]!;
+        const bit = item.fastener!.pilot![isDense(endOf(item, item.shanks[0]!)) ? 'hard' : 'soft'];
+        return boring(
+          alike.map(({ site }) => site),
+          [{ bit, deep: told(deep, bench.units), as: 'hole' }],
+          'threaded inserts, turned in flush',
+          alike.map((one) => one.item),
+          bench,
+          { minutes: 2, name: `insert-${deep}` },
+        );
+      },
+    ),
   ],
   makes: (joints, bench) => driving(joints, bench, { pilots: false, minutes: 1 }),
 };

@@ -32,7 +32,13 @@ export const looseTenon: WayToJoin = {
       const { wide, shank } = item.fastener!;
       const shape = { what: 'mortise', long: wide, thick: shank, deep: told(deep + ROOM, bench.units) };
       const own = group.map((one) => one.item);
-      return slotting(group.flatMap(({ sites }) => sites), shape, own, bench, { minutes: 2.5, tool: 'router', name: `${deep}` }); // prettier-ignore
+      return slotting(
+        group.flatMap(({ sites }) => sites),
+        shape,
+        own,
+        bench,
+        { minutes: 2.5, tool: 'router', name: `${deep}` },
+      );
     }),
   makes: pegging,
 };

@@ -7,7 +7,11 @@ import { GLUE_POUNDS } from '../strength';
 export const mortiseAndTenon: WayToJoin = {
   name: 'Mortise and tenon',
   look: 'hidden',
-  tools: [['router', 'drill'], ['table saw', 'drill'], ['hand saw', 'drill']], // prettier-ignore
+  tools: [
+    ['router', 'drill'],
+    ['table saw', 'drill'],
+    ['hand saw', 'drill'],
+  ],
   setUp: 30,
   each: 0,
   glued: true,
@@ -19,7 +23,8 @@ export const mortiseAndTenon: WayToJoin = {
   fits: ({ joint, drilled, into }) => tongueFits('mortise and tenon', joint, drilled, into),
   lays: () => null,
   buys: () => [],
-  strength: ({ drilled, into }) => (hasTongue(drilled, into) ? 2 * 1.25 * toInches(drilled.width) * 0.67 * GLUE_POUNDS : 0), // prettier-ignore
+  strength: ({ drilled, into }) =>
+    hasTongue(drilled, into) ? 2 * 1.25 * toInches(drilled.width) * 0.67 * GLUE_POUNDS : 0,
   prepares: () => [],
   makes: () => [],
 };

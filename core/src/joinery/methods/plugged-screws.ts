@@ -22,7 +22,12 @@ export const pluggedScrews: WayToJoin = {
   when: 'Strong from outside, the heads under plugs of the same wood.',
   fits: () => true,
   lays: (site) => straight('plugged screws', site),
-  buys: (item) => [...bought(item), ...(item.positions.length > 0 ? [{ kind: 'plug' as const, size: plugSize(item), count: item.positions.length }] : [])], // prettier-ignore
+  buys: (item) => [
+    ...bought(item),
+    ...(item.positions.length > 0
+      ? [{ kind: 'plug' as const, size: plugSize(item), count: item.positions.length }]
+      : []),
+  ],
   strength: screwedPounds,
   prepares: (joints, bench) => clearanceHoles(joints, bench, 'plugged screws'),
   makes: (joints, bench) => [
@@ -32,7 +37,15 @@ export const pluggedScrews: WayToJoin = {
       plugSize,
     ).map((group) => {
       const count = group.reduce((sum, { shanks }) => sum + shanks.length, 0);
-      return work({ kind: 'plug', fastener: 'plug', size: plugSize(group[0]!), count }, group, group.map(({ drilled }) => drilled), bench, 1.5 * count, null, plugSize(group[0]!).replace('/', '-')); // prettier-ignore
+      return work(
+        { kind: 'plug', fastener: 'plug', size: plugSize(group[0]!), count },
+        group,
+        group.map(({ drilled }) => drilled),
+        bench,
+        1.5 * count,
+        null,
+        plugSize(group[0]!).replace('/', '-'),
+      );
     }),
   ],
 };

@@ -13,7 +13,9 @@ type Drilled = { readonly item: Fastening; readonly face: PartSide; readonly exi
 function sidesOf(item: Fastening, bench: Bench): Drilled {
   const shank = item.shanks[0]!;
   const leans = waysOf(item.drilled).map((way) => dot(way, shank.direction));
-  const [exit, face, run] = ([0, 1, 2] as const).map((axis) => axis).sort((a, b) => Math.abs(leans[b]!) - Math.abs(leans[a]!)) as [Axis, Axis, Axis]; // prettier-ignore
+  const [exit, face, run] = ([0, 1, 2] as const)
+    .map((axis) => axis)
+    .sort((a, b) => Math.abs(leans[b]!) - Math.abs(leans[a]!)) as [Axis, Axis, Axis];
   return {
     item,
     face: { axis: face, sign: leans[face]! > 0 ? -1 : 1 },
@@ -32,15 +34,26 @@ function pocketing(joints: readonly Fastening[], bench: Bench) {
       const parts = together(group, ({ item, face, run }) => `${item.drilled.id} ${face.axis} ${face.sign} ${run}`);
       const spots = parts.flatMap((own): readonly Spot[] => {
         const { item, face, run } = own[0]!;
-        const points = own.flatMap(
-          ({ item: one }) =>
-          one.shanks.map(({ from, direction, behind }) => ({ at: add(from, times(direction, -behind)), joint: one.joint.id })), // prettier-ignore
+        const points = own.flatMap(({ item: one }) =>
+          one.shanks.map(({ from, direction, behind }) => ({
+            at: add(from, times(direction, -behind)),
+            joint: one.joint.id,
+          })),
         );
         return spotsOn(bench.worked(item.drilled), face, run, points, bench, true);
       });
       const { item, exit } = group[0]!;
       return work(
-        { kind: 'pocket', spots, exit: exit.axis === 0 ? { ...exit, name: 'ends' } : exit, exits: Object.fromEntries(group.map((one) => [one.item.joint.id, { axis: one.exit.axis, sign: one.exit.sign }])), jig: item.jig, screw: item.screw }, // prettier-ignore
+        {
+          kind: 'pocket',
+          spots,
+          exit: exit.axis === 0 ? { ...exit, name: 'ends' } : exit,
+          exits: Object.fromEntries(
+            group.map((one) => [one.item.joint.id, { axis: one.exit.axis, sign: one.exit.sign }]),
+          ),
+          jig: item.jig,
+          screw: item.screw,
+        },
         group.map((one) => one.item),
         group.map((one) => throughOf(one.item, one.item.shanks[0]!)),
         bench,
@@ -76,7 +89,18 @@ export const pocketScrews: WayToJoin = {
     const count = plugged.reduce((sum, { shanks }) => sum + shanks.length, 0);
     return [
       ...driving(joints, bench),
-      ...(count > 0 ? [work({ kind: 'plug', fastener: 'pocket-plug', size: '3/8', count }, plugged, plugged.map(({ drilled }) => drilled), bench, count, null)] : []), // prettier-ignore
+      ...(count > 0
+        ? [
+            work(
+              { kind: 'plug', fastener: 'pocket-plug', size: '3/8', count },
+              plugged,
+              plugged.map(({ drilled }) => drilled),
+              bench,
+              count,
+              null,
+            ),
+          ]
+        : []),
     ];
   },
 };

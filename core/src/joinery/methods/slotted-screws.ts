@@ -25,9 +25,23 @@ export const slottedScrews: WayToJoin = {
   prepares: (joints, bench) => {
     const moving = joints.filter(({ moves, shanks }) => moves && shanks.length > 0);
     const bored = clearanceHoles(joints, bench, 'screws');
-    const spots = bored.flatMap((one) => (one.kind === 'bore' ? one.spots : [])).filter(({ joint }) => moving.some((item) => item.joint.id === joint)); // prettier-ignore
+    const spots = bored
+      .flatMap((one) => (one.kind === 'bore' ? one.spots : []))
+      .filter(({ joint }) => moving.some((item) => item.joint.id === joint));
     // Under plywood, tiles and stone nothing moves: there a round hole does.
-    return spots.length === 0 ? bored : [...bored, work({ kind: 'elongate', spots, long: SLOT }, moving, moving.map(({ drilled }) => drilled), bench, spots.length)]; // prettier-ignore
+    return spots.length === 0
+      ? bored
+      : [
+          ...bored,
+          work(
+            { kind: 'elongate', spots, long: SLOT },
+            moving,
+            moving.map(({ drilled }) => drilled),
+            bench,
+            spots.length,
+          ),
+        ];
   },
-  makes: (joints, bench) => driving(joints, bench, { washer: true, snug: joints.some(({ moves }) => moves), minutes: 1 }), // prettier-ignore
+  makes: (joints, bench) =>
+    driving(joints, bench, { washer: true, snug: joints.some(({ moves }) => moves), minutes: 1 }),
 };

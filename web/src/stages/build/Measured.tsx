@@ -149,7 +149,11 @@ export function AsBuilt({ facts, step }: { readonly facts: Facts; readonly step:
   const recorded = Object.entries(asBuilt).filter(([name]) => parts.some((one) => one.tag === name));
   const forget = (name: string) =>
     change([
-      { piece, path: ['asBuilt'], value: Object.fromEntries(Object.entries(asBuilt).filter(([other]) => other !== name)) }, // prettier-ignore
+      {
+        piece,
+        path: ['asBuilt'],
+        value: Object.fromEntries(Object.entries(asBuilt).filter(([other]) => other !== name)),
+      },
       { piece, path: ['simulated'], value: simulated.filter((key) => !key.startsWith(`asBuilt.${name}.`)) },
     ]);
   return (

@@ -12,7 +12,8 @@ import { fastenedBy, momentsOf, type Moment } from './frames';
 const Bench3D = lazy(() => import('../../drawing/Bench3D'));
 
 /** So long a sentence stays before the next comes by itself: a second and a half, and longer for long ones. */
-const staysFor = ({ says }: Moment): number => 1500 + 45 * says.map((bit) => (typeof bit === 'string' ? bit.length : 4)).reduce((a, b) => a + b, 0); // prettier-ignore
+const staysFor = ({ says }: Moment): number =>
+  1500 + 45 * says.map((bit) => (typeof bit === 'string' ? bit.length : 4)).reduce((a, b) => a + b, 0);
 
 /** What the rehearsal found, worked out beside the page; null while it runs. */
 function useRehearsal(): Rehearsal | 'failed' | null {
@@ -55,7 +56,15 @@ function Verdict({ found }: { readonly found: Rehearsal | 'failed' | null }) {
 
 /** How a part is at a moment. */
 const stateAt = (moment: Moment, { id }: Part): At =>
-  moment.comes.has(id) ? 'coming' : moment.stands.has(id) ? 'there' : moment.works.has(id) ? 'worked' : moment.cut.has(id) ? 'bench' : 'boards'; // prettier-ignore
+  moment.comes.has(id)
+    ? 'coming'
+    : moment.stands.has(id)
+      ? 'there'
+      : moment.works.has(id)
+        ? 'worked'
+        : moment.cut.has(id)
+          ? 'bench'
+          : 'boards';
 
 type Props = { readonly facts: Plan['pieces'][number]; readonly start: string | null; readonly onClose: () => void };
 
@@ -113,7 +122,9 @@ export function Rehearse({ facts, start, onClose }: Props) {
     if (event.key !== ' ') setRuns(false);
     act();
   };
-  const notches = moments.flatMap(({ notch }, index) => (index === 0 || moments[index - 1]!.notch !== notch ? [index] : [])); // prettier-ignore
+  const notches = moments.flatMap(({ notch }, index) =>
+    index === 0 || moments[index - 1]!.notch !== notch ? [index] : [],
+  );
   return (
     <Dialog
       fullScreen
@@ -135,7 +146,17 @@ export function Rehearse({ facts, start, onClose }: Props) {
           </Suspense>
         ) : (
           <PartPicture
-            parts={facts.parts.filter((part) => moment.cut.has(part.id)).map((part) => ({ part, as: moment.works.has(part.id) || moment.comes.has(part.id) ? 'new' : moment.stands.has(part.id) ? 'there' : 'later' }))} // prettier-ignore
+            parts={facts.parts
+              .filter((part) => moment.cut.has(part.id))
+              .map((part) => ({
+                part,
+                as:
+                  moment.works.has(part.id) || moment.comes.has(part.id)
+                    ? 'new'
+                    : moment.stands.has(part.id)
+                      ? 'there'
+                      : 'later',
+              }))}
             label="The work as it stands now"
           />
         )}

@@ -19,7 +19,9 @@ test('the bar has a mark a step; what the step says is what the plan says, in or
   const { facts, step } = open(2);
   expect(screen.getAllByRole('button', { name: /^Step \d+/ })).toHaveLength(facts.steps.length);
   const said = screen.getByRole('region', { name: 'What to do' });
-  expect(within(said).getByRole('heading').textContent).toBe(plain(step.title, 'in').replace(/ \d\/\d+/g, (fraction) => fraction)); // prettier-ignore
+  expect(within(said).getByRole('heading').textContent).toBe(
+    plain(step.title, 'in').replace(/ \d\/\d+/g, (fraction) => fraction),
+  );
   expect(within(said).getAllByRole('checkbox')).toHaveLength(step.actions.length);
 });
 

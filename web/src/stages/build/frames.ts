@@ -49,7 +49,19 @@ export function momentsOf(
     const here = setup.parts.filter(({ id }) => own.has(id)).map(({ id }) => id);
     if (here.length === 0) continue;
     cut = new Set([...cut, ...here]);
-    moments.push({ ...none, id: `${piece.id}.saw.${setup.id}`, title: settingName(setup), says: settingWords(setup), notch: 0, cut, shaped, stands, bodies, over, works: new Set(here) }); // prettier-ignore
+    moments.push({
+      ...none,
+      id: `${piece.id}.saw.${setup.id}`,
+      title: settingName(setup),
+      says: settingWords(setup),
+      notch: 0,
+      cut,
+      shaped,
+      stands,
+      bodies,
+      over,
+      works: new Set(here),
+    });
   }
   steps.forEach((step, at) => {
     step.operations.forEach((operation, k) => {

@@ -34,8 +34,14 @@ export function CutsMenu({ plan, views }: Props) {
   const items: readonly [string, () => void][] = [
     ['What boards are chosen for', () => setAiming(true)],
     ['Print labels for the pieces', () => void navigate(`/jobs/${id}/labels`)],
-    ['Save the pieces as CSV', () => saveFile(`${job.name} pieces.csv`, 'text/csv', cutListCsv(boards, plan.cuts, job.units, label))], // prettier-ignore
-    ['Save the order of cuts as CSV', () => saveFile(`${job.name} cuts.csv`, 'text/csv', orderCsv(plan.setups, plan.cuts, job.units, label))], // prettier-ignore
+    [
+      'Save the pieces as CSV',
+      () => saveFile(`${job.name} pieces.csv`, 'text/csv', cutListCsv(boards, plan.cuts, job.units, label)),
+    ],
+    [
+      'Save the order of cuts as CSV',
+      () => saveFile(`${job.name} cuts.csv`, 'text/csv', orderCsv(plan.setups, plan.cuts, job.units, label)),
+    ],
     ['Save the layouts as SVG', () => saveFile(`${job.name} layouts.svg`, 'image/svg+xml', svgOf(layouts(), job.name))],
     [
       'Save the layouts as DXF',

@@ -3,15 +3,30 @@ import { DataTable, type Column } from '../../fields/DataTable';
 import { Text } from '../../words/Dim';
 
 const COLUMNS: readonly Column<FastenerLine>[] = [
-  { key: 'kind', head: 'Fastener', value: ({ kind, size }) => `${HARDWARE[kind]} ${size}`, cell: ({ kind, size }) => <Text of={`${HARDWARE[kind]} ${size}`} /> },
+  {
+    key: 'kind',
+    head: 'Fastener',
+    value: ({ kind, size }) => `${HARDWARE[kind]} ${size}`,
+    cell: ({ kind, size }) => <Text of={`${HARDWARE[kind]} ${size}`} />,
+  },
   { key: 'head', head: 'Head', value: ({ head }) => head },
   { key: 'thread', head: 'Thread', value: ({ thread }) => thread },
   { key: 'pilot', head: 'Pilot', value: ({ pilot }) => pilot, cell: ({ pilot }) => <Text of={pilot} /> },
-  { key: 'clearance', head: 'Clearance', value: ({ clearance }) => clearance, cell: ({ clearance }) => <Text of={clearance} /> },
-  { key: 'counterbore', head: 'Counterbore', value: ({ counterbore }) => counterbore, cell: ({ counterbore }) => <Text of={counterbore} /> },
+  {
+    key: 'clearance',
+    head: 'Clearance',
+    value: ({ clearance }) => clearance,
+    cell: ({ clearance }) => <Text of={clearance} />,
+  },
+  {
+    key: 'counterbore',
+    head: 'Counterbore',
+    value: ({ counterbore }) => counterbore,
+    cell: ({ counterbore }) => <Text of={counterbore} />,
+  },
   { key: 'bit', head: 'Bit', value: ({ bit }) => bit },
   { key: 'count', head: 'Count', value: ({ count }) => count, number: true },
-]; // prettier-ignore
+];
 
 /** All fasteners of a piece with what is drilled for them. */
 export function FastenerTable({ made, copies }: { readonly made: readonly Fastening[]; readonly copies: number }) {

@@ -50,7 +50,16 @@ const held = (by: Fastening['by']): string =>
 export function alike(made: readonly Fastening[]): readonly (readonly Fastening[])[] {
   const groups = new Map<string, Fastening[]>();
   for (const item of made) {
-    const key = [item.joint.kind, item.by, item.jig, item.screw, item.face, item.positions.join(), item.hinges.join(), item.troubles.join()].join('|'); // prettier-ignore
+    const key = [
+      item.joint.kind,
+      item.by,
+      item.jig,
+      item.screw,
+      item.face,
+      item.positions.join(),
+      item.hinges.join(),
+      item.troubles.join(),
+    ].join('|');
     groups.set(key, [...(groups.get(key) ?? []), item]);
   }
   return [...groups.values()];

@@ -34,10 +34,12 @@ export function ScrewPicture({ fastening }: { readonly fastening: Fastening }) {
     >
       <rect className="wood" x={18} y={MIDDLE - thick / 2} width={meet - 18} height={thick} />
       <path className="wood" d={`M${meet} 14 H${far} ${whole ? `V102` : `l-5 22 l8 22 l-8 22 l5 22`} H${meet} Z`} />
-      {
-        by === 'pocket screws' &&
-        <path className="bore" d={`M${head - shank.behind * along * scale} ${y(head - shank.behind * along * scale)} L${head} ${y(head)}`} /> // prettier-ignore
-      }
+      {by === 'pocket screws' && (
+        <path
+          className="bore"
+          d={`M${head - shank.behind * along * scale} ${y(head - shank.behind * along * scale)} L${head} ${y(head)}`}
+        />
+      )}
       <line className="shank" x1={head} y1={y(head)} x2={tip} y2={y(tip)} />
       <line className="head" x1={head} y1={y(head) - 6} x2={head} y2={y(head) + 6} />
       <text x={24} y={12}>

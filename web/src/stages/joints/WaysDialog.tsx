@@ -56,11 +56,17 @@ export function WaysDialog({ piece, group, topNominal, onClose }: Props) {
     const kept = Object.entries(piece.joins).filter(
       ([name]) => !(all && group.some(({ joint }) => name === pairKey(joint))),
     );
-    change(['joins'], { ...Object.fromEntries(kept), ...Object.fromEntries(keysOf().map((name) => [name, { ...piece.joins[name], by }])) }); // prettier-ignore
+    change(['joins'], {
+      ...Object.fromEntries(kept),
+      ...Object.fromEntries(keysOf().map((name) => [name, { ...piece.joins[name], by }])),
+    });
     onClose();
   };
   const set = (extra: { readonly flip?: boolean; readonly plugs?: boolean }) =>
-    change(['joins'], { ...piece.joins, ...Object.fromEntries(keysOf().map((name) => [name, { ...piece.joins[name], ...extra }])) }); // prettier-ignore
+    change(['joins'], {
+      ...piece.joins,
+      ...Object.fromEntries(keysOf().map((name) => [name, { ...piece.joins[name], ...extra }])),
+    });
   const said = piece.joins[keysOf()[0]!];
   return (
     <Dialog open onClose={onClose} maxWidth="md" fullWidth aria-labelledby="ways-title">

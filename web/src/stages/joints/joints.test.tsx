@@ -79,9 +79,14 @@ test('a way the shop has no tools for says which it lacks; one that does not wor
 
 test('a joint that does not work as it is wished for is marked, and drawn as it lies', () => {
   const job = demoJob();
-  const wished = job.pieces.map((piece) => (piece.id === 'glaze' ? { ...piece, joins: { 'A1>L1': { by: 'half lap' as const } } } : piece)); // prettier-ignore
+  const wished = job.pieces.map((piece) =>
+    piece.id === 'glaze' ? { ...piece, joins: { 'A1>L1': { by: 'half lap' as const } } } : piece,
+  );
   const { store } = open({ ...job, pieces: wished });
-  const item = store.getState().planning.plan!.pieces.find(({ piece }) => piece.id === 'glaze')!.fastenings.find(({ joint }) => joint.id === 'glaze.A1>L1')!; // prettier-ignore
+  const item = store
+    .getState()
+    .planning.plan!.pieces.find(({ piece }) => piece.id === 'glaze')!
+    .fastenings.find(({ joint }) => joint.id === 'glaze.A1>L1')!;
   const pair = [...document.querySelectorAll('.pair')].find(({ textContent }) => textContent === 'A1→L1')!;
   const group = pair.closest('article')!;
   expect(item.troubles).toEqual(['not possible']);

@@ -10,7 +10,10 @@ jest.mock('../../frame/files', () => ({ saveFile: jest.fn(), textOfChosenFile: j
 
 const planOf = (job: Job) => planJob(job, { today: '2026-11-24', effort: 'quick' });
 const money = (text: string | null) => Math.round(Number(/\d+\.\d\d/.exec(text ?? '')![0]) * 100);
-const show = (job: Job) => ({ plan: planOf(job), ...onBench(<BuyingTable plan={planOf(job)} />, { job, path: '/jobs/demo/stock' }) }); // prettier-ignore
+const show = (job: Job) => ({
+  plan: planOf(job),
+  ...onBench(<BuyingTable plan={planOf(job)} />, { job, path: '/jobs/demo/stock' }),
+});
 const totalRow = () => screen.getByTestId('list-total').closest('tr')!;
 
 describe('the list for the store', () => {
