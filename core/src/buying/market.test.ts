@@ -56,6 +56,17 @@ describe('two yards, worked out by hand', () => {
     expect(marketOf({ ...job(1, 90), alsoAt: [] })).toBe(here);
   });
 
+  test('a yard whose id begins as another one does is not taken for it', () => {
+    const names = [yard('mill', 5, board(8, 460)), yard('mill.east', 10, board(10, 600))];
+    for (const alsoAt of [names, [...names].reverse()]) {
+      const of = { ...job(1, 90), alsoAt };
+      const far = marketOf(of).boards.find(({ id }) => id === 'mill.east.2x4x10')!;
+      expect(soldAt(of, far).id).toBe('mill.east');
+      expect(bareId(of, far)).toBe('2x4x10');
+      expect(soldAt(of, { id: 'mill.2x4x8' }).id).toBe('mill');
+    }
+  });
+
   test('the tax of each yard counts: 4.60 with 10 % is dearer than 5.00 with none, 6.00 is not dearer than 7.00', () => {
     const worth = worthOf(job(1, 90));
     const [, , eight, ten] = marketOf(job(1, 90)).boards;

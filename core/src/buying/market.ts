@@ -22,9 +22,15 @@ export function marketOf({ yard, alsoAt }: Yards): Yard {
   };
 }
 
-/** The yard of a job that an offer of its market is bought at. */
-export const soldAt = ({ yard, alsoAt }: Yards, offer: Pick<Offer, 'id'>): Yard =>
-  alsoAt.find((other) => offer.id.startsWith(elsewhere(other, ''))) ?? yard;
+const sells = (yard: Yard, id: string): boolean =>
+  [yard.boards, yard.sheets, yard.hardware].some((rows) => rows.some((row) => row.id === id));
+
+/** The yard of a job that an offer of its market is bought at. One id may begin with another: `a` and `a.b`. */
+export function soldAt({ yard, alsoAt }: Yards, offer: Pick<Offer, 'id'>): Yard {
+  const [first, ...more] = alsoAt.filter((other) => offer.id.startsWith(elsewhere(other, '')));
+  if (!first || more.length === 0) return first ?? yard;
+  return [first, ...more].find((other) => sells(other, offer.id.slice(elsewhere(other, '').length))) ?? first;
+}
 
 /** The id that the offer has in its own yard's list. */
 export const bareId = (yards: Yards, offer: Pick<Offer, 'id'>): string => {
