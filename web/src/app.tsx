@@ -17,8 +17,8 @@ import { ShapeStage } from './stages/shape/ShapeStage';
 import { StockStage } from './stages/stock/StockStage';
 import { said } from './state/view';
 import { useApp, useFrom } from './state/hooks';
-import { styles } from './styles';
-import { makeTheme } from './theme';
+import { styles } from './look/styles';
+import { makeTheme } from './look/theme';
 
 const Packet = lazy(() => import('./packet/Packet'));
 const YardPage = lazy(() => import('./yard/YardPage'));

@@ -8,8 +8,10 @@ import { createRoot } from 'react-dom/client';
 import { Provider } from 'react-redux';
 import { App } from './app';
 import { keepOnLeaving } from './state/saving';
-import { store } from './state/store';
+import { edges } from './edges';
+import { makeStore } from './state/store';
 
+const store = makeStore(edges);
 keepOnLeaving(store);
 
 createRoot(document.getElementById('root')!).render(

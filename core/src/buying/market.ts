@@ -32,6 +32,15 @@ export function soldAt({ yard, alsoAt }: Yards, offer: Pick<Offer, 'id'>): Yard 
   return [first, ...more].find((other) => sells(other, offer.id.slice(elsewhere(other, '').length))) ?? first;
 }
 
+/** Lines of the list by the yard they are bought at, in the job's order; yards where nothing is bought left out. */
+export const byYard = <Row extends { readonly offer: { readonly id: string } }>(
+  yards: Yards,
+  rows: readonly Row[],
+): readonly { readonly yard: Yard; readonly lines: readonly Row[] }[] =>
+  [yards.yard, ...yards.alsoAt]
+    .map((yard) => ({ yard, lines: rows.filter(({ offer }) => soldAt(yards, offer) === yard) }))
+    .filter(({ lines }) => lines.length > 0);
+
 /** The id that the offer has in its own yard's list. */
 export const bareId = (yards: Yards, offer: Pick<Offer, 'id'>): string => {
   const yard = soldAt(yards, offer);

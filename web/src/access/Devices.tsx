@@ -1,7 +1,7 @@
 import { Button, Dialog, DialogActions, DialogContent, DialogTitle, TextField } from '@mui/material';
 import { format, parseISO } from 'date-fns';
 import { useEffect, useState } from 'react';
-import { api, type Access, type Device } from '../api';
+import { api, type Access, type Device } from '../platform/api';
 
 const when = (time: string): string => format(parseISO(time), 'd MMM yyyy HH:mm');
 

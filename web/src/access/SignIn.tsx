@@ -1,8 +1,8 @@
 import { Button, Dialog, DialogActions, DialogContent, DialogTitle, TextField } from '@mui/material';
 import { useState, useSyncExternalStore } from 'react';
-import { api } from '../api';
+import { api } from '../platform/api';
 import { browserName } from '../state/tab';
-import { gate, signedIn } from './gate';
+import { gate, signedIn } from '../platform/gate';
 
 /** Asks for the passphrase wherever the server wants it; what was going on waits behind it, and then goes on. */
 export function SignIn() {

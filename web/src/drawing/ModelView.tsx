@@ -1,7 +1,7 @@
 import { Button, Slider, ToggleButton, ToggleButtonGroup } from '@mui/material';
 import { Component, lazy, Suspense, useMemo, useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
 import type { Part, PieceModel } from '@sill/core';
-import { saveData, saveFile } from '../frame/files';
+import { saveData, saveFile } from '../platform/files';
 import { useApp } from '../state/hooks';
 import { said } from '../state/view';
 import { Dim } from '../words/Dim';

@@ -3,7 +3,7 @@ import type { ReactNode } from 'react';
 import { inches, boardName, printLength, type Board, type CutPiece, type Length, type NumberedCut } from '@sill/core';
 import { useMark, useUnits } from '../state/hooks';
 import { Drawing } from './BoardRow';
-import { runs } from '../stages/labels';
+import { runs } from '../words/labels';
 import { Dim, DimSpan, Text } from '../words/Dim';
 
 type Props = {

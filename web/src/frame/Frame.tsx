@@ -1,7 +1,7 @@
 import { Badge, Button, Drawer, useMediaQuery } from '@mui/material';
 import { useDeferredValue, useEffect, useState } from 'react';
 import { Navigate, Outlet, useParams } from 'react-router';
-import { api, Offline, Refused } from '../api';
+import { api, Offline, Refused } from '../platform/api';
 import { closed, opened, redone, undone } from '../state/bench';
 import { useApp, useFrom, useNotes } from '../state/hooks';
 import { keptOf } from '../state/kept';
@@ -9,9 +9,9 @@ import { ConflictDialog } from './ConflictDialog';
 import { Header } from './Header';
 import { Margin } from './Margin';
 import { Sill } from './Sill';
-import { STAGES, isStage } from './stages';
+import { STAGES, isStage } from '../state/stages';
 import { Stick } from './Stick';
-import { useGo } from './useGo';
+import { useGo } from '../state/useGo';
 
 /** Opens the job of the address; what a lost connection left in this browser goes before what the server has. */
 function useOpenJob(id: string) {

@@ -18,14 +18,14 @@ import { format, parseISO } from 'date-fns';
 import { useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { readJobText, type Job } from '@sill/core';
-import { api } from '../api';
+import { api } from '../platform/api';
 import { changed, redone, replaced, undone } from '../state/bench';
 import { useApp, useFrom, useJob, usePiece } from '../state/hooks';
 import { lookChosen, said } from '../state/view';
-import { AddPiece } from './AddPiece';
-import { saveJob, textOfChosenFile } from './files';
+import { AddPiece } from '../stages/shared/AddPiece';
+import { saveJob, textOfChosenFile } from '../platform/files';
 import { OlderDialog } from './OlderDialog';
-import { useGo } from './useGo';
+import { useGo } from '../state/useGo';
 
 function SavedState() {
   const { saving, savedAt, refusal, keptHere, job } = useFrom((state) => state.bench);

@@ -1,34 +1,11 @@
 import { Link } from '@mui/material';
-import type { Finding } from '@sill/core';
+import { NoteMark } from '../stages/shared/NoteFor';
 import { useChange, useNotes, usePlan } from '../state/hooks';
 import { Words } from '../words/Words';
-
-const LEVEL = { stop: 'Stop', care: 'Take care', good: 'Good' } as const;
 
 /** Where the interface is general: the word that goes over all of it. */
 const LAST_WORD =
   'Loads and times are estimates for ordinary home use. Local codes, the tool’s manual and the product’s label come first.';
-
-export function NoteMark({ number, level }: { readonly number: number; readonly level: Finding['level'] }) {
-  return (
-    <span
-      className="note-mark"
-      data-level={level}
-      role="img"
-      aria-label={`note ${number}, ${LEVEL[level].toLowerCase()}`}
-    >
-      {number}
-    </span>
-  );
-}
-
-/** The number of the note whose id ends so, to stand beside what it is about. */
-export function NoteFor({ id }: { readonly id: string }) {
-  const notes = useNotes();
-  const at = notes.findIndex((note) => note.id.endsWith(`.${id}`));
-  const note = notes[at];
-  return note ? <NoteMark number={at + 1} level={note.level} /> : null;
-}
 
 /** Notes on what is in view: what, why with the number, and the way out. */
 export function Margin() {

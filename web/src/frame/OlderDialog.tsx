@@ -11,7 +11,7 @@ import {
 import { format, parseISO } from 'date-fns';
 import { useEffect, useState } from 'react';
 import type { Job } from '@sill/core';
-import { api, type Revision } from '../api';
+import { api, type Revision } from '../platform/api';
 import { placeWords } from '../words/places';
 
 type Props = {

@@ -8,8 +8,8 @@ import { useApp, useFrom, useJob, usePlan, useStage } from '../state/hooks';
 import { useTicks } from '../state/useTicks';
 import { Dim } from '../words/Dim';
 import { cents, difference, dollars, taxWords } from '../words/money';
-import { STAGES, settledMark } from './stages';
-import { useGo } from './useGo';
+import { STAGES, settledMark } from '../state/stages';
+import { useGo } from '../state/useGo';
 
 type Tally = {
   readonly name: string;

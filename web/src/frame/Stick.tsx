@@ -2,8 +2,8 @@ import { useEffect, useRef } from 'react';
 import { NavLink } from 'react-router';
 import { usePlan, usePiece, useJob, useStage } from '../state/hooks';
 import { notesOf } from '../state/notes';
-import { STAGES, settledMark } from './stages';
-import { useGo } from './useGo';
+import { STAGES, settledMark } from '../state/stages';
+import { useGo } from '../state/useGo';
 
 /** The story stick: a notch a stage, a knife line where you are. */
 export function Stick() {

@@ -1,7 +1,7 @@
 import { Button } from '@mui/material';
 import { useLocation, useRouteError } from 'react-router';
 import { useFrom } from '../state/hooks';
-import { saveJob } from './files';
+import { saveJob } from '../platform/files';
 
 /** Pages are loaded when they are first opened: without the server, or under a renewed one, they are not there. */
 const isMissingPage = (error: unknown): boolean =>

@@ -3,9 +3,10 @@ import { act, fireEvent, screen, within } from '@testing-library/react';
 import { applyChanges, demoJob, inches } from '@sill/core';
 import { onBench } from '../testing/bench';
 import { ConflictDialog } from './ConflictDialog';
-import { Margin, NoteFor } from './Margin';
+import { NoteFor } from '../stages/shared/NoteFor';
+import { Margin } from './Margin';
 import { Stick } from './Stick';
-import { settledMark } from './stages';
+import { settledMark } from '../state/stages';
 import { changed, conflicted } from '../state/bench';
 
 // The sill and the header reach for workers and files; the browser tests go through them.

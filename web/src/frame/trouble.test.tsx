@@ -1,14 +1,14 @@
 /** @jest-environment jsdom */
-import { configureStore } from '@reduxjs/toolkit';
 import { act, render, screen } from '@testing-library/react';
 import { Provider } from 'react-redux';
 import { createMemoryRouter, RouterProvider } from 'react-router';
 import { inches } from '@sill/core';
-import { bench, changed } from '../state/bench';
-import { cleared, failed, halted, planning, started } from '../state/planning';
-import { view } from '../state/view';
+import { NoPlan } from '../stages/shared/NoPlan';
+import { changed } from '../state/bench';
+import { cleared, failed, halted, started } from '../state/planning';
+import { makeStore } from '../state/store';
 import { onBench } from '../testing/bench';
-import { NoPlan } from './NoPlan';
+import { QUIET } from '../testing/edges';
 import { Trouble } from './Trouble';
 
 const button = (name: string) => screen.queryByRole('button', { name });
@@ -56,9 +56,8 @@ describe('a page that fails', () => {
     const router = createMemoryRouter([{ path: '/jobs/:id/:stage', element: <Broken />, errorElement: <Trouble /> }], {
       initialEntries: ['/jobs/demo/cuts'],
     });
-    const store = configureStore({ reducer: { bench: bench.reducer, planning: planning.reducer, view: view.reducer } });
     render(
-      <Provider store={store}>
+      <Provider store={makeStore(QUIET)}>
         <RouterProvider router={router} />
       </Provider>,
     );

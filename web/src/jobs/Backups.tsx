@@ -1,7 +1,7 @@
 import { Button, Dialog, DialogActions, DialogContent, DialogTitle } from '@mui/material';
 import { useState } from 'react';
-import { api } from '../api';
-import { chosenFile } from '../frame/files';
+import { api } from '../platform/api';
+import { chosenFile } from '../platform/files';
 
 type Props = { readonly onBack: () => void; readonly onTrouble: (error: Error) => void };
 

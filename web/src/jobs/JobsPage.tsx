@@ -6,8 +6,8 @@ import { useCallback, useEffect, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { newJob, readJobText } from '@sill/core';
 import { Devices } from '../access/Devices';
-import { api, JOBS_PAGE, USUAL_SHOP, type JobSummary } from '../api';
-import { chosenFile } from '../frame/files';
+import { api, JOBS_PAGE, USUAL_SHOP, type JobSummary } from '../platform/api';
+import { chosenFile } from '../platform/files';
 import { Backups } from './Backups';
 import { TakeAlong } from './TakeAlong';
 

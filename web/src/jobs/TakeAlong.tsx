@@ -1,7 +1,7 @@
 import { Button, Checkbox, Dialog, DialogActions, DialogContent, DialogTitle, FormControlLabel } from '@mui/material';
 import { useState } from 'react';
-import type { JobSummary } from '../api';
-import { saveBytes } from '../frame/files';
+import type { JobSummary } from '../platform/api';
+import { saveBytes } from '../platform/files';
 import { takeAlong } from './travel';
 
 type Props = { readonly jobs: readonly JobSummary[]; readonly onTrouble: (error: Error) => void };

@@ -1,6 +1,6 @@
 import { strFromU8, strToU8, unzipSync, zipSync, type Zippable } from 'fflate';
 import { readJobText, readRack, type Job, type Rack } from '@sill/core';
-import { fileName } from '../frame/files';
+import { fileName } from '../platform/files';
 
 /** Jobs on their way to another machine: with the photos they show, and the rack where it comes along. */
 export type Bundle = {

@@ -1,5 +1,5 @@
 import { counted, type Job, type OnHand } from '@sill/core';
-import { api, RACK, type JobSummary } from '../api';
+import { api, RACK, type JobSummary } from '../platform/api';
 import { packed, photosIn, unpacked, withPhotos } from './bundle';
 
 /** Jobs as one file with their photos, and the rack where it comes along. */

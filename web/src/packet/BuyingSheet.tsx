@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { hardwareName, isPoured, offerName, type Job, type Plan } from '@sill/core';
-import { runs } from '../stages/labels';
-import { missingIn } from '../stages/missing';
+import { runs } from '../words/labels';
+import { missingIn } from '../words/missing';
 import { Dim, Text } from '../words/Dim';
 import { cents, taxWords } from '../words/money';
 import { TickBox } from './TickBox';

@@ -3,11 +3,11 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { cutNumbers, isSheet, printMaterial, type CutPiece, type Plan } from '@sill/core';
 import { useJob, usePlan } from '../state/hooks';
-import { useLabel } from '../stages/labels';
+import { useLabel } from '../words/labels';
 import { Dim, Text } from '../words/Dim';
 import type { Paper } from './heights';
 import { PaperChoice } from './PaperChoice';
-import { NoPlan } from '../frame/NoPlan';
+import { NoPlan } from '../stages/shared/NoPlan';
 
 /** Labels on a page of either paper: three across, six down. */
 const EACH = 18;

@@ -1,6 +1,6 @@
 import { plain, printMaterial, workOn, wordsOf, type Part, type Plan } from '@sill/core';
 import { PartSheet } from '../drawing/PartSheet';
-import { runs } from '../stages/labels';
+import { runs } from '../words/labels';
 import { Dim, Text } from '../words/Dim';
 import { Words } from '../words/Words';
 

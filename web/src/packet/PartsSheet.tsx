@@ -1,5 +1,5 @@
 import { printMaterial, type Part } from '@sill/core';
-import { runs } from '../stages/labels';
+import { runs } from '../words/labels';
 import { Dim, Text } from '../words/Dim';
 import { TickBox } from './TickBox';
 

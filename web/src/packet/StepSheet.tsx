@@ -1,6 +1,6 @@
 import { PartPicture } from '../drawing/PartPicture';
-import { drawnIn, joinedIn, measured } from '../stages/build/BuildStage';
-import { Spacers } from '../stages/build/Spacers';
+import { drawnIn, joinedIn, measured } from '../drawing/steps';
+import { Spacers } from '../sheets/Spacers';
 import { Words } from '../words/Words';
 import { PICTURE, type StepBlock } from './heights';
 import { TickBox } from './TickBox';

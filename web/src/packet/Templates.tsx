@@ -4,7 +4,7 @@ import { pathOf, STROKES, templatesOf, type Part, type Template } from '@sill/co
 import { useJob, usePlan, useUnits } from '../state/hooks';
 import { printLength } from '@sill/core';
 import { tilesOf, type Tile } from './tiles';
-import { NoPlan } from '../frame/NoPlan';
+import { NoPlan } from '../stages/shared/NoPlan';
 
 /** Usable part of a page in millimetres: it lies inside Letter and A4 alike. */
 export const PAGE = { width: 180, height: 240 } as const;

@@ -11,7 +11,7 @@ import {
 } from '@sill/core';
 import { moreRows } from '../drawing/BoardRow';
 import { pictureHeight } from '../drawing/PartPicture';
-import { drawnIn, joinedIn } from '../stages/build/BuildStage';
+import { drawnIn, joinedIn } from '../drawing/steps';
 
 export type Paper = 'letter' | 'a4';
 

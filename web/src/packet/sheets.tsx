@@ -1,8 +1,8 @@
 import type { ReactNode } from 'react';
 import { printMaterial, type Job, type Plan, type Setup } from '@sill/core';
-import { Boards } from '../stages/cuts/Boards';
-import { SetupName, SetupWords } from '../stages/cuts/SetupWords';
-import { runs } from '../stages/labels';
+import { Boards } from '../sheets/Boards';
+import { SetupName, SetupWords } from '../sheets/SetupWords';
+import { runs } from '../words/labels';
 import { Dim } from '../words/Dim';
 import { BuyingSheet, buyingRows } from './BuyingSheet';
 import { FastenerSheet, fastenerRows } from './Fasteners';

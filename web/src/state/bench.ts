@@ -1,6 +1,6 @@
 import { createSlice, original, type PayloadAction } from '@reduxjs/toolkit';
 import { applyChanges, isAlike, type Change, type Job } from '@sill/core';
-import type { SavedJob } from '../api';
+import type { SavedJob } from '../platform/api';
 import type { Kept } from './kept';
 import { rebased, stepsOnTop } from './rebase';
 

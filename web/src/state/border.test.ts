@@ -1,15 +1,10 @@
-import { configureStore } from '@reduxjs/toolkit';
 import { demoJob } from '@sill/core';
-import { bench, changed, opened, replaced } from './bench';
-import { border } from './border';
-import { planning } from './planning';
-import { view } from './view';
+import { QUIET } from '../testing/edges';
+import { changed, opened, replaced } from './bench';
+import { makeStore } from './store';
 
 function open() {
-  const store = configureStore({
-    reducer: { bench: bench.reducer, planning: planning.reducer, view: view.reducer },
-    middleware: (defaults) => defaults({ serializableCheck: false, immutableCheck: false }).prepend(border),
-  });
+  const store = makeStore(QUIET);
   store.dispatch(opened({ id: 'a', revision: 1, savedAt: 'then', job: demoJob() }));
   return store;
 }

@@ -1,7 +1,7 @@
 import type { Middleware } from '@reduxjs/toolkit';
 import { applyChanges, readJob, type Job } from '@sill/core';
 import { changed, replaced } from './bench';
-import type { RootState } from './store';
+import type { RootState } from './root';
 import { said } from './view';
 
 /**

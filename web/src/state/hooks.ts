@@ -5,7 +5,7 @@ import type { Change, Finding, Job, Piece, Plan, StageName, Units } from '@sill/
 import { changed } from './bench';
 import { notesOf } from './notes';
 import { marked } from './view';
-import type { AppDispatch, RootState } from './store';
+import type { AppDispatch, RootState } from './root';
 
 export const useApp = useDispatch.withTypes<AppDispatch>();
 export const useFrom = useSelector.withTypes<RootState>();

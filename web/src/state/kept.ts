@@ -46,7 +46,8 @@ const keyOf = (id: string, tab: string) => `${id} ${tab}`;
 /** Written at once when the page is left, where the other store may be too slow. */
 const LEAVING = 'sill-leaving';
 
-type Keeping = Omit<Kept, 'key' | 'tab' | 'at'>;
+/** What a tab knows of its job, to be kept. */
+export type Keeping = Omit<Kept, 'key' | 'tab' | 'at'>;
 const recordOf = (of: Keeping): Kept => ({
   ...of,
   key: keyOf(of.id, TAB),

@@ -1,5 +1,5 @@
 import { isAlike, merged, readJob, type Clash, type Job, type Whose } from '@sill/core';
-import type { SavedJob } from '../api';
+import type { SavedJob } from '../platform/api';
 
 /** A job with changes, and what they were made on: what the server had then. */
 export type Grown = {

@@ -1,14 +1,13 @@
 import 'fake-indexeddb/auto';
-import { configureStore } from '@reduxjs/toolkit';
 import { demoJob, type Job } from '@sill/core';
-import { api, Offline, Refused } from '../api';
-import { bench, changed, opened, settled } from './bench';
-import { keptOf, letGo } from './kept';
-import { planning } from './planning';
-import { saving } from './saving';
-import { view } from './view';
+import { Offline, Refused } from '../platform/api';
+import { QUIET } from '../testing/edges';
+import { changed, opened, settled } from './bench';
+import type { Edges } from './edges';
+import { keep, keptOf, letGo } from './kept';
+import { makeStore } from './store';
 
-type Save = typeof api.save;
+type Save = Edges['save'];
 let answers: (() => ReturnType<Save>)[];
 let sent: { revision: number; name: string }[];
 
@@ -16,16 +15,13 @@ let sent: { revision: number; name: string }[];
 function open(save?: Save) {
   sent = [];
   answers = [];
-  api.save = (id, body) => {
+  const played: Save = (id, body) => {
     sent.push({ revision: body.revision, name: body.job.name });
     return save
       ? save(id, body)
       : (answers.shift() ?? (() => Promise.resolve({ id, revision: body.revision + 1, savedAt: 'now' })))();
   };
-  const store = configureStore({
-    reducer: { bench: bench.reducer, planning: planning.reducer, view: view.reducer },
-    middleware: (defaults) => defaults({ serializableCheck: false, immutableCheck: false }).prepend(saving.middleware),
-  });
+  const store = makeStore({ ...QUIET, keep, letGo, save: played });
   store.dispatch(opened({ id: 'a', revision: 1, savedAt: 'then', job: demoJob() }));
   return store;
 }

@@ -1,5 +1,5 @@
-import { createListenerMiddleware, isAnyOf } from '@reduxjs/toolkit';
-import { api, Offline, Refused, type SavedJob } from '../api';
+import { isAnyOf } from '@reduxjs/toolkit';
+import { Offline, Refused, type SavedJob } from '../platform/api';
 import {
   changed,
   conflicted,
@@ -14,11 +14,12 @@ import {
   undone,
   type BenchState,
 } from './bench';
-import { keep, keepLeaving, letGo } from './kept';
+import type { Edges } from './edges';
+import { keepLeaving, type Keeping } from './kept';
 import { newId } from './newId';
 import { browserName, TAB } from './tab';
 import { said } from './view';
-import type { AppDispatch, RootState } from './store';
+import type { AppDispatch, Listen, RootState } from './root';
 
 /** A pause this long in changing sends what there is. */
 const PAUSE_MS = 500;
@@ -30,38 +31,37 @@ const LONGEST_RETRY_MS = 30_000;
 const isBusy = (error: unknown): error is Refused =>
   error instanceof Refused && (error.status >= 500 || error.status === 429);
 
-export const saving = createListenerMiddleware<RootState>();
-
 const grew = isAnyOf(changed, replaced, undone, redone, settled, conflicted, opened);
 
 type Outcome = 'done' | 'offline' | 'busy';
-type Store = { readonly getState: () => RootState; readonly dispatch: AppDispatch };
+type Store = { readonly getState: () => RootState; readonly dispatch: AppDispatch; readonly extra: Edges };
 
 /** All that this tab knows of its job, as it is kept; null where none is open. */
-const toKeep = ({ id, job, base, revision, savedAt, sent, past, future, saving: state }: BenchState) =>
+const toKeep = ({ id, job, base, revision, savedAt, sent, past, future, saving: state }: BenchState): Keeping | null =>
   id && job && base
     ? { id, job, base, revision, savedAt: savedAt ?? '', sent, past, future, unsaved: state !== 'saved' }
     : null;
 
-async function keepNow({ getState, dispatch }: Store): Promise<void> {
+async function keepNow({ getState, dispatch, extra }: Store): Promise<void> {
   const of = toKeep(getState().bench);
   if (!of) return;
-  const kept = await keep(of);
+  const kept = await extra.keep(of);
   if (getState().bench.keptHere !== kept) dispatch(keeping(kept));
 }
 
 /** Sends what there is of job `id`, from the revision known by then; nothing where all is sent. */
-async function sendOnce(id: string, { getState, dispatch }: Store): Promise<Outcome> {
+async function sendOnce(id: string, store: Store): Promise<Outcome> {
+  const { getState, dispatch, extra } = store;
   const { id: open, job, revision, saving: state, conflict } = getState().bench;
   if (open !== id || !job || conflict || state === 'saved') return 'done';
   const save = newId();
   dispatch(saveStarted({ save }));
   // Should the answer be lost with the tab, its own save is known again by this id.
-  await keepNow({ getState, dispatch });
+  await keepNow(store);
   try {
-    const { revision: now, savedAt } = await api.save(id, { revision, job, save, by: browserName() });
+    const { revision: now, savedAt } = await extra.save(id, { revision, job, save, by: browserName() });
     dispatch(saveDone({ revision: now, savedAt, job }));
-    await keepNow({ getState, dispatch });
+    await keepNow(store);
     return 'done';
   } catch (error) {
     if (error instanceof Offline || isBusy(error)) {
@@ -77,49 +77,54 @@ async function sendOnce(id: string, { getState, dispatch }: Store): Promise<Outc
   }
 }
 
-/** The save under way. The next waits for it: sent side by side, the second would look like another tab's. */
-let underWay: Promise<unknown> = Promise.resolve();
-
-const inTurn = (work: () => Promise<Outcome>): Promise<Outcome> => {
-  const mine = underWay.then(work, work);
-  underWay = mine;
-  return mine;
-};
+/** One after the other: sent side by side, the second save would look like another tab's. */
+function inTurns(): (work: () => Promise<Outcome>) => Promise<Outcome> {
+  let underWay: Promise<unknown> = Promise.resolve();
+  return (work) => {
+    const mine = underWay.then(work, work);
+    underWay = mine;
+    return mine;
+  };
+}
 
 /**
  * Saves as you go: each change is kept in this browser at once and sent after a pause. While the server does not answer,
  * or can not save just now, it is tried again with growing pauses; a save based on an old revision is never forced.
  */
-saving.startListening({
-  matcher: grew,
-  effect: async (action, { getState, getOriginalState, dispatch, delay, cancelActiveListeners }) => {
-    cancelActiveListeners();
-    const { id, job, saving: state, conflict, joined } = getState().bench;
-    if (!id || !job) return;
-    const left =
-      opened.match(action) && action.payload.kept?.unsaved && action.payload.kept.tab !== TAB
-        ? action.payload.kept
-        : null;
-    const says = left
-      ? 'What a tab that was closed had not saved yet is in again.'
-      : joined > getOriginalState().bench.joined
-        ? 'Another tab saved this job too. Both changes are in; undo takes back yours.'
-        : null;
-    if (says && !conflict) dispatch(said({ text: says, bad: false }));
-    await keepNow({ getState, dispatch: dispatch as AppDispatch });
-    // It is this tab's from here on.
-    if (left && getState().bench.keptHere) await letGo(left.key);
-    if (state !== 'waiting' || conflict) return;
-    await delay(PAUSE_MS);
-    let pause = RETRY_MS;
-    for (;;) {
-      const outcome = await inTurn(() => sendOnce(id, { getState, dispatch: dispatch as AppDispatch }));
-      if (outcome === 'done') return;
-      await delay(pause);
-      pause = outcome === 'busy' ? Math.min(2 * pause, LONGEST_RETRY_MS) : RETRY_MS;
-    }
-  },
-});
+export function listenForSaves(listen: Listen): void {
+  const inTurn = inTurns();
+  listen({
+    matcher: grew,
+    effect: async (action, store) => {
+      const { getState, getOriginalState, dispatch, delay, cancelActiveListeners, extra } = store;
+      cancelActiveListeners();
+      const { id, job, saving: state, conflict, joined } = getState().bench;
+      if (!id || !job) return;
+      const left =
+        opened.match(action) && action.payload.kept?.unsaved && action.payload.kept.tab !== TAB
+          ? action.payload.kept
+          : null;
+      const says = left
+        ? 'What a tab that was closed had not saved yet is in again.'
+        : joined > getOriginalState().bench.joined
+          ? 'Another tab saved this job too. Both changes are in; undo takes back yours.'
+          : null;
+      if (says && !conflict) dispatch(said({ text: says, bad: false }));
+      await keepNow(store);
+      // It is this tab's from here on.
+      if (left && getState().bench.keptHere) await extra.letGo(left.key);
+      if (state !== 'waiting' || conflict) return;
+      await delay(PAUSE_MS);
+      let pause = RETRY_MS;
+      for (;;) {
+        const outcome = await inTurn(() => sendOnce(id, store));
+        if (outcome === 'done') return;
+        await delay(pause);
+        pause = outcome === 'busy' ? Math.min(2 * pause, LONGEST_RETRY_MS) : RETRY_MS;
+      }
+    },
+  });
+}
 
 /**
  * Before the page is left, what is typed is taken, and what the server does not have is kept at once. Where this browser

@@ -1,25 +1,23 @@
-import { configureStore } from '@reduxjs/toolkit';
-import { bench } from './bench';
+import { configureStore, createListenerMiddleware } from '@reduxjs/toolkit';
 import { border } from './border';
-import { planning } from './planning';
-import { replanning } from './replanning';
-import { saving } from './saving';
-import { view } from './view';
+import type { Edges } from './edges';
+import { listenForPlans } from './replanning';
+import { root, type AppDispatch, type Listen, type RootState } from './root';
+import { listenForSaves } from './saving';
+import { lookChosen, view } from './view';
 
-export const store = configureStore({
-  reducer: { bench: bench.reducer, planning: planning.reducer, view: view.reducer },
-  // Plans are large and plain; checking them on every action would cost more than planning.
-  middleware: (defaults) =>
-    defaults({ serializableCheck: false, immutableCheck: false }).prepend(
-      border,
-      saving.middleware,
-      replanning.middleware,
-    ),
-});
-
-export type RootState = {
-  bench: ReturnType<typeof bench.reducer>;
-  planning: ReturnType<typeof planning.reducer>;
-  view: ReturnType<typeof view.reducer>;
-};
-export type AppDispatch = typeof store.dispatch;
+/** The store of the page, with what it reaches beyond itself handed in. */
+export function makeStore(edges: Edges) {
+  const listeners = createListenerMiddleware<RootState, AppDispatch, Edges>({ extra: edges });
+  const listen = listeners.startListening as Listen;
+  listenForSaves(listen);
+  listenForPlans(listen);
+  listen({ actionCreator: lookChosen, effect: ({ payload }, { extra }) => extra.keepLook(payload) });
+  return configureStore({
+    reducer: root,
+    preloadedState: { view: { ...view.getInitialState(), look: edges.look } },
+    // Plans are large and plain; checking them on every action would cost more than planning.
+    middleware: (defaults) =>
+      defaults({ serializableCheck: false, immutableCheck: false }).prepend(border, listeners.middleware),
+  });
+}

@@ -1,5 +1,6 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import type { Look } from '../theme';
+
+export type Look = 'light' | 'workshop';
 
 /** What is only of this screen: the marked part, the look, a message at the foot. */
 export type ViewState = {
@@ -8,18 +9,14 @@ export type ViewState = {
   readonly message: { readonly text: string; readonly bad: boolean } | null;
 };
 
-const LOOK_KEY = 'sill-look';
-const keptLook = (): Look => (globalThis.localStorage?.getItem(LOOK_KEY) === 'workshop' ? 'workshop' : 'light');
+const initialState: ViewState = { marked: null, look: 'light', message: null };
 
 export const view = createSlice({
   name: 'view',
-  initialState: (): ViewState => ({ marked: null, look: keptLook(), message: null }),
+  initialState,
   reducers: {
     marked: (state, { payload }: PayloadAction<string | null>) => void (state.marked = payload),
-    lookChosen: (state, { payload }: PayloadAction<Look>) => {
-      state.look = payload;
-      globalThis.localStorage?.setItem(LOOK_KEY, payload);
-    },
+    lookChosen: (state, { payload }: PayloadAction<Look>) => void (state.look = payload),
     said: (state, { payload }: PayloadAction<ViewState['message']>) => void (state.message = payload),
   },
 });

@@ -1,23 +1,20 @@
-import { configureStore } from '@reduxjs/toolkit';
 import { render, type RenderResult } from '@testing-library/react';
 import userEvent, { type UserEvent } from '@testing-library/user-event';
 import type { ReactNode } from 'react';
 import { Provider } from 'react-redux';
 import { createMemoryRouter, RouterProvider } from 'react-router';
 import { demoJob, planJob, type Job } from '@sill/core';
-import { bench, opened } from '../state/bench';
-import { planned, planning } from '../state/planning';
-import { view } from '../state/view';
+import { opened } from '../state/bench';
+import { planned } from '../state/planning';
+import { makeStore } from '../state/store';
+import { QUIET } from './edges';
 
 /** A component on a real store with the demo job open and planned, no server and no worker behind it. */
 export function onBench(
   what: ReactNode,
   { job = demoJob(), path = '/jobs/demo/shape' }: { job?: Job; path?: string } = {},
 ) {
-  const store = configureStore({
-    reducer: { bench: bench.reducer, planning: planning.reducer, view: view.reducer },
-    middleware: (defaults) => defaults({ serializableCheck: false, immutableCheck: false }),
-  });
+  const store = makeStore(QUIET);
   store.dispatch(opened({ id: 'demo', revision: 1, savedAt: '2026-11-24T10:00:00Z', job }));
   store.dispatch(planned({ job, plan: planJob(job, { today: '2026-11-24', effort: 'quick' }), proving: false }));
   const router = createMemoryRouter([{ path: '/jobs/:id/:stage', element: what }], { initialEntries: [path] });

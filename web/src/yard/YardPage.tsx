@@ -17,23 +17,23 @@ import {
   type BoardLine,
   type Change,
   type Plan,
+  byYard,
 } from '@sill/core';
-import { LengthField } from '../fields/LengthField';
+import { LengthField } from '../ui/LengthField';
 import { useApp, useChange, useFrom, useJob, usePlan } from '../state/hooks';
 import { newId } from '../state/newId';
 import { useTicks } from '../state/useTicks';
 import { said } from '../state/view';
-import { runs, useLabel } from '../stages/labels';
-import { byYard } from '../stages/stock/BuyingTable';
+import { runs, useLabel } from '../words/labels';
 import { Dim, Text } from '../words/Dim';
 import { cents, difference, dollars } from '../words/money';
 import { Words } from '../words/Words';
-import { planQuickly } from '../workers/planner';
+import { planQuickly } from '../platform/workers/planner';
 import { inCart, keep, keepWithStretch, noneLeft, reject } from './errand';
 import { Sighting } from './Sighting';
 import { useRackBoards } from './useRackBoards';
-import { NoPlan } from '../frame/NoPlan';
-import { missingIn } from '../stages/missing';
+import { NoPlan } from '../stages/shared/NoPlan';
+import { missingIn } from '../words/missing';
 
 /** Where things stand in most yards, in the order they are walked past. */
 const AISLES: readonly (readonly [string, (line: BoardLine) => boolean])[] = [

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import type { RackBoard } from '@sill/core';
-import { api } from '../api';
-import { today } from '../workers/planner';
+import { api } from '../platform/api';
+import { today } from '../platform/workers/planner';
 
 /** The boards of one offer in the rack today; none, and `reached` false, where there is no signal. */
 export function useRackBoards(yard: string, offer: string | null) {

@@ -1,13 +1,13 @@
 import { BEHIND_CHAIR, PLACE, USE_NAMES, USES, familyOf, kneeRoom, seating, topOf } from '@sill/core';
-import { Choice } from '../../fields/Choice';
-import { NumberField } from '../../fields/NumberField';
-import { TextLine } from '../../fields/TextLine';
-import { NoteFor } from '../../frame/Margin';
+import { Choice } from '../../ui/Choice';
+import { NumberField } from '../../ui/NumberField';
+import { TextLine } from '../../ui/TextLine';
+import { NoteFor } from '../shared/NoteFor';
 import { useChange, useChangePiece, useJob, usePiece, usePieceFacts } from '../../state/hooks';
 import { Dim } from '../../words/Dim';
-import { SizeFields } from '../SizeFields';
-import { StageHead } from '../StageHead';
-import { Waiting } from '../Waiting';
+import { SizeFields } from '../shared/SizeFields';
+import { StageHead } from '../shared/StageHead';
+import { Waiting } from '../shared/Waiting';
 import { SeatPlan } from './SeatPlan';
 
 /** What is wanted: which piece, where, how big, for how many, for how much. */

@@ -1,10 +1,10 @@
 import { useMemo, useState } from 'react';
 import type { Plan } from '@sill/core';
 import { PartPicture } from '../../drawing/PartPicture';
-import { Bench } from '../../frame/Bench';
+import { drawnIn, joinedIn, measured } from '../../drawing/steps';
+import { Bench } from '../../ui/Bench';
 import { useTicks } from '../../state/useTicks';
 import { Words } from '../../words/Words';
-import { drawnIn, joinedIn, measured } from './BuildStage';
 
 type Props = { readonly facts: Plan['pieces'][number]; readonly start: number; readonly onClose: () => void };
 

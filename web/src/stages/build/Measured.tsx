@@ -1,8 +1,8 @@
 import { Button, MenuItem, TextField } from '@mui/material';
 import { useState } from 'react';
 import { inches, measurable, rackOf, WHOLE_TOP, type Length, type Part, type Plan, type Step } from '@sill/core';
-import { api } from '../../api';
-import { LengthField } from '../../fields/LengthField';
+import { api } from '../../platform/api';
+import { LengthField } from '../../ui/LengthField';
 import { useChange, usePiece } from '../../state/hooks';
 import { useErrand } from '../../state/useErrand';
 import { Dim } from '../../words/Dim';

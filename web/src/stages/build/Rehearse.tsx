@@ -6,7 +6,7 @@ import { PartPicture } from '../../drawing/PartPicture';
 import { hasWebGl } from '../../drawing/webgl';
 import { useJob, usePlan } from '../../state/hooks';
 import { Words } from '../../words/Words';
-import { rehearsed } from '../../workers/planner';
+import { rehearsed } from '../../platform/workers/planner';
 import { fastenedBy, momentsOf, type Moment } from './frames';
 
 const Bench3D = lazy(() => import('../../drawing/Bench3D'));

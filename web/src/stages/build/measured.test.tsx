@@ -1,7 +1,7 @@
 /** @jest-environment jsdom */
 import { fireEvent, screen } from '@testing-library/react';
 import { demoJob, inches, planJob, type Step } from '@sill/core';
-import { api } from '../../api';
+import { api } from '../../platform/api';
 import { onBench } from '../../testing/bench';
 import { AsBuilt, Diagonals } from './Measured';
 

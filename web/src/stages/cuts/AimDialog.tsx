@@ -9,7 +9,7 @@ import {
   RadioGroup,
 } from '@mui/material';
 import type { Job } from '@sill/core';
-import { NumberField } from '../../fields/NumberField';
+import { NumberField } from '../../ui/NumberField';
 import { useChange, useJob } from '../../state/hooks';
 
 const AIMS: readonly (readonly [Job['aim']['for'], string, string])[] = [

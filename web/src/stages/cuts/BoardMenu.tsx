@@ -2,7 +2,7 @@ import MoreHoriz from '@mui/icons-material/MoreHoriz';
 import { Divider, IconButton, ListSubheader, Menu, MenuItem } from '@mui/material';
 import { useState } from 'react';
 import { isSheet, type Board, type Lock, type Plan } from '@sill/core';
-import { useLabel } from '../labels';
+import { useLabel } from '../../words/labels';
 import { useLocks } from './useLocks';
 
 const STATES: readonly (readonly [Lock['state'], string])[] = [

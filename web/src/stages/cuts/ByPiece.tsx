@@ -1,7 +1,7 @@
 import { cutNumbers, printMaterial, type CutPiece, type Plan } from '@sill/core';
-import { DataTable, type Column } from '../../fields/DataTable';
+import { DataTable, type Column } from '../../ui/DataTable';
 import { Dim } from '../../words/Dim';
-import { useLabel } from '../labels';
+import { useLabel } from '../../words/labels';
 
 /** Every piece with its sizes, its board and the cut that frees it. */
 export function ByPiece({ plan }: { readonly plan: Plan }) {

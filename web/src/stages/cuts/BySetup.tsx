@@ -2,9 +2,9 @@ import { SHORT_PIECE, type Plan } from '@sill/core';
 import { useTicks } from '../../state/useTicks';
 import { Dim } from '../../words/Dim';
 import { Words } from '../../words/Words';
-import { runs, useLabel } from '../labels';
-import { Boards } from './Boards';
-import { SetupName, SetupWords } from './SetupWords';
+import { runs, useLabel } from '../../words/labels';
+import { Boards } from '../../sheets/Boards';
+import { SetupName, SetupWords } from '../../sheets/SetupWords';
 
 /** Every setting of the saws in working order, with its own boards and what to look out for. */
 export function BySetup({ plan }: { readonly plan: Plan }) {

@@ -1,12 +1,12 @@
 import { useMemo, useState } from 'react';
 import { edgesWords, passesOf, type Pass, type Plan } from '@sill/core';
-import { Bench } from '../../frame/Bench';
+import { Bench } from '../../ui/Bench';
 import { useTicks } from '../../state/useTicks';
 import { Dim } from '../../words/Dim';
 import { Words } from '../../words/Words';
-import { runs, useLabel } from '../labels';
-import { Boards } from './Boards';
-import { SetupName, SetupWords } from './SetupWords';
+import { runs, useLabel } from '../../words/labels';
+import { Boards } from '../../sheets/Boards';
+import { SetupName, SetupWords } from '../../sheets/SetupWords';
 
 const listed = (numbers: readonly number[]): string =>
   numbers.length < 2 ? numbers.join('') : `${numbers.slice(0, -1).join(', ')} and ${numbers.at(-1)}`;

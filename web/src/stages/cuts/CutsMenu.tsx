@@ -2,9 +2,9 @@ import { Button, Divider, ListSubheader, Menu, MenuItem } from '@mui/material';
 import { useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { cutListCsv, layoutOf, orderCsv, svgOf, type Plan } from '@sill/core';
-import { saveFile } from '../../frame/files';
+import { saveFile } from '../../platform/files';
 import { useJob } from '../../state/hooks';
-import { useLabel } from '../labels';
+import { useLabel } from '../../words/labels';
 import { AimDialog } from './AimDialog';
 
 /** A choice of the view that stands in the menu. */

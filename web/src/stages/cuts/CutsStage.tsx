@@ -4,16 +4,17 @@ import { useSearchParams } from 'react-router';
 import { counted, type Plan } from '@sill/core';
 import { usePlan } from '../../state/hooks';
 import { useTicks } from '../../state/useTicks';
-import { StageHead } from '../StageHead';
-import { Waiting } from '../Waiting';
-import { Boards, type Tape } from './Boards';
+import { StageHead } from '../shared/StageHead';
+import { Waiting } from '../shared/Waiting';
+import { Boards, type Tape } from '../../sheets/Boards';
 import { ByPiece } from './ByPiece';
+import { BoardMenu } from './BoardMenu';
 import { BySetup } from './BySetup';
 import { CutBench } from './CutBench';
 import { CutsMenu } from './CutsMenu';
 import { Dragging } from './Dragging';
 import { Offcuts } from './Offcuts';
-import { SetupName, SetupWords } from './SetupWords';
+import { SetupName, SetupWords } from '../../sheets/SetupWords';
 
 const WAYS = { board: 'By board', setup: 'By saw setup', piece: 'By piece' } as const;
 type Way = keyof typeof WAYS;
@@ -98,7 +99,13 @@ function ByBoard({ plan, tape, zoom }: BoardProps) {
     <>
       <SetupStrip plan={plan} chosen={chosen} onChoose={(id) => setChosen(id === chosen ? null : id)} />
       <Dragging>
-        <Boards plan={plan} lit={lit} tape={tape} zoom={zoom} settling />
+        <Boards
+          plan={plan}
+          lit={lit}
+          tape={tape}
+          zoom={zoom}
+          tools={(board) => <BoardMenu board={board} plan={plan} />}
+        />
       </Dragging>
       <Offcuts plan={plan} />
     </>

@@ -1,7 +1,7 @@
 import { DndContext, DragOverlay, MouseSensor, TouchSensor, useSensor, useSensors } from '@dnd-kit/core';
 import { useState, type ReactNode } from 'react';
 import type { Held } from '../../drawing/held';
-import { useLabel } from '../labels';
+import { useLabel } from '../../words/labels';
 import { useLocks } from './useLocks';
 
 /** Pieces inside can be dragged from board to board. With the keyboard the board's menu does the same. */

@@ -1,5 +1,5 @@
 import { fastenerLines, HARDWARE, type Fastening, type FastenerLine } from '@sill/core';
-import { DataTable, type Column } from '../../fields/DataTable';
+import { DataTable, type Column } from '../../ui/DataTable';
 import { Text } from '../../words/Dim';
 
 const COLUMNS: readonly Column<FastenerLine>[] = [

@@ -13,7 +13,7 @@ import {
 import { useChangePiece, useJob } from '../../state/hooks';
 import { Text } from '../../words/Dim';
 import { dollars } from '../../words/money';
-import { jointWays } from '../../workers/planner';
+import { jointWays } from '../../platform/workers/planner';
 
 type Props = {
   readonly piece: Piece;

@@ -5,7 +5,7 @@ import { onBench } from '../../testing/bench';
 import { JointsStage } from './JointsStage';
 
 // No worker here: the same work is done at once.
-jest.mock('../../workers/planner', () => ({
+jest.mock('../../platform/workers/planner', () => ({
   jointWays: (...asked: Parameters<typeof waysOfJoint>) =>
     Promise.resolve(jest.requireActual<{ waysOfJoint: typeof waysOfJoint }>('@sill/core').waysOfJoint(...asked)),
 }));

@@ -20,9 +20,9 @@ import {
   type Piece,
   type Stocked,
 } from '@sill/core';
-import { LengthField } from '../../fields/LengthField';
-import { NumberField } from '../../fields/NumberField';
-import { saveFile } from '../../frame/files';
+import { LengthField } from '../../ui/LengthField';
+import { NumberField } from '../../ui/NumberField';
+import { saveFile } from '../../platform/files';
 import { PartSheet } from '../../drawing/PartSheet';
 import { useApp, useChange, usePlan, useUnits } from '../../state/hooks';
 import { said } from '../../state/view';

@@ -1,7 +1,7 @@
 import { Button, Dialog, DialogActions, DialogContent, DialogTitle } from '@mui/material';
 import { useState } from 'react';
 import { inches, MOST_LOOSE, partsCsv, readPartsCsv, type Part, type Piece, type RowProblem } from '@sill/core';
-import { saveFile, textOfChosenFile } from '../../frame/files';
+import { saveFile, textOfChosenFile } from '../../platform/files';
 import { useChange, useUnits } from '../../state/hooks';
 
 type Props = { readonly piece: Piece; readonly parts: readonly Part[]; readonly onAdded: (tag: string) => void };

@@ -15,8 +15,8 @@ import {
 import { useChangePiece, useJob, usePlan } from '../../state/hooks';
 import { Dim, DimSpan } from '../../words/Dim';
 import { difference, dollars } from '../../words/money';
-import { exploreCosts } from '../../workers/explorer';
-import { useExploring } from '../../workers/useExploring';
+import { exploreCosts } from '../../platform/workers/explorer';
+import { useExploring } from '../../state/useExploring';
 
 const SIDES: readonly (readonly [Side, string])[] = [
   ['length', 'length'],

@@ -9,10 +9,10 @@ import {
   type Spec,
   type Specs,
 } from '@sill/core';
-import { Choice } from '../../fields/Choice';
-import { LengthField } from '../../fields/LengthField';
-import { NumberField } from '../../fields/NumberField';
-import { NoteFor } from '../../frame/Margin';
+import { Choice } from '../../ui/Choice';
+import { LengthField } from '../../ui/LengthField';
+import { NumberField } from '../../ui/NumberField';
+import { NoteFor } from '../shared/NoteFor';
 import { Text } from '../../words/Dim';
 
 /** The note that belongs beside a choice, by the choice's name. */

@@ -1,8 +1,8 @@
 import { MenuItem, TextField } from '@mui/material';
 import { COATS, LUMBER, LUMBER_NAMES, SAND_TO, inches, type Piece } from '@sill/core';
-import { Choice } from '../../fields/Choice';
-import { LengthField } from '../../fields/LengthField';
-import { NumberField } from '../../fields/NumberField';
+import { Choice } from '../../ui/Choice';
+import { LengthField } from '../../ui/LengthField';
+import { NumberField } from '../../ui/NumberField';
 import { useChange, useChangePiece } from '../../state/hooks';
 
 const STAINS = { none: 'none', 'oil stain': 'oil stain', 'water stain': 'water stain' } as const;

@@ -2,6 +2,7 @@ import { Button, Table, TableBody, TableCell, TableHead, TableRow, useMediaQuery
 import { useState } from 'react';
 import {
   SPECIES,
+  byYard,
   hardwareName,
   isPoured,
   speciesOf,
@@ -9,18 +10,16 @@ import {
   printLength,
   soldAt,
   type BoardLine,
-  type Job,
   type Plan,
-  type Yard,
   writeCsv,
 } from '@sill/core';
-import { saveFile } from '../../frame/files';
+import { saveFile } from '../../platform/files';
 import { useApp, useJob } from '../../state/hooks';
 import { said } from '../../state/view';
 import { Dim, Text } from '../../words/Dim';
 import { cents, dollars, taxWords } from '../../words/money';
-import { runs, useLabel } from '../labels';
-import { missingIn } from '../missing';
+import { runs, useLabel } from '../../words/labels';
+import { missingIn } from '../../words/missing';
 
 /** Where the store is to cut boards that are longer than the car. */
 function StoreCuts({ of }: { readonly of: BoardLine['storeCuts'] }) {
@@ -39,15 +38,6 @@ function StoreCuts({ of }: { readonly of: BoardLine['storeCuts'] }) {
     </b>
   );
 }
-
-/** Lines of the list by the yard they are bought at, in the job's order; yards where nothing is bought left out. */
-export const byYard = <Row extends { readonly offer: { readonly id: string } }>(
-  job: Job,
-  rows: readonly Row[],
-): readonly { readonly yard: Yard; readonly lines: readonly Row[] }[] =>
-  [job.yard, ...job.alsoAt]
-    .map((yard) => ({ yard, lines: rows.filter(({ offer }) => soldAt(job, offer) === yard) }))
-    .filter(({ lines }) => lines.length > 0);
 
 /** The list for the store, with its total against the budget and against the bought price. */
 export function BuyingTable({ plan }: { readonly plan: Plan }) {

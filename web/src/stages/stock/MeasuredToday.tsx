@@ -1,6 +1,6 @@
 import { Button, Table, TableBody, TableCell, TableHead, TableRow } from '@mui/material';
 import { isSheet, printMaterial, sizesOf, TABLE_SIZES, type Job, type Plan, type Stocked } from '@sill/core';
-import { LengthField } from '../../fields/LengthField';
+import { LengthField } from '../../ui/LengthField';
 import { useChange, useJob } from '../../state/hooks';
 import { Dim, Text } from '../../words/Dim';
 

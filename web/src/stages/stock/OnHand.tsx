@@ -1,13 +1,13 @@
 import { Button, Table, TableBody, TableCell, TableHead, TableRow, TextField } from '@mui/material';
 import { useState, type FormEvent } from 'react';
 import { KEEP_OFFCUT, printOnHand, readOnHand, type Board, type OnHand, type Plan } from '@sill/core';
-import { api } from '../../api';
-import { choosePhoto, smallPhoto } from '../../frame/photos';
+import { api } from '../../platform/api';
+import { choosePhoto, smallPhoto } from '../../platform/photos';
 import { useChange, useJob } from '../../state/hooks';
 import { newId } from '../../state/newId';
 import { useErrand } from '../../state/useErrand';
 import { Dim, Text } from '../../words/Dim';
-import { runs, useLabel } from '../labels';
+import { runs, useLabel } from '../../words/labels';
 import { useRack } from './useRack';
 
 /** What is there already: entered in one line each, used before anything is bought. */

@@ -2,10 +2,10 @@ import { extent, line, scaleLinear, scaleTime } from 'd3';
 import { format, parseISO } from 'date-fns';
 import { useEffect, useState } from 'react';
 import type { DayPrice } from '@sill/core';
-import { api } from '../../api';
+import { api } from '../../platform/api';
 import { Text } from '../../words/Dim';
 import { dollars } from '../../words/money';
-import { today } from '../../workers/planner';
+import { today } from '../../platform/workers/planner';
 
 const [WIDE, HIGH] = [300, 150];
 const EDGE = { left: 50, right: 10, top: 12, bottom: 24 };

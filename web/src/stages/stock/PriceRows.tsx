@@ -16,7 +16,7 @@ import {
   type SheetOffer,
   type Yard,
 } from '@sill/core';
-import { NumberField } from '../../fields/NumberField';
+import { NumberField } from '../../ui/NumberField';
 import { useChange, useJob } from '../../state/hooks';
 import { Text } from '../../words/Dim';
 import { cents } from '../../words/money';

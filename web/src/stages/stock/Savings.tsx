@@ -3,8 +3,8 @@ import type { Plan, SavingsProgress } from '@sill/core';
 import { useChange, useJob } from '../../state/hooks';
 import { difference } from '../../words/money';
 import { Words } from '../../words/Words';
-import { exploreSavings } from '../../workers/explorer';
-import { useExploring } from '../../workers/useExploring';
+import { exploreSavings } from '../../platform/workers/explorer';
+import { useExploring } from '../../state/useExploring';
 import { useYards } from './useYards';
 
 const NONE: SavingsProgress = { done: 0, of: 1, found: [] };

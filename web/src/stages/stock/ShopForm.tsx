@@ -1,9 +1,9 @@
 import { Button } from '@mui/material';
 import { BLADES, DRIVERS, KITS, TOOLS, TOOL_NAMES, inches, type Shop } from '@sill/core';
-import { api, USUAL_SHOP } from '../../api';
-import { Choice } from '../../fields/Choice';
-import { LengthField } from '../../fields/LengthField';
-import { NumberField } from '../../fields/NumberField';
+import { api, USUAL_SHOP } from '../../platform/api';
+import { Choice } from '../../ui/Choice';
+import { LengthField } from '../../ui/LengthField';
+import { NumberField } from '../../ui/NumberField';
 import { useChange, useJob } from '../../state/hooks';
 import { useErrand } from '../../state/useErrand';
 

@@ -12,13 +12,13 @@ import {
 import { format, parseISO } from 'date-fns';
 import { useState } from 'react';
 import { readYardCsv, withRows, yardCsv, type Yard, type YardRows } from '@sill/core';
-import { api } from '../../api';
-import { NumberField } from '../../fields/NumberField';
-import { TextLine } from '../../fields/TextLine';
-import { saveFile, textOfChosenFile } from '../../frame/files';
+import { api } from '../../platform/api';
+import { NumberField } from '../../ui/NumberField';
+import { TextLine } from '../../ui/TextLine';
+import { saveFile, textOfChosenFile } from '../../platform/files';
 import { useChange, useJob } from '../../state/hooks';
 import { useErrand } from '../../state/useErrand';
-import { today } from '../../workers/planner';
+import { today } from '../../platform/workers/planner';
 import { AddRow } from './AddRow';
 import { PriceHistory } from './PriceHistory';
 import { PriceRows, type Kind } from './PriceRows';

@@ -3,10 +3,10 @@ import Papa from 'papaparse';
 import { screen, within } from '@testing-library/react';
 import { applyChanges, demoJob, inches, planJob, type Job } from '@sill/core';
 import { onBench } from '../../testing/bench';
-import { saveFile } from '../../frame/files';
+import { saveFile } from '../../platform/files';
 import { BuyingTable } from './BuyingTable';
 
-jest.mock('../../frame/files', () => ({ saveFile: jest.fn(), textOfChosenFile: jest.fn() }));
+jest.mock('../../platform/files', () => ({ saveFile: jest.fn(), textOfChosenFile: jest.fn() }));
 
 const planOf = (job: Job) => planJob(job, { today: '2026-11-24', effort: 'quick' });
 const money = (text: string | null) => Math.round(Number(/\d+\.\d\d/.exec(text ?? '')![0]) * 100);

@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useState } from 'react';
 import type { OnHand } from '@sill/core';
-import { api, RACK } from '../../api';
+import { api, RACK } from '../../platform/api';
 
 type Kept = { readonly revision: number; readonly pieces: readonly OnHand[] };
 

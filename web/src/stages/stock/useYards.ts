@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import type { Yard } from '@sill/core';
-import { api } from '../../api';
+import { api } from '../../platform/api';
 import { useJob } from '../../state/hooks';
 
 /** The yards that are known, with this job's own list among them. */

@@ -1,5 +1,5 @@
 import { settingName, settingWords, type Setup } from '@sill/core';
-import { Words } from '../../words/Words';
+import { Words } from '../words/Words';
 
 /** What a setting is called: a stop, a fence, a sheet, or marks on the boards. */
 export const SetupName = ({ setup }: { readonly setup: Setup }) => <Words of={settingName(setup)} />;

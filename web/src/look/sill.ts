@@ -1,5 +1,5 @@
 import { css } from '@mui/material';
-import { DISPLAY } from '../theme';
+import { DISPLAY } from './theme';
 
 export const sillStyles = css`
   .margin {

@@ -1,7 +1,6 @@
 import type { Role } from '@sill/core';
 import { createTheme, type Theme } from '@mui/material/styles';
-
-export type Look = 'light' | 'workshop';
+import type { Look } from '../state/view';
 
 /** Colours of the two looks. Drawings read them as CSS variables, MUI through the theme; they are written here once. */
 const COLOURS = {

@@ -1,6 +1,6 @@
-import { LengthField } from '../fields/LengthField';
-import { NoteFor } from '../frame/Margin';
-import { useChangePiece } from '../state/hooks';
+import { LengthField } from '../../ui/LengthField';
+import { NoteFor } from './NoteFor';
+import { useChangePiece } from '../../state/hooks';
 import type { Piece } from '@sill/core';
 
 /** Finished length, width and height of a piece. */

@@ -1,5 +1,5 @@
 import { css } from '@mui/material';
-import { DISPLAY } from '../theme';
+import { DISPLAY } from './theme';
 
 /** The list of jobs, and who else can open them. */
 export const jobStyles = css`

@@ -1,9 +1,9 @@
 /** @jest-environment jsdom */
 import { act, screen } from '@testing-library/react';
 import { applyChanges, demoJob, topCandidates } from '@sill/core';
-import { usePiece } from '../state/hooks';
-import { cleared } from '../state/planning';
-import { onBench } from '../testing/bench';
+import { usePiece } from '../../state/hooks';
+import { cleared } from '../../state/planning';
+import { onBench } from '../../testing/bench';
 import { useBuilt } from './useBuilt';
 
 function Probe() {

@@ -1,5 +1,5 @@
 import { css } from '@mui/material';
-import { DISPLAY, TEXT } from '../theme';
+import { DISPLAY, TEXT } from './theme';
 
 export const drawingStyles = css`
   svg text {

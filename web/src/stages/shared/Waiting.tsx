@@ -1,11 +1,11 @@
 import type { ReactNode } from 'react';
 import { Button } from '@mui/material';
 import { useSearchParams } from 'react-router';
-import { useGo } from '../frame/useGo';
-import { useChange, useJob, usePiece, usePieceFacts, usePlan } from '../state/hooks';
-import { PieceCards } from '../frame/AddPiece';
-import { Words } from '../words/Words';
-import { NoPlan } from '../frame/NoPlan';
+import { useGo } from '../../state/useGo';
+import { useChange, useJob, usePiece, usePieceFacts, usePlan } from '../../state/hooks';
+import { PieceCards } from './AddPiece';
+import { Words } from '../../words/Words';
+import { NoPlan } from './NoPlan';
 
 type Props = {
   readonly children: ReactNode;

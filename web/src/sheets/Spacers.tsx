@@ -1,6 +1,6 @@
 import { offcutForSpacers, wholeInches, type Step } from '@sill/core';
-import { usePlan } from '../../state/hooks';
-import { Dim } from '../../words/Dim';
+import { usePlan } from '../state/hooks';
+import { Dim } from '../words/Dim';
 
 /** Spacers that a step wants, each with the offcut they are cut from. */
 export function Spacers({ step }: { readonly step: Step }) {

@@ -1,11 +1,11 @@
 import { useMediaQuery } from '@mui/material';
+import type { ReactNode } from 'react';
 import { tapeMarks, type Board, type NumberedCut, type Plan, type Setup } from '@sill/core';
-import { BoardRow } from '../../drawing/BoardRow';
-import { Seen } from '../../drawing/Seen';
-import { SheetPlan } from '../../drawing/SheetPlan';
-import { Dim } from '../../words/Dim';
-import { useLabel } from '../labels';
-import { BoardMenu } from './BoardMenu';
+import { BoardRow } from '../drawing/BoardRow';
+import { Seen } from '../drawing/Seen';
+import { SheetPlan } from '../drawing/SheetPlan';
+import { Dim } from '../words/Dim';
+import { useLabel } from '../words/labels';
 
 /** How the tape is read: hooked once over the squared end, measured after every cut, or not shown. */
 export type Tape = 'hooked' | 'steps' | 'none';
@@ -25,14 +25,14 @@ type Props = {
   readonly lit: Lit | null;
   readonly only?: ReadonlySet<number>;
   readonly tape?: Tape;
-  /** Boards can be settled here, and pieces brought from one to another. */
-  readonly settling?: boolean;
+  /** What can be done with a board, beside its name. Where there is such, many boards are drawn as they come into view. */
+  readonly tools?: (board: Board) => ReactNode;
   /** How many times larger than the page is wide; the drawings are then scrolled. */
   readonly zoom?: number;
 };
 
 /** Boards and sheets as they are cut, to one scale. */
-export function Boards({ plan, lit, only, tape = 'none', zoom = 1, settling = false }: Props) {
+export function Boards({ plan, lit, only, tape = 'none', zoom = 1, tools }: Props) {
   const label = useLabel();
   const narrow = useMediaQuery('(max-width: 599px)');
   const lanes = plan.buying.boards.filter((board) => !isBroken(board, plan.cuts));
@@ -45,7 +45,7 @@ export function Boards({ plan, lit, only, tape = 'none', zoom = 1, settling = fa
       cuts: plan.cuts.filter((cut) => cut.board === board.number),
       label,
       lit: litCuts,
-      tools: settling && <BoardMenu board={board} plan={plan} />,
+      tools: tools?.(board),
       wide: (narrow ? 330 : 640) * zoom,
     };
     return lanes.includes(board) ? (
@@ -63,7 +63,7 @@ export function Boards({ plan, lit, only, tape = 'none', zoom = 1, settling = fa
   };
   return (
     <div className="boards" data-zoomed={zoom > 1}>
-      {settling && shown.length > MANY
+      {tools && shown.length > MANY
         ? shown.map((board) => (
             <Seen key={board.number} height={lanes.includes(board) ? LANE_HIGH : SHEET_HIGH}>
               {() => drawn(board)}

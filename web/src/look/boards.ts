@@ -1,5 +1,5 @@
 import { css } from '@mui/material';
-import { DISPLAY, ROLE_TONE } from '../theme';
+import { DISPLAY, ROLE_TONE } from './theme';
 
 /** Boards and sheets as they are cut. */
 export const boardStyles = css`

@@ -1,11 +1,11 @@
 import { Button, Dialog, DialogActions, DialogContent, DialogTitle } from '@mui/material';
 import { useMemo, useState } from 'react';
 import { fromFound, inches, newPiece, pieceFrom, printLength, STARTS, type Piece, type Start } from '@sill/core';
-import { LengthField } from '../fields/LengthField';
-import { replaced } from '../state/bench';
-import { useApp, useJob } from '../state/hooks';
-import { PiecePicture, useOneByOne } from '../drawing/PiecePicture';
-import { Words } from '../words/Words';
+import { LengthField } from '../../ui/LengthField';
+import { replaced } from '../../state/bench';
+import { useApp, useJob } from '../../state/hooks';
+import { PiecePicture, useOneByOne } from '../../drawing/PiecePicture';
+import { Words } from '../../words/Words';
 
 type Pick = { readonly onAdded: (id: string) => void };
 

@@ -2,10 +2,10 @@ import { Button, Table, TableBody, TableCell, TableHead, TableRow } from '@mui/m
 import { scaleLinear } from 'd3';
 import { useEffect, useState } from 'react';
 import { boardKey, printMaterial, type Piece, type Plan, type TopOption } from '@sill/core';
-import { useChangePiece, useFrom, useJob } from '../state/hooks';
-import { Dim } from '../words/Dim';
-import { cents, difference } from '../words/money';
-import { topOptions } from '../workers/planner';
+import { useChangePiece, useFrom, useJob } from '../../state/hooks';
+import { Dim } from '../../words/Dim';
+import { cents, difference } from '../../words/money';
+import { topOptions } from '../../platform/workers/planner';
 
 /** The options of the plan in view, worked out beside it; the last ones stay until the new ones are there. */
 function useTopOptions(piece: Piece, plan: Plan) {

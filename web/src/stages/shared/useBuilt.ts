@@ -10,7 +10,7 @@ import {
   type Piece,
   type PieceModel,
 } from '@sill/core';
-import { useJob, usePieceFacts } from '../state/hooks';
+import { useJob, usePieceFacts } from '../../state/hooks';
 
 /** A piece built here and now; not settled where its top is left to "cheapest" and no plan has chosen yet. */
 export type Built = { readonly model: PieceModel; readonly settled: boolean };

@@ -1,8 +1,8 @@
 import { Button } from '@mui/material';
-import { undone } from '../state/bench';
-import { useApp, useFrom } from '../state/hooks';
-import { planAgain } from '../state/replanning';
-import { saveJob } from './files';
+import { undone } from '../../state/bench';
+import { useApp, useFrom } from '../../state/hooks';
+import { planAgain } from '../../state/replanning';
+import { saveJob } from '../../platform/files';
 
 /** What stands where a plan will be: it is on its way, was stopped, or could not be worked out; each with a way on. */
 export function NoPlan() {

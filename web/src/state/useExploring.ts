@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { useFrom } from '../state/hooks';
+import { useFrom } from './hooks';
 
 type Errand = { readonly stop: () => void; readonly done: Promise<void> };
 export type Explored<T> = { readonly found: T; readonly state: 'waiting' | 'working' | 'done' | 'failed' };

@@ -1,5 +1,5 @@
 import { css } from '@mui/material';
-import { DISPLAY } from '../theme';
+import { DISPLAY } from './theme';
 
 /** At the yard: one column, for a thumb. */
 export const yardStyles = css`

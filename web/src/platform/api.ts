@@ -1,4 +1,4 @@
-import { untilSignedIn } from './access/gate';
+import { untilSignedIn } from './gate';
 import type { DayPrice, FieldError, Job, Rack, RackBoard, Shop, Yard } from '@sill/core';
 
 export type SavedJob = {

@@ -1,0 +1,16 @@
+import { api } from './platform/api';
+import * as planner from './platform/workers/planner';
+import type { Edges } from './state/edges';
+import { keep, letGo } from './state/kept';
+
+const LOOK_KEY = 'sill-look';
+
+/** What the page reaches: the server, the workers and this browser's own stores. */
+export const edges: Edges = {
+  save: api.save,
+  planner,
+  keep,
+  letGo,
+  look: globalThis.localStorage?.getItem(LOOK_KEY) === 'workshop' ? 'workshop' : 'light',
+  keepLook: (look) => globalThis.localStorage?.setItem(LOOK_KEY, look),
+};

@@ -1,0 +1,19 @@
+import type { Edges } from '../state/edges';
+
+const never = <T>() => new Promise<T>(() => {});
+
+/** Edges behind which nothing happens: no answer of a server or a worker comes, all is kept. */
+export const QUIET: Edges = {
+  save: never,
+  planner: {
+    planQuickly: never,
+    planOfLastTime: () => Promise.resolve(null),
+    prove: never,
+    stopPlan: () => {},
+    stopProof: () => {},
+  },
+  keep: () => Promise.resolve(true),
+  letGo: () => Promise.resolve(),
+  look: 'light',
+  keepLook: () => {},
+};
