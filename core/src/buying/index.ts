@@ -4,6 +4,7 @@
  */
 export * from './boxes';
 export * from './market';
+export * from './board';
 export * from './boards';
 export * from './list';
 export * from './spares';

@@ -2,7 +2,7 @@ import { kerfFor, type Job, type Lock, type Shop } from '../job';
 import type { Blank } from '../milling';
 import { isSheet } from '../stock';
 import type { Length } from '../length';
-import type { Board, CutPiece } from './boards';
+import type { Board, CutPiece } from './board';
 
 /** What is left to plan once the settled boards have their pieces. */
 export type Locked = {

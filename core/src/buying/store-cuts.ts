@@ -1,5 +1,5 @@
 import type { Length } from '../length';
-import type { Board } from './boards';
+import type { Board } from './board';
 
 /**
  * Where the store should cut a board so that it fits the car: positions from the left end, each at the end of a piece,

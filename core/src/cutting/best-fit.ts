@@ -1,4 +1,6 @@
-import { patternOf, rowOf, runsOf, waysOn, type Way } from './fill';
+import { patternOf, rowOf, runsOf } from './fill';
+import type { Way } from './region';
+import { waysOn } from './ways';
 import { laneRoom, laneWeight, type Bin, type Group } from './group';
 import type { Cutting } from './search';
 

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { dualOf, mostValue, nextPayable } from './bound';
-import { fill, singleLane, waysOn } from './fill';
+import { fill } from './fill';
+import { singleLane, waysOn } from './ways';
 import { groupsOf, laneWeight, liesOn, type Group } from './group';
 import type { CutProblem } from './problem';
 import { relax } from './columns';

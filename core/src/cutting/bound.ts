@@ -1,4 +1,5 @@
-import { singleLane, waysOn, type Way } from './fill';
+import type { Way } from './region';
+import { singleLane, waysOn } from './ways';
 import { isMitred, laneRoom, laneWeight, type Bin, type Group } from './group';
 import { knapsack } from './knapsack';
 import { stagedFor } from './staged';

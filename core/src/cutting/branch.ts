@@ -1,5 +1,5 @@
 import type { Group } from './group';
-import type { Packed } from './pack';
+
 import { canPrice, priceOut } from './price';
 import type { Cutting } from './search';
 import { leastCost } from './simplex';
@@ -81,6 +81,9 @@ export function relaxWithin(group: Group, { least, most }: Limits, pool: Pool, p
     return { bound, used, prices, atMost, charges: charges.map((charge, bin) => Math.max(charge, atMost[bin]!)) };
   }
 }
+
+/** A packing, if one was found, and whether there is none where it was not. */
+export type Packed = { readonly cutting: Cutting | null; readonly complete: boolean };
 
 /** A relaxation that spends as little face of boards as it can, and what that leaves in given numbers of bins. */
 export type Tight = Pick<Relaxed, 'prices' | 'charges' | 'atMost'> & { readonly slack: number };

@@ -1,5 +1,5 @@
 import { areaBound, stocksNeeded } from './bound';
-import { waysOn } from './fill';
+import { waysOn } from './ways';
 import { isMitred, type Bin, type Group } from './group';
 
 /** What some of the bins must hold between them: pieces that lie on no other bin. */

@@ -1,6 +1,6 @@
 import { faceOf, paid, relaxWithin, tightIn, type Branched, type Pool, type Tight } from './branch';
 import type { Group } from './group';
-import type { Packed } from './pack';
+import type { Packed } from './branch';
 import { canPrice } from './price';
 import type { Cutting } from './search';
 

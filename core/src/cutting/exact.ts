@@ -1,6 +1,7 @@
 import { nextPayable, type Dual } from './bound';
 import { isMitred, type Group } from './group';
-import { fill, singleLane, waysOn } from './fill';
+import { fill } from './fill';
+import { singleLane, waysOn } from './ways';
 import type { Cutting } from './search';
 
 /** Longer lists never finish, and each board adds to the depth of the search. */

@@ -1,8 +1,9 @@
 import type { Length } from '../length';
-import { isMitred, laneRoom, laneWeight, liesOn, type Bin, type Group } from './group';
+import { isMitred, laneRoom, laneWeight, type Bin, type Group } from './group';
 import { knapsackTable } from './knapsack';
 import { cutInTwo, free, laneOf, layLane, piecesIn, type Box, type Lane, type Region, type Way } from './region';
 import { stagedFor } from './staged';
+import { singleLane, waysOn } from './ways';
 
 /** One way to cut a bin: how many of each item come out of it, and how each of its runs is cut. */
 export type Pattern = {
@@ -10,27 +11,6 @@ export type Pattern = {
   readonly counts: readonly number[];
   readonly regions: readonly Region[];
 };
-
-export type { Way };
-
-const known = new WeakMap<Bin, { readonly items: Group['items']; readonly ways: readonly Way[] }>();
-
-/** Every way the group's items may lie on a bin. Asked for at every filling, so the answer is kept with the bin. */
-export function waysOn(group: Group, bin: Bin): readonly Way[] {
-  const before = known.get(bin);
-  if (before && before.items === group.items) return before.ways;
-  const ways = group.items.flatMap((item, at) => liesOn(item, bin).map((way) => ({ item: at, ...way })));
-  known.set(bin, { items: group.items, ways });
-  return ways;
-}
-
-/** True where no two pieces fit beside each other and none may lie two ways: the bin is filled end to end. */
-export function singleLane(group: Group, bin: Bin): boolean {
-  const ways = waysOn(group, bin);
-  const narrowest = Math.min(...ways.map((way) => way.width));
-  if (new Set(ways.map(({ item }) => item)).size < ways.length) return false;
-  return 2 * narrowest + group.kerf > bin.usableWidth;
-}
 
 /** The rectangles of a bin that pieces may lie in: its runs between trimmed ends, edges and what is no good. */
 export const runsOf = (bin: Bin): readonly Region[] =>

@@ -1,5 +1,6 @@
 import type { Length } from '../length';
-import { waysOn, type Way } from './fill';
+import type { Way } from './region';
+import { waysOn } from './ways';
 import { laneRoom, laneWeight, type Bin, type Group } from './group';
 import { gcd } from './knapsack';
 

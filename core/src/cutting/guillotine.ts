@@ -1,5 +1,7 @@
 import type { Length } from '../length';
-import { patternOf, waysOn, type Pattern, type Way } from './fill';
+import { patternOf, type Pattern } from './fill';
+import type { Way } from './region';
+import { waysOn } from './ways';
 import type { Group } from './group';
 import { seeded } from './random';
 import { laneOf, layLane, type Region } from './region';

@@ -5,11 +5,12 @@ import { relax } from './columns';
 import { coverBound } from './cover';
 import { searchExactly } from './exact';
 import { bestFit } from './best-fit';
-import { singleLane } from './fill';
+import { singleLane } from './ways';
 import { isMitred, laneWeight, type Group } from './group';
 import { cuttingOf, packByGuillotine, repacked } from './guillotine';
 import type { IntegerSolver } from './integer';
-import { bestOfPatterns, packLanes, packSideBySide, type Packed } from './pack';
+import { bestOfPatterns, packLanes, packSideBySide } from './pack';
+import type { Packed } from './branch';
 import { canPrice } from './price';
 import { better, searchCuttings, type Cutting } from './search';
 

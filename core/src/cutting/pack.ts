@@ -1,14 +1,12 @@
-import { patternOf, rowOf, runsOf, singleLane, waysOn, type Pattern } from './fill';
+import { patternOf, rowOf, runsOf, type Pattern } from './fill';
+import { singleLane, waysOn } from './ways';
 import { isMitred, laneRoom, laneWeight, type Group } from './group';
-import type { Tight } from './branch';
+import type { Packed, Tight } from './branch';
 import type { IntegerSolver } from './integer';
 import type { Region } from './region';
 import { better, type Cutting } from './search';
 import { stagedFor } from './staged';
 import { layTree, type CutTree } from './tree';
-
-/** A packing, if one was found, and whether there is none where it was not. */
-export type Packed = { readonly cutting: Cutting | null; readonly complete: boolean };
 
 const UNKNOWN: Packed = { cutting: null, complete: false };
 

@@ -1,4 +1,5 @@
-import { longestAlike, singleLane, waysOn } from './fill';
+import { longestAlike } from './fill';
+import { singleLane, waysOn } from './ways';
 import { laneRoom, laneWeight, type Group } from './group';
 import { knapsackTable, type Filling } from './knapsack';
 import { stagedFor } from './staged';

@@ -1,4 +1,4 @@
-import { singleLane } from './fill';
+import { singleLane } from './ways';
 import type { Group } from './group';
 import { piecesIn } from './region';
 import type { Cutting } from './search';

@@ -1,4 +1,4 @@
-import type { Way } from './fill';
+import type { Way } from './region';
 import type { Frame } from './frame';
 import type { CutTree } from './tree';
 

@@ -1,5 +1,5 @@
 import type { Length } from '../length';
-import type { Way } from './fill';
+import type { Way } from './region';
 import type { Group } from './group';
 import { cutInTwo, free, laneOf, layLane, piecesIn, type Box, type Region } from './region';
 

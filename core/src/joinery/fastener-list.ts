@@ -1,5 +1,5 @@
 import type { HardwareKind } from '../stock';
-import { isDense, type Fastening } from './fasten';
+import { isDense, type Fastening } from './fastening';
 import { WAYS_TO_JOIN } from './methods';
 import { boughtFor } from './needs';
 

@@ -3,7 +3,7 @@ import { roundToTape, type Length } from '../length';
 import { pairKey, waysOf, type Axis, type Part } from '../piece';
 import { add, dot, times, type Vec } from '../solid';
 import { sideAt, spotsOn, together, told, type Does, type Operation, type PartSide, type Spot } from '../work';
-import { isDense, type Fastening } from './fasten';
+import { isDense, type Fastening } from './fastening';
 import { meetingOf } from './meeting';
 import type { Bench, Buys } from './method';
 import type { Shank } from './shank';

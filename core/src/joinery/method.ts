@@ -2,7 +2,7 @@ import type { Tool } from '../job';
 import type { HardwareKind } from '../stock';
 import type { Operation, Spot, Teller, Worked } from '../work';
 import type { Part } from '../piece';
-import type { Fastening } from './fasten';
+import type { Fastening } from './fastening';
 import type { Layout, Site } from './layout';
 
 /** How much of a joint shows once it is made. */

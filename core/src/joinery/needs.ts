@@ -2,7 +2,7 @@ import { inches } from '../length';
 import type { Job } from '../job';
 import type { Part } from '../piece';
 import { HARDWARE_KINDS, type HardwareKind, type HardwareNeed } from '../stock';
-import type { Fastening } from './fasten';
+import type { Fastening } from './fastening';
 import type { Buys } from './method';
 import { WAYS_TO_JOIN } from './methods';
 

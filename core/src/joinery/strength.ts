@@ -1,7 +1,7 @@
 import { toInches } from '../length';
 import type { Part } from '../piece';
 import { woodOf } from '../stock';
-import type { Fastening } from './fasten';
+import type { Fastening } from './fastening';
 
 /** Long grain glued bears 200 lb a square inch for good: a fifth of the shear strength of softwood (Wood Handbook, ch. 5). */
 export const GLUE_POUNDS = 200;

@@ -1,8 +1,8 @@
 import { able, type Job, type Method, type Piece } from '../job';
 import { buildPiece, joinOf, pairKey, type Joint, type Part } from '../piece';
 import { sizesOf, type HardwareOffer, type Nominal } from '../stock';
-import type { Fastening } from './fasten';
-import { fastenings } from './fastening';
+import type { Fastening } from './fastening';
+import { fastenings } from './fasten-all';
 import type { Trouble } from './placing';
 import { WAYS_FOR } from './kinds';
 import type { Look } from './method';

@@ -8,20 +8,13 @@ import { familyOf, topOf, refusal } from './families';
 import type { Bearer, Built, Room, Top } from './family';
 import { holed, UP } from './kit';
 import { tongued } from './tongues';
-import { asBuilt, type Adaptation } from './as-built';
+import { asBuilt } from './as-built';
 import { overridden } from './overrides';
 import type { Joint, JointKind, Part } from './part';
 import { boxOf, openedBy, solidOf } from './shape';
 import { planks } from './tops/planks';
 import { usableLengths } from './tops/salvage';
-
-/** Parts and joints of one copy of a piece, with what moves in it and the order it goes together. */
-export type PieceModel = Omit<Built, 'bearers'> & {
-  /** The parts that carry the top, by id. */
-  readonly bearers: readonly string[];
-  /** What follows from sizes that were measured. */
-  readonly adaptations: readonly Adaptation[];
-};
+import type { PieceModel } from './model';
 
 const NOTHING: PieceModel = {
   parts: [],

@@ -11,6 +11,7 @@ export * from './choice';
 export * from './top';
 export type { Family, Top, Built, DeckShape } from './family';
 export * from './families';
+export * from './model';
 export * from './build';
 export * from './weight';
 export * from './hinges';

@@ -1,5 +1,5 @@
 import type { Piece } from '../job';
-import type { PieceModel } from './build';
+import type { PieceModel } from './model';
 import { SQUARE, type Part } from './part';
 import type { Sizes } from '../stock';
 

@@ -1,6 +1,6 @@
 import { inches, type Length } from '../length';
 import { dim, listOf, say, tag, type Phrase } from '../words';
-import type { Setup } from './setups';
+import type { Setup } from './setup';
 
 /** Under this a piece is held with a block, never by hand. */
 export const SHORT_PIECE: Length = inches(6);

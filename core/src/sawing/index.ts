@@ -3,6 +3,7 @@
  * every cut numbered, the settings of the saws in working order, marks for a tape, and what to look out for. Used by
  * the cut sheets, the calendar and the order of cuts.
  */
+export * from './setup';
 export * from './setups';
 export * from './cautions';
 export * from './marks';

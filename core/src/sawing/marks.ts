@@ -1,6 +1,6 @@
 import type { Length } from '../length';
 import type { Board } from '../buying';
-import type { NumberedCut } from './setups';
+import type { NumberedCut } from './setup';
 
 /** Where a tape reads at a cut of a lane. */
 export type Mark = {

@@ -1,5 +1,5 @@
 import type { CutPiece } from '../buying';
-import type { NumberedCut, Setup } from './setups';
+import type { NumberedCut, Setup } from './setup';
 
 /** One go through the saw: what is cut at once, in the order of work. Ticked off one by one at the bench. */
 export type Pass = {

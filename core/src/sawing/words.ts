@@ -1,6 +1,6 @@
 import { dim, listOf, say, strong, type Phrase } from '../words';
 import { degreesText, several } from '../work';
-import type { Setup } from './setups';
+import type { Setup } from './setup';
 
 /** What a setting is called: a stop, a fence, a sheet, or marks on the boards. */
 export function settingName({ kind, setting, parts, boards }: Setup): Phrase {

@@ -2,7 +2,7 @@ import { inches, type Length } from '../../length';
 import { waysOf, type Axis, type Part } from '../../piece';
 import { add, dot, into as intoFrame, sub, times, type Vec } from '../../solid';
 import { sizeOf, together } from '../../work';
-import type { Fastening } from '../fasten';
+import type { Fastening } from '../fastening';
 import { NUT_HOLE } from '../fasteners';
 import { boring, bought, clearanceHoles, driving, endOf, throughOf, type Site3 } from '../making';
 import type { WayToJoin } from '../method';

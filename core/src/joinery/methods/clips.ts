@@ -2,7 +2,7 @@ import { waysOf, type Part } from '../../piece';
 import { add, dot, sub, times, type Vec } from '../../solid';
 import { sizeOf } from '../../work';
 import { CLIP_OFF, clips as laid, SLOT, SLOT_MIDDLE } from '../clips';
-import type { Fastening } from '../fasten';
+import type { Fastening } from '../fastening';
 import { driving, slotting, type Site3 } from '../making';
 import type { WayToJoin } from '../method';
 import { bitesOf, screwPounds } from '../strength';

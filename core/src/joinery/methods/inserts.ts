@@ -1,5 +1,5 @@
 import { told, together } from '../../work';
-import { isDense, type Fastening } from '../fasten';
+import { isDense, type Fastening } from '../fastening';
 import { boring, bought, clearanceHoles, driving, endOf, throughOf } from '../making';
 import type { WayToJoin } from '../method';
 import { straight } from '../straight';

@@ -1,5 +1,5 @@
 import { together } from '../../work';
-import type { Fastening } from '../fasten';
+import type { Fastening } from '../fastening';
 import { bought, clearanceHoles, driving, work } from '../making';
 import type { WayToJoin } from '../method';
 import { straight } from '../straight';

@@ -1,7 +1,7 @@
 import { dot, times, add } from '../../solid';
 import { waysOf, type Axis } from '../../piece';
 import { named, spotsOn, together, type Named, type PartSide, type Spot } from '../../work';
-import type { Fastening } from '../fasten';
+import type { Fastening } from '../fastening';
 import { bought, driving, throughOf, work } from '../making';
 import type { Bench, WayToJoin } from '../method';
 import { pockets } from '../pockets';

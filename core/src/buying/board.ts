@@ -1,0 +1,35 @@
+import type { Lock, OnHand } from '../job';
+import type { Length } from '../length';
+import type { Blank } from '../milling';
+import type { BoardOffer, SheetOffer, Stocked } from '../stock';
+import type { Layout, Slants } from '../cutting';
+
+/** A piece on a numbered board or sheet, as it lies: x along the board, y across. */
+export type CutPiece = {
+  readonly blank: Blank;
+  readonly x: Length;
+  readonly y: Length;
+  readonly length: Length;
+  readonly width: Length;
+  readonly turned: boolean;
+  /** Degrees of its ends as it lies, turned and flipped. */
+  readonly slants: Slants;
+};
+
+/** One board or sheet to cut, bought or there already. Numbers run through the job, in the order they are cut. */
+export type Board = {
+  readonly number: number;
+  /** What is bought, or stands for what is there: then at no price. */
+  readonly offer: BoardOffer | SheetOffer;
+  /** The piece on hand that it is; null where it is bought. */
+  readonly hand: OnHand | null;
+  /** Settled by the person: it stays as it is. Null where it may change with the plan. */
+  readonly lock: Pick<Lock, 'id' | 'state'> | null;
+  readonly material: Stocked;
+  readonly length: Length;
+  readonly width: Length;
+  readonly pieces: readonly CutPiece[];
+  /** Straight cuts in the order they are made; for a sheet, each from edge to edge of what is left. */
+  readonly cuts: Layout['cuts'];
+  readonly offcuts: Layout['offcuts'];
+};
