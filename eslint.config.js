@@ -1,4 +1,5 @@
 import js from '@eslint/js';
+import a11y from 'eslint-plugin-jsx-a11y';
 import hooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
 
@@ -57,6 +58,67 @@ const oneWay = ROOMS.map((room, at) => ({
   },
 }));
 
+/**
+ * The layers of the web, the lowest first: each may import those before it. Stages know no other stage, pages no other
+ * page; what several need lies lower.
+ */
+const LAYERS = [
+  ['platform'],
+  ['state'],
+  ['words'],
+  ['ui'],
+  ['drawing'],
+  ['sheets'],
+  ['stages/shared'],
+  ['brief', 'shape', 'parts', 'stock', 'cuts', 'joints', 'build'].map((stage) => `stages/${stage}`),
+  ['packet', 'yard'],
+  ['frame'],
+  ['access'],
+  ['jobs'],
+  ['look'],
+];
+
+const layered = LAYERS.flatMap((layer, at) =>
+  layer.map((folder) => {
+    const others = [...layer.filter((one) => one !== folder), ...LAYERS.slice(at + 1).flat()];
+    // A stage imports its neighbours without naming their folder.
+    const near = others.filter((one) => one.startsWith('stages/')).map((one) => one.slice('stages/'.length));
+    return {
+      files: [`web/src/${folder}/**/*.{ts,tsx}`],
+      ignores: ['**/*.test.{ts,tsx}'],
+      rules: {
+        'no-restricted-imports': [
+          'error',
+          {
+            patterns: [
+              {
+                group: [
+                  ...others.flatMap((one) => [
+                    `../${one}`,
+                    `../${one}/**`,
+                    `../../${one}`,
+                    `../../${one}/**`,
+                    `../../../${one}/**`,
+                  ]),
+                  ...(folder.startsWith('stages/') ? near.flatMap((one) => [`../${one}`, `../${one}/**`]) : []),
+                  '**/app',
+                  '**/edges',
+                  '!./edges',
+                ],
+                message: `The layer "${folder}" may only import layers before it.`,
+              },
+              {
+                group: ['express*', 'knex*', 'node:*', '**/server/**', '**/core/src/**'],
+                message: 'The web reaches the core by its name.',
+              },
+            ],
+          },
+        ],
+      },
+    };
+  }),
+);
+
 export default tseslint.config(
   { ignores: ['**/dist', '**/node_modules', 'data', 'server/.torture', 'test-results', 'playwright-report'] },
   js.configs.recommended,
@@ -71,7 +133,29 @@ export default tseslint.config(
       eqeqeq: 'error',
     },
   },
+  {
+    // With the types at hand: a promise that nobody waits for is an error that nobody hears of. The core has none.
+    files: ['{server,web,e2e,torture,house}/**/*.{ts,tsx}'],
+    languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
+    rules: {
+      '@typescript-eslint/no-floating-promises': 'error',
+      '@typescript-eslint/no-misused-promises': 'error',
+      '@typescript-eslint/await-thenable': 'error',
+    },
+  },
   { files: ['web/**/*.{ts,tsx}'], ...hooks.configs.flat.recommended },
+  {
+    files: ['web/**/*.tsx'],
+    ...a11y.flatConfigs.recommended,
+    rules: {
+      ...a11y.flatConfigs.recommended.rules,
+      // A dialog puts the focus where one goes on.
+      'jsx-a11y/no-autofocus': 'off',
+      // What scrolls must be reached by keys.
+      'jsx-a11y/no-noninteractive-tabindex': 'off',
+    },
+  },
+  ...layered,
   {
     files: ['core/src/*.ts', 'core/src/**/*.ts'],
     ignores: ['**/*.test.ts', '**/testing/**'],

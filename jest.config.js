@@ -13,7 +13,7 @@ const transform = {
 };
 export default {
   testEnvironment: 'node',
-  testMatch: ['<rootDir>/{core,server,web,bench}/**/*.test.{ts,tsx}'],
+  testMatch: ['<rootDir>/{core,server,web,bench,house}/**/*.test.{ts,tsx}'],
   setupFiles: ['<rootDir>/web/src/testing/setup.ts'],
   transform,
   // Published as modules only.

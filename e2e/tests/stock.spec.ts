@@ -114,7 +114,7 @@ test('on hand: entered in a line, used first, put on the rack and taken by anoth
   ]);
   const pixel = 'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNkYPhfDwAChwGA60e6kgAAAABJRU5ErkJggg==';
   await chooser.setFiles({ name: 'board.png', mimeType: 'image/png', buffer: Buffer.from(pixel, 'base64') });
-  const photo = row.getByRole('img', { name: /^Photo of 2×4 61/ });
+  const photo = row.getByRole('img', { name: /^How 2×4 61/ });
   await expect(photo).toBeVisible();
   expect(await photo.evaluate((img: HTMLImageElement) => img.decode().then(() => img.naturalWidth))).toBe(1);
   await row.getByRole('button', { name: 'To the rack' }).click();

@@ -159,7 +159,7 @@ function Pieces({ name, pieces, used, none, actions }: PiecesProps) {
                       <img
                         className="on-hand-photo"
                         src={api.photoAddress(hand.photo)}
-                        alt={`Photo of ${printOnHand(hand, units)}`}
+                        alt={`How ${printOnHand(hand, units)} looks`}
                       />
                     </a>
                   )}

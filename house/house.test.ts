@@ -1,0 +1,56 @@
+import { existsSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { circleIn, filesIn, importsOf } from './imports';
+
+const ROOT = join(__dirname, '..');
+const FOLDERS = ['core/src', 'core/cli', 'server/src', 'web/src', 'torture', 'e2e/tests', 'bench', 'house'];
+const files = FOLDERS.flatMap((folder) => filesIn(ROOT, folder));
+const text = (path: string) => readFileSync(join(ROOT, path), 'utf8');
+
+test('no files import each other in a circle, types included', () => {
+  const imports = importsOf(ROOT, files);
+  expect(imports.get('core/src/plan.ts')).toContain('core/src/buying/index.ts');
+  expect([...imports.values()].flat().length).toBeGreaterThan(1500);
+  expect(circleIn(imports)).toBeNull();
+});
+
+test('a circle is found and told', () => {
+  const circle = circleIn(
+    new Map([
+      ['a', ['b']],
+      ['b', ['c']],
+      ['c', ['a']],
+      ['d', ['a']],
+    ]),
+  );
+  expect([...new Set(circle)].sort()).toEqual(['a', 'b', 'c']);
+});
+
+describe('docs/architecture.md', () => {
+  const page = text('docs/architecture.md');
+  const rows = page.split('\n').flatMap((line) => {
+    const [, name, path] = /^\| `(\w+)` \| `([^`]+)` \|/.exec(line) ?? [];
+    return name && path ? [[name, path] as const] : [];
+  });
+
+  test('has a glossary', () => expect(rows.length).toBeGreaterThan(30));
+  test.each(rows)('%s is what %s exports', (name, path) => {
+    expect(text(path)).toMatch(new RegExp(`export (?:type|const|function|class) ${name}\\b`));
+  });
+  test('every name in the glossary stands there once', () => {
+    const names = rows.map(([name]) => name);
+    expect(names.filter((name, at) => names.indexOf(name) !== at)).toEqual([]);
+  });
+  test('every file and folder it names is there', () => {
+    const paths = [...page.matchAll(/`((?:core|server|web|e2e|torture|house|bench)\/[^`*<]*)`/g)].map(
+      ([, path]) => path!,
+    );
+    expect(paths.length).toBeGreaterThan(40);
+    expect(paths.filter((path) => !existsSync(join(ROOT, path)))).toEqual([]);
+  });
+  test('every function a journey names is in the file it names', () => {
+    const steps = [...page.matchAll(/`(\w+)` \(`([^`]+\.tsx?)`\)/g)].map(([, name, path]) => [name!, path!] as const);
+    expect(steps.length).toBeGreaterThan(20);
+    expect(steps.filter(([name, path]) => !new RegExp(`\\b${name}\\b`).test(text(path)))).toEqual([]);
+  });
+});
