@@ -41,21 +41,44 @@ const StockSchema = v.object({
   defects: v.optional(v.array(v.object({ from: least(0), to: least(0) })), []),
 });
 
-const PartSchema = v.object({
-  id,
-  quantity: v.pipe(
-    v.number('must be a whole number'),
-    v.integer('must be a whole number'),
-    v.minValue(1, 'must be at least 1'),
-    v.maxValue(5000, 'must be at most 5000'),
+type Slanted = {
+  readonly length: number;
+  readonly width: number;
+  readonly ends?: { left: number; right: number } | undefined;
+};
+
+/** The least that a piece can be from long point to long point, so that its slanted ends do not cross within its width. */
+function leastBetween({ width, ends = { left: 0, right: 0 } }: Slanted): number {
+  const [left, right] = [ends.left, ends.right].map((degrees) => width * Math.tan((degrees * Math.PI) / 180)) as [
+    number,
+    number,
+  ];
+  const out = Math.max(0, right) - Math.min(0, left);
+  return out + Math.max(0, left - right);
+}
+
+const PartSchema = v.pipe(
+  v.object({
+    id,
+    quantity: v.pipe(
+      v.number('must be a whole number'),
+      v.integer('must be a whole number'),
+      v.minValue(1, 'must be at least 1'),
+      v.maxValue(5000, 'must be at most 5000'),
+    ),
+    material: id,
+    length: size,
+    width: size,
+    thickness: size,
+    grain: v.optional(v.picklist(['length', 'width', 'any'], 'must be "length", "width" or "any"'), 'any'),
+    ends: v.optional(v.object({ left: angle, right: angle })),
+  }),
+  v.check(
+    (part) => part.length >= leastBetween(part) - 1e-9,
+    ({ input }) =>
+      `is too short for its angles: its ends would cross, it must be at least ${Math.ceil(leastBetween(input) * 1e4) / 1e4} long`,
   ),
-  material: id,
-  length: size,
-  width: size,
-  thickness: size,
-  grain: v.optional(v.picklist(['length', 'width', 'any'], 'must be "length", "width" or "any"'), 'any'),
-  ends: v.optional(v.object({ left: angle, right: angle })),
-});
+);
 
 const unique = <Row extends { id: string }>() =>
   v.check<Row[], string>(
