@@ -157,6 +157,25 @@ describe('another tab saved first', () => {
     );
     expect(through).toMatchObject({ saving: 'saved', revision: 4 });
   });
+
+  test('nor is it where another tab saved on top of it: one is not asked about what one typed oneself', () => {
+    const sent = run(start, renamed('One', 0), saveStarted({ save: 's1' }), renamed('Two', 5000));
+    const [first, ...rest] = job.pieces;
+    const ontop = { ...job, name: 'One', pieces: [{ ...first!, where: 'by the kiln' }, ...rest] };
+    const state = run(sent, conflicted({ ...savedJob, revision: 5, save: 'other', job: ontop }));
+    expect(state).toMatchObject({ revision: 5, saving: 'waiting', conflict: null, joined: 1 });
+    expect(name(state)).toBe('Two');
+    expect(state.job!.pieces[0]!.where).toBe('by the kiln');
+    // Undo takes back one's own and leaves the other's.
+    const back = run(state, undone());
+    expect(name(back)).toBe('One');
+    expect(name(run(back, undone()))).toBe('Kiln Lane pottery room');
+    expect(run(back, undone()).job!.pieces[0]!.where).toBe('by the kiln');
+    // Where the other tab wrote something else in the same place, a person says which.
+    const clash = run(sent, conflicted({ ...savedJob, revision: 5, save: 'other', job: { ...ontop, name: 'Theirs' } }));
+    expect(clash).toMatchObject({ saving: 'refused', base: { name: job.name } });
+    expect(name(clash)).toBe('Two');
+  });
 });
 
 test('a whole other job is one step back', () => {

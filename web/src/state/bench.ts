@@ -2,7 +2,7 @@ import { createSlice, original, type PayloadAction } from '@reduxjs/toolkit';
 import { applyChanges, isAlike, type Change, type Job } from '@sill/core';
 import type { SavedJob } from '../platform/api';
 import type { Kept } from './kept';
-import { rebased, stepsOnTop } from './rebase';
+import { rebased, stepsOnTop, type Sent } from './rebase';
 
 export type Saving = 'saved' | 'waiting' | 'saving' | 'offline' | 'refused';
 
@@ -13,8 +13,8 @@ export type BenchState = {
   /** What the server had when `job` grew from it, and its revision. */
   readonly base: Job | null;
   readonly revision: number;
-  /** Ids of saves that were sent and of which no answer is known. */
-  readonly sent: readonly string[];
+  /** Saves of which no answer is known. */
+  readonly sent: readonly Sent[];
   readonly savedAt: string | null;
   readonly saving: Saving;
   /** False where this browser has no room for changes that the server does not have yet. */
@@ -65,7 +65,7 @@ const step = (state: BenchState, job: Job, key: string, at: number): BenchState 
 function onTop(state: BenchState, saved: SavedJob): BenchState {
   const { job, base, revision, sent, past, future, joined } = state;
   const found = rebased({ job: job!, base: base ?? saved.job, revision, sent }, saved);
-  if (found.conflict) return { ...state, conflict: saved, saving: 'refused' };
+  if (found.conflict) return { ...state, base: found.base, conflict: saved, saving: 'refused' };
   return {
     ...state,
     job: found.job,
@@ -75,7 +75,7 @@ function onTop(state: BenchState, saved: SavedJob): BenchState {
     sent: [],
     conflict: null,
     saving: found.unsaved ? 'waiting' : 'saved',
-    past: found.joined ? stepsOnTop(past, base!, saved.job) : past,
+    past: found.joined ? stepsOnTop(past, found.base, saved.job) : past,
     future: found.joined ? [] : future,
     joined: found.joined ? joined + 1 : joined,
   };
@@ -147,7 +147,7 @@ export const bench = createSlice({
         ...state,
         saving: 'saving',
         refusal: null,
-        sent: [...state.sent, payload.save].slice(-MOST_SENT),
+        sent: [...state.sent, { save: payload.save, job: state.job! }].slice(-MOST_SENT),
       }) as BenchState,
     /** `job` is the one that was sent; where it has changed since, there is more to save. */
     saveDone: (state, { payload }: PayloadAction<{ revision: number; savedAt: string; job: Job }>): BenchState =>

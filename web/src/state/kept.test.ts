@@ -27,11 +27,11 @@ afterEach(async () => {
 
 test('what this tab knows comes back as it was, steps and all', async () => {
   const mine = { ...job, name: 'Mine' };
-  expect(await keep({ ...about, job: mine, past: [job], sent: ['s'] })).toBe(true);
+  expect(await keep({ ...about, job: mine, past: [job], sent: [{ save: 's', job: mine }] })).toBe(true);
   expect(await keptOf('a')).toMatchObject({
     tab: TAB,
     unsaved: true,
-    sent: ['s'],
+    sent: [{ save: 's', job: mine }],
     job: { name: 'Mine' },
     past: [{ name: job.name }],
   });

@@ -1,5 +1,6 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import { isAlike, JOB_FORMAT, readJob, type Job } from '@sill/core';
+import type { Sent } from './rebase';
 import { openTabs, TAB } from './tab';
 
 /** What a tab knows of a job, kept in this browser with every change: nothing is lost when it is closed. */
@@ -13,8 +14,8 @@ export type Kept = {
   readonly base: Job;
   readonly revision: number;
   readonly savedAt: string;
-  /** Ids of saves that were sent and of which no answer is known. */
-  readonly sent: readonly string[];
+  /** Saves of which no answer is known. */
+  readonly sent: readonly Sent[];
   /** False where the server has it all: then only the steps back are worth keeping. */
   readonly unsaved: boolean;
   readonly past: readonly Job[];
@@ -96,6 +97,7 @@ function read(kept: Kept): Kept | null {
         ...kept,
         job: job.value,
         base: base.value,
+        sent: kept.sent.filter((sent) => typeof sent === 'object' && isToday(sent.job)),
         past: kept.past.filter(isToday),
         future: kept.future.filter(isToday),
       }

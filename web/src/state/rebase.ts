@@ -1,30 +1,55 @@
 import { isAlike, merged, readJob, type Clash, type Job, type Whose } from '@sill/core';
 import type { SavedJob } from '../platform/api';
 
+/** A save that was sent and of which no answer is known. */
+export type Sent = { readonly save: string; readonly job: Job };
+
 /** A job with changes, and what they were made on: what the server had then. */
 export type Grown = {
   readonly job: Job;
   readonly base: Job;
   readonly revision: number;
-  /** Ids of saves of which no answer is known. */
-  readonly sent: readonly string[];
+  readonly sent: readonly Sent[];
 };
 
 /** The changes on top of what the server has now; a conflict where a person must say which of two. */
 export type Rebased =
-  | { readonly conflict: false; readonly job: Job; readonly unsaved: boolean; readonly joined: boolean }
-  | { readonly conflict: true };
+  | {
+      readonly conflict: false;
+      readonly base: Job;
+      readonly job: Job;
+      readonly unsaved: boolean;
+      readonly joined: boolean;
+    }
+  | { readonly conflict: true; readonly base: Job };
+
+/**
+ * What the changes grew from: a save of this tab's own whose answer was lost, where another tab saved on top of it, so that
+ * all of it stands in what that one saved; else what the server had. Its own edit of before is then nobody else's.
+ */
+const grownFrom = ({ base, sent }: Pick<Grown, 'base' | 'sent'>, theirs: Job): Job =>
+  sent.findLast(({ job }) => {
+    const { job: both, clashes } = merged(base, job, theirs);
+    return clashes.length === 0 && isAlike(both, theirs);
+  })?.job ?? base;
 
 /**
  * Changes that were made on one save put on top of a later one. What another tab changed is taken in where both did not
  * change the same; `joined` says that there was any. A save of this tab's own, whose answer was lost, is known by its id.
  */
-export function rebased({ job, base, revision, sent }: Grown, saved: SavedJob): Rebased {
-  const own = saved.revision === revision || (typeof saved.save === 'string' && sent.includes(saved.save));
+export function rebased({ job, base: had, revision, sent }: Grown, saved: SavedJob): Rebased {
+  const own = saved.revision === revision || sent.some(({ save }) => save === saved.save);
+  const base = own ? had : grownFrom({ base: had, sent }, saved.job);
   const put = own ? { job, clashes: [] } : merged(base, job, saved.job);
-  if (put.clashes.length > 0 || (!own && !readJob(put.job).ok)) return { conflict: true };
+  if (put.clashes.length > 0 || (!own && !readJob(put.job).ok)) return { conflict: true, base };
   const unsaved = !isAlike(put.job, saved.job);
-  return { conflict: false, job: unsaved ? put.job : saved.job, unsaved, joined: !own && !isAlike(base, saved.job) };
+  return {
+    conflict: false,
+    base,
+    job: unsaved ? put.job : saved.job,
+    unsaved,
+    joined: !own && !isAlike(base, saved.job),
+  };
 }
 
 /** Steps back are put on the later save as well, so that undo takes back this tab's own changes and no other's. */
