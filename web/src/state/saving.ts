@@ -42,10 +42,14 @@ const toKeep = ({ id, job, base, revision, savedAt, sent, past, future, saving: 
     ? { id, job, base, revision, savedAt: savedAt ?? '', sent, past, future, unsaved: state !== 'saved' }
     : null;
 
+/** So many are being written just now: a page that is left meanwhile would open on the one before. */
+let beingKept = 0;
+
 async function keepNow({ getState, dispatch, extra }: Store): Promise<void> {
   const of = toKeep(getState().bench);
   if (!of) return;
-  const kept = await extra.keep(of);
+  beingKept++;
+  const kept = await extra.keep(of).finally(() => beingKept--);
   if (getState().bench.keptHere !== kept) dispatch(keeping(kept));
 }
 
@@ -136,7 +140,7 @@ export function keepOnLeaving({ getState }: Pick<Store, 'getState'>): void {
     // A field takes what was typed when it is left.
     if (document.activeElement instanceof HTMLElement) document.activeElement.blur();
     const of = toKeep(getState().bench);
-    if (of?.unsaved) keepLeaving(of);
+    if (of && (of.unsaved || beingKept > 0)) keepLeaving(of);
   });
   window.addEventListener('beforeunload', (event) => {
     if (unsaved() && !getState().bench.keptHere) event.preventDefault();
