@@ -53,13 +53,20 @@ const written = (answer: Response): Promise<unknown> =>
     throw new Offline('The server does not answer as it should.');
   });
 
+/** An answer that does not come within this never will: the way to the server broke without a word. Files take longer. */
+const PATIENCE_MS = 20_000;
+
 /** What the server answered; where it wants a sign-in first, after that. What it refused is thrown. */
 async function answerTo(method: string, path: string, body?: unknown): Promise<Response> {
   const sent =
     body instanceof Blob ? { body } : { headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) };
   let answer: Response;
   try {
-    answer = await fetch(`/api${path}`, { method, ...(body === undefined ? {} : sent) });
+    answer = await fetch(`/api${path}`, {
+      method,
+      ...(body === undefined ? {} : sent),
+      ...(body instanceof Blob ? {} : { signal: AbortSignal.timeout(PATIENCE_MS) }),
+    });
   } catch {
     throw new Offline('The server does not answer.');
   }
