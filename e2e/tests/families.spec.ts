@@ -117,9 +117,9 @@ test('a click on the model picks the part and shows its sizes', async ({ page })
   await page.goto('/jobs/demo/shape');
   const canvas = page.locator('.model canvas');
   await expect(canvas).toBeVisible();
-  const box = (await canvas.boundingBox())!;
-  // The canvas is there before what is drawn in it.
+  // The canvas is there before it has its size and before what is drawn in it.
   await expect(async () => {
+    const box = (await canvas.boundingBox())!;
     await page.mouse.click(box.x + box.width * 0.5, box.y + box.height * 0.3);
     await expect(page.locator('.picked')).toContainText(/T\d top board: 64 × 5/, { timeout: 1500 });
   }).toPass();
