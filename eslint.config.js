@@ -93,13 +93,7 @@ const layered = LAYERS.flatMap((layer, at) =>
             patterns: [
               {
                 group: [
-                  ...others.flatMap((one) => [
-                    `../${one}`,
-                    `../${one}/**`,
-                    `../../${one}`,
-                    `../../${one}/**`,
-                    `../../../${one}/**`,
-                  ]),
+                  ...others.flatMap((one) => [`**/${one}`, `**/${one}/**`]),
                   ...(folder.startsWith('stages/') ? near.flatMap((one) => [`../${one}`, `../${one}/**`]) : []),
                   '**/app',
                   '**/edges',

@@ -4,14 +4,10 @@ import { DepGraph, DepGraphCycleError } from 'dependency-graph';
 import ts from 'typescript';
 
 /** All program files below a folder, by their path from `root`. */
-export function filesIn(root: string, folder: string): readonly string[] {
-  return readdirSync(join(root, folder)).flatMap((name): readonly string[] => {
-    const path = join(folder, name);
-    if (['node_modules', 'dist'].includes(name) || name.startsWith('.')) return [];
-    if (statSync(join(root, path)).isDirectory()) return filesIn(root, path);
-    return /\.tsx?$/.test(name) ? [path] : [];
-  });
-}
+export const filesIn = (root: string, folder: string): readonly string[] =>
+  readdirSync(join(root, folder), { recursive: true, encoding: 'utf8' })
+    .filter((name) => /\.tsx?$/.test(name))
+    .map((name) => join(folder, name));
 
 /** The file that a relative import means; null where there is none. */
 function meant(from: string, specifier: string): string | null {

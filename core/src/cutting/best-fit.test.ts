@@ -2,17 +2,9 @@ import { knapsack } from './knapsack';
 import { seeded } from './random';
 import { solve } from './index';
 import { faults } from './testing/check';
-import { boardOf, partOf } from './testing/lists';
+import { boardOf, partOf, problemOf } from './testing/lists';
 import type { CutProblem } from './problem';
 
-const asked = (stock: CutProblem['stock'], parts: CutProblem['parts']): CutProblem => ({
-  format: 'sill-plan/cut-problem@1',
-  unit: 'in',
-  kerf: 0.125,
-  objective: 'cost',
-  stock,
-  parts,
-});
 /** Ended before it began: what there is at once. */
 const atOnce = (problem: CutProblem) => solve(problem, { stopped: () => true });
 
@@ -25,7 +17,7 @@ const many = (count: number, least: number, most: number) => {
 };
 
 test('thousands of lengths that are all different are cut at once, all of them, and close to the bound', () => {
-  const problem = asked([boardOf('long', 96, 5.5, 7.48, 0), boardOf('short', 60, 5.5, 4.9, 0)], many(2500, 3, 55));
+  const problem = problemOf([boardOf('long', 96, 5.5, 7.48, 0), boardOf('short', 60, 5.5, 4.9, 0)], many(2500, 3, 55));
   const solution = atOnce(problem);
   expect(solution.unplaced).toEqual([]);
   expect(faults(problem, solution)).toEqual([]);
@@ -35,7 +27,7 @@ test('thousands of lengths that are all different are cut at once, all of them, 
 test('what is there is begun first, runs between bad stretches are filled, no more is taken than there is', () => {
   const hand = { ...boardOf('hand', 80, 5.5, 0, 0), available: 2, defects: [{ from: 30, to: 34 }] };
   const few = { ...boardOf('few', 96, 5.5, 2, 0), available: 5 };
-  const problem = asked([hand, few, boardOf('dear', 96, 5.5, 9, 0)], many(200, 5, 44));
+  const problem = problemOf([hand, few, boardOf('dear', 96, 5.5, 9, 0)], many(200, 5, 44));
   const solution = atOnce(problem);
   expect(solution.unplaced).toEqual([]);
   expect(faults(problem, solution)).toEqual([]);
@@ -45,7 +37,7 @@ test('what is there is begun first, runs between bad stretches are filled, no mo
 });
 
 test('where there is not enough it is said which are left', () => {
-  const problem = asked([{ ...boardOf('only', 96, 5.5, 2, 0), available: 3 }], many(120, 20, 40));
+  const problem = problemOf([{ ...boardOf('only', 96, 5.5, 2, 0), available: 3 }], many(120, 20, 40));
   const solution = atOnce(problem);
   expect(solution.status).toBe('infeasible');
   expect(solution.unplaced.reduce((sum, { quantity }) => sum + quantity, 0)).toBeGreaterThan(100);

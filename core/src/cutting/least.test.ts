@@ -7,7 +7,7 @@ import { solve, type CutProblem, type IntegerSolver } from './index';
 import { packSideBySide } from './pack';
 import { faults } from './testing/check';
 import { leastMitred, leastRipped } from './testing/least';
-import { boardOf, partOf as part, type Part } from './testing/lists';
+import { boardOf, partOf as part, problemOf } from './testing/lists';
 import { sawFaults } from './testing/saw';
 
 let integer: IntegerSolver;
@@ -16,21 +16,13 @@ beforeAll(async () => {
 });
 
 const board = (id: string, length: number, width: number, price: number) => boardOf(id, length, width, price, 0.5);
-const problem = (stock: CutProblem['stock'], parts: Part[]): CutProblem => ({
-  format: 'sill-plan/cut-problem@1',
-  unit: 'in',
-  kerf: 0.125,
-  objective: 'cost',
-  stock,
-  parts,
-});
 const pieces = ({ parts }: CutProblem) => parts.reduce((sum, { quantity }) => sum + quantity, 0);
 
 describe('mitred pieces', () => {
   const kerf45 = 0.125 / Math.cos(Math.PI / 4);
 
   test('braces with opposite 45s nest: each after the first takes a width less, and one slanted cut parts two', () => {
-    const list = problem([board('s', 96, 3.5, 5)], [part('brace', 5, 20, 3.5, { left: 45, right: -45 })]);
+    const list = problemOf([board('s', 96, 3.5, 5)], [part('brace', 5, 20, 3.5, { left: 45, right: -45 })]);
     const solution = solve(list, { integer });
     // 20 + 4 x (20 - 3.5 + kerf) = 86.71 of 95: one board, where end to end they would need two.
     expect(solution).toMatchObject({ cost: 5, status: 'optimal' });
@@ -43,7 +35,7 @@ describe('mitred pieces', () => {
   });
 
   test('parallelograms nest as they are', () => {
-    const list = problem([board('s', 96, 3.5, 5)], [part('strut', 5, 20, 3.5, { left: 45, right: 45 })]);
+    const list = problemOf([board('s', 96, 3.5, 5)], [part('strut', 5, 20, 3.5, { left: 45, right: 45 })]);
     const solution = solve(list, { integer });
     expect(solution).toMatchObject({ cost: 5, status: 'optimal' });
     expect(new Set(solution.boards[0]!.pieces.map(({ flip }) => flip))).toEqual(new Set(['none']));
@@ -51,7 +43,7 @@ describe('mitred pieces', () => {
   });
 
   test('legs with one slanted end lie back to back: half a turn and flips let both slants meet', () => {
-    const list = problem([board('s', 62, 3.5, 5)], [part('leg', 2, 32, 3.5, { left: 45, right: 0 })]);
+    const list = problemOf([board('s', 62, 3.5, 5)], [part('leg', 2, 32, 3.5, { left: 45, right: 0 })]);
     // 64 - 3.5 + 0.18 = 60.68 of 61.
     const solution = solve(list, { integer });
     expect(solution).toMatchObject({ cost: 5, status: 'optimal' });
@@ -73,7 +65,7 @@ describe('mitred pieces', () => {
     let proved = 0;
     fc.assert(
       fc.property(lists, (rows) => {
-        const list = problem(
+        const list = problemOf(
           [board('s', 96, 3.5, 5), board('l', 120, 3.5, 6.1)],
           rows.map(({ length, quantity, left, right, sign }, at) =>
             part(`p${at}`, quantity, length, 3.5, { left, right: sign * right }),
@@ -101,7 +93,7 @@ test('60 small lists on boards that are ripped: the least that every way to cut 
   let proved = 0;
   fc.assert(
     fc.property(rows, fc.integer({ min: 700, max: 1200 }), (parts, wide) => {
-      const list = problem(
+      const list = problemOf(
         [
           board('2x4', 96, 3.5, 5),
           board('2x6', 96, 5.5, wide / 100),
@@ -136,7 +128,7 @@ test('60 small lists on sheets of three sizes, grain along: the least that every
   fc.assert(
     fc.property(rows, fc.integer({ min: 2000, max: 3000 }), (parts, half) => {
       // The same list twice: as boards for the enumeration, as sheets whose grain forbids turning for the solver.
-      const asBoards = problem(
+      const asBoards = problemOf(
         [size('whole', 96, 48, 50), size('half', 48, 48, half / 100), size('quarter', 48, 24, 14)],
         parts.map(([length, width, quantity], at) => part(`p${at}`, quantity, length, width)),
       );
@@ -168,7 +160,7 @@ test('numbers of boards decided from below: 40 small lists as cheap as every way
   let decided = 0;
   fc.assert(
     fc.property(rows, (parts) => {
-      const list = problem(
+      const list = problemOf(
         stock,
         parts.map(([length, width, quantity], at) => part(`p${at}`, quantity, length, width)),
       );

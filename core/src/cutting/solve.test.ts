@@ -3,6 +3,7 @@ import { solve, type CutProblem } from './index';
 import { knapsack } from './knapsack';
 import { leastCost } from './simplex';
 import { faults } from './testing/check';
+import { problemOf } from './testing/lists';
 
 type Stock = CutProblem['stock'][number];
 const board = (id: string, length: number, price: number, rest: Partial<Stock> = {}): Stock => ({
@@ -28,14 +29,6 @@ const part = (id: string, length: number, quantity: number, rest: Partial<CutPro
   grain: 'any' as const,
   ...rest,
 });
-const problem = (stock: Stock[], parts: CutProblem['parts']): CutProblem => ({
-  format: 'sill-plan/cut-problem@1',
-  unit: 'in',
-  kerf: 0.125,
-  objective: 'cost',
-  stock,
-  parts,
-});
 
 const random = fc
   .record({
@@ -46,7 +39,7 @@ const random = fc
     }),
   })
   .map(({ prices, lengths }) =>
-    problem(
+    problemOf(
       [board('s8', 96, prices[0] / 100), board('s12', 144, prices[1] / 100)],
       lengths.map(([eighths, quantity], at) => part(`p${at}`, eighths / 8, quantity)),
     ),
@@ -135,7 +128,7 @@ test('100 wide lists with ripping, sheets, defects and limits: nothing at fault'
             board('wide', 96, 9, { width: 9.25 }),
             board('old', 70, 0, { width: 9.25, available, defects: [{ from: 20, to: 24 }] }),
           ];
-      const list = problem(
+      const list = problemOf(
         stock,
         rows.map((row, at) => part(`p${at}`, row.length, row.quantity, row)),
       );
@@ -147,7 +140,7 @@ test('100 wide lists with ripping, sheets, defects and limits: nothing at fault'
 });
 
 test('uses an offcut first and keeps off its defect', () => {
-  const list = problem(
+  const list = problemOf(
     [board('new', 96, 5), board('off', 41, 0, { available: 1, defects: [{ from: 12, to: 15.5 }] })],
     [part('short', 11, 1), part('long', 24, 1)],
   );
@@ -158,7 +151,7 @@ test('uses an offcut first and keeps off its defect', () => {
 
 test('says what can not be cut, and why', () => {
   const solution = solve(
-    problem(
+    problemOf(
       [board('s', 96, 5, { available: 1 })],
       [
         part('too-long', 120, 1),
@@ -178,7 +171,7 @@ test('says what can not be cut, and why', () => {
 });
 
 test('same input, same answer', () => {
-  const list = problem(
+  const list = problemOf(
     [board('a', 96, 4.36), board('b', 144, 7.24)],
     [part('x', 35, 9), part('y', 51, 2), part('z', 20.5, 7)],
   );
@@ -186,7 +179,7 @@ test('same input, same answer', () => {
 });
 
 test('counts equal boards together, every cut in order and inside the board', () => {
-  const solution = solve(problem([board('s', 96, 5)], [part('leg', 30, 6)]));
+  const solution = solve(problemOf([board('s', 96, 5)], [part('leg', 30, 6)]));
   expect(solution.boards).toHaveLength(1);
   expect(solution.boards[0]).toMatchObject({ stock: 's', count: 2 });
   expect(solution.boards[0]!.cuts.map((cut) => cut.at)).toEqual([0.5, 30.5, 60.625, 90.75]);

@@ -48,7 +48,7 @@ export class Refused extends Error {
 /** The server could not be reached at all. */
 export class Offline extends Error {}
 
-const written = (answer: Response): Promise<unknown> =>
+const readOf = (answer: Response): Promise<unknown> =>
   answer.json().catch(() => {
     throw new Offline('The server does not answer as it should.');
   });
@@ -58,20 +58,16 @@ const PATIENCE_MS = 20_000;
 
 /** What the server answered; where it wants a sign-in first, after that. What it refused is thrown. */
 async function answerTo(method: string, path: string, body?: unknown): Promise<Response> {
-  const sent =
-    body instanceof Blob ? { body } : { headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) };
+  const json = body !== undefined && { headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) };
+  const sent = body instanceof Blob ? { body } : { ...json, signal: AbortSignal.timeout(PATIENCE_MS) };
   let answer: Response;
   try {
-    answer = await fetch(`/api${path}`, {
-      method,
-      ...(body === undefined ? {} : sent),
-      ...(body instanceof Blob ? {} : { signal: AbortSignal.timeout(PATIENCE_MS) }),
-    });
+    answer = await fetch(`/api${path}`, { method, ...sent });
   } catch {
     throw new Offline('The server does not answer.');
   }
   if (answer.ok) return answer;
-  const { error } = (await written(answer)) as {
+  const { error } = (await readOf(answer)) as {
     error: { code: string; message: string; fields: FieldError[]; current?: unknown };
   };
   if (error.code === 'sign-in') {
@@ -83,7 +79,7 @@ async function answerTo(method: string, path: string, body?: unknown): Promise<R
 
 async function ask<T>(method: string, path: string, body?: unknown): Promise<T> {
   const answer = await answerTo(method, path, body);
-  return (answer.status === 204 ? undefined : await written(answer)) as T;
+  return (answer.status === 204 ? undefined : await readOf(answer)) as T;
 }
 
 /** Price lists and shops are kept alike: all of a kind, and one saved on top of the revision it was made from. */

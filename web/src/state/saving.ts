@@ -1,5 +1,6 @@
 import { isAnyOf } from '@reduxjs/toolkit';
 import { Offline, Refused, type SavedJob } from '../platform/api';
+import { inTurns } from '../platform/in-turns';
 import {
   changed,
   conflicted,
@@ -81,21 +82,12 @@ async function sendOnce(id: string, store: Store): Promise<Outcome> {
   }
 }
 
-/** One after the other: sent side by side, the second save would look like another tab's. */
-function inTurns(): (work: () => Promise<Outcome>) => Promise<Outcome> {
-  let underWay: Promise<unknown> = Promise.resolve();
-  return (work) => {
-    const mine = underWay.then(work, work);
-    underWay = mine;
-    return mine;
-  };
-}
-
 /**
  * Saves as you go: each change is kept in this browser at once and sent after a pause. While the server does not answer,
  * or can not save just now, it is tried again with growing pauses; a save based on an old revision is never forced.
  */
 export function listenForSaves(listen: Listen): void {
+  // Sent side by side, the second save would look like another tab's.
   const inTurn = inTurns();
   listen({
     matcher: grew,

@@ -28,3 +28,13 @@ export const partOf = (id: string, quantity: number, length: number, width: numb
   grain: 'any',
   ...(ends ? { ends } : {}),
 });
+
+/** Such boards and parts as a problem: an eighth of kerf, for the least cost. */
+export const problemOf = (stock: readonly Stock[], parts: readonly Part[]): CutProblem => ({
+  format: 'sill-plan/cut-problem@1',
+  unit: 'in',
+  kerf: 0.125,
+  objective: 'cost',
+  stock: [...stock],
+  parts: [...parts],
+});

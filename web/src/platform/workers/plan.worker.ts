@@ -18,6 +18,7 @@ import {
   type TopOption,
   type Way,
 } from '@sill/core';
+import { inTurns } from '../in-turns';
 import { newSender, type Heavy, type LightPlan } from './handing';
 import { keepPlan, lastPlan } from './last-plan';
 
@@ -79,12 +80,7 @@ async function handOver(plan: Plan, told: Told): Promise<LightPlan> {
   return light;
 }
 /** What is sent is counted on by the next: one after the other. */
-let underWay: Promise<unknown> = Promise.resolve();
-function inTurn<T>(work: () => Promise<T>): Promise<T> {
-  const mine = underWay.then(work, work);
-  underWay = mine.catch(() => undefined);
-  return mine;
-}
+const inTurn = inTurns();
 
 /** A plan that stands for so long is kept for the next opening; while a person types, none is. */
 const STANDS_MS = 1500;

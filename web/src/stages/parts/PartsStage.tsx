@@ -39,9 +39,9 @@ export function PartsStage() {
   const [search, setSearch] = useSearchParams();
   const [all, setAll] = useState(false);
   const nameOf = (id: string) => job.pieces.find((item) => item.id === id)!;
-  const built = useBuilt(piece);
   // Before the first plan there are the parts of the piece, where no plan has to choose the boards of its top.
-  const early = !plan && !all && built?.settled ? built.model.parts : null;
+  const built = useBuilt(plan || all ? null : piece);
+  const early = built?.settled ? built.model.parts : null;
   const own = facts?.parts ?? early ?? NONE;
   const parts = all ? (plan?.parts ?? NONE) : own;
   const count = parts.reduce((sum, part) => sum + part.count * (nameOf(part.piece)?.copies ?? 1), 0);
