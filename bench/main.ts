@@ -1,3 +1,4 @@
+import { set } from '@sill/core';
 import { cpus } from 'node:os';
 import { createRequire } from 'node:module';
 import type * as MaxRects from 'maxrects-packer';
@@ -51,7 +52,7 @@ async function planning() {
     let step = 0;
     return () => {
       step = (step + 1) % 97;
-      const changed = applyChanges(of, [{ piece: 'glaze', path: ['size', 'length'], value: inches(56 + step / 8) }]);
+      const changed = applyChanges(of, [set('glaze', ['size', 'length'], inches(56 + step / 8))]);
       planJob(changed, { today, effort, ...(cache ? { cache } : {}) });
     };
   };

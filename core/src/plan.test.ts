@@ -1,3 +1,4 @@
+import { set } from './job';
 import { faultsOfOrder } from './building';
 import fc from 'fast-check';
 import {
@@ -136,9 +137,7 @@ describe('the demo job', () => {
     const options = compareTops(job, result, 'glaze', { today });
     expect(options.map((option) => option.nominal)).toEqual(['2x4', '2x6', '2x8', '2x10', '2x12']);
     for (const option of options) {
-      const taken = applyChanges(job, [
-        { piece: 'glaze', path: ['topChoices', 'width'], value: option.nominal.split('x')[1] },
-      ]);
+      const taken = applyChanges(job, [set('glaze', ['topChoices', 'width'], option.nominal.split('x')[1])]);
       expect(planJob(taken, { today }).list.total).toBe(option.total);
       expect(option.total - result.list.total).toBe(option.difference);
     }
@@ -146,7 +145,7 @@ describe('the demo job', () => {
   });
 
   test('"cheapest" costs no more than any one width', () => {
-    const width = (value: string) => applyChanges(job, [{ piece: 'bench', path: ['topChoices', 'width'], value }]);
+    const width = (value: string) => applyChanges(job, [set('bench', ['topChoices', 'width'], value)]);
     for (const value of ['4', '6', '8', '10', '12'])
       expect(result.list.total).toBeLessThanOrEqual(planJob(width(value), { today }).list.total);
   });
@@ -154,7 +153,7 @@ describe('the demo job', () => {
 
 describe('impossible and bad targets', () => {
   const base = { ...newJob('test'), pieces: [newPiece('t', 'dining')] };
-  const change = (path: Change['path'], value: unknown) => applyChanges(base, [{ piece: 't', path, value }]);
+  const change = (path: Change['path'], value: unknown) => applyChanges(base, [{ piece: 't', path, value } as Change]);
   const stops = (job: Job) => plan(job).findings.filter((finding) => finding.level === 'stop');
 
   test.each([
@@ -176,7 +175,7 @@ describe('impossible and bad targets', () => {
 
   test('one impossible piece leaves the others planned', () => {
     const job = { ...demoJob() };
-    const broken = applyChanges(job, [{ piece: 'bench', path: ['size', 'height'], value: mm(10) }]);
+    const broken = applyChanges(job, [set('bench', ['size', 'height'], mm(10))]);
     const result = plan(broken);
     expect(result.pieces.map(({ parts }) => parts.length > 0)).toEqual([true, true, false, true]);
     expect(result.list.total).toBeGreaterThan(0);

@@ -1,4 +1,5 @@
 import type { Board } from './buying';
+import { set } from './job';
 import type { Finding, Job, Piece } from './job';
 import type { PieceModel } from './piece';
 import { sawingOf, type Sawing } from './sawing';
@@ -40,11 +41,7 @@ export const unbuilt = (piece: Piece, error: unknown): PieceModel => ({
       remedies: [
         {
           label: say`Take the usual choices`,
-          changes: [
-            { piece: piece.id, path: ['choices'], value: {} },
-            { piece: piece.id, path: ['topChoices'], value: {} },
-            { piece: piece.id, path: ['joins'], value: {} },
-          ],
+          changes: [set(piece.id, ['choices'], {}), set(piece.id, ['topChoices'], {}), set(piece.id, ['joins'], {})],
         },
       ],
     }),

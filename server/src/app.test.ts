@@ -5,7 +5,7 @@ import type { Express } from 'express';
 import type { Knex } from 'knex';
 import { pino } from 'pino';
 import request from 'supertest';
-import { SAMPLE_YARD, SAMPLE_YARDS, applyChanges, demoJob } from '@sill/core';
+import { SAMPLE_YARD, SAMPLE_YARDS, applyChanges, demoJob, set } from '@sill/core';
 import { makeApp } from './app';
 import { openDatabase } from './database';
 import { seed } from './seed';
@@ -57,7 +57,7 @@ describe('jobs', () => {
       pieces: ['Glaze table', 'Ware shelf', 'Window bench', 'Drawer cart'],
     });
 
-    const job = applyChanges(demoJob(), [{ piece: null, path: ['name'], value: 'Shelf' }]);
+    const job = applyChanges(demoJob(), [set(null, ['name'], 'Shelf')]);
     const answer = (await send('put', `/api/jobs/${made.id}`).send({ revision: 1, job }).expect(200)).body;
     expect(answer).toMatchObject({ id: made.id, revision: 2 });
     expect((await get(`/api/jobs/${made.id}`)).body).toMatchObject({ revision: 2, job });
@@ -98,27 +98,25 @@ describe('bad input: one error shape, nothing changed', () => {
   test.each([
     [
       'a size of zero',
-      (job: ReturnType<typeof demoJob>) => applyChanges(job, [{ piece: 'glaze', path: ['size', 'length'], value: 0 }]),
+      (job: ReturnType<typeof demoJob>) => applyChanges(job, [set('glaze', ['size', 'length'], 0)]),
       'pieces 1, size, length',
       'at least 1',
     ],
     [
       'a negative size',
-      (job: ReturnType<typeof demoJob>) => applyChanges(job, [{ piece: 'bench', path: ['size', 'width'], value: -5 }]),
+      (job: ReturnType<typeof demoJob>) => applyChanges(job, [set('bench', ['size', 'width'], -5)]),
       'pieces 3, size, width',
       'at least 1',
     ],
     [
       'a huge size',
-      (job: ReturnType<typeof demoJob>) =>
-        applyChanges(job, [{ piece: 'bench', path: ['size', 'height'], value: 1e12 }]),
+      (job: ReturnType<typeof demoJob>) => applyChanges(job, [set('bench', ['size', 'height'], 1e12)]),
       'pieces 3, size, height',
       'at most',
     ],
     [
       'letters',
-      (job: ReturnType<typeof demoJob>) =>
-        applyChanges(job, [{ piece: 'bench', path: ['size', 'height'], value: 'tall' }]),
+      (job: ReturnType<typeof demoJob>) => applyChanges(job, [set('bench', ['size', 'height'], 'tall' as never)]),
       'pieces 3, size, height',
       'must be a number',
     ],

@@ -1,5 +1,5 @@
 import { inches, toInches } from '../length';
-import { applyChanges, newJob, type Change, type Job, type Piece } from '../job';
+import { applyChanges, newJob, type Change, type Job, type Piece, set } from '../job';
 import { boxOf, demoJob, newPiece } from '../piece';
 import { planJob, type Plan } from '../plan';
 import { plain } from '../words';
@@ -39,7 +39,7 @@ describe('people', () => {
     const longer = applyChanges(wanted, note.remedies[0]!.changes);
     expect(finding(longer, 'seats')).toMatchObject({ level: 'good', numbers: { seats: 8 } });
     const shorter = applyChanges(longer, [
-      { piece: 't', path: ['size', 'length'], value: longer.pieces[0]!.size.length - inches(1 / 16) },
+      set('t', ['size', 'length'], longer.pieces[0]!.size.length - inches(1 / 16)),
     ]);
     expect(finding(shorter, 'seats')!.level).toBe('care');
   });
@@ -111,26 +111,21 @@ describe('money and shop', () => {
   });
 
   test.each<[string, Change[], string, string]>([
-    ['under budget', [{ piece: null, path: ['budget'], value: 90000 }], 'budget', 'good'],
+    ['under budget', [set(null, ['budget'], 90000)], 'budget', 'good'],
     ['less than bought', [], 'bought', 'good'],
-    ['dearer than bought', [{ piece: 't', path: ['boughtPrice'], value: 100 }], 'bought', 'care'],
+    ['dearer than bought', [set('t', ['boughtPrice'], 100)], 'bought', 'care'],
     ['spares', [], 'spares', 'care'],
-    ['longer than the car', [{ piece: null, path: ['shop', 'car'], value: inches(40) }], 'car', 'care'],
-    [
-      'all clamps',
-      [{ piece: null, path: ['shop', 'clamps'], value: [{ length: inches(50), count: 2 }] }],
-      'clamps',
-      'care',
-    ],
-    ['a screw that is not sold', [{ piece: null, path: ['yard', 'hardware'], value: [] }], 'not-sold-glue-', 'stop'],
+    ['longer than the car', [set(null, ['shop', 'car'], inches(40))], 'car', 'care'],
+    ['all clamps', [set(null, ['shop', 'clamps'], [{ length: inches(50), count: 2 }])], 'clamps', 'care'],
+    ['a screw that is not sold', [set(null, ['yard', 'hardware'], [])], 'not-sold-glue-', 'stop'],
     [
       'short pieces',
-      [{ piece: 't', path: ['size'], value: { length: inches(24), width: inches(15.5), height: inches(7) } }],
+      [set('t', ['size'], { length: inches(24), width: inches(15.5), height: inches(7) })],
       'short',
       'care',
     ],
-    ['a screwed top moves', [{ piece: 't', path: ['choices', 'fixing'], value: 'screwed' }], 'movement', 'care'],
-    ['a far overhang tips', [{ piece: 't', path: ['choices', 'overhangEnds'], value: inches(10) }], 'tipping', 'care'],
+    ['a screwed top moves', [set('t', ['choices', 'fixing'], 'screwed')], 'movement', 'care'],
+    ['a far overhang tips', [set('t', ['choices', 'overhangEnds'], inches(10))], 'tipping', 'care'],
   ])('%s', (_, changes, id, level) => {
     expect(finding(applyChanges(job(piece), changes), id)?.level).toBe(level);
   });

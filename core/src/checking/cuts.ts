@@ -2,6 +2,7 @@ import { wholeInches } from '../length';
 import { SHORT_PIECE } from '../sawing';
 import { marketOf, offersOf } from '../buying';
 import { alongOf } from '../piece';
+import { set } from '../job';
 import type { Finding, Job, Lock, Piece } from '../job';
 import { isSheet, LUMBER, lumberOf, printMaterial, SAMPLE_YARDS, type Lumber, type Yard } from '../stock';
 import { dim, listOf, say, strong, tag, type Phrase } from '../words';
@@ -21,11 +22,9 @@ function notSold({ id, wood }: Piece, job: Job): Finding {
     remedies: [
       ...yards.slice(0, 2).map((yard) => ({
         label: say`Also buy at ${yard.name}`,
-        changes: [{ piece: null, path: ['alsoAt'], value: [...job.alsoAt, yard] }],
+        changes: [set(null, ['alsoAt', yard.id], yard)],
       })),
-      ...(wood === 'common'
-        ? []
-        : [{ label: say`Make it of common boards`, changes: [{ piece: id, path: ['wood'], value: 'common' }] }]),
+      ...(wood === 'common' ? [] : [{ label: say`Make it of common boards`, changes: [set(id, ['wood'], 'common')] }]),
     ],
   });
 }
@@ -48,16 +47,14 @@ function aimNote(aim: NonNullable<Facts['buying']['aim']>, cost: number): Findin
     title: say`Chosen for ${AIM_NAMES[aim.for]}`,
     because: say`${measure(value)}; with the cheapest boards it would be ${measure(cheapest.value)}. That costs $${(dearer / 100).toFixed(2)} more. ${proved ? 'Nothing does with less: proved.' : say`Less than ${measure(atLeast)} is not possible at any price.`}`,
     numbers: { cents: dearer, value, atLeast },
-    remedies: [{ label: say`Choose the cheapest`, changes: [{ piece: null, path: ['aim', 'for'], value: 'cost' }] }],
+    remedies: [{ label: say`Choose the cheapest`, changes: [set(null, ['aim', 'for'], 'cost')] }],
   });
 }
 
 /** What became of boards that stay as they are: their price, those that no longer stand, pieces cut to another size. */
 function lockNotes({ locks }: Job, { wish, lostLocks, boards }: Facts['buying']): readonly Finding[] {
   const found: Finding[] = [];
-  const without = (gone: readonly Lock[]) => [
-    { piece: null, path: ['locks'], value: locks.filter((lock) => !gone.includes(lock)) },
-  ];
+  const without = (gone: readonly Lock[]) => gone.map(({ id }) => set(null, ['locks', id], undefined));
   const wished = locks.filter(({ state }) => state === 'kept');
   if (wish >= 1)
     found.push(
@@ -128,7 +125,7 @@ export function cutNotes({ job, buying, offcuts }: Facts): readonly Finding[] {
           ? [
               {
                 label: say`Make the table ${dim(shorter)} ${side === 'length' ? 'long' : side === 'width' ? 'wide' : 'high'}`,
-                changes: [{ piece: part.piece, path: ['size', side], value: shorter }],
+                changes: [set(part.piece, ['size', side], shorter)],
               },
             ]
           : [],

@@ -1,4 +1,14 @@
-import { able, clampCount, clampsOver, type Finding, type Job, type Method, type Piece } from '../job';
+import {
+  able,
+  clampCount,
+  clampsOver,
+  type Change,
+  type Finding,
+  type Job,
+  type Method,
+  type Piece,
+  set,
+} from '../job';
 import { DRIVER_ROOM, WAYS_TO_JOIN, type Fastening, type Trouble } from '../joinery';
 import { JOINT_KINDS, pairKey, type Adaptation } from '../piece';
 import { JOINTS_AT_ONCE } from '../building';
@@ -21,20 +31,11 @@ export function jointNotes({ piece, parts, model, fastenings, steps }: PieceFact
         remedies: [
           {
             label: say`Use clips`,
-            changes: [
-              { piece: piece.id, path: ['choices', 'fixing'], value: 'clips' },
-              { piece: piece.id, path: ['joins'], value: withoutAll(piece.joins, short) },
-            ],
+            changes: [set(piece.id, ['choices', 'fixing'], 'clips'), ...unsaid(piece, short)],
           },
           {
             label: say`Screw up through the rails, in slots`,
-            changes: [
-              {
-                piece: piece.id,
-                path: ['joins'],
-                value: { ...withoutAll(piece.joins, short), 'top screws': { by: 'slotted screws' } },
-              },
-            ],
+            changes: [...unsaid(piece, short), set(piece.id, ['joins', 'top screws'], { by: 'slotted screws' })],
           },
         ],
       }),
@@ -74,7 +75,7 @@ export function jointNotes({ piece, parts, model, fastenings, steps }: PieceFact
             ? [
                 {
                   label: say`Hold it by pocket screws`,
-                  changes: [{ piece: piece.id, path: ['topChoices', 'held'], value: 'pocket screws' }],
+                  changes: [set(piece.id, ['topChoices', 'held'], 'pocket screws')],
                 },
               ]
             : [],
@@ -113,7 +114,7 @@ export function jointNotes({ piece, parts, model, fastenings, steps }: PieceFact
           : [
               {
                 label: say`I have a right-angle head`,
-                changes: [{ piece: null, path: ['shop', 'drivers'], value: [...job.shop.drivers, 'right-angle head'] }],
+                changes: [set(null, ['shop', 'drivers', 'right-angle head'], 'right-angle head')],
               },
             ],
       }),
@@ -151,11 +152,11 @@ export function jointNotes({ piece, parts, model, fastenings, steps }: PieceFact
   return found;
 }
 
-/** What is said of joints, without what is said of some: for each, and for all of their kind. */
-const withoutAll = (joins: Piece['joins'], some: readonly Fastening[]): Piece['joins'] =>
-  Object.fromEntries(
-    Object.entries(joins).filter(([key]) => !some.some((one) => key === keyOf(one) || key === one.joint.kind)),
-  );
+/** Takes out what is said of some joints: of each, and of all of their kind. */
+const unsaid = ({ id, joins }: Piece, some: readonly Fastening[]): readonly Change[] =>
+  [...new Set(some.flatMap((one) => [keyOf(one), one.joint.kind]))]
+    .filter((key) => key in joins)
+    .map((key) => set(id, ['joins', key], undefined));
 
 const keyOf = ({ joint }: Fastening): string => pairKey(joint);
 const pairOf = ({ drilled, into }: Fastening): Phrase => say`${tag(drilled.tag)} to ${tag(into.tag)}`;
@@ -180,25 +181,18 @@ function troubleNotes(piece: Piece, made: readonly Fastening[]): readonly Findin
   return [...kinds.values()].map((group, at): Finding => {
     const item = group[0]!;
     const said = group.filter((one) => piece.joins[keyOf(one)] ?? piece.joins[one.joint.kind]);
-    const usual = withoutAll(piece.joins, group);
     return note(piece.id, `joint-${at + 1}`, 'care', 'joints', {
       about: group.map(({ drilled }) => drilled.id),
       title: say`${nameOf(item)} will not do for ${pairOf(item)}`,
       because: say`${listOf(group.slice(0, 6).map(pairOf))}: ${TROUBLE[item.troubles[0]!]}.`,
       numbers: { joints: group.length },
       remedies: [
-        ...(said.length > 0
-          ? [{ label: say`Join them the usual way`, changes: [{ piece: piece.id, path: ['joins'], value: usual }] }]
-          : []),
+        ...(said.length > 0 ? [{ label: say`Join them the usual way`, changes: unsaid(piece, group) }] : []),
         ...(item.by === 'pocket screws' && !piece.joins[item.joint.kind]?.flip
           ? [
               {
                 label: say`Pockets on the other face`,
-                changes: group.map((one) => ({
-                  piece: piece.id,
-                  path: ['joins', keyOf(one)],
-                  value: { ...piece.joins[keyOf(one)], flip: true },
-                })),
+                changes: group.map((one) => set(piece.id, ['joins', keyOf(one), 'flip'], true)),
               },
             ]
           : []),
@@ -233,7 +227,7 @@ function insteadNotes(piece: Piece, made: readonly Fastening[], job: Job): reado
         ? [
             {
               label: say`I have a right-angle head`,
-              changes: [{ piece: null, path: ['shop', 'drivers'], value: [...job.shop.drivers, 'right-angle head'] }],
+              changes: [set(null, ['shop', 'drivers', 'right-angle head'], 'right-angle head')],
             },
           ]
         : [],

@@ -1,5 +1,6 @@
 import { boardName, offerName, secondTrip, sparesFor } from '../buying';
 import { choosesWidth } from '../piece';
+import { set } from '../job';
 import type { Finding } from '../job';
 import { hardwareName } from '../stock';
 import { counted, dim, listOf, say, strong, type Phrase } from '../words';
@@ -30,10 +31,9 @@ export function moneyNotes({ job, list, buying, pieces }: Facts): readonly Findi
     if (dear.length > 0)
       remedies.push({
         label: say`Join every top from its cheapest width`,
-        changes: dear.map((piece) => ({ piece: piece.id, path: ['topChoices', 'width'], value: 'cheapest' })),
+        changes: dear.map((piece) => set(piece.id, ['topChoices', 'width'], 'cheapest')),
       });
-    if (list.spareCount > 0)
-      remedies.push({ label: say`Buy no spares`, changes: [{ piece: null, path: ['spares'], value: 'none' }] });
+    if (list.spareCount > 0) remedies.push({ label: say`Buy no spares`, changes: [set(null, ['spares'], 'none')] });
     found.push(
       note(null, 'budget', 'stop', 'stock', {
         title: say`${dollars(over)} over budget`,
@@ -77,9 +77,9 @@ export function moneyNotes({ job, list, buying, pieces }: Facts): readonly Findi
         numbers: { sparesCents: list.spares, secondTrip: trip, secondTripWithout: without },
         remedies: [
           ...(job.spares === 'each'
-            ? [{ label: say`Only as many as is likely`, changes: [{ piece: null, path: ['spares'], value: 'likely' }] }]
+            ? [{ label: say`Only as many as is likely`, changes: [set(null, ['spares'], 'likely')] }]
             : []),
-          { label: say`Buy the exact count`, changes: [{ piece: null, path: ['spares'], value: 'none' }] },
+          { label: say`Buy the exact count`, changes: [set(null, ['spares'], 'none')] },
         ],
       }),
     );

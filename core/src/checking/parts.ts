@@ -1,4 +1,5 @@
 import { inches, type Length } from '../length';
+import { set } from '../job';
 import type { Finding, Job } from '../job';
 import { chordSaving, salvageFor, topOf } from '../piece';
 import { isBoard, printMaterial, sizesOf, type BoardKey } from '../stock';
@@ -13,20 +14,21 @@ export function partNotes({ piece, parts }: PieceFacts, job: Job): readonly Find
   if (parts.length === 0) return [];
   const found: Finding[] = [];
   const sizes = sizesOf(job.measured);
-  const set = parts.filter((part) => Object.keys(part.changed).length > 0);
-  if (set.length > 0) {
-    const others = Object.fromEntries(
-      Object.entries(piece.overrides).filter(([name]) => !set.some((part) => part.tag === name)),
-    );
+  const byHand = parts.filter((part) => Object.keys(part.changed).length > 0);
+  if (byHand.length > 0)
     found.push(
       note(piece.id, 'by-hand', 'care', 'parts', {
-        about: set.map((part) => part.id),
-        title: say`${strong(set.length)} ${set.length === 1 ? 'part is' : 'parts are'} set by hand`,
-        because: say`${listOf(set.map((part): Bit => tag(part.tag)))}: bought and cut as you say. What joins them is still worked out from the plan; check it on the model.`,
-        remedies: [{ label: say`Take all back`, changes: [{ piece: piece.id, path: ['overrides'], value: others }] }],
+        about: byHand.map((part) => part.id),
+        title: say`${strong(byHand.length)} ${byHand.length === 1 ? 'part is' : 'parts are'} set by hand`,
+        because: say`${listOf(byHand.map((part): Bit => tag(part.tag)))}: bought and cut as you say. What joins them is still worked out from the plan; check it on the model.`,
+        remedies: [
+          {
+            label: say`Take all back`,
+            changes: byHand.map(({ tag: name }) => set(piece.id, ['overrides', name], undefined)),
+          },
+        ],
       }),
     );
-  }
   // Boards glued face to face are wide or thick in their plies' sum; the width is one board's.
   const wide = parts.filter((part) => isBoard(part.material) && part.width > sizes.board(part.material).width);
   for (const part of wide) {
@@ -41,13 +43,7 @@ export function partNotes({ piece, parts }: PieceFacts, job: Job): readonly Find
           : [
               {
                 label: say`Take it back`,
-                changes: [
-                  {
-                    piece: piece.id,
-                    path: ['overrides'],
-                    value: Object.fromEntries(Object.entries(piece.overrides).filter(([name]) => name !== part.tag)),
-                  },
-                ],
+                changes: [set(piece.id, ['overrides', part.tag], undefined)],
               },
             ],
       }),
@@ -61,7 +57,7 @@ export function partNotes({ piece, parts }: PieceFacts, job: Job): readonly Find
         remedies: [
           {
             label: say`Buy the planks`,
-            changes: [{ piece: piece.id, path: ['topChoices', 'salvage'], value: false }],
+            changes: [set(piece.id, ['topChoices', 'salvage'], false)],
           },
         ],
       }),

@@ -1,4 +1,4 @@
-import { applyChanges, KITS, newJob, TOOL_NAMES, type Job } from '../job';
+import { applyChanges, KITS, newJob, TOOL_NAMES, type Job, set } from '../job';
 import { inches } from '../length';
 import { newPiece, STARTS } from '../piece';
 import { planJob } from '../plan';
@@ -65,7 +65,7 @@ describe('clamps, bench and treated wood', () => {
   const told = (of: Job, id: string) =>
     planJob(of, { today: '2026-11-24', effort: 'quick' }).findings.find((finding) => finding.id === `p.${id}`);
   const dining = job('dining', TOOL_NAMES);
-  const glued = applyChanges(dining, [{ piece: 'p', path: ['topChoices', 'held'], value: 'glue' }]);
+  const glued = applyChanges(dining, [set('p', ['topChoices', 'held'], 'glue')]);
 
   test('a top held by glue alone wants a clamp that opens over it', () => {
     const short = { ...glued, shop: { ...glued.shop, clamps: [{ length: inches(24), count: 8 }] } };

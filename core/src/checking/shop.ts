@@ -1,5 +1,5 @@
 import { inches } from '../length';
-import { able, TOOLS, WAYS, type Finding, type Job, type Piece, type Remedy, type Tool, type Ways } from '../job';
+import { able, TOOLS, WAYS, type Finding, type Job, type Piece, type Remedy, type Tool, type Ways, set } from '../job';
 import { blankOf } from '../milling';
 import { topOf, type Part } from '../piece';
 import { isBoard, isSheet, nominalOf, sizesOf } from '../stock';
@@ -35,7 +35,7 @@ const haveIt = (job: Job, ways: Ways): Remedy => {
   const lacking = way.filter((tool) => !job.shop.tools.includes(tool));
   return {
     label: say`I can have a ${lacking.map((tool) => TOOLS[tool]).join(' and a ')}`,
-    changes: [{ piece: null, path: ['shop', 'tools'], value: [...job.shop.tools, ...lacking] }],
+    changes: lacking.map((tool) => set(null, ['shop', 'tools', tool], tool)),
   };
 };
 
@@ -43,7 +43,7 @@ const haveIt = (job: Job, ways: Ways): Remedy => {
 const otherTop = (piece: Piece, key: string, value: string, label: Phrase): readonly Remedy[] => {
   const spec = topOf(piece)?.choices[key];
   return spec?.kind === 'pick' && value in spec.options && (piece.topChoices[key] ?? spec.initial) !== value
-    ? [{ label, changes: [{ piece: piece.id, path: ['topChoices', key], value }] }]
+    ? [{ label, changes: [set(piece.id, ['topChoices', key], value)] }]
     : [];
 };
 
@@ -58,9 +58,9 @@ function unripped(piece: Piece, ripped: readonly Part[], job: Job): readonly Rem
     {
       label: say`Boards as bought, ${dim(width)} wide`,
       changes: [
-        { piece: piece.id, path: ['topChoices', 'edges'], value: 'as bought' },
-        { piece: piece.id, path: ['topChoices', 'width'], value: nominalOf(first.material).split('x')[1] },
-        { piece: piece.id, path: ['size', 'width'], value: width },
+        set(piece.id, ['topChoices', 'edges'], 'as bought'),
+        set(piece.id, ['topChoices', 'width'], nominalOf(first.material).split('x')[1]!),
+        set(piece.id, ['size', 'width'], width),
       ],
     },
   ];
@@ -97,7 +97,7 @@ function needsOf({ piece, parts, fastenings }: PieceFacts, job: Job): readonly N
       stop: false,
       title: say`Nothing here planes boards`,
       instead: say`Have the yard plane them to ${dim(inches(1 / 16))} over, or take boards as they come.`,
-      remedies: [{ label: say`Leave them as they come`, changes: [{ piece: piece.id, path: ['planed'], value: 0 }] }],
+      remedies: [{ label: say`Leave them as they come`, changes: [set(piece.id, ['planed'], 0)] }],
     },
     {
       id: 'sheet',

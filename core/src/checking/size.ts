@@ -1,5 +1,5 @@
 import { inches, toInches } from '../length';
-import { USE_NAMES, type Finding, type Job } from '../job';
+import { USE_NAMES, type Finding, type Job, set } from '../job';
 import { choosable, topOf } from '../piece';
 import { sizesIn, sizesOf, type Nominal } from '../stock';
 import { dim, say } from '../words';
@@ -13,14 +13,13 @@ export function sizeNotes({ piece, parts }: PieceFacts, job: Job): readonly Find
   const seats = seating(piece, parts, topOf(piece)?.deck ?? 'rectangle');
   const table = parts.length > 0 && topOf(piece) !== null;
   const knees = kneeRoom(parts);
-  const change = (path: readonly string[], value: unknown) => ({ piece: piece.id, path, value });
   const sitting = table && (piece.use === 'dining' || piece.use === 'desk');
 
   if (parts.length > 0 && piece.seats !== null && seats.total < piece.seats) {
     const aside = Math.ceil((piece.seats - seats.ends) / 2);
     const length = size.length + aside * PLACE - betweenLegs(piece, parts);
     const remedies: Finding['remedies'][number][] = [
-      { label: say`Make it ${dim(length)} long`, changes: [change(['size', 'length'], length)] },
+      { label: say`Make it ${dim(length)} long`, changes: [set(piece.id, ['size', 'length'], length)] },
     ];
     found.push(
       note(piece.id, 'seats', 'care', 'brief', {
@@ -48,10 +47,10 @@ export function sizeNotes({ piece, parts }: PieceFacts, job: Job): readonly Find
     const offered = choosable(piece, 'apron');
     const takes = offered?.kind === 'pick' && Object.hasOwn(offered.options, slimmer);
     if (takes && sizes.dressed(apron as Nominal).width - sizes.dressed(slimmer).width >= short)
-      remedies.push({ label: say`Use a ${slimmer} apron`, changes: [change(['choices', 'apron'], slimmer)] });
+      remedies.push({ label: say`Use a ${slimmer} apron`, changes: [set(piece.id, ['choices', 'apron'], slimmer)] });
     remedies.push({
       label: say`Make it ${dim(size.height + short)} high`,
-      changes: [change(['size', 'height'], size.height + short)],
+      changes: [set(piece.id, ['size', 'height'], size.height + short)],
     });
     found.push(
       note(piece.id, 'knees', 'care', 'shape', {
@@ -71,7 +70,7 @@ export function sizeNotes({ piece, parts }: PieceFacts, job: Job): readonly Find
         title: say`${size.height < inches(low) ? 'Lower' : 'Higher'} than usual`,
         because: say`A ${USE_NAMES[piece.use].toLowerCase()} is usually ${dim(inches(low))} to ${dim(inches(high))} high. This one is ${dim(size.height)}.`,
         numbers: { heightInches: toInches(size.height) },
-        remedies: [{ label: say`Make it ${dim(usual)} high`, changes: [change(['size', 'height'], usual)] }],
+        remedies: [{ label: say`Make it ${dim(usual)} high`, changes: [set(piece.id, ['size', 'height'], usual)] }],
       }),
     );
   }

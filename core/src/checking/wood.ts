@@ -1,4 +1,5 @@
 import { inches, toInches } from '../length';
+import { set } from '../job';
 import type { Finding, Piece } from '../job';
 import { choosable, familyOf, settled, topOf, type Choices, type Part } from '../piece';
 import { isBoard, LUMBER, SPECIES, speciesOf, SUMMER_MOISTURE, WINTER_MOISTURE, type BoardKey } from '../stock';
@@ -32,7 +33,7 @@ function movementNote(piece: Piece, top: Part, clips: boolean): readonly Finding
       remedies:
         clips || !choosable(piece, 'fixing')
           ? []
-          : [{ label: say`Use clips`, changes: [{ piece: piece.id, path: ['choices', 'fixing'], value: 'clips' }] }],
+          : [{ label: say`Use clips`, changes: [set(piece.id, ['choices', 'fixing'], 'clips')] }],
     }),
   ];
 }
@@ -62,7 +63,7 @@ export function woodNotes({ piece, parts }: PieceFacts): readonly Finding[] {
             : [
                 {
                   label: say`Use ${more} cross supports`,
-                  changes: [{ piece: piece.id, path: ['choices', 'crossSupports'], value: more }],
+                  changes: [set(piece.id, ['choices', 'crossSupports'], more)],
                 },
               ],
       }),
@@ -93,7 +94,7 @@ export function woodNotes({ piece, parts }: PieceFacts): readonly Finding[] {
             ? [
                 {
                   label: say`Overhang ${dim(half)}`,
-                  changes: [{ piece: piece.id, path: ['choices', path], value: half }],
+                  changes: [set(piece.id, ['choices', path], half)],
                 },
               ]
             : [],

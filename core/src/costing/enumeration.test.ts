@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { inches, type Length } from '../length';
-import { applyChanges, newJob, type Job } from '../job';
+import { applyChanges, newJob, type Job, set } from '../job';
 import { blanksOf } from '../milling';
 import { newPiece } from '../piece';
 import { planJob } from '../plan';
@@ -81,7 +81,7 @@ test('200 small jobs: the list costs the least of every nominal width and every 
       if (cheapest.parts.length === 0) return;
       tried++;
       const totals = ['4', '6', '8', '10', '12'].map((width) => {
-        const one = planJob(applyChanges(job, [{ piece: 't', path: ['topChoices', 'width'], value: width }]), {
+        const one = planJob(applyChanges(job, [set('t', ['topChoices', 'width'], width)]), {
           today,
           effort: 'quick',
         });

@@ -1,5 +1,5 @@
 import { inches, mm } from '../length';
-import { applyChanges, type Change, type Job, type Piece } from '../job';
+import { applyChanges, type Change, type Job, type Piece, set } from '../job';
 import { familyOf, topOf, type Part, type Specs } from '../piece';
 import { planJob, priceJob, type Plan, type PlanOptions } from '../plan';
 import type { Yard } from '../stock';
@@ -42,7 +42,7 @@ function otherChoices(piece: Piece, specs: Specs, path: 'choices' | 'topChoices'
             {
               id: `${piece.id}.${path}.${key}.${value}`,
               label: say`${strong(piece.name)}: ${lower(spec.label)} ${words}`,
-              changes: [{ piece: piece.id, path: [path, key], value }],
+              changes: [set(piece.id, [path, key], value)],
             },
           ],
     );
@@ -64,7 +64,7 @@ export function wishes(job: Job, yards: readonly Yard[]): readonly Wish[] {
                 id: `${piece.id}.${side}.${less}`,
                 side: `${piece.id}.${side}`,
                 label: say`${strong(piece.name)}: ${dim(size)} ${side === 'length' ? 'long' : 'wide'}, not ${dim(piece.size[side])}`,
-                changes: [{ piece: piece.id, path: ['size', side], value: size }],
+                changes: [set(piece.id, ['size', side], size)],
               },
             ];
       }),
@@ -83,18 +83,18 @@ export function wishes(job: Job, yards: readonly Yard[]): readonly Wish[] {
       {
         id: `yard.${yard.id}`,
         label: say`Buy at ${strong(yard.name)}`,
-        changes: [{ piece: null, path: ['yard'], value: yard }],
+        changes: [set(null, ['yard'], yard)],
       },
       {
         id: `also.${yard.id}`,
         label: say`Buy some of it at ${strong(yard.name)} too, a second stop`,
-        changes: [{ piece: null, path: ['alsoAt'], value: [...job.alsoAt, yard] }],
+        changes: [set(null, ['alsoAt', yard.id], yard)],
       },
     ]);
   const spares: readonly Wish[] =
     job.spares === 'none'
       ? []
-      : [{ id: 'spares', label: say`Buy no spares`, changes: [{ piece: null, path: ['spares'], value: 'none' }] }];
+      : [{ id: 'spares', label: say`Buy no spares`, changes: [set(null, ['spares'], 'none')] }];
   return [...sizes, ...choices, ...others, ...spares];
 }
 

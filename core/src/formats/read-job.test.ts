@@ -1,4 +1,4 @@
-import { applyChanges, newJob, DEFAULT_SHOP } from '../job';
+import { applyChanges, newJob, DEFAULT_SHOP, set } from '../job';
 import { inches, PER_FOOT } from '../length';
 import { demoJob, newPiece, STARTS } from '../piece';
 import { SAMPLE_YARD } from '../stock';
@@ -40,7 +40,10 @@ test.each([
   [['shop', 'kerf'], undefined, 'shop, kerf', 'is missing'],
   [['name'], 7, 'name', 'must be text'],
 ])('names the field %s', (path, value, field, message) => {
-  const read = readJob(applyChanges(demoJob(), [{ piece: null, path, value }]));
+  const job = structuredClone(demoJob());
+  const last = path.slice(0, -1).reduce<Record<string | number, unknown>>((at, key) => at[key] as never, job as never);
+  last[path.at(-1)!] = value;
+  const read = readJob(job);
   expect(read.ok).toBe(false);
   if (!read.ok) {
     expect(read.fields[0]!.field).toBe(field);
@@ -52,13 +55,13 @@ test('changes make a new job and leave the old; a piece that is gone changes not
   const job = demoJob();
   const before = JSON.stringify(job);
   const changed = applyChanges(job, [
-    { piece: 'bench', path: ['size', 'length'], value: 5 },
-    { piece: null, path: ['yard', 'boards', 0, 'price'], value: 1 },
+    set('bench', ['size', 'length'], 5),
+    set(null, ['yard', 'boards', job.yard.boards[0]!.id, 'price'], 1),
   ]);
   expect(changed.pieces[2]!.size.length).toBe(5);
   expect(changed.yard.boards[0]!.price).toBe(1);
   expect(JSON.stringify(job)).toBe(before);
-  expect(applyChanges(job, [{ piece: 'gone', path: ['name'], value: 'x' }])).toEqual(job);
+  expect(applyChanges(job, [set('gone', ['name'], 'x')])).toEqual(job);
 });
 
 /** A job as the first version of the program wrote it. */
@@ -120,6 +123,7 @@ test('a job of the first version migrates: nothing a person stated is lost', () 
     first: 'top',
     asBuilt: {},
     diagonals: {},
+    simulated: [],
     wood: 'common',
     planed: 0,
     finish: { sandTo: 0, stain: 'none', coat: 'none', coats: 0 },

@@ -6,6 +6,7 @@ export * from './tools';
 export * from './schema';
 export * from './shop';
 export * from './read';
+export * from './paths';
 export * from './change';
 export * from './merge';
 export * from './finding';

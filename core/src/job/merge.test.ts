@@ -7,8 +7,8 @@ import type { Job } from './schema';
 
 const base = demoJob();
 const glaze = base.pieces[0]!.id;
-const change = (job: Job, piece: string | null, path: Change['path'], value: unknown) =>
-  applyChanges(job, [{ piece, path, value }]);
+const change = (job: Job, ...[piece, path, value]: readonly [string | null, Change['path'], unknown]) =>
+  applyChanges(job, [{ piece, path, value } as Change]);
 
 describe('two jobs that grew from one', () => {
   test('what only one side changed is as that side has it', () => {

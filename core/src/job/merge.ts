@@ -1,3 +1,5 @@
+import { nameOf } from './rows';
+
 /** The way to a value inside a job: names of fields, ids of rows. */
 export type Path = readonly string[];
 /** One value that is not the same in two jobs; undefined where there is none. */
@@ -6,12 +8,11 @@ export type Difference = { readonly path: Path; readonly before: unknown; readon
 export type Clash = { readonly path: Path; readonly base: unknown; readonly mine: unknown; readonly theirs: unknown };
 
 type Fields = Readonly<Record<string, unknown>>;
-type Row = { readonly id: string };
 
 const isFields = (value: unknown): value is Fields =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
-const isRow = (value: unknown): value is Row => isFields(value) && typeof value['id'] === 'string';
-const isRows = (value: unknown): value is readonly Row[] => Array.isArray(value) && value.every(isRow);
+const isRows = (value: unknown): value is readonly Fields[] =>
+  Array.isArray(value) && value.every((row) => isFields(row) && nameOf(row) !== null);
 const isNames = (value: unknown): value is readonly string[] =>
   Array.isArray(value) && value.every((item) => typeof item === 'string');
 
@@ -24,7 +25,7 @@ export function isAlike(a: unknown, b: unknown): boolean {
   return [...names].every((name) => isAlike(a[name], b[name]));
 }
 
-const byId = (rows: readonly Row[]): Fields => Object.fromEntries(rows.map((row) => [row.id, row]));
+const byId = (rows: readonly Fields[]): Fields => Object.fromEntries(rows.map((row) => [nameOf(row)!, row]));
 const namesOf = (...all: readonly Fields[]): readonly string[] => [...new Set(all.flatMap((one) => Object.keys(one)))];
 
 /** What is not the same in two jobs, field by field; rows that have ids are matched by them, wherever they stand. */
@@ -57,9 +58,14 @@ export function merged<T>(base: T, mine: T, theirs: T, pick: (clash: Clash) => W
       }),
     );
   /** Their order, what only mine has after them; the order of mine where theirs is as it was. */
-  const rows = (base: readonly Row[], mine: readonly Row[], theirs: readonly Row[], path: Path): readonly unknown[] => {
+  const rows = (
+    base: readonly Fields[],
+    mine: readonly Fields[],
+    theirs: readonly Fields[],
+    path: Path,
+  ): readonly unknown[] => {
     const found = fields(byId(base), byId(mine), byId(theirs), path);
-    const ids = (list: readonly Row[]) => list.map(({ id }) => id);
+    const ids = (list: readonly Fields[]) => list.map((row) => nameOf(row)!);
     const order = isAlike(ids(base), ids(theirs)) ? [...ids(mine), ...ids(theirs)] : [...ids(theirs), ...ids(mine)];
     return [...new Set(order)].flatMap((id) => (found[id] === undefined ? [] : [found[id]]));
   };

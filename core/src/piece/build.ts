@@ -1,4 +1,5 @@
 import { inches, type Length, type Units } from '../length';
+import { set } from '../job';
 import type { Finding, Job, Piece, Shop } from '../job';
 import { common, contacts, faceArea, volumeOf, type Solid } from '../solid';
 import { boardKey, sizesIn, TABLE_SIZES, topNominals, type Nominal, type Sizes } from '../stock';
@@ -128,7 +129,6 @@ const bearing = (solid: Solid, part: Part): number =>
 function refused(piece: Piece, top: Top, because: string): Finding {
   const plainTop = { ...piece, top: 'joined', topChoices: {} };
   const plainBase = { ...piece, family: 'aprons', choices: {} };
-  const change = (path: string, value: unknown) => ({ piece: piece.id, path: [path], value });
   const stands = (other: Piece) => refusal(other, familyOf(other), topOf(other)!) === null;
   return {
     id: `${piece.id}.top-refused`,
@@ -141,10 +141,20 @@ function refused(piece: Piece, top: Top, because: string): Finding {
     numbers: {},
     remedies: [
       ...(stands(plainTop) && top.id !== 'joined'
-        ? [{ label: say`Take joined boards`, changes: [change('top', 'joined'), change('topChoices', {})] }]
+        ? [
+            {
+              label: say`Take joined boards`,
+              changes: [set(piece.id, ['top'], 'joined'), set(piece.id, ['topChoices'], {})],
+            },
+          ]
         : []),
       ...(stands(plainBase)
-        ? [{ label: say`Take four legs and aprons`, changes: [change('family', 'aprons'), change('choices', {})] }]
+        ? [
+            {
+              label: say`Take four legs and aprons`,
+              changes: [set(piece.id, ['family'], 'aprons'), set(piece.id, ['choices'], {})],
+            },
+          ]
         : []),
     ],
   };
@@ -180,7 +190,7 @@ function edgingHits(piece: Piece, base: Built, over: Built): readonly Finding[] 
       remedies: [
         {
           label: say`Keep it level with the top`,
-          changes: [{ piece: piece.id, path: ['topChoices', 'edging'], value: 'flush' }],
+          changes: [set(piece.id, ['topChoices', 'edging'], 'flush')],
         },
       ],
     },
@@ -272,9 +282,7 @@ const hitsLeg = (piece: Piece, across: Length): Finding => ({
   title: say`The parasol would stand on the post`,
   because: say`A hole of ${{ dim: across }} through the middle runs into a leg.`,
   numbers: { across },
-  remedies: [
-    { label: say`Leave the hole out`, changes: [{ piece: piece.id, path: ['topChoices', 'hole'], value: 0 }] },
-  ],
+  remedies: [{ label: say`Leave the hole out`, changes: [set(piece.id, ['topChoices', 'hole'], 0)] }],
 });
 
 /** Says so where the top rests on nothing, or where a leg that only the top holds does not reach it. */
@@ -286,11 +294,7 @@ function unsupported(piece: Piece, base: Built, fixed: readonly Joint[], choices
   const overhangs = ['overhangEnds', 'overhangSides', 'overhang'].filter((name) => typeof choices[name] === 'number');
   // An inch first; where that is not near enough, none.
   const most = overhangs.some((name) => (choices[name] as number) > inches(1)) ? inches(1) : 0;
-  const changes = overhangs.map((name) => ({
-    piece: piece.id,
-    path: ['choices', name],
-    value: Math.min(choices[name] as number, most),
-  }));
+  const changes = overhangs.map((name) => set(piece.id, ['choices', name], Math.min(choices[name] as number, most)));
   return {
     id: `${piece.id}.top-unsupported`,
     level: 'stop',

@@ -162,6 +162,7 @@ export function pieceFrom(from: Start, id: string, name = from.name): Piece {
     first: 'top',
     asBuilt: {},
     diagonals: {},
+    simulated: [],
   };
 }
 

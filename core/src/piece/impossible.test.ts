@@ -8,7 +8,7 @@ const build = (piece: Piece) => buildPiece(piece, topCandidates(piece)[0]!, DEFA
 const wish = (start: string, ...changes: readonly (readonly [Change['path'], unknown])[]): Piece =>
   applyChanges(
     { ...newJob('j'), pieces: [newPiece('p', start)] },
-    changes.map(([path, value]) => ({ piece: 'p', path, value })),
+    changes.map(([path, value]) => ({ piece: 'p', path, value }) as Change),
   ).pieces[0]!;
 
 describe('an impossible wish is a finding with a way out, never a list', () => {

@@ -1,5 +1,6 @@
 import { inches, type Length } from '../length';
-import type { Change, Finding, Remedy } from '../job';
+import { set } from '../job';
+import type { Change, Finding, PathIn, Piece, Remedy, ValueIn } from '../job';
 import {
   add,
   common,
@@ -344,7 +345,7 @@ export function kitFor(room: Room) {
         remedies,
       });
     },
-    change: (path: Change['path'], value: unknown): Change => ({ piece, path, value }),
+    change: <const P extends PathIn<Piece>>(path: P, value: ValueIn<Piece, P>): Change => set(piece, path, value),
     stopped: (): boolean => findings.length > 0,
     /** Everything described; only the findings where it can not be built. */
     built: (bearers: readonly string[] = [], by: Readonly<Record<string, Bearer['by']>> = {}): Built =>

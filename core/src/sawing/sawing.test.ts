@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { inches, type Length } from '../length';
-import { applyChanges, DEFAULT_SHOP, newJob, type Job } from '../job';
+import { applyChanges, DEFAULT_SHOP, newJob, type Job, set } from '../job';
 import { planJob, type Plan } from '../plan';
 import { demoJob } from '../piece';
 import { plain } from '../words';
@@ -200,7 +200,7 @@ test('legs from narrow stock are ganged where there is a mitre saw, wide boards 
   const legs = plan.setups.find(({ kind, parts }) => kind === 'stop' && parts.some((part) => part.role === 'leg'))!;
   expect(legs.gang).toBeGreaterThanOrEqual(2);
   for (const setup of plan.setups) expect(setup.gang).toBeLessThanOrEqual(Math.max(1, setup.count));
-  const byHand = planOf(applyChanges(demo, [{ piece: null, path: ['shop', 'tools'], value: ['hand saw', 'drill'] }]));
+  const byHand = planOf(applyChanges(demo, [set(null, ['shop', 'tools'], ['hand saw', 'drill'])]));
   for (const setup of byHand.setups) {
     expect(setup.gang).toBe(1);
     if (setup.kind === 'stop') expect(setup.tool).toBe('hand saw');
@@ -210,15 +210,15 @@ test('legs from narrow stock are ganged where there is a mitre saw, wide boards 
 
 test('a table saw alone rips under two inches with a push stick; short pieces are named', () => {
   const job = applyChanges(demo, [
-    { piece: null, path: ['shop', 'tools'], value: ['table saw', 'mitre saw', 'drill'] },
-    {
-      piece: demo.pieces[0]!.id,
-      path: ['loose'],
-      value: [
+    set(null, ['shop', 'tools'], ['table saw', 'mitre saw', 'drill']),
+    set(
+      demo.pieces[0]!.id,
+      ['loose'],
+      [
         { tag: 'Q1', name: 'strip', material: '1x4', length: inches(30), width: inches(1), count: 2 },
         { tag: 'Q2', name: 'plug', material: '1x4', length: inches(4), width: inches(3.5), count: 1 },
       ],
-    },
+    ),
   ]);
   const said = planOf(job).setups.flatMap(({ cautions }) => cautions.map((caution) => plain(caution, 'in')));
   expect(said.some((text) => text.includes('push stick'))).toBe(true);

@@ -17,7 +17,7 @@ import RedoIcon from '@mui/icons-material/Redo';
 import { format, parseISO } from 'date-fns';
 import { useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
-import { readJobText, type Job } from '@sill/core';
+import { readJobText, type Job, set } from '@sill/core';
 import { api } from '../platform/api';
 import { changed, redone, replaced, undone } from '../state/bench';
 import { useApp, useFrom, useJob, usePiece } from '../state/hooks';
@@ -82,7 +82,7 @@ export function Header() {
   };
   const removePiece = (gone: string) => {
     setAsking(null);
-    dispatch(replaced({ ...job, pieces: job.pieces.filter((item) => item.id !== gone) }));
+    dispatch(changed([set(null, ['pieces', gone], undefined)]));
     dispatch(said({ text: 'Piece removed. Undo brings it back.', bad: false }));
   };
   const copyJob = async () => {
@@ -134,7 +134,7 @@ export function Header() {
       <Button
         className="units"
         aria-label={`Units: ${job.units === 'in' ? 'inches' : 'millimetres'}. Change`}
-        onClick={() => dispatch(changed([{ piece: null, path: ['units'], value: job.units === 'in' ? 'mm' : 'in' }]))}
+        onClick={() => dispatch(changed([set(null, ['units'], job.units === 'in' ? 'mm' : 'in')]))}
       >
         {job.units === 'in' ? 'in · mm' : 'mm · in'}
       </Button>

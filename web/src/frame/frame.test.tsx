@@ -1,6 +1,6 @@
 /** @jest-environment jsdom */
 import { act, fireEvent, screen, within } from '@testing-library/react';
-import { applyChanges, demoJob, inches } from '@sill/core';
+import { applyChanges, demoJob, inches, set } from '@sill/core';
 import { onBench } from '../testing/bench';
 import { ConflictDialog } from './ConflictDialog';
 import { NoteFor } from '../stages/shared/NoteFor';
@@ -38,7 +38,7 @@ describe('the stick', () => {
 
 describe('the margin', () => {
   test('notes are numbered, those that stop first, each with its reason', () => {
-    const job = applyChanges(demoJob(), [{ piece: null, path: ['budget'], value: 5000 }]);
+    const job = applyChanges(demoJob(), [set(null, ['budget'], 5000)]);
     onBench(<Margin />, { job, path: '/jobs/demo/stock' });
     const notes = screen.getAllByRole('listitem');
     expect(within(notes[0]!).getByRole('img').getAttribute('aria-label')).toBe('note 1, stop');
@@ -77,20 +77,15 @@ describe('changed in another tab', () => {
     revision: 7,
     savedAt: '2026-11-24T12:00:00Z',
     job: applyChanges(demoJob(), [
-      { piece: 'glaze', path: ['size', 'length'], value: inches(72) },
-      { piece: 'glaze', path: ['size', 'width'], value: inches(31) },
+      set('glaze', ['size', 'length'], inches(72)),
+      set('glaze', ['size', 'width'], inches(31)),
     ]),
   };
   /** Here the length was made 66 and the job renamed; there the length 72 and the width 31. */
   const told = () => {
     const bench = onBench(<ConflictDialog />);
     act(() => {
-      bench.store.dispatch(
-        changed([
-          { piece: 'glaze', path: ['size', 'length'], value: inches(66) },
-          { piece: null, path: ['name'], value: 'Mine' },
-        ]),
-      );
+      bench.store.dispatch(changed([set('glaze', ['size', 'length'], inches(66)), set(null, ['name'], 'Mine')]));
       bench.store.dispatch(conflicted(theirs));
     });
     return bench;

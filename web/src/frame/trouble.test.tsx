@@ -2,7 +2,7 @@
 import { act, render, screen } from '@testing-library/react';
 import { Provider } from 'react-redux';
 import { createMemoryRouter, RouterProvider } from 'react-router';
-import { inches } from '@sill/core';
+import { inches, set } from '@sill/core';
 import { NoPlan } from '../stages/shared/NoPlan';
 import { changed } from '../state/bench';
 import { cleared, failed, halted, started } from '../state/planning';
@@ -28,7 +28,7 @@ describe('where there is no plan', () => {
     const { store, user, jobNow } = onBench(<NoPlan />);
     const before = jobNow();
     act(() => {
-      store.dispatch(changed([{ piece: 'glaze', path: ['size', 'length'], value: inches(50) }]));
+      store.dispatch(changed([set('glaze', ['size', 'length'], inches(50))]));
       store.dispatch(failed('the worker stopped'));
     });
     expect((await screen.findByRole('alert')).textContent).toContain('the worker stopped');

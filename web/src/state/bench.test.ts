@@ -1,4 +1,4 @@
-import { applyChanges, demoJob, type Job } from '@sill/core';
+import { applyChanges, demoJob, type Job, set } from '@sill/core';
 import type { Kept } from './kept';
 import {
   bench,
@@ -37,7 +37,7 @@ const keptOf = (of: Partial<Kept>): Kept => ({
   ...of,
 });
 const renamed = (name: string, at: number) => ({
-  ...changed([{ piece: null, path: ['name'], value: name }]),
+  ...changed([set(null, ['name'], name)]),
   meta: { at },
 });
 const name = (state: BenchState) => state.job!.name;
@@ -72,7 +72,7 @@ test('steps back survive a reload, while they lead somewhere', () => {
 test('typing in one field is one step back, a pause or another field begins a new one', () => {
   const state = run(start, renamed('P', 0), renamed('Po', 400), renamed('Pot', 800), renamed('Pots', 9000));
   expect(state.past.map((before) => before.name)).toEqual(['Kiln Lane pottery room', 'Pot']);
-  const other = { ...changed([{ piece: null, path: ['budget'], value: 1 }]), meta: { at: 9001 } };
+  const other = { ...changed([set(null, ['budget'], 1)]), meta: { at: 9001 } };
   expect(run(state, other).past).toHaveLength(3);
 });
 
@@ -133,7 +133,7 @@ describe('another tab saved first', () => {
     const wide = {
       ...savedJob,
       revision: 4,
-      job: applyChanges(job, [{ piece: 'glaze', path: ['size', 'width'], value: 8128 * 31 }]),
+      job: applyChanges(job, [set('glaze', ['size', 'width'], 8128 * 31)]),
     };
     const state = run(start, renamed('Mine', 0), saveStarted({ save: 's1' }), conflicted(wide));
     expect(state).toMatchObject({ revision: 4, saving: 'waiting', conflict: null, joined: 1 });

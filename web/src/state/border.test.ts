@@ -1,4 +1,4 @@
-import { demoJob } from '@sill/core';
+import { demoJob, set } from '@sill/core';
 import { QUIET } from '../testing/edges';
 import { changed, opened, replaced } from './bench';
 import { makeStore } from './store';
@@ -18,9 +18,9 @@ test('what can not be saved is refused at the change, by name, and nothing is lo
   expect(store.getState().bench).toMatchObject({ job: before, past: [], saving: 'saved' });
   expect(store.getState().view.message).toMatchObject({ bad: true });
   expect(store.getState().view.message!.text).toMatch(/^That can not be kept: pieces .*30/);
-  store.dispatch(changed([{ piece: piece!.id, path: ['size', 'length'], value: 1.5 }]));
+  store.dispatch(changed([set(piece!.id, ['size', 'length'], 1.5)]));
   expect(store.getState().bench.job).toBe(before);
   // The next change that can be kept goes through as ever.
-  store.dispatch(changed([{ piece: null, path: ['name'], value: 'Another room' }]));
+  store.dispatch(changed([set(null, ['name'], 'Another room')]));
   expect(store.getState().bench).toMatchObject({ job: { name: 'Another room' }, saving: 'waiting' });
 });

@@ -1,7 +1,8 @@
 import { useCallback, useMemo, type PointerEvent } from 'react';
 import { useDispatch, useSelector } from 'react-redux';
 import { useParams, useSearchParams } from 'react-router';
-import type { Change, Finding, Job, Piece, Plan, StageName, Units } from '@sill/core';
+import { set } from '@sill/core';
+import type { Change, Finding, Job, PathIn, Piece, Plan, StageName, Units, ValueIn } from '@sill/core';
 import { changed } from './bench';
 import { notesOf } from './notes';
 import { marked } from './view';
@@ -39,10 +40,18 @@ export function useChange(): (changes: readonly Change[]) => void {
   return useCallback((changes) => void dispatch(changed(changes)), [dispatch]);
 }
 
-/** Changes one thing of a piece. */
-export function useChangePiece(piece: string): (path: Change['path'], value: unknown) => void {
+/** Sets one thing of a piece: what the compiler knows to be there. */
+export function useChangePiece(
+  piece: string,
+): <const P extends PathIn<Piece>>(path: P, value: ValueIn<Piece, P>) => void {
   const change = useChange();
-  return useCallback((path, value) => change([{ piece, path, value }]), [change, piece]);
+  return useCallback((path, value) => change([set(piece, path, value)]), [change, piece]);
+}
+
+/** Sets one thing of the job itself. */
+export function useChangeJob(): <const P extends PathIn<Job>>(path: P, value: ValueIn<Job, P>) => void {
+  const change = useChange();
+  return useCallback((path, value) => change([set(null, path, value)]), [change]);
 }
 
 /** Whether a part is marked, and the handlers that mark it while it is under the pointer or has the focus. */

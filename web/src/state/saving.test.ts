@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto';
-import { demoJob, type Job } from '@sill/core';
+import { demoJob, type Job, set } from '@sill/core';
 import { Offline, Refused } from '../platform/api';
 import { QUIET } from '../testing/edges';
 import { changed, opened, settled } from './bench';
@@ -25,7 +25,7 @@ function open(save?: Save) {
   store.dispatch(opened({ id: 'a', revision: 1, savedAt: 'then', job: demoJob() }));
   return store;
 }
-const rename = (name: string) => changed([{ piece: null, path: ['name'], value: name }]);
+const rename = (name: string) => changed([set(null, ['name'], name)]);
 
 // The store of the browser answers by real ticks.
 beforeEach(() => jest.useFakeTimers({ doNotFake: ['setImmediate', 'queueMicrotask', 'nextTick'] }));

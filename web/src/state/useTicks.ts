@@ -1,18 +1,18 @@
-import { useCallback } from 'react';
+import { set } from '@sill/core';
 import { useChange, useJob } from './hooks';
 
 /** What has been ticked off in the job: settled stages, saw settings, actions of steps. */
 export function useTicks() {
   const { done } = useJob();
   const change = useChange();
-  const set = useCallback((value: readonly string[]) => change([{ piece: null, path: ['done'], value }]), [change]);
+  const tick = (id: string) => set(null, ['done', id], id);
   return {
     has: (id: string) => done.includes(id),
-    toggle: (id: string) => set(done.includes(id) ? done.filter((item) => item !== id) : [...done, id]),
+    toggle: (id: string) => change([done.includes(id) ? set(null, ['done', id], undefined) : tick(id)]),
     /** Ticks those that are not; no change where all are. */
     tick: (ids: readonly string[]) => {
       const fresh = ids.filter((id) => !done.includes(id));
-      if (fresh.length > 0) set([...done, ...fresh]);
+      if (fresh.length > 0) change(fresh.map(tick));
     },
   };
 }

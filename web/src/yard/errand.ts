@@ -12,6 +12,7 @@ import {
   type Length,
   type OnHand,
   type SheetOffer,
+  set,
 } from '@sill/core';
 
 /** How many of a line are in the cart, and how many were put back. */
@@ -19,14 +20,8 @@ export const inCart = (job: Job, offer: string) => job.cart[offer] ?? { kept: 0,
 
 const cartWith = (job: Job, offer: string, add: { readonly kept?: number; readonly rejected?: number }): Change => {
   const now = inCart(job, offer);
-  return {
-    piece: null,
-    path: ['cart'],
-    value: {
-      ...job.cart,
-      [offer]: { kept: now.kept + (add.kept ?? 0), rejected: now.rejected + (add.rejected ?? 0) },
-    },
-  };
+  const then = { kept: now.kept + (add.kept ?? 0), rejected: now.rejected + (add.rejected ?? 0) };
+  return set(null, ['cart', offer], then);
 };
 
 /** Boards that are taken, as a piece on hand that was paid for. */
@@ -59,10 +54,7 @@ function settleCart(job: Job, more: readonly OnHand[], newId: () => string): rea
     const offer = kept > 0 ? offers.find((row) => row.id === id) : undefined;
     return offer ? [taken(job, offer, kept, [], newId())] : [];
   });
-  return [
-    { piece: null, path: ['onHand'], value: [...job.onHand, ...inIt, ...more] },
-    { piece: null, path: ['cart'], value: {} },
-  ];
+  return [...[...inIt, ...more].map((hand) => set(null, ['onHand', hand.id], hand)), set(null, ['cart'], {})];
 }
 
 /**
@@ -85,8 +77,7 @@ export const keepWithStretch = (
 export function noneLeft(job: Job, { offer }: BoardLine, newId: () => string): readonly Change[] {
   const kind = 'sheet' in offer ? 'sheets' : 'boards';
   const yard = soldAt(job, offer);
-  const also = job.alsoAt.indexOf(yard);
-  const path = also < 0 ? ['yard'] : ['alsoAt', also];
-  const at = yard[kind].findIndex(({ id }) => id === bareId(job, offer));
-  return [{ piece: null, path: [...path, kind, at, 'inStock'], value: false }, ...settleCart(job, [], newId)];
+  const path = yard === job.yard ? (['yard'] as const) : (['alsoAt', yard.id] as const);
+  const out = set(null, [...path, kind, bareId(job, offer), 'inStock'], false);
+  return [out, ...settleCart(job, [], newId)];
 }

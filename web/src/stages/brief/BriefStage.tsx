@@ -3,7 +3,7 @@ import { Choice } from '../../ui/Choice';
 import { NumberField } from '../../ui/NumberField';
 import { TextLine } from '../../ui/TextLine';
 import { NoteFor } from '../shared/NoteFor';
-import { useChange, useChangePiece, useJob, usePiece, usePieceFacts } from '../../state/hooks';
+import { useChangeJob, useChangePiece, useJob, usePiece, usePieceFacts } from '../../state/hooks';
 import { Dim } from '../../words/Dim';
 import { SizeFields } from '../shared/SizeFields';
 import { StageHead } from '../shared/StageHead';
@@ -15,7 +15,7 @@ export function BriefStage() {
   const job = useJob();
   const piece = usePiece();
   const facts = usePieceFacts();
-  const change = useChange();
+  const change = useChangeJob();
   const changePiece = useChangePiece(piece?.id ?? '');
   const parts = facts?.parts ?? [];
   const knees = kneeRoom(parts);
@@ -30,7 +30,7 @@ export function BriefStage() {
           value={job.name}
           required
           most={120}
-          onChange={(value) => change([{ piece: null, path: ['name'], value }])}
+          onChange={(value) => change(['name'], value)}
         />
         <NumberField
           label="Budget for everything"
@@ -39,7 +39,7 @@ export function BriefStage() {
           least={0}
           most={1_000_000}
           value={job.budget}
-          onChange={(value) => change([{ piece: null, path: ['budget'], value }])}
+          onChange={(value) => change(['budget'], value)}
         />
       </section>
       {!piece && <Waiting>{null}</Waiting>}
@@ -81,7 +81,7 @@ export function BriefStage() {
                 least={1}
                 most={20}
                 value={piece.copies}
-                onChange={(value) => changePiece(['copies'], value)}
+                onChange={(value) => value !== null && changePiece(['copies'], value)}
               />
             </div>
             <NumberField

@@ -1,6 +1,17 @@
 import { Button, MenuItem, TextField } from '@mui/material';
 import { useState } from 'react';
-import { inches, measurable, rackOf, WHOLE_TOP, type Length, type Part, type Plan, type Step } from '@sill/core';
+import {
+  inches,
+  measurable,
+  rackOf,
+  WHOLE_TOP,
+  type Length,
+  type Part,
+  type Plan,
+  type Step,
+  type Change,
+  set,
+} from '@sill/core';
 import { api } from '../../platform/api';
 import { LengthField } from '../../ui/LengthField';
 import { useChange, usePiece } from '../../state/hooks';
@@ -39,11 +50,9 @@ function TapeButton({
   );
 }
 
-/** The readings of a simulated tape with one more or one fewer: by where they stand in the piece. */
-const marked = (before: readonly string[], key: string, simulated: boolean): readonly string[] => [
-  ...before.filter((other) => other !== key),
-  ...(simulated ? [key] : []),
-];
+/** Whether a reading is a simulated tape's: kept by where it stands in the piece. */
+const invention = (piece: string, key: string, invented: boolean): Change =>
+  set(piece, ['simulated', key], invented ? key : undefined);
 
 /** Stands beside every reading that was invented. */
 const Simulated = () => <em className="soft">simulated</em>;
@@ -55,17 +64,17 @@ const MARK: Length = inches(1 / 8);
 export function Diagonals({ step }: { readonly step: Step }) {
   const change = useChange();
   // What was said stands in the job; the plan follows a moment later.
-  const { id: piece, diagonals, simulated = [] } = usePiece()!;
+  const { id: piece, diagonals, simulated } = usePiece()!;
   if (!step.diagonals) return null;
   const should = step.diagonals;
   const [one, two] = diagonals[step.id] ?? [];
   const read = [one ?? should[0], two ?? should[1]] as const;
   const known = diagonals[step.id] !== undefined;
   const keyOf = (at: 0 | 1) => `diagonals.${step.id}.${at}`;
-  const set = (at: 0 | 1, length: Length, invented = false) =>
+  const record = (at: 0 | 1, length: Length, invented = false) =>
     change([
-      { piece, path: ['diagonals', step.id], value: at === 0 ? [length, read[1]] : [read[0], length] },
-      { piece, path: ['simulated'], value: marked(simulated, keyOf(at), invented) },
+      set(piece, ['diagonals', step.id], at === 0 ? [length, read[1]] : [read[0], length]),
+      invention(piece, keyOf(at), invented),
     ]);
   const invented = ([0, 1] as const).filter((at) => simulated.includes(keyOf(at)));
   const racked = known && step.sides ? rackOf(step.sides, read) : null;
@@ -78,16 +87,16 @@ export function Diagonals({ step }: { readonly step: Step }) {
           label="First, near left to far right"
           value={read[0]}
           least={1}
-          onChange={(length) => set(0, length)}
+          onChange={(length) => record(0, length)}
         />
-        <TapeButton about={should[0]} onRead={(length, made) => set(0, length, made)} />
+        <TapeButton about={should[0]} onRead={(length, made) => record(0, length, made)} />
         <LengthField
           label="Second, near right to far left"
           value={read[1]}
           least={1}
-          onChange={(length) => set(1, length)}
+          onChange={(length) => record(1, length)}
         />
-        <TapeButton about={should[1] + 127} onRead={(length, made) => set(1, length, made)} />
+        <TapeButton about={should[1] + 127} onRead={(length, made) => record(1, length, made)} />
       </div>
       {invented.length > 0 && (
         <p className="measured-line">
@@ -128,7 +137,7 @@ export function Diagonals({ step }: { readonly step: Step }) {
 /** What a part measures as built: typed, or sent by the tape. What depends on it follows. */
 export function AsBuilt({ facts, step }: { readonly facts: Facts; readonly step: Step }) {
   const change = useChange();
-  const { id: piece, asBuilt, simulated = [] } = usePiece()!;
+  const { id: piece, asBuilt, simulated } = usePiece()!;
   const there = new Set([...step.adds, ...step.there]);
   const parts = measurable(facts.parts).filter(({ id, tag }) =>
     tag === WHOLE_TOP ? facts.parts.some((part) => part.role === 'top' && there.has(part.id)) : there.has(id),
@@ -142,19 +151,12 @@ export function AsBuilt({ facts, step }: { readonly facts: Facts; readonly step:
   const value = said?.[side] ?? planned(part, side);
   const keyOf = (name: string, one: Side) => `asBuilt.${name}.${one}`;
   const record = (length: Length, invented = false) =>
-    change([
-      { piece, path: ['asBuilt', part.tag], value: { ...said, [side]: length } },
-      { piece, path: ['simulated'], value: marked(simulated, keyOf(part.tag, side), invented) },
-    ]);
+    change([set(piece, ['asBuilt', part.tag, side], length), invention(piece, keyOf(part.tag, side), invented)]);
   const recorded = Object.entries(asBuilt).filter(([name]) => parts.some((one) => one.tag === name));
   const forget = (name: string) =>
     change([
-      {
-        piece,
-        path: ['asBuilt'],
-        value: Object.fromEntries(Object.entries(asBuilt).filter(([other]) => other !== name)),
-      },
-      { piece, path: ['simulated'], value: simulated.filter((key) => !key.startsWith(`asBuilt.${name}.`)) },
+      set(piece, ['asBuilt', name], undefined),
+      ...SIDES.map((one) => invention(piece, keyOf(name, one), false)),
     ]);
   return (
     <details className="sheet measured" open={recorded.length > 0}>
@@ -188,9 +190,7 @@ export function AsBuilt({ facts, step }: { readonly facts: Facts; readonly step:
           <input
             type="checkbox"
             checked={said?.cut ?? false}
-            onChange={(event) =>
-              change([{ piece, path: ['asBuilt', part.tag], value: { ...said, cut: event.target.checked } }])
-            }
+            onChange={(event) => change([set(piece, ['asBuilt', part.tag, 'cut'], event.target.checked)])}
           />
           <span>{part.tag} is cut</span>
         </label>

@@ -10,7 +10,7 @@ import {
 } from '@mui/material';
 import type { Job } from '@sill/core';
 import { NumberField } from '../../ui/NumberField';
-import { useChange, useJob } from '../../state/hooks';
+import { useChangeJob, useJob } from '../../state/hooks';
 
 const AIMS: readonly (readonly [Job['aim']['for'], string, string])[] = [
   ['cost', 'Least cost', 'The cheapest boards, proved where it can be.'],
@@ -22,7 +22,7 @@ const AIMS: readonly (readonly [Job['aim']['for'], string, string])[] = [
 /** What boards are chosen for, and how much more that may cost than the cheapest. */
 export function AimDialog({ onClose }: { readonly onClose: () => void }) {
   const { aim } = useJob();
-  const change = useChange();
+  const change = useChangeJob();
   return (
     <Dialog open onClose={onClose} maxWidth="xs" fullWidth>
       <DialogTitle>What boards are chosen for</DialogTitle>
@@ -30,7 +30,7 @@ export function AimDialog({ onClose }: { readonly onClose: () => void }) {
         <RadioGroup
           aria-label="What boards are chosen for"
           value={aim.for}
-          onChange={(_, value) => change([{ piece: null, path: ['aim', 'for'], value }])}
+          onChange={(_, value) => change(['aim', 'for'], value as Job['aim']['for'])}
         >
           {AIMS.map(([value, name, why]) => (
             <FormControlLabel
@@ -56,7 +56,7 @@ export function AimDialog({ onClose }: { readonly onClose: () => void }) {
             least={0}
             most={100_000}
             value={aim.extra}
-            onChange={(value) => change([{ piece: null, path: ['aim', 'extra'], value }])}
+            onChange={(value) => change(['aim', 'extra'], value)}
           />
         )}
       </DialogContent>

@@ -1,4 +1,4 @@
-import { lockOf, withPiece, type Board, type CutPiece, type Lock, type Refusal } from '@sill/core';
+import { lockOf, withPiece, type Board, type CutPiece, type Lock, type Refusal, set } from '@sill/core';
 import { useApp, useChange, useJob } from '../../state/hooks';
 import { newId } from '../../state/newId';
 import { said } from '../../state/view';
@@ -14,16 +14,15 @@ const REFUSED: Readonly<Record<Refusal | 'cut', string>> = {
 
 /** Settling boards: kept, bought, cut or spoiled as they are, or free again; and pieces brought to other boards. */
 export function useLocks() {
-  const { locks, ...job } = useJob();
+  const job = useJob();
   const change = useChange();
   const dispatch = useApp();
-  const put = (value: readonly Lock[]) => change([{ piece: null, path: ['locks'], value }]);
-  const others = (...boards: readonly Board[]) => locks.filter(({ id }) => boards.every(({ lock }) => lock?.id !== id));
+  const put = (lock: Lock) => set(null, ['locks', lock.id], lock);
+  const free = ({ lock }: Board) => (lock ? [set(null, ['locks', lock.id], undefined)] : []);
   const refuse = (why: keyof typeof REFUSED) => dispatch(said({ text: `Left as it was. ${REFUSED[why]}`, bad: false }));
   return {
-    settle: (board: Board, state: Lock['state']) =>
-      put([...others(board), lockOf(board, board.lock?.id ?? newId(), state)]),
-    free: (board: Board) => put(others(board)),
+    settle: (board: Board, state: Lock['state']) => change([put(lockOf(board, board.lock?.id ?? newId(), state))]),
+    free: (board: Board) => change(free(board)),
     /** Brings a piece from one board to another, which is then kept so. */
     bring: (piece: CutPiece, from: Board, to: Board) => {
       if (from.number === to.number) return;
@@ -31,7 +30,7 @@ export function useLocks() {
       const brought = withPiece(to, piece, job, to.lock?.id ?? newId());
       if ('refused' in brought) return refuse(brought.refused);
       const state = to.lock?.state === 'bought' ? 'bought' : 'kept';
-      put([...others(from, to), { ...brought.lock, state }]);
+      change([...free(from), put({ ...brought.lock, state })]);
     },
   };
 }

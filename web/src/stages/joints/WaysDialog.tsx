@@ -4,13 +4,14 @@ import {
   LOOKS,
   WAYS_TO_JOIN,
   pairKey,
+  set,
   type Fastening,
   type Method,
   type Nominal,
   type Piece,
   type Way,
 } from '@sill/core';
-import { useChangePiece, useJob } from '../../state/hooks';
+import { useChange, useJob } from '../../state/hooks';
 import { Text } from '../../words/Dim';
 import { dollars } from '../../words/money';
 import { jointWays } from '../../platform/workers/planner';
@@ -34,7 +35,7 @@ const TROUBLE: Readonly<Record<NonNullable<Way['trouble']>, string>> = {
 /** Every way to make some joints, side by side, for these alone or for all of their kind. */
 export function WaysDialog({ piece, group, topNominal, onClose }: Props) {
   const job = useJob();
-  const change = useChangePiece(piece.id);
+  const change = useChange();
   const first = group[0]!;
   const [all, setAll] = useState(true);
   const [found, setFound] = useState<{ readonly key: string; readonly ways: readonly Way[] } | null>(null);
@@ -53,20 +54,15 @@ export function WaysDialog({ piece, group, topNominal, onClose }: Props) {
   const ways = found?.key === key ? found.ways : null;
   const keysOf = () => (all ? [first.joint.kind] : group.map(({ joint }) => pairKey(joint)));
   const take = (by: Method) => {
-    const kept = Object.entries(piece.joins).filter(
-      ([name]) => !(all && group.some(({ joint }) => name === pairKey(joint))),
-    );
-    change(['joins'], {
-      ...Object.fromEntries(kept),
-      ...Object.fromEntries(keysOf().map((name) => [name, { ...piece.joins[name], by }])),
-    });
+    const single = group.map(({ joint }) => pairKey(joint)).filter((name) => all && name in piece.joins);
+    change([
+      ...single.map((name) => set(piece.id, ['joins', name], undefined)),
+      ...keysOf().map((name) => set(piece.id, ['joins', name, 'by'], by)),
+    ]);
     onClose();
   };
-  const set = (extra: { readonly flip?: boolean; readonly plugs?: boolean }) =>
-    change(['joins'], {
-      ...piece.joins,
-      ...Object.fromEntries(keysOf().map((name) => [name, { ...piece.joins[name], ...extra }])),
-    });
+  const settle = (key: 'flip' | 'plugs', value: boolean) =>
+    change(keysOf().map((name) => set(piece.id, ['joins', name, key], value)));
   const said = piece.joins[keysOf()[0]!];
   return (
     <Dialog open onClose={onClose} maxWidth="md" fullWidth aria-labelledby="ways-title">
@@ -142,7 +138,7 @@ export function WaysDialog({ piece, group, topNominal, onClose }: Props) {
               <input
                 type="checkbox"
                 checked={said?.flip ?? false}
-                onChange={(event) => set({ flip: event.target.checked })}
+                onChange={(event) => settle('flip', event.target.checked)}
               />{' '}
               pockets on the other face
             </label>
@@ -150,7 +146,7 @@ export function WaysDialog({ piece, group, topNominal, onClose }: Props) {
               <input
                 type="checkbox"
                 checked={said?.plugs ?? false}
-                onChange={(event) => set({ plugs: event.target.checked })}
+                onChange={(event) => settle('plugs', event.target.checked)}
               />{' '}
               plug the pockets
             </label>

@@ -24,7 +24,7 @@ import { LengthField } from '../../ui/LengthField';
 import { NumberField } from '../../ui/NumberField';
 import { saveFile } from '../../platform/files';
 import { PartSheet } from '../../drawing/PartSheet';
-import { useApp, useChange, usePlan, useUnits } from '../../state/hooks';
+import { useApp, useChangePiece, usePlan, useUnits } from '../../state/hooks';
 import { said } from '../../state/view';
 import { Dim } from '../../words/Dim';
 import { PartTag } from '../../words/PartTag';
@@ -167,34 +167,49 @@ export function MaterialField({
   );
 }
 
+type FieldsProps = {
+  readonly part: Part;
+  readonly piece: Piece;
+  /** Where in the piece it is said. */
+  readonly at: readonly ['overrides' | 'loose', string];
+  readonly countLabel: string;
+  readonly leastCount: number;
+};
+
+/** Sizes, stock and count of a part, as a person says. */
+function PartFields({ part, piece, at, countLabel, leastCount }: FieldsProps) {
+  const change = useChangePiece(piece.id);
+  return (
+    <div className="sizes two">
+      <LengthField
+        label="length"
+        value={part.length}
+        least={1}
+        onChange={(value) => change([...at, 'length'], value)}
+      />
+      <LengthField label="width" value={part.width} least={1} onChange={(value) => change([...at, 'width'], value)} />
+      <MaterialField value={part.material as Stocked} onChange={(value) => change([...at, 'material'], value)} />
+      <NumberField
+        label={countLabel}
+        least={leastCount}
+        most={500}
+        value={part.count}
+        onChange={(value) => value !== null && change([...at, 'count'], value)}
+      />
+    </div>
+  );
+}
+
 /** Sizes, stock and count set by hand. What was worked out stays beside it and can be had back. */
 function ByHand({ part, piece }: { readonly part: Part; readonly piece: Piece }) {
-  const change = useChange();
+  const change = useChangePiece(piece.id);
   const units = useUnits();
-  const own = piece.overrides[part.tag] ?? {};
-  const put = (value: Piece['overrides'][string] | null) => {
-    const others = Object.fromEntries(Object.entries(piece.overrides).filter(([tag]) => tag !== part.tag));
-    change([
-      { piece: piece.id, path: ['overrides'], value: value === null ? others : { ...others, [part.tag]: value } },
-    ]);
-  };
-  const set = (key: string, value: unknown) => put({ ...own, [key]: value });
+  const at = ['overrides', part.tag] as const;
   const changed = Object.keys(part.changed).length > 0;
   return (
     <fieldset className="by-hand" key={units}>
       <legend>Set by hand</legend>
-      <div className="sizes two">
-        <LengthField label="length" value={part.length} least={1} onChange={(value) => set('length', value)} />
-        <LengthField label="width" value={part.width} least={1} onChange={(value) => set('width', value)} />
-        <MaterialField value={part.material as Stocked} onChange={(value) => set('material', value)} />
-        <NumberField
-          label="count, each piece"
-          least={0}
-          most={500}
-          value={part.count}
-          onChange={(value) => value !== null && set('count', value)}
-        />
-      </div>
+      <PartFields part={part} piece={piece} at={at} countLabel="count, each piece" leastCount={0} />
       {changed && (
         <p className="changed">
           Worked out:{' '}
@@ -203,7 +218,7 @@ function ByHand({ part, piece }: { readonly part: Part; readonly piece: Piece })
               {key} {typeof value === 'number' && key !== 'count' ? <Dim of={value} /> : value}{' '}
             </span>
           ))}
-          <Button size="small" onClick={() => put(null)}>
+          <Button size="small" onClick={() => change(at, undefined)}>
             Take back
           </Button>
         </p>
@@ -214,30 +229,13 @@ function ByHand({ part, piece }: { readonly part: Part; readonly piece: Piece })
 
 /** A part that was added by hand. */
 function LooseFields({ part, piece }: { readonly part: Part; readonly piece: Piece }) {
-  const change = useChange();
-  const at = piece.loose.findIndex((row) => row.tag === part.tag);
-  const set = (key: string, value: unknown) => change([{ piece: piece.id, path: ['loose', at, key], value }]);
+  const change = useChangePiece(piece.id);
+  const at = ['loose', part.tag] as const;
   return (
     <fieldset className="by-hand">
       <legend>Added by hand</legend>
-      <div className="sizes two">
-        <LengthField label="length" value={part.length} least={1} onChange={(value) => set('length', value)} />
-        <LengthField label="width" value={part.width} least={1} onChange={(value) => set('width', value)} />
-        <MaterialField value={part.material as Stocked} onChange={(value) => set('material', value)} />
-        <NumberField
-          label="count"
-          least={1}
-          most={500}
-          value={part.count}
-          onChange={(value) => value !== null && set('count', value)}
-        />
-      </div>
-      <Button
-        size="small"
-        onClick={() =>
-          change([{ piece: piece.id, path: ['loose'], value: piece.loose.filter((row) => row.tag !== part.tag) }])
-        }
-      >
+      <PartFields part={part} piece={piece} at={at} countLabel="count" leastCount={1} />
+      <Button size="small" onClick={() => change(at, undefined)}>
         Remove it
       </Button>
     </fieldset>

@@ -1,6 +1,6 @@
 import { Button, Dialog, DialogActions, DialogContent, DialogTitle } from '@mui/material';
 import { useState } from 'react';
-import { inches, MOST_LOOSE, partsCsv, readPartsCsv, type Part, type Piece, type RowProblem } from '@sill/core';
+import { inches, MOST_LOOSE, partsCsv, readPartsCsv, type Part, type Piece, type RowProblem, set } from '@sill/core';
 import { saveFile, textOfChosenFile } from '../../platform/files';
 import { useChange, useUnits } from '../../state/hooks';
 
@@ -25,23 +25,20 @@ export function PartsTools({ piece, parts, onAdded }: Props) {
   const change = useChange();
   const units = useUnits();
   const [result, setResult] = useState<ReturnType<typeof readPartsCsv> | null>(null);
-  const put = (loose: Piece['loose']) => change([{ piece: piece.id, path: ['loose'], value: loose }]);
+  const put = (more: Piece['loose']) => change(more.map((row) => set(piece.id, ['loose', row.tag], row)));
   const taken = new Set(parts.map((part) => part.tag));
   const add = () => {
     let number = 1;
     while (taken.has(`X${number}`)) number++;
     const tag = `X${number}`;
-    put([
-      ...piece.loose,
-      { tag, name: 'extra part', material: '1x4', length: inches(24), width: inches(3.5), count: 1 },
-    ]);
+    put([{ tag, name: 'extra part', material: '1x4', length: inches(24), width: inches(3.5), count: 1 }]);
     onAdded(tag);
   };
   const importCsv = async () => {
     const text = await textOfChosenFile('.csv,text/csv');
     if (text === null) return;
     const read = readPartsCsv(text, units, taken, MOST_LOOSE - piece.loose.length);
-    if (read.parts.length > 0) put([...piece.loose, ...read.parts]);
+    if (read.parts.length > 0) put(read.parts);
     setResult(read);
   };
   return (

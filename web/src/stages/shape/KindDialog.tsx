@@ -12,6 +12,7 @@ import {
   type Piece,
   type Specs,
   type Top,
+  set,
 } from '@sill/core';
 import { PiecePicture, useOneByOne } from '../../drawing/PiecePicture';
 import { useChange } from '../../state/hooks';
@@ -47,8 +48,8 @@ type Props = { readonly piece: Piece; readonly which: 'family' | 'top' | null; r
 /** All families, or all tops, drawn by our own geometry. What this piece can not take says why. */
 export function KindDialog({ piece, which, onClose }: Props) {
   const change = useChange();
-  const take = (changes: readonly (readonly [Change['path'], unknown])[]) => {
-    change(changes.map(([path, value]) => ({ piece: piece.id, path, value })));
+  const take = (changes: readonly Change[]) => {
+    change(changes);
     onClose();
   };
   return (
@@ -65,7 +66,7 @@ export function KindDialog({ piece, which, onClose }: Props) {
 type KindsProps = {
   readonly piece: Piece;
   readonly which: 'family' | 'top';
-  readonly take: (changes: readonly (readonly [Change['path'], unknown])[]) => void;
+  readonly take: (changes: readonly Change[]) => void;
 };
 
 function Kinds({ piece, which, take }: KindsProps) {
@@ -84,10 +85,7 @@ function Kinds({ piece, which, take }: KindsProps) {
             chosen={top.id === piece.top}
             not={refusal(piece, family, top)}
             onTake={() =>
-              take([
-                [['top'], top.id],
-                [['topChoices'], kept(top.choices, piece.topChoices)],
-              ])
+              take([set(piece.id, ['top'], top.id), set(piece.id, ['topChoices'], kept(top.choices, piece.topChoices))])
             }
           />
         ))}
@@ -104,10 +102,7 @@ function Kinds({ piece, which, take }: KindsProps) {
               chosen={one.id === piece.family}
               not={one.topped && family.topped && top ? refusal(piece, one, top) : null}
               onTake={() =>
-                take([
-                  [['family'], one.id],
-                  [['choices'], kept(one.choices, piece.choices)],
-                ])
+                take([set(piece.id, ['family'], one.id), set(piece.id, ['choices'], kept(one.choices, piece.choices))])
               }
             />
           );

@@ -1,9 +1,9 @@
 import { MenuItem, TextField } from '@mui/material';
-import { COATS, LUMBER, LUMBER_NAMES, SAND_TO, inches, type Piece } from '@sill/core';
+import { COATS, LUMBER, LUMBER_NAMES, SAND_TO, inches, type Lumber, type Piece } from '@sill/core';
 import { Choice } from '../../ui/Choice';
 import { LengthField } from '../../ui/LengthField';
 import { NumberField } from '../../ui/NumberField';
-import { useChange, useChangePiece } from '../../state/hooks';
+import { useChangePiece } from '../../state/hooks';
 
 const STAINS = { none: 'none', 'oil stain': 'oil stain', 'water stain': 'water stain' } as const;
 type Coat = Piece['finish']['coat'];
@@ -11,7 +11,6 @@ type Coat = Piece['finish']['coat'];
 /** The line of boards a piece is made of, how it is milled, and how it is sanded and finished. */
 export function WoodAndFinish({ piece }: { readonly piece: Piece }) {
   const change = useChangePiece(piece.id);
-  const changeAll = useChange();
   const { finish } = piece;
   const finishWith = (next: Partial<Piece['finish']>) => change(['finish'], { ...finish, ...next });
   const takeCoat = (coat: Coat) => finishWith({ coat, coats: coat === 'none' ? 0 : COATS[coat].coats });
@@ -23,7 +22,7 @@ export function WoodAndFinish({ piece }: { readonly piece: Piece }) {
           select
           label="Made of"
           value={piece.wood}
-          onChange={({ target }) => changeAll([{ piece: piece.id, path: ['wood'], value: target.value }])}
+          onChange={({ target }) => change(['wood'], target.value as Lumber)}
           fullWidth
         >
           {LUMBER_NAMES.map((name) => (

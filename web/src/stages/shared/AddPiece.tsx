@@ -2,8 +2,7 @@ import { Button, Dialog, DialogActions, DialogContent, DialogTitle } from '@mui/
 import { useMemo, useState } from 'react';
 import { fromFound, inches, newPiece, pieceFrom, printLength, STARTS, type Piece, type Start } from '@sill/core';
 import { LengthField } from '../../ui/LengthField';
-import { replaced } from '../../state/bench';
-import { useApp, useJob } from '../../state/hooks';
+import { useChangeJob, useJob } from '../../state/hooks';
 import { PiecePicture, useOneByOne } from '../../drawing/PiecePicture';
 import { Words } from '../../words/Words';
 
@@ -12,7 +11,7 @@ type Pick = { readonly onAdded: (id: string) => void };
 /** Adds a piece to the job under a name of its own. */
 function useAdd(onAdded: (id: string) => void) {
   const job = useJob();
-  const dispatch = useApp();
+  const change = useChangeJob();
   return (start: Start, as?: Piece) => {
     const taken = new Set(job.pieces.map((piece) => piece.id));
     let number = job.pieces.length + 1;
@@ -20,7 +19,7 @@ function useAdd(onAdded: (id: string) => void) {
     const sameName = job.pieces.filter((piece) => piece.name.startsWith(start.name)).length;
     const name = sameName === 0 ? start.name : `${start.name} ${sameName + 1}`;
     const id = `piece-${number}`;
-    dispatch(replaced({ ...job, pieces: [...job.pieces, as ? { ...as, id, name } : pieceFrom(start, id, name)] }));
+    change(['pieces', id], as ? { ...as, id, name } : pieceFrom(start, id, name));
     onAdded(id);
   };
 }

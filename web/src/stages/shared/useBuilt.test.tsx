@@ -1,6 +1,6 @@
 /** @jest-environment jsdom */
 import { act, screen } from '@testing-library/react';
-import { applyChanges, demoJob, topCandidates } from '@sill/core';
+import { applyChanges, demoJob, topCandidates, set } from '@sill/core';
 import { usePiece } from '../../state/hooks';
 import { cleared } from '../../state/planning';
 import { onBench } from '../../testing/bench';
@@ -24,7 +24,7 @@ test('a piece is there before its plan, and settled where no plan has to choose 
 test('the piece of one choice is built as the plan has it', () => {
   const [free] = demoJob().pieces.filter((piece) => topCandidates(piece).length > 1);
   const nominal = topCandidates(free!)[0]!;
-  const job = applyChanges(demoJob(), [{ piece: free!.id, path: ['topChoices', 'width'], value: nominal }]);
+  const job = applyChanges(demoJob(), [set(free!.id, ['topChoices', 'width'], nominal)]);
   const one = job.pieces.find(({ id }) => id === free!.id)!;
   expect(topCandidates(one)).toEqual([nominal]);
   const { store } = onBench(<Probe />, { job, path: `/jobs/demo/parts?piece=${one.id}` });

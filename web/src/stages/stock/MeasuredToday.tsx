@@ -1,23 +1,18 @@
 import { Button, Table, TableBody, TableCell, TableHead, TableRow } from '@mui/material';
-import { isSheet, printMaterial, sizesOf, TABLE_SIZES, type Job, type Plan, type Stocked } from '@sill/core';
+import { isSheet, printMaterial, sizesOf, TABLE_SIZES, type Plan, type Stocked } from '@sill/core';
 import { LengthField } from '../../ui/LengthField';
-import { useChange, useJob } from '../../state/hooks';
+import { useChangeJob, useJob } from '../../state/hooks';
 import { Dim, Text } from '../../words/Dim';
 
 /** What the boards and sheets of this job really measure, typed in beside what the table says they do. */
 export function MeasuredToday({ plan }: { readonly plan: Plan | null }) {
   const { measured } = useJob();
-  const change = useChange();
+  const change = useChangeJob();
   const used = new Set<Stocked>([
     ...(plan?.buying.boards.map(({ material }) => material) ?? []),
     ...(Object.keys(measured) as Stocked[]),
   ]);
   const sizes = sizesOf(measured);
-  const put = (value: Job['measured']) => change([{ piece: null, path: ['measured'], value }]);
-  const set = (material: Stocked, side: 'width' | 'thickness', to: number) =>
-    put({ ...measured, [material]: { ...measured[material], [side]: to } });
-  const back = (material: Stocked) =>
-    put(Object.fromEntries(Object.entries(measured).filter(([name]) => name !== material)));
   if (used.size === 0) return null;
   return (
     <section className="sheet" aria-label="Measured today">
@@ -59,7 +54,7 @@ export function MeasuredToday({ plan }: { readonly plan: Plan | null }) {
                       label={`${name} is thick`}
                       least={1}
                       value={sizes.thickness(material)}
-                      onChange={(value) => set(material, 'thickness', value)}
+                      onChange={(value) => change(['measured', material, 'thickness'], value)}
                     />
                   </TableCell>
                   <TableCell>
@@ -68,13 +63,13 @@ export function MeasuredToday({ plan }: { readonly plan: Plan | null }) {
                         label={`${name} is wide`}
                         least={1}
                         value={sizes.board(material).width}
-                        onChange={(value) => set(material, 'width', value)}
+                        onChange={(value) => change(['measured', material, 'width'], value)}
                       />
                     )}
                   </TableCell>
                   <TableCell align="right">
                     {measured[material] && (
-                      <Button size="small" onClick={() => back(material)}>
+                      <Button size="small" onClick={() => change(['measured', material], undefined)}>
                         As sold
                       </Button>
                     )}

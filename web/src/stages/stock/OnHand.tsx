@@ -3,7 +3,7 @@ import { useState, type FormEvent } from 'react';
 import { KEEP_OFFCUT, printOnHand, readOnHand, type Board, type OnHand, type Plan } from '@sill/core';
 import { api } from '../../platform/api';
 import { choosePhoto, smallPhoto } from '../../platform/photos';
-import { useChange, useJob } from '../../state/hooks';
+import { useChangeJob, useJob } from '../../state/hooks';
 import { newId } from '../../state/newId';
 import { useErrand } from '../../state/useErrand';
 import { Dim, Text } from '../../words/Dim';
@@ -13,14 +13,15 @@ import { useRack } from './useRack';
 /** What is there already: entered in one line each, used before anything is bought. */
 export function OnHandTab({ plan }: { readonly plan: Plan | null }) {
   const job = useJob();
-  const change = useChange();
+  const change = useChangeJob();
   const rack = useRack();
   const { busy, run } = useErrand();
-  const put = (onHand: readonly OnHand[]) => change([{ piece: null, path: ['onHand'], value: onHand }]);
+  const add = (hand: OnHand) => change(['onHand', hand.id], hand);
+  const remove = ({ id }: OnHand) => change(['onHand', id], undefined);
   const toRack = (hand: OnHand) =>
     run(async () => {
       await rack.put([...(rack.pieces ?? []), hand]);
-      put(job.onHand.filter((row) => row !== hand));
+      remove(hand);
       return `${printOnHand(hand, job.units)} lies on the rack now, for any job.`;
     });
   const photograph = (hand: OnHand) =>
@@ -28,19 +29,19 @@ export function OnHandTab({ plan }: { readonly plan: Plan | null }) {
       const file = await choosePhoto();
       if (file === null) return 'No photo was taken.';
       const { id } = await api.keepPhoto(await smallPhoto(file));
-      put(job.onHand.map((row) => (row === hand ? { ...row, photo: id } : row)));
+      change(['onHand', hand.id, 'photo'], id);
       return `The photo of ${printOnHand(hand, job.units)} is kept.`;
     });
   const fromRack = (hand: OnHand) =>
     run(async () => {
       await rack.put((rack.pieces ?? []).filter((row) => row !== hand));
-      put([...job.onHand, { ...hand, id: newId() }]);
+      add({ ...hand, id: newId() });
       return `${printOnHand(hand, job.units)} is for this job now.`;
     });
   return (
     <div className="stack">
       <section className="sheet" aria-label="On hand for this job">
-        <Entry onAdd={(value) => put([...job.onHand, { id: newId(), ...value }])} />
+        <Entry onAdd={(value) => add({ id: newId(), ...value })} />
         <Pieces
           name="On hand for this job"
           pieces={job.onHand}
@@ -54,7 +55,7 @@ export function OnHandTab({ plan }: { readonly plan: Plan | null }) {
               <Button size="small" disabled={busy || rack.pieces === null} onClick={() => toRack(hand)}>
                 To the rack
               </Button>
-              <Button size="small" onClick={() => put(job.onHand.filter((row) => row !== hand))}>
+              <Button size="small" onClick={() => remove(hand)}>
                 Remove
               </Button>
             </>
@@ -196,7 +197,7 @@ function Offcuts({
   readonly onPut: (offcuts: readonly OnHand[]) => Promise<void>;
 }) {
   const job = useJob();
-  const change = useChange();
+  const change = useChangeJob();
   const { busy, run } = useErrand();
   const offcuts = plan.buying.boards.flatMap((board) =>
     board.offcuts
@@ -221,7 +222,7 @@ function Offcuts({
   const put = () =>
     run(async () => {
       await onPut(offcuts);
-      change([{ piece: null, path: ['done'], value: [...job.done, PUT] }]);
+      change(['done', PUT], PUT);
       return `${offcuts.length} offcuts are on the rack now.`;
     });
   return (

@@ -17,11 +17,13 @@ import {
   type Yard,
 } from '@sill/core';
 import { NumberField } from '../../ui/NumberField';
-import { useChange, useJob } from '../../state/hooks';
+import { useChangeJob, useJob } from '../../state/hooks';
 import { Text } from '../../words/Dim';
 import { cents } from '../../words/money';
 
 export type Kind = 'boards' | 'sheets' | 'hardware';
+/** A yard in the job: the first, or one that is bought at as well. */
+export type YardPath = readonly ['yard'] | readonly ['alsoAt', string];
 type Offer = BoardOffer | SheetOffer | HardwareOffer;
 
 const isHardware = (offer: Offer): offer is HardwareOffer => 'kind' in offer;
@@ -59,21 +61,19 @@ type Props = {
   readonly kind: Kind;
   readonly yard: Yard;
   /** Where the list is in the job. */
-  readonly at: readonly (string | number)[];
+  readonly at: YardPath;
   readonly picked: string | null;
   readonly onPick: (offer: { readonly id: string; readonly name: string }) => void;
 };
 
 /** The rows of one kind in the job's price list, each price and its stock to be changed at once. */
-export function PriceRows({ kind, yard, at: path, picked, onPick }: Props) {
+export function PriceRows({ kind, yard, at, picked, onPick }: Props) {
   const { units } = useJob();
-  const change = useChange();
+  const change = useChangeJob();
   const [search, setSearch] = useState('');
-  const set = (at: number, key: string, value: unknown) =>
-    change([{ piece: null, path: [...path, kind, at, key], value }]);
   const offers: readonly Offer[] = yard[kind];
   const rows = offers
-    .map((offer, at) => ({ offer, at, ...told(offer, units) }))
+    .map((offer) => ({ offer, ...told(offer, units) }))
     .filter(({ name, what }) => `${name} ${what}`.toLowerCase().includes(search.trim().toLowerCase()));
   return (
     <>
@@ -95,7 +95,7 @@ export function PriceRows({ kind, yard, at: path, picked, onPick }: Props) {
             </TableRow>
           </TableHead>
           <TableBody>
-            {rows.map(({ offer, at, name, what, by }) => (
+            {rows.map(({ offer, name, what, by }) => (
               <TableRow key={offer.id} selected={offer.id === picked}>
                 <TableCell className="tag-cell">
                   {isHardware(offer) ? (
@@ -114,7 +114,7 @@ export function PriceRows({ kind, yard, at: path, picked, onPick }: Props) {
                     least={0}
                     most={1_000_000}
                     value={offer.price}
-                    onChange={(value) => value !== null && set(at, 'price', value)}
+                    onChange={(value) => value !== null && change([...at, kind, offer.id, 'price'], value)}
                   />
                 </TableCell>
                 <TableCell className="soft wide-only by-measure">
@@ -126,7 +126,9 @@ export function PriceRows({ kind, yard, at: path, picked, onPick }: Props) {
                   <TableCell>
                     <Checkbox
                       checked={offer.inStock}
-                      onChange={(_, checked) => set(at, 'inStock', checked)}
+                      onChange={(_, checked) =>
+                        change([...at, 'sheet' in offer ? 'sheets' : 'boards', offer.id, 'inStock'], checked)
+                      }
                       slotProps={{ input: { 'aria-label': `${offer.id} in stock` } }}
                     />
                   </TableCell>

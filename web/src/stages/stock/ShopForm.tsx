@@ -4,7 +4,7 @@ import { api, USUAL_SHOP } from '../../platform/api';
 import { Choice } from '../../ui/Choice';
 import { LengthField } from '../../ui/LengthField';
 import { NumberField } from '../../ui/NumberField';
-import { useChange, useJob } from '../../state/hooks';
+import { useChangeJob, useJob } from '../../state/hooks';
 import { useErrand } from '../../state/useErrand';
 
 type Lengths = 'crosscut' | 'kerf' | 'squareEnds' | 'edgeRip' | 'topExtra' | 'partExtra' | 'snipe' | 'car' | 'spacing';
@@ -50,7 +50,9 @@ function Owned<T extends string>({ all, owned, nameOf, onChange }: OwnedProps<T>
 const TURN = { before: inches(36), after: inches(36) };
 const LOAD = { length: inches(72), width: inches(40), height: inches(32) };
 
-type WayOutProps = { readonly shop: Shop; readonly put: (key: keyof Shop, value: unknown) => void };
+type Put = <Key extends keyof Shop & string>(key: Key, value: Shop[Key]) => void;
+type Numbers = { [Key in keyof Shop]: Shop[Key] extends number ? Key : never }[keyof Shop];
+type WayOutProps = { readonly shop: Shop; readonly put: Put };
 
 /** What a finished piece must pass between the workshop and where it stays. */
 function WayOut({ shop, put }: WayOutProps) {
@@ -112,7 +114,7 @@ function WayOut({ shop, put }: WayOutProps) {
 /** What the plan may count on in this shop. */
 export function ShopForm() {
   const { shop, spares } = useJob();
-  const change = useChange();
+  const change = useChangeJob();
   const { busy, run } = useErrand();
   const usual = async () => (await api.shops.all()).find((row) => row.id === USUAL_SHOP);
   const keep = () =>
@@ -124,11 +126,11 @@ export function ShopForm() {
     run(async () => {
       const found = await usual();
       if (!found) throw new Error('There is no usual shop yet. Keep this one first.');
-      change([{ piece: null, path: ['shop'], value: found.value }]);
+      change(['shop'], found.value);
       return 'Your usual shop is taken.';
     });
-  const put = (key: keyof Shop, value: unknown) => change([{ piece: null, path: ['shop', key], value }]);
-  const set = (key: keyof Shop, value: number | null) => value !== null && put(key, value);
+  const put: Put = (key, value) => change(['shop', key], value);
+  const set = (key: Numbers, value: number | null) => value !== null && put(key, value);
   const clamps = shop.clamps;
   return (
     <section className="sheet form shop" aria-label="My shop">
@@ -269,7 +271,7 @@ export function ShopForm() {
           { value: 'each', label: 'one of each size' },
           { value: 'likely', label: 'as many as is likely' },
         ]}
-        onChange={(value) => change([{ piece: null, path: ['spares'], value }])}
+        onChange={(value) => change(['spares'], value)}
       />
       <p className="soft">
         Exact count: when the yard is near and you pick straight boards. One of each: when a second trip costs an

@@ -16,12 +16,12 @@ import { api } from '../../platform/api';
 import { NumberField } from '../../ui/NumberField';
 import { TextLine } from '../../ui/TextLine';
 import { saveFile, textOfChosenFile } from '../../platform/files';
-import { useChange, useJob } from '../../state/hooks';
+import { useChangeJob, useJob } from '../../state/hooks';
 import { useErrand } from '../../state/useErrand';
 import { today } from '../../platform/workers/planner';
 import { AddRow } from './AddRow';
 import { PriceHistory } from './PriceHistory';
-import { PriceRows, type Kind } from './PriceRows';
+import { PriceRows, type Kind, type YardPath } from './PriceRows';
 import { useYards } from './useYards';
 
 const KINDS: readonly (readonly [Kind, string])[] = [
@@ -33,7 +33,7 @@ const KINDS: readonly (readonly [Kind, string])[] = [
 /** Which yards the job buys at, and their prices. A change here is for this job; the yard's own list only when told to. */
 export function Yards() {
   const { yard: first, alsoAt } = useJob();
-  const change = useChange();
+  const change = useChangeJob();
   const known = useYards();
   const [kind, setKind] = useState<Kind>('boards');
   const [shown, setShown] = useState(0);
@@ -41,9 +41,8 @@ export function Yards() {
   const mine = [first, ...alsoAt];
   const at = Math.min(shown, alsoAt.length);
   const yard = mine[at]!;
-  const path = at === 0 ? ['yard'] : ['alsoAt', at - 1];
-  const set = (key: string, value: unknown) => change([{ piece: null, path: [...path, key], value }]);
-  const put = (value: Yard) => change([{ piece: null, path, value }]);
+  const path: YardPath = at === 0 ? ['yard'] : ['alsoAt', yard.id];
+  const put = (value: Yard) => change(path, value);
   const others = known.filter(({ id }) => !mine.some((row) => row.id === id));
   const take = (id: string) => {
     const found = known.find((row) => row.id === id);
@@ -52,7 +51,7 @@ export function Yards() {
   };
   const add = (id: string) => {
     const found = others.find((row) => row.id === id);
-    if (found) change([{ piece: null, path: ['alsoAt'], value: [...alsoAt, found] }]);
+    if (found) change(['alsoAt', found.id], found);
     setShown(mine.length);
   };
   return (
@@ -87,7 +86,13 @@ export function Yards() {
               </MenuItem>
             ))}
           </TextField>
-          <TextLine label="Its name" value={yard.name} required most={120} onChange={(value) => set('name', value)} />
+          <TextLine
+            label="Its name"
+            value={yard.name}
+            required
+            most={120}
+            onChange={(value) => change([...path, 'name'], value)}
+          />
           <NumberField
             label="Sales tax"
             unit="%"
@@ -95,13 +100,9 @@ export function Yards() {
             most={50}
             fractions
             value={yard.tax}
-            onChange={(value) => value !== null && set('tax', value)}
+            onChange={(value) => value !== null && change([...path, 'tax'], value)}
           />
-          {at > 0 && (
-            <Button onClick={() => change([{ piece: null, path: ['alsoAt'], value: alsoAt.toSpliced(at - 1, 1) }])}>
-              Do not buy there
-            </Button>
-          )}
+          {at > 0 && <Button onClick={() => change(['alsoAt', yard.id], undefined)}>Do not buy there</Button>}
           {mine.length < 4 && others.length > 0 && (
             <TextField
               select

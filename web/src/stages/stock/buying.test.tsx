@@ -1,7 +1,7 @@
 /** @jest-environment jsdom */
 import Papa from 'papaparse';
 import { screen, within } from '@testing-library/react';
-import { applyChanges, demoJob, inches, planJob, type Job } from '@sill/core';
+import { applyChanges, demoJob, inches, planJob, type Job, set } from '@sill/core';
 import { onBench } from '../../testing/bench';
 import { saveFile } from '../../platform/files';
 import { BuyingTable } from './BuyingTable';
@@ -29,7 +29,7 @@ describe('the list for the store', () => {
   test('against the budget it says under or over by how much', () => {
     const { plan } = show(demoJob());
     expect(totalRow().textContent).toContain(`$${((70_000 - plan.list.total) / 100).toFixed(2)} under budget`);
-    const tight = applyChanges(demoJob(), [{ piece: null, path: ['budget'], value: 50_000 }]);
+    const tight = applyChanges(demoJob(), [set(null, ['budget'], 50_000)]);
     show(tight);
     expect(screen.getAllByText(/over budget/)).toHaveLength(1);
   });
