@@ -1,5 +1,6 @@
 import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { FINDINGS } from '@sill/core';
 import { circleIn, filesIn, importsOf } from './imports';
 
 const ROOT = join(__dirname, '..');
@@ -24,6 +25,12 @@ test('a circle is found and told', () => {
     ]),
   );
   expect([...new Set(circle)].sort()).toEqual(['a', 'b', 'c']);
+});
+
+test('every kind of finding in the catalogue is noted somewhere', () => {
+  const rooms = filesIn(ROOT, 'core/src').filter((path) => !/testing|\.test\.|job\/finding\.ts/.test(path));
+  const source = rooms.map(text).join('\n');
+  expect(Object.keys(FINDINGS).filter((kind) => !source.includes(`'${kind}'`))).toEqual([]);
 });
 
 describe('docs/architecture.md', () => {

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { demoJob, newJob, newPiece, planJob, plain, type Job } from './index';
 import { mutants } from './testing/mutants';
 import { fallenBack, sawable } from './unworked';
+import { runs } from './testing/runs';
 
 const today = '2026-01-31';
 const planOf = (job: Job) => planJob(job, { today, effort: 'quick' });
@@ -15,7 +16,7 @@ describe('no readable job ends the plan', () => {
         planned++;
         expect(fallenBack(planOf(job))).toEqual([]);
       }),
-      { numRuns: 60, seed: 15 },
+      runs(60, 15),
     );
     expect(planned).toBeGreaterThan(50);
   }, 240_000);

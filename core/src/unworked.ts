@@ -1,6 +1,5 @@
 import type { Board } from './buying';
-import { set } from './job';
-import type { Finding, Job, Piece } from './job';
+import { note, set, type Finding, type FindingKind, type Job, type Piece, type Remedy, type StageName } from './job';
 import type { PieceModel } from './piece';
 import { sawingOf, type Sawing } from './sawing';
 import { plain, say, type Phrase } from './words';
@@ -9,22 +8,19 @@ import { plain, say, type Phrase } from './words';
  * What stands where a room failed: a note that says what is missing, and the rest of the plan. A fault of the program is
  * never the end of the plan, and never passed over in silence.
  */
-const note = (
-  id: string,
+const fault = (
+  kind: FindingKind,
   piece: Piece | null,
   title: Phrase,
   error: unknown,
-  rest: Pick<Finding, 'stage' | 'remedies'>,
-): Finding => ({
-  id,
-  level: 'stop',
-  piece: piece?.id ?? null,
-  about: [],
-  title,
-  because: say`That is a fault of this program and not yours: “${error instanceof Error ? error.message : String(error)}”. Undo the last change, or change what it is about; all the rest is planned.`,
-  numbers: {},
-  ...rest,
-});
+  { stage, ...rest }: { readonly stage: StageName; readonly which?: number; readonly remedies?: readonly Remedy[] },
+): Finding =>
+  note(piece?.id ?? null, kind, 'stop', stage, {
+    about: [],
+    title,
+    because: say`That is a fault of this program and not yours: “${error instanceof Error ? error.message : String(error)}”. Undo the last change, or change what it is about; all the rest is planned.`,
+    ...rest,
+  });
 
 /** A piece of which nothing could be built. */
 export const unbuilt = (piece: Piece, error: unknown): PieceModel => ({
@@ -36,7 +32,7 @@ export const unbuilt = (piece: Piece, error: unknown): PieceModel => ({
   bearers: [],
   adaptations: [],
   findings: [
-    note(`${piece.id}.unbuilt`, piece, say`${piece.name} could not be worked out`, error, {
+    fault('unbuilt', piece, say`${piece.name} could not be worked out`, error, {
       stage: 'shape',
       remedies: [
         {
@@ -50,9 +46,8 @@ export const unbuilt = (piece: Piece, error: unknown): PieceModel => ({
 
 /** The note that stands in for the steps of a piece. */
 export const unordered = (piece: Piece, error: unknown): Finding =>
-  note(`${piece.id}.unordered`, piece, say`The steps of ${piece.name} could not be worked out`, error, {
+  fault('unordered', piece, say`The steps of ${piece.name} could not be worked out`, error, {
     stage: 'build',
-    remedies: [],
   });
 
 /** The saw's settings for all boards that can be sawn; of the others a note each, and what they were to give. */
@@ -71,9 +66,9 @@ export function sawable(
       } catch (error) {
         unsawn.push(board);
         notes.push(
-          note(`job.unsawn-${unsawn.length}`, null, say`How a board is cut could not be worked out`, error, {
+          fault('unsawn', null, say`How a board is cut could not be worked out`, error, {
             stage: 'cuts',
-            remedies: [],
+            which: unsawn.length,
           }),
         );
         return false;
@@ -83,6 +78,8 @@ export function sawable(
   }
 }
 
+const FAULTS: readonly FindingKind[] = ['unbuilt', 'unordered', 'unsawn'];
+
 /** What of a plan stands only in notes of a fault: nothing where all rooms did their work. */
 export const fallenBack = ({
   findings,
@@ -91,8 +88,6 @@ export const fallenBack = ({
   readonly findings: readonly Finding[];
   readonly buying: { readonly unplaced: readonly { readonly because: string }[] };
 }): readonly string[] => [
-  ...findings
-    .filter(({ id }) => /\.(unbuilt|unordered)$|^job\.unsawn/.test(id))
-    .map(({ id, because }) => `${id}: ${plain(because, 'in')}`),
+  ...findings.filter(({ kind }) => FAULTS.includes(kind)).map(({ id, because }) => `${id}: ${plain(because, 'in')}`),
   ...buying.unplaced.filter(({ because }) => because.includes('could not be worked out')).map(({ because }) => because),
 ];

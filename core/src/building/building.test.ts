@@ -6,6 +6,7 @@ import { buildPiece, newPiece } from '../piece';
 import { plain } from '../words';
 import { tables } from '../testing/tables';
 import { clampsAlong, caulsAlong, diagonalOf, panels, stepsOf } from './index';
+import { runs } from '../testing/runs';
 
 test('clamps and cauls by hand', () => {
   expect([20, 30, 64, 8].map((length) => clampsAlong(inches(length)))).toEqual([2, 3, 7, 2]);
@@ -49,7 +50,7 @@ test('no part is "there" in a step before a step has handled it; ids are unique;
       }
       expect(handled.size).toBe(parts.length);
     }),
-    { numRuns: 120, seed: 3 },
+    runs(120, 3),
   );
 });
 

@@ -17,6 +17,7 @@ import {
 import { mended, piecesOf } from '../testing/pieces';
 import { plain } from '../words';
 import { faultsOfOrder, rackOf, stepsOf, type Step } from './index';
+import { runs } from '../testing/runs';
 
 const made = (piece: Piece, shop = DEFAULT_SHOP) => {
   const model = buildPiece(piece, topCandidates(piece)[0]!, shop, 'in');
@@ -74,7 +75,7 @@ describe('every family with every top, random sizes and choices, top or base fir
         expect(strays(joints.filter((item) => !troubled.includes(item)))).toEqual([]);
         for (const step of steps) expect(step.clamps).toBeLessThanOrEqual(clampCount(DEFAULT_SHOP));
       }),
-      { numRuns: 2, seed: 12 },
+      runs(2, 12),
     );
   });
 });
@@ -127,7 +128,7 @@ describe('whatever way a person joins, with whatever drivers, clamps and way out
         const silent = faultsOfOrder(kept, model.parts, joints, shop);
         expect(silent.filter(({ why }) => why.endsWith('no room for a driver'))).toEqual([]);
       }),
-      { numRuns: 2, seed: 33 },
+      runs(2, 33),
     );
   });
 });

@@ -5,6 +5,7 @@ import { blanksOf } from '../milling';
 import { buildPiece, newPiece } from '../piece';
 import type { HardwareOffer } from '../stock';
 import { boxesFor, buyingList, chooseBoards, offerMaterial } from './index';
+import { runs } from '../testing/runs';
 
 describe('boxes of screws', () => {
   const offer = (count: number, price: number): HardwareOffer => ({
@@ -157,7 +158,7 @@ describe('what is on hand', () => {
               expect(bad.every(({ from, to }) => x + long < from || x > to)).toBe(true);
         },
       ),
-      { numRuns: 25, seed: 9 },
+      runs(25, 9),
     );
   });
 

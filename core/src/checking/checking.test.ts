@@ -117,7 +117,7 @@ describe('money and shop', () => {
     ['spares', [], 'spares', 'care'],
     ['longer than the car', [set(null, ['shop', 'car'], inches(40))], 'car', 'care'],
     ['all clamps', [set(null, ['shop', 'clamps'], [{ length: inches(50), count: 2 }])], 'clamps', 'care'],
-    ['a screw that is not sold', [set(null, ['yard', 'hardware'], [])], 'not-sold-glue-', 'stop'],
+    ['a screw that is not sold', [set(null, ['yard', 'hardware'], [])], 'not-sold', 'stop'],
     [
       'short pieces',
       [set('t', ['size'], { length: inches(24), width: inches(15.5), height: inches(7) })],

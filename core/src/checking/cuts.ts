@@ -1,33 +1,10 @@
 import { wholeInches } from '../length';
 import { SHORT_PIECE } from '../sawing';
-import { marketOf, offersOf } from '../buying';
-import { alongOf } from '../piece';
-import { set } from '../job';
-import type { Finding, Job, Lock, Piece } from '../job';
-import { isSheet, LUMBER, lumberOf, printMaterial, SAMPLE_YARDS, type Lumber, type Yard } from '../stock';
+import { note, set } from '../job';
+import type { Finding, Job, Lock } from '../job';
 import { dim, listOf, say, strong, tag, type Phrase } from '../words';
-import { note, type Facts } from './facts';
-
-const sells = (yard: Yard, wood: Lumber): boolean =>
-  yard.boards.some(({ board, inStock }) => inStock && lumberOf(board) === wood);
-
-/** A piece of a line of boards that none of the job's yards keeps: another yard, or common boards. */
-function notSold({ id, wood }: Piece, job: Job): Finding {
-  const yards = SAMPLE_YARDS.filter(
-    (yard) => sells(yard, wood) && ![job.yard, ...job.alsoAt].some((one) => one.id === yard.id),
-  );
-  return note(id, 'lumber', 'stop', 'stock', {
-    title: say`No yard of yours sells these boards`,
-    because: say`It is made of ${strong(LUMBER[wood].name)}, and none is in stock where you buy.`,
-    remedies: [
-      ...yards.slice(0, 2).map((yard) => ({
-        label: say`Also buy at ${yard.name}`,
-        changes: [set(null, ['alsoAt', yard.id], yard)],
-      })),
-      ...(wood === 'common' ? [] : [{ label: say`Make it of common boards`, changes: [set(id, ['wood'], 'common')] }]),
-    ],
-  });
-}
+import type { Facts } from './facts';
+import { unplacedNotes } from './unplaced';
 
 const MEASURES = {
   waste: (value: number): Phrase => say`${strong(Math.round(value / 14.4) / 10)} sq ft left over`,
@@ -92,46 +69,7 @@ function lockNotes({ locks }: Job, { wish, lostLocks, boards }: Facts['buying'])
 /** What found no board, what was proved, and pieces that are dangerous to hold. */
 export function cutNotes({ job, buying, offcuts }: Facts): readonly Finding[] {
   const found: Finding[] = [];
-  const market = marketOf(job);
-  const lacking = buying.unplaced.filter(({ blank }) => offersOf(blank.material, market).length === 0);
-  const strange = job.pieces.filter(
-    ({ id, wood }) => !sells(market, wood) && lacking.some(({ blank }) => blank.part.piece === id),
-  );
-  found.push(...strange.map((piece) => notSold(piece, job)));
-  for (const { blank, because } of buying.unplaced) {
-    const { part } = blank;
-    const offers = offersOf(blank.material, market);
-    // Said once for the piece: nothing it is made of is sold.
-    if (offers.length === 0 && strange.some(({ id }) => id === part.piece)) continue;
-    const longest =
-      Math.max(0, ...offers.map((offer) => offer.length)) - (isSheet(blank.material) ? 0 : 2 * job.shop.squareEnds);
-    const excess = blank.length - longest;
-    const piece = job.pieces.find((item) => item.id === part.piece)!;
-    const along = alongOf(part);
-    const side = along === 0 ? 'length' : along === 1 ? 'width' : 'height';
-    const shorter = piece.size[side] - excess;
-    const fits = !part.loose && offers.length > 0 && excess > 0 && shorter > 0;
-    found.push(
-      note(part.piece, `unplaced-${part.tag}`, 'stop', 'cuts', {
-        about: [part.id],
-        title: say`No board for ${tag(part.tag)}`,
-        because: fits
-          ? say`It needs ${dim(blank.length)}; the longest ${printMaterial(blank.material)} sold gives ${dim(longest)} with its ends squared.`
-          : offers.length === 0
-            ? say`This yard has no ${printMaterial(blank.material)} in stock.`
-            : say`It is ${because}.`,
-        numbers: {},
-        remedies: fits
-          ? [
-              {
-                label: say`Make the table ${dim(shorter)} ${side === 'length' ? 'long' : side === 'width' ? 'wide' : 'high'}`,
-                changes: [set(part.piece, ['size', side], shorter)],
-              },
-            ]
-          : [],
-      }),
-    );
-  }
+  found.push(...unplacedNotes(job, buying.unplaced));
   if (buying.aim) found.push(aimNote(buying.aim, buying.cost));
   else if (buying.boards.length > 0 && buying.unplaced.length === 0) {
     const gap = buying.cost - buying.lowerBound;

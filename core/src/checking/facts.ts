@@ -1,5 +1,5 @@
 import type { Boards, BuyingList } from '../buying';
-import type { Finding, Job, Piece } from '../job';
+import type { Job, Piece } from '../job';
 import type { Fastening } from '../joinery';
 import type { Part, PieceModel } from '../piece';
 import type { OffcutUse, Step } from '../building';
@@ -33,23 +33,3 @@ export const isComplete = ({
   readonly list: Pick<BuyingList, 'notSold'>;
 }): boolean =>
   buying.unplaced.length === 0 && list.notSold.length === 0 && pieces.every(({ parts }) => parts.length > 0);
-
-type Rest = Pick<Finding, 'title' | 'because'> & Partial<Pick<Finding, 'about' | 'numbers' | 'remedies'>>;
-
-/** A finding about a piece, or about the job when `piece` is null. */
-export const note = (
-  piece: string | null,
-  id: string,
-  level: Finding['level'],
-  stage: Finding['stage'],
-  rest: Rest,
-): Finding => ({
-  id: `${piece ?? 'job'}.${id}`,
-  level,
-  stage,
-  piece,
-  about: piece === null ? [] : [piece],
-  numbers: {},
-  remedies: [],
-  ...rest,
-});

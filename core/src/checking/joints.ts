@@ -1,4 +1,5 @@
 import {
+  note,
   able,
   clampCount,
   clampsOver,
@@ -13,7 +14,7 @@ import { DRIVER_ROOM, WAYS_TO_JOIN, type Fastening, type Trouble } from '../join
 import { JOINT_KINDS, pairKey, type Adaptation } from '../piece';
 import { JOINTS_AT_ONCE } from '../building';
 import { dim, listOf, say, strong, tag, type Bit, type Phrase } from '../words';
-import { note, type PieceFacts } from './facts';
+import type { PieceFacts } from './facts';
 
 /** Screws that can not reach, parts too thin, and clamps that run short. */
 export function jointNotes({ piece, parts, model, fastenings, steps }: PieceFacts, job: Job): readonly Finding[] {
@@ -181,7 +182,8 @@ function troubleNotes(piece: Piece, made: readonly Fastening[]): readonly Findin
   return [...kinds.values()].map((group, at): Finding => {
     const item = group[0]!;
     const said = group.filter((one) => piece.joins[keyOf(one)] ?? piece.joins[one.joint.kind]);
-    return note(piece.id, `joint-${at + 1}`, 'care', 'joints', {
+    return note(piece.id, 'joint', 'care', 'joints', {
+      which: at + 1,
       about: group.map(({ drilled }) => drilled.id),
       title: say`${nameOf(item)} will not do for ${pairOf(item)}`,
       because: say`${listOf(group.slice(0, 6).map(pairOf))}: ${TROUBLE[item.troubles[0]!]}.`,
@@ -218,7 +220,8 @@ function insteadNotes(piece: Piece, made: readonly Fastening[], job: Job): reado
     const usual = WAYS_TO_JOIN[instead!.of as Method].name.toLowerCase();
     const headless =
       !job.shop.drivers.includes('right-angle head') && instead!.because === 'no room' && joint.kind !== 'edge';
-    return note(piece.id, `instead-${at + 1}`, 'care', 'joints', {
+    return note(piece.id, 'instead', 'care', 'joints', {
+      which: at + 1,
       about: group.map(({ drilled }) => drilled.id),
       title: say`${WAYS_TO_JOIN[by as Method].name} instead of ${usual}`,
       because: say`${listOf(group.slice(0, 6).map(pairOf))}${group.length > 6 ? ` and ${group.length - 6} more` : ''}: with ${usual} ${TROUBLE[instead!.because]}.`,
@@ -244,7 +247,8 @@ function toolNotes(piece: Piece, made: readonly Fastening[], job: Job): readonly
   return methods.map((by) => {
     const lacks = WAYS_TO_JOIN[by].tools.map((set) => set.filter((tool) => !job.shop.tools.includes(tool)));
     const least = lacks.reduce((a, b) => (b.length < a.length ? b : a));
-    return note(piece.id, `lacks-${by.replace(/ /g, '-')}`, 'care', 'joints', {
+    return note(piece.id, 'lacks', 'care', 'joints', {
+      which: by.replace(/ /g, '-'),
       title: say`${WAYS_TO_JOIN[by].name} need a ${least.join(' and a ')}`,
       because: say`Your shop does not list it. Choose another way in Joints, borrow one, or add it to your shop.`,
     });
@@ -267,7 +271,8 @@ function adaptationNotes(piece: string, adaptations: readonly Adaptation[]): rea
   return [...groups.values()].map((group): Finding => {
     const { measured, side, off } = group[0]!;
     const cut = group.filter(({ then }) => then !== 'follows' && then !== 'leave it');
-    return note(piece, `measured-${measured}-${side}`, cut.length > 0 ? 'care' : 'good', 'build', {
+    return note(piece, 'measured', cut.length > 0 ? 'care' : 'good', 'build', {
+      which: `${measured}-${side}`,
       about: group.map(({ part }) => `${piece}.${part}`),
       title: say`${tag(measured)} is ${dim(Math.abs(off))} ${off > 0 ? 'over' : 'under'} in ${side}`,
       because: listOf(

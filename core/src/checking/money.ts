@@ -1,10 +1,11 @@
 import { boardName, offerName, secondTrip, sparesFor } from '../buying';
 import { choosesWidth } from '../piece';
-import { set } from '../job';
+import { note, set } from '../job';
 import type { Finding } from '../job';
-import { hardwareName } from '../stock';
+import { hardwareName, type Yard } from '../stock';
 import { counted, dim, listOf, say, strong, type Phrase } from '../words';
-import { isComplete, note, type Facts } from './facts';
+import { isComplete, type Facts } from './facts';
+import { alsoAt, othersThan } from './yards';
 
 /** A chance in words: 4 in 10, 1 in 12. */
 const odds = (chance: number): string =>
@@ -66,6 +67,10 @@ export function moneyNotes({ job, list, buying, pieces }: Facts): readonly Findi
   const any = (chances: readonly number[]) => 1 - chances.reduce((none, chance) => none * (1 - chance), 1);
   const trip = any(spares.map(({ secondTrip: chance }) => chance));
   const without = any(spares.map(({ cut }) => secondTrip(cut, 0, job.shop.spoiled / 100)));
+  const likely = sparesFor({ ...job, spares: 'likely' }, buying).reduce(
+    (sum, { offer, count }) => sum + count * offer.price,
+    0,
+  );
   if (list.spareCount > 0)
     found.push(
       note(null, 'spares', 'care', 'stock', {
@@ -76,7 +81,7 @@ export function moneyNotes({ job, list, buying, pieces }: Facts): readonly Findi
             : say`At ${job.shop.spoiled} spoiled of a hundred it takes these to be nine in ten sure of each size: ${dollars(list.spares)} before tax. Without them the odds of a second trip are ${odds(without)}, with them ${odds(trip)}.`,
         numbers: { sparesCents: list.spares, secondTrip: trip, secondTripWithout: without },
         remedies: [
-          ...(job.spares === 'each'
+          ...(likely < list.spares
             ? [{ label: say`Only as many as is likely`, changes: [set(null, ['spares'], 'likely')] }]
             : []),
           { label: say`Buy the exact count`, changes: [set(null, ['spares'], 'none')] },
@@ -84,13 +89,23 @@ export function moneyNotes({ job, list, buying, pieces }: Facts): readonly Findi
       }),
     );
 
-  for (const need of list.notSold)
+  if (list.notSold.length > 0) {
+    const named = list.notSold.map(
+      ({ kind, size, count }): Phrase => say`${strong(count)} ${hardwareName(kind, size)}`,
+    );
+    const sells = (yard: Yard) =>
+      list.notSold.every((need) => yard.hardware.some(({ kind, size }) => kind === need.kind && size === need.size));
     found.push(
-      note(null, `not-sold-${need.kind}-${need.size.replace(/\W/g, '-')}`, 'stop', 'stock', {
-        title: say`No ${hardwareName(need.kind, need.size)} at this yard`,
-        because: say`${strong(need.count)} are needed and the price list has none. The total leaves them out; add a row under Prices.`,
+      note(null, 'not-sold', 'stop', 'stock', {
+        title:
+          named.length === 1
+            ? say`No ${hardwareName(list.notSold[0]!.kind, list.notSold[0]!.size)} at this yard`
+            : say`${strong(named.length)} things are not sold here`,
+        because: say`${listOf(named)}: needed, and the price list has none. The total leaves them out; add rows under Prices.`,
+        remedies: alsoAt(othersThan(job).filter(sells)),
       }),
     );
+  }
 
   const there = buying.boards.filter(({ hand }) => hand !== null);
   if (there.length > 0)

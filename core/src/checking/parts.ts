@@ -1,10 +1,10 @@
 import { inches, type Length } from '../length';
-import { set } from '../job';
+import { note, set } from '../job';
 import type { Finding, Job } from '../job';
 import { chordSaving, salvageFor, topOf } from '../piece';
 import { isBoard, printMaterial, sizesOf, type BoardKey } from '../stock';
 import { dim, listOf, say, strong, tag, type Bit } from '../words';
-import { note, type PieceFacts } from './facts';
+import type { PieceFacts } from './facts';
 
 /** Above this furniture is anchored to the wall. */
 const TALL: Length = inches(30);
@@ -34,7 +34,8 @@ export function partNotes({ piece, parts }: PieceFacts, job: Job): readonly Find
   for (const part of wide) {
     const most = sizes.board(part.material as BoardKey).width;
     found.push(
-      note(piece.id, `wide-${part.tag}`, 'stop', 'parts', {
+      note(piece.id, 'wide', 'stop', 'parts', {
+        which: part.tag,
         about: [part.id],
         title: say`${tag(part.tag)} is wider than its board`,
         because: say`It is ${dim(part.width)} wide; ${printMaterial(part.material)} gives ${dim(most)}.`,

@@ -1,10 +1,22 @@
 import { inches } from '../length';
-import { able, TOOLS, WAYS, type Finding, type Job, type Piece, type Remedy, type Tool, type Ways, set } from '../job';
+import {
+  note,
+  able,
+  TOOLS,
+  WAYS,
+  type Finding,
+  type Job,
+  type Piece,
+  type Remedy,
+  type Tool,
+  type Ways,
+  set,
+} from '../job';
 import { blankOf } from '../milling';
 import { topOf, type Part } from '../piece';
 import { isBoard, isSheet, nominalOf, sizesOf } from '../stock';
 import { dim, listOf, say, tag, type Phrase } from '../words';
-import { note, type PieceFacts } from './facts';
+import type { PieceFacts } from './facts';
 
 type Need = {
   readonly id: string;
@@ -153,7 +165,8 @@ export function shopNotes(facts: PieceFacts, job: Job): readonly Finding[] {
   const lacking = needsOf(facts, job)
     .filter((need) => need.parts.length > 0 && !able(job.shop.tools, need.ways))
     .map((need) =>
-      note(piece.id, `shop-${need.id}`, need.stop ? 'stop' : 'care', 'stock', {
+      note(piece.id, 'shop', need.stop ? 'stop' : 'care', 'stock', {
+        which: need.id,
         about: need.parts.map(({ id }) => id),
         title: need.title,
         because: say`${tagsOf(need.parts)} ask for ${waysText(need.ways)}. ${need.instead}`,

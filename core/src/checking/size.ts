@@ -1,10 +1,20 @@
 import { inches, toInches } from '../length';
-import { USE_NAMES, type Finding, type Job, set } from '../job';
-import { choosable, topOf } from '../piece';
+import { applyChanges, note, set, USE_NAMES, type Change, type Finding, type Job, type Piece } from '../job';
+import { marketOf } from '../buying';
+import { buildPiece, choosable, topCandidates, topOf } from '../piece';
 import { sizesIn, sizesOf, type Nominal } from '../stock';
 import { dim, say } from '../words';
-import { note, type PieceFacts } from './facts';
+import type { PieceFacts } from './facts';
 import { END_SEAT_OVERHANG, KNEES, PLACE, USUAL_HEIGHT, betweenLegs, kneeRoom, seating } from './people';
+
+/** Whether a piece can still be built after a change, of boards as long as are sold. */
+function canBecome(piece: Piece, job: Job, change: Change): boolean {
+  const [then] = applyChanges({ ...job, pieces: [piece] }, [change]).pieces;
+  const { boards, sheets } = marketOf(job);
+  const longest = Math.max(...[...boards, ...sheets].map(({ length }) => length));
+  if (then!.size.length > longest) return false;
+  return buildPiece(then!, topCandidates(then!)[0]!, job.shop, job.units, sizesOf(job.measured)).findings.length === 0;
+}
 
 /** Seats, knees and height. */
 export function sizeNotes({ piece, parts }: PieceFacts, job: Job): readonly Finding[] {
@@ -18,15 +28,13 @@ export function sizeNotes({ piece, parts }: PieceFacts, job: Job): readonly Find
   if (parts.length > 0 && piece.seats !== null && seats.total < piece.seats) {
     const aside = Math.ceil((piece.seats - seats.ends) / 2);
     const length = size.length + aside * PLACE - betweenLegs(piece, parts);
-    const remedies: Finding['remedies'][number][] = [
-      { label: say`Make it ${dim(length)} long`, changes: [set(piece.id, ['size', 'length'], length)] },
-    ];
+    const longer = set(piece.id, ['size', 'length'], length);
     found.push(
       note(piece.id, 'seats', 'care', 'brief', {
         title: say`Seats ${seats.total}, not ${piece.seats}`,
         because: say`A place is ${dim(PLACE)} wide: ${seats.sides / 2} fit between the legs on each side, ${seats.ends} at the ends${seats.ends === 0 ? say` (an end seat needs ${dim(END_SEAT_OVERHANG)} of overhang)` : ''}.`,
         numbers: { seats: seats.total, wanted: piece.seats },
-        remedies,
+        remedies: canBecome(piece, job, longer) ? [{ label: say`Make it ${dim(length)} long`, changes: [longer] }] : [],
       }),
     );
   } else if (sitting || (table && piece.seats !== null))
@@ -48,10 +56,9 @@ export function sizeNotes({ piece, parts }: PieceFacts, job: Job): readonly Find
     const takes = offered?.kind === 'pick' && Object.hasOwn(offered.options, slimmer);
     if (takes && sizes.dressed(apron as Nominal).width - sizes.dressed(slimmer).width >= short)
       remedies.push({ label: say`Use a ${slimmer} apron`, changes: [set(piece.id, ['choices', 'apron'], slimmer)] });
-    remedies.push({
-      label: say`Make it ${dim(size.height + short)} high`,
-      changes: [set(piece.id, ['size', 'height'], size.height + short)],
-    });
+    const higher = set(piece.id, ['size', 'height'], size.height + short);
+    if (canBecome(piece, job, higher))
+      remedies.push({ label: say`Make it ${dim(size.height + short)} high`, changes: [higher] });
     found.push(
       note(piece.id, 'knees', 'care', 'shape', {
         title: say`Knees touch the apron`,

@@ -1,10 +1,10 @@
 import { inches, toInches } from '../length';
-import { set } from '../job';
+import { note, set } from '../job';
 import type { Finding, Piece } from '../job';
 import { choosable, familyOf, settled, topOf, type Choices, type Part } from '../piece';
 import { isBoard, LUMBER, SPECIES, speciesOf, SUMMER_MOISTURE, WINTER_MOISTURE, type BoardKey } from '../stock';
 import { about, dim, say, type Phrase } from '../words';
-import { note, type PieceFacts } from './facts';
+import type { PieceFacts } from './facts';
 import { movement, showsAt, tipsAt, topSag } from './strength';
 
 /** The load a table top is checked for, lb at the worst point. */

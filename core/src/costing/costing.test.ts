@@ -6,6 +6,7 @@ import { planJob } from '../plan';
 import { SAMPLE_YARD } from '../stock';
 import { jobOf, tables } from '../testing/tables';
 import { costAround, costAt, nearestCheaper, savings, sizesAround, wishes } from './index';
+import { runs } from '../testing/runs';
 
 const today = '2026-11-24';
 const quick = { today, effort: 'quick' } as const;
@@ -65,7 +66,7 @@ describe('what would save most', () => {
           [...last.found].map(({ saves }) => saves).sort((a, b) => b - a),
         );
       }),
-      { numRuns: 4, seed: 4 },
+      runs(4, 4),
     );
     expect(tried).toBeGreaterThan(12);
   });

@@ -6,6 +6,7 @@ import { newPiece } from '../piece';
 import { planJob } from '../plan';
 import { NOMINALS, SAMPLE_YARD, type Nominal } from '../stock';
 import { lengths } from '../testing/tables';
+import { runs } from '../testing/runs';
 
 const today = '2026-11-24';
 
@@ -93,7 +94,7 @@ test('200 small jobs: the list costs the least of every nominal width and every 
       });
       expect(cheapest.list.total).toBe(Math.min(...totals));
     }),
-    { numRuns: 205, seed: 2026 },
+    runs(205, 2026),
   );
   expect(tried).toBeGreaterThanOrEqual(200);
 });

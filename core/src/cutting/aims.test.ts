@@ -10,6 +10,7 @@ import { faults } from './testing/check';
 import { leastRipped } from './testing/least';
 import { boardOf, partOf } from './testing/lists';
 import { sawFaults } from './testing/saw';
+import { runs } from '../testing/runs';
 
 let integer: IntegerSolver;
 beforeAll(async () => {
@@ -92,7 +93,7 @@ test('60 small lists: boards and waste as small as every way to cut gives, bound
       expect(found.objective!.value).toBeCloseTo(least, 1);
       expect(found.objective!.atLeast).toBeLessThanOrEqual(least + 0.01);
     }),
-    { numRuns: 60, seed: 31 },
+    runs(60, 31),
   );
 });
 
@@ -116,7 +117,7 @@ test('of cuttings that cost the same, one cut at fewer settings is taken, no wor
         }
       },
     ),
-    { numRuns: 40, seed: 5 },
+    runs(40, 5),
   );
   expect(fewer).toBeGreaterThan(0);
 });

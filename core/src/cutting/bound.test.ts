@@ -5,6 +5,7 @@ import { singleLane, waysOn } from './ways';
 import { groupsOf, laneWeight, liesOn, type Group } from './group';
 import type { CutProblem } from './problem';
 import { relax } from './columns';
+import { runs } from '../testing/runs';
 
 type Stock = CutProblem['stock'][number];
 
@@ -136,7 +137,7 @@ test('no filling is worth more than the bound says, in one lane or several', () 
       const value = pattern.counts.reduce((sum, count, at) => sum + count * worth[at]!, 0);
       expect(value).toBeLessThanOrEqual(mostValue(group, group.bins[0]!, worth) + 1e-6);
     }),
-    { numRuns: 300, seed: 8 },
+    runs(300, 8),
   );
 });
 
@@ -154,7 +155,7 @@ test('where pieces lie end to end the bound is the best filling itself', () => {
       const value = pattern.counts.reduce((sum, count, at) => sum + count * worth[at]!, 0);
       expect(value).toBeCloseTo(mostValue(group, group.bins[0]!, worth), 6);
     }),
-    { numRuns: 200, seed: 9 },
+    runs(200, 9),
   );
 });
 

@@ -6,6 +6,7 @@ import { cuttingOf, packByGuillotine, repacked } from './guillotine';
 import { solve, type CutProblem } from './index';
 import { faults } from './testing/check';
 import { sawFaults } from './testing/saw';
+import { runs } from '../testing/runs';
 
 type Stock = CutProblem['stock'][number];
 const sheet = (id: string, length: number, width: number, price: number, rest: Partial<Stock> = {}): Stock => ({
@@ -127,7 +128,7 @@ test('200 lists on sheets: nothing at fault, every cut runs from edge to edge an
       expect(faults(list, solution)).toEqual([]);
       expect(sawFaults(list, solution)).toEqual([]);
     }),
-    { numRuns: 200, seed: 12 },
+    runs(200, 12),
   );
 });
 
@@ -152,7 +153,7 @@ test('boards are ripped side by side: pieces keep their direction, cuts free the
       expect(faults(list, solution)).toEqual([]);
       expect(sawFaults(list, solution)).toEqual([]);
     }),
-    { numRuns: 100, seed: 13 },
+    runs(100, 13),
   );
 });
 

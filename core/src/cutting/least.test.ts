@@ -9,6 +9,7 @@ import { faults } from './testing/check';
 import { leastMitred, leastRipped } from './testing/least';
 import { boardOf, partOf as part, problemOf } from './testing/lists';
 import { sawFaults } from './testing/saw';
+import { runs } from '../testing/runs';
 
 let integer: IntegerSolver;
 beforeAll(async () => {
@@ -79,7 +80,7 @@ describe('mitred pieces', () => {
         expect(solution.cost).toBeCloseTo(least, 6);
         if (solution.status === 'optimal') proved++;
       }),
-      { numRuns: 60, seed: 21 },
+      runs(60, 21),
     );
     expect(proved).toBeGreaterThanOrEqual(50);
   });
@@ -110,7 +111,7 @@ test('60 small lists on boards that are ripped: the least that every way to cut 
       expect(solution.cost).toBeCloseTo(least, 6);
       if (solution.status === 'optimal') proved++;
     }),
-    { numRuns: 60, seed: 22 },
+    runs(60, 22),
   );
   expect(proved).toBeGreaterThanOrEqual(57);
 });
@@ -146,7 +147,7 @@ test('60 small lists on sheets of three sizes, grain along: the least that every
       expect(solution.cost).toBeCloseTo(least, 6);
       if (solution.status === 'optimal') proved++;
     }),
-    { numRuns: 60, seed: 23 },
+    runs(60, 23),
   );
   expect(proved).toBeGreaterThanOrEqual(40);
 });
@@ -183,7 +184,7 @@ test('numbers of boards decided from below: 40 small lists as cheap as every way
       expect(found.cutting.cost).toBeGreaterThanOrEqual(least);
       if (found.bound === found.cutting.cost) decided++;
     }),
-    { numRuns: 40, seed: 24 },
+    runs(40, 24),
   );
   expect(decided).toBeGreaterThanOrEqual(30);
 });

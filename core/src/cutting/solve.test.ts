@@ -4,6 +4,7 @@ import { knapsack } from './knapsack';
 import { leastCost } from './simplex';
 import { faults } from './testing/check';
 import { problemOf } from './testing/lists';
+import { runs } from '../testing/runs';
 
 type Stock = CutProblem['stock'][number];
 const board = (id: string, length: number, price: number, rest: Partial<Stock> = {}): Stock => ({
@@ -84,7 +85,7 @@ test('120 small lists: nothing at fault, and the least cost there is', () => {
       expect(solution.lowerBound).toBeLessThanOrEqual(least + 1e-9);
       expect(solution.status).toBe('optimal');
     }),
-    { numRuns: 120, seed: 5 },
+    runs(120, 5),
   );
 });
 
@@ -106,7 +107,7 @@ test('60 small lists with pieces on hand: used so that the least is bought, and 
       expect(solution.status).toBe('optimal');
       expect(solution.cost).toBeLessThanOrEqual(solve(list).cost);
     }),
-    { numRuns: 60, seed: 6 },
+    runs(60, 6),
   );
 });
 
@@ -135,7 +136,7 @@ test('100 wide lists with ripping, sheets, defects and limits: nothing at fault'
       const solution = solve(list, { effort: 'quick' });
       expect(faults(list, solution)).toEqual([]);
     }),
-    { numRuns: 100, seed: 6 },
+    runs(100, 6),
   );
 });
 

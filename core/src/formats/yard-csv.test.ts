@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { inches, mm } from '../length';
 import { SAMPLE_YARDS, boardFeet } from '../stock';
 import { readYardCsv, withRows, yardCsv } from './index';
+import { runs } from '../testing/runs';
 
 const HEAD = 'kind,size,length,width,grade,species,count,price,per,in stock';
 const read = (...rows: readonly string[]) => readYardCsv([HEAD, ...rows].join('\n'), 'in');
@@ -114,7 +115,7 @@ describe('a price list as CSV', () => {
         );
         expect(boards.length + sheets.length + hardware.length + problems.length).toBeGreaterThanOrEqual(rows.length);
       }),
-      { numRuns: 50 },
+      runs(50),
     );
   });
 

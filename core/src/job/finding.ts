@@ -6,9 +6,67 @@ export type StageName = 'brief' | 'shape' | 'parts' | 'stock' | 'cuts' | 'joints
 /** What the interface can do about a finding with one click, and undo. */
 export type Remedy = { readonly label: Phrase; readonly changes: readonly Change[] };
 
+/** Every kind of finding there is, and what it says. What a family or top can not be built as is a `shape`, by a name of its own. */
+export const FINDINGS = {
+  seats: 'how many sit at it, against how many are wanted',
+  height: 'higher or lower than such a piece usually is',
+  knees: 'knees touch the apron',
+  shape: 'the size or a choice can not be built so',
+  'top-refused': 'this top can not stand on this base',
+  'top-unsupported': 'the top does not rest on its base',
+  'edging-hits': 'the edging runs into what stands or moves below it',
+  'hole-in-leg': 'the parasol would stand in a leg',
+  unbuilt: 'a fault of the program: nothing of a piece could be worked out',
+  unordered: 'a fault of the program: its steps could not be worked out',
+  unsawn: 'a fault of the program: how a board is cut could not be worked out',
+  'by-hand': 'parts set by hand',
+  wide: 'a part is wider than its board',
+  salvage: 'a top of planks on hand, and none are there',
+  chords: 'the boards of a round top, each to its chord',
+  anchor: 'tall: it must be fixed to the wall',
+  budget: 'the total against the budget',
+  bought: 'the total against the price of a bought one',
+  spares: 'spare boards, and the odds of a second trip',
+  'not-sold': 'screws, glue and the like that no yard of the job sells',
+  lumber: 'a line of boards that no yard of the job sells',
+  'car-too-short': 'longer than the car, and the store can not cut it',
+  car: 'boards that the store must cut for the car',
+  'on-hand': 'what is used of what is there',
+  shop: 'work that the shop has no tool for',
+  'shop-angle': 'an angle that the saw does not turn to',
+  planed: 'boards planed thinner than they come',
+  'inside-wood': 'planed to the inside of construction boards',
+  treated: 'treated boards where food lies',
+  movement: 'a top that is held fast moves with the seasons',
+  sag: 'what spans too far sags',
+  tipping: 'who leans on it tips it',
+  unplaced: 'a part that no board gives',
+  proved: 'the boards are the cheapest there can be, or how near',
+  short: 'short pieces, to be held safely',
+  samples: 'an offcut to try the stain on',
+  aim: 'what boards were chosen for, and what that costs',
+  wish: 'what kept boards cost',
+  'lost-locks': 'boards that could not stay as they were',
+  'cut-otherwise': 'pieces cut to another size than they should have now',
+  reach: 'screws too short to hold the top',
+  joint: 'joints that will not do as they are asked for',
+  instead: 'joints made in another way than the usual',
+  lacks: 'a way to join that the shop has no tools for',
+  hidden: 'pockets that show',
+  clamps: 'a glue-up wants all clamps',
+  'clamps-short': 'no clamp reaches across',
+  'open-time': 'more joints than the glue stays open for',
+  bench: 'wider or longer than the bench it is glued up on',
+  'no-driver': 'no room for the drivers in whatever order',
+  'in-the-room': 'what is joined only where it stays',
+  measured: 'what was measured, and what follows it',
+} as const;
+export type FindingKind = keyof typeof FINDINGS;
+
 /** A note in the margin: what, why with the number, and the way out. `about` lists part or piece ids it is tied to. */
 export type Finding = {
   readonly id: string;
+  readonly kind: FindingKind;
   readonly level: 'stop' | 'care' | 'good';
   readonly stage: StageName;
   /** The piece it belongs to; null where it is about the whole job. */
@@ -20,3 +78,28 @@ export type Finding = {
   readonly numbers: Readonly<Record<string, number>>;
   readonly remedies: readonly Remedy[];
 };
+
+type Rest = Pick<Finding, 'title' | 'because'> &
+  Partial<Pick<Finding, 'about' | 'numbers' | 'remedies'>> & {
+    /** Tells several of a kind apart. */
+    readonly which?: string | number;
+  };
+
+/** A finding about a piece, or about the job when `piece` is null. */
+export const note = (
+  piece: string | null,
+  kind: FindingKind,
+  level: Finding['level'],
+  stage: StageName,
+  { which, ...rest }: Rest,
+): Finding => ({
+  id: [piece ?? 'job', which === undefined ? kind : `${kind}-${which}`].join('.'),
+  kind,
+  level,
+  stage,
+  piece,
+  about: piece === null ? [] : [piece],
+  numbers: {},
+  remedies: [],
+  ...rest,
+});

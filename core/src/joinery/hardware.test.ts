@@ -15,6 +15,7 @@ import {
 import { board, boxAt } from '../piece/kit';
 import { raysIn } from '../solid';
 import { clash, fastenings, tipOf, type Fastening } from './index';
+import { runs } from '../testing/runs';
 
 const at = (x: number, y: number, z: number) => [inches(x), inches(y), inches(z)] as const;
 const part = (
@@ -161,7 +162,7 @@ test('no screw of any hardware comes out, meets another of its own or is met by 
         }
       }
     }),
-    { numRuns: 25 },
+    runs(25),
   );
 });
 

@@ -1,5 +1,5 @@
 import { inches, type Length, type Units } from '../length';
-import { set } from '../job';
+import { note, set } from '../job';
 import type { Finding, Job, Piece, Shop } from '../job';
 import { common, contacts, faceArea, volumeOf, type Solid } from '../solid';
 import { boardKey, sizesIn, TABLE_SIZES, topNominals, type Nominal, type Sizes } from '../stock';
@@ -130,15 +130,9 @@ function refused(piece: Piece, top: Top, because: string): Finding {
   const plainTop = { ...piece, top: 'joined', topChoices: {} };
   const plainBase = { ...piece, family: 'aprons', choices: {} };
   const stands = (other: Piece) => refusal(other, familyOf(other), topOf(other)!) === null;
-  return {
-    id: `${piece.id}.top-refused`,
-    level: 'stop',
-    stage: 'shape',
-    piece: piece.id,
-    about: [piece.id],
+  return note(piece.id, 'top-refused', 'stop', 'shape', {
     title: say`This top can not stand on this base`,
     because: say`${{ strong: top.name }}: ${because}`,
-    numbers: {},
     remedies: [
       ...(stands(plainTop) && top.id !== 'joined'
         ? [
@@ -157,7 +151,7 @@ function refused(piece: Piece, top: Top, because: string): Finding {
           ]
         : []),
     ],
-  };
+  });
 }
 
 /** Less than this is the rounding of slanted lengths, not a collision: a thousandth of a cubic inch. */
@@ -178,22 +172,17 @@ function edgingHits(piece: Piece, base: Built, over: Built): readonly Finding[] 
   });
   if (!struck) return [];
   return [
-    {
-      id: `${piece.id}.edging-hits`,
-      level: 'stop',
-      stage: 'shape',
-      piece: piece.id,
+    note(piece.id, 'edging-hits', 'stop', 'shape', {
       about: [struck.id],
       title: say`The edging runs into ${{ tag: struck.tag }}`,
       because: say`It hangs below the top, where ${struck.name} ${{ tag: struck.tag }} stands or moves.`,
-      numbers: {},
       remedies: [
         {
           label: say`Keep it level with the top`,
           changes: [set(piece.id, ['topChoices', 'edging'], 'flush')],
         },
       ],
-    },
+    }),
   ];
 }
 
@@ -273,17 +262,13 @@ function topOn(base: Built, over: Built): Built['assemblies'] {
   ];
 }
 
-const hitsLeg = (piece: Piece, across: Length): Finding => ({
-  id: `${piece.id}.hole-in-leg`,
-  level: 'stop',
-  stage: 'shape',
-  piece: piece.id,
-  about: [piece.id],
-  title: say`The parasol would stand on the post`,
-  because: say`A hole of ${{ dim: across }} through the middle runs into a leg.`,
-  numbers: { across },
-  remedies: [{ label: say`Leave the hole out`, changes: [set(piece.id, ['topChoices', 'hole'], 0)] }],
-});
+const hitsLeg = (piece: Piece, across: Length): Finding =>
+  note(piece.id, 'hole-in-leg', 'stop', 'shape', {
+    title: say`The parasol would stand on the post`,
+    because: say`A hole of ${{ dim: across }} through the middle runs into a leg.`,
+    numbers: { across },
+    remedies: [{ label: say`Leave the hole out`, changes: [set(piece.id, ['topChoices', 'hole'], 0)] }],
+  });
 
 /** Says so where the top rests on nothing, or where a leg that only the top holds does not reach it. */
 function unsupported(piece: Piece, base: Built, fixed: readonly Joint[], choices: Choices): Finding | null {
@@ -295,17 +280,11 @@ function unsupported(piece: Piece, base: Built, fixed: readonly Joint[], choices
   // An inch first; where that is not near enough, none.
   const most = overhangs.some((name) => (choices[name] as number) > inches(1)) ? inches(1) : 0;
   const changes = overhangs.map((name) => set(piece.id, ['choices', name], Math.min(choices[name] as number, most)));
-  return {
-    id: `${piece.id}.top-unsupported`,
-    level: 'stop',
-    stage: 'shape',
-    piece: piece.id,
-    about: [piece.id],
+  return note(piece.id, 'top-unsupported', 'stop', 'shape', {
     title: say`The top does not rest on its base`,
     because: say`The underside of this top is not flat all over, and the base meets it where it is higher. Nearer to the edge it lies on the frame.`,
-    numbers: {},
     remedies: [{ label: most > 0 ? say`Overhang ${{ dim: most }} at most` : say`No overhang`, changes }],
-  };
+  });
 }
 
 /** A round hole down through the middle of the top and of whatever crosses it below. */

@@ -17,6 +17,7 @@ import {
   type Box,
 } from './index';
 import { board, boxAt, halfLap, mirror, slatsBetween, spread, UP } from './kit';
+import { runs } from '../testing/runs';
 
 const boxes = fc
   .tuple(
@@ -150,7 +151,7 @@ describe('tops', () => {
           if (edges === 'ripped') expect(new Set(widths.slice(0, -1)).size).toBeLessThanOrEqual(1);
         },
       ),
-      { numRuns: 400, seed: 2 },
+      runs(400, 2),
     );
   });
 

@@ -1,5 +1,5 @@
 import { inches, type Length } from '../length';
-import { set } from '../job';
+import { note, set } from '../job';
 import type { Change, Finding, PathIn, Piece, Remedy, ValueIn } from '../job';
 import {
   add,
@@ -333,17 +333,7 @@ export function kitFor(room: Room) {
     need: (need: HardwareNeed): void => void needs.push(need),
     /** Says why it can not be built, with ways out. */
     stop(name: string, title: Phrase, because: Phrase, numbers: Finding['numbers'], remedies: readonly Remedy[]): void {
-      findings.push({
-        id: `${piece}.${name}`,
-        level: 'stop',
-        stage: 'shape',
-        piece,
-        about: [piece],
-        title,
-        because,
-        numbers,
-        remedies,
-      });
+      findings.push(note(piece, 'shape', 'stop', 'shape', { which: name, title, because, numbers, remedies }));
     },
     change: <const P extends PathIn<Piece>>(path: P, value: ValueIn<Piece, P>): Change => set(piece, path, value),
     stopped: (): boolean => findings.length > 0,

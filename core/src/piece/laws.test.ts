@@ -15,6 +15,7 @@ import {
 } from '../testing/laws';
 import { mended, piecesOf } from '../testing/pieces';
 import { FAMILIES, TOPS, refusal, type Family, type PieceModel, type Top } from './index';
+import { runs } from '../testing/runs';
 
 /** Every family with every top it may carry; families without one alone. */
 const PAIRS = FAMILIES.flatMap((family): readonly (readonly [string, Family, Top | null])[] =>
@@ -35,7 +36,7 @@ const LAWS: Readonly<Record<string, (model: PieceModel) => readonly string[]>> =
 
 describe.each(['in', 'mm'] as const)('every family with every top, in %s, at random sizes and choices', (units) => {
   test.each(PAIRS)('%s', (_, family, top) => {
-    const runs = units === 'in' ? 4 : 1;
+    const usual = units === 'in' ? 4 : 1;
     fc.assert(
       fc.property(piecesOf(family, top, units), (wish) => {
         if (top && refusal(wish, family, top)) {
@@ -55,7 +56,7 @@ describe.each(['in', 'mm'] as const)('every family with every top, in %s, at ran
           Object.fromEntries(Object.keys(LAWS).map((name) => [name, []])),
         );
       }),
-      { numRuns: runs, seed: 2026, endOnFailure: true },
+      runs(usual, 2026),
     );
   });
 });

@@ -6,6 +6,7 @@ import { newPiece, STARTS } from '../piece';
 import { EVERYTHING, jobsOf, KINDS } from '../testing/jobs';
 import { lengthWritten } from './driving';
 import { rehearse } from './index';
+import { runs } from '../testing/runs';
 
 const jobOf = (start: string, more: Partial<Piece> = {}): Job => ({
   ...newJob('j'),
@@ -43,7 +44,7 @@ describe('every family with every top, random sizes, shops, finishes and ways to
             return;
           expect(rehearse(plan, job).faults).toEqual([]);
         }),
-        { numRuns: 3, seed: 14 + at, endOnFailure: true },
+        runs(3, 14 + at),
       );
     },
     60_000,

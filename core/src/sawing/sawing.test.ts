@@ -9,6 +9,7 @@ import { LONGEST_RIP, PAST } from './arrange';
 import { tapeMarks } from './marks';
 import { passesOf } from './passes';
 import { sawingOf } from './setups';
+import { runs } from '../testing/runs';
 
 const TODAY = '2026-11-24';
 const planOf = (job: Job): Plan => planJob(job, { today: TODAY, effort: 'quick' });
@@ -104,7 +105,7 @@ test('the settings can be followed in their order on every board; unlike rips ar
     fc.property(looseJob, (job) => {
       expect(sawn(planOf(job), LONGEST_RIP)).toEqual([]);
     }),
-    { numRuns: 60 },
+    runs(60),
   );
 });
 
@@ -123,7 +124,7 @@ test('pieces keep their kerf and stay on the board; what is left is what is draw
           expect(cuts.some(({ at }) => at === x + long) || x + long === length).toBe(true);
       }
     }),
-    { numRuns: 40 },
+    runs(40),
   );
 });
 

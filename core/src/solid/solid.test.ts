@@ -25,6 +25,7 @@ import {
   type Cell,
   type Solid,
 } from './index';
+import { runs } from '../testing/runs';
 
 type Block = readonly [x: number, y: number, z: number, a: number, b: number, c: number];
 const cellOf = ([x, y, z, a, b, c]: Block): Cell =>
@@ -58,7 +59,7 @@ const bodyOf = (block: Block): Body => ({
 
 describe('bodies, against another library', () => {
   test('a block less one to four others has the same volume and the same surface', () => {
-    const rows = fc.sample(fc.array(blocks, { minLength: 1, maxLength: 4 }), { numRuns: 300, seed: 5 });
+    const rows = fc.sample(fc.array(blocks, { minLength: 1, maxLength: 4 }), runs(300, 5));
     const { volumes, surfaces } = elsewhere(
       rows.map((cutters) => ({ ...bodyOf(BODY), cutters: cutters.map(cutterOf) })),
     );
@@ -75,10 +76,10 @@ describe('bodies, against another library', () => {
 
   test('what two bodies share, and a cut by any plane, have the same volume', () => {
     const step = fc.integer({ min: -9, max: 9 });
-    const rows = fc.sample(fc.tuple(blocks, blocks, fc.tuple(step, step, fc.integer({ min: 1, max: 9 }))), {
-      numRuns: 300,
-      seed: 6,
-    });
+    const rows = fc.sample(
+      fc.tuple(blocks, blocks, fc.tuple(step, step, fc.integer({ min: 1, max: 9 }))),
+      runs(300, 6),
+    );
     const planes = rows.map(([a, , way]) => planeAt([a[0] + a[3] / 3, a[1] + a[4] / 3, a[5] / 3], unit(way)));
     const { volumes, shared } = elsewhere(
       [

@@ -63,8 +63,8 @@ describe('the margin', () => {
   test('a note’s number stands beside what it is about, and nowhere without one', () => {
     const { container } = onBench(
       <>
-        <NoteFor id="movement" />
-        <NoteFor id="no-such-note" />
+        <NoteFor kind="movement" />
+        <NoteFor kind="treated" />
       </>,
     );
     expect(container.querySelectorAll('.note-mark')).toHaveLength(1);

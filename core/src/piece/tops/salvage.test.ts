@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { inches } from '../../length';
 import { SHORTEST, salvageRows, seamsOf, usableLengths, type Plank } from './salvage';
+import { runs } from '../../testing/runs';
 
 const inch = (rows: readonly (readonly Plank[])[] | null) =>
   rows?.map((row) => row.map(({ length, found }) => `${length / inches(1)}${found ? '' : ' bought'}`).join(', '));
@@ -89,6 +90,6 @@ test('any pile of planks: rows are full, seams keep their distance, and no piece
           expect(used.length).toBe(laid.flat().length);
       },
     ),
-    { numRuns: 300, seed: 11 },
+    runs(300, 11),
   );
 });

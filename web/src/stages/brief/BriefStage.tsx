@@ -97,7 +97,7 @@ export function BriefStage() {
           {table && (
             <section className="sheet" aria-label="Room at the table">
               <h2>
-                Room at the table <NoteFor id="seats" />
+                Room at the table <NoteFor kind="seats" />
               </h2>
               <SeatPlan piece={piece} parts={parts} seats={seats} />
               <p>

@@ -4,6 +4,7 @@ import {
   inLumber,
   printMaterial,
   type Choices,
+  type FindingKind,
   type Lumber,
   type Nominal,
   type Spec,
@@ -16,7 +17,7 @@ import { NoteFor } from '../shared/NoteFor';
 import { Text } from '../../words/Dim';
 
 /** The note that belongs beside a choice, by the choice's name. */
-const NOTE: Readonly<Record<string, string>> = {
+const NOTE: Readonly<Record<string, FindingKind>> = {
   apron: 'knees',
   fixing: 'movement',
   overhangEnds: 'tipping',
@@ -57,7 +58,7 @@ export function SpecFields({ specs, choices, lumber, onChange, cheapest = null }
   for (const [name, spec] of shown) {
     const value = settled[name]!;
     if (!isShort(spec)) flush();
-    const mark = NOTE[name] ? <NoteFor id={NOTE[name]} /> : null;
+    const mark = NOTE[name] ? <NoteFor kind={NOTE[name]} /> : null;
     const field = (
       <OneField
         key={name}

@@ -1,4 +1,4 @@
-import type { Finding } from '@sill/core';
+import type { Finding, FindingKind } from '@sill/core';
 import { useNotes } from '../../state/hooks';
 
 const LEVEL = { stop: 'Stop', care: 'Take care', good: 'Good' } as const;
@@ -16,10 +16,10 @@ export function NoteMark({ number, level }: { readonly number: number; readonly 
   );
 }
 
-/** The number of the note whose id ends so, to stand beside what it is about. */
-export function NoteFor({ id }: { readonly id: string }) {
+/** The number of the first note of a kind, to stand beside what it is about. */
+export function NoteFor({ kind }: { readonly kind: FindingKind }) {
   const notes = useNotes();
-  const at = notes.findIndex((note) => note.id.endsWith(`.${id}`));
+  const at = notes.findIndex((note) => note.kind === kind);
   const note = notes[at];
   return note ? <NoteMark number={at + 1} level={note.level} /> : null;
 }

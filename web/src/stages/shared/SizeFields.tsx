@@ -26,7 +26,7 @@ export function SizeFields({ piece }: { readonly piece: Piece }) {
         value={piece.size.height}
         least={1}
         onChange={(value) => change(['size', 'height'], value)}
-        mark={<NoteFor id="height" />}
+        mark={<NoteFor kind="height" />}
       />
     </fieldset>
   );

@@ -1,0 +1,112 @@
+import { marketOf, offersOf } from '../buying';
+import { note, set, type Finding, type Job, type Piece } from '../job';
+import type { Length } from '../length';
+import { alongOf } from '../piece';
+import { isSheet, LUMBER, lumberOf, printMaterial, type Lumber, type Yard } from '../stock';
+import { dim, listOf, say, strong, tag, type Bit } from '../words';
+import type { Facts } from './facts';
+import { alsoAt, othersThan } from './yards';
+
+const sells = (yard: Yard, wood: Lumber): boolean =>
+  yard.boards.some(({ board, inStock }) => inStock && lumberOf(board) === wood);
+
+/** A piece of a line of boards that none of the job's yards keeps: another yard, or common boards. */
+function notSold({ id, wood }: Piece, job: Job): Finding {
+  const yards = othersThan(job).filter((yard) => sells(yard, wood));
+  return note(id, 'lumber', 'stop', 'stock', {
+    title: say`No yard of yours sells these boards`,
+    because: say`It is made of ${strong(LUMBER[wood].name)}, and none is in stock where you buy.`,
+    remedies: [
+      ...alsoAt(yards),
+      ...(wood === 'common' ? [] : [{ label: say`Make it of common boards`, changes: [set(id, ['wood'], 'common')] }]),
+    ],
+  });
+}
+
+type Unplaced = Facts['buying']['unplaced'][number];
+
+/** The longest piece that a yard's boards or sheets of its material give, ends squared; 0 where it keeps none. */
+const longestAt = ({ material }: Unplaced['blank'], yard: Yard, job: Job): Length =>
+  Math.max(
+    0,
+    ...offersOf(material, yard).map(({ length }) => length - (isSheet(material) ? 0 : 2 * job.shop.squareEnds)),
+  );
+
+const MOST_NAMED = 6;
+
+/** Parts that no board gives for one reason: one note for all of them, with what mends all of them. */
+function unplacedNote(piece: Piece, group: readonly Unplaced[], job: Job): Finding {
+  const market = marketOf(job);
+  const excessOf = ({ blank }: Unplaced): Length => blank.length - longestAt(blank, market, job);
+  const worst = group.reduce((one, other) => (excessOf(other) > excessOf(one) ? other : one));
+  const { blank, because } = worst;
+  const material = printMaterial(blank.material);
+  const materials = [...new Set(group.map((one) => printMaterial(one.blank.material)))];
+  const longest = longestAt(blank, market, job);
+  const side = sideOf(worst);
+  const shorter = piece.size[side] - excessOf(worst);
+  const fits = longest > 0 && excessOf(worst) > 0 && shorter > 0 && group.every(({ blank: { part } }) => !part.loose);
+  // Another yard helps against what is short or not there, not against what is too wide.
+  const sellers = othersThan(job).filter(
+    (yard) =>
+      (longest === 0 || excessOf(worst) > 0) &&
+      group.every((one) => longestAt(one.blank, yard, job) >= one.blank.length),
+  );
+  const named = group.slice(0, MOST_NAMED).map(({ blank: { part } }): Bit => tag(part.tag));
+  const more = group.length - named.length;
+  return note(piece.id, 'unplaced', 'stop', 'cuts', {
+    which: group[0]!.blank.part.tag,
+    about: group.map(({ blank: { part } }) => part.id),
+    title: say`No board for ${listOf(more > 0 ? [...named, `${more} more`] : named)}`,
+    because:
+      longest === 0
+        ? say`No yard of yours has ${listOf(materials)} in stock.`
+        : excessOf(worst) > 0
+          ? say`${tag(blank.part.tag)} needs ${dim(blank.length)}; the longest ${material} sold gives ${dim(longest)} with its ends squared.`
+          : say`${group.length === 1 ? 'It is' : 'Each is'} ${because}.`,
+    remedies: [
+      ...(fits
+        ? [
+            {
+              label: say`Make it ${dim(shorter)} ${SIDES[side]}`,
+              changes: [set(piece.id, ['size', side], shorter)],
+            },
+          ]
+        : []),
+      ...alsoAt(sellers),
+    ],
+  });
+}
+
+const SIDES = { length: 'long', width: 'wide', height: 'high' } as const;
+const sideOf = ({ blank: { part } }: Unplaced): keyof typeof SIDES =>
+  (['length', 'width', 'height'] as const)[alongOf(part)];
+
+/** What found no board: said once for a piece whose boards are not sold, else once for each reason. */
+export function unplacedNotes(job: Job, unplaced: readonly Unplaced[]): readonly Finding[] {
+  const market = marketOf(job);
+  const lacking = unplaced.filter(({ blank }) => offersOf(blank.material, market).length === 0);
+  const strange = job.pieces.filter(
+    ({ id, wood }) => !sells(market, wood) && lacking.some(({ blank }) => blank.part.piece === id),
+  );
+  const groups = new Map<string, Unplaced[]>();
+  for (const one of unplaced) {
+    const { length, part } = one.blank;
+    const isLacking = lacking.includes(one);
+    if (isLacking && strange.some(({ id }) => id === part.piece)) continue;
+    const tooLong = length > longestAt(one.blank, market, job);
+    const reason = isLacking ? 'none' : tooLong && !part.loose ? sideOf(one) : `${one.because} ${part.tag}`;
+    const key = `${part.piece} ${reason}`;
+    groups.set(key, [...(groups.get(key) ?? []), one]);
+  }
+  return [
+    ...strange.map((piece) => notSold(piece, job)),
+    ...[...groups.values()].map((group) =>
+      unplacedNote(
+        job.pieces.find(({ id }) => id === group[0]!.blank.part.piece)!,
+        group,
+        job,
+      ),
+    ),
+  ];
+}
