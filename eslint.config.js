@@ -23,6 +23,7 @@ const ROOMS = [
   'checking',
   'formats',
   'rehearsal',
+  'contract',
 ];
 
 const oneWay = ROOMS.map((room, at) => ({

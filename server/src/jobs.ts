@@ -1,10 +1,11 @@
 import { randomUUID } from 'node:crypto';
 import { Router } from 'express';
 import type { Knex } from 'knex';
-import * as v from 'valibot';
-import { read, readJob, type Job } from '@sill/core';
+import { readJob, type Job } from '@sill/core';
+import { ROUTES, type SavedJob } from '@sill/core/contract';
 import { accepted, ApiError, notFound } from './errors';
 import { pieceNames } from './migrations';
+import { serve } from './serve';
 import { changedFrom, compact, noteOf, thin, whole, type RevisionRow } from './revisions';
 
 type JobRow = {
@@ -18,18 +19,6 @@ type JobRow = {
   pieces: string;
   /** The id that the last save came with. */
   save_id: string | null;
-};
-
-/**
- * A job as the API gives it: `revision` goes up by one with every save, `save` is the id that the last one came with, so
- * that a browser whose answer was lost knows its own.
- */
-export type SavedJob = {
-  readonly id: string;
-  readonly revision: number;
-  readonly savedAt: string;
-  readonly save: string | null;
-  readonly job: Job;
 };
 
 const saved = (row: JobRow): SavedJob => ({
@@ -47,27 +36,7 @@ function stored(data: unknown): Job {
   return result.value;
 }
 
-/** A job in a body, or the error that names its field. */
-function jobIn(body: unknown): Job {
-  return accepted(readJob((body as { job?: unknown } | undefined)?.job));
-}
-
-const label = (most: number) => v.nullish(v.pipe(v.string(), v.maxLength(most)), null);
-const SaveSchema = v.object({
-  revision: v.pipe(v.number(), v.integer(), v.minValue(1)),
-  /** Made up by the browser for each save. */
-  save: label(64),
-  /** Which browser it is. */
-  by: label(80),
-});
-/** A page of the list: so many, those saved before the last of the page before. */
-const PageSchema = v.object({
-  removed: v.optional(v.picklist(['0', '1'])),
-  before: v.optional(v.pipe(v.string(), v.maxLength(120), v.regex(/^\S+ \S+$/, 'must be a time and an id'))),
-  limit: v.optional(v.pipe(v.string(), v.regex(/^[1-9]\d{0,2}$/, 'must be 1 to 999'))),
-});
-const PAGE = 60;
-
+const AT = '/jobs';
 /** Revisions listed at once; older ones stay in the file and open by number. */
 const LISTED = 100;
 /** Saves of a job after which its older ones are thinned out. */
@@ -107,10 +76,7 @@ export function jobsRouter(database: Knex): Router {
     return saved(row);
   };
 
-  router.get('/', async (request, response) => {
-    const asked = read(PageSchema, request.query, 'request');
-    if (!asked.ok) throw new ApiError(400, 'bad-request', asked.message, asked.fields);
-    const { removed, before, limit } = asked.value;
+  serve(router, AT, ROUTES.jobs, async ({ query: { removed, before, limit } }) => {
     const rows = await jobs()
       .select('id', 'name', 'revision', 'saved_at', 'pieces')
       .where((query) => void (removed === '1' ? query.whereNotNull('removed_at') : query.whereNull('removed_at')))
@@ -123,30 +89,23 @@ export function jobsRouter(database: Knex): Router {
         { column: 'saved_at', order: 'desc' },
         { column: 'id', order: 'desc' },
       ])
-      .limit(Number(limit ?? PAGE));
-    response.json(
-      rows.map(({ id, name, revision, saved_at, pieces }) => ({
-        id,
-        revision,
-        savedAt: saved_at,
-        name,
-        pieces: JSON.parse(pieces) as readonly string[],
-      })),
-    );
+      .limit(limit);
+    return rows.map(({ id, name, revision, saved_at, pieces }) => ({
+      id,
+      revision,
+      savedAt: saved_at,
+      name,
+      pieces: JSON.parse(pieces) as string[],
+    }));
   });
 
-  router.post('/', async (request, response) => {
-    response.status(201).json(await insert(jobIn(request.body)));
-  });
+  serve(router, AT, ROUTES.makeJob, async ({ body }) => insert(accepted(readJob(body.job))));
 
-  router.get('/:id', async (request, response) => {
-    response.json(saved(await find(request.params.id)));
-  });
+  serve(router, AT, ROUTES.job, async ({ params: { id } }) => saved(await find(id)));
 
-  router.put('/:id', async (request, response) => {
-    const { id } = request.params;
-    const { save, by, revision: based } = accepted(read(SaveSchema, request.body, 'save'));
-    const job = jobIn(request.body);
+  serve(router, AT, ROUTES.saveJob, async ({ params: { id }, body }) => {
+    const { save, by, revision: based } = body;
+    const job = accepted(readJob(body.job));
     const revision = based + 1;
     const next = {
       name: job.name,
@@ -177,52 +136,48 @@ export function jobsRouter(database: Knex): Router {
         'This job was changed in another tab since you opened it. Nothing of yours was lost; choose which to keep.';
       throw new ApiError(409, 'stale', message, [], current);
     }
-    response.json({ id, revision, savedAt: next.saved_at });
+    return { id, revision, savedAt: next.saved_at };
   });
 
-  router.post('/:id/copy', async (request, response) => {
-    const { job } = saved(await find(request.params.id));
-    response.status(201).json(await insert({ ...job, name: `${job.name.slice(0, 110)} (copy)` }));
+  serve(router, AT, ROUTES.copyJob, async ({ params: { id } }) => {
+    const { job } = saved(await find(id));
+    return insert({ ...job, name: `${job.name.slice(0, 110)} (copy)` });
   });
 
-  router.delete('/:id', async (request, response) => {
-    await find(request.params.id);
-    await jobs().where({ id: request.params.id }).update({ removed_at: now() });
-    response.status(204).end();
+  serve(router, AT, ROUTES.removeJob, async ({ params: { id } }) => {
+    await find(id);
+    await jobs().where({ id }).update({ removed_at: now() });
   });
 
-  router.post('/:id/restore', async (request, response) => {
-    const count = await jobs().where({ id: request.params.id }).update({ removed_at: null });
+  serve(router, AT, ROUTES.restoreJob, async ({ params: { id } }) => {
+    const count = await jobs().where({ id }).update({ removed_at: null });
     if (count === 0) throw notFound('job');
-    response.json(saved(await find(request.params.id)));
+    return saved(await find(id));
   });
 
-  router.get('/:id/revisions', async (request, response) => {
-    await find(request.params.id);
+  serve(router, AT, ROUTES.revisions, async ({ params: { id } }) => {
+    await find(id);
     const rows = await database('job_revisions')
-      .where({ job_id: request.params.id })
+      .where({ job_id: id })
       .orderBy('revision', 'desc')
       .limit(LISTED)
       .select('revision', 'saved_at', 'made_by', 'changed', database.raw('length(data) as size'));
-    response.json(
-      rows.map((row: RevisionRow & { size: number }) => ({
-        revision: row.revision,
-        savedAt: row.saved_at,
-        size: row.size,
-        ...noteOf(row),
-      })),
-    );
+    return rows.map((row: RevisionRow & { size: number }) => ({
+      revision: row.revision,
+      savedAt: row.saved_at,
+      size: row.size,
+      ...noteOf(row),
+    }));
   });
 
-  router.get('/:id/revisions/:revision', async (request, response) => {
-    const { id } = request.params;
+  serve(router, AT, ROUTES.revision, async ({ params: { id, revision } }) => {
     await find(id);
     const row = await database<RevisionRow>('job_revisions')
-      .where({ job_id: id, revision: Number(request.params.revision) })
+      .where({ job_id: id, revision: Number(revision) })
       .first();
     if (!row) throw notFound('revision of this job');
     const job = stored(await whole(database, row.data));
-    response.json({ id, revision: row.revision, savedAt: row.saved_at, save: null, job });
+    return { id, revision: row.revision, savedAt: row.saved_at, save: null, job };
   });
 
   return router;

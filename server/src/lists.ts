@@ -1,55 +1,48 @@
 import { Router } from 'express';
 import type { Knex } from 'knex';
-import { readYard, type ReadResult, type Yard } from '@sill/core';
+import { readRack, readShop, readYard, type Yard } from '@sill/core';
+import { ROUTES } from '@sill/core/contract';
+import { serve } from './serve';
 import { accepted, ApiError, notFound } from './errors';
 
 type Row = { id: string; revision: number; data: string; saved_at: string };
-type Listed = { readonly id: string; readonly revision: number; readonly savedAt: string; readonly value: unknown };
 
-const listed = (row: Row, value: unknown): Listed => ({
-  id: row.id,
-  revision: row.revision,
-  savedAt: row.saved_at,
-  value,
-});
-
-const WHAT = { yards: 'price list', shops: 'shop', racks: 'rack' } as const;
+/** What is kept so, each with its own reader and its routes. */
+const KINDS = {
+  yards: { what: 'price list', read: readYard, all: ROUTES.yards, one: ROUTES.yard, save: ROUTES.saveYard },
+  shops: { what: 'shop', read: readShop, all: ROUTES.shops, one: ROUTES.shop, save: ROUTES.saveShop },
+  racks: { what: 'rack', read: readRack, all: ROUTES.racks, one: ROUTES.rack, save: ROUTES.saveRack },
+} as const;
 
 /**
  * `/api/yards`, `/api/shops` and `/api/racks`: small documents by id, each checked by its own reader. PUT with `revision: 0` makes
  * one; otherwise it must carry the revision it was made from.
  */
-export function listsRouter(
-  database: Knex,
-  table: 'yards' | 'shops' | 'racks',
-  readValue: (input: unknown) => ReadResult<unknown>,
-): Router {
+export function listsRouter(database: Knex, table: keyof typeof KINDS): Router {
   const router = Router();
-  const what = WHAT[table];
+  const { what, read: readValue, all, one, save } = KINDS[table];
+  const at = all.path;
   /** What is stored, brought up to today's format; as it is where that can not be. */
-  const show = (row: Row): Listed => {
+  const show = (row: Row) => {
     const data = JSON.parse(row.data) as unknown;
     const result = readValue(data);
-    return listed(row, result.ok ? result.value : data);
+    const value = result.ok ? result.value : data;
+    // The contract names one type for each of the three; which it is, the table says.
+    return { id: row.id, revision: row.revision, savedAt: row.saved_at, value } as never;
   };
 
-  router.get('/', async (_request, response) => {
-    response.json((await database<Row>(table).orderBy('id')).map(show));
-  });
+  serve(router, at, all, async () => (await database<Row>(table).orderBy('id')).map(show));
 
-  router.get('/:id', async (request, response) => {
-    const row = await database<Row>(table).where({ id: request.params.id }).first();
+  serve(router, at, one, async ({ params: { id } }) => {
+    const row = await database<Row>(table).where({ id }).first();
     if (!row) throw notFound(what);
-    response.json(show(row));
+    return show(row);
   });
 
-  router.put('/:id', async (request, response) => {
-    const { id } = request.params;
-    const body = request.body as { revision?: unknown; value?: unknown } | undefined;
-    const based = Number(body?.revision);
-    if (!/^[A-Za-z0-9][\w.-]{0,63}$/.test(id) || !Number.isInteger(based) || based < 0)
-      throw new ApiError(422, 'invalid', `A ${what} needs a short plain id and the revision it was made from.`);
-    const value = accepted(readValue(body?.value));
+  serve(router, at, save, async ({ params: { id }, body }) => {
+    const based = body.revision;
+    if (!/^[A-Za-z0-9][\w.-]{0,63}$/.test(id)) throw new ApiError(422, 'invalid', `A ${what} needs a short plain id.`);
+    const value = accepted<unknown>(readValue(body.value));
     const next = { revision: based + 1, data: JSON.stringify(value), saved_at: new Date().toISOString() };
     const written =
       based === 0
@@ -72,7 +65,7 @@ export function listsRouter(
         show(row),
       );
     }
-    response.json({ id, revision: next.revision, savedAt: next.saved_at });
+    return { id, revision: next.revision, savedAt: next.saved_at };
   });
 
   return router;

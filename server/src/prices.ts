@@ -1,7 +1,10 @@
 import { Router } from 'express';
-import * as v from 'valibot';
-import { isDay, read, type DayPrice, type RackBoard, type Yard } from '@sill/core';
-import { ApiError, notFound } from './errors';
+import type { DayPrice, RackBoard, Yard } from '@sill/core';
+import { ROUTES } from '@sill/core/contract';
+import { notFound } from './errors';
+import { serve } from './serve';
+
+const AT = '/prices';
 
 /** A calendar day, `2026-11-24`. */
 export type Day = string;
@@ -20,54 +23,27 @@ export type PriceService = {
   readonly rack: (yard: string, offer: string, day: Day) => Promise<readonly RackBoard[] | null>;
 };
 
-const DaySchema = v.pipe(
-  v.string('must be a day such as 2026-11-24'),
-  v.check(isDay, 'must be a day that there is, such as 2026-11-24'),
-);
-const AskSchema = v.object({
-  day: DaySchema,
-  days: v.optional(
-    v.pipe(
-      v.string(),
-      v.transform(Number),
-      v.integer('must be a whole number'),
-      v.minValue(2, 'must be at least 2'),
-      v.maxValue(400, 'must be at most 400'),
-    ),
-    '180',
-  ),
-});
-
 /** `/api/prices/:yard`, `/:yard/history/:offer`, `/:yard/rack/:offer`, each with `?day=`. */
 export function pricesRouter(service: PriceService): Router {
   const router = Router();
-  const asked = (query: unknown) => {
-    const result = read(AskSchema as v.GenericSchema<unknown, v.InferOutput<typeof AskSchema>>, query, 'question');
-    if (!result.ok) throw new ApiError(400, 'bad-request', result.message, result.fields);
-    return result.value;
-  };
   const found = <T>(value: T | null, what: string): T => {
     if (value === null) throw notFound(what);
     return value;
   };
 
-  router.get('/:yard', async (request, response) => {
-    const { day } = asked(request.query);
-    response.json({ day, yard: found(await service.list(request.params.yard, day), 'price list') });
-  });
+  serve(router, AT, ROUTES.prices, async ({ params: { yard }, query: { day } }) => ({
+    day,
+    yard: found(await service.list(yard, day), 'price list'),
+  }));
 
-  router.get('/:yard/history/:offer', async (request, response) => {
-    const { day, days } = asked(request.query);
-    const { yard, offer } = request.params;
-    response.json(found(await service.history(yard, offer, day, days), 'offer at this yard'));
-  });
+  serve(router, AT, ROUTES.priceHistory, async ({ params: { yard, offer }, query: { day, days } }) => [
+    ...found(await service.history(yard, offer, day, days), 'offer at this yard'),
+  ]);
 
-  router.get('/:yard/rack/:offer', async (request, response) => {
-    const { day } = asked(request.query);
-    const { yard, offer } = request.params;
-    const boards = found(await service.rack(yard, offer, day), 'board at this yard');
-    response.json({ boards, simulated: service.simulated });
-  });
+  serve(router, AT, ROUTES.rackBoards, async ({ params: { yard, offer }, query: { day } }) => ({
+    boards: [...found(await service.rack(yard, offer, day), 'board at this yard')],
+    simulated: service.simulated,
+  }));
 
   return router;
 }

@@ -1,12 +1,10 @@
 import { createHash } from 'node:crypto';
 import type { Knex } from 'knex';
 import { differences, type Job } from '@sill/core';
+import type { Revision } from '@sill/core/contract';
 
-/** Who saved, told by the browser, and the places that it changed: the first of them, and how many there are in all. */
-export type Note = {
-  readonly by: string | null;
-  readonly changed: { readonly count: number; readonly first: readonly (readonly string[])[] } | null;
-};
+/** Who made a save, and what it changed. */
+type Note = Pick<Revision, 'by' | 'changed'>;
 export type RevisionRow = {
   job_id: string;
   revision: number;

@@ -44,7 +44,7 @@ test('a list that can not be read is refused by field; two searches at a time, t
   const server = app.listen(0, '127.0.0.1');
   const ask = (body: object) => request(server).post('/api/solve').send(body);
   const bad = await ask({ problem: { ...problem, kerf: -1 } }).expect(422);
-  expect(bad.body.error.fields[0]).toMatchObject({ field: 'kerf', message: 'must be at least 0' });
+  expect(bad.body.error.fields[0]).toMatchObject({ field: 'problem, kerf', message: 'must be at least 0' });
   const two = [ask({ problem }).then((answer) => answer), ask({ problem }).then((answer) => answer)];
   while (waiting.length < 2) await new Promise((done) => setTimeout(done, 10));
   expect((await ask({ problem }).expect(503)).body.error.code).toBe('busy');

@@ -1,6 +1,8 @@
 import { Router } from 'express';
-import { CutProblemSchema, read, type Chosen, type CutProblem, type Solved } from '@sill/core';
+import type { Chosen, CutProblem, Solved } from '@sill/core';
+import { ROUTES } from '@sill/core/contract';
 import { ApiError } from './errors';
+import { serve } from './serve';
 
 /** Solves a cut problem elsewhere than in the thread that answers requests; ends when the signal says so. */
 export type Solver = (problem: CutProblem, ended: AbortSignal) => Promise<Solved | Chosen>;
@@ -12,19 +14,18 @@ const MOST_AT_ONCE = 2;
 export function solvingRouter(solver: Solver): Router {
   const router = Router();
   let busy = 0;
-  router.post('/', async (request, response) => {
-    const problem = read(CutProblemSchema, (request.body as { problem?: unknown } | undefined)?.problem, 'cut problem');
-    if (!problem.ok) throw new ApiError(422, 'invalid', problem.message, problem.fields);
+  serve(router, '/solve', ROUTES.solve, async ({ body: { problem }, response }) => {
     if (busy >= MOST_AT_ONCE)
       throw new ApiError(503, 'busy', 'The server is solving other lists. The search goes on here instead.');
     const ended = new AbortController();
     response.on('close', () => ended.abort());
     busy++;
     try {
-      response.json({ solved: await solver(problem.value, ended.signal) });
+      return { solved: await solver(problem, ended.signal) };
     } catch (error) {
       // The one who asked has gone: there is nobody to answer.
       if (!ended.signal.aborted) throw error;
+      return undefined as never;
     } finally {
       busy--;
     }

@@ -1,7 +1,7 @@
 import { Router } from 'express';
-import * as v from 'valibot';
-import { inches, LONGEST, read, seeded } from '@sill/core';
-import { ApiError } from './errors';
+import { inches, seeded } from '@sill/core';
+import { ROUTES } from '@sill/core/contract';
+import { serve } from './serve';
 
 /**
  * A digital tape that sends what it reads. A real one would be another, with nothing else to change. `about` is where it
@@ -23,24 +23,12 @@ export const simulatedTape: Tape = {
   },
 };
 
-const whole = (most: number, what: string) =>
-  v.pipe(v.string(what), v.transform(Number), v.integer(what), v.minValue(0, what), v.maxValue(most, what));
-const AskSchema = v.object({
-  about: whole(LONGEST, 'must be a length, in whole units of 1/320 mm'),
-  press: v.optional(whole(1_000_000, 'must be a whole number'), '0'),
-});
-
 /** What the tape reads: `GET /api/tape?about=121920&press=3`. */
 export function tapeRouter(tape: Tape): Router {
   const router = Router();
-  router.get('/', async (request, response) => {
-    const asked = read(
-      AskSchema as v.GenericSchema<unknown, v.InferOutput<typeof AskSchema>>,
-      request.query,
-      'reading',
-    );
-    if (!asked.ok) throw new ApiError(422, 'invalid', asked.message, asked.fields);
-    response.json({ length: await tape.reading(asked.value.about, asked.value.press), simulated: tape.simulated });
-  });
+  serve(router, '/tape', ROUTES.tape, async ({ query: { about, press } }) => ({
+    length: await tape.reading(about, press),
+    simulated: tape.simulated,
+  }));
   return router;
 }

@@ -9,6 +9,7 @@ import type { Knex } from 'knex';
 import { pino } from 'pino';
 import { generate } from 'selfsigned';
 import request from 'supertest';
+import { ROUTES, type RouteName } from '@sill/core/contract';
 import { makeApp } from '../app';
 import { backupTo } from '../backup';
 import { openDatabase } from '../database';
@@ -46,27 +47,17 @@ const cookieOf = (answer: { headers: Record<string, unknown> }) =>
 
 test('without signing in every address but health, access and the page is refused, whatever it does', async () => {
   const server = open();
-  for (const [method, path] of [
-    ['get', '/api/jobs'],
-    ['get', '/api/jobs/demo'],
-    ['put', '/api/jobs/demo'],
-    ['delete', '/api/jobs/demo'],
-    ['post', '/api/jobs'],
-    ['get', '/api/backup'],
-    ['put', '/api/backup'],
-    ['get', '/api/yards'],
-    ['post', '/api/photos'],
-    ['get', '/api/photos/x'],
-    ['post', '/api/solve'],
-    ['get', '/api/tape'],
-    ['get', '/api/nothing'],
-    ['get', '/api/access/devices'],
-    ['delete', '/api/access/devices'],
-    ['put', '/api/access/passphrase'],
-  ] as const) {
+  const unguarded: readonly RouteName[] = ['health', 'access', 'signIn'];
+  const guarded = (Object.keys(ROUTES) as RouteName[]).filter((name) => !unguarded.includes(name));
+  expect(guarded.length).toBeGreaterThan(25);
+  for (const name of guarded) {
+    const { method: verb, path: way } = ROUTES[name];
+    const method = verb.toLowerCase() as 'get' | 'post' | 'put' | 'delete';
+    const path = `/api${way.replace(/:\w+/g, 'demo')}`;
     const { status, body } = await ask(server, method, path, 'sill=forged');
     expect([path, status, body.error?.code]).toEqual([path, 401, 'sign-in']);
   }
+  expect((await ask(server, 'get', '/api/nothing').expect(401)).body.error.code).toBe('sign-in');
   expect((await ask(server, 'get', '/api/access').expect(200)).body).toEqual({ beyond: true, device: null });
   await ask(server, 'get', '/api/health').expect(200);
 });

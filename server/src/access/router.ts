@@ -3,9 +3,9 @@ import { Router, type RequestHandler, type Response } from 'express';
 import { rateLimit } from 'express-rate-limit';
 import { slowDown } from 'express-slow-down';
 import type { Knex } from 'knex';
-import * as v from 'valibot';
-import { read } from '@sill/core';
-import { accepted, ApiError, notFound } from '../errors';
+import { ROUTES } from '@sill/core/contract';
+import { ApiError, notFound } from '../errors';
+import { serve } from '../serve';
 import { DAYS, deviceOf, isPassphrase, setPassphrase, signedInDevices, signIn, signOut, type Device } from './devices';
 import { faultOf } from './passphrase';
 
@@ -28,10 +28,7 @@ const TRIES = {
   slowest: 5_000,
 } as const;
 
-const text = (most: number) => v.pipe(v.string('must be text'), v.maxLength(most, 'is too long'));
-const SignInSchema = v.object({ passphrase: text(1000), device: v.optional(text(80)) });
-const ChangeSchema = v.object({ current: text(1000), next: text(1000) });
-
+const AT = '/access';
 const WRONG = 'This is not the passphrase.';
 const tooMany = (): never => {
   throw new ApiError(429, 'too-many', 'Too many wrong passphrases. Wait a quarter of an hour and try again.');
@@ -47,7 +44,7 @@ export function access(
 ): { readonly router: Router; readonly guard: readonly RequestHandler[] } {
   const router = Router();
   if (!beyond) {
-    router.get('/', (_request, response) => void response.json({ beyond: false }));
+    serve(router, AT, ROUTES.access, () => Promise.resolve({ beyond: false }));
     return { router, guard: [] };
   }
   // A browser lets only HTTPS set or send a cookie whose name begins so.
@@ -88,44 +85,72 @@ export function access(
   ];
 
   router.use(cookies, findDevice);
-  router.get('/', (_request, response) => {
+  serve(router, AT, ROUTES.access, ({ response }) => {
     const device = deviceHere(response);
-    response.json({ beyond: true, device, ...(device ? beyond : {}) });
+    return Promise.resolve({
+      beyond: true,
+      device,
+      ...(device ? { secure: beyond.secure, addresses: [...beyond.addresses] } : {}),
+    });
   });
-  router.post('/session', ...tries, async (request, response) => {
-    const { passphrase, device } = accepted(read(SignInSchema, request.body, 'request'));
-    if (!(await isPassphrase(database, passphrase))) throw new ApiError(403, 'wrong', WRONG);
-    // A new token with each sign-in; the one that was there before is worth nothing from here on.
-    const before = deviceHere(response);
-    if (before) await signOut(database, before.id);
-    await give(response, device?.trim() ?? '');
-    response.status(204).end();
-  });
-  router.delete('/session', known, async (_request, response) => {
-    await signOut(database, deviceHere(response)!.id);
-    response.clearCookie(COOKIE, attributes).status(204).end();
-  });
-  router.get('/devices', known, async (_request, response) => {
-    response.json(await signedInDevices(database));
-  });
-  router.delete('/devices', known, async (_request, response) => {
-    await signOut(database);
-    response.clearCookie(COOKIE, attributes).status(204).end();
-  });
-  router.delete('/devices/:id', known, async (request, response) => {
-    if ((await signOut(database, String(request.params['id']))) === 0) throw notFound('device');
-    response.status(204).end();
-  });
-  router.put('/passphrase', known, ...tries, async (request, response) => {
-    const { current, next } = accepted(read(ChangeSchema, request.body, 'request'));
-    if (!(await isPassphrase(database, current))) throw new ApiError(403, 'wrong', WRONG);
-    const fault = faultOf(next);
-    if (fault) throw new ApiError(422, 'invalid', fault, [{ field: 'next', message: fault }]);
-    await setPassphrase(database, next);
-    // Everyone else signs in again with the new one.
-    await give(response, deviceHere(response)!.name);
-    response.status(204).end();
-  });
+  serve(
+    router,
+    AT,
+    ROUTES.signIn,
+    async ({ body: { passphrase, device }, response }) => {
+      if (!(await isPassphrase(database, passphrase))) throw new ApiError(403, 'wrong', WRONG);
+      // A new token with each sign-in; the one that was there before is worth nothing from here on.
+      const before = deviceHere(response);
+      if (before) await signOut(database, before.id);
+      await give(response, device?.trim() ?? '');
+    },
+    ...tries,
+  );
+  serve(
+    router,
+    AT,
+    ROUTES.signOutHere,
+    async ({ response }) => {
+      await signOut(database, deviceHere(response)!.id);
+      response.clearCookie(COOKIE, attributes);
+    },
+    known,
+  );
+  serve(router, AT, ROUTES.devices, async () => [...(await signedInDevices(database))], known);
+  serve(
+    router,
+    AT,
+    ROUTES.signOutAll,
+    async ({ response }) => {
+      await signOut(database);
+      response.clearCookie(COOKIE, attributes);
+    },
+    known,
+  );
+  serve(
+    router,
+    AT,
+    ROUTES.signOut,
+    async ({ params: { id } }) => {
+      if ((await signOut(database, id)) === 0) throw notFound('device');
+    },
+    known,
+  );
+  serve(
+    router,
+    AT,
+    ROUTES.changePassphrase,
+    async ({ body: { current, next }, response }) => {
+      if (!(await isPassphrase(database, current))) throw new ApiError(403, 'wrong', WRONG);
+      const fault = faultOf(next);
+      if (fault) throw new ApiError(422, 'invalid', fault, [{ field: 'next', message: fault }]);
+      await setPassphrase(database, next);
+      // Everyone else signs in again with the new one.
+      await give(response, deviceHere(response)!.name);
+    },
+    known,
+    ...tries,
+  );
 
   return { router, guard: [cookies, findDevice, known] };
 }
