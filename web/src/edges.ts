@@ -1,4 +1,4 @@
-import { api } from './platform/api';
+import { ask } from './platform/ask';
 import * as planner from './platform/workers/planner';
 import type { Edges } from './state/edges';
 import { keep, letGo } from './state/kept';
@@ -7,7 +7,7 @@ const LOOK_KEY = 'sill-look';
 
 /** What the page reaches: the server, the workers and this browser's own stores. */
 export const edges: Edges = {
-  save: api.save,
+  ask,
   planner,
   keep,
   letGo,

@@ -1,7 +1,16 @@
 import { Button, Dialog, DialogActions, DialogContent, DialogTitle, TextField } from '@mui/material';
 import { format, parseISO } from 'date-fns';
 import { useEffect, useState } from 'react';
-import { api, type Access, type Device } from '../platform/api';
+import type { Device } from '@sill/core/contract';
+import { untilSignedIn } from '../platform/gate';
+import {
+  useChangePassphraseMutation,
+  useDevicesQuery,
+  useLazyAccessQuery,
+  useSignOutAllMutation,
+  useSignOutHereMutation,
+  useSignOutMutation,
+} from '../state/server';
 
 const when = (time: string): string => format(parseISO(time), 'd MMM yyyy HH:mm');
 
@@ -39,10 +48,13 @@ function Addresses({ addresses, secure }: { readonly addresses: readonly string[
   );
 }
 
-function SignedIn({ here, onTrouble }: { readonly here: Device; readonly onTrouble: (error: Error) => void }) {
-  const [devices, setDevices] = useState<readonly Device[]>([]);
-  const list = () => api.access.devices().then(setDevices, onTrouble);
-  useEffect(() => void api.access.devices().then(setDevices, onTrouble), [onTrouble]);
+type Tell = { readonly onTrouble: (error: { readonly message: string }) => void };
+
+function SignedIn({ here, onTrouble }: Tell & { readonly here: Device }) {
+  const { data: devices = [] } = useDevicesQuery({});
+  const [signOut] = useSignOutMutation();
+  const [leave] = useSignOutHereMutation();
+  const out = (id: string) => (id === here.id ? leave({}) : signOut({ params: { id } })).unwrap().catch(onTrouble);
   return (
     <ul className="jobs" aria-label="Devices that are signed in">
       {devices.map(({ id, name, since, seen }) => (
@@ -54,11 +66,7 @@ function SignedIn({ here, onTrouble }: { readonly here: Device; readonly onTroub
               since {when(since)}, last here {when(seen)}
             </span>
           </span>
-          <Button
-            size="small"
-            aria-label={`Sign out ${name}`}
-            onClick={() => void (id === here.id ? api.access.leave() : api.access.signOut(id)).then(list, onTrouble)}
-          >
+          <Button size="small" aria-label={`Sign out ${name}`} onClick={() => void out(id)}>
             Sign out
           </Button>
         </li>
@@ -67,16 +75,19 @@ function SignedIn({ here, onTrouble }: { readonly here: Device; readonly onTroub
   );
 }
 
-function NewPassphrase({ onTrouble }: { readonly onTrouble: (error: Error) => void }) {
+function NewPassphrase({ onTrouble }: Tell) {
+  const [send] = useChangePassphraseMutation();
   const [current, setCurrent] = useState('');
   const [next, setNext] = useState('');
   const [done, setDone] = useState(false);
   const change = () =>
-    api.access.change(current, next).then(() => {
-      setDone(true);
-      setCurrent('');
-      setNext('');
-    }, onTrouble);
+    send({ body: { current, next } })
+      .unwrap()
+      .then(() => {
+        setDone(true);
+        setCurrent('');
+        setNext('');
+      }, onTrouble);
   return (
     <form
       className="new-passphrase"
@@ -112,25 +123,34 @@ function NewPassphrase({ onTrouble }: { readonly onTrouble: (error: Error) => vo
 
 /** Who else can open these jobs: how to let a phone in, which devices are, and out with them. */
 export function Devices() {
-  const [access, setAccess] = useState<Access | null>(null);
+  const [ask, { data: access, error }] = useLazyAccessQuery();
+  const [open, setOpen] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
-  const tell = (error: Error) => setProblem(error.message);
-  const look = () => {
+  const [signOutAll] = useSignOutAllMutation();
+  const tell: Tell['onTrouble'] = ({ message }) => setProblem(message);
+  /** Asks to sign in where that is needed. */
+  const look = async (): Promise<void> => {
     setProblem(null);
-    void api.access.now().then(setAccess, tell);
+    const { data } = await ask({});
+    setOpen(true);
+    if (!data?.beyond || data.device) return;
+    await untilSignedIn();
+    return look();
   };
+  const outAll = () => signOutAll({}).unwrap().then(look, tell);
+  const said = problem ?? error?.message;
   const device = access?.beyond ? access.device : null;
   return (
     <>
-      <Button size="small" onClick={look}>
+      <Button size="small" onClick={() => void look()}>
         Other devices
       </Button>
-      <Dialog open={access !== null} onClose={() => setAccess(null)} maxWidth="sm" fullWidth aria-labelledby="devices">
+      <Dialog open={open} onClose={() => setOpen(false)} maxWidth="sm" fullWidth aria-labelledby="devices">
         <DialogTitle id="devices">Other devices</DialogTitle>
         <DialogContent>
-          {problem && (
+          {said && (
             <p className="problem" role="alert">
-              {problem}
+              {said}
             </p>
           )}
           {access?.beyond === false && (
@@ -149,7 +169,7 @@ export function Devices() {
           )}
           {access?.beyond && device && (
             <>
-              <Addresses addresses={access.addresses} secure={access.secure} />
+              <Addresses addresses={access.addresses ?? []} secure={access.secure ?? false} />
               <h3>Signed in</h3>
               <SignedIn here={device} onTrouble={tell} />
               <h3>Passphrase</h3>
@@ -158,10 +178,8 @@ export function Devices() {
           )}
         </DialogContent>
         <DialogActions>
-          {device && (
-            <Button onClick={() => void api.access.signOutAll().then(look, tell)}>Sign out all devices</Button>
-          )}
-          <Button onClick={() => setAccess(null)}>Close</Button>
+          {device && <Button onClick={() => void outAll()}>Sign out all devices</Button>}
+          <Button onClick={() => setOpen(false)}>Close</Button>
         </DialogActions>
       </Dialog>
     </>

@@ -1,12 +1,13 @@
 import { Button, Dialog, DialogActions, DialogContent, DialogTitle, TextField } from '@mui/material';
 import { useState, useSyncExternalStore } from 'react';
-import { api } from '../platform/api';
+import { useSignInMutation } from '../state/server';
 import { browserName } from '../state/tab';
 import { gate, signedIn } from '../platform/gate';
 
 /** Asks for the passphrase wherever the server wants it; what was going on waits behind it, and then goes on. */
 export function SignIn() {
   const asked = useSyncExternalStore(gate.subscribe, gate.isClosed);
+  const [signIn] = useSignInMutation();
   const [passphrase, setPassphrase] = useState('');
   const [shown, setShown] = useState(false);
   const [device, setDevice] = useState(browserName);
@@ -15,7 +16,7 @@ export function SignIn() {
   const enter = async () => {
     setBusy(true);
     try {
-      await api.access.signIn(passphrase, device);
+      await signIn({ body: { passphrase, device } }).unwrap();
       setProblem(null);
       setPassphrase('');
       signedIn();

@@ -1,10 +1,9 @@
 import { Badge, Button, Drawer, useMediaQuery } from '@mui/material';
 import { useDeferredValue, useEffect, useState } from 'react';
 import { Navigate, Outlet, useParams } from 'react-router';
-import { api, Offline, Refused } from '../platform/api';
-import { closed, opened, redone, undone } from '../state/bench';
+import { closed, redone, undone } from '../state/bench';
 import { useApp, useFrom, useNotes } from '../state/hooks';
-import { keptOf } from '../state/kept';
+import { openJob } from '../state/opening';
 import { ConflictDialog } from './ConflictDialog';
 import { Header } from './Header';
 import { Margin } from './Margin';
@@ -13,36 +12,16 @@ import { STAGES, isStage } from '../state/stages';
 import { Stick } from './Stick';
 import { useGo } from '../state/useGo';
 
-/** Opens the job of the address; what a lost connection left in this browser goes before what the server has. */
+/** Opens the job of the address, and closes it when it is left. */
 function useOpenJob(id: string) {
   const dispatch = useApp();
   const [problem, setProblem] = useState<string | null>(null);
   const [again, setAgain] = useState(0);
   useEffect(() => {
-    let gone = false;
-    const openIt = async () => {
-      const mine = await keptOf(id);
-      try {
-        const saved = await api.job(id);
-        if (gone) return;
-        dispatch(opened(mine ? { ...saved, kept: mine } : saved));
-      } catch (error) {
-        if (gone) return;
-        if (error instanceof Offline && mine)
-          dispatch(
-            opened({ id, revision: mine.revision, savedAt: mine.savedAt, job: mine.job, kept: mine, offline: true }),
-          );
-        else
-          setProblem(
-            error instanceof Refused && error.status === 404
-              ? 'There is no such job. It may have been removed.'
-              : 'The server does not answer. It may be starting.',
-          );
-      }
-    };
-    void openIt();
+    const left = new AbortController();
+    void dispatch(openJob(id, left.signal)).then((found) => !left.signal.aborted && setProblem(found));
     return () => {
-      gone = true;
+      left.abort();
       dispatch(closed());
     };
   }, [id, dispatch, again]);

@@ -18,9 +18,9 @@ import { format, parseISO } from 'date-fns';
 import { useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { readJobText, type Job, set } from '@sill/core';
-import { api } from '../platform/api';
 import { changed, redone, replaced, undone } from '../state/bench';
 import { useApp, useFrom, useJob, usePiece } from '../state/hooks';
+import { useCopyJobMutation } from '../state/server';
 import { lookChosen, said } from '../state/view';
 import { AddPiece } from '../stages/shared/AddPiece';
 import { saveJob, textOfChosenFile } from '../platform/files';
@@ -63,6 +63,7 @@ export function Header() {
   const navigate = useNavigate();
   const [, setSearch] = useSearchParams();
   const { packet } = useGo();
+  const [copyJob] = useCopyJobMutation();
   const [menu, setMenu] = useState<HTMLElement | null>(null);
   const [asking, setAsking] = useState<'add' | 'older' | 'remove' | null>(null);
 
@@ -85,10 +86,14 @@ export function Header() {
     dispatch(changed([set(null, ['pieces', gone], undefined)]));
     dispatch(said({ text: 'Piece removed. Undo brings it back.', bad: false }));
   };
-  const copyJob = async () => {
+  const copy = async () => {
     setMenu(null);
-    const copy = await api.copy(id!);
-    void navigate(`/jobs/${copy.id}/brief`);
+    try {
+      const made = await copyJob({ params: { id: id! } }).unwrap();
+      void navigate(`/jobs/${made.id}/brief`);
+    } catch (error) {
+      dispatch(said({ text: (error as Error).message, bad: true }));
+    }
   };
   const select = (pieceId: string) =>
     setSearch((before) => ({ ...Object.fromEntries(before), piece: pieceId }), { replace: true });
@@ -172,7 +177,7 @@ export function Header() {
           Save job as a file
         </MenuItem>
         <MenuItem onClick={() => void importJob()}>Read a job file in its place</MenuItem>
-        <MenuItem onClick={() => void copyJob()}>Copy this job</MenuItem>
+        <MenuItem onClick={() => void copy()}>Copy this job</MenuItem>
         <MenuItem
           onClick={() => {
             setMenu(null);

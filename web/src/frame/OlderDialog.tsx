@@ -9,9 +9,9 @@ import {
   ListItemText,
 } from '@mui/material';
 import { format, parseISO } from 'date-fns';
-import { useEffect, useState } from 'react';
 import type { Job } from '@sill/core';
-import { api, type Revision } from '../platform/api';
+import type { Revision } from '@sill/core/contract';
+import { useLazyRevisionQuery, useRevisionsQuery } from '../state/server';
 import { placeWords } from '../words/places';
 
 type Props = {
@@ -32,19 +32,15 @@ const changedWords = ({ changed }: Revision, job: Job): string =>
  * itself a change that can be undone.
  */
 export function OlderDialog({ id, job, onClose, onTake }: Props) {
-  const [rows, setRows] = useState<readonly Revision[] | null>(null);
-  const [problem, setProblem] = useState<string | null>(null);
-  useEffect(() => {
-    api.revisions(id).then(setRows, (error: Error) => setProblem(error.message));
-  }, [id]);
-  const take = (revision: number) =>
-    api.revision(id, revision).then(
-      ({ job: older }) => {
-        onTake(older);
-        onClose();
-      },
-      (error: Error) => setProblem(error.message),
-    );
+  const { data: rows, error } = useRevisionsQuery({ params: { id } });
+  const [read, { error: unread }] = useLazyRevisionQuery();
+  const problem = (error ?? unread)?.message;
+  const take = async (revision: number) => {
+    const { data } = await read({ params: { id, revision } });
+    if (!data) return;
+    onTake(data.job);
+    onClose();
+  };
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="sm">
       <DialogTitle>Go back to an older save</DialogTitle>

@@ -1,6 +1,7 @@
 import { Button, Dialog, DialogActions, DialogContent, DialogTitle } from '@mui/material';
 import { useState } from 'react';
-import { api } from '../platform/api';
+import { addressOf, ROUTES } from '@sill/core/contract';
+import { ask } from '../platform/ask';
 import { chosenFile } from '../platform/files';
 
 type Props = { readonly onBack: () => void; readonly onTrouble: (error: Error) => void };
@@ -13,7 +14,7 @@ export function Backups({ onBack, onTrouble }: Props) {
   const putBack = async (given: File) => {
     setBusy(true);
     try {
-      const { jobs, saves, photos } = await api.restoreBackup(given);
+      const { jobs, saves, photos } = await ask('restoreBackup', { body: given });
       setDone(`Back again: jobs ${jobs}, saves of them ${saves}, photos ${photos}.`);
       onBack();
     } catch (error) {
@@ -25,7 +26,7 @@ export function Backups({ onBack, onTrouble }: Props) {
   };
   return (
     <>
-      <Button size="small" component="a" href={api.backupAddress} download>
+      <Button size="small" component="a" href={addressOf(ROUTES.backup, {})} download>
         Back up everything
       </Button>
       <Button size="small" onClick={() => void chosenFile('.db').then(setFile)}>

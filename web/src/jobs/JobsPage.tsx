@@ -2,12 +2,22 @@ import { Button, Dialog, DialogActions, DialogContent, DialogTitle, IconButton, 
 import DeleteOutline from '@mui/icons-material/DeleteOutlined';
 import ContentCopy from '@mui/icons-material/ContentCopy';
 import { format, parseISO } from 'date-fns';
-import { useCallback, useEffect, useState } from 'react';
+import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { newJob, readJobText } from '@sill/core';
+import { newJob, readJobText, type Job } from '@sill/core';
+import type { JobSummary } from '@sill/core/contract';
 import { Devices } from '../access/Devices';
-import { api, JOBS_PAGE, USUAL_SHOP, type JobSummary } from '../platform/api';
 import { chosenFile } from '../platform/files';
+import {
+  USUAL_SHOP,
+  useCopyJobMutation,
+  useJobsInfiniteQuery,
+  useLazyShopsQuery,
+  useLazyYardsQuery,
+  useMakeJobMutation,
+  useRemoveJobMutation,
+  useRestoreJobMutation,
+} from '../state/server';
 import { Backups } from './Backups';
 import { TakeAlong } from './TakeAlong';
 
@@ -17,78 +27,71 @@ const isZip = ([first, second]: Uint8Array): boolean => first === 0x50 && second
 /** All jobs: make one, open one, copy, remove and bring back. */
 export function JobsPage() {
   const navigate = useNavigate();
-  const [jobs, setJobs] = useState<readonly JobSummary[] | null>(null);
-  const [problem, setProblem] = useState<string | null>(null);
-  const [more, setMore] = useState(false);
+  const listed = useJobsInfiniteQuery({ removed: false });
+  const jobs = listed.data?.pages.flat() ?? null;
+  const [told, setTold] = useState<string | null>(null);
+  const problem = told ?? listed.error?.message ?? null;
   const [removed, setRemoved] = useState<JobSummary | null>(null);
-  const [gone, setGone] = useState<readonly JobSummary[] | null>(null);
+  const [shown, setShown] = useState(false);
   const [arrived, setArrived] = useState<string | null>(null);
   const [naming, setNaming] = useState<string | null>(null);
+  const [makeJob] = useMakeJobMutation();
+  const [copyJob] = useCopyJobMutation();
+  const [removeJob] = useRemoveJobMutation();
+  const [restoreJob] = useRestoreJobMutation();
+  const [yardsNow] = useLazyYardsQuery();
+  const [shopsNow] = useLazyShopsQuery();
 
-  const tell = useCallback((error: Error) => setProblem(error.message), []);
-  const list = useCallback(
-    () =>
-      api.jobs().then((rows) => {
-        setJobs(rows);
-        setMore(rows.length >= JOBS_PAGE);
-        setProblem(null);
-      }, tell),
-    [tell],
-  );
-  const further = (shown: readonly JobSummary[]) =>
-    api.jobs(false, shown.at(-1)).then((rows) => {
-      setJobs([...shown, ...rows]);
-      setMore(rows.length >= JOBS_PAGE);
-    }, tell);
-  useEffect(() => void list(), [list]);
+  const tell = ({ message }: { readonly message: string }) => setTold(message);
+  const again = () => {
+    setTold(null);
+    return listed.refetch();
+  };
+  /** Does one thing on the server; what it says against it stands on the page. */
+  const run = (work: Promise<unknown>) => work.then(() => setTold(null), tell);
 
   const open = (id: string) => void navigate(`/jobs/${id}/brief`);
+  const make = (job: Job) =>
+    run(
+      makeJob({ body: { job } })
+        .unwrap()
+        .then(({ id }) => open(id)),
+    );
   /** A job starts with the prices and the shop that were last kept on the server. */
-  const make = async () => {
-    const name = naming?.trim();
-    if (!name) return;
-    try {
-      const [yards, shops] = await Promise.all([api.yards.all(), api.shops.all()]);
-      const fresh = newJob(name);
-      const yard = (yards.find(({ id }) => id === fresh.yard.id) ?? yards[0])?.value ?? fresh.yard;
-      const shop = shops.find((row) => row.id === USUAL_SHOP)?.value ?? fresh.shop;
-      open((await api.make({ ...fresh, yard, shop })).id);
-    } catch (error) {
-      tell(error as Error);
-    }
+  const makeNew = async (name: string) => {
+    const [yards, shops] = await Promise.all([yardsNow({}).unwrap(), shopsNow({}).unwrap()]);
+    const fresh = newJob(name);
+    const yard = (yards.find(({ id }) => id === fresh.yard.id) ?? yards[0])?.value ?? fresh.yard;
+    const shop = shops.find((row) => row.id === USUAL_SHOP)?.value ?? fresh.shop;
+    await make({ ...fresh, yard, shop });
   };
   const readFile = async () => {
     const file = await chosenFile('.json,.zip,application/json,application/zip');
     if (file === null) return;
     if (isZip(new Uint8Array(await file.slice(0, 2).arrayBuffer()))) {
       const { takeIn } = await import('./travel');
-      await takeIn(file).then(({ says, problems }) => {
-        setArrived(says);
-        return list().then(() => setProblem(problems.length > 0 ? `${problems.join(' ')} The rest came in.` : null));
-      }, tell);
+      const { says, problems } = await takeIn(file);
+      setArrived(says);
+      await again();
+      if (problems.length > 0) setTold(`${problems.join(' ')} The rest came in.`);
       return;
     }
     const read = readJobText(await file.text());
-    if (read.ok) api.make(read.value).then(({ id }) => open(id), tell);
-    else setProblem(`${read.message} Nothing was changed.`);
+    if (read.ok) await make(read.value);
+    else setTold(`${read.message} Nothing was changed.`);
   };
   const remove = (job: JobSummary) =>
-    api
-      .remove(job.id)
-      .then(() => {
-        setRemoved(job);
-        return list();
-      })
-      .catch(tell);
+    run(
+      removeJob({ params: { id: job.id } })
+        .unwrap()
+        .then(() => setRemoved(job)),
+    );
   const restore = (job: JobSummary) =>
-    api
-      .restore(job.id)
-      .then(() => {
-        setRemoved(null);
-        setGone((rows) => rows?.filter(({ id }) => id !== job.id) ?? null);
-        return list();
-      })
-      .catch(tell);
+    run(
+      restoreJob({ params: { id: job.id } })
+        .unwrap()
+        .then(() => setRemoved(null)),
+    );
 
   return (
     <main className="jobs-page">
@@ -100,12 +103,12 @@ export function JobsPage() {
         <Button variant="contained" color="primary" onClick={() => setNaming('')}>
           New job
         </Button>
-        <Button onClick={() => void readFile()}>Read a job file</Button>
+        <Button onClick={() => void readFile().catch(tell)}>Read a job file</Button>
       </div>
       {problem && (
         <p className="problem" role="alert">
           {problem}{' '}
-          <Button size="small" onClick={() => void list()}>
+          <Button size="small" onClick={() => void again()}>
             Try again
           </Button>
         </p>
@@ -133,7 +136,10 @@ export function JobsPage() {
               <span>{job.pieces.length === 0 ? 'nothing in it yet' : job.pieces.join(', ')}</span>
             </Link>
             <span className="soft">{format(parseISO(job.savedAt), 'd MMM yyyy HH:mm')}</span>
-            <IconButton aria-label={`Copy ${job.name}`} onClick={() => void api.copy(job.id).then(list, tell)}>
+            <IconButton
+              aria-label={`Copy ${job.name}`}
+              onClick={() => void run(copyJob({ params: { id: job.id } }).unwrap())}
+            >
               <ContentCopy fontSize="small" />
             </IconButton>
             <IconButton aria-label={`Remove ${job.name}`} onClick={() => void remove(job)}>
@@ -143,37 +149,23 @@ export function JobsPage() {
         ))}
       </ul>
       <div className="jobs-tools">
-        {more && jobs && <Button onClick={() => void further(jobs)}>Show more</Button>}
+        {listed.hasNextPage && <Button onClick={() => void listed.fetchNextPage()}>Show more</Button>}
         {jobs && (
-          <Button size="small" onClick={() => (gone ? setGone(null) : void api.jobs(true).then(setGone, tell))}>
-            {gone ? 'Hide removed jobs' : 'Removed jobs'}
+          <Button size="small" onClick={() => setShown(!shown)}>
+            {shown ? 'Hide removed jobs' : 'Removed jobs'}
           </Button>
         )}
         <TakeAlong jobs={jobs ?? []} onTrouble={tell} />
-        <Backups onBack={() => void list()} onTrouble={tell} />
+        <Backups onBack={() => void again()} onTrouble={tell} />
         <Devices />
       </div>
-      {gone?.length === 0 && <p className="empty">No job was removed.</p>}
-      {gone && gone.length > 0 && (
-        <ul className="jobs" aria-label="Removed jobs">
-          {gone.map((job) => (
-            <li key={job.id}>
-              <span>
-                <strong>{job.name}</strong> <span className="soft">{job.pieces.join(', ')}</span>
-              </span>
-              <span className="soft">{format(parseISO(job.savedAt), 'd MMM yyyy HH:mm')}</span>
-              <Button size="small" onClick={() => void restore(job)}>
-                Bring back
-              </Button>
-            </li>
-          ))}
-        </ul>
-      )}
+      {shown && <RemovedJobs onBack={restore} />}
       <Dialog open={naming !== null} onClose={() => setNaming(null)} fullWidth maxWidth="xs">
         <form
           onSubmit={(event) => {
             event.preventDefault();
-            void make();
+            const name = naming?.trim();
+            if (name) void makeNew(name).catch(tell);
           }}
         >
           <DialogTitle>New job</DialogTitle>
@@ -196,5 +188,32 @@ export function JobsPage() {
         </form>
       </Dialog>
     </main>
+  );
+}
+
+/** Jobs that were removed, each to be brought back. */
+function RemovedJobs({ onBack }: { readonly onBack: (job: JobSummary) => Promise<void> }) {
+  const { data, error, hasNextPage, fetchNextPage } = useJobsInfiniteQuery({ removed: true });
+  const gone = data?.pages.flat();
+  if (error) return <p role="alert">{error.message}</p>;
+  if (!gone) return <p role="status">Reading the removed jobs.</p>;
+  if (gone.length === 0) return <p className="empty">No job was removed.</p>;
+  return (
+    <>
+      <ul className="jobs" aria-label="Removed jobs">
+        {gone.map((job) => (
+          <li key={job.id}>
+            <span>
+              <strong>{job.name}</strong> <span className="soft">{job.pieces.join(', ')}</span>
+            </span>
+            <span className="soft">{format(parseISO(job.savedAt), 'd MMM yyyy HH:mm')}</span>
+            <Button size="small" onClick={() => void onBack(job)}>
+              Bring back
+            </Button>
+          </li>
+        ))}
+      </ul>
+      {hasNextPage && <Button onClick={() => void fetchNextPage()}>Show more removed jobs</Button>}
+    </>
   );
 }

@@ -1,8 +1,7 @@
 import { Button, Checkbox, Dialog, DialogActions, DialogContent, DialogTitle, FormControlLabel } from '@mui/material';
 import { useState } from 'react';
-import type { JobSummary } from '../platform/api';
+import type { JobSummary } from '@sill/core/contract';
 import { saveBytes } from '../platform/files';
-import { takeAlong } from './travel';
 
 type Props = { readonly jobs: readonly JobSummary[]; readonly onTrouble: (error: Error) => void };
 
@@ -20,6 +19,7 @@ export function TakeAlong({ jobs, onTrouble }: Props) {
   const save = async () => {
     setBusy(true);
     try {
+      const { takeAlong } = await import('./travel');
       saveBytes(
         'sill-plan jobs.zip',
         'application/zip',

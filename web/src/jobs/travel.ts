@@ -1,15 +1,24 @@
 import { counted, type Job, type OnHand } from '@sill/core';
-import { api, RACK, type JobSummary } from '../platform/api';
+import type { JobSummary } from '@sill/core/contract';
+import { ask, Refused } from '../platform/ask';
+import { RACK } from '../state/server';
 import { packed, photosIn, unpacked, withPhotos } from './bundle';
+
+/** The bytes of a picture; null where it is gone. */
+const photo = (id: string): Promise<Uint8Array | null> =>
+  ask('photo', { params: { id } }).catch((error: unknown) => {
+    if (error instanceof Refused && error.status === 404) return null;
+    throw error;
+  });
 
 /** Jobs as one file with their photos, and the rack where it comes along. */
 export async function takeAlong(summaries: readonly JobSummary[], withRack: boolean): Promise<Uint8Array> {
   const jobs: Job[] = [];
-  for (const { id } of summaries) jobs.push((await api.job(id)).job);
-  const rack = withRack ? ((await api.racks.all()).find(({ id }) => id === RACK)?.value ?? { pieces: [] }) : null;
+  for (const { id } of summaries) jobs.push((await ask('job', { params: { id } })).job);
+  const rack = withRack ? ((await ask('racks', {})).find(({ id }) => id === RACK)?.value ?? { pieces: [] }) : null;
   const photos = new Map<string, Uint8Array>();
   for (const id of photosIn({ jobs, rack })) {
-    const bytes = await api.photo(id);
+    const bytes = await photo(id);
     if (bytes) photos.set(id, bytes);
   }
   return packed({ jobs, photos, rack });
@@ -26,7 +35,7 @@ export async function takeIn(file: Blob): Promise<Arrived> {
   for (const old of photosIn({ jobs, rack })) {
     const bytes = photos.get(old);
     try {
-      if (bytes) ids.set(old, (await api.keepPhoto(new Blob([bytes as Uint8Array<ArrayBuffer>]))).id);
+      if (bytes) ids.set(old, (await ask('keepPhoto', { body: new Blob([bytes as Uint8Array<ArrayBuffer>]) })).id);
     } catch (error) {
       problems.push(`A photo was left out: ${(error as Error).message}`);
     }
@@ -34,7 +43,7 @@ export async function takeIn(file: Blob): Promise<Arrived> {
   const made: string[] = [];
   for (const job of jobs)
     try {
-      made.push((await api.make({ ...job, onHand: withPhotos(job.onHand, ids) })).id);
+      made.push((await ask('makeJob', { body: { job: { ...job, onHand: withPhotos(job.onHand, ids) } } })).id);
     } catch (error) {
       problems.push(`${job.name}: ${(error as Error).message}`);
     }
@@ -49,11 +58,14 @@ export async function takeIn(file: Blob): Promise<Arrived> {
 
 async function putOnRack(pieces: readonly OnHand[], problems: string[]): Promise<number> {
   try {
-    const there = (await api.racks.all()).find(({ id }) => id === RACK);
+    const there = (await ask('racks', {})).find(({ id }) => id === RACK);
     const known = new Set(there?.value.pieces.map(({ id }) => id));
     const fresh = pieces.filter(({ id }) => !known.has(id));
     if (fresh.length > 0)
-      await api.racks.save(RACK, there?.revision ?? 0, { pieces: [...(there?.value.pieces ?? []), ...fresh] });
+      await ask('saveRack', {
+        params: { id: RACK },
+        body: { revision: there?.revision ?? 0, value: { pieces: [...(there?.value.pieces ?? []), ...fresh] } },
+      });
     return fresh.length;
   } catch (error) {
     problems.push(`The rack is as it was: ${(error as Error).message}`);

@@ -1,8 +1,7 @@
 import { createSlice, original, type PayloadAction } from '@reduxjs/toolkit';
 import { applyChanges, isAlike, type Change, type Job } from '@sill/core';
-import type { SavedJob } from '../platform/api';
 import type { Kept } from './kept';
-import { rebased, stepsOnTop, type Sent } from './rebase';
+import { rebased, stepsOnTop, type Saved, type Sent } from './rebase';
 
 export type Saving = 'saved' | 'waiting' | 'saving' | 'offline' | 'refused';
 
@@ -28,7 +27,7 @@ export type BenchState = {
   /** What the last change was to and when, so that typing in one field is one step back. */
   readonly last: { readonly key: string; readonly at: number } | null;
   /** Another tab saved first: what it saved. */
-  readonly conflict: SavedJob | null;
+  readonly conflict: Saved | null;
 };
 
 const initialState: BenchState = {
@@ -62,7 +61,7 @@ const step = (state: BenchState, job: Job, key: string, at: number): BenchState 
 };
 
 /** A job with its changes on top of what the server has; a conflict where both changed the same. */
-function onTop(state: BenchState, saved: SavedJob): BenchState {
+function onTop(state: BenchState, saved: Saved): BenchState {
   const { job, base, revision, sent, past, future, joined } = state;
   const found = rebased({ job: job!, base: base ?? saved.job, revision, sent }, saved);
   if (found.conflict) return { ...state, base: found.base, conflict: saved, saving: 'refused' };
@@ -88,7 +87,7 @@ export const bench = createSlice({
     /** `kept` is what this browser has of it; without a server that is all there is. */
     opened: (
       _state,
-      { payload }: PayloadAction<SavedJob & { readonly kept?: Kept; readonly offline?: boolean }>,
+      { payload }: PayloadAction<Saved & { readonly kept?: Kept; readonly offline?: boolean }>,
     ): BenchState => {
       const { kept, offline } = payload;
       const fresh: BenchState = {
@@ -165,11 +164,10 @@ export const bench = createSlice({
       { payload }: PayloadAction<{ saving: 'offline' | 'refused'; refusal: string | null }>,
     ): BenchState => ({ ...state, ...payload }) as BenchState,
     /** The server has another save than the one this grew from: taken in, or asked about. */
-    conflicted: (state, { payload }: PayloadAction<SavedJob>): BenchState =>
-      onTop(original(state) as BenchState, payload),
+    conflicted: (state, { payload }: PayloadAction<Saved>): BenchState => onTop(original(state) as BenchState, payload),
     /** A person chose where both changed the same; mine as it was can be had back by undo. */
     settled: (state, { payload: job }: PayloadAction<Job>): BenchState => {
-      const theirs = state.conflict as SavedJob | null;
+      const theirs = state.conflict as Saved | null;
       if (!theirs || !state.job) return state as BenchState;
       return {
         ...state,

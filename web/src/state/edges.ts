@@ -1,11 +1,11 @@
-import type { api } from '../platform/api';
+import type { Ask } from '../platform/ask';
 import type * as planner from '../platform/workers/planner';
 import type { Keeping } from './kept';
 import type { Look } from './view';
 
 /** What the store reaches beyond itself. The page hands in the real ones, tests their own. */
 export type Edges = {
-  readonly save: typeof api.save;
+  readonly ask: Ask;
   readonly planner: Pick<typeof planner, 'planQuickly' | 'planOfLastTime' | 'prove' | 'stopPlan' | 'stopProof'>;
   /** Where a tab keeps what it knows; false where it can not. */
   readonly keep: (of: Keeping) => Promise<boolean>;

@@ -1,6 +1,8 @@
 import { isAlike, merged, readJob, type Clash, type Job, type Whose } from '@sill/core';
-import type { SavedJob } from '../platform/api';
+import type { SavedJob } from '@sill/core/contract';
 
+/** A save as a tab knows it; what was opened without a server has no id of its last save. */
+export type Saved = Omit<SavedJob, 'save'> & { readonly save?: string | null };
 /** A save that was sent and of which no answer is known. */
 export type Sent = { readonly save: string; readonly job: Job };
 
@@ -37,7 +39,7 @@ const grownFrom = ({ base, sent }: Pick<Grown, 'base' | 'sent'>, theirs: Job): J
  * Changes that were made on one save put on top of a later one. What another tab changed is taken in where both did not
  * change the same; `joined` says that there was any. A save of this tab's own, whose answer was lost, is known by its id.
  */
-export function rebased({ job, base: had, revision, sent }: Grown, saved: SavedJob): Rebased {
+export function rebased({ job, base: had, revision, sent }: Grown, saved: Saved): Rebased {
   const own = saved.revision === revision || sent.some(({ save }) => save === saved.save);
   const base = own ? had : grownFrom({ base: had, sent }, saved.job);
   const put = own ? { job, clashes: [] } : merged(base, job, saved.job);
@@ -59,17 +61,13 @@ export const stepsOnTop = (steps: readonly Job[], base: Job, theirs: Job): reado
 const MOST_STEPS = 30;
 
 /** The places that a person must choose at. Where the two can not be one job at all, there is one: the whole. */
-export function clashesOf({ job, base }: Pick<Grown, 'job' | 'base'>, saved: SavedJob): readonly Clash[] {
+export function clashesOf({ job, base }: Pick<Grown, 'job' | 'base'>, saved: Saved): readonly Clash[] {
   const { clashes } = merged(base, job, saved.job);
   return clashes.length > 0 ? clashes : [{ path: [], base, mine: job, theirs: saved.job }];
 }
 
 /** The two as one, as it was chosen; null where that is no job that can be kept. */
-export function chosen(
-  { job, base }: Pick<Grown, 'job' | 'base'>,
-  saved: SavedJob,
-  whose: readonly Whose[],
-): Job | null {
+export function chosen({ job, base }: Pick<Grown, 'job' | 'base'>, saved: Saved, whose: readonly Whose[]): Job | null {
   const clashes = clashesOf({ job, base }, saved);
   if (clashes[0]!.path.length === 0) return whose[0] === 'theirs' ? saved.job : job;
   const picks = new Map(clashes.map(({ path }, at) => [path.join(' '), whose[at] ?? 'mine']));

@@ -1,13 +1,16 @@
 import 'fake-indexeddb/auto';
 import { demoJob, type Job, set } from '@sill/core';
-import { Offline, Refused } from '../platform/api';
+import type { Asked, Answered, Routes } from '@sill/core/contract';
+import { Offline, Refused, type Ask } from '../platform/ask';
 import { QUIET } from '../testing/edges';
 import { changed, opened, settled } from './bench';
-import type { Edges } from './edges';
 import { keep, keptOf, letGo } from './kept';
 import { makeStore } from './store';
 
-type Save = Edges['save'];
+type Save = (
+  id: string,
+  body: { readonly revision: number; readonly job: Job },
+) => Promise<Answered<Routes['saveJob']>>;
 let answers: (() => ReturnType<Save>)[];
 let sent: { revision: number; name: string }[];
 
@@ -21,7 +24,9 @@ function open(save?: Save) {
       ? save(id, body)
       : (answers.shift() ?? (() => Promise.resolve({ id, revision: body.revision + 1, savedAt: 'now' })))();
   };
-  const store = makeStore({ ...QUIET, keep, letGo, save: played });
+  const ask = ((_name: string, { params, body }: Asked<Routes['saveJob']>) =>
+    played(String(params.id), body)) as unknown as Ask;
+  const store = makeStore({ ...QUIET, keep, letGo, ask });
   store.dispatch(opened({ id: 'a', revision: 1, savedAt: 'then', job: demoJob() }));
   return store;
 }

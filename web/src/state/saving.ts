@@ -1,5 +1,6 @@
 import { isAnyOf } from '@reduxjs/toolkit';
-import { Offline, Refused, type SavedJob } from '../platform/api';
+import type { SavedJob } from '@sill/core/contract';
+import { Offline, Refused } from '../platform/ask';
 import { inTurns } from '../platform/in-turns';
 import {
   changed,
@@ -64,7 +65,10 @@ async function sendOnce(id: string, store: Store): Promise<Outcome> {
   // Should the answer be lost with the tab, its own save is known again by this id.
   await keepNow(store);
   try {
-    const { revision: now, savedAt } = await extra.save(id, { revision, job, save, by: browserName() });
+    const { revision: now, savedAt } = await extra.ask('saveJob', {
+      params: { id },
+      body: { revision, job, save, by: browserName() },
+    });
     dispatch(saveDone({ revision: now, savedAt, job }));
     await keepNow(store);
     return 'done';

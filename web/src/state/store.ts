@@ -4,6 +4,7 @@ import type { Edges } from './edges';
 import { listenForPlans } from './replanning';
 import { root, type AppDispatch, type Listen, type RootState } from './root';
 import { listenForSaves } from './saving';
+import { server } from './server';
 import { lookChosen, view } from './view';
 
 /** The store of the page, with what it reaches beyond itself handed in. */
@@ -18,6 +19,8 @@ export function makeStore(edges: Edges) {
     preloadedState: { view: { ...view.getInitialState(), look: edges.look } },
     // Plans are large and plain; checking them on every action would cost more than planning.
     middleware: (defaults) =>
-      defaults({ serializableCheck: false, immutableCheck: false }).prepend(border, listeners.middleware),
+      defaults({ serializableCheck: false, immutableCheck: false, thunk: { extraArgument: edges } })
+        .prepend(border, listeners.middleware)
+        .concat(server.middleware),
   });
 }

@@ -4,6 +4,7 @@ import type { ReactNode } from 'react';
 import { Provider } from 'react-redux';
 import { createMemoryRouter, RouterProvider } from 'react-router';
 import { demoJob, planJob, type Job } from '@sill/core';
+import type { Ask } from '../platform/ask';
 import { opened } from '../state/bench';
 import { planned } from '../state/planning';
 import { makeStore } from '../state/store';
@@ -12,9 +13,9 @@ import { QUIET } from './edges';
 /** A component on a real store with the demo job open and planned, no server and no worker behind it. */
 export function onBench(
   what: ReactNode,
-  { job = demoJob(), path = '/jobs/demo/shape' }: { job?: Job; path?: string } = {},
+  { job = demoJob(), path = '/jobs/demo/shape', ask = QUIET.ask }: { job?: Job; path?: string; ask?: Ask } = {},
 ) {
-  const store = makeStore(QUIET);
+  const store = makeStore({ ...QUIET, ask });
   store.dispatch(opened({ id: 'demo', revision: 1, savedAt: '2026-11-24T10:00:00Z', job }));
   store.dispatch(planned({ job, plan: planJob(job, { today: '2026-11-24', effort: 'quick' }), proving: false }));
   const router = createMemoryRouter([{ path: '/jobs/:id/:stage', element: what }], { initialEntries: [path] });

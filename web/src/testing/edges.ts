@@ -4,7 +4,7 @@ const never = <T>() => new Promise<T>(() => {});
 
 /** Edges behind which nothing happens: no answer of a server or a worker comes, all is kept. */
 export const QUIET: Edges = {
-  save: never,
+  ask: never,
   planner: {
     planQuickly: never,
     planOfLastTime: () => Promise.resolve(null),

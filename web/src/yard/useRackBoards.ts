@@ -1,28 +1,22 @@
-import { useEffect, useState } from 'react';
+import { skipToken } from '@reduxjs/toolkit/query/react';
 import type { RackBoard } from '@sill/core';
-import { api } from '../platform/api';
 import { today } from '../platform/workers/planner';
+import { useRackBoardsQuery } from '../state/server';
 
-/** The boards of one offer in the rack today; none, and `reached` false, where there is no signal. */
-export function useRackBoards(yard: string, offer: string | null) {
-  const [so, setSo] = useState<{
-    readonly of: string;
-    readonly boards: readonly RackBoard[];
-    /** What it holds is invented, by the simulated yard. */
-    readonly simulated: boolean;
-    readonly reached: boolean;
-  } | null>(null);
-  const key = `${yard} ${offer}`;
-  useEffect(() => {
-    if (offer === null) return;
-    let gone = false;
-    api.rack(yard, offer, today()).then(
-      ({ boards, simulated }) => !gone && setSo({ of: key, boards, simulated, reached: true }),
-      () => !gone && setSo({ of: key, boards: [], simulated: false, reached: false }),
-    );
-    return () => {
-      gone = true;
-    };
-  }, [yard, offer, key]);
-  return so?.of === key ? so : null;
+/** The boards of one offer in the rack today; null while they are asked for. */
+export function useRackBoards(
+  yard: string,
+  offer: string | null,
+): {
+  readonly boards: readonly RackBoard[];
+  /** What it holds is invented, by the simulated yard. */
+  readonly simulated: boolean;
+  /** False where there is no signal. */
+  readonly reached: boolean;
+} | null {
+  const { currentData, error } = useRackBoardsQuery(
+    offer === null ? skipToken : { params: { yard, offer }, query: { day: today() } },
+  );
+  if (error) return { boards: [], simulated: false, reached: false };
+  return currentData ? { ...currentData, reached: true } : null;
 }

@@ -1,3 +1,4 @@
+import { addressOf, ROUTES } from '@sill/core/contract';
 import { expose } from 'comlink';
 import wasm from 'highs/runtime?url';
 import { loadIntegerSolver } from '@sill/core/highs';
@@ -53,8 +54,8 @@ async function solveElsewhere(solved: SolveCache): Promise<void> {
   await Promise.all(
     long.map(async (text) => {
       try {
-        const answer = await fetch('/api/solve', {
-          method: 'POST',
+        const answer = await fetch(addressOf(ROUTES.solve, {}), {
+          method: ROUTES.solve.method,
           headers: { 'Content-Type': 'application/json' },
           body: `{"problem":${text}}`,
         });

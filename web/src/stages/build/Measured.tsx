@@ -12,9 +12,9 @@ import {
   type Change,
   set,
 } from '@sill/core';
-import { api } from '../../platform/api';
 import { LengthField } from '../../ui/LengthField';
 import { useChange, usePiece } from '../../state/hooks';
+import { useLazyTapeQuery } from '../../state/server';
 import { useErrand } from '../../state/useErrand';
 import { Dim } from '../../words/Dim';
 
@@ -31,6 +31,7 @@ function TapeButton({
   readonly onRead: (length: Length, simulated: boolean) => void;
 }) {
   const { busy, run } = useErrand();
+  const [read] = useLazyTapeQuery();
   const [press, setPress] = useState(0);
   return (
     <Button
@@ -38,7 +39,7 @@ function TapeButton({
       disabled={busy}
       onClick={() =>
         run(async () => {
-          const { length, simulated } = await api.tape(about, press);
+          const { length, simulated } = await read({ query: { about: String(about), press: String(press) } }).unwrap();
           setPress(press + 1);
           onRead(length, simulated);
           return simulated ? 'The simulated tape sent an invented reading.' : 'The tape sent its reading.';

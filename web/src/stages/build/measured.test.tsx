@@ -1,7 +1,7 @@
 /** @jest-environment jsdom */
 import { fireEvent, screen } from '@testing-library/react';
 import { demoJob, inches, planJob, type Step } from '@sill/core';
-import { api } from '../../platform/api';
+import type { Ask } from '../../platform/ask';
 import { onBench } from '../../testing/bench';
 import { AsBuilt, Diagonals } from './Measured';
 
@@ -16,12 +16,12 @@ const type = (label: string | RegExp, value: string) => {
   fireEvent.change(field, { target: { value } });
   fireEvent.keyDown(field, { key: 'Enter' });
 };
-const tape = (length: number, simulated: boolean) => {
-  api.tape = jest.fn(() => Promise.resolve({ length, simulated }));
-};
+/** A server that knows the tape alone. */
+const tape = (length: number, simulated: boolean) => (() => Promise.resolve({ length, simulated })) as unknown as Ask;
 
 describe('diagonals as read', () => {
-  const show = (step: Step = framed) => onBench(<Diagonals step={step} />, { job, path });
+  const show = (ask?: Ask, step: Step = framed) =>
+    onBench(<Diagonals step={step} />, { job, path, ...(ask ? { ask } : {}) });
 
   test('typed: both alike is square, and nothing is called simulated', () => {
     const { jobNow } = show();
@@ -40,8 +40,7 @@ describe('diagonals as read', () => {
   });
 
   test('from the simulated tape: marked on the page and in the job, until it is typed', async () => {
-    tape(framed.diagonals![0] + inches(1 / 4), true);
-    const { jobNow, user } = show();
+    const { jobNow, user } = show(tape(framed.diagonals![0] + inches(1 / 4), true));
     await user.click(screen.getAllByRole('button', { name: 'From the tape' })[0]!);
     expect(await screen.findByText('simulated')).toBeTruthy();
     expect(glaze(jobNow).simulated).toEqual([`diagonals.${framed.id}.0`]);
@@ -51,9 +50,9 @@ describe('diagonals as read', () => {
   });
 
   test('from a real tape there is no mark', async () => {
-    tape(framed.diagonals![0], false);
-    const { jobNow, user } = show();
+    const { jobNow, user } = show(tape(framed.diagonals![0], false));
     await user.click(screen.getAllByRole('button', { name: 'From the tape' })[1]!);
+    await screen.findByRole('status');
     expect(glaze(jobNow).diagonals[framed.id]![1]).toBe(framed.diagonals![0]);
     expect(glaze(jobNow).simulated).toEqual([]);
   });
@@ -61,8 +60,8 @@ describe('diagonals as read', () => {
 
 describe('sizes as built', () => {
   test('a simulated size is marked beside it; forgotten, the mark goes too', async () => {
-    tape(inches(34.5), true);
-    const { jobNow, user } = onBench(<AsBuilt facts={facts} step={framed} />, { job, path });
+    const ask = tape(inches(34.5), true);
+    const { jobNow, user } = onBench(<AsBuilt facts={facts} step={framed} />, { job, path, ask });
     await user.click(screen.getByRole('button', { name: 'From the tape' }));
     expect(await screen.findByText('simulated')).toBeTruthy();
     const [tag] = Object.keys(glaze(jobNow).asBuilt);

@@ -1,7 +1,8 @@
 import { Button, Table, TableBody, TableCell, TableHead, TableRow, TextField } from '@mui/material';
 import { useState, type FormEvent } from 'react';
 import { KEEP_OFFCUT, printOnHand, readOnHand, type Board, type OnHand, type Plan } from '@sill/core';
-import { api } from '../../platform/api';
+import { addressOf, ROUTES } from '@sill/core/contract';
+import { ask } from '../../platform/ask';
 import { choosePhoto, smallPhoto } from '../../platform/photos';
 import { useChangeJob, useJob } from '../../state/hooks';
 import { newId } from '../../state/newId';
@@ -9,6 +10,8 @@ import { useErrand } from '../../state/useErrand';
 import { Dim, Text } from '../../words/Dim';
 import { runs, useLabel } from '../../words/labels';
 import { useRack } from './useRack';
+
+const photoAddress = (id: string): string => addressOf(ROUTES.photo, { params: { id } });
 
 /** What is there already: entered in one line each, used before anything is bought. */
 export function OnHandTab({ plan }: { readonly plan: Plan | null }) {
@@ -28,7 +31,7 @@ export function OnHandTab({ plan }: { readonly plan: Plan | null }) {
     run(async () => {
       const file = await choosePhoto();
       if (file === null) return 'No photo was taken.';
-      const { id } = await api.keepPhoto(await smallPhoto(file));
+      const { id } = await ask('keepPhoto', { body: await smallPhoto(file) });
       change(['onHand', hand.id, 'photo'], id);
       return `The photo of ${printOnHand(hand, job.units)} is kept.`;
     });
@@ -156,10 +159,10 @@ function Pieces({ name, pieces, used, none, actions }: PiecesProps) {
                 <TableCell className="tag-cell">
                   <Text of={printOnHand(hand, units)} />
                   {hand.photo && (
-                    <a href={api.photoAddress(hand.photo)} target="_blank" rel="noreferrer">
+                    <a href={photoAddress(hand.photo)} target="_blank" rel="noreferrer">
                       <img
                         className="on-hand-photo"
-                        src={api.photoAddress(hand.photo)}
+                        src={photoAddress(hand.photo)}
                         alt={`How ${printOnHand(hand, units)} looks`}
                       />
                     </a>

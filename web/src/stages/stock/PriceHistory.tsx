@@ -1,8 +1,7 @@
 import { extent, line, scaleLinear, scaleTime } from 'd3';
 import { format, parseISO } from 'date-fns';
-import { useEffect, useState } from 'react';
 import type { DayPrice } from '@sill/core';
-import { api } from '../../platform/api';
+import { usePriceHistoryQuery } from '../../state/server';
 import { Text } from '../../words/Dim';
 import { dollars } from '../../words/money';
 import { today } from '../../platform/workers/planner';
@@ -14,29 +13,15 @@ type Props = { readonly yard: string; readonly offer: string; readonly name: str
 
 /** What an offer has cost in the last half year, and when it was not to be had. */
 export function PriceHistory({ yard, offer, name }: Props) {
-  const [so, setSo] = useState<{ readonly of: string; readonly days: readonly DayPrice[] | string } | null>(null);
-  const key = `${yard} ${offer}`;
-  useEffect(() => {
-    let gone = false;
-    api.history(yard, offer, today()).then(
-      (days) => !gone && setSo({ of: key, days }),
-      (error: Error) => !gone && setSo({ of: key, days: error.message }),
-    );
-    return () => {
-      gone = true;
-    };
-  }, [yard, offer, key]);
-  const days = so?.of === key ? so.days : null;
+  const { currentData: days, error } = usePriceHistoryQuery({ params: { yard, offer }, query: { day: today() } });
   return (
     <section className="sheet price-history" aria-label="Price history">
       <h2>
         <Text of={name} />
       </h2>
-      {days === null && <p role="status">Asking the yard.</p>}
-      {typeof days === 'string' && (
-        <p className="soft">The yard keeps no history of this: {days} Rows of your own have none.</p>
-      )}
-      {Array.isArray(days) && <Line days={days as readonly DayPrice[]} />}
+      {!days && !error && <p role="status">Asking the yard.</p>}
+      {error && <p className="soft">The yard keeps no history of this: {error.message} Rows of your own have none.</p>}
+      {days && <Line days={days} />}
     </section>
   );
 }

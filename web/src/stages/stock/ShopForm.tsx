@@ -1,10 +1,10 @@
 import { Button } from '@mui/material';
 import { BLADES, DRIVERS, KITS, TOOLS, TOOL_NAMES, inches, type Shop } from '@sill/core';
-import { api, USUAL_SHOP } from '../../platform/api';
 import { Choice } from '../../ui/Choice';
 import { LengthField } from '../../ui/LengthField';
 import { NumberField } from '../../ui/NumberField';
 import { useChangeJob, useJob } from '../../state/hooks';
+import { USUAL_SHOP, useLazyShopsQuery, useSaveShopMutation } from '../../state/server';
 import { useErrand } from '../../state/useErrand';
 
 type Lengths = 'crosscut' | 'kerf' | 'squareEnds' | 'edgeRip' | 'topExtra' | 'partExtra' | 'snipe' | 'car' | 'spacing';
@@ -116,10 +116,13 @@ export function ShopForm() {
   const { shop, spares } = useJob();
   const change = useChangeJob();
   const { busy, run } = useErrand();
-  const usual = async () => (await api.shops.all()).find((row) => row.id === USUAL_SHOP);
+  const [shops] = useLazyShopsQuery();
+  const [save] = useSaveShopMutation();
+  const usual = async () => (await shops({}).unwrap()).find((row) => row.id === USUAL_SHOP);
   const keep = () =>
     run(async () => {
-      await api.shops.save(USUAL_SHOP, (await usual())?.revision ?? 0, shop);
+      const revision = (await usual())?.revision ?? 0;
+      await save({ params: { id: USUAL_SHOP }, body: { revision, value: shop } }).unwrap();
       return 'Kept as your usual shop. New jobs start with it.';
     });
   const take = () =>

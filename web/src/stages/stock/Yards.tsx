@@ -12,11 +12,11 @@ import {
 import { format, parseISO } from 'date-fns';
 import { useState } from 'react';
 import { readYardCsv, withRows, yardCsv, type Yard, type YardRows } from '@sill/core';
-import { api } from '../../platform/api';
 import { NumberField } from '../../ui/NumberField';
 import { TextLine } from '../../ui/TextLine';
 import { saveFile, textOfChosenFile } from '../../platform/files';
 import { useChangeJob, useJob } from '../../state/hooks';
+import { useLazyPricesQuery, useLazyYardsQuery, useSaveYardMutation } from '../../state/server';
 import { useErrand } from '../../state/useErrand';
 import { today } from '../../platform/workers/planner';
 import { AddRow } from './AddRow';
@@ -159,22 +159,26 @@ function YardTools({ yard, onTake: take }: { readonly yard: Yard; readonly onTak
   const { busy, run } = useErrand();
   const [read, setRead] = useState<YardRows | null>(null);
   const day = today();
+  const [pricesOf] = useLazyPricesQuery();
+  const [yards] = useLazyYardsQuery();
+  const [save] = useSaveYardMutation();
+  const kept = async () => (await yards({}).unwrap()).find((row) => row.id === yard.id);
   const takeToday = () =>
     run(async () => {
-      const { yard: now } = await api.prices(yard.id, day);
+      const { yard: now } = await pricesOf({ params: { yard: yard.id }, query: { day } }).unwrap();
       take(now);
       const out = now.boards.filter(({ inStock }) => !inStock).length;
       return `Prices of ${format(parseISO(day), 'd MMMM')} taken from ${now.name}.${out > 0 ? ` ${out} sizes of board are not in stock.` : ''}`;
     });
   const keepInYard = () =>
     run(async () => {
-      const before = (await api.yards.all()).find((row) => row.id === yard.id);
-      await api.yards.save(yard.id, before?.revision ?? 0, yard);
+      const revision = (await kept())?.revision ?? 0;
+      await save({ params: { id: yard.id }, body: { revision, value: yard } }).unwrap();
       return `Kept in ${yard.name}. New jobs can take these prices.`;
     });
   const takeFromYard = () =>
     run(async () => {
-      const found = (await api.yards.all()).find((row) => row.id === yard.id);
+      const found = await kept();
       if (!found) throw new Error('The yard has no list of this name yet. Keep these prices there first.');
       take(found.value);
       return `Prices taken from ${found.value.name}.`;
