@@ -79,6 +79,8 @@ const LAYERS = [
   ['look'],
 ];
 
+const FRAME = LAYERS.findIndex(([layer]) => layer === 'frame');
+
 const layered = LAYERS.flatMap((layer, at) =>
   layer.map((folder) => {
     const others = [...layer.filter((one) => one !== folder), ...LAYERS.slice(at + 1).flat()];
@@ -96,6 +98,8 @@ const layered = LAYERS.flatMap((layer, at) =>
                 group: [
                   ...others.flatMap((one) => [`**/${one}`, `**/${one}/**`]),
                   ...(folder.startsWith('stages/') ? near.flatMap((one) => [`../${one}`, `../${one}/**`]) : []),
+                  // What knows all stages, the frame alone reads.
+                  ...(at < FRAME ? ['**/registry'] : []),
                   '**/app',
                   '**/edges',
                   '!./edges',

@@ -3,18 +3,11 @@ import { CacheProvider } from '@emotion/react';
 import { Alert, CssBaseline, GlobalStyles, Snackbar, ThemeProvider } from '@mui/material';
 import { lazy, Suspense, useMemo } from 'react';
 import { createBrowserRouter, Navigate, RouterProvider, useParams } from 'react-router';
-import type { StageName } from '@sill/core';
+import { stageOf } from './stages/registry';
 import { SignIn } from './access/SignIn';
 import { JobGate, StageFrame } from './frame/Frame';
 import { Trouble } from './frame/Trouble';
 import { JobsPage } from './jobs/JobsPage';
-import { BriefStage } from './stages/brief/BriefStage';
-import { BuildStage } from './stages/build/BuildStage';
-import { CutsStage } from './stages/cuts/CutsStage';
-import { JointsStage } from './stages/joints/JointsStage';
-import { PartsStage } from './stages/parts/PartsStage';
-import { ShapeStage } from './stages/shape/ShapeStage';
-import { StockStage } from './stages/stock/StockStage';
 import { said } from './state/view';
 import { useApp, useFrom } from './state/hooks';
 import { styles } from './look/styles';
@@ -25,19 +18,10 @@ const YardPage = lazy(() => import('./yard/YardPage'));
 const Templates = lazy(() => import('./packet/Templates'));
 const Labels = lazy(() => import('./packet/Labels'));
 
-const STAGE: Readonly<Record<StageName, () => React.ReactNode>> = {
-  brief: BriefStage,
-  shape: ShapeStage,
-  parts: PartsStage,
-  stock: StockStage,
-  cuts: CutsStage,
-  joints: JointsStage,
-  build: BuildStage,
-};
-
 function Stage() {
-  const Shown = STAGE[useParams()['stage'] as StageName];
-  return <Shown />;
+  // The frame lets no other name through.
+  const { Screen } = stageOf(useParams()['stage'])!;
+  return <Screen />;
 }
 
 const router = createBrowserRouter([

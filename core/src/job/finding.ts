@@ -1,7 +1,9 @@
 import type { Phrase } from '../words';
 import type { Change } from './change';
 
-export type StageName = 'brief' | 'shape' | 'parts' | 'stock' | 'cuts' | 'joints' | 'build';
+/** The stages of the work, in the order people do it. A finding belongs to one. */
+export const STAGE_NAMES = ['brief', 'shape', 'parts', 'stock', 'cuts', 'joints', 'build'] as const;
+export type StageName = (typeof STAGE_NAMES)[number];
 
 /** What the interface can do about a finding with one click, and undo. */
 export type Remedy = { readonly label: Phrase; readonly changes: readonly Change[] };

@@ -8,7 +8,7 @@ import { ConflictDialog } from './ConflictDialog';
 import { Header } from './Header';
 import { Margin } from './Margin';
 import { Sill } from './Sill';
-import { STAGES, isStage } from '../state/stages';
+import { STAGES, stageOf } from '../stages/registry';
 import { Stick } from './Stick';
 import { useGo } from '../state/useGo';
 
@@ -34,7 +34,7 @@ function useOpenJob(id: string) {
   };
 }
 
-/** Keys 1 to 7 go to stages; Ctrl+Z and Ctrl+Y go back and forth. Not while typing. */
+/** Keys from 1 go to stages; Ctrl+Z and Ctrl+Y go back and forth. Not while typing. */
 function useKeys() {
   const dispatch = useApp();
   const { go } = useGo();
@@ -67,7 +67,7 @@ export function StageFrame() {
   const [drawer, setDrawer] = useState(false);
   const narrow = useMediaQuery('(max-width: 899px)');
   useKeys();
-  if (!isStage(stage)) return <Navigate to="../brief" replace relative="path" />;
+  if (!stageOf(stage)) return <Navigate to="../brief" replace relative="path" />;
   const open = notes.filter((note) => note.level !== 'good').length;
   return (
     <div className="frame">

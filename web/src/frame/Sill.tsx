@@ -5,10 +5,10 @@ import { useNavigate } from 'react-router';
 import { isComplete, offerName, wholeInches, type Job, type Plan } from '@sill/core';
 import { endPlan, endProof, planAgain } from '../state/replanning';
 import { useApp, useFrom, useJob, usePlan, useStage } from '../state/hooks';
-import { useTicks } from '../state/useTicks';
+import { settledMark, useTicks } from '../state/useTicks';
 import { Dim } from '../words/Dim';
 import { cents, difference, dollars, taxWords } from '../words/money';
-import { STAGES, settledMark } from '../state/stages';
+import { STAGES } from '../stages/registry';
 import { useGo } from '../state/useGo';
 
 type Tally = {

@@ -2,7 +2,8 @@ import { useEffect, useRef } from 'react';
 import { NavLink } from 'react-router';
 import { usePlan, usePiece, useJob, useStage } from '../state/hooks';
 import { notesOf } from '../state/notes';
-import { STAGES, settledMark } from '../state/stages';
+import { STAGES } from '../stages/registry';
+import { settledMark } from '../state/useTicks';
 import { useGo } from '../state/useGo';
 
 /** The story stick: a notch a stage, a knife line where you are. */

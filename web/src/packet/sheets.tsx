@@ -47,6 +47,104 @@ function OrderSheet({ setups, label }: { readonly setups: readonly Setup[]; read
 /** How much is printed: what a person carries to the yard and to the bench, or every part and fastener besides. */
 export type Extent = 'short' | 'long';
 
+type Laying = {
+  readonly plan: Plan;
+  readonly job: Job;
+  readonly label: (id: string) => string;
+  readonly paper: Paper;
+  readonly extent: Extent;
+};
+type Page = Omit<Sheet, 'key'>;
+
+const buyingPages = ({ plan, job, label, paper }: Laying): readonly Page[] =>
+  paginate(buyingRows(plan, job, label), ({ height }) => height, ROOM[paper] - 24).map((rows, at, all) => ({
+    title: 'Buying list',
+    about: plan.list.byYard.map(({ yard }) => yard.name).join(' and '),
+    body: <BuyingSheet rows={rows} job={job} last={at === all.length - 1} />,
+  }));
+
+const partPages = ({ plan, label, paper }: Laying): readonly Page[] =>
+  paginate(
+    alikeParts(plan.parts),
+    (row) => rowHeight(runs(row.map(({ id }) => label(id))), row[0]!.name, printMaterial(row[0]!.material)),
+    ROOM[paper] - 12,
+  ).map((rows) => ({
+    title: 'Parts, finished sizes',
+    about: 'tick when cut and checked',
+    body: <PartsSheet rows={rows} label={label} />,
+  }));
+
+const cutPages = ({ plan, job, paper }: Laying): readonly Page[] =>
+  paginate(plan.buying.boards, (board) => boardHeight(board, plan), ROOM[paper] - 14).map((boards, at, all) => ({
+    title: `Cut sheet ${at + 1} of ${all.length}`,
+    about: `boards ${boards[0]!.number} to ${boards.at(-1)!.number}`,
+    body: (
+      <>
+        <p>
+          Saw kerf <Dim of={job.shop.kerf} /> counted. Square one end of every board first (hatched,{' '}
+          <Dim of={job.shop.squareEnds} />
+          ). Measure each piece after the cut before, or hook the tape once and mark every cut by the readings below its
+          board, beside the number of the cut.
+        </p>
+        <Boards plan={plan} lit={null} only={new Set(boards.map((board) => board.number))} tape="hooked" />
+      </>
+    ),
+  }));
+
+const orderPages = ({ plan, label, paper }: Laying): readonly Page[] =>
+  paginate(
+    plan.setups,
+    (setup) => settingHeight(setup, runs(setup.parts.map((part) => label(part.id)))),
+    ROOM[paper] - 8,
+  ).map((setups) => ({
+    title: 'In this order',
+    about: 'saw settings',
+    body: <OrderSheet setups={setups} label={label} />,
+  }));
+
+const fastenerPages = ({ plan, paper }: Laying): readonly Page[] =>
+  paginate(fastenerRows(plan), () => 13, ROOM[paper] - 12).map((rows) => ({
+    title: 'Fasteners',
+    about: 'and what is drilled for them',
+    body: <FastenerSheet rows={rows} />,
+  }));
+
+const stepPages = (facts: Plan['pieces'][number], { paper, extent }: Laying): readonly Page[] => {
+  const plain = extent === 'short';
+  const blocks = facts.steps.flatMap((step, at) => blocksOf({ facts, step, number: at + 1, plain }, paper));
+  return paginate(blocks, stepHeight(paper), ROOM[paper]).map((page) => ({
+    title: `Build ${facts.piece.name}`,
+    about: `steps ${page[0]!.number} to ${page.at(-1)!.number} of ${facts.steps.length}${facts.piece.copies > 1 ? `, ${facts.piece.copies} times` : ''}`,
+    body: page.map((block) => <StepSheet key={`${block.step.id} ${String(block.goesOn)}`} {...block} />),
+  }));
+};
+
+const pagesPartByPart = (facts: Plan['pieces'][number], { paper, label }: Laying): readonly Page[] => {
+  const own = facts.parts.filter(({ bought, loose }) => bought === null && !loose);
+  const blocks = alikeParts(own).map((parts): PartBlock => ({ parts, facts }));
+  return paginate(blocks, partHeight, ROOM[paper]).map((page) => ({
+    title: `Part by part, ${facts.piece.name}`,
+    about: 'drawn from the face and from the edge',
+    body: page.map((block) => <PartByPart key={block.parts[0]!.id} block={block} label={label} />),
+  }));
+};
+
+/** What a packet is made of, in the order it is printed: once for the job, or once for each piece. */
+const PACKET: readonly {
+  readonly key: string;
+  readonly in: Extent;
+  readonly job?: (laying: Laying) => readonly Page[];
+  readonly piece?: (facts: Plan['pieces'][number], laying: Laying) => readonly Page[];
+}[] = [
+  { key: 'buy', in: 'short', job: buyingPages },
+  { key: 'parts', in: 'long', job: partPages },
+  { key: 'cuts', in: 'short', job: cutPages },
+  { key: 'order', in: 'short', job: orderPages },
+  { key: 'fasteners', in: 'long', job: fastenerPages },
+  { key: 'steps', in: 'short', piece: stepPages },
+  { key: 'part by part', in: 'long', piece: pagesPartByPart },
+];
+
 /** The sheets of a packet, laid out in turns: it yields between them, so that a page can answer meanwhile. */
 export function* layOut(
   plan: Plan,
@@ -55,92 +153,18 @@ export function* layOut(
   paper: Paper,
   extent: Extent,
 ): Generator<undefined, readonly Sheet[]> {
-  const room = ROOM[paper];
+  const laying = { plan, job, label, paper, extent };
   const sheets: Sheet[] = [];
-  const buying = paginate(buyingRows(plan, job, label), ({ height }) => height, room - 24);
-  buying.forEach((rows, at) =>
-    sheets.push({
-      key: `buy${at}`,
-      title: 'Buying list',
-      about: plan.list.byYard.map(({ yard }) => yard.name).join(' and '),
-      body: <BuyingSheet rows={rows} job={job} last={at === buying.length - 1} />,
-    }),
-  );
-  const long = extent === 'long';
-  paginate(
-    long ? alikeParts(plan.parts) : [],
-    (row) => rowHeight(runs(row.map(({ id }) => label(id))), row[0]!.name, printMaterial(row[0]!.material)),
-    room - 12,
-  ).forEach((rows, at) =>
-    sheets.push({
-      key: `parts${at}`,
-      title: 'Parts, finished sizes',
-      about: 'tick when cut and checked',
-      body: <PartsSheet rows={rows} label={label} />,
-    }),
-  );
-  const cutPages = paginate(plan.buying.boards, (board) => boardHeight(board, plan), room - 14);
-  cutPages.forEach((boards, at) =>
-    sheets.push({
-      key: `cuts${at}`,
-      title: `Cut sheet ${at + 1} of ${cutPages.length}`,
-      about: `boards ${boards[0]!.number} to ${boards.at(-1)!.number}`,
-      body: (
-        <>
-          <p>
-            Saw kerf <Dim of={job.shop.kerf} /> counted. Square one end of every board first (hatched,{' '}
-            <Dim of={job.shop.squareEnds} />
-            ). Measure each piece after the cut before, or hook the tape once and mark every cut by the readings below
-            its board, beside the number of the cut.
-          </p>
-          <Boards plan={plan} lit={null} only={new Set(boards.map((board) => board.number))} tape="hooked" />
-        </>
-      ),
-    }),
-  );
-  const orderHeight = (setup: Setup) => settingHeight(setup, runs(setup.parts.map((part) => label(part.id))));
-  paginate(plan.setups, orderHeight, room - 8).forEach((setups, at) =>
-    sheets.push({
-      key: `order${at}`,
-      title: 'In this order',
-      about: 'saw settings',
-      body: <OrderSheet setups={setups} label={label} />,
-    }),
-  );
-  paginate(long ? fastenerRows(plan) : [], () => 13, room - 12).forEach((rows, at) =>
-    sheets.push({
-      key: `fasteners${at}`,
-      title: 'Fasteners',
-      about: 'and what is drilled for them',
-      body: <FastenerSheet rows={rows} />,
-    }),
-  );
-  for (const facts of plan.pieces) {
-    yield;
-    const blocks = facts.steps.flatMap((step, at) => blocksOf({ facts, step, number: at + 1, plain: !long }, paper));
-    const pages = paginate(blocks, stepHeight(paper), room);
-    pages.forEach((page, at) =>
-      sheets.push({
-        key: `${facts.piece.id}${at}`,
-        title: `Build ${facts.piece.name}`,
-        about: `steps ${page[0]!.number} to ${page.at(-1)!.number} of ${facts.steps.length}${facts.piece.copies > 1 ? `, ${facts.piece.copies} times` : ''}`,
-        body: page.map((block) => <StepSheet key={`${block.step.id} ${String(block.goesOn)}`} {...block} />),
-      }),
-    );
-  }
-  if (!long) return sheets;
-  for (const facts of plan.pieces) {
-    yield;
-    const own = facts.parts.filter(({ bought, loose }) => bought === null && !loose);
-    const blocks = alikeParts(own).map((parts): PartBlock => ({ parts, facts }));
-    paginate(blocks, partHeight, room).forEach((page, at) =>
-      sheets.push({
-        key: `${facts.piece.id} part ${at}`,
-        title: `Part by part, ${facts.piece.name}`,
-        about: 'drawn from the face and from the edge',
-        body: page.map((block) => <PartByPart key={block.parts[0]!.id} block={block} label={label} />),
-      }),
-    );
+  const add = (pages: readonly Page[], key: string) =>
+    sheets.push(...pages.map((page, at) => ({ ...page, key: `${key} ${at}` })));
+  for (const { key, in: least, job: once, piece: each } of PACKET) {
+    if (least === 'long' && extent === 'short') continue;
+    if (once) add(once(laying), key);
+    if (each)
+      for (const facts of plan.pieces) {
+        yield;
+        add(each(facts, laying), `${key} ${facts.piece.id}`);
+      }
   }
   return sheets;
 }

@@ -1,5 +1,8 @@
-import { set } from '@sill/core';
+import { set, type StageName } from '@sill/core';
 import { useChange, useJob } from './hooks';
+
+/** How a settled stage is kept among what is ticked off in the job. */
+export const settledMark = (stage: StageName): string => `stage:${stage}`;
 
 /** What has been ticked off in the job: settled stages, saw settings, actions of steps. */
 export function useTicks() {
