@@ -1,8 +1,12 @@
-import { applyChanges, newJob, DEFAULT_SHOP, set } from '../job';
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { applyChanges, newJob, DEFAULT_SHOP, JOB_FORMAT, set, type Job } from '../job';
 import { inches, PER_FOOT } from '../length';
 import { demoJob, newPiece, STARTS } from '../piece';
 import { SAMPLE_YARD } from '../stock';
+import { planJob } from '../plan';
 import { readJob, readJobText, readShop, readYard } from './index';
+import { NEWEST } from './versions';
 
 test('every job this program makes can be read back from its text', () => {
   for (const job of [
@@ -174,4 +178,38 @@ test('a damaged job of the first version names the field, in today’s words', (
   if (!result.ok) expect(result.fields[0]).toMatchObject({ field: 'pieces 1, legs' });
   expect(readJob({ format: 'sill-plan/job@1' }).ok).toBe(false);
   expect(readJob({ ...first, pieces: 'none' }).ok).toBe(false);
+});
+
+describe('files as older programs wrote them', () => {
+  const folder = join(__dirname, 'fixtures');
+  const files = readdirSync(folder);
+  const written = (name: string) => JSON.parse(readFileSync(join(folder, name), 'utf8')) as Job;
+
+  test('there is one of every version, and a step to the newest', () => {
+    const versions = new Set(files.map((name) => Number(written(name).format.split('@')[1])));
+    expect([...versions].sort()).toEqual(Array.from({ length: NEWEST }, (_, at) => at + 1));
+    expect(JOB_FORMAT).toBe(`sill-plan/job@${NEWEST}`);
+  });
+
+  test.each(files)('%s is read, says what it said, and is planned', (name) => {
+    const before = written(name);
+    const result = readJob(before);
+    expect(result.ok ? null : result.message).toBeNull();
+    if (!result.ok) return;
+    const job = result.value;
+    expect([job.name, job.budget, job.yard.name, job.yard.boards.length]).toEqual([
+      before.name,
+      before.budget,
+      before.yard.name,
+      before.yard.boards.length,
+    ]);
+    expect(job.pieces.map(({ id, size, copies }) => [id, size, copies])).toEqual(
+      before.pieces.map(({ id, size, copies }) => [id, size, copies]),
+    );
+    expect(readJob(JSON.parse(JSON.stringify(job)))).toEqual(result);
+    const { parts, buying, findings } = planJob(job, { today: '2026-11-28', effort: 'quick' });
+    expect(parts.length).toBeGreaterThan(20);
+    expect(buying.unplaced).toEqual([]);
+    expect(findings.filter(({ kind }) => ['unbuilt', 'unordered', 'unsawn'].includes(kind))).toEqual([]);
+  });
 });

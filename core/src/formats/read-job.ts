@@ -11,7 +11,7 @@ import {
 } from '../job';
 import { findFamily, findTop, wrongWith, type Choices, type Specs } from '../piece';
 import type { Yard } from '../stock';
-import { upgraded, upgradedShop, upgradedYard } from './upgrade';
+import { NEWEST, upgraded, upgradedShop, upgradedYard } from './versions';
 
 /** What is wrong with choices against what a family or top offers. */
 function wrongChoices(specs: Specs, choices: Choices, where: string): readonly FieldError[] {
@@ -38,8 +38,6 @@ function wrongPieces(job: Job): readonly FieldError[] {
     ];
   });
 }
-
-const NEWEST = Number(JOB_FORMAT.split('@')[1]);
 
 /**
  * Reads a job from parsed JSON. A file of another kind, a damaged one or one from a newer version of the program comes
