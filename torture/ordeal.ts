@@ -1,7 +1,7 @@
 /** What an ordeal is given: until when it goes on, by `performance.now()`, what it rolls from, and how many of it would do. */
-export type Stretch = { readonly until: number; readonly seed: number; readonly most: number };
+type Stretch = { readonly until: number; readonly seed: number; readonly most: number };
 /** What came of it. Each fault says how to repeat it. */
-export type Outcome = {
+type Outcome = {
   readonly tried: number;
   readonly faults: readonly string[];
   /** What was measured besides, as a sentence. */

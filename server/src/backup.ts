@@ -19,7 +19,7 @@ const DAILY = /^day-\d{4}-\d{2}-\d{2}\.db$/;
 /** `20261127-143012` of an instant, for names of files. */
 export const stampOf = (now: Date): string => now.toISOString().replace(/[-:]/g, '').replace('T', '-').slice(0, 15);
 
-export const backupsOf = (file: string): string => join(dirname(file), 'backups');
+const backupsOf = (file: string): string => join(dirname(file), 'backups');
 
 /**
  * Writes everything to one file while the program runs, by the database's own online backup. The file is whole when it

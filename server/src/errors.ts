@@ -3,7 +3,7 @@ import type { FieldError, ReadResult } from '@sill/core';
 import type { Logger } from 'pino';
 
 /** The one shape every failed request of the API has: `{ error: { code, message, fields, current? } }`. */
-export type ApiErrorBody = {
+type ApiErrorBody = {
   readonly error: {
     readonly code: string;
     readonly message: string;

@@ -67,7 +67,7 @@ function lines(body: Body, joints: readonly Fastening[]): readonly Vec[] {
 const SAME_LINE = 0.999;
 
 /** The first straight way by which a body can come to so much that is there; null for none. From above first. */
-export function freeWay(body: Body, there: readonly Part[], joints: readonly Fastening[]): Vec | null {
+function freeWay(body: Body, there: readonly Part[], joints: readonly Fastening[]): Vec | null {
   const [own, others] = [solids(body), solids(there)];
   const pegged = lines(body, joints);
   const free = (way: Vec) => {

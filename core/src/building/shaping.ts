@@ -26,7 +26,7 @@ const CUT = 3;
 const OUTLINE = 15;
 
 /** Cut-outs of a part in order: what is ploughed comes before its ends are slanted, the others after. */
-export type When = 'square' | 'shaped';
+type When = 'square' | 'shaped';
 
 /** How the ends of a part are cut, in words: angles, and which way they slant. */
 export function endsInWords(part: Part): Phrase | null {
@@ -78,7 +78,7 @@ const END_OF: Readonly<Record<'left' | 'right', PartSide>> = {
 };
 
 /** Both ends of parts to their angles; those the saw cut when it cut them out are left out by the caller. */
-export function endsOperations(parts: readonly Part[], making: Making): readonly Operation[] {
+function endsOperations(parts: readonly Part[], making: Making): readonly Operation[] {
   const teller = tellerOf(making);
   const angles = parts.filter(angled).map((part) => ({
     part,

@@ -30,7 +30,7 @@ const unread = <T>() => v.unknown() as unknown as v.GenericSchema<T, unknown>;
 /** Such a document in an answer. */
 const document = <T>(reader: (input: unknown) => ReadResult<T>) => v.custom<T>((input) => reader(input).ok);
 
-export const SavedJobSchema = v.object({
+const SavedJobSchema = v.object({
   id: v.string(),
   /** Goes up by one with every save. */
   revision: count,

@@ -7,7 +7,7 @@ import type { Cutting } from './search';
 import { settingsOf } from './settings';
 
 /** A cutting among others, with what it costs in cents and measures by the aim. */
-export type Option = { readonly cutting: Cutting; readonly cost: number; readonly measure: number };
+type Option = { readonly cutting: Cutting; readonly cost: number; readonly measure: number };
 export type Options = {
   /** From the cheapest on: each dearer one measures less. */
   readonly options: readonly Option[];
@@ -24,7 +24,7 @@ const bought = ({ price }: Bin): boolean => price > 0;
  * What a cutting measures. Waste: area of bought stock that ends in no piece, square inches. Boards: those bought.
  * Setups: settings of the saw.
  */
-export function measureOf(group: Group, { patterns }: Pick<Cutting, 'patterns'>, aim: Exclude<Aim, 'cost'>): number {
+function measureOf(group: Group, { patterns }: Pick<Cutting, 'patterns'>, aim: Exclude<Aim, 'cost'>): number {
   const onBought = patterns.filter(({ bin }) => bought(group.bins[bin]!));
   if (aim === 'boards') return onBought.length;
   if (aim === 'waste') {

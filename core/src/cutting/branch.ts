@@ -19,7 +19,7 @@ export type Relaxed = {
   readonly atMost: readonly number[];
 };
 
-export type Known = { readonly bin: number; readonly counts: readonly number[] };
+type Known = { readonly bin: number; readonly counts: readonly number[] };
 /** Fillings known so far, each once. */
 export type Pool = Map<string, Known>;
 

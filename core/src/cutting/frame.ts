@@ -11,7 +11,7 @@ export const MOST_ITEMS = 60;
 const MOST_WORK = 60_000_000;
 
 /** A width that pieces side by side can fill, with a kerf each; how it may be ripped; what lies in it alone. */
-export type Level = {
+type Level = {
   readonly width: Length;
   readonly rips: readonly (readonly [low: number, high: number])[];
   readonly ways: readonly { readonly way: Way; readonly cells: number }[];

@@ -1,7 +1,7 @@
 import type { Column } from './simplex';
 
 /** Whole numbers x >= 0 of columns with A x >= need on every row, at least cost; rows with a negative need are limits. */
-export type IntegerProgram = {
+type IntegerProgram = {
   readonly columns: readonly Column[];
   readonly need: readonly number[];
   /** So many rows, the first, must be met exactly. */
@@ -16,7 +16,7 @@ export type IntegerProgram = {
  * What came of it: the best x found below the limit, or null; and whether the
  * search ran to its end, so that nothing better is there.
  */
-export type IntegerAnswer = {
+type IntegerAnswer = {
   readonly x: readonly number[] | null;
   readonly complete: boolean;
 };

@@ -1,7 +1,7 @@
 /** A column of the program: cost and its entries by row. */
 export type Column = { readonly cost: number; readonly rows: readonly (readonly [row: number, value: number])[] };
 
-export type Optimum = {
+type Optimum = {
   /** Value of each column added so far. */
   readonly x: readonly number[];
   /** Price of each row: dual values. */

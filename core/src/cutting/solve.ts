@@ -18,7 +18,7 @@ export type SolveOptions = {
   readonly integer?: IntegerSolver | null;
 };
 
-export type Unplaced = { readonly part: string; readonly quantity: number; readonly because: string };
+type Unplaced = { readonly part: string; readonly quantity: number; readonly because: string };
 
 /** A solved problem in exact lengths: every board on its own, cents, and what was proved. */
 export type Solved = {

@@ -15,7 +15,7 @@ export const bought = (item: Fastening): readonly Buys[] =>
     : [];
 
 const distinct = <T>(values: readonly T[]): readonly T[] => [...new Set(values)];
-export const tagsOf = (parts: readonly Part[]): readonly string[] => distinct(parts).map(({ tag }) => tag);
+const tagsOf = (parts: readonly Part[]): readonly string[] => distinct(parts).map(({ tag }) => tag);
 
 /** An operation on joints: named by what it does and the first of them. */
 export function work(
@@ -59,7 +59,7 @@ export type Site3 = {
 };
 
 /** Of places and the joints they are for, those that are worked at here and now. */
-export const taken = (sites: readonly Site3[], bench: Bench): readonly Site3[] =>
+const taken = (sites: readonly Site3[], bench: Bench): readonly Site3[] =>
   sites.filter(({ part, other }) => bench.takes(part, other));
 
 /** The direction of a part that places of one joint are lined up along: where they differ most, else its longer one. */

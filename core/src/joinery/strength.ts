@@ -7,14 +7,14 @@ import type { Fastening } from './fastening';
 export const GLUE_POUNDS = 200;
 
 /** Specific gravity of the wood of a part; of what is bought, a softwood's. */
-export const gravityOf = ({ material }: Part): number =>
+const gravityOf = ({ material }: Part): number =>
   material === 'bought' ? 0.42 : woodOf(material).density / 62.4;
 
 /** Inches of wood that all fasteners of a joint hold in. */
 export const bitesOf = ({ shanks }: Fastening): number =>
   shanks.reduce((sum, { bite }) => sum + toInches(Math.round(bite)), 0);
 
-export const isEndGrain = ({ joint }: Fastening): boolean => joint.kind === 'rail end';
+const isEndGrain = ({ joint }: Fastening): boolean => joint.kind === 'rail end';
 
 /** What the glue between faces of long grain adds: nothing at the end of a rail. */
 export const sideGrain = (item: Fastening): number => (isEndGrain(item) ? 0 : (item.glue / 2) * GLUE_POUNDS);

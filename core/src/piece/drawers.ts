@@ -5,12 +5,12 @@ import { boxAt, cutFor, type Kit } from './kit';
 import type { Box } from './geometry';
 
 /** Slides usually take 1/2 in a side; lengths sold, inches. Domain figures; the slide's own sheet comes first. */
-export const SLIDE_GAP: Length = inches(0.5);
-export const SLIDE_LENGTHS = [10, 12, 14, 16, 18, 20, 22] as const;
+const SLIDE_GAP: Length = inches(0.5);
+const SLIDE_LENGTHS = [10, 12, 14, 16, 18, 20, 22] as const;
 /** Groove for a bottom: half the side's thickness deep, 1/4 up from the edge. */
 const GROOVE_UP: Length = inches(1 / 4);
 /** Room above and below a box in its opening. */
-export const BOX_CLEAR: Length = inches(1 / 2);
+const BOX_CLEAR: Length = inches(1 / 2);
 
 export type DrawerSizes = {
   readonly slide: number;
@@ -61,7 +61,6 @@ export type Drawer = {
 };
 
 const BOTTOM = 'ply 1/4' as const;
-export const DRAWER_FRONT_AWAY = inches(1 / 16);
 
 /** One drawer on slides, closed. Its box starts at the opening's front plane; the applied front stands before it. */
 export function drawer(

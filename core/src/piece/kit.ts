@@ -75,10 +75,6 @@ export function mirror(box: Box, axis: Axis, total: Length): Box {
   return { min, max };
 }
 
-/** The same point on the other side of the middle of a piece `total` long along `axis`. */
-export const mirrored = (point: Vec, axis: Axis, total: Length): Vec =>
-  point.map((value, at) => (at === axis ? total - value : value)) as unknown as Vec;
-
 /**
  * Starts of `count` things `size` wide, spread between `from` and `to` with equal gaps; distances from `from` are
  * whole steps of `step`, so that they can be marked off a tape.
@@ -137,7 +133,7 @@ export function board(piece: string, spec: PartSpec, box: Box, along: Axis, acro
 }
 
 /** A part of any convex outline: the outline's own x and y lie along u and v from `at`, its thickness along u x v. */
-export function shaped(piece: string, spec: PartSpec, outline: Outline, thickness: Length, frame: Part['frame']): Part {
+function shaped(piece: string, spec: PartSpec, outline: Outline, thickness: Length, frame: Part['frame']): Part {
   const length = Math.round(Math.max(...outline.map(([x]) => x)));
   const width = Math.round(Math.max(...outline.map(([, y]) => y)));
   return { ...plain, ...describe(piece, spec), length, width, thickness, outline, frame };
@@ -161,7 +157,7 @@ export type Member = {
  * A member between two planes. End angles and length follow from the planes: in the member's own directions a plane
  * n . p = r runs along x = x0 - (n_v / n_u) y - (n_w / n_u) z, so tan(mitre) = -n_v / n_u and tan(bevel) = -n_w / n_u.
  */
-export function member(piece: string, spec: PartSpec, { from, to, across, width, thickness, ends }: Member): Part {
+function member(piece: string, spec: PartSpec, { from, to, across, width, thickness, ends }: Member): Part {
   const u = unit(sub(to, from));
   const v = unit(sub(across, times(u, dot(across, u))));
   const w = cross(u, v);

@@ -30,7 +30,7 @@ const withAxis = (point: Vec, axis: 0 | 1 | 2, value: number): Vec =>
   point.map((one, at) => (at === axis ? value : one)) as unknown as Vec;
 
 /** Where a told place is on a body: on the side it names, so far from the two others. Null where it misses the wood. */
-export function pointAt(body: Body, part: Part, spot: Spot): Vec | null {
+function pointAt(body: Body, part: Part, spot: Spot): Vec | null {
   let point: Vec = [0, 0, 0];
   point = withAxis(point, spot.side.axis, placeFrom(body, part, spot.side, 0));
   point = withAxis(point, spot.from.axis, placeFrom(body, part, spot.from, spot.at));

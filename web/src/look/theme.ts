@@ -84,7 +84,7 @@ export const TEXT = '"Atkinson Hyperlegible Next", Verdana, sans-serif';
 const kebab = (name: string) => name.replace(/[A-Z]/g, (letter) => `-${letter.toLowerCase()}`);
 
 /** `--keel: #b5341c` and the others, for the root element. */
-export const colourVariables = (look: Look): Record<string, string> =>
+const colourVariables = (look: Look): Record<string, string> =>
   Object.fromEntries(Object.entries(COLOURS[look]).map(([name, value]) => [`--${kebab(name)}`, value]));
 
 export function makeTheme(look: Look): Theme {

@@ -7,7 +7,7 @@ import { tilesOf, type Tile } from './tiles';
 import { NoPlan } from '../stages/shared/NoPlan';
 
 /** Usable part of a page in millimetres: it lies inside Letter and A4 alike. */
-export const PAGE = { width: 180, height: 240 } as const;
+const PAGE = { width: 180, height: 240 } as const;
 /** Pages overlap so far, to be glued on each other. */
 const OVERLAP = 10;
 

@@ -3,7 +3,7 @@ import { applyChanges, isAlike, type Change, type Job } from '@sill/core';
 import type { Kept } from './kept';
 import { rebased, stepsOnTop, type Saved, type Sent } from './rebase';
 
-export type Saving = 'saved' | 'waiting' | 'saving' | 'offline' | 'refused';
+type Saving = 'saved' | 'waiting' | 'saving' | 'offline' | 'refused';
 
 /** The job on the bench: what it is now, how it was, and how far the server knows. */
 export type BenchState = {

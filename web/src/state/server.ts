@@ -15,7 +15,7 @@ export const RACK = 'rack';
 export const USUAL_SHOP = 'usual';
 
 /** Why the server did not do it: `status` null where it could not be reached. */
-export type Trouble = { readonly status: number | null; readonly message: string };
+type Trouble = { readonly status: number | null; readonly message: string };
 type Question = {
   readonly [Name in RouteName]: { readonly name: Name; readonly sent: Asked<Routes[Name]> };
 }[RouteName];

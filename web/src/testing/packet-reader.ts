@@ -7,7 +7,7 @@
 const NUMBER = String.raw`\d+ \d+\/\d+|\d+\/\d+|\d+`;
 
 /** A printed length in 64ths of an inch. */
-export function read64ths(text: string): number {
+function read64ths(text: string): number {
   const sum = text
     .trim()
     .split(' ')
@@ -22,7 +22,7 @@ const numbersIn = (text: string): readonly number[] =>
   [...text.matchAll(new RegExp(NUMBER, 'g'))].map(([found]) => read64ths(found));
 
 /** Tags of a list: `A1, A2 and T1 to T4`. */
-export function readTags(text: string): readonly string[] {
+function readTags(text: string): readonly string[] {
   return text.split(/, | and /).flatMap((bit) => {
     const run = /^([A-Za-z]+)(\d+) to \1(\d+)$/.exec(bit.trim());
     if (!run) return [bit.trim()];
@@ -32,10 +32,10 @@ export function readTags(text: string): readonly string[] {
 }
 
 /** A place on a part, as it is printed: `T1|underside|left end|128|-|0`, lengths in 64ths of an inch. */
-export type Place = string;
+type Place = string;
 
 /** Places of one sentence: groups of parts, each with its sides, and on these rows of places. */
-export function readPlaces(text: string): readonly Place[] {
+function readPlaces(text: string): readonly Place[] {
   return text
     .replace(/\.$/, '')
     .split('. ')

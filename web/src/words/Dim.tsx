@@ -10,7 +10,7 @@ type Props = {
 };
 
 /** The words of a length and its fraction apart, for HTML and SVG alike. */
-export function useReading({ of, about = false, mark = false }: Props) {
+function useReading({ of, about = false, mark = false }: Props) {
   const units = useUnits();
   const { negative, whole, over, under } = readLength(about ? roundToTape(of, units) : of, units);
   const sign = `${about ? 'about ' : ''}${negative ? '−' : ''}`;
@@ -26,7 +26,7 @@ export function useReading({ of, about = false, mark = false }: Props) {
 const DRAWN = new Set(['1/2', '1/4', '3/4']);
 
 /** A fraction on its own: `frac` on a whole text would shrink all its digits. */
-export function Fraction({ of }: { readonly of: string }) {
+function Fraction({ of }: { readonly of: string }) {
   if (of === '') return null;
   if (DRAWN.has(of)) return <span className="frac">{of}</span>;
   const [over, under] = of.split('/');

@@ -58,7 +58,7 @@ const SHELF_SLAT: Nominal = '1x4';
 const SLAT_GAP: Length = inches(0.5);
 
 /** Rails and shelf between four legs, the shelf's upper face at `at`. */
-export function shelfBelow(
+function shelfBelow(
   kit: Kit,
   legs: readonly [Leg, Leg, Leg, Leg],
   kind: 'stretchers' | 'ply shelf' | 'slat shelf',

@@ -37,7 +37,6 @@ export const footprint = (room: Room, choices: { overhangEnds: Length; overhangS
   length: room.inside.length - 2 * choices.overhangEnds,
   width: room.inside.width - 2 * choices.overhangSides,
 });
-export type Footprint = ReturnType<typeof footprint>;
 
 /** Says so where the piece is lower than its top, or than what hangs under it. False where it can not be built. */
 export function checkHeight(kit: Kit, room: Room, deep: Length, what: string): boolean {

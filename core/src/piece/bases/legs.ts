@@ -8,7 +8,7 @@ import type { Room } from '../family';
 import type { JointKind, Part } from '../part';
 
 /** Leg kinds by what they are glued up from. */
-export const LEG_KINDS = {
+const LEG_KINDS = {
   '4x4': 'solid 4×4',
   'two 2x4': 'two 2×4, glued',
   'three 2x4': 'three 2×4, glued',
@@ -21,7 +21,7 @@ export const LEG_KINDS = {
 export type LegKind = keyof typeof LEG_KINDS;
 
 /** Heights of bought legs as sold, inches. */
-export const BOUGHT_LEGS = ['16', '21', '28', '35'] as const;
+const BOUGHT_LEGS = ['16', '21', '28', '35'] as const;
 /** A bought leg is shortened at the foot by at most this much: more would cut into the turning. */
 const MOST_CUT_OFF = inches(1);
 const BOUGHT_POUNDS = 3;
@@ -102,7 +102,7 @@ export const wholeLeg = (kit: Kit, { tag: name, box, tags }: Leg): Part => {
 };
 
 /** Puts one leg into `box`. */
-export function placeLeg(
+function placeLeg(
   kit: Kit,
   name: string,
   box: Box,

@@ -9,7 +9,7 @@ import { say } from '../../words';
 
 export const THICKNESSES = { '1x': '1× boards', '5/4x': '5/4 boards', '2x': '2× boards' } as const;
 export const WIDTHS = { cheapest: 'cheapest', '4': '4', '6': '6', '8': '8', '10': '10', '12': '12' } as const;
-export const HELD = {
+const HELD = {
   'pocket screws': 'pocket screws',
   glue: 'glue alone',
 } as const;

@@ -62,4 +62,3 @@ export function newReceiver() {
     },
   };
 }
-export type Receiver = ReturnType<typeof newReceiver>;

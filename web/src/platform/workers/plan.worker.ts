@@ -68,7 +68,7 @@ async function solveElsewhere(solved: SolveCache): Promise<void> {
 }
 
 /** What is told on the other side: parts of a plan before it, and what a longer search finds. */
-export type Told = {
+type Told = {
   part(key: string, heavy: Heavy): void | Promise<void>;
   heard(plan: LightPlan | null, share: number): void | Promise<void>;
 };

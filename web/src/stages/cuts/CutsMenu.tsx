@@ -8,7 +8,7 @@ import { useLabel } from '../../words/labels';
 import { AimDialog } from './AimDialog';
 
 /** A choice of the view that stands in the menu. */
-export type ViewChoice = {
+type ViewChoice = {
   readonly name: string;
   readonly options: Readonly<Record<string, string>>;
   readonly value: string;

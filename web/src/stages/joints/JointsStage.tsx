@@ -47,7 +47,7 @@ const held = (by: Fastening['by']): string =>
   by === 'hardware' ? 'its own hardware' : by === 'nothing' ? 'nothing: it lies loose' : WAYS_TO_JOIN[by].name;
 
 /** Joints worked the same way stand together: same kind, setting, screw and positions. */
-export function alike(made: readonly Fastening[]): readonly (readonly Fastening[])[] {
+function alike(made: readonly Fastening[]): readonly (readonly Fastening[])[] {
   const groups = new Map<string, Fastening[]>();
   for (const item of made) {
     const key = [

@@ -147,7 +147,7 @@ function TemplateButtons({ part }: { readonly part: Part }) {
 /** Grouped by line, the order they are offered in. */
 const groupOf = (material: Stocked): string => (isSheet(material) ? 'Sheets' : LUMBER[lumberOf(material)].name);
 
-export function MaterialField({
+function MaterialField({
   value,
   onChange,
 }: {
