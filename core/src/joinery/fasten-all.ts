@@ -51,7 +51,8 @@ function anotherWay(usual: Fastening, meeting: Meeting | null, room: Room, asked
   if (joint.kind === 'top clips' && usual.meets < LEAST_FACE) return lying(usual);
   const works = (by: Method): Fastening | null => {
     const other = fasten(joint, drilled, into, meeting, room, { by });
-    const bare = by === 'glue' && (joint.kind === 'glue' || joint.kind === 'screws' || joint.kind === 'lap');
+    const bare =
+      WAYS_TO_JOIN[by].holds === 'glue' && (joint.kind === 'glue' || joint.kind === 'screws' || joint.kind === 'lap');
     if (other.troubles.length > 0 || (other.shanks.length === 0 && !bare)) return null;
     return { ...other, instead: { of: usual.by, because: usual.troubles[0]! } };
   };

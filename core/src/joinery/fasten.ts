@@ -101,7 +101,7 @@ const bareJoint = (joint: Joint, drilled: Part, into: Part, meeting: Meeting | n
 /** Square inches of glue, both faces counted. None where a top must move or is only screwed. */
 function glueOf({ kind }: Joint, drilled: Part, into: Part, { area }: Meeting, by: Method): number {
   const top = drilled.role === 'top' || into.role === 'top';
-  const bare = isOnTop(kind) || (kind === 'screws' && top && by !== 'glue');
+  const bare = isOnTop(kind) || (kind === 'screws' && top && WAYS_TO_JOIN[by].holds !== 'glue');
   return bare || !WAYS_TO_JOIN[by].glued ? 0 : 2 * area;
 }
 
@@ -177,7 +177,7 @@ export function fasten(
     return { ...base, by, troubles: ['not possible'], reaches: false };
   if (by === 'nothing' || meeting === null) return { ...base, by };
   const site: Site = { joint, drilled, into, meeting, units: room.units, spacing: room.spacing };
-  const isEdge = joint.kind === 'edge' || (joint.kind === 'lamination' && by !== 'glue');
+  const isEdge = joint.kind === 'edge' || (joint.kind === 'lamination' && WAYS_TO_JOIN[by].holds !== 'glue');
   const access = accessFor(site, isEdge, room);
   // What lies alike and has nothing in its way is laid out once.
   const like = access.free && by !== 'corner block' ? likeness(by, site) : null;
@@ -187,9 +187,9 @@ export function fasten(
   if (like !== null) room.alike.set(like, first);
   const of = { ...base, by, glue: glueOf(joint, drilled, into, meeting, by) };
   if (layout === null) {
-    const tongue = by === 'mortise and tenon' || by === 'half lap';
-    const works = by === 'glue' || (tongue && hasTongue(drilled, into));
-    return { ...of, face: 'outside', troubles: works ? [] : ['not possible'], reaches: by === 'glue' || tongue };
+    const { holds } = WAYS_TO_JOIN[by];
+    const works = holds === 'glue' || (holds === 'tongue' && hasTongue(drilled, into));
+    return { ...of, face: 'outside', troubles: works ? [] : ['not possible'], reaches: holds !== 'fasteners' };
   }
   const isTaken = takenBy(taken);
   const placedOn = (face: 1 | -1) => {

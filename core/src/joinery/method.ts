@@ -39,6 +39,8 @@ export type WayToJoin = {
   /** Minutes to lay out and make one joint, and for each fastener in it. Typical for one unhurried person. */
   readonly setUp: number;
   readonly each: number;
+  /** What keeps the parts together in the end: fasteners that are laid, glue alone, or a tongue in its mortise or lap. */
+  readonly holds: 'fasteners' | 'glue' | 'tongue';
   readonly glued: boolean;
   /** Stays in clamps until the glue holds; what is screwed needs none. */
   readonly clamped: boolean;

@@ -12,6 +12,7 @@ export const biscuits: WayToJoin = {
   tools: [['biscuit joiner']],
   setUp: 3,
   each: 1,
+  holds: 'fasteners',
   glued: true,
   clamped: true,
   apart: false,

@@ -70,6 +70,7 @@ export const bolts: WayToJoin = {
   tools: [['drill']],
   setUp: 5,
   each: 5,
+  holds: 'fasteners',
   glued: false,
   clamped: false,
   apart: true,

@@ -9,6 +9,7 @@ export const brads: WayToJoin = {
   tools: [['hand saw'], ['drill'], ['mitre saw']],
   setUp: 2,
   each: 0.3,
+  holds: 'fasteners',
   glued: true,
   clamped: false,
   apart: false,

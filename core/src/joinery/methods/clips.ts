@@ -44,6 +44,7 @@ export const clips: WayToJoin = {
   tools: [['router'], ['table saw'], ['biscuit joiner'], ['drill']],
   setUp: 2,
   each: 3,
+  holds: 'fasteners',
   glued: false,
   clamped: false,
   apart: true,

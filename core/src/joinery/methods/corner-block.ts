@@ -11,6 +11,7 @@ export const cornerBlock: WayToJoin = {
   tools: [['drill']],
   setUp: 8,
   each: 1.5,
+  holds: 'fasteners',
   glued: true,
   clamped: false,
   apart: false,

@@ -16,6 +16,7 @@ export const dowels: WayToJoin = {
   tools: [['drill']],
   setUp: 6,
   each: 2.5,
+  holds: 'fasteners',
   glued: true,
   clamped: true,
   apart: false,

@@ -7,6 +7,7 @@ export const glue: WayToJoin = {
   tools: [['hand saw'], ['drill'], ['mitre saw']],
   setUp: 3,
   each: 0,
+  holds: 'glue',
   glued: true,
   clamped: true,
   apart: false,

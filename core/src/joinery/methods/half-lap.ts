@@ -9,6 +9,7 @@ export const halfLap: WayToJoin = {
   tools: [['table saw'], ['router'], ['circular saw'], ['hand saw']],
   setUp: 18,
   each: 0,
+  holds: 'tongue',
   glued: true,
   clamped: true,
   apart: false,

@@ -31,6 +31,7 @@ export const inserts: WayToJoin = {
   tools: [['drill']],
   setUp: 4,
   each: 5,
+  holds: 'fasteners',
   glued: false,
   clamped: false,
   apart: true,

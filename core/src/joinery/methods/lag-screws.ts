@@ -9,6 +9,7 @@ export const lagScrews: WayToJoin = {
   tools: [['drill']],
   setUp: 4,
   each: 4,
+  holds: 'fasteners',
   glued: false,
   clamped: false,
   apart: true,

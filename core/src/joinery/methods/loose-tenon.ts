@@ -13,6 +13,7 @@ export const looseTenon: WayToJoin = {
   tools: [['router', 'drill'], ['router']],
   setUp: 10,
   each: 5,
+  holds: 'fasteners',
   glued: true,
   clamped: true,
   apart: false,

@@ -14,6 +14,7 @@ export const mortiseAndTenon: WayToJoin = {
   ],
   setUp: 30,
   each: 0,
+  holds: 'tongue',
   glued: true,
   clamped: true,
   apart: false,

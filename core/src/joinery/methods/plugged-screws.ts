@@ -14,6 +14,7 @@ export const pluggedScrews: WayToJoin = {
   tools: [['drill']],
   setUp: 3,
   each: 3.5,
+  holds: 'fasteners',
   glued: true,
   clamped: false,
   apart: false,

@@ -70,6 +70,7 @@ export const pocketScrews: WayToJoin = {
   tools: [['pocket jig', 'drill']],
   setUp: 2,
   each: 1.75,
+  holds: 'fasteners',
   glued: true,
   clamped: false,
   apart: false,

@@ -9,6 +9,7 @@ export const screws: WayToJoin = {
   tools: [['drill']],
   setUp: 2,
   each: 1.5,
+  holds: 'fasteners',
   glued: true,
   clamped: false,
   apart: false,

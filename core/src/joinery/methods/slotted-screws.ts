@@ -12,6 +12,7 @@ export const slottedScrews: WayToJoin = {
   tools: [['drill']],
   setUp: 2,
   each: 4,
+  holds: 'fasteners',
   glued: false,
   clamped: false,
   apart: true,

@@ -1,0 +1,88 @@
+import { execFileSync } from 'node:child_process';
+import { cpSync, mkdirSync, mkdtempSync, readFileSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { dirname, join } from 'node:path';
+import ts from 'typescript';
+
+/** What docs/adding.md tells to do, done to a copy of the program, looked at by the compiler and run. */
+const ROOT = join(__dirname, '..');
+const page = readFileSync(join(ROOT, 'docs/adding.md'), 'utf8');
+
+type Block = {
+  readonly how: 'new' | 'after' | 'instead of' | 'check';
+  readonly path: string;
+  readonly line: string;
+  readonly text: string;
+};
+const blocks = [...page.matchAll(/^```tsx? (.+)\n([\s\S]*?)^```$/gm)].map(([, head, text]): Block => {
+  const [, made] = /^new (\S+)$/.exec(head!) ?? [];
+  if (made) return { how: 'new', path: made, line: '', text: text! };
+  const [, check] = /^check (.+)$/.exec(head!) ?? [];
+  if (check) return { how: 'check', path: check, line: '', text: text! };
+  const [, path, how, line] = /^in (\S+) (after|instead of): (.+)$/.exec(head!)!;
+  return { how: how as 'after', path: path!, line: line!, text: text! };
+});
+
+let copy: string;
+const put = ({ how, path, line, text }: Block) => {
+  const at = join(copy, path);
+  if (how === 'new') {
+    mkdirSync(dirname(at), { recursive: true });
+    return writeFileSync(at, text);
+  }
+  const before = readFileSync(at, 'utf8').split('\n');
+  // Spaces before a line that is named are its own: the page may show it without.
+  const found = before.findIndex((one) => one === line || one.trim() === line.trim());
+  expect([path, line, found >= 0]).toEqual([path, line, true]);
+  before.splice(how === 'after' ? found + 1 : found, how === 'after' ? 0 : 1, text.replace(/\n$/, ''));
+  writeFileSync(at, before.join('\n'));
+};
+
+beforeAll(() => {
+  copy = mkdtempSync(join(tmpdir(), 'sill-walk-'));
+  for (const folder of ['core', 'web/src', 'package.json', 'tsconfig.json', 'eslint.config.js', 'web/package.json'])
+    cpSync(join(ROOT, folder), join(copy, folder), {
+      recursive: true,
+      filter: (from) => !/node_modules|\.test\.tsx?$/.test(from),
+    });
+  // Packages are those of the program itself, but for its own core.
+  symlinkSync(join(ROOT, 'node_modules'), join(copy, 'node_modules'));
+  symlinkSync(join(ROOT, 'web/node_modules'), join(copy, 'web/node_modules'));
+  for (const block of blocks) if (block.how !== 'check') put(block);
+});
+afterAll(() => rmSync(copy, { recursive: true, force: true }));
+
+test('the page has three walks', () => {
+  expect(blocks.filter(({ how }) => how === 'check').map(({ path }) => path)).toEqual([
+    'a way',
+    'a finding',
+    'a stage',
+  ]);
+  expect(blocks.length).toBeGreaterThan(14);
+});
+
+test.each(blocks.filter(({ how }) => how === 'check').map(({ path, text }) => [path, text]))(
+  '%s is there and does what the page says',
+  (name, text) => {
+    const file = join(copy, `${name!.replace(' ', '-')}.mts`);
+    writeFileSync(file, text!);
+    execFileSync(process.execPath, [join(ROOT, 'node_modules/tsx/dist/cli.mjs'), file], { cwd: copy, stdio: 'pipe' });
+  },
+);
+
+test('the compiler has nothing against it', () => {
+  const { config } = ts.readConfigFile(join(copy, 'tsconfig.json'), ts.sys.readFile) as { config: object };
+  const { options } = ts.parseJsonConfigFileContent(config, ts.sys, copy);
+  const core = { '@sill/core': [join(copy, 'core/src/index.ts')], '@sill/core/*': [join(copy, 'core/src/*/index.ts')] };
+  const program = ts.createProgram({
+    rootNames: ['core/src/index.ts', 'web/src/env.d.ts', 'web/src/stages/registry.tsx'].map((path) => join(copy, path)),
+    options: { ...options, paths: core, types: ['node'], preserveSymlinks: false },
+  });
+  const told = ts.getPreEmitDiagnostics(program).filter(({ file }) => file?.fileName.startsWith(copy));
+  expect(
+    told.map(({ file, messageText }) => [
+      file!.fileName.slice(copy.length),
+      ts.flattenDiagnosticMessageText(messageText, ' '),
+    ]),
+  ).toEqual([]);
+}, 120_000);
