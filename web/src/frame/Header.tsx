@@ -53,22 +53,53 @@ function SavedState() {
   );
 }
 
+type Asking = 'add' | 'older' | 'remove';
+type MenuProps = {
+  readonly anchor: HTMLElement | null;
+  readonly onClose: () => void;
+  readonly onAsk: (what: Asking) => void;
+  readonly onImport: () => void;
+  readonly onCopy: () => void;
+};
+
+/** What is seldom wanted: files, copies, older saves, the other look. */
+function JobMenu({ anchor, onClose, onAsk, onImport, onCopy }: MenuProps) {
+  const job = useJob();
+  const piece = usePiece();
+  const look = useFrom((state) => state.view.look);
+  const dispatch = useApp();
+  const navigate = useNavigate();
+  return (
+    <Menu anchorEl={anchor} open={anchor !== null} onClick={onClose} onClose={onClose}>
+      <MenuItem onClick={() => onAsk('add')}>Add a piece</MenuItem>
+      {piece && <MenuItem onClick={() => onAsk('remove')}>Remove {piece.name}</MenuItem>}
+      <MenuItem onClick={() => saveJob(job)}>Save job as a file</MenuItem>
+      <MenuItem onClick={onImport}>Read a job file in its place</MenuItem>
+      <MenuItem onClick={onCopy}>Copy this job</MenuItem>
+      <MenuItem onClick={() => onAsk('older')}>Go back to an older save</MenuItem>
+      <MenuItem onClick={() => dispatch(lookChosen(look === 'light' ? 'workshop' : 'light'))}>
+        <ListItemIcon>{look === 'light' ? '◐' : '◑'}</ListItemIcon>
+        {look === 'light' ? 'Workshop look (dark)' : 'Paper look (light)'}
+      </MenuItem>
+      <MenuItem onClick={() => void navigate('/')}>All jobs</MenuItem>
+    </Menu>
+  );
+}
+
 /** The job, its pieces as tabs, saved state, undo, units, print. */
 export function Header() {
   const job = useJob();
   const piece = usePiece();
   const { id, past, future } = useFrom((state) => state.bench);
-  const look = useFrom((state) => state.view.look);
   const dispatch = useApp();
   const navigate = useNavigate();
   const [, setSearch] = useSearchParams();
   const { packet } = useGo();
   const [copyJob] = useCopyJobMutation();
   const [menu, setMenu] = useState<HTMLElement | null>(null);
-  const [asking, setAsking] = useState<'add' | 'older' | 'remove' | null>(null);
+  const [asking, setAsking] = useState<Asking | null>(null);
 
   const importJob = async () => {
-    setMenu(null);
     const text = await textOfChosenFile('.json,application/json');
     if (text === null) return;
     const read = readJobText(text);
@@ -87,7 +118,6 @@ export function Header() {
     dispatch(said({ text: 'Piece removed. Undo brings it back.', bad: false }));
   };
   const copy = async () => {
-    setMenu(null);
     try {
       const made = await copyJob({ params: { id: id! } }).unwrap();
       void navigate(`/jobs/${made.id}/brief`);
@@ -149,54 +179,13 @@ export function Header() {
       <IconButton aria-label="More" aria-haspopup="menu" onClick={(event) => setMenu(event.currentTarget)}>
         <MoreVert />
       </IconButton>
-      <Menu anchorEl={menu} open={menu !== null} onClose={() => setMenu(null)}>
-        <MenuItem
-          onClick={() => {
-            setMenu(null);
-            setAsking('add');
-          }}
-        >
-          Add a piece
-        </MenuItem>
-        {piece && (
-          <MenuItem
-            onClick={() => {
-              setMenu(null);
-              setAsking('remove');
-            }}
-          >
-            Remove {piece.name}
-          </MenuItem>
-        )}
-        <MenuItem
-          onClick={() => {
-            setMenu(null);
-            saveJob(job);
-          }}
-        >
-          Save job as a file
-        </MenuItem>
-        <MenuItem onClick={() => void importJob()}>Read a job file in its place</MenuItem>
-        <MenuItem onClick={() => void copy()}>Copy this job</MenuItem>
-        <MenuItem
-          onClick={() => {
-            setMenu(null);
-            setAsking('older');
-          }}
-        >
-          Go back to an older save
-        </MenuItem>
-        <MenuItem
-          onClick={() => {
-            setMenu(null);
-            dispatch(lookChosen(look === 'light' ? 'workshop' : 'light'));
-          }}
-        >
-          <ListItemIcon>{look === 'light' ? '◐' : '◑'}</ListItemIcon>
-          {look === 'light' ? 'Workshop look (dark)' : 'Paper look (light)'}
-        </MenuItem>
-        <MenuItem onClick={() => void navigate('/')}>All jobs</MenuItem>
-      </Menu>
+      <JobMenu
+        anchor={menu}
+        onClose={() => setMenu(null)}
+        onAsk={setAsking}
+        onImport={() => void importJob()}
+        onCopy={() => void copy()}
+      />
       <AddPiece open={asking === 'add'} onClose={() => setAsking(null)} onAdded={select} />
       {asking === 'older' && id && (
         <OlderDialog

@@ -128,26 +128,11 @@ export function JobsPage() {
       )}
       {!jobs && !problem && <p role="status">Reading the jobs.</p>}
       {jobs?.length === 0 && <p className="empty">No jobs yet. Make one: it takes a name, a size and two minutes.</p>}
-      <ul className="jobs">
-        {jobs?.map((job) => (
-          <li key={job.id}>
-            <Link to={`/jobs/${job.id}/brief`}>
-              <strong>{job.name}</strong>
-              <span>{job.pieces.length === 0 ? 'nothing in it yet' : job.pieces.join(', ')}</span>
-            </Link>
-            <span className="soft">{format(parseISO(job.savedAt), 'd MMM yyyy HH:mm')}</span>
-            <IconButton
-              aria-label={`Copy ${job.name}`}
-              onClick={() => void run(copyJob({ params: { id: job.id } }).unwrap())}
-            >
-              <ContentCopy fontSize="small" />
-            </IconButton>
-            <IconButton aria-label={`Remove ${job.name}`} onClick={() => void remove(job)}>
-              <DeleteOutline fontSize="small" />
-            </IconButton>
-          </li>
-        ))}
-      </ul>
+      <JobRows
+        jobs={jobs ?? []}
+        onCopy={({ id }) => void run(copyJob({ params: { id } }).unwrap())}
+        onRemove={(job) => void remove(job)}
+      />
       <div className="jobs-tools">
         {listed.hasNextPage && <Button onClick={() => void listed.fetchNextPage()}>Show more</Button>}
         {jobs && (
@@ -160,34 +145,75 @@ export function JobsPage() {
         <Devices />
       </div>
       {shown && <RemovedJobs onBack={restore} />}
-      <Dialog open={naming !== null} onClose={() => setNaming(null)} fullWidth maxWidth="xs">
-        <form
-          onSubmit={(event) => {
-            event.preventDefault();
-            const name = naming?.trim();
-            if (name) void makeNew(name).catch(tell);
-          }}
-        >
-          <DialogTitle>New job</DialogTitle>
-          <DialogContent>
-            <TextField
-              autoFocus
-              margin="dense"
-              label="Name of the job"
-              value={naming ?? ''}
-              onChange={(event) => setNaming(event.target.value.slice(0, 120))}
-              helperText="A room or a shop, such as Pottery room"
-            />
-          </DialogContent>
-          <DialogActions>
-            <Button onClick={() => setNaming(null)}>Close</Button>
-            <Button type="submit" variant="contained" color="primary" disabled={!naming?.trim()}>
-              Make it
-            </Button>
-          </DialogActions>
-        </form>
-      </Dialog>
+      <NewJob name={naming} onName={setNaming} onMake={(name) => void makeNew(name).catch(tell)} />
     </main>
+  );
+}
+
+type RowsProps = {
+  readonly jobs: readonly JobSummary[];
+  readonly onCopy: (job: JobSummary) => void;
+  readonly onRemove: (job: JobSummary) => void;
+};
+
+function JobRows({ jobs, onCopy, onRemove }: RowsProps) {
+  return (
+    <ul className="jobs">
+      {jobs.map((job) => (
+        <li key={job.id}>
+          <Link to={`/jobs/${job.id}/brief`}>
+            <strong>{job.name}</strong>
+            <span>{job.pieces.length === 0 ? 'nothing in it yet' : job.pieces.join(', ')}</span>
+          </Link>
+          <span className="soft">{format(parseISO(job.savedAt), 'd MMM yyyy HH:mm')}</span>
+          <IconButton aria-label={`Copy ${job.name}`} onClick={() => onCopy(job)}>
+            <ContentCopy fontSize="small" />
+          </IconButton>
+          <IconButton aria-label={`Remove ${job.name}`} onClick={() => onRemove(job)}>
+            <DeleteOutline fontSize="small" />
+          </IconButton>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+type NewJobProps = {
+  /** Null where none is being made. */
+  readonly name: string | null;
+  readonly onName: (name: string | null) => void;
+  readonly onMake: (name: string) => void;
+};
+
+function NewJob({ name, onName, onMake }: NewJobProps) {
+  return (
+    <Dialog open={name !== null} onClose={() => onName(null)} fullWidth maxWidth="xs">
+      <form
+        onSubmit={(event) => {
+          event.preventDefault();
+          const given = name?.trim();
+          if (given) onMake(given);
+        }}
+      >
+        <DialogTitle>New job</DialogTitle>
+        <DialogContent>
+          <TextField
+            autoFocus
+            margin="dense"
+            label="Name of the job"
+            value={name ?? ''}
+            onChange={(event) => onName(event.target.value.slice(0, 120))}
+            helperText="A room or a shop, such as Pottery room"
+          />
+        </DialogContent>
+        <DialogActions>
+          <Button onClick={() => onName(null)}>Close</Button>
+          <Button type="submit" variant="contained" color="primary" disabled={!name?.trim()}>
+            Make it
+          </Button>
+        </DialogActions>
+      </form>
+    </Dialog>
   );
 }
 

@@ -1,10 +1,10 @@
 import { inches, type Length } from '../../length';
 import type { Sheet } from '../../stock';
 import { dim, say } from '../../words';
-import { count, measure, pick, type Choices } from '../choice';
+import { count, measure, pick, type Choices, type Values } from '../choice';
 import { assembleDrawers } from '../drawers';
-import { family } from '../family';
-import { boxAt, cutFor, kitFor } from '../kit';
+import { family, type Room } from '../family';
+import { boxAt, cutFor, kitFor, type Kit } from '../kit';
 import { drawerBank, fronts, REVEAL, shelves, standOf, type Body, type Column } from './case-fittings';
 
 const STOCK = { 'ply 3/4': '3/4 plywood', 'mdf 3/4': '3/4 MDF', 'panel 3/4': 'edge-glued panel' } as const;
@@ -12,211 +12,259 @@ const BACK: Sheet = 'ply 1/4';
 
 const closed = (choices: Choices) => choices.front !== 'open';
 
+const CHOICES = {
+  stock: pick('Case of', STOCK, 'ply 3/4'),
+  columns: count('Columns', 1, 1, 4),
+  shelves: count('Shelves a column', 2, 0, 8, { when: (c) => c.front !== 'drawers' }),
+  shelfKind: pick('Shelves', { fixed: 'fixed in dados', loose: 'loose on pins' }, 'fixed', {
+    when: (c) => c.front !== 'drawers',
+    help: 'Fixed shelves hold the sides together; loose ones can be moved.',
+  }),
+  front: pick('Front', { open: 'open', doors: 'doors', 'drop front': 'drop front', drawers: 'drawers' }, 'open'),
+  drawers: count('Drawers a column', 3, 1, 8, { when: (c) => c.front === 'drawers' }),
+  back: pick('Back', { closed: 'closed, in a rebate', open: 'open' }, 'closed', {
+    help: 'A back keeps the case square. Without one, fixed shelves and the joints must.',
+  }),
+  stand: pick('Stands on', { floor: 'the floor', plinth: 'a plinth', legs: 'legs' }, 'plinth'),
+  standHeight: measure('Plinth or leg height', inches(3.5), inches(1), inches(20), {
+    when: (c) => c.stand !== 'floor',
+  }),
+};
+type Chosen = Values<typeof CHOICES>;
+
+/** Sizes that all else follows from. */
+function sizesOf(kit: Kit, room: Room, choices: Chosen) {
+  const stock = choices.stock as Sheet;
+  const t = kit.sizes.thickness(stock);
+  const stand = choices.stand === 'floor' ? 0 : choices.standHeight;
+  const front = closed(choices) ? t : 0;
+  const rebate = kit.sizes.thickness(BACK);
+  const drawers = choices.front === 'drawers';
+  const body: Body = {
+    front,
+    back: room.width - (choices.back === 'closed' ? rebate : 0),
+    bottom: stand + t,
+    top: room.height - t,
+    thick: t,
+  };
+  return {
+    stock,
+    t,
+    stand,
+    rebate,
+    body,
+    drawers,
+    rows: drawers ? choices.drawers : choices.shelves,
+    columns: choices.columns,
+    inner: room.height - stand - 2 * t,
+    clearWidth: (room.length - (choices.columns + 1) * t) / choices.columns,
+    depth: room.width - front,
+  };
+}
+type Sizes = ReturnType<typeof sizesOf>;
+
+/** Says what there is no room for, and what no sheet or board gives. */
+function check(kit: Kit, room: Room, choices: Chosen, sizes: Sizes): void {
+  const { stock, t, stand, rebate, drawers, rows, columns, inner, clearWidth, depth } = sizes;
+  const need = (name: string, side: 'length' | 'width' | 'height', has: number, least: Length, what: string) => {
+    if (has >= least) return;
+    const size = room[side] + Math.ceil((least - has) * (side === 'length' ? columns : 1));
+    kit.stop(
+      name,
+      say`Not enough room ${what}`,
+      say`There is ${dim(Math.max(0, Math.floor(has)))}; it needs ${dim(least)}.`,
+      { has, least },
+      [
+        {
+          label: say`Make it ${dim(size)} ${side === 'length' ? 'long' : side === 'width' ? 'deep' : 'high'}`,
+          changes: [kit.change(['size', side], size)],
+        },
+        ...(name === 'case-narrow' && columns > 1
+          ? [{ label: say`Make one column fewer`, changes: [kit.change(['choices', 'columns'], columns - 1)] }]
+          : []),
+      ],
+    );
+  };
+  need('case-narrow', 'length', clearWidth, inches(drawers ? 6 : 4), 'in a column');
+  need('case-shallow', 'width', depth - rebate, drawers ? inches(11) : inches(4), 'from front to back');
+  need(
+    'case-low',
+    'height',
+    inner,
+    drawers ? rows * inches(3.5) : rows * (t + inches(4)) + inches(4),
+    drawers ? 'for the drawers' : 'for the shelves',
+  );
+  if (stock === 'panel 3/4' && depth > inches(24))
+    kit.stop(
+      'panel-deep',
+      say`Deeper than panels are sold`,
+      say`Edge-glued panels are up to ${dim(inches(24))} wide; this case is ${dim(depth)} deep.`,
+      { depth },
+      [{ label: say`Take plywood`, changes: [kit.change(['choices', 'stock'], 'ply 3/4')] }],
+    );
+  const tallest = kit.sizes.dressed('1x12').width;
+  if (choices.stand === 'plinth' && stand > tallest)
+    kit.stop(
+      'plinth-high',
+      say`The plinth is higher than its boards`,
+      say`A plinth ${dim(stand)} high can not be cut from one board; the widest is ${dim(tallest)}.`,
+      { stand },
+      [
+        { label: say`Stand it on legs`, changes: [kit.change(['choices', 'stand'], 'legs')] },
+        { label: say`Make it ${dim(tallest)} high`, changes: [kit.change(['choices', 'standHeight'], tallest)] },
+      ],
+    );
+}
+
+/** Sides, bottom and top; dividers between them. The columns that they leave. */
+function carcase(
+  kit: Kit,
+  room: Room,
+  { stock, t, stand, body, columns, inner, clearWidth, depth }: Sizes,
+): readonly Column[] {
+  const y0 = body.front;
+  const { length } = room;
+  const spec = (tag: string, role: 'side' | 'top', name: string) => ({ tag, role, name, material: stock });
+  // Sides from the stand up to the top; the bottom between them; the top over all.
+  kit.board(spec('G1', 'side', 'left side'), boxAt([0, y0, stand], [t, depth, room.height - stand - t]), 2, 1);
+  kit.board(
+    spec('G2', 'side', 'right side'),
+    boxAt([length - t, y0, stand], [t, depth, room.height - stand - t]),
+    2,
+    1,
+  );
+  kit.board(spec('T1', 'top', 'top'), boxAt([0, y0, room.height - t], [length, depth, t]), 0, 1);
+  kit.board(spec('B1', 'side', 'bottom'), boxAt([t, y0, stand], [length - 2 * t, body.back - y0, t]), 0, 1);
+  for (const side of ['G1', 'G2']) {
+    kit.join('screws', 'T1', side);
+    kit.join('screws', side, 'B1');
+  }
+  const uprights = ['G1'];
+  const edges: Length[] = [];
+  for (let at = 1; at < columns; at++) {
+    const x = Math.round(t * at + clearWidth * at);
+    const name = `V${at}`;
+    kit.board(spec(name, 'side', 'divider'), boxAt([x, y0, stand + t], [t, body.back - y0, inner]), 2, 1);
+    kit.join('screws', 'T1', name);
+    kit.join('screws', 'B1', name);
+    uprights.push(name);
+    edges.push(x);
+  }
+  uprights.push('G2');
+  return Array.from({ length: columns }, (_, at) => ({
+    number: at + 1,
+    from: at === 0 ? t : edges[at - 1]! + t,
+    to: at === columns - 1 ? length - t : edges[at]!,
+    left: uprights[at]!,
+    right: uprights[at + 1]!,
+  }));
+}
+
+/** A thin back in a rebate all round. */
+function letIn(kit: Kit, { length, height }: Room, { t, stand, rebate, body }: Sizes): void {
+  const into = Math.round(t / 2);
+  kit.board(
+    { tag: 'K1', role: 'back', name: 'back', material: BACK },
+    boxAt([into, body.back, stand], [length - 2 * into, rebate, height - stand - t + into]),
+    0,
+    2,
+  );
+  for (const name of ['G1', 'G2', 'T1']) kit.put(cutFor(kit.get(name), kit.get('K1'), 'rebate', 2));
+  for (const name of ['G1', 'G2', 'T1', 'B1']) kit.join('glue', 'K1', name);
+}
+
+/** What stands in the columns: shelves and fronts, or drawers. Null where no drawer fits. */
+function fittings(kit: Kit, columns: readonly Column[], choices: Chosen, { stock, t, body, drawers, rows }: Sizes) {
+  const half = Math.round((t - REVEAL) / 2);
+  const cover = (column: Column): readonly [Length, Length] => [
+    column.left === 'G1' ? t - REVEAL : half,
+    column.right === 'G2' ? t - REVEAL : half,
+  ];
+  const laid: string[] = [];
+  const hung: string[] = [];
+  const numbers: number[] = [];
+  for (const column of columns) {
+    if (drawers) {
+      const bank = drawerBank(kit, column, body, rows, numbers.length + 1, stock, cover(column));
+      if (!bank) {
+        kit.stop(
+          'drawer-opening',
+          say`No box fits its opening`,
+          say`A column is ${dim(column.to - column.from)} wide inside; with slides a box needs ${dim(inches(5))}.`,
+          {},
+          [
+            {
+              label: say`Make one column fewer`,
+              changes: [kit.change(['choices', 'columns'], Math.max(1, choices.columns - 1))],
+            },
+          ],
+        );
+        return null;
+      }
+      numbers.push(...bank);
+      continue;
+    }
+    laid.push(...shelves(kit, column, body, rows, choices.shelfKind === 'loose', stock, 0));
+    if (closed(choices)) hung.push(...fronts(kit, column, body, choices, stock, cover(column)));
+  }
+  return { laid, hung, numbers };
+}
+type Fittings = NonNullable<ReturnType<typeof fittings>>;
+
+/** The case first, then its back and what it stands on, then what hangs and slides in it. */
+function assemble(
+  kit: Kit,
+  choices: Chosen,
+  columns: readonly Column[],
+  under: readonly string[],
+  { laid, hung, numbers }: Fittings,
+): void {
+  const dividers = columns.slice(1).map(({ left }) => left);
+  const fixed = choices.shelfKind === 'fixed' ? laid : [];
+  kit.assemble('case', say`Join the case`, ['G1', 'G2', 'B1', 'T1', ...dividers, ...fixed]);
+  const last = choices.back === 'closed' ? 'back' : 'case';
+  if (choices.back === 'closed')
+    kit.assemble(
+      'back',
+      say`Let in the back`,
+      ['K1'],
+      ['case'],
+      [say`The back squares the case: pull it to equal diagonals before you nail.`],
+    );
+  const stands = under.length > 0 ? 'stand' : last;
+  if (under.length > 0) kit.assemble('stand', say`Fix what it stands on`, under, [last]);
+  if (choices.shelfKind === 'loose' && laid.length > 0)
+    kit.assemble('loose', say`Set the loose shelves on their pins`, laid, [stands]);
+  if (hung.length > 0)
+    kit.assemble(
+      'doors',
+      say`Hang the ${choices.front === 'doors' ? 'doors' : 'drop front'}`,
+      hung,
+      [choices.shelfKind === 'loose' && laid.length > 0 ? 'loose' : stands],
+      [say`Gap ${dim(REVEAL)} all round; shim with card while you drive the first screw of each hinge.`],
+    );
+  const ready = hung.length > 0 ? 'doors' : choices.shelfKind === 'loose' && laid.length > 0 ? 'loose' : stands;
+  assembleDrawers(kit, numbers, ready);
+}
+
 /** Sides, bottom, top and dividers in sheet or panel; shelves, doors, a drop front or drawers; on legs, a plinth or the floor. */
 export const caseFamily = family({
   id: 'case',
   name: 'Case',
   about: 'A box with shelves, doors or drawers: cupboard, chest, bookcase, cart.',
   topped: false,
-  choices: {
-    stock: pick('Case of', STOCK, 'ply 3/4'),
-    columns: count('Columns', 1, 1, 4),
-    shelves: count('Shelves a column', 2, 0, 8, { when: (c) => c.front !== 'drawers' }),
-    shelfKind: pick('Shelves', { fixed: 'fixed in dados', loose: 'loose on pins' }, 'fixed', {
-      when: (c) => c.front !== 'drawers',
-      help: 'Fixed shelves hold the sides together; loose ones can be moved.',
-    }),
-    front: pick('Front', { open: 'open', doors: 'doors', 'drop front': 'drop front', drawers: 'drawers' }, 'open'),
-    drawers: count('Drawers a column', 3, 1, 8, { when: (c) => c.front === 'drawers' }),
-    back: pick('Back', { closed: 'closed, in a rebate', open: 'open' }, 'closed', {
-      help: 'A back keeps the case square. Without one, fixed shelves and the joints must.',
-    }),
-    stand: pick('Stands on', { floor: 'the floor', plinth: 'a plinth', legs: 'legs' }, 'plinth'),
-    standHeight: measure('Plinth or leg height', inches(3.5), inches(1), inches(20), {
-      when: (c) => c.stand !== 'floor',
-    }),
-  },
+  choices: CHOICES,
   build(room, choices) {
     const kit = kitFor(room);
-    const stock = choices.stock as Sheet;
-    const t = kit.sizes.thickness(stock);
-    const stand = choices.stand === 'floor' ? 0 : choices.standHeight;
-    const inner = room.height - stand - 2 * t;
-    const columns = choices.columns;
-    const clearWidth = (room.length - (columns + 1) * t) / columns;
-    const front = closed(choices) ? t : 0;
-    const depth = room.width - front;
-    const need = (name: string, side: 'length' | 'width' | 'height', has: number, least: Length, what: string) => {
-      if (has >= least) return;
-      const size = room[side] + Math.ceil((least - has) * (side === 'length' ? columns : 1));
-      kit.stop(
-        name,
-        say`Not enough room ${what}`,
-        say`There is ${dim(Math.max(0, Math.floor(has)))}; it needs ${dim(least)}.`,
-        { has, least },
-        [
-          {
-            label: say`Make it ${dim(size)} ${side === 'length' ? 'long' : side === 'width' ? 'deep' : 'high'}`,
-            changes: [kit.change(['size', side], size)],
-          },
-          ...(name === 'case-narrow' && columns > 1
-            ? [{ label: say`Make one column fewer`, changes: [kit.change(['choices', 'columns'], columns - 1)] }]
-            : []),
-        ],
-      );
-    };
-    const drawers = choices.front === 'drawers';
-    need('case-narrow', 'length', clearWidth, inches(drawers ? 6 : 4), 'in a column');
-    need(
-      'case-shallow',
-      'width',
-      depth - kit.sizes.thickness(BACK),
-      drawers ? inches(11) : inches(4),
-      'from front to back',
-    );
-    const rows = drawers ? choices.drawers : choices.shelves;
-    need(
-      'case-low',
-      'height',
-      inner,
-      drawers ? rows * inches(3.5) : rows * (t + inches(4)) + inches(4),
-      drawers ? 'for the drawers' : 'for the shelves',
-    );
-    if (stock === 'panel 3/4' && depth > inches(24))
-      kit.stop(
-        'panel-deep',
-        say`Deeper than panels are sold`,
-        say`Edge-glued panels are up to ${dim(inches(24))} wide; this case is ${dim(depth)} deep.`,
-        { depth },
-        [{ label: say`Take plywood`, changes: [kit.change(['choices', 'stock'], 'ply 3/4')] }],
-      );
-    const tallest = kit.sizes.dressed('1x12').width;
-    if (choices.stand === 'plinth' && stand > tallest)
-      kit.stop(
-        'plinth-high',
-        say`The plinth is higher than its boards`,
-        say`A plinth ${dim(stand)} high can not be cut from one board; the widest is ${dim(tallest)}.`,
-        { stand },
-        [
-          { label: say`Stand it on legs`, changes: [kit.change(['choices', 'stand'], 'legs')] },
-          { label: say`Make it ${dim(tallest)} high`, changes: [kit.change(['choices', 'standHeight'], tallest)] },
-        ],
-      );
+    const sizes = sizesOf(kit, room, choices);
+    check(kit, room, choices, sizes);
     if (kit.stopped()) return kit.built();
-
-    const y0 = front;
-    const length = room.length;
-    const rebate = kit.sizes.thickness(BACK);
-    const body: Body = {
-      front: y0,
-      back: room.width - (choices.back === 'closed' ? rebate : 0),
-      bottom: stand + t,
-      top: room.height - t,
-      thick: t,
-    };
-    const spec = (tag: string, role: 'side' | 'top', name: string) => ({ tag, role, name, material: stock });
-    // Sides from the stand up to the top; the bottom between them; the top over all.
-    kit.board(spec('G1', 'side', 'left side'), boxAt([0, y0, stand], [t, depth, room.height - stand - t]), 2, 1);
-    kit.board(
-      spec('G2', 'side', 'right side'),
-      boxAt([length - t, y0, stand], [t, depth, room.height - stand - t]),
-      2,
-      1,
-    );
-    kit.board(spec('T1', 'top', 'top'), boxAt([0, y0, room.height - t], [length, depth, t]), 0, 1);
-    kit.board(spec('B1', 'side', 'bottom'), boxAt([t, y0, stand], [length - 2 * t, body.back - y0, t]), 0, 1);
-    for (const side of ['G1', 'G2']) {
-      kit.join('screws', 'T1', side);
-      kit.join('screws', side, 'B1');
-    }
-    const uprights = ['G1'];
-    const edges: Length[] = [];
-    for (let at = 1; at < columns; at++) {
-      const x = Math.round(t * at + clearWidth * at);
-      const name = `V${at}`;
-      kit.board(spec(name, 'side', 'divider'), boxAt([x, y0, stand + t], [t, body.back - y0, inner]), 2, 1);
-      kit.join('screws', 'T1', name);
-      kit.join('screws', 'B1', name);
-      uprights.push(name);
-      edges.push(x);
-    }
-    uprights.push('G2');
-    const insides: Column[] = Array.from({ length: columns }, (_, at) => ({
-      number: at + 1,
-      from: at === 0 ? t : edges[at - 1]! + t,
-      to: at === columns - 1 ? length - t : edges[at]!,
-      left: uprights[at]!,
-      right: uprights[at + 1]!,
-    }));
-    if (choices.back === 'closed') {
-      const into = Math.round(t / 2);
-      kit.board(
-        { tag: 'K1', role: 'back', name: 'back', material: BACK },
-        boxAt([into, body.back, stand], [length - 2 * into, rebate, room.height - stand - t + into]),
-        0,
-        2,
-      );
-      for (const name of ['G1', 'G2', 'T1']) kit.put(cutFor(kit.get(name), kit.get('K1'), 'rebate', 2));
-      for (const name of ['G1', 'G2', 'T1', 'B1']) kit.join('glue', 'K1', name);
-    }
-    const half = Math.round((t - REVEAL) / 2);
-    const cover = (column: Column): readonly [Length, Length] => [
-      column.left === 'G1' ? t - REVEAL : half,
-      column.right === 'G2' ? t - REVEAL : half,
-    ];
-    const laid: string[] = [];
-    const hung: string[] = [];
-    const numbers: number[] = [];
-    for (const column of insides) {
-      if (drawers) {
-        const bank = drawerBank(kit, column, body, rows, numbers.length + 1, stock, cover(column));
-        if (!bank) {
-          kit.stop(
-            'drawer-opening',
-            say`No box fits its opening`,
-            say`A column is ${dim(column.to - column.from)} wide inside; with slides a box needs ${dim(inches(5))}.`,
-            {},
-            [
-              {
-                label: say`Make one column fewer`,
-                changes: [kit.change(['choices', 'columns'], Math.max(1, columns - 1))],
-              },
-            ],
-          );
-          return kit.built();
-        }
-        numbers.push(...bank);
-        continue;
-      }
-      laid.push(...shelves(kit, column, body, rows, choices.shelfKind === 'loose', stock, 0));
-      if (closed(choices)) hung.push(...fronts(kit, column, body, choices, stock, cover(column)));
-    }
-    const under = standOf(kit, room, choices.stand, stand, y0);
-    const fixed = choices.shelfKind === 'fixed' ? laid : [];
-    kit.assemble('case', say`Join the case`, ['G1', 'G2', 'B1', 'T1', ...uprights.slice(1, -1), ...fixed]);
-    const last = choices.back === 'closed' ? 'back' : 'case';
-    if (choices.back === 'closed')
-      kit.assemble(
-        'back',
-        say`Let in the back`,
-        ['K1'],
-        ['case'],
-        [say`The back squares the case: pull it to equal diagonals before you nail.`],
-      );
-    const stands = under.length > 0 ? 'stand' : last;
-    if (under.length > 0) kit.assemble('stand', say`Fix what it stands on`, under, [last]);
-    if (choices.shelfKind === 'loose' && laid.length > 0)
-      kit.assemble('loose', say`Set the loose shelves on their pins`, laid, [stands]);
-    if (hung.length > 0)
-      kit.assemble(
-        'doors',
-        say`Hang the ${choices.front === 'doors' ? 'doors' : 'drop front'}`,
-        hung,
-        [choices.shelfKind === 'loose' && laid.length > 0 ? 'loose' : stands],
-        [say`Gap ${dim(REVEAL)} all round; shim with card while you drive the first screw of each hinge.`],
-      );
-    const ready = hung.length > 0 ? 'doors' : choices.shelfKind === 'loose' && laid.length > 0 ? 'loose' : stands;
-    assembleDrawers(kit, numbers, ready);
+    const columns = carcase(kit, room, sizes);
+    if (choices.back === 'closed') letIn(kit, room, sizes);
+    const fitted = fittings(kit, columns, choices, sizes);
+    if (!fitted) return kit.built();
+    const under = standOf(kit, room, choices.stand, sizes.stand, sizes.body.front);
+    assemble(kit, choices, columns, under, fitted);
     return kit.built();
   },
 });

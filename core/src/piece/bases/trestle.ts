@@ -2,8 +2,8 @@ import { inches, type Length } from '../../length';
 import { planeAt, radians, type Vec } from '../../solid';
 import type { Nominal } from '../../stock';
 import { dim, say } from '../../words';
-import { angle, measure, pick, yes } from '../choice';
-import { family } from '../family';
+import { angle, measure, pick, yes, type Values } from '../choice';
+import { family, type Room } from '../family';
 import { boxAt, kitFor, level, type Kit } from '../kit';
 import { boxOf, tan } from '../shape';
 import { checkBetween, footprint, overhangs, topFixing } from './common';
@@ -58,6 +58,237 @@ const BEAM: Nominal = '4x4';
 const STRUT: Nominal = '2x3';
 const STRETCHER: Nominal = '2x6';
 
+const CHOICES = {
+  post: pick('Posts', POSTS, '4x4'),
+  struts: yes('Struts on the foot', true),
+  strutAngle: angle('Strut angle, degrees', 45, 30, 60, { when: (c) => c.struts === true || c.kickers === true }),
+  kickers: yes('Kickers under the top', false, { help: 'Kickers stop a long table from swaying end to end.' }),
+  stretcherHeight: measure('Stretcher height', inches(8), inches(4), inches(36)),
+  overhangEnds: overhangs.overhangEnds,
+  overhangSides: overhangs.overhangSides,
+  ...topFixing,
+};
+type Chosen = Values<typeof CHOICES>;
+
+/** Sizes that all else follows from. */
+function sizesOf(kit: Kit, room: Room, choices: Chosen) {
+  const beam = kit.sizes.dressed(BEAM);
+  const plies = choices.post === '2x4' ? 2 : 1;
+  const dressed = kit.sizes.dressed(choices.post);
+  const post = { along: dressed.width, across: dressed.thickness * plies };
+  const foot = footprint(room, choices);
+  const stretcher = kit.sizes.dressed(STRETCHER);
+  const spine = kit.sizes.dressed('2x4');
+  const postLength = room.under - 2 * beam.thickness;
+  return {
+    beam,
+    plies,
+    post,
+    foot,
+    stretcher,
+    spine,
+    postLength,
+    postTop: beam.thickness + postLength,
+    strutRun: Math.floor((foot.width - post.across) / 2) - inches(1.5),
+    kickerRun: Math.min(inches(10), Math.floor((foot.length - 2 * post.along) / 2) - inches(1)),
+    kickerFrom: room.under - spine.width,
+    /** The middle of the trestles, across. */
+    y: foot.y + Math.round(foot.width / 2),
+  };
+}
+type Sizes = ReturnType<typeof sizesOf>;
+
+/** Says what can not be built so: posts, stretcher, struts, kickers. */
+function check(kit: Kit, room: Room, choices: Chosen, sizes: Sizes): void {
+  const { beam, post, foot, stretcher, postLength, strutRun, kickerRun, kickerFrom } = sizes;
+  const least = stretcher.width + inches(2);
+  if (postLength < least) {
+    const height = room.height + (least - postLength);
+    kit.stop(
+      'post-short',
+      say`Too low for a trestle`,
+      say`Foot and head take ${dim(2 * beam.thickness)} and leave ${dim(Math.max(0, postLength))} for the posts. They need ${dim(least)}.`,
+      { postLength, least },
+      [
+        { label: say`Make it ${dim(height)} high`, changes: [kit.change(['size', 'height'], height)] },
+        {
+          label: say`Take four legs instead`,
+          changes: [kit.change(['family'], 'aprons'), kit.change(['choices'], {})],
+        },
+      ],
+    );
+    return;
+  }
+  checkBetween(kit, room, 'length', foot.length - 2 * beam.width, choices.overhangEnds, beam.width, inches(12));
+  checkBetween(kit, room, 'width', foot.width - post.across, choices.overhangSides, post.across, inches(8));
+  const high = beam.thickness + postLength - stretcher.width;
+  if (choices.stretcherHeight < beam.thickness || choices.stretcherHeight > high) {
+    const at = Math.min(Math.max(choices.stretcherHeight, beam.thickness), high);
+    kit.stop(
+      'stretcher-off-post',
+      say`The stretcher misses the posts`,
+      say`Posts run from ${dim(beam.thickness)} to ${dim(beam.thickness + postLength)}; a ${dim(stretcher.width)} stretcher at ${dim(choices.stretcherHeight)} is not between.`,
+      { high },
+      [{ label: say`Put it at ${dim(at)}`, changes: [kit.change(['choices', 'stretcherHeight'], at)] }],
+    );
+  }
+  const rise = riseOf(strutRun, choices.strutAngle);
+  if (choices.struts && rise > postLength - inches(1)) {
+    const fits = Math.floor((Math.atan((postLength - inches(1)) / strutRun) * 180) / Math.PI);
+    kit.stop(
+      'strut-past-head',
+      say`The struts run past the head`,
+      say`From ${dim(strutRun)} out, at ${choices.strutAngle} degrees, a strut rises ${dim(Math.round(rise))}; the post is ${dim(postLength)}.`,
+      { rise, postLength },
+      [
+        ...(fits >= 30
+          ? [{ label: say`Cut them at ${fits} degrees`, changes: [kit.change(['choices', 'strutAngle'], fits)] }]
+          : []),
+        { label: say`Leave the struts out`, changes: [kit.change(['choices', 'struts'], false)] },
+      ],
+    );
+  }
+  const kickerDrop = riseOf(kickerRun, choices.strutAngle);
+  if (choices.kickers && kickerFrom - kickerDrop < choices.stretcherHeight + stretcher.width) {
+    kit.stop(
+      'kicker-meets-stretcher',
+      say`The kickers reach the stretcher`,
+      say`They come down ${dim(Math.round(kickerDrop))} below the spine and meet the stretcher at ${dim(choices.stretcherHeight + stretcher.width)}.`,
+      { kickerDrop },
+      [{ label: say`Leave the kickers out`, changes: [kit.change(['choices', 'kickers'], false)] }],
+    );
+  }
+}
+
+/** Foot, post, head and struts at each end. */
+function trestles(
+  kit: Kit,
+  choices: Chosen,
+  { beam, plies, post, foot, postLength, postTop, strutRun, y }: Sizes,
+): void {
+  const middles = [foot.x + beam.width / 2, foot.x + foot.length - beam.width / 2];
+  middles.forEach((x, at) => {
+    const n = at + 1;
+    const x0 = Math.round(x - beam.width / 2);
+    kit.board(
+      { tag: `F${n}`, role: 'foot', name: 'foot', material: BEAM },
+      boxAt([x0, foot.y, 0], [beam.width, foot.width, beam.thickness]),
+      1,
+      0,
+    );
+    kit.board(
+      { tag: `K${n}`, role: 'apron', name: 'head', material: BEAM },
+      boxAt([x0, foot.y, postTop], [beam.width, foot.width, beam.thickness]),
+      1,
+      0,
+    );
+    const postX = Math.round(x - post.along / 2);
+    const postY = y - Math.round(post.across / 2);
+    kit.board(
+      { tag: `P${n}`, role: 'leg', name: 'post', material: choices.post, plies },
+      boxAt([postX, postY, beam.thickness], [post.along, post.across, postLength]),
+      2,
+      0,
+    );
+    kit.join('screws', `F${n}`, `P${n}`);
+    kit.join('screws', `K${n}`, `P${n}`);
+    if (choices.struts)
+      ([-1, 1] as const).forEach((side, k) =>
+        strut(kit, {
+          tag: `D${2 * at + k + 1}`,
+          name: 'strut',
+          wall: { at: [x, side < 0 ? postY : postY + post.across, 0], out: [0, side, 0] },
+          floor: beam.thickness,
+          run: strutRun,
+          degrees: choices.strutAngle,
+          stock: STRUT,
+          joins: [`F${n}`, `P${n}`],
+        }),
+      );
+  });
+}
+
+/** The stretcher from post to post, and the kickers to a spine under the top. What carries the top besides the heads. */
+function between(
+  kit: Kit,
+  room: Room,
+  choices: Chosen,
+  { stretcher, spine, kickerRun, kickerFrom, y }: Sizes,
+): readonly string[] {
+  const [left, right] = [boxOf(kit.get('P1')), boxOf(kit.get('P2'))];
+  const between = right.min[0] - left.max[0];
+  const sy = y - Math.round(stretcher.thickness / 2);
+  kit.board(
+    {
+      tag: 'S1',
+      role: 'stretcher',
+      name: 'stretcher',
+      material: STRETCHER,
+      fit: say`the gap between the posts, level with the heads`,
+      dependsOn: ['P1', 'P2'],
+    },
+    boxAt([left.max[0], sy, choices.stretcherHeight], [between, stretcher.thickness, stretcher.width]),
+    0,
+    2,
+  );
+  kit.join('rail end', 'S1', 'P1');
+  kit.join('rail end', 'S1', 'P2');
+  if (!choices.kickers) return [];
+  const heads = [boxOf(kit.get('K1')), boxOf(kit.get('K2'))] as const;
+  const from = heads[0].max[0];
+  kit.board(
+    { tag: 'N1', role: 'support', name: 'spine', material: '2x4' },
+    boxAt([from, sy, room.under - spine.width], [heads[1].min[0] - from, spine.thickness, spine.width]),
+    0,
+    2,
+  );
+  kit.join('rail end', 'N1', 'K1');
+  kit.join('rail end', 'N1', 'K2');
+  ([1, -1] as const).forEach((side, at) =>
+    strut(
+      kit,
+      {
+        tag: `V${at + 1}`,
+        name: 'kicker',
+        wall: { at: [at === 0 ? left.max[0] : right.min[0], y, 0], out: [side, 0, 0] },
+        floor: kickerFrom,
+        run: kickerRun,
+        degrees: choices.strutAngle,
+        stock: STRUT,
+        joins: ['N1', `P${at + 1}`],
+      },
+      true,
+    ),
+  );
+  return ['N1'];
+}
+
+function assemble(kit: Kit, choices: Chosen): void {
+  const struts = choices.struts
+    ? [
+        ['D1', 'D2'],
+        ['D3', 'D4'],
+      ]
+    : [[], []];
+  [1, 2].forEach((n) =>
+    kit.assemble(
+      `trestle-${n}`,
+      say`Join trestle ${n}`,
+      [`F${n}`, `P${n}`, `K${n}`, ...struts[n - 1]!],
+      [],
+      [
+        say`Keep post and foot square with a clamped corner before the struts go in: a strut fixes whatever angle there is.`,
+      ],
+    ),
+  );
+  kit.assemble(
+    'base',
+    say`Join the trestles with the stretcher`,
+    ['S1', ...(choices.kickers ? ['N1', 'V1', 'V2'] : [])],
+    ['trestle-1', 'trestle-2'],
+  );
+}
+
 /** Two trestles of foot, post, head and struts, joined by a stretcher; kickers run up from the posts to a spine. */
 export const trestle = family({
   id: 'trestle',
@@ -65,203 +296,15 @@ export const trestle = family({
   about: 'A post on a foot at each end, braced by struts: knees are free all round.',
   topped: true,
   refuses: (_top, { length, width }) => (length < 1.2 * width ? 'A trestle wants a top longer than it is wide.' : null),
-  choices: {
-    post: pick('Posts', POSTS, '4x4'),
-    struts: yes('Struts on the foot', true),
-    strutAngle: angle('Strut angle, degrees', 45, 30, 60, { when: (c) => c.struts === true || c.kickers === true }),
-    kickers: yes('Kickers under the top', false, { help: 'Kickers stop a long table from swaying end to end.' }),
-    stretcherHeight: measure('Stretcher height', inches(8), inches(4), inches(36)),
-    overhangEnds: overhangs.overhangEnds,
-    overhangSides: overhangs.overhangSides,
-    ...topFixing,
-  },
+  choices: CHOICES,
   build(room, choices) {
     const kit = kitFor(room);
-    const beam = kit.sizes.dressed(BEAM);
-    const plies = choices.post === '2x4' ? 2 : 1;
-    const post = {
-      along: kit.sizes.dressed(choices.post).width,
-      across: kit.sizes.dressed(choices.post).thickness * plies,
-    };
-    const foot = footprint(room, choices);
-    const stretcher = kit.sizes.dressed(STRETCHER);
-    const postLength = room.under - 2 * beam.thickness;
-    const least = stretcher.width + inches(2);
-    if (postLength < least) {
-      const height = room.height + (least - postLength);
-      kit.stop(
-        'post-short',
-        say`Too low for a trestle`,
-        say`Foot and head take ${dim(2 * beam.thickness)} and leave ${dim(Math.max(0, postLength))} for the posts. They need ${dim(least)}.`,
-        { postLength, least },
-        [
-          { label: say`Make it ${dim(height)} high`, changes: [kit.change(['size', 'height'], height)] },
-          {
-            label: say`Take four legs instead`,
-            changes: [kit.change(['family'], 'aprons'), kit.change(['choices'], {})],
-          },
-        ],
-      );
-      return kit.built();
-    }
-    checkBetween(kit, room, 'length', foot.length - 2 * beam.width, choices.overhangEnds, beam.width, inches(12));
-    checkBetween(kit, room, 'width', foot.width - post.across, choices.overhangSides, post.across, inches(8));
-    const high = beam.thickness + postLength - stretcher.width;
-    if (choices.stretcherHeight < beam.thickness || choices.stretcherHeight > high) {
-      const at = Math.min(Math.max(choices.stretcherHeight, beam.thickness), high);
-      kit.stop(
-        'stretcher-off-post',
-        say`The stretcher misses the posts`,
-        say`Posts run from ${dim(beam.thickness)} to ${dim(beam.thickness + postLength)}; a ${dim(stretcher.width)} stretcher at ${dim(choices.stretcherHeight)} is not between.`,
-        { high },
-        [{ label: say`Put it at ${dim(at)}`, changes: [kit.change(['choices', 'stretcherHeight'], at)] }],
-      );
-    }
-    const strutRun = Math.floor((foot.width - post.across) / 2) - inches(1.5);
-    const rise = riseOf(strutRun, choices.strutAngle);
-    if (choices.struts && rise > postLength - inches(1)) {
-      const fits = Math.floor((Math.atan((postLength - inches(1)) / strutRun) * 180) / Math.PI);
-      kit.stop(
-        'strut-past-head',
-        say`The struts run past the head`,
-        say`From ${dim(strutRun)} out, at ${choices.strutAngle} degrees, a strut rises ${dim(Math.round(rise))}; the post is ${dim(postLength)}.`,
-        { rise, postLength },
-        [
-          ...(fits >= 30
-            ? [{ label: say`Cut them at ${fits} degrees`, changes: [kit.change(['choices', 'strutAngle'], fits)] }]
-            : []),
-          { label: say`Leave the struts out`, changes: [kit.change(['choices', 'struts'], false)] },
-        ],
-      );
-    }
-    const postTop = beam.thickness + postLength;
-    const kickerRun = Math.min(inches(10), Math.floor((foot.length - 2 * post.along) / 2) - inches(1));
-    const kickerDrop = riseOf(kickerRun, choices.strutAngle);
-    const spine = kit.sizes.dressed('2x4');
-    const kickerFrom = room.under - spine.width;
-    if (choices.kickers && kickerFrom - kickerDrop < choices.stretcherHeight + stretcher.width) {
-      kit.stop(
-        'kicker-meets-stretcher',
-        say`The kickers reach the stretcher`,
-        say`They come down ${dim(Math.round(kickerDrop))} below the spine and meet the stretcher at ${dim(choices.stretcherHeight + stretcher.width)}.`,
-        { kickerDrop },
-        [{ label: say`Leave the kickers out`, changes: [kit.change(['choices', 'kickers'], false)] }],
-      );
-    }
+    const sizes = sizesOf(kit, room, choices);
+    check(kit, room, choices, sizes);
     if (kit.stopped()) return kit.built();
-
-    const y = foot.y + Math.round(foot.width / 2);
-    const middles = [foot.x + beam.width / 2, foot.x + foot.length - beam.width / 2];
-    middles.forEach((x, at) => {
-      const n = at + 1;
-      const x0 = Math.round(x - beam.width / 2);
-      kit.board(
-        { tag: `F${n}`, role: 'foot', name: 'foot', material: BEAM },
-        boxAt([x0, foot.y, 0], [beam.width, foot.width, beam.thickness]),
-        1,
-        0,
-      );
-      kit.board(
-        { tag: `K${n}`, role: 'apron', name: 'head', material: BEAM },
-        boxAt([x0, foot.y, postTop], [beam.width, foot.width, beam.thickness]),
-        1,
-        0,
-      );
-      const postX = Math.round(x - post.along / 2);
-      const postY = y - Math.round(post.across / 2);
-      kit.board(
-        { tag: `P${n}`, role: 'leg', name: 'post', material: choices.post, plies },
-        boxAt([postX, postY, beam.thickness], [post.along, post.across, postLength]),
-        2,
-        0,
-      );
-      kit.join('screws', `F${n}`, `P${n}`);
-      kit.join('screws', `K${n}`, `P${n}`);
-      if (choices.struts)
-        ([-1, 1] as const).forEach((side, k) =>
-          strut(kit, {
-            tag: `D${2 * at + k + 1}`,
-            name: 'strut',
-            wall: { at: [x, side < 0 ? postY : postY + post.across, 0], out: [0, side, 0] },
-            floor: beam.thickness,
-            run: strutRun,
-            degrees: choices.strutAngle,
-            stock: STRUT,
-            joins: [`F${n}`, `P${n}`],
-          }),
-        );
-    });
-    const [left, right] = [boxOf(kit.get('P1')), boxOf(kit.get('P2'))];
-    const between = right.min[0] - left.max[0];
-    const sy = y - Math.round(stretcher.thickness / 2);
-    kit.board(
-      {
-        tag: 'S1',
-        role: 'stretcher',
-        name: 'stretcher',
-        material: STRETCHER,
-        fit: say`the gap between the posts, level with the heads`,
-        dependsOn: ['P1', 'P2'],
-      },
-      boxAt([left.max[0], sy, choices.stretcherHeight], [between, stretcher.thickness, stretcher.width]),
-      0,
-      2,
-    );
-    kit.join('rail end', 'S1', 'P1');
-    kit.join('rail end', 'S1', 'P2');
-    const bearers = ['K1', 'K2'];
-    if (choices.kickers) {
-      const heads = [boxOf(kit.get('K1')), boxOf(kit.get('K2'))] as const;
-      const from = heads[0].max[0];
-      kit.board(
-        { tag: 'N1', role: 'support', name: 'spine', material: '2x4' },
-        boxAt([from, sy, room.under - spine.width], [heads[1].min[0] - from, spine.thickness, spine.width]),
-        0,
-        2,
-      );
-      kit.join('rail end', 'N1', 'K1');
-      kit.join('rail end', 'N1', 'K2');
-      bearers.push('N1');
-      ([1, -1] as const).forEach((side, at) =>
-        strut(
-          kit,
-          {
-            tag: `V${at + 1}`,
-            name: 'kicker',
-            wall: { at: [at === 0 ? left.max[0] : right.min[0], y, 0], out: [side, 0, 0] },
-            floor: kickerFrom,
-            run: kickerRun,
-            degrees: choices.strutAngle,
-            stock: STRUT,
-            joins: ['N1', `P${at + 1}`],
-          },
-          true,
-        ),
-      );
-    }
-    const struts = choices.struts
-      ? [
-          ['D1', 'D2'],
-          ['D3', 'D4'],
-        ]
-      : [[], []];
-    [1, 2].forEach((n) =>
-      kit.assemble(
-        `trestle-${n}`,
-        say`Join trestle ${n}`,
-        [`F${n}`, `P${n}`, `K${n}`, ...struts[n - 1]!],
-        [],
-        [
-          say`Keep post and foot square with a clamped corner before the struts go in: a strut fixes whatever angle there is.`,
-        ],
-      ),
-    );
-    kit.assemble(
-      'base',
-      say`Join the trestles with the stretcher`,
-      ['S1', ...(choices.kickers ? ['N1', 'V1', 'V2'] : [])],
-      ['trestle-1', 'trestle-2'],
-    );
-    return kit.built(bearers);
+    trestles(kit, choices, sizes);
+    const more = between(kit, room, choices, sizes);
+    assemble(kit, choices);
+    return kit.built(['K1', 'K2', ...more]);
   },
 });

@@ -147,13 +147,7 @@ function TemplateButtons({ part }: { readonly part: Part }) {
 /** Grouped by line, the order they are offered in. */
 const groupOf = (material: Stocked): string => (isSheet(material) ? 'Sheets' : LUMBER[lumberOf(material)].name);
 
-function MaterialField({
-  value,
-  onChange,
-}: {
-  readonly value: Stocked;
-  readonly onChange: (value: Stocked) => void;
-}) {
+function MaterialField({ value, onChange }: { readonly value: Stocked; readonly onChange: (value: Stocked) => void }) {
   return (
     <Autocomplete
       options={STOCKED}

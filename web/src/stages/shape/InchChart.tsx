@@ -79,13 +79,8 @@ type ChartProps = {
   readonly done: boolean;
 };
 
-function Chart({ points, side, piece, done }: ChartProps) {
-  const { units, budget, shop } = useJob();
-  const change = useChangePiece(piece.id);
-  const target = piece.size[side];
-  const [tried, setTried] = useState<Length | null>(null);
-  const now = points.find(({ at }) => at === target);
-  const cursor = points.find(({ at }) => at === tried) ?? now;
+/** Where a size and a sum lie in the chart. */
+function scalesOf(points: readonly CostPoint[]) {
   const payable = points.filter((point): point is CostPoint & { total: number } => point.total !== null);
   const [least = 0, most = 1] = extent(payable, ({ total }) => total);
   const room = Math.max(200, most - least) * 0.18;
@@ -95,12 +90,164 @@ function Chart({ points, side, piece, done }: ChartProps) {
   const y = scaleLinear()
     .domain([least - room, most + room])
     .range([HIGH - EDGE.bottom, EDGE.top]);
+  return { x, y, from: least - room, to: most + room };
+}
+type Scales = ReturnType<typeof scalesOf>;
+
+/** Rules at round sums, marks at round sizes, and what can not be built. */
+function Grid({ points, scales: { x, y } }: { readonly points: readonly CostPoint[]; readonly scales: Scales }) {
+  const { units } = useJob();
+  const first = Math.ceil(points[0]!.at / TICK[units]) * TICK[units];
+  const ticks = Array.from({ length: 12 }, (_, at) => first + at * TICK[units]).filter((at) => at <= points.at(-1)!.at);
+  return (
+    <>
+      {y.ticks(3).map((at) => (
+        <g key={at} className="rule">
+          <line x1={EDGE.left} x2={WIDE - EDGE.right} y1={y(at)} y2={y(at)} />
+          <text x={EDGE.left - 8} y={y(at) + 5}>
+            ${(at / 100).toFixed(0)}
+          </text>
+        </g>
+      ))}
+      {points.map((one, at) =>
+        one.total === null ? (
+          <rect
+            key={one.at}
+            className="unbuildable"
+            x={x(points[at - 1]?.at ?? one.at)}
+            width={x(one.at) - x(points[at - 1]?.at ?? one.at)}
+            y={EDGE.top}
+            height={HIGH - EDGE.top - EDGE.bottom}
+          />
+        ) : null,
+      )}
+      <line className="axis" x1={EDGE.left} x2={WIDE - EDGE.right} y1={HIGH - EDGE.bottom} y2={HIGH - EDGE.bottom} />
+      {ticks.map((at) => (
+        <g key={at} className="tick">
+          <line x1={x(at)} x2={x(at)} y1={HIGH - EDGE.bottom} y2={HIGH - EDGE.bottom + 6} />
+          <text x={x(at)} y={HIGH - 5}>
+            <DimSpan of={at} />
+          </text>
+        </g>
+      ))}
+    </>
+  );
+}
+
+/** The budget, and the longest that goes into the car, where they lie in the chart. */
+function Limits({
+  points,
+  side,
+  scales: { x, y, from, to },
+}: {
+  readonly points: readonly CostPoint[];
+  readonly side: Side;
+  readonly scales: Scales;
+}) {
+  const { budget, shop } = useJob();
+  const inside = (at: Length) => at > points[0]!.at && at < points.at(-1)!.at;
+  return (
+    <>
+      {budget !== null && budget > from && budget < to && (
+        <g className="limit">
+          <line x1={EDGE.left} x2={WIDE - EDGE.right} y1={y(budget)} y2={y(budget)} />
+          <text x={EDGE.left + 6} y={y(budget) - 5}>
+            budget
+          </text>
+        </g>
+      )}
+      {side !== 'height' && inside(shop.car) && (
+        <g className="limit">
+          <line x1={x(shop.car)} x2={x(shop.car)} y1={EDGE.top - 6} y2={HIGH - EDGE.bottom} />
+          <text x={x(shop.car) + 5} y={EDGE.top + 4}>
+            car
+          </text>
+        </g>
+      )}
+    </>
+  );
+}
+
+/** The size that is tried, with what the whole job costs then. */
+function Cursor({ point, scales: { x } }: { readonly point: CostPoint; readonly scales: Scales }) {
+  const right = x(point.at) > WIDE * 0.7;
+  return (
+    <g className="cursor">
+      <line x1={x(point.at)} x2={x(point.at)} y1={EDGE.top - 8} y2={HIGH - EDGE.bottom} />
+      <text x={x(point.at) + (right ? -8 : 8)} y={EDGE.top - 8} textAnchor={right ? 'end' : 'start'}>
+        <DimSpan of={point.at} /> · {point.total === null ? 'can not be built' : dollars(point.total)}
+      </text>
+    </g>
+  );
+}
+
+type Cheaper = { readonly below: CostPoint | null; readonly above: CostPoint | null };
+type FootProps = {
+  readonly now: CostPoint | undefined;
+  readonly cursor: CostPoint | undefined;
+  readonly cheaper: Cheaper;
+  readonly target: Length;
+  readonly done: boolean;
+  readonly onTake: (size: Length) => void;
+  readonly onBack: () => void;
+};
+
+/** Under the chart: take what is tried or go back, else the sizes near by that cost less. */
+function Foot({ now, cursor, cheaper, target, done, onTake, onBack }: FootProps) {
+  const nearby = [cheaper.below, cheaper.above].flatMap((one) => (one ? [one] : []));
+  return (
+    <div className="chart-foot">
+      {cursor && now && cursor.at !== target && cursor.total !== null && now.total !== null ? (
+        <>
+          <Button variant="contained" color="primary" size="small" onClick={() => onTake(cursor.at)}>
+            <span>
+              Make it <Dim of={cursor.at} />, {difference(cursor.total - now.total)}
+            </span>
+          </Button>
+          <Button size="small" onClick={onBack}>
+            <span>
+              Back to <Dim of={target} />
+            </span>
+          </Button>
+        </>
+      ) : (
+        nearby.map(
+          ({ at, total }) =>
+            now &&
+            now.total !== null && (
+              <Button key={at} size="small" color="success" onClick={() => onTake(at)}>
+                <span>
+                  <Dim of={at} /> {difference(total! - now.total)}
+                </span>
+              </Button>
+            ),
+        )
+      )}
+      {cursor && cursor.total === null && typeof cursor.because === 'string' && (
+        <span className="soft">{cursor.because}</span>
+      )}
+      {done && nearby.length === 0 && cursor?.at === target && (
+        <span className="soft">No size near this one costs less. Drag, or use the arrow keys, to try one.</span>
+      )}
+    </div>
+  );
+}
+
+function Chart({ points, side, piece, done }: ChartProps) {
+  const { units } = useJob();
+  const change = useChangePiece(piece.id);
+  const target = piece.size[side];
+  const [tried, setTried] = useState<Length | null>(null);
+  const now = points.find(({ at }) => at === target);
+  const cursor = points.find(({ at }) => at === tried) ?? now;
+  const scales = scalesOf(points);
+  const { x, y } = scales;
   const steps = line<CostPoint>()
     .defined(({ total }) => total !== null)
     .x(({ at }) => x(at))
     .y(({ total }) => y(total!))
     .curve(curveStepBefore)(points);
-  const cheaper = done ? nearestCheaper(points, target) : { below: null, above: null };
+  const cheaper: Cheaper = done ? nearestCheaper(points, target) : { below: null, above: null };
   const take = (size: Length) => {
     setTried(null);
     change(['size', side], size);
@@ -136,9 +283,6 @@ function Chart({ points, side, piece, done }: ChartProps) {
     const near = points.reduce((best, next) => (Math.abs(next.at - at) < Math.abs(best.at - at) ? next : best));
     setTried(near.at);
   };
-  const first = Math.ceil(points[0]!.at / TICK[units]) * TICK[units];
-  const ticks = Array.from({ length: 12 }, (_, at) => first + at * TICK[units]).filter((at) => at <= points.at(-1)!.at);
-  const inside = (at: Length) => at > points[0]!.at && at < points.at(-1)!.at;
   return (
     <>
       <svg
@@ -158,104 +302,24 @@ function Chart({ points, side, piece, done }: ChartProps) {
         }}
         onPointerMove={(event) => event.buttons === 1 && point(event)}
       >
-        {y.ticks(3).map((at) => (
-          <g key={at} className="rule">
-            <line x1={EDGE.left} x2={WIDE - EDGE.right} y1={y(at)} y2={y(at)} />
-            <text x={EDGE.left - 8} y={y(at) + 5}>
-              ${(at / 100).toFixed(0)}
-            </text>
-          </g>
-        ))}
-        {points.map((one, at) =>
-          one.total === null ? (
-            <rect
-              key={one.at}
-              className="unbuildable"
-              x={x(points[at - 1]?.at ?? one.at)}
-              width={x(one.at) - x(points[at - 1]?.at ?? one.at)}
-              y={EDGE.top}
-              height={HIGH - EDGE.top - EDGE.bottom}
-            />
-          ) : null,
-        )}
-        <line className="axis" x1={EDGE.left} x2={WIDE - EDGE.right} y1={HIGH - EDGE.bottom} y2={HIGH - EDGE.bottom} />
-        {ticks.map((at) => (
-          <g key={at} className="tick">
-            <line x1={x(at)} x2={x(at)} y1={HIGH - EDGE.bottom} y2={HIGH - EDGE.bottom + 6} />
-            <text x={x(at)} y={HIGH - 5}>
-              <DimSpan of={at} />
-            </text>
-          </g>
-        ))}
-        {budget !== null && budget > least - room && budget < most + room && (
-          <g className="limit">
-            <line x1={EDGE.left} x2={WIDE - EDGE.right} y1={y(budget)} y2={y(budget)} />
-            <text x={EDGE.left + 6} y={y(budget) - 5}>
-              budget
-            </text>
-          </g>
-        )}
-        {side !== 'height' && inside(shop.car) && (
-          <g className="limit">
-            <line x1={x(shop.car)} x2={x(shop.car)} y1={EDGE.top - 6} y2={HIGH - EDGE.bottom} />
-            <text x={x(shop.car) + 5} y={EDGE.top + 4}>
-              car
-            </text>
-          </g>
-        )}
+        <Grid points={points} scales={scales} />
+        <Limits points={points} side={side} scales={scales} />
         <path className="steps" d={steps ?? ''} />
         {[cheaper.below, cheaper.above].map(
           (one) => one && <circle key={one.at} className="cheaper" cx={x(one.at)} cy={y(one.total!)} r={5.5} />,
         )}
         {now && now.total !== null && <circle className="target" cx={x(target)} cy={y(now.total)} r={5} />}
-        {cursor && (
-          <g className="cursor">
-            <line x1={x(cursor.at)} x2={x(cursor.at)} y1={EDGE.top - 8} y2={HIGH - EDGE.bottom} />
-            <text
-              x={x(cursor.at) + (x(cursor.at) > WIDE * 0.7 ? -8 : 8)}
-              y={EDGE.top - 8}
-              textAnchor={x(cursor.at) > WIDE * 0.7 ? 'end' : 'start'}
-            >
-              <DimSpan of={cursor.at} /> · {cursor.total === null ? 'can not be built' : dollars(cursor.total)}
-            </text>
-          </g>
-        )}
+        {cursor && <Cursor point={cursor} scales={scales} />}
       </svg>
-      <div className="chart-foot">
-        {cursor && now && cursor.at !== target && cursor.total !== null && now.total !== null ? (
-          <>
-            <Button variant="contained" color="primary" size="small" onClick={() => take(cursor.at)}>
-              <span>
-                Make it <Dim of={cursor.at} />, {difference(cursor.total - now.total)}
-              </span>
-            </Button>
-            <Button size="small" onClick={() => setTried(null)}>
-              <span>
-                Back to <Dim of={target} />
-              </span>
-            </Button>
-          </>
-        ) : (
-          [cheaper.below, cheaper.above].map(
-            (one) =>
-              one &&
-              now &&
-              now.total !== null && (
-                <Button key={one.at} size="small" color="success" onClick={() => take(one.at)}>
-                  <span>
-                    <Dim of={one.at} /> {difference(one.total! - now.total)}
-                  </span>
-                </Button>
-              ),
-          )
-        )}
-        {cursor && cursor.total === null && typeof cursor.because === 'string' && (
-          <span className="soft">{cursor.because}</span>
-        )}
-        {done && !cheaper.below && !cheaper.above && cursor?.at === target && (
-          <span className="soft">No size near this one costs less. Drag, or use the arrow keys, to try one.</span>
-        )}
-      </div>
+      <Foot
+        now={now}
+        cursor={cursor}
+        cheaper={cheaper}
+        target={target}
+        done={done}
+        onTake={take}
+        onBack={() => setTried(null)}
+      />
     </>
   );
 }

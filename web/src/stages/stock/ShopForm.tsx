@@ -51,11 +51,11 @@ const TURN = { before: inches(36), after: inches(36) };
 const LOAD = { length: inches(72), width: inches(40), height: inches(32) };
 
 type Put = <Key extends keyof Shop & string>(key: Key, value: Shop[Key]) => void;
-type Numbers = { [Key in keyof Shop]: Shop[Key] extends number ? Key : never }[keyof Shop];
-type WayOutProps = { readonly shop: Shop; readonly put: Put };
+type NumberKey = { [Key in keyof Shop]: Shop[Key] extends number ? Key : never }[keyof Shop];
+type PartProps = { readonly shop: Shop; readonly put: Put };
 
 /** What a finished piece must pass between the workshop and where it stays. */
-function WayOut({ shop, put }: WayOutProps) {
+function WayOut({ shop, put }: PartProps) {
   const { turn, load } = shop;
   return (
     <fieldset className="choice">
@@ -111,6 +111,151 @@ function WayOut({ shop, put }: WayOutProps) {
   );
 }
 
+/** What there is to work with. */
+function Tools({ shop, put }: PartProps) {
+  return (
+    <fieldset className="choice">
+      <legend>Tools</legend>
+      <Owned
+        all={TOOL_NAMES}
+        owned={shop.tools}
+        nameOf={(tool) => TOOLS[tool]}
+        onChange={(tools) => put('tools', tools)}
+      />
+      <p className="help">What these can not do is told in the margin, with another way.</p>
+      <div className="row wrap">
+        {KITS.map((kit) => (
+          <Button key={kit.name} size="small" title={kit.about} onClick={() => put('tools', kit.tools)}>
+            {kit.name}
+          </Button>
+        ))}
+      </div>
+    </fieldset>
+  );
+}
+
+/** Sizes that the plan counts on, and what this builder can. */
+function Numbers({ shop, put }: PartProps) {
+  const set = (key: NumberKey, value: number | null) => value !== null && put(key, value);
+  return (
+    <div className="grid-fields">
+      {LENGTHS.map(([key, label]) => (
+        <LengthField
+          key={key}
+          label={label}
+          {...(key === 'kerf' ? { least: inches(1 / 64), most: inches(0.4) } : {})}
+          value={shop[key]}
+          onChange={(value) => set(key, value)}
+        />
+      ))}
+      <NumberField
+        label="The crosscut saw turns to"
+        unit="°"
+        least={0}
+        most={90}
+        value={shop.mitre}
+        onChange={(value) => set('mitre', value)}
+      />
+      <NumberField
+        label="One person carries"
+        unit="lb"
+        least={1}
+        most={1000}
+        value={shop.lift}
+        onChange={(value) => set('lift', value)}
+      />
+      <NumberField
+        label="Boards spoiled of a hundred"
+        least={0}
+        most={50}
+        fractions
+        value={shop.spoiled}
+        onChange={(value) => set('spoiled', value)}
+      />
+      <NumberField
+        label="Hours in a day at the bench"
+        unit="h"
+        least={1}
+        most={16}
+        value={shop.hours}
+        onChange={(value) => set('hours', value)}
+      />
+    </div>
+  );
+}
+
+/** How wide each saw really cuts. */
+function SawCuts({ shop, put }: PartProps) {
+  return (
+    <fieldset className="choice">
+      <legend>Each saw’s own cut</legend>
+      <div className="grid-fields">
+        {BLADES.filter((blade) => shop.tools.includes(blade)).map((blade) => (
+          <LengthField
+            key={blade}
+            label={`Cut of the ${TOOLS[blade]}`}
+            least={inches(1 / 64)}
+            most={inches(0.4)}
+            value={shop.blades[blade] ?? shop.kerf}
+            onChange={(value) => put('blades', { ...shop.blades, [blade]: value })}
+          />
+        ))}
+      </div>
+      <p className="help">
+        Make one cut in scrap and measure the slot. The cut plan counts the wider of what crosscuts and what rips.
+      </p>
+    </fieldset>
+  );
+}
+
+/** Clamps by how far they open, and what is glued up on. */
+function ClampsAndBench({ shop, put }: PartProps) {
+  const { clamps } = shop;
+  return (
+    <fieldset className="choice">
+      <legend>Clamps and bench</legend>
+      {clamps.map((row, at) => (
+        <div key={at} className="row clamp-row">
+          <NumberField
+            label={`Clamps, row ${at + 1}`}
+            least={1}
+            most={200}
+            value={row.count}
+            onChange={(count) => count !== null && put('clamps', clamps.with(at, { ...row, count }))}
+          />
+          <LengthField
+            label={`Row ${at + 1} opens to`}
+            least={inches(1)}
+            value={row.length}
+            onChange={(length) => put('clamps', clamps.with(at, { ...row, length }))}
+          />
+          <Button
+            size="small"
+            aria-label={`Take row ${at + 1} of clamps away`}
+            onClick={() => put('clamps', clamps.toSpliced(at, 1))}
+          >
+            Take away
+          </Button>
+        </div>
+      ))}
+      <Button size="small" onClick={() => put('clamps', [...clamps, { length: inches(36), count: 2 }])}>
+        Add clamps
+      </Button>
+      <div className="grid-fields">
+        {(['length', 'width'] as const).map((side) => (
+          <LengthField
+            key={side}
+            label={`Bench, ${side}`}
+            least={inches(6)}
+            value={shop.bench[side]}
+            onChange={(value) => put('bench', { ...shop.bench, [side]: value })}
+          />
+        ))}
+      </div>
+    </fieldset>
+  );
+}
+
 /** What the plan may count on in this shop. */
 export function ShopForm() {
   const { shop, spares } = useJob();
@@ -133,129 +278,12 @@ export function ShopForm() {
       return 'Your usual shop is taken.';
     });
   const put: Put = (key, value) => change(['shop', key], value);
-  const set = (key: Numbers, value: number | null) => value !== null && put(key, value);
-  const clamps = shop.clamps;
   return (
     <section className="sheet form shop" aria-label="My shop">
-      <fieldset className="choice">
-        <legend>Tools</legend>
-        <Owned
-          all={TOOL_NAMES}
-          owned={shop.tools}
-          nameOf={(tool) => TOOLS[tool]}
-          onChange={(tools) => put('tools', tools)}
-        />
-        <p className="help">What these can not do is told in the margin, with another way.</p>
-        <div className="row wrap">
-          {KITS.map((kit) => (
-            <Button key={kit.name} size="small" title={kit.about} onClick={() => put('tools', kit.tools)}>
-              {kit.name}
-            </Button>
-          ))}
-        </div>
-      </fieldset>
-      <div className="grid-fields">
-        {LENGTHS.map(([key, label]) => (
-          <LengthField
-            key={key}
-            label={label}
-            {...(key === 'kerf' ? { least: inches(1 / 64), most: inches(0.4) } : {})}
-            value={shop[key]}
-            onChange={(value) => set(key, value)}
-          />
-        ))}
-        <NumberField
-          label="The crosscut saw turns to"
-          unit="°"
-          least={0}
-          most={90}
-          value={shop.mitre}
-          onChange={(value) => set('mitre', value)}
-        />
-        <NumberField
-          label="One person carries"
-          unit="lb"
-          least={1}
-          most={1000}
-          value={shop.lift}
-          onChange={(value) => set('lift', value)}
-        />
-        <NumberField
-          label="Boards spoiled of a hundred"
-          least={0}
-          most={50}
-          fractions
-          value={shop.spoiled}
-          onChange={(value) => set('spoiled', value)}
-        />
-        <NumberField
-          label="Hours in a day at the bench"
-          unit="h"
-          least={1}
-          most={16}
-          value={shop.hours}
-          onChange={(value) => set('hours', value)}
-        />
-      </div>
-      <fieldset className="choice">
-        <legend>Each saw’s own cut</legend>
-        <div className="grid-fields">
-          {BLADES.filter((blade) => shop.tools.includes(blade)).map((blade) => (
-            <LengthField
-              key={blade}
-              label={`Cut of the ${TOOLS[blade]}`}
-              least={inches(1 / 64)}
-              most={inches(0.4)}
-              value={shop.blades[blade] ?? shop.kerf}
-              onChange={(value) => put('blades', { ...shop.blades, [blade]: value })}
-            />
-          ))}
-        </div>
-        <p className="help">
-          Make one cut in scrap and measure the slot. The cut plan counts the wider of what crosscuts and what rips.
-        </p>
-      </fieldset>
-      <fieldset className="choice">
-        <legend>Clamps and bench</legend>
-        {clamps.map((row, at) => (
-          <div key={at} className="row clamp-row">
-            <NumberField
-              label={`Clamps, row ${at + 1}`}
-              least={1}
-              most={200}
-              value={row.count}
-              onChange={(count) => count !== null && put('clamps', clamps.with(at, { ...row, count }))}
-            />
-            <LengthField
-              label={`Row ${at + 1} opens to`}
-              least={inches(1)}
-              value={row.length}
-              onChange={(length) => put('clamps', clamps.with(at, { ...row, length }))}
-            />
-            <Button
-              size="small"
-              aria-label={`Take row ${at + 1} of clamps away`}
-              onClick={() => put('clamps', clamps.toSpliced(at, 1))}
-            >
-              Take away
-            </Button>
-          </div>
-        ))}
-        <Button size="small" onClick={() => put('clamps', [...clamps, { length: inches(36), count: 2 }])}>
-          Add clamps
-        </Button>
-        <div className="grid-fields">
-          {(['length', 'width'] as const).map((side) => (
-            <LengthField
-              key={side}
-              label={`Bench, ${side}`}
-              least={inches(6)}
-              value={shop.bench[side]}
-              onChange={(value) => put('bench', { ...shop.bench, [side]: value })}
-            />
-          ))}
-        </div>
-      </fieldset>
+      <Tools shop={shop} put={put} />
+      <Numbers shop={shop} put={put} />
+      <SawCuts shop={shop} put={put} />
+      <ClampsAndBench shop={shop} put={put} />
       <fieldset className="choice">
         <legend>Drivers</legend>
         <Owned
