@@ -27,6 +27,15 @@ test('a circle is found and told', () => {
   expect([...new Set(circle)].sort()).toEqual(['a', 'b', 'c']);
 });
 
+test('no exported type has the name of another', () => {
+  const named = new Map<string, string[]>();
+  for (const path of files.filter((one) => !/\.test\.|\/testing\/|^(torture|bench|house)/.test(one)))
+    for (const [, name] of text(path).matchAll(/^export (?:type|interface|class) (\w+)\b/gm))
+      named.set(name!, [...(named.get(name!) ?? []), path]);
+  expect(named.size).toBeGreaterThan(250);
+  expect([...named].filter(([, paths]) => paths.length > 1)).toEqual([]);
+});
+
 test('every kind of finding in the catalogue is noted somewhere', () => {
   const rooms = filesIn(ROOT, 'core/src').filter((path) => !/testing|\.test\.|job\/finding\.ts/.test(path));
   const source = rooms.map(text).join('\n');

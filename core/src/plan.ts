@@ -64,7 +64,7 @@ function stepsFor(piece: Piece, { model, fastenings: made, areas }: Modelled, jo
   return steps;
 }
 
-type Draft = Pick<Plan, 'parts' | 'joints' | 'needs' | 'buying' | 'list'> & {
+type PlanBegun = Pick<Plan, 'parts' | 'joints' | 'needs' | 'buying' | 'list'> & {
   readonly models: readonly {
     readonly piece: Piece;
     readonly topNominal: Nominal;
@@ -104,7 +104,7 @@ function modelOf(piece: Piece, topNominal: Nominal, job: Job, { models: known, p
 }
 
 /** The way from brief to list, for settled top widths. */
-function draft(job: Job, tops: readonly Nominal[], options: PlanOptions, cache: PlanCache): Draft {
+function draft(job: Job, tops: readonly Nominal[], options: PlanOptions, cache: PlanCache): PlanBegun {
   const models = job.pieces.map((piece, at) => {
     const topNominal = tops[at]!;
     try {
@@ -143,7 +143,7 @@ const combinations = <T>(options: readonly (readonly T[])[]): readonly (readonly
   );
 
 /** Whether one draft is to be preferred: it finds boards for more, then it costs less. */
-const cheaper = (a: Draft, b: Draft): boolean =>
+const cheaper = (a: PlanBegun, b: PlanBegun): boolean =>
   a.buying.unplaced.length !== b.buying.unplaced.length
     ? a.buying.unplaced.length < b.buying.unplaced.length
     : a.list.total < b.list.total;
@@ -153,7 +153,7 @@ const cheaper = (a: Draft, b: Draft): boolean =>
  * combinations are tried where they are few. Else the pieces settled each on its own are set against all of one width,
  * and in a job of few pieces each is tried once more among the others; that can miss the least by a little.
  */
-function settleTops(job: Job, options: PlanOptions, cache: PlanCache): Draft {
+function settleTops(job: Job, options: PlanOptions, cache: PlanCache): PlanBegun {
   if (options.effort !== 'quick' && job.pieces.some((piece) => topCandidates(piece).length > 1)) {
     // Which widths are cheapest shows without a long search; only the boards of those are searched for long.
     const quick = settleTops(job, { ...options, effort: 'quick' }, cache);
@@ -164,7 +164,7 @@ function settleTops(job: Job, options: PlanOptions, cache: PlanCache): Draft {
       cache,
     );
   }
-  const best = (of: Job, rows: readonly (readonly Nominal[])[]): { tops: readonly Nominal[]; found: Draft } =>
+  const best = (of: Job, rows: readonly (readonly Nominal[])[]): { tops: readonly Nominal[]; found: PlanBegun } =>
     rows
       .map((tops) => ({ tops, found: draft(of, tops, options, cache) }))
       .reduce((least, next) => (cheaper(next.found, least.found) ? next : least));
@@ -192,13 +192,13 @@ function settleTops(job: Job, options: PlanOptions, cache: PlanCache): Draft {
 }
 
 /** What a job's list would come to, without steps, cuts and findings but those of the pieces themselves. */
-export type Price = Pick<Draft, 'list' | 'buying' | 'parts'> & {
+export type PricedJob = Pick<PlanBegun, 'list' | 'buying' | 'parts'> & {
   readonly findings: readonly Finding[];
   readonly topNominals: readonly Nominal[];
 };
 
 /** The price of a job: the same list as in its plan, worked out without the rest. */
-export function priceJob(job: Job, options: PlanOptions): Price {
+export function priceJob(job: Job, options: PlanOptions): PricedJob {
   const { models, list, buying, parts } = settleTops(job, options, options.cache ?? newPlanCache());
   return {
     list,

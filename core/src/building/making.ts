@@ -1,6 +1,6 @@
 import { toInches, type Length } from '../length';
 import { clampsOver, type Job, type Piece } from '../job';
-import { middleOfParts, WAYS_TO_JOIN, type Bench, type Fastening } from '../joinery';
+import { middleOfParts, WAYS_TO_JOIN, type JointBench, type Fastening } from '../joinery';
 import { leftOn } from '../milling';
 import { weightOf, type Part, type PieceModel } from '../piece';
 import { woodOf } from '../stock';
@@ -41,7 +41,7 @@ export const stageOf = ({ panelOf }: Pick<Making, 'panelOf'>, part: Part, other:
 const overOf = ({ piece, shop }: Making, part: Part): Length => Math.round(leftOn(part, piece, shop).extra / 2);
 
 /** The bench of a piece. On it the boards of a panel are still long before the panel is cut to size. */
-export function benchOf(making: Making, stage: Stage): Bench {
+export function benchOf(making: Making, stage: Stage): JointBench {
   return {
     piece: making.piece.id,
     units: making.units,

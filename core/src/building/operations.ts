@@ -3,14 +3,14 @@ import { WAYS_TO_JOIN, type Fastening } from '../joinery';
 import type { Assembly, Part, PieceModel } from '../piece';
 import { dot } from '../solid';
 import { say } from '../words';
-import { orderOf, type Body, type Placing } from './order';
+import { orderOf, type Gathered, type Placing } from './order';
 
 /** Parts and assemblies that become one, in the order they are put on. */
-export type Operation = {
+export type Union = {
   readonly assembly: Assembly;
   /** Operations whose results come into this one, by the id of their assembly. */
   readonly from: readonly string[];
-  readonly bodies: readonly Body[];
+  readonly bodies: readonly Gathered[];
   readonly joints: readonly Fastening[];
   readonly placings: readonly Placing[];
   /** By id of its first part: the assembly that a body comes in with. */
@@ -60,11 +60,11 @@ const MOST_OPENED = 4;
  * they go together, and whether an assembly must be opened again because something can come in only before it is closed,
  * is found from the joints, the ways in and the room for the driver.
  */
-export function operationsOf(model: PieceModel, made: readonly Fastening[], shop: Shop): readonly Operation[] {
+export function operationsOf(model: PieceModel, made: readonly Fastening[], shop: Shop): readonly Union[] {
   const byId = new Map(model.parts.map((part) => [part.id, part]));
   const laid = laidParts(model);
   const held = new Map<string, readonly Part[]>();
-  let operations: Operation[] = [];
+  let operations: Union[] = [];
   const by = new Map<string, readonly string[]>();
   for (const assembly of model.assemblies) {
     const own = assembly.parts.filter((id) => !laid.has(id)).map((id) => byId.get(id)!);
@@ -84,7 +84,7 @@ export function operationsOf(model: PieceModel, made: readonly Fastening[], shop
       continue;
     }
     by.set(assembly.id, [assembly.id]);
-    const bodies: readonly Body[] = [...groups, ...own.map((part) => [part])];
+    const bodies: readonly Gathered[] = [...groups, ...own.map((part) => [part])];
     const origin = new Map(bodies.map((body) => [body[0]!.id, assembly]));
     const panel = groups.length === 0 && isPanel(own, joints);
     const placings = panel ? [] : orderOf(bodies, joints, shop.drivers);
@@ -116,9 +116,9 @@ function layingOn(
   { parts, assemblies }: PieceModel,
   made: readonly Fastening[],
   laid: ReadonlySet<string>,
-  operations: readonly Operation[],
+  operations: readonly Union[],
   shop: Shop,
-): readonly Operation[] {
+): readonly Union[] {
   if (laid.size === 0) return [];
   const joints = made.filter(({ drilled, into }) => laid.has(drilled.id) || laid.has(into.id));
   const used = new Set(operations.flatMap(({ from }) => from));
@@ -127,7 +127,7 @@ function layingOn(
   const alone = parts.filter(
     (part) => !part.loose && !laid.has(part.id) && !stands.some((body) => body.includes(part)),
   );
-  const bodies: readonly Body[] = [...stands, ...alone.map((part) => [part]), ...loose.map((part) => [part])];
+  const bodies: readonly Gathered[] = [...stands, ...alone.map((part) => [part]), ...loose.map((part) => [part])];
   const notes = assemblies
     .filter((assembly) => assembly.parts.some((id) => laid.has(id)))
     .flatMap(({ notes: own }) => own);
@@ -155,10 +155,10 @@ function layingOn(
 
 /** An operation that has no good order, with one after the other of what comes into it taken apart: the best found. */
 function openedFor(
-  operation: Operation,
-  before: readonly Operation[],
+  operation: Union,
+  before: readonly Union[],
   shop: Shop,
-): { readonly opened: Operation; readonly absorbed: ReadonlySet<string> } {
+): { readonly opened: Union; readonly absorbed: ReadonlySet<string> } {
   let best = { opened: operation, absorbed: new Set<string>() };
   let tried = operation;
   const taken = new Set<string>();

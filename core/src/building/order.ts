@@ -4,20 +4,20 @@ import { solidOf, type Part } from '../piece';
 import { blocks, dot, norm, sub, through, times, type Solid, type Vec } from '../solid';
 
 /** Parts that are one piece by now: a part alone, or what was put together before. */
-export type Body = readonly Part[];
+export type Gathered = readonly Part[];
 
 /** A body as it comes in: which way it moves, which joints are made then, and the driver for each. */
 export type Placing = {
-  readonly body: Body;
+  readonly body: Gathered;
   /** The way it moves into its place; null for the first, and where there is no straight way. */
   readonly way: Vec | null;
   /** It can come neither from above nor from below: said, so that nobody tries. */
   readonly tight: boolean;
   readonly joints: readonly Fastening[];
   /** By joint: the driver, null where none of the shop's has room; the room, and whether it is free at all. */
-  readonly access: readonly Access[];
+  readonly access: readonly DriverAt[];
 };
-export type Access = { readonly joint: Fastening; readonly room: number; readonly driver: Driver | null };
+export type DriverAt = { readonly joint: Fastening; readonly room: number; readonly driver: Driver | null };
 
 const AXES: readonly Vec[] = [
   [0, 0, -1],
@@ -29,7 +29,7 @@ const AXES: readonly Vec[] = [
 ];
 
 /** The ways a body may come in: from above, from below, from the sides, then along its own slanted directions. */
-function waysFor(body: Body, joints: readonly Fastening[]): readonly Vec[] {
+function waysFor(body: Gathered, joints: readonly Fastening[]): readonly Vec[] {
   const own = body.slice(0, 4).flatMap(({ frame }) => [frame.u, frame.v, through(frame)]);
   const closing = joints.flatMap(({ closes }) => (closes ? [closes] : []));
   const ways: Vec[] = [...AXES];
@@ -39,7 +39,7 @@ function waysFor(body: Body, joints: readonly Fastening[]): readonly Vec[] {
 }
 
 /** The room behind a joint's screws with so much there, and the driver that fits. */
-export function accessTo(joint: Fastening, there: readonly Part[], drivers: Shop['drivers']): Access {
+export function accessTo(joint: Fastening, there: readonly Part[], drivers: Shop['drivers']): DriverAt {
   let room = Infinity;
   const others = standingRound(there);
   for (const shank of joint.shanks) {
@@ -49,13 +49,13 @@ export function accessTo(joint: Fastening, there: readonly Part[], drivers: Shop
   return { joint, room, driver: room === Infinity ? (drivers[0] ?? 'long bit') : driverFor(room, drivers) };
 }
 
-const solids = (body: Body): readonly Solid[] => body.map(solidOf);
+const solids = (body: Gathered): readonly Solid[] => body.map(solidOf);
 
 /**
  * The lines along which pegs let a body come in: a dowel or a loose tenon lets its joint close along its own line only.
  * One for each such joint; none for what has no pegs.
  */
-function lines(body: Body, joints: readonly Fastening[]): readonly Vec[] {
+function lines(body: Gathered, joints: readonly Fastening[]): readonly Vec[] {
   const own = new Set(body.map(({ id }) => id));
   return joints.flatMap(({ by, shanks, closes, drilled }) =>
     by !== 'hardware' && by !== 'nothing' && WAYS_TO_JOIN[by].straight && shanks.length > 0 && closes
@@ -67,7 +67,7 @@ function lines(body: Body, joints: readonly Fastening[]): readonly Vec[] {
 const SAME_LINE = 0.999;
 
 /** The first straight way by which a body can come to so much that is there; null for none. From above first. */
-function freeWay(body: Body, there: readonly Part[], joints: readonly Fastening[]): Vec | null {
+function freeWay(body: Gathered, there: readonly Part[], joints: readonly Fastening[]): Vec | null {
   const [own, others] = [solids(body), solids(there)];
   const pegged = lines(body, joints);
   const free = (way: Vec) => {
@@ -81,7 +81,7 @@ function freeWay(body: Body, there: readonly Part[], joints: readonly Fastening[
 /** Bodies by number, and the joints between them, each with the numbers of its two. */
 type Links = readonly (readonly { readonly joint: Fastening; readonly other: number }[])[];
 
-function linksOf(bodies: readonly Body[], joints: readonly Fastening[]): Links {
+function linksOf(bodies: readonly Gathered[], joints: readonly Fastening[]): Links {
   const of = new Map(bodies.flatMap((body, at) => body.map(({ id }) => [id, at] as const)));
   const links: { readonly joint: Fastening; readonly other: number }[][] = bodies.map(() => []);
   for (const joint of joints) {
@@ -113,7 +113,7 @@ const BLOCKED = 8;
 const LOOSE = 4;
 const NO_ROOM = 2;
 
-const lies = (body: Body): Placing => ({ body, way: null, tight: false, joints: [], access: [] });
+const lies = (body: Gathered): Placing => ({ body, way: null, tight: false, joints: [], access: [] });
 
 /**
  * The order in which bodies go together: found by taking the whole apart. A body may come off when some straight way out
@@ -122,7 +122,7 @@ const lies = (body: Body): Placing => ({ body, way: null, tight: false, joints: 
  * the last named comes off first. Assembly by disassembly: Homem de Mello and Sanderson 1991.
  */
 export function orderOf(
-  bodies: readonly Body[],
+  bodies: readonly Gathered[],
   joints: readonly Fastening[],
   drivers: Shop['drivers'],
 ): readonly Placing[] {

@@ -9,7 +9,7 @@ import { diagonalsOf, type Diagonals } from './diagonals';
 import type { Draft } from './draft';
 import { hanging } from './hanging';
 import { benchOf, clampsFor, joined, liftOf, operation, prepared, type Making } from './making';
-import type { Operation as Assembling } from './operations';
+import type { Union as Assembling } from './operations';
 import { accessTo, type Placing } from './order';
 import { runningIn } from './running';
 import { shapingOperations } from './shaping';

@@ -8,7 +8,7 @@ import { clampCount } from '../job';
 import { finished, type Draft } from './draft';
 import { fittings, pinHoles } from './hanging';
 import { liftOf, operation, type Making } from './making';
-import { isPanel, laidParts, operationsOf, type Operation as Assembling } from './operations';
+import { isPanel, laidParts, operationsOf, type Union as Assembling } from './operations';
 import { panelSteps } from './panel-steps';
 import { preparingSteps } from './preparing';
 import { runningIn } from './running';

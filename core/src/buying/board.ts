@@ -2,7 +2,7 @@ import type { Lock, OnHand } from '../job';
 import type { Length } from '../length';
 import type { Blank } from '../milling';
 import type { BoardOffer, SheetOffer, Stocked } from '../stock';
-import type { Layout, Slants } from '../cutting';
+import type { CutLayout, Slants } from '../cutting';
 
 /** A piece on a numbered board or sheet, as it lies: x along the board, y across. */
 export type CutPiece = {
@@ -30,6 +30,6 @@ export type Board = {
   readonly width: Length;
   readonly pieces: readonly CutPiece[];
   /** Straight cuts in the order they are made; for a sheet, each from edge to edge of what is left. */
-  readonly cuts: Layout['cuts'];
-  readonly offcuts: Layout['offcuts'];
+  readonly cuts: CutLayout['cuts'];
+  readonly offcuts: CutLayout['offcuts'];
 };

@@ -27,7 +27,7 @@ import {
   solveExactly,
   type Chosen,
   type CutProblem,
-  type Layout,
+  type CutLayout,
   type SolveOptions,
   type Solved,
 } from '../cutting';
@@ -157,17 +157,17 @@ const ORDER: readonly Stocked[] = [
   ...SHEET_NAMES,
 ];
 
-type Laid = Omit<Board, 'number'>;
+type BoardLaid = Omit<Board, 'number'>;
 /** How pools of boards are searched: all alike, or only so many of them for long, the others quickly. */
 export type ChooseOptions = SolveOptions & { readonly searched?: number };
 
 type Solving = Pick<Job, 'yard' | 'alsoAt' | 'shop' | 'onHand' | 'measured'>;
 type Aim = Job['aim'];
 /** One way to cut a pool: the cheapest, or one that measures less by the aim. */
-type Way = { readonly cost: number; readonly measure: number; readonly boards: readonly Laid[] };
+type PoolCut = { readonly cost: number; readonly measure: number; readonly boards: readonly BoardLaid[] };
 type Pool = {
   /** From the cheapest on; one where boards are chosen for their price. */
-  readonly options: readonly Way[];
+  readonly options: readonly PoolCut[];
   readonly atLeast: number;
   readonly cost: number;
   readonly lowerBound: number;
@@ -215,7 +215,7 @@ function solvePool(
   }
   if (!options.stopped?.()) cache.set(key, solved);
   const blankOfPart = new Map(wanted.map((blank) => [blank.part.id, blank]));
-  const laid = (layout: Layout): Laid => {
+  const laid = (layout: CutLayout): BoardLaid => {
     const hand = there.find(({ id }) => `hand.${id}` === layout.stock) ?? null;
     const offer = hand ? offerOf(hand) : offers.find((row) => row.id === layout.stock)!;
     return {
@@ -243,7 +243,7 @@ function solvePool(
 const isChosen = (solved: Solved | Chosen): solved is Chosen => 'choices' in solved;
 
 /** A board or sheet before anything is cut from it. */
-const blankBoard = (offer: BoardOffer | SheetOffer, hand: OnHand | null, sizes: Sizes): Laid => ({
+const blankBoard = (offer: BoardOffer | SheetOffer, hand: OnHand | null, sizes: Sizes): BoardLaid => ({
   offer,
   hand,
   lock: null,
@@ -291,16 +291,16 @@ export function chooseBoards(
   const there = (job.locks ?? []).filter((lock) => standsFor(lock) !== null);
   const gone = (job.locks ?? []).filter((lock) => !there.includes(lock));
   const settled = lockedIn(blanks, there);
-  const held = settled.kept.map(({ lock, pieces }): Laid => {
+  const held = settled.kept.map(({ lock, pieces }): BoardLaid => {
     const { offer, hand } = standsFor(lock)!;
     return { ...blankBoard(offer, hand, sizes), lock, pieces, cuts: lock.cuts, offcuts: lock.offcuts };
   });
   const spoiled = settled.spoiled.map((lock) => standsFor(lock)!);
   const used = [...settled.kept.map(({ lock }) => lock), ...settled.spoiled].map(({ from }) => from);
   const onHand = without(job.onHand, used);
-  const priceOf = ({ offer, hand }: Pick<Laid, 'offer' | 'hand'>) => (hand ? 0 : worth(offer));
+  const priceOf = ({ offer, hand }: Pick<BoardLaid, 'offer' | 'hand'>) => (hand ? 0 : worth(offer));
   const aim = job.aim ?? { for: 'cost', extra: null };
-  const pools: (Pool & { readonly mine: readonly Laid[] })[] = [];
+  const pools: (Pool & { readonly mine: readonly BoardLaid[] })[] = [];
   let wish = 0;
   for (const material of ORDER) {
     const of = (rows: readonly Blank[]) => rows.filter((blank) => blank.material === material);
@@ -332,7 +332,7 @@ export function chooseBoards(
   const mixes = combine(pools);
   const most = mixes[0]!.cost + (aim.extra ?? Infinity);
   const mix = mixes.findLast(({ cost }) => cost <= most)!;
-  const longest = (board: Laid) => Math.max(...board.pieces.map((piece) => piece.length));
+  const longest = (board: BoardLaid) => Math.max(...board.pieces.map((piece) => piece.length));
   const found = mix.picked.flatMap(({ boards }, at) =>
     [...pools[at]!.mine, ...boards].sort((a, b) => longest(b) - longest(a) || b.length - a.length),
   );

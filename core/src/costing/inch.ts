@@ -3,7 +3,7 @@ import type { Job, Piece } from '../job';
 import { priceJob, type PlanOptions } from '../plan';
 import type { Phrase } from '../words';
 
-export type Side = 'length' | 'width' | 'height';
+export type PieceSide = 'length' | 'width' | 'height';
 
 /** What the whole job costs with one side of a piece at another size; `total` null where it can not be built. */
 export type CostPoint = {
@@ -30,7 +30,7 @@ export function sizesAround(target: Length, units: Units): readonly Length[] {
   );
 }
 
-const withSize = (job: Job, pieceId: string, side: Side, size: Length): Job => ({
+const withSize = (job: Job, pieceId: string, side: PieceSide, size: Length): Job => ({
   ...job,
   pieces: job.pieces.map((piece): Piece =>
     piece.id === pieceId ? { ...piece, size: { ...piece.size, [side]: size } } : piece,
@@ -38,7 +38,7 @@ const withSize = (job: Job, pieceId: string, side: Side, size: Length): Job => (
 });
 
 /** The whole job's price with one side of a piece at another size, everything else as it is. */
-export function costAt(job: Job, pieceId: string, side: Side, at: Length, options: PlanOptions): CostPoint {
+export function costAt(job: Job, pieceId: string, side: PieceSide, at: Length, options: PlanOptions): CostPoint {
   const { list, buying, findings } = priceJob(withSize(job, pieceId, side, at), options);
   const stop = findings.find((finding) => finding.level === 'stop' && finding.piece === pieceId);
   const lacking = buying.unplaced[0];
@@ -57,7 +57,7 @@ export function costAt(job: Job, pieceId: string, side: Side, at: Length, option
 export function* costAround(
   job: Job,
   pieceId: string,
-  side: Side,
+  side: PieceSide,
   options: PlanOptions,
 ): Generator<CostPoint, void, void> {
   const piece = job.pieces.find(({ id }) => id === pieceId);

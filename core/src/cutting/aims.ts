@@ -1,6 +1,6 @@
 import type { Aim } from './aim';
 import type { Bin, Group } from './group';
-import { leastCost, type Means } from './least-cost';
+import { leastCost, type SolvedWith } from './least-cost';
 import { piecesIn } from './region';
 import { repeatedCuttings } from './repeats';
 import type { Cutting } from './search';
@@ -74,7 +74,7 @@ const PER_SQUARE_INCH = 10;
  * Cuttings that measure less than the cheapest, from solving the group again at prices to which the aim adds; for
  * settings from cuttings that repeat. The bound comes from the aim alone as a price.
  */
-export function optionsFor(group: Group, cheapest: Cutting, aim: Exclude<Aim, 'cost'>, means: Means): Options {
+export function optionsFor(group: Group, cheapest: Cutting, aim: Exclude<Aim, 'cost'>, means: SolvedWith): Options {
   const realCost = ({ patterns }: Cutting) => patterns.reduce((sum, { bin }) => sum + group.bins[bin]!.price, 0);
   const weigh = (bin: Bin) => (aim === 'waste' ? (bin.length * bin.width) / SQUARE_INCH : 1);
   const average = (of: (bin: Bin) => number) =>

@@ -1,5 +1,5 @@
 import { patternOf, rowOf, runsOf } from './fill';
-import type { Way } from './region';
+import type { Orientation } from './region';
 import { waysOn } from './ways';
 import { laneRoom, laneWeight, type Bin, type Group } from './group';
 import type { Cutting } from './search';
@@ -18,7 +18,7 @@ const lengthOf = ({ runs }: Bin): number => runs.reduce((sum, run) => sum + run.
 export function bestFit(group: Group): Cutting {
   const { bins, items } = group;
   const used = bins.map(() => 0);
-  const ways = bins.map((bin) => new Map(waysOn(group, bin).map((way): [number, Way] => [way.item, way])));
+  const ways = bins.map((bin) => new Map(waysOn(group, bin).map((way): [number, Orientation] => [way.item, way])));
   const rooms = bins.map((bin) => bin.runs.map((run) => laneRoom(group, run.to - run.from)));
   const canTake = (bin: number) => used[bin]! < (bins[bin]!.available ?? Infinity);
   const rate = (bin: number) => bins[bin]!.price / lengthOf(bins[bin]!);

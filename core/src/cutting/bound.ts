@@ -1,4 +1,4 @@
-import type { Way } from './region';
+import type { Orientation } from './region';
 import { singleLane, waysOn } from './ways';
 import { isMitred, laneRoom, laneWeight, type Bin, type Group } from './group';
 import { knapsack } from './knapsack';
@@ -57,7 +57,7 @@ export function mostValue(group: Group, bin: Bin, values: readonly number[], nod
 }
 
 /** Area of a piece grown by a kerf, less what its slants cut off. */
-function faceOf({ items, ends }: Group, { item, length, width }: Way, grow: number): number {
+function faceOf({ items, ends }: Group, { item, length, width }: Orientation, grow: number): number {
   const slants = items[item]!.ends.reduce((sum, kind) => sum + ends[kind]!.reach, 0);
   return (length + grow) * (width + grow) - Math.ceil((slants * items[item]!.width) / 2);
 }
@@ -126,8 +126,8 @@ export function stocksNeeded(group: Group): number {
 const runsOf = (bin: Bin, kerf: number): number => bin.runs.reduce((sum, run) => sum + run.to - run.from + kerf, 0);
 
 /** The ways each item may lie on any of the bins, each once. */
-function waysOfItems(group: Group): readonly (readonly Way[])[] {
-  const ways = group.items.map((): Way[] => []);
+function waysOfItems(group: Group): readonly (readonly Orientation[])[] {
+  const ways = group.items.map((): Orientation[] => []);
   for (const bin of group.bins)
     for (const way of waysOn(group, bin)) {
       const before = ways[way.item]!;

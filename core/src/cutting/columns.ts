@@ -1,6 +1,6 @@
 import { fillAll, type Pattern } from './fill';
 import type { Group } from './group';
-import { leastCost, type Column } from './simplex';
+import { leastCost, type Variable } from './simplex';
 
 /** Patterns worth knowing, how much of each the relaxation uses, and what it says each item is worth (cents). */
 export type Relaxation = {
@@ -42,7 +42,7 @@ export function relax(group: Group, stopped: () => boolean): Relaxation {
     ).forEach(add),
   );
 
-  const columnOf = (pattern: Pattern): Column => {
+  const columnOf = (pattern: Pattern): Variable => {
     const bin = group.bins[pattern.bin]!;
     const row = rowOf.get(pattern.bin);
     const counts = pattern.counts.map((count, item) => [item, count] as const).filter(([, count]) => count > 0);

@@ -1,5 +1,5 @@
 import type { Group } from './group';
-import { MOST_ITEMS, type Frame } from './frame';
+import { MOST_ITEMS, type CutGrid } from './frame';
 import type { Table } from './table';
 import { EMPTY, type CutTree } from './tree';
 
@@ -16,7 +16,7 @@ type Taking = Cutup & { readonly used: number };
  */
 export function cutupsWithin(
   { items }: Group,
-  { levels, cells }: Frame,
+  { levels, cells }: CutGrid,
   { best, whole }: Table,
   values: readonly number[],
   top: number,

@@ -1,7 +1,17 @@
 import type { Length } from '../length';
 import { isMitred, laneRoom, laneWeight, type Bin, type Group } from './group';
 import { knapsackTable } from './knapsack';
-import { cutInTwo, free, laneOf, layLane, piecesIn, type Box, type Lane, type Region, type Way } from './region';
+import {
+  cutInTwo,
+  free,
+  laneOf,
+  layLane,
+  piecesIn,
+  type Rectangle,
+  type Lane,
+  type Area,
+  type Orientation,
+} from './region';
 import { stagedFor } from './staged';
 import { singleLane, waysOn } from './ways';
 
@@ -9,15 +19,15 @@ import { singleLane, waysOn } from './ways';
 export type Pattern = {
   readonly bin: number;
   readonly counts: readonly number[];
-  readonly regions: readonly Region[];
+  readonly regions: readonly Area[];
 };
 
 /** The rectangles of a bin that pieces may lie in: its runs between trimmed ends, edges and what is no good. */
-export const runsOf = (bin: Bin): readonly Region[] =>
+export const runsOf = (bin: Bin): readonly Area[] =>
   bin.runs.map((run) => free({ x: run.from, y: bin.bottom, length: run.to - run.from, width: bin.usableWidth }));
 
 /** A pattern from the runs of a bin as they are cut. */
-export function patternOf(group: Group, bin: number, regions: readonly Region[]): Pattern {
+export function patternOf(group: Group, bin: number, regions: readonly Area[]): Pattern {
   const counts = group.items.map(() => 0);
   for (const region of regions) for (const { item } of piecesIn(region)) counts[item]!++;
   return { bin, counts, regions };
@@ -34,7 +44,7 @@ export function fillAll(
   values: readonly number[],
   bins: readonly number[] = group.bins.map((_, at) => at),
 ): readonly Pattern[] {
-  const fillers = new Map<string, (region: Region, rest: number[]) => Region>();
+  const fillers = new Map<string, (region: Area, rest: number[]) => Area>();
   return bins.map((at) => {
     const bin = group.bins[at]!;
     const single = singleLane(group, bin);
@@ -81,7 +91,7 @@ function inOneLane(group: Group, bin: Bin, left: readonly number[], values: read
       laneRoom(group, run),
     );
   const table = tableOf(left, longestRun(bin));
-  return (region: Region, rest: readonly number[]): Region => {
+  return (region: Area, rest: readonly number[]): Area => {
     const whole = rest.every((count, item) => count === left[item]);
     const { counts } = (whole ? table : tableOf(rest, region.length))(laneRoom(group, region.length));
     return rowOf(
@@ -97,17 +107,17 @@ function inOneLane(group: Group, bin: Bin, left: readonly number[], values: read
  * Pieces end to end along a region, longest first, those of one width in lanes of their own. Where unlike mitres meet
  * and it gets too long, what is worth least for its length is left out.
  */
-export function rowOf(group: Group, region: Region, ways: readonly Way[], values: readonly number[]): Region {
+export function rowOf(group: Group, region: Area, ways: readonly Orientation[], values: readonly number[]): Area {
   const lanes = lanesOf(group, ways);
   if (lengthOf(group, lanes) > region.length) {
-    const worth = (way: Way) => values[way.item]! / way.length;
+    const worth = (way: Orientation) => values[way.item]! / way.length;
     const least = ways.reduce((best, way) => (worth(way) < worth(best) ? way : best));
     const without = ways.indexOf(least);
     return rowOf(group, region, [...ways.slice(0, without), ...ways.slice(without + 1)], values);
   }
   const lay =
     (at: number) =>
-    (box: Box): Region =>
+    (box: Rectangle): Area =>
       at === lanes.length
         ? free(box)
         : at === lanes.length - 1 && lanes[at]!.width === box.width
@@ -120,9 +130,9 @@ const lengthOf = (group: Group, lanes: readonly Lane[]): Length =>
   lanes.reduce((sum, lane) => sum + lane.length, 0) + Math.max(0, lanes.length - 1) * group.gap;
 
 /** Square pieces in lanes as they follow each other by length; mitred ones a lane a width, since they nest. */
-function lanesOf(group: Group, ways: readonly Way[]): readonly Lane[] {
+function lanesOf(group: Group, ways: readonly Orientation[]): readonly Lane[] {
   const sorted = [...ways].sort((a, b) => b.length - a.length || a.item - b.item);
-  const lanes: Way[][] = [];
+  const lanes: Orientation[][] = [];
   for (const way of sorted) {
     const lane = isMitred(group) ? lanes.find(([first]) => first!.width === way.width) : lanes.at(-1);
     if (lane && lane[0]!.width === way.width) lane.push(way);
@@ -135,8 +145,8 @@ function lanesOf(group: Group, ways: readonly Way[]): readonly Lane[] {
 function sideBySide(group: Group, bin: Bin, values: readonly number[]) {
   const staged = stagedFor(group, bin, values);
   const ways = waysOn(group, bin);
-  const worth = (region: Region) => piecesIn(region).reduce((sum, { item }) => sum + values[item]!, 0);
-  return (region: Region, rest: readonly number[]): Region => {
+  const worth = (region: Area) => piecesIn(region).reduce((sum, { item }) => sum + values[item]!, 0);
+  return (region: Area, rest: readonly number[]): Area => {
     const ripped = staged ? topUp(group, staged.cut(region, rest), ways, rest, values) : free(region);
     const sections = topUp(group, sectionsOf(group, region, ways, rest, values), ways, rest, values);
     return worth(sections) > worth(ripped) + 1e-9 ? sections : ripped;
@@ -146,14 +156,14 @@ function sideBySide(group: Group, bin: Bin, values: readonly number[]) {
 /** Puts what is worth most into the free rectangles of a region, until nothing fits or nothing is left. */
 function topUp(
   group: Group,
-  region: Region,
-  ways: readonly Way[],
+  region: Area,
+  ways: readonly Orientation[],
   left: readonly number[],
   values: readonly number[],
-): Region {
+): Area {
   const rest = [...left];
   for (const { item } of piecesIn(region)) rest[item]!--;
-  const fillUp = (box: Region): Region => {
+  const fillUp = (box: Area): Area => {
     const fits = ways.filter(
       (way) => rest[way.item]! > 0 && values[way.item]! > 1e-9 && way.length <= box.length && way.width <= box.width,
     );
@@ -168,7 +178,7 @@ function topUp(
 }
 
 /** The region with every free rectangle in it replaced. Room behind the last piece of a lane stays as it is. */
-function inFree(region: Region, replace: (box: Region) => Region): Region {
+function inFree(region: Area, replace: (box: Area) => Area): Area {
   const { use } = region;
   if (use === null) return replace(region);
   if (use.kind === 'lane') return region;
@@ -179,13 +189,13 @@ function inFree(region: Region, replace: (box: Region) => Region): Region {
 /** Sections across a region, each as long as its longest piece, or ripped all along; chosen by value for length. */
 function sectionsOf(
   group: Group,
-  region: Region,
-  ways: readonly Way[],
+  region: Area,
+  ways: readonly Orientation[],
   left: readonly number[],
   values: readonly number[],
-): Region {
+): Area {
   const rest = [...left];
-  const more = (box: Box): Region => {
+  const more = (box: Rectangle): Area => {
     const fits = ways.filter((way) => rest[way.item]! > 0 && way.length <= box.length);
     const lengths = new Set(fits.map((way) => way.length).concat(fits.length > 0 ? [box.length] : []));
     let best: { length: Length; lanes: readonly Lane[]; density: number } | null = null;
@@ -199,7 +209,7 @@ function sectionsOf(
     for (const { pieces } of lanes) for (const { item } of pieces) rest[item]!--;
     const stack =
       (at: number) =>
-      (one: Box): Region =>
+      (one: Rectangle): Area =>
         at === lanes.length
           ? free(one)
           : cutInTwo(group, one, 'rip', lanes[at]!.width, (strip) => layLane(group, strip, lanes[at]!), stack(at + 1));
@@ -211,8 +221,8 @@ function sectionsOf(
 /** Lanes of one section, each of one width, filled by worth; the next lane from what is left. */
 function lanesAcross(
   group: Group,
-  box: Box,
-  ways: readonly Way[],
+  box: Rectangle,
+  ways: readonly Orientation[],
   left: readonly number[],
   values: readonly number[],
 ): { readonly lanes: readonly Lane[]; readonly value: number } {
@@ -220,7 +230,7 @@ function lanesAcross(
   const lanes: Lane[] = [];
   let value = 0;
   for (let room = box.width; ;) {
-    let best: { lane: Way[]; worth: number; width: Length } | null = null;
+    let best: { lane: Orientation[]; worth: number; width: Length } | null = null;
     for (const width of new Set(ways.map((way) => way.width))) {
       if (width > room) continue;
       const lane = greedyLane(
@@ -246,14 +256,14 @@ function lanesAcross(
 function greedyLane(
   group: Group,
   length: Length,
-  ways: readonly Way[],
+  ways: readonly Orientation[],
   left: readonly number[],
   values: readonly number[],
-): Way[] {
-  const lane: Way[] = [];
+): Orientation[] {
+  const lane: Orientation[] = [];
   const rest = [...left];
   let room = length;
-  const density = (way: Way) => values[way.item]! / (way.length + group.gap);
+  const density = (way: Orientation) => values[way.item]! / (way.length + group.gap);
   for (const way of [...ways].sort((a, b) => density(b) - density(a)))
     while (rest[way.item]! > 0 && values[way.item]! > 1e-9 && way.length <= room) {
       lane.push(way);

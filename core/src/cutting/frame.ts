@@ -1,5 +1,5 @@
 import type { Length } from '../length';
-import type { Way } from './region';
+import type { Orientation } from './region';
 import { waysOn } from './ways';
 import { laneRoom, laneWeight, type Bin, type Group } from './group';
 import { gcd } from './knapsack';
@@ -14,19 +14,20 @@ const MOST_WORK = 60_000_000;
 type Level = {
   readonly width: Length;
   readonly rips: readonly (readonly [low: number, high: number])[];
-  readonly ways: readonly { readonly way: Way; readonly cells: number }[];
+  readonly ways: readonly { readonly way: Orientation; readonly cells: number }[];
 };
 
-export type Frame = { readonly grain: number; readonly cells: number; readonly levels: readonly Level[] };
+export type CutGrid = { readonly grain: number; readonly cells: number; readonly levels: readonly Level[] };
 
 /** What does not change with the values: grid, levels and rips of all bins of a kind; null where it grows too large. */
-export function frameOf(group: Group, kind: Bin['kind']): Frame | null {
+export function frameOf(group: Group, kind: Bin['kind']): CutGrid | null {
   const bins = group.bins.filter((bin) => bin.kind === kind);
-  const byKey = new Map<string, Way>();
+  const byKey = new Map<string, Orientation>();
   for (const bin of bins) for (const way of waysOn(group, bin)) byKey.set(`${way.item} ${way.turned}`, way);
   const ways = [...byKey.values()];
   if (ways.length === 0 || ways.length > MOST_ITEMS) return null;
-  const weight = (way: Way) => (way.turned ? 2 * (way.length + group.kerf) : laneWeight(group, group.items[way.item]!));
+  const weight = (way: Orientation) =>
+    way.turned ? 2 * (way.length + group.kerf) : laneWeight(group, group.items[way.item]!);
   const room = laneRoom(group, Math.max(...bins.flatMap((bin) => bin.runs.map((run) => run.to - run.from))));
   const common = ways.reduce((grain, way) => gcd(grain, weight(way)), 0);
   const grain = room / common <= MOST_CELLS ? common : Math.ceil(room / MOST_CELLS);

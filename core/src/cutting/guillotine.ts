@@ -1,10 +1,10 @@
 import type { Length } from '../length';
 import { patternOf, type Pattern } from './fill';
-import type { Way } from './region';
+import type { Orientation } from './region';
 import { waysOn } from './ways';
 import type { Group } from './group';
 import { seeded } from './random';
-import { laneOf, layLane, type Region } from './region';
+import { laneOf, layLane, type Area } from './region';
 import { better, type Cutting } from './search';
 
 /** Which free rectangle a piece goes into: the one that it leaves least of, by area, by shorter or by longer side. */
@@ -27,7 +27,7 @@ type Slot = {
   readonly length: Length;
   readonly width: Length;
   cut: {
-    readonly way: Way;
+    readonly way: Orientation;
     readonly crosscutFirst: boolean;
     readonly right: Slot | null;
     readonly top: Slot | null;
@@ -68,7 +68,13 @@ const fitScore = (rule: Rule['fit'], slot: Slot, length: Length, width: Length):
 };
 
 /** Which way the rest beside and above a piece is cut: true where the crosscut comes first. */
-function cutsAcross(split: Rule['split'], along: Length, across: Length, { length, width }: Slot, piece: Way): boolean {
+function cutsAcross(
+  split: Rule['split'],
+  along: Length,
+  across: Length,
+  { length, width }: Slot,
+  piece: Orientation,
+): boolean {
   if (split === 'shorter left') return along < across;
   if (split === 'longer left') return along >= across;
   const crosscutRest = Math.max(along * width, piece.length * across);
@@ -77,7 +83,7 @@ function cutsAcross(split: Rule['split'], along: Length, across: Length, { lengt
 }
 
 /** Puts a piece into the lower left corner of a free rectangle and cuts the rest in two. */
-function put(group: Group, sheet: Sheet, at: number, piece: Way, split: Rule['split']): void {
+function put(group: Group, sheet: Sheet, at: number, piece: Orientation, split: Rule['split']): void {
   const { free } = sheet;
   const slot = free[at]!;
   const { x, y, length, width } = slot;
@@ -108,7 +114,7 @@ function put(group: Group, sheet: Sheet, at: number, piece: Way, split: Rule['sp
 
 /** Puts one item where it fits best on any of the sheets. False where it fits on none. */
 function place(group: Group, sheets: readonly Sheet[], item: number, rule: Rule): boolean {
-  let [least, on, at, found]: [number, Sheet | null, number, Way | null] = [Infinity, null, 0, null];
+  let [least, on, at, found]: [number, Sheet | null, number, Orientation | null] = [Infinity, null, 0, null];
   for (let index = Math.max(0, sheets.length - MOST_LOOKED_AT); index < sheets.length; index++) {
     const sheet = sheets[index]!;
     const ways = waysOf(group, sheet.bin)[item]!;
@@ -125,13 +131,13 @@ function place(group: Group, sheets: readonly Sheet[], item: number, rule: Rule)
   return true;
 }
 
-const known = new WeakMap<Group, (readonly (readonly Way[])[])[]>();
+const known = new WeakMap<Group, (readonly (readonly Orientation[])[])[]>();
 /** The ways each item may lie on a bin, by item. */
-function waysOf(group: Group, bin: number): readonly (readonly Way[])[] {
+function waysOf(group: Group, bin: number): readonly (readonly Orientation[])[] {
   const table =
     known.get(group) ??
     group.bins.map((one) => {
-      const rows: Way[][] = group.items.map(() => []);
+      const rows: Orientation[][] = group.items.map(() => []);
       for (const way of waysOn(group, one)) rows[way.item]!.push(way);
       return rows;
     });
@@ -202,7 +208,7 @@ function cheaperFor(group: Group, sheet: Sheet, used: number[]): Sheet {
 }
 
 /** A slot as a region: the same cuts, each from edge to edge. */
-function regionOf(group: Group, { cut, ...box }: Slot): Region {
+function regionOf(group: Group, { cut, ...box }: Slot): Area {
   if (cut === null) return { ...box, use: null };
   const { way, crosscutFirst, right, top } = cut;
   const corner = layLane(group, box, laneOf(group, [way]), crosscutFirst ? 'crosscut' : 'rip');
@@ -210,7 +216,7 @@ function regionOf(group: Group, { cut, ...box }: Slot): Region {
 }
 
 /** The two rests of a corner piece put in their places: beside it and above it. */
-function withRests(corner: Region, right: Region | null, top: Region | null): Region {
+function withRests(corner: Area, right: Area | null, top: Area | null): Area {
   const { use } = corner;
   if (use === null || use.kind === 'lane') return corner;
   const second = use.kind === 'crosscut' ? right : top;
@@ -250,13 +256,13 @@ export const cuttingOf = (group: Group, { sheets, missing }: Packing): Cutting =
 });
 
 /** Pieces that found no stock, cents, boards bought: what decides between packings, in that order. */
-type Price = readonly [missing: number, cost: number, bought: number];
-const priceOf = (group: Group, { sheets, missing }: Packing): Price => [
+type PackingCost = readonly [missing: number, cost: number, bought: number];
+const priceOf = (group: Group, { sheets, missing }: Packing): PackingCost => [
   missing,
   sheets.reduce((sum, { bin }) => sum + group.bins[bin]!.price, 0),
   sheets.filter(({ bin }) => group.bins[bin]!.price > 0).length,
 ];
-const comparePrices = (a: Price, b: Price): number => a[0] - b[0] || a[1] - b[1] || a[2] - b[2];
+const comparePrices = (a: PackingCost, b: PackingCost): number => a[0] - b[0] || a[1] - b[1] || a[2] - b[2];
 
 /**
  * The best of all rules for sheets and wide boards that are cut straight from edge to edge: pieces are put one after
@@ -269,7 +275,7 @@ export function packByGuillotine(group: Group, mostPut: number, stopped: () => b
   const none = group.bins.map(() => 0);
   const all = group.items.flatMap((item, at) => Array.from({ length: item.quantity }, () => at));
   let packs = 0;
-  let best: { readonly packing: Packing; readonly cutting: Cutting; readonly price: Price } | null = null;
+  let best: { readonly packing: Packing; readonly cutting: Cutting; readonly price: PackingCost } | null = null;
   for (const order of ordersOf(group))
     for (const fit of FITS)
       for (const split of SPLITS)

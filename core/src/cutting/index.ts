@@ -17,5 +17,5 @@ export {
   type SolveOptions,
 } from './solve';
 export type { IntegerSolver } from './integer';
-export { flipped, lean, type Layout, type Slants } from './layout';
+export { flipped, lean, type CutLayout, type Slants } from './layout';
 export { seeded } from './random';

@@ -1,8 +1,8 @@
-import type { Column } from './simplex';
+import type { Variable } from './simplex';
 
 /** Whole numbers x >= 0 of columns with A x >= need on every row, at least cost; rows with a negative need are limits. */
 type IntegerProgram = {
-  readonly columns: readonly Column[];
+  readonly columns: readonly Variable[];
   readonly need: readonly number[];
   /** So many rows, the first, must be met exactly. */
   readonly exact?: number;

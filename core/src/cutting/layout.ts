@@ -1,10 +1,10 @@
 import type { Length } from '../length';
 import type { Pattern } from './fill';
 import type { Group } from './group';
-import type { Flip, Lying, Region } from './region';
+import type { Flip, Lying, Area } from './region';
 
 /** A board as it will be cut, in exact lengths. The exact twin of a `CutBoard` in the solution file. */
-export type Layout = {
+export type CutLayout = {
   readonly stock: string;
   readonly pieces: readonly (Omit<Lying, 'item'> & { readonly part: string })[];
   readonly cuts: readonly {
@@ -47,7 +47,7 @@ const anglesOf = (group: Group, { item, turned, flip }: Lying): Slants =>
   flipped((!turned && group.items[item]!.angles) || { left: 0, right: 0 }, flip);
 
 /** True where a piece or a rip reaches the far end of a region, so that it must be cut there. */
-function usesEnd({ x, length, use }: Region): boolean {
+function usesEnd({ x, length, use }: Area): boolean {
   if (use === null) return false;
   if (use.kind === 'lane') return use.pieces.some((piece) => piece.x + piece.length === x + length);
   return use.kind === 'rip' || (use.second !== null && usesEnd(use.second));
@@ -61,15 +61,15 @@ export const lean = (degrees: number, width: Length): Length => Math.round(width
  *
  * @param nameOf the part that the next piece of an item is.
  */
-export function layOut(group: Group, pattern: Pattern, nameOf: (item: number) => string): Layout {
+export function layOut(group: Group, pattern: Pattern, nameOf: (item: number) => string): CutLayout {
   const bin = group.bins[pattern.bin]!;
-  const pieces: Layout['pieces'][number][] = [];
-  const cuts: Layout['cuts'][number][] = [];
-  const offcuts: Layout['offcuts'][number][] = [];
+  const pieces: CutLayout['pieces'][number][] = [];
+  const cuts: CutLayout['cuts'][number][] = [];
+  const offcuts: CutLayout['offcuts'][number][] = [];
   const cut = (kind: 'crosscut' | 'rip', at: Length, from: Length, to: Length, angle = 0) =>
     cuts.push({ kind, at, from, to, angle });
 
-  const lane = (region: Region, of: readonly Lying[]): void => {
+  const lane = (region: Area, of: readonly Lying[]): void => {
     const { x, y, length, width } = region;
     let before: { end: Length; angle: number } | null = null;
     for (const piece of of) {
@@ -89,7 +89,7 @@ export function layOut(group: Group, pattern: Pattern, nameOf: (item: number) =>
     const rest = before!.end + group.gap;
     if (rest < x + length) offcuts.push({ x: rest, y, length: x + length - rest, width });
   };
-  const take = ({ x, y, length, width, use }: Region): void => {
+  const take = ({ x, y, length, width, use }: Area): void => {
     if (use === null) offcuts.push({ x, y, length, width });
     else if (use.kind === 'lane') lane({ x, y, length, width, use }, use.pieces);
     else {

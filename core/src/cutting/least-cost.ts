@@ -32,7 +32,7 @@ export type Answer = { readonly cutting: Cutting; readonly bound: number };
 const open = ({ cutting, bound }: Answer): boolean => cutting.missing > 0 || cutting.cost > bound;
 
 /** What a group is solved with. */
-export type Means = {
+export type SolvedWith = {
   readonly effort: Effort;
   readonly integer: IntegerSolver | null;
   readonly stopped: () => boolean;
@@ -44,7 +44,7 @@ const bestOf = (group: Group, a: Answer, b: Answer): Answer => ({
 });
 
 /** Pieces side by side: rectangles packed, then column generation and branching, then rectangles packed again. */
-function solveSideBySide(group: Group, means: Means): Answer {
+function solveSideBySide(group: Group, means: SolvedWith): Answer {
   const { effort, stopped } = means;
   const priced = group.items.length <= MOST_KINDS && canPrice(group);
   const packing = packByGuillotine(group, priced ? effort.putFew : effort.put, stopped);
@@ -63,7 +63,7 @@ function solveSideBySide(group: Group, means: Means): Answer {
  * Column generation and a search by its prices; branching on how many of each bin are used; what is still open then is
  * searched for longer, by patterns and, where it is small, completely.
  */
-function solveInRows(group: Group, means: Means, known: Answer | null): Answer {
+function solveInRows(group: Group, means: SolvedWith, known: Answer | null): Answer {
   const { effort, stopped } = means;
   if (group.items.length > MOST_PRICED) return solveLong(group, known, stopped);
   const relaxation = relax(group, stopped);
@@ -113,7 +113,7 @@ const LONG_TRIES = 3;
 /** Packs so many of each bin, or shows that they do not hold all; asked again it says what it said before. */
 type Packer = (counts: readonly number[], relaxed: Tight, tight: () => Tight) => Packed;
 
-function packer(group: Group, { integer, stopped }: Means): Packer {
+function packer(group: Group, { integer, stopped }: SolvedWith): Packer {
   const known = new Map<string, Packed>();
   const anew: Packer = (counts, relaxed, tight) => {
     const lanes = packLanes(group, counts, relaxed, PACK_STEPS);
@@ -129,7 +129,12 @@ function packer(group: Group, { integer, stopped }: Means): Packer {
 }
 
 /** The numbers of bins decided from below, where an integer solver is there to pack them. */
-function decided(group: Group, { cutting }: Answer, { effort, integer, stopped }: Means, pack: Packer): Answer | null {
+function decided(
+  group: Group,
+  { cutting }: Answer,
+  { effort, integer, stopped }: SolvedWith,
+  pack: Packer,
+): Answer | null {
   if (effort.nodes === 0 || integer === null) return null;
   return decideCounts(group, cutting, (counts, tight) => pack(counts, tight, () => tight), stopped);
 }
@@ -139,7 +144,7 @@ function branched(
   group: Group,
   { cutting }: Answer,
   nodes: number,
-  { effort, stopped }: Means,
+  { effort, stopped }: SolvedWith,
   pack: Packer,
 ): Answer | null {
   if (effort.nodes === 0) return null;
@@ -154,7 +159,7 @@ const PACK_NODES = 500;
 const PACK_STEPS = 200_000;
 
 /** The cheapest cutting of a group that is found, with its bound. */
-export function leastCost(group: Group, means: Means): Answer {
+export function leastCost(group: Group, means: SolvedWith): Answer {
   const ripped = group.bins.some((bin) => !singleLane(group, bin));
   return ripped && !isMitred(group) ? solveSideBySide(group, means) : solveInRows(group, means, null);
 }

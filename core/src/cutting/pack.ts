@@ -3,7 +3,7 @@ import { singleLane, waysOn } from './ways';
 import { isMitred, laneRoom, laneWeight, type Group } from './group';
 import type { Packed, Tight } from './branch';
 import type { IntegerSolver } from './integer';
-import type { Region } from './region';
+import type { Area } from './region';
 import { better, type Cutting } from './search';
 import { stagedFor } from './staged';
 import { layTree, type CutTree } from './tree';
@@ -272,7 +272,7 @@ export function bestOfPatterns(
 }
 
 /** A region without the pieces that are not needed any more; takes those it keeps out of `rest`. */
-function without(region: Region, rest: number[]): Region {
+function without(region: Area, rest: number[]): Area {
   const { use } = region;
   if (use === null) return region;
   if (use.kind === 'lane') {

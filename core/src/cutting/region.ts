@@ -20,7 +20,7 @@ export type Lying = {
  * A rectangle of a bin and what becomes of it: nothing yet (an offcut), pieces end to end in a lane, or a straight cut
  * from edge to edge into two rectangles, of which the second is null where nothing is left beyond the saw.
  */
-export type Region = {
+export type Area = {
   readonly x: Length;
   readonly y: Length;
   readonly length: Length;
@@ -28,23 +28,23 @@ export type Region = {
   readonly use:
     | null
     | { readonly kind: 'lane'; readonly pieces: readonly Lying[] }
-    | { readonly kind: 'crosscut' | 'rip'; readonly first: Region; readonly second: Region | null };
+    | { readonly kind: 'crosscut' | 'rip'; readonly first: Area; readonly second: Area | null };
 };
 
 /** Where a rectangle of a bin lies. */
-export type Box = Pick<Region, 'x' | 'y' | 'length' | 'width'>;
+export type Rectangle = Pick<Area, 'x' | 'y' | 'length' | 'width'>;
 
 /** A region cut in two by a crosscut at a distance from its left end or a rip at one from its lower edge. */
 export function cutInTwo(
   group: Group,
-  box: Box,
+  box: Rectangle,
   kind: 'crosscut' | 'rip',
   at: Length,
-  first: (box: Box) => Region,
-  second: (box: Box) => Region = free,
-): Region {
+  first: (box: Rectangle) => Area,
+  second: (box: Rectangle) => Area = free,
+): Area {
   const { x, y, length, width } = box;
-  const [one, rest]: [Box, Box] =
+  const [one, rest]: [Rectangle, Rectangle] =
     kind === 'crosscut'
       ? [
           { x, y, length: at, width },
@@ -62,7 +62,7 @@ export function cutInTwo(
 }
 
 /** A region of which nothing is used. */
-export const free = ({ x, y, length, width }: Box): Region => ({ x, y, length, width, use: null });
+export const free = ({ x, y, length, width }: Rectangle): Area => ({ x, y, length, width, use: null });
 
 /** Pieces of one width end to end, made to fit: where they begin, how they are flipped, how long it is in all. */
 export type Lane = {
@@ -72,10 +72,10 @@ export type Lane = {
 };
 
 /** A way an item lies, with the item it belongs to. */
-export type Way = Pick<Lying, 'item' | 'length' | 'width' | 'turned'>;
+export type Orientation = Pick<Lying, 'item' | 'length' | 'width' | 'turned'>;
 
 /** The shortest lane of some pieces of one width; of those equally short, long pieces first where all are square. */
-export function laneOf(group: Group, ways: readonly Way[]): Lane {
+export function laneOf(group: Group, ways: readonly Orientation[]): Lane {
   const sorted = [...ways].sort((a, b) => b.length - a.length || a.item - b.item);
   // A piece that lies across the grain has its slants along the edges: it keeps the wide gap at its square sides.
   const ended = sorted.map((way) => ({ way, ends: way.turned ? ([0, 0] as const) : group.items[way.item]!.ends }));
@@ -99,8 +99,8 @@ export function laneOf(group: Group, ways: readonly Way[]): Lane {
 }
 
 /** A lane laid into the lower left corner of a region, the rest left free: crosscut first or ripped first. */
-export function layLane(group: Group, box: Box, lane: Lane, first: 'crosscut' | 'rip' = 'crosscut'): Region {
-  const inLane = ({ x, y, length, width }: Box): Region => ({
+export function layLane(group: Group, box: Rectangle, lane: Lane, first: 'crosscut' | 'rip' = 'crosscut'): Area {
+  const inLane = ({ x, y, length, width }: Rectangle): Area => ({
     x,
     y,
     length,
@@ -113,14 +113,14 @@ export function layLane(group: Group, box: Box, lane: Lane, first: 'crosscut' | 
 }
 
 /** All pieces of a region, in the order they are cut from it. */
-export function piecesIn({ use }: Region): readonly Lying[] {
+export function piecesIn({ use }: Area): readonly Lying[] {
   if (use === null) return [];
   if (use.kind === 'lane') return use.pieces;
   return [...piecesIn(use.first), ...(use.second ? piecesIn(use.second) : [])];
 }
 
 /** All rectangles of a region that are left over. */
-export function freeIn(region: Region): readonly Region[] {
+export function freeIn(region: Area): readonly Area[] {
   const { use } = region;
   if (use === null) return [region];
   if (use.kind === 'lane') {

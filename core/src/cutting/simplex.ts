@@ -1,5 +1,5 @@
 /** A column of the program: cost and its entries by row. */
-export type Column = { readonly cost: number; readonly rows: readonly (readonly [row: number, value: number])[] };
+export type Variable = { readonly cost: number; readonly rows: readonly (readonly [row: number, value: number])[] };
 
 type Optimum = {
   /** Value of each column added so far. */
@@ -10,7 +10,7 @@ type Optimum = {
 
 /** A program that grows by columns and is solved again from where it stood. */
 export type Program = {
-  readonly add: (column: Column) => void;
+  readonly add: (column: Variable) => void;
   readonly solve: () => Optimum;
 };
 
@@ -29,7 +29,7 @@ export function leastCost(demand: readonly number[], penalty: number): Program {
   const starts: number[] = [0];
   let rows = new Int32Array(256);
   let entries = new Float64Array(256);
-  const append = ({ cost, rows: of }: Column) => {
+  const append = ({ cost, rows: of }: Variable) => {
     const start = starts.at(-1)!;
     if (start + of.length > rows.length) {
       const grown = Math.max(2 * rows.length, start + of.length);

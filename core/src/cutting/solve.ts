@@ -2,7 +2,7 @@ import type { Aim } from './aim';
 import { combine, optionsFor, type Options } from './aims';
 import { groupsOf, liesOn, type Group } from './group';
 import type { IntegerSolver } from './integer';
-import { layOut, namesOf, type Layout } from './layout';
+import { layOut, namesOf, type CutLayout } from './layout';
 import { EFFORTS, leastCost } from './least-cost';
 import { fewestSettings } from './repeats';
 import { fromLength, type CutProblem } from './problem';
@@ -25,7 +25,7 @@ export type Solved = {
   readonly status: CutSolution['status'];
   readonly cost: number;
   readonly lowerBound: number;
-  readonly layouts: readonly Layout[];
+  readonly layouts: readonly CutLayout[];
   readonly unplaced: readonly Unplaced[];
 };
 
@@ -56,7 +56,7 @@ function sortOut(group: Group): { group: Group; unplaced: Unplaced[] } {
 }
 
 /** One of the cuttings that a problem can be answered with: cheaper ones measure more. */
-export type Cuttable = { readonly cost: number; readonly measure: number; readonly layouts: readonly Layout[] };
+export type Cuttable = { readonly cost: number; readonly measure: number; readonly layouts: readonly CutLayout[] };
 
 /** The cheapest cutting of a problem, and the choices beside it for another aim. */
 export type Chosen = Solved & {
@@ -87,7 +87,7 @@ function answersTo(
   return { answers, unplaced };
 }
 
-const drawnUp = (group: Group, { patterns }: Cutting): readonly Layout[] => {
+const drawnUp = (group: Group, { patterns }: Cutting): readonly CutLayout[] => {
   const nameOf = namesOf(group);
   return patterns.map((pattern) => layOut(group, pattern, nameOf));
 };
@@ -155,7 +155,7 @@ export function solve(problem: CutProblem, options: SolveOptions = {}): Omit<Cut
   const choice = found?.status === 'infeasible' ? undefined : found?.choices.findLast(({ cost }) => cost <= most);
   const solved = choice ? { ...cheapest, ...choice, status: proofOf(cheapest, choice, found!.atLeast) } : cheapest;
   const out = (length: number) => fromLength(length, problem.unit);
-  const boards = new Map<string, { layout: Layout; count: number }>();
+  const boards = new Map<string, { layout: CutLayout; count: number }>();
   for (const layout of solved.layouts) {
     const key = JSON.stringify(layout);
     boards.set(key, { layout, count: (boards.get(key)?.count ?? 0) + 1 });

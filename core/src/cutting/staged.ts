@@ -1,8 +1,8 @@
 import type { Length } from '../length';
 import { cutupsWithin, type Cutup } from './cutups';
-import { frameOf, type Frame } from './frame';
+import { frameOf, type CutGrid } from './frame';
 import { laneRoom, type Bin, type Group } from './group';
-import { free, type Region } from './region';
+import { free, type Area } from './region';
 import { tableOf, treeOf, type Table } from './table';
 import { countUp, layTree } from './tree';
 
@@ -18,22 +18,22 @@ export type Staged = {
   /** How many of each item give it: often more than there are. */
   readonly counts: (run: Length) => readonly number[];
   /** A cutting of a region that comes close to it with the pieces that there are. */
-  readonly cut: (region: Region, left: readonly number[]) => Region;
+  readonly cut: (region: Area, left: readonly number[]) => Area;
   /** Every choice of pieces that there are, worth at most `slack` less; null where they are more than `limit`. */
   readonly within: (run: Length, slack: number, limit: number) => readonly Cutup[] | null;
 };
 
-const frames = new WeakMap<Group, Map<Bin['kind'], Frame | null>>();
-const tables = new WeakMap<readonly number[], Map<Frame, Table>>();
+const frames = new WeakMap<Group, Map<Bin['kind'], CutGrid | null>>();
+const tables = new WeakMap<readonly number[], Map<CutGrid, Table>>();
 
 /** See `Staged`. Null where lengths and widths are too many for it. */
 export function stagedFor(group: Group, bin: Bin, values: readonly number[]): Staged | null {
-  const kinds = frames.get(group) ?? new Map<Bin['kind'], Frame | null>();
+  const kinds = frames.get(group) ?? new Map<Bin['kind'], CutGrid | null>();
   frames.set(group, kinds);
   if (!kinds.has(bin.kind)) kinds.set(bin.kind, frameOf(group, bin.kind));
   const frame = kinds.get(bin.kind)!;
   if (frame === null) return null;
-  const known = tables.get(values) ?? new Map<Frame, Table>();
+  const known = tables.get(values) ?? new Map<CutGrid, Table>();
   tables.set(values, known);
   const table = known.get(frame) ?? tableOf(frame, values);
   known.set(frame, table);

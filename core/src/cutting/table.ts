@@ -1,5 +1,5 @@
-import type { Way } from './region';
-import type { Frame } from './frame';
+import type { Orientation } from './region';
+import type { CutGrid } from './frame';
 import type { CutTree } from './tree';
 
 /** What a cell was filled with: nothing more than the cell before, the narrower level, a way, or a section ripped. */
@@ -16,7 +16,7 @@ export type Table = {
 };
 
 /** Fills the table for what items are worth, level by level from the narrowest, cell by cell. */
-export function tableOf({ cells, levels }: Frame, values: readonly number[]): Table {
+export function tableOf({ cells, levels }: CutGrid, values: readonly number[]): Table {
   const best: Float64Array[] = [];
   const choice: Int32Array[] = [];
   const rip: Int16Array[] = [];
@@ -78,9 +78,9 @@ export function tableOf({ cells, levels }: Frame, values: readonly number[]): Ta
 }
 
 /** Walks back through the table from a cell. */
-export function treeOf(frame: Frame, table: Table, level: number, cells: number): CutTree {
+export function treeOf(frame: CutGrid, table: Table, level: number, cells: number): CutTree {
   const { ways, rips } = frame.levels[level]!;
-  const ends: Way[] = [];
+  const ends: Orientation[] = [];
   const sections: CutTree['sections'][number][] = [];
   const section = (cell: number) => {
     const [low, high] = rips[table.rip[level]![cell]!]!;

@@ -1,11 +1,11 @@
 import type { Length } from '../length';
-import type { Way } from './region';
+import type { Orientation } from './region';
 import type { Group } from './group';
-import { cutInTwo, free, laneOf, layLane, piecesIn, type Box, type Region } from './region';
+import { cutInTwo, free, laneOf, layLane, piecesIn, type Rectangle, type Area } from './region';
 
 /** What comes out of a rectangle, by how it is cut: pieces end to end, then sections that are ripped in two. */
 export type CutTree = {
-  readonly ends: readonly Way[];
+  readonly ends: readonly Orientation[];
   readonly sections: readonly { readonly width: Length; readonly low: CutTree; readonly high: CutTree }[];
 };
 export const EMPTY: CutTree = { ends: [], sections: [] };
@@ -20,14 +20,14 @@ export function countUp({ ends, sections }: CutTree, counts: number[]): void {
 }
 
 /** Lays a tree out. Pieces used up and what rounding or unlike mitres make too long are left out. */
-export function layTree(group: Group, { ends, sections }: CutTree, box: Box, rest: number[]): Region {
-  const taken: Way[] = [];
+export function layTree(group: Group, { ends, sections }: CutTree, box: Rectangle, rest: number[]): Area {
+  const taken: Orientation[] = [];
   for (const way of ends)
     if (rest[way.item]! > 0 && taken.reduce((sum, one) => sum + one.length, way.length) <= box.length) {
       rest[way.item]!--;
       taken.push(way);
     }
-  const lanes = (part: Box): Region => {
+  const lanes = (part: Rectangle): Area => {
     // Pieces of one width in a lane; narrower ones after them, each width in a lane of its own.
     const width = Math.max(...taken.map((way) => way.width));
     const own = taken.filter((way) => way.width === width);
@@ -50,7 +50,7 @@ export function layTree(group: Group, { ends, sections }: CutTree, box: Box, res
   };
   const stack =
     (at: number) =>
-    (part: Box): Region => {
+    (part: Rectangle): Area => {
       if (at === sections.length) return free(part);
       const { width, low, high } = sections[at]!;
       const ripped = cutInTwo(
@@ -67,7 +67,7 @@ export function layTree(group: Group, { ends, sections }: CutTree, box: Box, res
 }
 
 /** A region cut off behind its last piece, with the next chunk in what is left. */
-function shrunk(group: Group, region: Region, next: (part: Box) => Region): Region {
+function shrunk(group: Group, region: Area, next: (part: Rectangle) => Area): Area {
   const pieces = piecesIn(region);
   if (pieces.length === 0) return next(region);
   const length = Math.max(...pieces.map((piece) => piece.x + piece.length)) - region.x;
@@ -75,11 +75,11 @@ function shrunk(group: Group, region: Region, next: (part: Box) => Region): Regi
 }
 
 /** The same cuts in a shorter region that still holds all pieces. */
-function cropped(region: Region, box: Box): Region {
+function cropped(region: Area, box: Rectangle): Area {
   const { use } = region;
   if (use === null || use.kind === 'lane') return { ...box, use };
   const { first, second } = use;
-  const room = (of: Region) => ({
+  const room = (of: Area) => ({
     x: of.x,
     y: of.y,
     width: of.width,

@@ -1,10 +1,10 @@
 import { liesOn, type Bin, type Group } from './group';
-import type { Way } from './region';
+import type { Orientation } from './region';
 
-const known = new WeakMap<Bin, { readonly items: Group['items']; readonly ways: readonly Way[] }>();
+const known = new WeakMap<Bin, { readonly items: Group['items']; readonly ways: readonly Orientation[] }>();
 
 /** Every way the group's items may lie on a bin. Asked for at every filling, so the answer is kept with the bin. */
-export function waysOn(group: Group, bin: Bin): readonly Way[] {
+export function waysOn(group: Group, bin: Bin): readonly Orientation[] {
   const before = known.get(bin);
   if (before && before.items === group.items) return before.ways;
   const ways = group.items.flatMap((item, at) => liesOn(item, bin).map((way) => ({ item: at, ...way })));

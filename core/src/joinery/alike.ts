@@ -1,19 +1,19 @@
 import type { Method } from '../job';
 import { numbered } from '../piece';
 import { add, sub, type Vec } from '../solid';
-import type { Layout, Site } from './layout';
+import type { JointLayout, Site } from './layout';
 import { isSquare } from './meeting';
 import type { Placed } from './placing';
-import type { Laid, IsTaken } from './shank';
+import type { ShankLaid, IsTaken } from './shank';
 
 /** A layout and what was placed by it, on which face and by which answers: all in the place of the first such joint. */
 export type Alike = {
   readonly site: Site;
-  readonly layout: Layout | null;
+  readonly layout: JointLayout | null;
   readonly placed: { readonly face: 1 | -1; readonly asked: readonly Answer[]; readonly found: Placed }[];
 };
 /** A bore that was thought of, and whether another was in its way. */
-type Answer = { readonly one: Laid; readonly taken: boolean };
+type Answer = { readonly one: ShankLaid; readonly taken: boolean };
 
 /** All that a part is but its names and its place. */
 const lookOf = numbered(({ frame: { u, v }, cuts, ...rest }) => [
@@ -44,7 +44,7 @@ export function likeness(by: Method, { joint, drilled, into, meeting }: Site): s
   ].join();
 }
 
-const movedBy = <T extends Laid>(laid: T, way: Vec): T => ({ ...laid, from: add(laid.from, way) });
+const movedBy = <T extends ShankLaid>(laid: T, way: Vec): T => ({ ...laid, from: add(laid.from, way) });
 
 /**
  * Fasteners of a joint as those of the first one like it lie, moved to its own place: where every bore that was thought
@@ -60,9 +60,9 @@ export function placedAlike(
   place: (isTaken: IsTaken) => Placed,
 ): Placed {
   const way = sub(drilled.frame.at, first.site.drilled.frame.at);
-  const takenHere = (one: Laid) => isTaken(movedBy(one, way));
+  const takenHere = (one: ShankLaid) => isTaken(movedBy(one, way));
   const asked: Answer[] = [];
-  const asking = (one: Laid): boolean => {
+  const asking = (one: ShankLaid): boolean => {
     const taken = takenHere(one);
     asked.push({ one, taken });
     return taken;

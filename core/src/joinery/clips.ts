@@ -3,9 +3,9 @@ import { solidOf, waysOf } from '../piece';
 import { sizeOf } from '../work';
 import { add, raysIn, times } from '../solid';
 import { CLIP } from './fasteners';
-import { place3, shifted, spaced, type Layout, type Lie, type Site } from './layout';
+import { place3, shifted, spaced, type JointLayout, type Lie, type Site } from './layout';
 import { onPlane } from './meeting';
-import type { Laid } from './shank';
+import type { ShankLaid } from './shank';
 
 /** So far beside the rail a clip's own screw goes up into the top. */
 export const CLIP_OFF: Length = inches(1 / 2);
@@ -18,7 +18,7 @@ export const SLOT = { long: inches(1.25), thick: inches(1 / 8), deep: inches(3 /
 export const SLOT_MIDDLE: Length = CLIP_SLOT + SLOT.thick / 2;
 
 /** Clips: the screw of each goes up into the top, beside the rail on the side that is not seen. */
-export function clips(site: Site): Layout | null {
+export function clips(site: Site): JointLayout | null {
   const { drilled, into, meeting, units } = site;
   const run = meeting.axis === 0 ? meeting.along : 0;
   const wide = ([0, 1, 2] as const).find((at) => at !== meeting.axis && at !== run)!;
@@ -36,7 +36,7 @@ export function clips(site: Site): Layout | null {
   const lie = (place: Length, face: 1 | -1): Lie => {
     const from = under(place, face > 0 ? thick + CLIP_OFF : -CLIP_OFF);
     const wood = raysIn(solidOf(into), from, meeting.normal).find(([low, high]) => low < 60 && high > 60)?.[1] ?? 0;
-    const laid: Laid = {
+    const laid: ShankLaid = {
       from,
       direction: meeting.normal,
       // In thin wood a shorter one, or a washer under its head.
@@ -49,7 +49,7 @@ export function clips(site: Site): Layout | null {
     };
     // The slot as it lies along the face: two rows of it, the one at the face, the other as deep as it goes.
     const slot = () =>
-      [SLOT.thick / 2, SLOT.deep - SLOT.thick / 2].map((deep): Laid => {
+      [SLOT.thick / 2, SLOT.deep - SLOT.thick / 2].map((deep): ShankLaid => {
         const middle = add(under(place, face > 0 ? thick - deep : deep), times(meeting.normal, -SLOT_MIDDLE));
         const reach = SLOT.long / 2 - SLOT.thick / 2;
         return {

@@ -2,7 +2,7 @@ import { inches, type Length } from '../length';
 import { type Part, waysOf } from '../piece';
 import { outOf, outOfFrame, prism, times, type Vec } from '../solid';
 import { SCREWS } from './fasteners';
-import { tellFrom, type Layout, type Lie, type Site } from './layout';
+import { tellFrom, type JointLayout, type Lie, type Site } from './layout';
 import { railEndPositions } from './pocket-screws';
 import { onPlane } from './meeting';
 
@@ -10,7 +10,7 @@ import { onPlane } from './meeting';
 export const BLOCK: Length = inches(1.5);
 
 /** A block in the inside corner of a rail and what it ends on: screwed through into both, two rows that pass each other. */
-export function cornerBlock(site: Site): Layout | null {
+export function cornerBlock(site: Site): JointLayout | null {
   const { drilled, into, meeting, units } = site;
   if (meeting.axis !== 0) return null;
   const [low, high] = meeting.spans[1]!;

@@ -3,7 +3,7 @@ import { able, DEFAULT_SHOP, type Method, type Piece, type Shop } from '../job';
 import { boxOf, joinOf, pairKey, type Joint, type Part } from '../piece';
 import type { Vec } from '../solid';
 import { DRIVER_ROOM } from './driver';
-import { fasten, type Room } from './fasten';
+import { fasten, type JointRoom } from './fasten';
 import type { Fastening } from './fastening';
 import { clippedJoints } from './clip-places';
 import { meetingOf, type Meeting } from './meeting';
@@ -46,7 +46,13 @@ const lying = (usual: Fastening): Fastening => ({
  * said for all alike and does not work here, the usual or the next that the shop has the tools for. Where a rail meets a
  * board of a top that its neighbours hold there may be no place for anything: then it only lies under it.
  */
-function anotherWay(usual: Fastening, meeting: Meeting | null, room: Room, asked: boolean, pegged: boolean): Fastening {
+function anotherWay(
+  usual: Fastening,
+  meeting: Meeting | null,
+  room: JointRoom,
+  asked: boolean,
+  pegged: boolean,
+): Fastening {
   const { joint, drilled, into } = usual;
   if (joint.kind === 'top clips' && usual.meets < LEAST_FACE) return lying(usual);
   const works = (by: Method): Fastening | null => {
@@ -131,7 +137,7 @@ export function fastenings(
         other.id !== id && ofTop(other.drilled) && ofTop(other.into) && (other.drilled === into || other.into === into),
     );
   const least = Math.min(DRIVER_ROOM['long bit'], ...shop.drivers.map((driver) => DRIVER_ROOM[driver]));
-  const room: Room = {
+  const room: JointRoom = {
     units,
     middle: middleOfParts(parts),
     bored: new Map(),

@@ -5,18 +5,18 @@ import { add, common, dot, sub, times, volumeOf, type Cell, type Solid, type Vec
 import { isBoard, isSheet } from '../stock';
 import { likeness, placedAlike, type Alike } from './alike';
 import { hardwareShanks, LEAST_HELD } from './hardware';
-import { isOnTop, type Layout, type Site } from './layout';
+import { isOnTop, type JointLayout, type Site } from './layout';
 import { type Meeting } from './meeting';
 import type { Fastener } from './fasteners';
 import { WAYS_FOR, type Means } from './kinds';
 import { WAYS_TO_JOIN } from './methods';
 import { DRIVER_ROOM, standingRound, standsFast } from './driver';
-import { nearTo, placeOn, type Access, type Placed, type Trouble } from './placing';
-import { takenBy, type Laid, type Shank, type IsTaken } from './shank';
+import { nearTo, placeOn, type InTheWay, type Placed, type Trouble } from './placing';
+import { takenBy, type ShankLaid, type Shank, type IsTaken } from './shank';
 import { isDense, type Fastening } from './fastening';
 
 /** Fasteners by the parts they are in. */
-type Bored = Map<string, Laid[]>;
+type Bored = Map<string, ShankLaid[]>;
 
 /** The side of a part that looks down, or else to the middle of the piece: the one nobody sees. */
 function hiddenSide(part: Part, axis: 0 | 1 | 2, middle: Vec): 1 | -1 {
@@ -37,7 +37,7 @@ function methodOf(joint: Joint, said: Piece['joins'][string] | null): Means {
 const facesOut = (by: Means): Fastening['face'] | null =>
   by === 'pocket screws' || by === 'clips' || by === 'slotted screws' || by === 'corner block' ? null : 'outside';
 
-export type Room = {
+export type JointRoom = {
   readonly units: Units;
   readonly middle: Vec;
   readonly bored: Bored;
@@ -60,7 +60,7 @@ export type Room = {
 };
 
 /** A joint that has hardware of its own: its screws, and where hinges stand. */
-function withHardware(of: Fastening, taken: readonly Laid[], units: Units): Fastening {
+function withHardware(of: Fastening, taken: readonly ShankLaid[], units: Units): Fastening {
   const shanks = hardwareShanks(of.joint, of.drilled, of.into, taken, units);
   const hinge = of.joint.kind === 'hinge';
   const still = boxOf(of.into);
@@ -91,7 +91,7 @@ const bareJoint = (joint: Joint, drilled: Part, into: Part, meeting: Meeting | n
   meets: meeting?.area ?? 0,
   reaches: true,
   shanks: [] as readonly Shank[],
-  slots: [] as readonly Laid[],
+  slots: [] as readonly ShankLaid[],
   blocks: [] as Solid,
   troubles: [] as readonly Trouble[],
   instead: null,
@@ -106,7 +106,7 @@ function glueOf({ kind }: Joint, drilled: Part, into: Part, { area }: Meeting, b
 }
 
 /** The faces that the holes may be on, the usual first: the one nobody sees, or the other where a person flips it. */
-function sidesFor({ drilled, meeting }: Site, layout: Layout, by: Method, flip: boolean, middle: Vec) {
+function sidesFor({ drilled, meeting }: Site, layout: JointLayout, by: Method, flip: boolean, middle: Vec) {
   // From outside it is all one: in the middle first.
   if (layout.faces.length === 1 || facesOut(by)) return layout.faces;
   const across = ([0, 1, 2] as const).find((at) => at !== meeting.axis && at !== layout.run)!;
@@ -124,8 +124,8 @@ function sidesFor({ drilled, meeting }: Site, layout: Layout, by: Method, flip: 
 function accessFor(
   { joint, drilled, into, meeting }: Site,
   isEdge: boolean,
-  room: Room,
-): Access & { readonly free: boolean } {
+  room: JointRoom,
+): InTheWay & { readonly free: boolean } {
   const onTop = isOnTop(joint.kind);
   const mates = room.mates(joint);
   const { least } = room;
@@ -142,13 +142,13 @@ function accessFor(
 }
 
 /** Whether a block would take the place of a part or of another block. */
-const isCrowded = (block: Cell, { parts, blocks }: Room): boolean =>
+const isCrowded = (block: Cell, { parts, blocks }: JointRoom): boolean =>
   [...parts.map(solidOf), blocks].some((other) => volumeOf(common([block], other)) > TOUCHES);
 /** Cubic length units: a sixteenth of an inch each way. */
 const TOUCHES = inches(1 / 16) ** 3;
 
 /** The fasteners of a layout on one of its faces, with those of its second row. */
-function rowsOn(face: 1 | -1, layout: Layout, site: Site, isTaken: IsTaken, access: Access): Placed {
+function rowsOn(face: 1 | -1, layout: JointLayout, site: Site, isTaken: IsTaken, access: InTheWay): Placed {
   const row = placeOn(layout, face, site, isTaken, access);
   if (!layout.also) return row;
   const byRow = takenBy(row.shanks);
@@ -166,7 +166,7 @@ export function fasten(
   drilled: Part,
   into: Part,
   meeting: Meeting | null,
-  room: Room,
+  room: JointRoom,
   said: Piece['joins'][string] | null,
 ): Fastening {
   const base = bareJoint(joint, drilled, into, meeting, said?.plugs ?? false);

@@ -5,7 +5,7 @@ import { isBoard, isSheet, SPECIES, speciesOf } from '../stock';
 import type { Fastener } from './fasteners';
 import type { Means } from './kinds';
 import type { Trouble } from './placing';
-import type { Laid, Shank } from './shank';
+import type { ShankLaid, Shank } from './shank';
 
 /** A joint worked out: what goes in, how the jig is set, where. */
 export type Fastening = {
@@ -39,7 +39,7 @@ export type Fastening = {
   /** Every fastener as it lies in the piece. */
   readonly shanks: readonly Shank[];
   /** What is cut for them besides, that others keep clear of. */
-  readonly slots: readonly Laid[];
+  readonly slots: readonly ShankLaid[];
   /** What is glued on for them to go through: a corner block. */
   readonly blocks: Solid;
   /** What could not be made right; empty where all is well. */

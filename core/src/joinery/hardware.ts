@@ -2,7 +2,7 @@ import { floorToTape, inches, roundToTape, type Length, type Units } from '../le
 import { boxOf, extent, hingePlaces, solidOf, type Axis, type Box, type Joint, type Part } from '../piece';
 import { raysIn, type Vec } from '../solid';
 import { FARTHEST, nearestFirst, place3 } from './layout';
-import { clash, type Laid, type Shank } from './shank';
+import { clash, type ShankLaid, type Shank } from './shank';
 
 /** Screws that come with slides, hinges and plates, and the pin under a shelf: so long, and so thick. */
 const SLIDE_SCREW: Length = inches(3 / 8);
@@ -22,7 +22,7 @@ const PIN_END: Length = inches(2);
 const HINGE_HALF: Length = inches(5 / 8);
 const PLATE_HALF: Length = inches(1.4);
 /** The first of the places near the usual one where every screw holds and meets no other; the usual where none does. */
-function clearOf(taken: readonly Laid[], lay: (off: Length) => readonly Shank[]): readonly Shank[] {
+function clearOf(taken: readonly ShankLaid[], lay: (off: Length) => readonly Shank[]): readonly Shank[] {
   for (const off of nearestFirst(FARTHEST)) {
     const shanks = lay(off);
     if (shanks.every((one) => one.bite >= LEAST_HELD && !taken.some((other) => clash(one, other)))) return shanks;
@@ -83,7 +83,7 @@ function bothSides(
 }
 
 /** Three screws on each side, at half the height of what slides; a slide has holes enough to pass by those behind. */
-function slideShanks(moving: Part, still: Part, taken: readonly Laid[], units: Units): readonly Shank[] {
+function slideShanks(moving: Part, still: Part, taken: readonly ShankLaid[], units: Units): readonly Shank[] {
   const [a, b] = [boxOf(moving), boxOf(still)];
   const between = gapOf(a, b);
   if (!between) return [];
@@ -114,7 +114,7 @@ function slideShanks(moving: Part, still: Part, taken: readonly Laid[], units: U
  * Two screws of each leaf into the back of the door and into the edge that it closes against. A hinge gives way along
  * the door where its screws would find no wood, or another's.
  */
-function hingeShanks(moving: Part, still: Part, taken: readonly Laid[], units: Units): readonly Shank[] {
+function hingeShanks(moving: Part, still: Part, taken: readonly ShankLaid[], units: Units): readonly Shank[] {
   const [a, b] = [boxOf(moving), boxOf(still)];
   const between = gapOf(a, b);
   if (!between) return [];
@@ -197,7 +197,7 @@ export function hardwareShanks(
   joint: Joint,
   moving: Part,
   still: Part,
-  taken: readonly Laid[],
+  taken: readonly ShankLaid[],
   units: Units,
 ): readonly Shank[] {
   switch (joint.kind) {

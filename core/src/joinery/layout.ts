@@ -4,7 +4,7 @@ import { raysIn, times, type Cell, type Vec } from '../solid';
 import { type Meeting } from './meeting';
 import type { Fastener } from './fasteners';
 import { edgePositions } from './pocket-screws';
-import type { Laid } from './shank';
+import type { ShankLaid } from './shank';
 
 /** A joint to be laid out: `first` is the part that is drilled, or that a rail's screws come through. */
 export type Site = {
@@ -19,18 +19,18 @@ export type Site = {
 
 /** One fastener as it would lie, with the parts it goes through and into, and how far from its head they meet. */
 export type Lie = {
-  readonly laid: Laid;
+  readonly laid: ShankLaid;
   readonly first: Part;
   readonly second: Part;
   readonly meets: number;
   /** Whether the hole behind its head, or its slot, is in wood that stays; asked only where all else is well. */
   readonly whole?: () => boolean;
   /** What is cut besides, that others keep clear of: a clip's slot. */
-  readonly beside?: () => readonly Laid[];
+  readonly beside?: () => readonly ShankLaid[];
 };
 
 /** How a method is laid out at a site. */
-export type Layout = {
+export type JointLayout = {
   readonly fastener: Fastener;
   readonly jig: Length;
   /** Places along the drilled part's own direction `run`, as they would be without anything in the way. */
@@ -48,7 +48,7 @@ export type Layout = {
   /** A pencil's width off its place it must still hold: it is marked and bored by hand. */
   readonly wary?: boolean;
   /** Laid besides, on the same face: a corner block's second row. */
-  readonly also?: Layout;
+  readonly also?: JointLayout;
   /** What is glued on for it to go through: a corner block, by the face it lies on. */
   readonly block?: (face: 1 | -1) => Cell;
 };

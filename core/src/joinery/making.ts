@@ -5,7 +5,7 @@ import { add, dot, times, type Vec } from '../solid';
 import { sideAt, spotsOn, together, told, type Does, type Operation, type PartSide, type Spot } from '../work';
 import { isDense, type Fastening } from './fastening';
 import { meetingOf } from './meeting';
-import type { Bench, Buys } from './method';
+import type { JointBench, Buys } from './method';
 import type { Shank } from './shank';
 
 /** A joint's fasteners of one kind and size, as many as it has. */
@@ -22,7 +22,7 @@ export function work(
   does: Does,
   joints: readonly Fastening[],
   on: readonly Part[],
-  bench: Bench,
+  bench: JointBench,
   minutes: number,
   tool: Operation['tool'] = 'drill',
   name = '',
@@ -59,7 +59,7 @@ export type Site3 = {
 };
 
 /** Of places and the joints they are for, those that are worked at here and now. */
-const taken = (sites: readonly Site3[], bench: Bench): readonly Site3[] =>
+const taken = (sites: readonly Site3[], bench: JointBench): readonly Site3[] =>
   sites.filter(({ part, other }) => bench.takes(part, other));
 
 /** The direction of a part that places of one joint are lined up along: where they differ most, else its longer one. */
@@ -84,7 +84,7 @@ const nearestAxis = (part: Part, side: PartSide, way: Vec): Axis =>
 /** Places told part by part, each part's on one side from the same end and edge; with the way each runs, in its own directions. */
 export function tellSites(
   sites: readonly Site3[],
-  bench: Bench,
+  bench: JointBench,
 ): { readonly spots: readonly Spot[]; readonly ways: readonly Vec[] } {
   const sided = sites.map((site) => ({ site, side: sideAt(site.part, site.at, site.direction) }));
   const sameSide = together(sided, ({ site, side }) => `${site.part.id} ${side.axis} ${side.sign}`);
@@ -134,7 +134,7 @@ export function tellSites(
 const SQUARE = 0.9999;
 
 /** Places that are worked at here and now: those square to their side, and those that are not, each told part by part. */
-function squareAndSlant(sites: readonly Site3[], bench: Bench) {
+function squareAndSlant(sites: readonly Site3[], bench: JointBench) {
   const isSlant = ({ part, at, direction }: Site3) =>
     Math.abs(dot(waysOf(part)[sideAt(part, at, direction).axis], direction)) < SQUARE;
   return [false, true].flatMap((slant) => {
@@ -148,7 +148,7 @@ export const slotting = (
   sites: readonly Site3[],
   shape: Pick<Extract<Does, { kind: 'slot' }>, 'what' | 'long' | 'thick' | 'deep'>,
   joints: readonly Fastening[],
-  bench: Bench,
+  bench: JointBench,
   { minutes, tool, name = '' }: { readonly minutes: number; readonly tool: Tool; readonly name?: string },
 ): readonly Operation[] =>
   squareAndSlant(sites, bench).map(({ slant, parts, spots, ways }) =>
@@ -169,7 +169,7 @@ export function boring(
   bits: Extract<Does, { kind: 'bore' }>['bits'],
   what: string,
   joints: readonly Fastening[],
-  bench: Bench,
+  bench: JointBench,
   {
     countersunk = false,
     minutes = 1,
@@ -194,7 +194,7 @@ const entryOf = ({ from, direction, behind }: Shank): Vec => add(from, times(dir
 /** Clearance holes, and counterbores so deep as each head goes down, in what screws go through. */
 export function clearanceHoles(
   joints: readonly Fastening[],
-  bench: Bench,
+  bench: JointBench,
   what: string,
   countersunk = false,
 ): readonly Operation[] {
@@ -231,7 +231,7 @@ export function clearanceHoles(
 /** Screws of each size driven: pilots on through the holes there are, then the screws, and how deep their heads lie. */
 export function driving(
   joints: readonly Fastening[],
-  bench: Bench,
+  bench: JointBench,
   {
     washer = false,
     snug = false,
@@ -280,7 +280,7 @@ export function driving(
 }
 
 /** What is pushed into holes or slots with glue, half in each part. */
-export function pegging(joints: readonly Fastening[], bench: Bench): readonly Operation[] {
+export function pegging(joints: readonly Fastening[], bench: JointBench): readonly Operation[] {
   const rows = new Map<string, Fastening[]>();
   for (const item of joints) rows.set(item.fastener!.size, [...(rows.get(item.fastener!.size) ?? []), item]);
   return [...rows.values()].map((group) => {

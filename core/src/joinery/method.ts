@@ -3,7 +3,7 @@ import type { HardwareKind } from '../stock';
 import type { Operation, Spot, Teller, Worked } from '../work';
 import type { Part } from '../piece';
 import type { Fastening } from './fastening';
-import type { Layout, Site } from './layout';
+import type { JointLayout, Site } from './layout';
 
 /** How much of a joint shows once it is made. */
 export const LOOKS = {
@@ -16,7 +16,7 @@ export const LOOKS = {
 export type Look = keyof typeof LOOKS;
 
 /** Where joints are made: how places are told, how long parts still are, what drives where there is little room. */
-export type Bench = Teller & {
+export type JointBench = Teller & {
   readonly piece: string;
   readonly tools: readonly Tool[];
   /** A part as it is while it is worked on. */
@@ -55,15 +55,15 @@ export type WayToJoin = {
   /** Whether two parts can be cut for it. */
   readonly fits: (site: Pick<Site, 'joint' | 'drilled' | 'into'>) => boolean;
   /** How its fasteners lie; null where it has none to lay, or the wood does not allow it. */
-  readonly lays: (site: Site, fine: boolean) => Layout | null;
+  readonly lays: (site: Site, fine: boolean) => JointLayout | null;
   /** What is bought for a joint. */
   readonly buys: (item: Fastening) => readonly Buys[];
   /** Pounds of straight pull that the joint should bear. */
   readonly strength: (item: Fastening) => number;
   /** What is done to the parts before they come together: joints of this way, in one place and time. */
-  readonly prepares: (joints: readonly Fastening[], bench: Bench) => readonly Operation[];
+  readonly prepares: (joints: readonly Fastening[], bench: JointBench) => readonly Operation[];
   /** What is done once they are. */
-  readonly makes: (joints: readonly Fastening[], bench: Bench) => readonly Operation[];
+  readonly makes: (joints: readonly Fastening[], bench: JointBench) => readonly Operation[];
 };
 
 export type { Spot };

@@ -2,11 +2,11 @@ import { inches, type Length } from '../length';
 import type { Method } from '../job';
 import { waysOf, type Axis, type Part } from '../piece';
 import { add, dot, times } from '../solid';
-import { depths, place3, shifted, tellFrom, type Layout, type Lie, type Site } from './layout';
+import { depths, place3, shifted, tellFrom, type JointLayout, type Lie, type Site } from './layout';
 import { onPlane } from './meeting';
 import { BISCUITS, dowelFor, SHORT_OF, tenonFor } from './fasteners';
 import { edgePositions, railEndPositions } from './pocket-screws';
-import type { Laid } from './shank';
+import type { ShankLaid } from './shank';
 
 /**
  * Ends that lean both ways. Pegs let a joint close along its own line only: of a mitred frame, and of a frame whose rails
@@ -19,7 +19,7 @@ const isCompound = ({ ends }: Part): boolean =>
 const ALONG = 0.9994;
 
 /** Dowels, biscuits and loose tenons: half in each part, less in a thin one; nothing is driven from outside. */
-export function pegs(by: Method, site: Site): Layout | null {
+export function pegs(by: Method, site: Site): JointLayout | null {
   const { drilled, into, meeting, units, joint } = site;
   const slanted = waysOf(drilled).every((way) => Math.abs(dot(way, meeting.normal)) < ALONG);
   if (joint.kind === 'edge' && (meeting.axis === 0 || slanted)) return null;
@@ -67,7 +67,7 @@ export function pegs(by: Method, site: Site): Layout | null {
   const beyond = Math.min(Math.round(length / 2), Math.round(wood.beyond) - SHORT_OF);
   if (beyond < inches(1 / 4) || wood.deep < length - beyond + SHORT_OF) return null;
   // A slot is as long as what goes in is wide: a row of lines beside each other, for others to keep clear of.
-  const across = (laid: Laid): readonly Laid[] => {
+  const across = (laid: ShankLaid): readonly ShankLaid[] => {
     const half = (fastener.wide - fastener.shank) / 2;
     const rows = Math.ceil(half / inches(3 / 8));
     return Array.from({ length: 2 * rows }, (_, at) => (half * (at < rows ? at - rows : at - rows + 1)) / rows).map(
@@ -83,7 +83,7 @@ export function pegs(by: Method, site: Site): Layout | null {
         [wide, middle],
       ]),
     );
-    const laid: Laid = {
+    const laid: ShankLaid = {
       from: add(point, times(meeting.normal, -(length - beyond))),
       direction: meeting.normal,
       length,

@@ -2,9 +2,9 @@ import { inches, type Length } from '../length';
 import { boxOf, type Part } from '../piece';
 import { dot, outOf, sub, times, type Solid } from '../solid';
 import { roomBehind } from './driver';
-import { FARTHEST, isOnTop, isPlain, nearestFirst, place3, type Layout, type Site } from './layout';
+import { FARTHEST, isOnTop, isPlain, nearestFirst, place3, type JointLayout, type Site } from './layout';
 import type { Meeting } from './meeting';
-import { clash, measured, type Laid, type Shank, type IsTaken } from './shank';
+import { clash, measured, type ShankLaid, type Shank, type IsTaken } from './shank';
 
 /** What is wrong with a fastener as it lies. */
 export type Trouble = 'no bite' | 'comes out' | 'meets another' | 'wood is cut away' | 'no room' | 'not possible';
@@ -18,11 +18,11 @@ const MARGIN = inches(3 / 8);
 export type Placed = {
   readonly shanks: readonly Shank[];
   /** What is cut for them besides: slots of clips. */
-  readonly slots: readonly Laid[];
+  readonly slots: readonly ShankLaid[];
   readonly troubles: readonly Trouble[];
 };
 
-const faultOf = (shank: Shank, { bite, leaves }: Layout): Trouble | null =>
+const faultOf = (shank: Shank, { bite, leaves }: JointLayout): Trouble | null =>
   !shank.held
     ? 'wood is cut away'
     : shank.bite < bite
@@ -32,7 +32,7 @@ const faultOf = (shank: Shank, { bite, leaves }: Layout): Trouble | null =>
         : null;
 
 /** What is in the way of a driver, and how much of it must be clear: of the finished piece as much as can be. */
-export type Access = {
+export type InTheWay = {
   /** What is one with the two parts before they meet: the other walls of a hollow leg. There is no way round it. */
   readonly always: (through: string) => readonly Solid[];
   /** The least that any driver of the shop wants. */
@@ -44,7 +44,7 @@ export type Access = {
 };
 
 /** The round holes through a part, such as a parasol's: a bore keeps as clear of them as of another's. */
-const holesThrough = ({ cuts, frame }: Part): readonly Laid[] =>
+const holesThrough = ({ cuts, frame }: Part): readonly ShankLaid[] =>
   cuts
     .filter(({ kind }) => kind === 'hole')
     .map(({ axis, outline, from, to }) => {
@@ -76,7 +76,7 @@ const holesThrough = ({ cuts, frame }: Part): readonly Laid[] =>
  * Over the edge of a lap or a groove its head would lie deeper on one side than is told, and its bit has no wood to stand
  * on. What lies on a slant does not: there one side is as much deeper as the other is less.
  */
-function onStep({ lie }: Layout, place: Length, face: 1 | -1, laid: Laid): Trouble | null {
+function onStep({ lie }: JointLayout, place: Length, face: 1 | -1, laid: ShankLaid): Trouble | null {
   const about = laid.hole + PENCIL;
   const depthOf = (off: Length, aside: Length): number => {
     const next = lie(place + off, face, aside).laid;
@@ -90,7 +90,7 @@ function onStep({ lie }: Layout, place: Length, face: 1 | -1, laid: Laid): Troub
 }
 
 /** What is wrong with a fastener a pencil's width off its place, along or, where the wood is not plain all over, aside. */
-function strays(layout: Layout, place: Length, face: 1 | -1, laid: Laid, plain: boolean): Trouble | null {
+function strays(layout: JointLayout, place: Length, face: 1 | -1, laid: ShankLaid, plain: boolean): Trouble | null {
   for (const [off, aside] of plain ? ALONG : AROUND) {
     const next = layout.lie(place + off, face, aside);
     const fault = faultOf(measured(next.laid, next.first, next.second, next.meets), layout);
@@ -110,24 +110,24 @@ const AROUND = [...ALONG, [0, PENCIL], [0, -PENCIL]] as const;
  * @param isTaken whether a bore would meet one that is there already.
  */
 export function placeOn(
-  layout: Layout,
+  layout: JointLayout,
   face: 1 | -1,
   { meeting, joint, drilled, into }: Site,
   isTaken: IsTaken,
-  { always, least, around, rooms, alike }: Access,
+  { always, least, around, rooms, alike }: InTheWay,
 ): Placed {
   const [low, high] = meeting.spans[layout.run]!;
   const offsets = nearestFirst(isOnTop(joint.kind) ? high - low : FARTHEST);
   const shanks: Shank[] = [];
-  const slots: Laid[] = [];
+  const slots: ShankLaid[] = [];
   const failed: { readonly shank: Shank; readonly trouble: Trouble }[] = [];
   const holes = [drilled, into].flatMap(holesThrough);
   const plain = [drilled, into].every(isPlain);
-  const meetsAnother = (one: Laid): boolean =>
+  const meetsAnother = (one: ShankLaid): boolean =>
     isTaken(one) || [holes, shanks, slots].some((others) => others.some((other) => clash(one, other)));
   for (const target of layout.targets) {
     let usual: { readonly shank: Shank; readonly trouble: Trouble } | null = null;
-    const able: { readonly shank: Shank; readonly room: number; readonly slot: readonly Laid[] }[] = [];
+    const able: { readonly shank: Shank; readonly room: number; readonly slot: readonly ShankLaid[] }[] = [];
     for (const offset of offsets) {
       const place = target + offset;
       if (offset !== 0 && (place < low + MARGIN || place > high - MARGIN)) continue;

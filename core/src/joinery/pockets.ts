@@ -11,13 +11,13 @@ import {
   toMark,
   spaced,
   tellFrom,
-  type Layout,
+  type JointLayout,
   type Lie,
   type Site,
 } from './layout';
 import { onPlane } from './meeting';
 import { edgePositions, pocketScrew, railEndPositions, THICKEST_POCKET } from './pocket-screws';
-import { measured, type Laid } from './shank';
+import { measured, type ShankLaid } from './shank';
 
 /** A pocket's pilot runs so many degrees from the face. */
 const SLOPE = radians(15);
@@ -36,7 +36,7 @@ const isIn = (part: Part, at: Vec, direction: Vec): boolean =>
   raysIn(solidOf(part), at, direction).some(([low, high]) => low < inches(1 / 16) && high > inches(1 / 4));
 
 /** Pockets: drilled at 15 degrees from a face, out through the middle of the jig's setting. */
-export function pockets(site: Site, fine: boolean): Layout | null {
+export function pockets(site: Site, fine: boolean): JointLayout | null {
   const { drilled, into, meeting, units, joint } = site;
   const sizes = [drilled.length, drilled.width, drilled.thickness];
   const [a, b] = ([0, 1, 2] as const).filter((at) => at !== meeting.axis) as [Axis, Axis];
@@ -49,7 +49,7 @@ export function pockets(site: Site, fine: boolean): Layout | null {
   const middle = (from + to) / 2;
   const strip = ![usual / 2, sizes[face]! - usual / 2].every(inStrip);
   const jig = strip ? Math.round(2 * Math.min(middle, sizes[face]! - middle)) : usual;
-  const faces: Layout['faces'] = strip ? [middle > sizes[face]! / 2 ? 1 : -1] : [1, -1];
+  const faces: JointLayout['faces'] = strip ? [middle > sizes[face]! / 2 ? 1 : -1] : [1, -1];
   const own = pocketScrew(jig);
   const table = pocketScrew(Math.min(jig, into.thickness));
   if (own === null || table === null) return null;
@@ -85,7 +85,7 @@ export function pockets(site: Site, fine: boolean): Layout | null {
         times(ways[face], -side * Math.sin(SLOPE)),
       );
       const from = add(out, times(direction, -seat));
-      const laid: Laid = {
+      const laid: ShankLaid = {
         from,
         direction,
         length: pocketShank(size, fine).length,

@@ -25,9 +25,9 @@ export type Shank = {
 };
 
 /** A shank before it is measured against the wood. */
-export type Laid = Omit<Shank, 'bite' | 'left' | 'held' | 'through'>;
+export type ShankLaid = Omit<Shank, 'bite' | 'left' | 'held' | 'through'>;
 
-export const tipOf = ({ from, direction, length }: Laid): Vec => add(from, times(direction, length));
+export const tipOf = ({ from, direction, length }: ShankLaid): Vec => add(from, times(direction, length));
 
 /** Wood nearer to a surface than this counts as at it. */
 const AT = inches(1 / 64);
@@ -36,7 +36,7 @@ const AT = inches(1 / 64);
  * A shank measured along its own line: how much of it is in the second part, what is left there before the far face, and
  * whether the first part is whole on the way. `meets` is how far from the head the two parts lie against each other.
  */
-export function measured(laid: Laid, first: Part, second: Part, meets: number): Shank {
+export function measured(laid: ShankLaid, first: Part, second: Part, meets: number): Shank {
   const inSecond = raysIn(solidOf(second), laid.from, laid.direction).find(
     ([low, high]) => low <= meets + AT && high > meets + AT,
   );
@@ -69,7 +69,7 @@ export function apartBy(a: readonly [Vec, Vec], b: readonly [Vec, Vec]): number 
 }
 
 /** All that is bored for a shank: from the surface to the tip. */
-const boredOf = (shank: Laid): readonly [Vec, Vec] => [
+const boredOf = (shank: ShankLaid): readonly [Vec, Vec] => [
   add(shank.from, times(shank.direction, -shank.behind)),
   tipOf(shank),
 ];
@@ -78,7 +78,7 @@ const boredOf = (shank: Laid): readonly [Vec, Vec] => [
 const WALL: Length = inches(1 / 16);
 
 /** Whether two bores are too far apart to meet: by their middles and half lengths. Asked so often that it is worth being quick. */
-function isFar(a: Laid, b: Laid): boolean {
+function isFar(a: ShankLaid, b: ShankLaid): boolean {
   const [halfA, halfB] = [(a.length + a.behind) / 2, (b.length + b.behind) / 2];
   const far = halfA + halfB + Math.max(a.hole, a.radius) + Math.max(b.hole, b.radius) + WALL;
   let sum = 0;
@@ -91,10 +91,10 @@ function isFar(a: Laid, b: Laid): boolean {
 }
 
 /** Whether two bores run into each other, a thin wall between them counted. */
-export function clash(a: Laid, b: Laid): boolean {
+export function clash(a: ShankLaid, b: ShankLaid): boolean {
   if (isFar(a, b)) return false;
   // The wide hole lies behind the head only; before it the shank is thin.
-  const stretches = (shank: Laid) =>
+  const stretches = (shank: ShankLaid) =>
     [
       { of: boredOf({ ...shank, behind: 0 }), radius: shank.radius },
       ...(shank.behind > 0 ? [{ of: [boredOf(shank)[0], shank.from] as const, radius: shank.hole }] : []),
@@ -105,8 +105,8 @@ export function clash(a: Laid, b: Laid): boolean {
 }
 
 /** Whether a bore would meet one that is there already. */
-export type IsTaken = (one: Laid) => boolean;
+export type IsTaken = (one: ShankLaid) => boolean;
 export const takenBy =
-  (others: readonly Laid[]): IsTaken =>
+  (others: readonly ShankLaid[]): IsTaken =>
   (one) =>
     others.some((other) => clash(one, other));

@@ -3,11 +3,22 @@ import type { Method } from '../job';
 import { waysOf } from '../piece';
 import { add, times } from '../solid';
 import { sizeOf } from '../work';
-import { depths, place3, shifted, spaced, tellFrom, toMark, times3, type Layout, type Lie, type Site } from './layout';
+import {
+  depths,
+  place3,
+  shifted,
+  spaced,
+  tellFrom,
+  toMark,
+  times3,
+  type JointLayout,
+  type Lie,
+  type Site,
+} from './layout';
 import { onPlane } from './meeting';
 import { boltFor, bradFor, BRADS, INSERTS, LAGS, SHORT_OF, woodScrew, type Fastener } from './fasteners';
 import { railEndPositions } from './pocket-screws';
-import type { Laid } from './shank';
+import type { ShankLaid } from './shank';
 
 type Chosen = { readonly fastener: Fastener; readonly sunk: Length; readonly bite: Length };
 
@@ -81,7 +92,7 @@ function slopeAt(deepAt: (off: Length, aside: Length) => number): number {
 }
 
 /** Straight through one part into the other: screws, lags, bolts, inserts, brads. A rail's come through what it ends on. */
-export function straight(by: Method, site: Site): Layout | null {
+export function straight(by: Method, site: Site): JointLayout | null {
   const { drilled, into, meeting, units, joint } = site;
   const at = onPlane(drilled, meeting, times3(meeting.spans.map(([low, high]) => (low + high) / 2)));
   const own = depths(drilled, into, at, meeting.normal);
@@ -157,7 +168,7 @@ export function straight(by: Method, site: Site): Layout | null {
     // Where the wood is thicker than where it was chosen for, the head goes down by as much; where thinner, less.
     const sunk = deep > 0 ? Math.max(lean, chosen.sunk + roundToTape(deep - middle.deep, units)) : chosen.sunk;
     const reach = Math.max(0, (deep > 0 ? deep : middle.deep) - sunk);
-    const laid: Laid = {
+    const laid: ShankLaid = {
       from: add(point, times(direction, -reach)),
       direction,
       length: through ? Math.round(reach + middle.beyond) : fastener.length,
@@ -168,7 +179,7 @@ export function straight(by: Method, site: Site): Layout | null {
       driven: by !== 'brads',
     };
     // The hole that takes an insert is wider than its bolt: others keep clear of it.
-    const seat = (): readonly Laid[] => [
+    const seat = (): readonly ShankLaid[] => [
       {
         ...laid,
         from: point,

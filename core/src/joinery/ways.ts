@@ -10,7 +10,7 @@ import { WAYS_TO_JOIN } from './methods';
 import { boughtFor } from './needs';
 
 /** One way to make a joint, or all alike, with what it comes to. */
-export type Way = {
+export type WayCompared = {
   readonly by: Method;
   readonly name: string;
   readonly when: string;
@@ -70,7 +70,7 @@ export function waysOfJoint(
   jointId: string,
   topNominal: Nominal,
   all: boolean,
-): readonly Way[] {
+): readonly WayCompared[] {
   const piece = job.pieces.find(({ id }) => id === pieceId);
   if (!piece) return [];
   const madeBy = (joins: Piece['joins']) => {
@@ -83,7 +83,7 @@ export function waysOfJoint(
   const parts = new Map(now.model.parts.map((part) => [part.id, part]));
   // Also said of this one: what is said for all alike gives way where it does not work, and this is to be seen.
   const keys = [...(all ? [item.joint.kind] : []), pairKey(item.joint)];
-  return WAYS_FOR[item.joint.kind].flatMap((by): readonly Way[] => {
+  return WAYS_FOR[item.joint.kind].flatMap((by): readonly WayCompared[] => {
     if (!cutFits(by, item.joint, parts)) return [];
     const said = { ...joinOf(piece, item.joint), by };
     const tried =

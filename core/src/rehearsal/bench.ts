@@ -4,18 +4,18 @@ import type { Joint, Part } from '../piece';
 import { volumeOf } from '../solid';
 import { woodOf } from '../stock';
 import type { Operation } from '../work';
-import { placed, pointed, type Body, type Hole } from './body';
+import { placed, pointed, type BenchPart, type Hole } from './body';
 import type { Fault, FaultKind } from './fault';
 
 /** Numbers are told to 1/64: what is nearer than twice that is right. */
 export const NEAR = inches(1 / 32);
 
 /** The bench of one piece while the operations are carried out. */
-export type Bench = {
+export type RehearsalBench = {
   readonly shop: Shop;
   readonly parts: ReadonlyMap<string, Part>;
   readonly joints: ReadonlyMap<string, Joint>;
-  readonly bodies: Map<string, Body>;
+  readonly bodies: Map<string, BenchPart>;
   /** What each part is one with by now. */
   readonly whole: Map<string, Set<string>>;
   readonly stands: Set<string>;
@@ -36,9 +36,9 @@ export function newBench(
   job: Pick<Job, 'shop'>,
   parts: readonly Part[],
   joints: readonly Joint[],
-  bodies: ReadonlyMap<string, Body>,
+  bodies: ReadonlyMap<string, BenchPart>,
   faults: Fault[],
-): Bench {
+): RehearsalBench {
   return {
     shop: job.shop,
     parts: new Map(parts.map((part) => [part.id, part])),
@@ -57,19 +57,19 @@ export function newBench(
   };
 }
 
-export const use = ({ used }: Bench, kind: string, size: string, count: number) => {
+export const use = ({ used }: RehearsalBench, kind: string, size: string, count: number) => {
   const key = `${kind} ${size}`;
   used.set(key, (used.get(key) ?? 0) + count);
 };
 
 /** Parts that are fixed to each other move as one from now on. */
-export function fix({ whole }: Bench, ids: readonly string[]): void {
+export function fix({ whole }: RehearsalBench, ids: readonly string[]): void {
   const all = new Set(ids.flatMap((id) => [...(whole.get(id) ?? [])]));
   for (const id of all) whole.set(id, all);
 }
 
-export const partsOf = (bench: Bench, op: Operation) => op.on.flatMap((id) => bench.parts.get(id) ?? []);
-export const bodyOf = (bench: Bench, id: string): Body => bench.bodies.get(id)!;
+export const partsOf = (bench: RehearsalBench, op: Operation) => op.on.flatMap((id) => bench.parts.get(id) ?? []);
+export const bodyOf = (bench: RehearsalBench, id: string): BenchPart => bench.bodies.get(id)!;
 
 export const toPiece = (part: Part, { at, direction }: Hole) => ({
   at: placed(part.frame, at),
@@ -77,7 +77,7 @@ export const toPiece = (part: Part, { at, direction }: Hole) => ({
 });
 
 /** Pounds of parts: what is wood by its body, what is bought as stated. */
-const poundsOf = (bench: Bench, ids: readonly string[]): number =>
+const poundsOf = (bench: RehearsalBench, ids: readonly string[]): number =>
   ids.reduce((sum, id) => {
     const part = bench.parts.get(id);
     if (!part) return sum;
@@ -85,7 +85,7 @@ const poundsOf = (bench: Bench, ids: readonly string[]): number =>
     return sum + (volumeOf(bodyOf(bench, id).solid) / inches(1) ** 3 / 1728) * woodOf(part.material).density;
   }, 0);
 
-export function lifted(bench: Bench, op: Operation, ids: readonly string[]): void {
+export function lifted(bench: RehearsalBench, op: Operation, ids: readonly string[]): void {
   const pounds = poundsOf(bench, ids);
   const people = op.lift?.people ?? 1;
   if (pounds > people * bench.shop.lift * 1.02) bench.fault(op, 'too heavy', `${Math.round(pounds)} lb for ${people}`);

@@ -36,7 +36,7 @@ export type Hole = {
 export type Hollow = { readonly from: Vec; readonly to: Vec; readonly radius: number };
 
 /** A part on the bench: what is left of its board by now, in its own directions, x from the left end as it will be. */
-export type Body = {
+export type BenchPart = {
   readonly id: string;
   readonly tag: string;
   solid: Solid;
@@ -48,14 +48,14 @@ export type Body = {
   readonly metal: (readonly [Vec, Vec])[];
 };
 
-export type Blank = {
+export type BlankNow = {
   readonly low: number;
   readonly high: number;
   readonly width: readonly [number, number];
   readonly thick: readonly [number, number];
 };
 
-export function bodyFrom(id: string, tag: string, { low, high, width, thick }: Blank): Body {
+export function bodyFrom(id: string, tag: string, { low, high, width, thick }: BlankNow): BenchPart {
   const flat = rectangle(high - low, width[1] - width[0]).map(([x, y]) => [x + low, y + width[0]] as const);
   return { id, tag, solid: [prism(flat, thick[0], thick[1])], low, high, holes: [], metal: [] };
 }
@@ -63,20 +63,20 @@ export function bodyFrom(id: string, tag: string, { low, high, width, thick }: B
 const planeThrough = (normal: Vec, reach: number): Plane => ({ normal, reach });
 
 /** Cuts both ends square. */
-export function trimTo(body: Body, low: number, high: number): void {
+export function trimTo(body: BenchPart, low: number, high: number): void {
   body.solid = cutSolid(cutSolid(body.solid, planeThrough([-1, 0, 0], -low), 1), planeThrough([1, 0, 0], high), 2);
   [body.low, body.high] = [low, high];
 }
 
 /** Takes a layer off along one of its directions. */
-export function narrow(body: Body, axis: 1 | 2, low: number, high: number): void {
+export function narrow(body: BenchPart, axis: 1 | 2, low: number, high: number): void {
   const way = (sign: number): Vec => (axis === 1 ? [0, sign, 0] : [0, 0, sign]);
   body.solid = cutSolid(cutSolid(body.solid, planeThrough(way(-1), -low), 3), planeThrough(way(1), high), 4);
 }
 
 /** Slants an end: through its longest corner, so many degrees across the face and through the thickness. */
 export function slantEnd(
-  body: Body,
+  body: BenchPart,
   sign: 1 | -1,
   mitre: number,
   bevel: number,
@@ -112,19 +112,19 @@ const cutterOf = ({ axis, outline, from, to }: Taken): Cell =>
   prism(axis === 1 ? turned(outline) : outline, from, to, axis);
 
 /** Takes a cut-out; how much wood that was. */
-export function takeOut(body: Body, taken: Taken): number {
+export function takeOut(body: BenchPart, taken: Taken): number {
   const before = volumeOf(body.solid);
   body.solid = subtract(body.solid, cutterOf(taken), 100);
   return before - volumeOf(body.solid);
 }
 
 /** Keeps what is inside an outline of the face. */
-export function keepInside(body: Body, outline: Outline, thick: number): void {
+export function keepInside(body: BenchPart, outline: Outline, thick: number): void {
   body.solid = common(body.solid, [prism(outline, -1, thick + 1)]);
 }
 
 /** The wood along a line of a body, in its own directions: stretches from and to. */
-export const woodAlong = (body: Body, at: Vec, direction: Vec) => raysIn(body.solid, at, direction);
+export const woodAlong = (body: BenchPart, at: Vec, direction: Vec) => raysIn(body.solid, at, direction);
 
 /** Two ends and the faces of every cut-out, a sixty-fourth deep: as much as told numbers may be off by rounding. */
 export function slackOf({ length, width, thickness, cuts, outline }: Part): number {

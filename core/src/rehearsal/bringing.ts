@@ -2,12 +2,12 @@ import { inches } from '../length';
 import { solidOf, type Joint, type Part } from '../piece';
 import { blocks, dot, outOfFrame, times, type Vec } from '../solid';
 import type { OperationOf } from '../work';
-import { bodyOf, fix, lifted, NEAR, toPiece, use, type Bench } from './bench';
+import { bodyOf, fix, lifted, NEAR, toPiece, use, type RehearsalBench } from './bench';
 import { differs, placed, slackOf } from './body';
 import { standsAsTold } from './standing';
 
 /** Whether a part is what it should be: but for the ends of a panel that is trimmed later, and its round. */
-function readiness(bench: Bench, part: Part): string | null {
+function readiness(bench: RehearsalBench, part: Part): string | null {
   if (part.material === 'bought' || part.loose) return null;
   const body = bodyOf(bench, part.id);
   if (part.trimmedLater) return null;
@@ -18,14 +18,14 @@ function readiness(bench: Bench, part: Part): string | null {
 }
 
 /** The way that pegs leave for a joint to close by: along its holes. */
-function pegLine(bench: Bench, joint: Joint): Vec | null {
+function pegLine(bench: RehearsalBench, joint: Joint): Vec | null {
   const part = bench.parts.get(joint.drilled)!;
   const hole = bodyOf(bench, joint.drilled).holes.find((one) => one.joint === joint.id);
   return hole ? times(toPiece(part, hole).direction, -1) : null;
 }
 
 /** Boards laid side by side as told, left ends or middles level: which does not lie where it belongs then. */
-function outOfRow(bench: Bench, op: OperationOf<'place'>): string | null {
+function outOfRow(bench: RehearsalBench, op: OperationOf<'place'>): string | null {
   const places = op.comes
     .flatMap(({ parts }) => parts)
     .map((id) => {
@@ -39,7 +39,7 @@ function outOfRow(bench: Bench, op: OperationOf<'place'>): string | null {
 
 /** Drawers run out of what is turned, and doors swing, unless they are out of the way first. */
 export function runsOut(
-  bench: Bench,
+  bench: RehearsalBench,
   op: OperationOf<'place'> | OperationOf<'turn'>,
   there: ReadonlySet<string>,
 ): void {
@@ -55,7 +55,7 @@ export function runsOut(
 }
 
 /** What comes together, by the way that is told: every part ready, every way free, everything where its marks say. */
-export function bring(bench: Bench, op: OperationOf<'place'>): void {
+export function bring(bench: RehearsalBench, op: OperationOf<'place'>): void {
   const here = new Set<string>();
   op.comes.forEach(({ parts: ids, way }, at) => {
     const [first] = ids;

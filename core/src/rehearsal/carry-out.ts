@@ -1,12 +1,12 @@
 import type { Operation } from '../work';
-import { fix, lifted, use, type Bench } from './bench';
+import { fix, lifted, use, type RehearsalBench } from './bench';
 import { bring, runsOut } from './bringing';
 import { driveJoint } from './driving';
 import { pushPegs } from './pegging';
 import { drill, shapeParts, trimWhole } from './shaping';
 
 /** Glue holds what was brought together and pulled shut, once it has had its time. */
-function setGlue(bench: Bench): void {
+function setGlue(bench: RehearsalBench): void {
   for (const id of bench.shut) {
     const { drilled, into: other } = bench.joints.get(id)!;
     if (!bench.stands.has(drilled) || !bench.stands.has(other)) continue;
@@ -16,7 +16,7 @@ function setGlue(bench: Bench): void {
 }
 
 /** Carries out one operation, or says why it can not be done. */
-export function carryOut(bench: Bench, op: Operation): void {
+export function carryOut(bench: RehearsalBench, op: Operation): void {
   if (op.tool !== null && !bench.shop.tools.includes(op.tool)) bench.fault(op, 'no tool', `there is no ${op.tool}`);
   switch (op.kind) {
     case 'laminate':

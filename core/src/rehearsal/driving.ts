@@ -2,7 +2,7 @@ import { inches, type Length } from '../length';
 import type { Joint } from '../piece';
 import { add, dot, into as intoFrame, norm, sub, times, type Vec } from '../solid';
 import type { OperationOf } from '../work';
-import { bodyOf, fix, NEAR, toPiece, type Bench } from './bench';
+import { bodyOf, fix, NEAR, toPiece, type RehearsalBench } from './bench';
 import { woodAlong, type Hole } from './body';
 
 /** How long a fastener is, from what is written on its box. */
@@ -35,7 +35,7 @@ const ROOM = inches(2);
 
 /** What stands right over the hole of a part, so that no driver gets at it; null where nothing does. */
 function covering(
-  bench: Bench,
+  bench: RehearsalBench,
   through: string,
   { at, direction }: { readonly at: Vec; readonly direction: Vec },
   room: number,
@@ -71,7 +71,7 @@ function meetsSeat(
 }
 
 /** Screws of a joint, one after the other: through what is bored, into what comes behind. */
-export function driveJoint(bench: Bench, op: OperationOf<'drive'>, joint: Joint): void {
+export function driveJoint(bench: RehearsalBench, op: OperationOf<'drive'>, joint: Joint): void {
   const length = lengthWritten(op.size === '' ? '1/2' : op.size);
   const [a, b] = [bench.parts.get(joint.drilled)!, bench.parts.get(joint.into)!];
   const both = [a, b].map((part) => ({ part, body: bodyOf(bench, part.id) }));

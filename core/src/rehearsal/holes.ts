@@ -2,7 +2,7 @@ import { inches, type Length } from '../length';
 import type { Part } from '../piece';
 import { add, dot, norm, sub, times, type Vec } from '../solid';
 import type { OperationOf, PartSide, Spot } from '../work';
-import { woodAlong, type Body, type Hole, type Hollow } from './body';
+import { woodAlong, type BenchPart, type Hole, type Hollow } from './body';
 
 /** A step bit runs so many degrees from the face; the collar leaves half of the jig's own screw beyond the end. */
 const SLOPE = (15 * Math.PI) / 180;
@@ -21,7 +21,7 @@ const unitAlong = ({ axis, sign }: PartSide): Vec =>
   ([0, 1, 2] as const).map((at) => (at === axis ? sign : 0)) as unknown as Vec;
 
 /** Where a told distance from a side lies along its axis, on the body as it is now. */
-function placeFrom(body: Body, part: Part, { axis, sign }: PartSide, distance: Length): number {
+function placeFrom(body: BenchPart, part: Part, { axis, sign }: PartSide, distance: Length): number {
   const [low, high] = axis === 0 ? [body.low, body.high] : [0, axis === 1 ? part.width : part.thickness];
   return sign < 0 ? low + distance : high - distance;
 }
@@ -30,7 +30,7 @@ const withAxis = (point: Vec, axis: 0 | 1 | 2, value: number): Vec =>
   point.map((one, at) => (at === axis ? value : one)) as unknown as Vec;
 
 /** Where a told place is on a body: on the side it names, so far from the two others. Null where it misses the wood. */
-function pointAt(body: Body, part: Part, spot: Spot): Vec | null {
+function pointAt(body: BenchPart, part: Part, spot: Spot): Vec | null {
   let point: Vec = [0, 0, 0];
   point = withAxis(point, spot.side.axis, placeFrom(body, part, spot.side, 0));
   point = withAxis(point, spot.from.axis, placeFrom(body, part, spot.from, spot.at));
@@ -47,7 +47,7 @@ function pointAt(body: Body, part: Part, spot: Spot): Vec | null {
 const BEHIND: Length = inches(3);
 
 /** What boring at a place leaves: a hole; or why it can not be. */
-export function boreAt(body: Body, part: Part, spot: Spot, way: Vec, op: OperationOf<'bore'>): Hole | string {
+export function boreAt(body: BenchPart, part: Part, spot: Spot, way: Vec, op: OperationOf<'bore'>): Hole | string {
   const at = pointAt(body, part, spot);
   if (!at) return `${spot.tag}: a place is not told from two sides`;
   // Square to the side unless it is said otherwise.
@@ -81,7 +81,7 @@ export function boreAt(body: Body, part: Part, spot: Spot, way: Vec, op: Operati
 }
 
 /** A pocket as the jig drills it: 15 degrees out of a face, out of the end through the middle of the jig's setting. */
-export function pocketAt(body: Body, part: Part, spot: Spot, exit: PartSide, jig: Length): Hole | string {
+export function pocketAt(body: BenchPart, part: Part, spot: Spot, exit: PartSide, jig: Length): Hole | string {
   const face = unitAlong(spot.side);
   const out = unitAlong(exit);
   let point: Vec = [0, 0, 0];
@@ -105,7 +105,7 @@ export function pocketAt(body: Body, part: Part, spot: Spot, exit: PartSide, jig
 }
 
 /** A slot's middle, and the way into the wood. */
-export function slotAt(body: Body, part: Part, spot: Spot, way: Vec, op: OperationOf<'slot'>): Hole | string {
+export function slotAt(body: BenchPart, part: Part, spot: Spot, way: Vec, op: OperationOf<'slot'>): Hole | string {
   const at = pointAt(body, part, spot);
   if (!at) return `${spot.tag}: a place is not told from two sides`;
   const direction = op.slant ? way : times(unitAlong(spot.side), -1);
@@ -147,7 +147,7 @@ function pointsAlong({ from, to }: Pick<Hollow, 'from' | 'to'>): readonly Vec[] 
 }
 
 /** The joint of a hole that a stretch runs into, of others than its own; null where wood stays between them. */
-export function meetsHole(body: Body, joint: string, hollows: readonly Hollow[]): string | null {
+export function meetsHole(body: BenchPart, joint: string, hollows: readonly Hollow[]): string | null {
   const found = body.holes.find(
     (other) =>
       other.joint !== joint &&
@@ -161,7 +161,7 @@ export function meetsHole(body: Body, joint: string, hollows: readonly Hollow[])
 }
 
 /** Whether a hole runs into metal that is in the part already. */
-export function hitsMetal(body: Body, at: Vec, direction: Vec, length: number): boolean {
+export function hitsMetal(body: BenchPart, at: Vec, direction: Vec, length: number): boolean {
   const points = pointsAlong({ from: at, to: add(at, times(direction, length)) });
   return body.metal.some(([from, to]) => points.some((point) => distanceTo(point, from, to) < inches(1 / 16)));
 }

@@ -2,12 +2,12 @@ import { inches } from '../length';
 import type { Part } from '../piece';
 import { dot, norm, sub, times, type Vec } from '../solid';
 import type { OperationOf } from '../work';
-import { bodyOf, NEAR, toPiece, use, type Bench } from './bench';
+import { bodyOf, NEAR, toPiece, use, type RehearsalBench } from './bench';
 import { pointed, type Hole } from './body';
 import { lengthWritten } from './driving';
 
 /** Dowels, biscuits and loose tenons: the holes of both sides must meet, and be deep enough together. */
-export function pushPegs(bench: Bench, op: OperationOf<'peg'>): void {
+export function pushPegs(bench: RehearsalBench, op: OperationOf<'peg'>): void {
   for (const id of op.joints) {
     const joint = bench.joints.get(id)!;
     const [a, b] = [joint.drilled, joint.into].map((part) => ({

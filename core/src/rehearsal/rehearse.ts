@@ -5,9 +5,9 @@ import { localSolid, solidOf, type Joint, type Part } from '../piece';
 import type { NumberedCut, Setup } from '../sawing';
 import { outOfFrame } from '../solid';
 import type { Operation } from '../work';
-import { newBench, type Bench } from './bench';
+import { newBench, type RehearsalBench } from './bench';
 import { carryOut } from './carry-out';
-import { bodyFrom, differs, slackOf, slantEnd, type Body } from './body';
+import { bodyFrom, differs, slackOf, slantEnd, type BenchPart } from './body';
 import type { Fault } from './fault';
 import { sawBoards } from './sawing';
 
@@ -26,7 +26,7 @@ export type Rehearsed = {
 };
 
 /** A part's board as it comes from the saw: how much too long, too wide and too thick it still is. */
-function bodyOf(part: Part, pieces: readonly CutPiece[]): Body | null {
+function bodyOf(part: Part, pieces: readonly CutPiece[]): BenchPart | null {
   const own = pieces.find(({ blank }) => blank.part.id === part.id);
   if (!own) return null;
   const { blank } = own;
@@ -58,7 +58,7 @@ function bodyOf(part: Part, pieces: readonly CutPiece[]): Body | null {
 }
 
 /** What is bought as it is comes in the shape it is drawn in. */
-const boughtBody = (part: Part): Body => ({
+const boughtBody = (part: Part): BenchPart => ({
   id: part.id,
   tag: part.tag,
   solid: localSolid(part),
@@ -69,7 +69,7 @@ const boughtBody = (part: Part): Body => ({
 });
 
 /** What of a finished piece is not what the plan draws, or was never joined. */
-function compared(bench: Bench, parts: readonly Part[], joints: readonly Joint[]): readonly Fault[] {
+function compared(bench: RehearsalBench, parts: readonly Part[], joints: readonly Joint[]): readonly Fault[] {
   const faults: Fault[] = [];
   for (const part of parts) {
     if (part.loose) continue;
@@ -147,7 +147,7 @@ export function rehearse(plan: Rehearsed, job: Pick<Job, 'shop'>): Rehearsal {
   let operations = 0;
   for (const { piece, parts, model, steps } of plan.pieces) {
     if (steps.length === 0) continue;
-    const bodies = new Map<string, Body>();
+    const bodies = new Map<string, BenchPart>();
     for (const part of parts) {
       if (part.loose) continue;
       if (part.material === 'bought') {

@@ -1,11 +1,11 @@
 import { inches } from '../length';
 import { circle, into as intoFrame, type Vec } from '../solid';
 import type { Operation, OperationOf } from '../work';
-import { bodyOf, partsOf, type Bench } from './bench';
+import { bodyOf, partsOf, type RehearsalBench } from './bench';
 import { keepInside, narrow, placed, slantEnd, takeOut, trimTo } from './body';
 import { boreAt, hitsMetal, meetsHole, pocketAt, slotAt } from './holes';
 
-export function shapeParts(bench: Bench, op: Operation): void {
+export function shapeParts(bench: RehearsalBench, op: Operation): void {
   for (const part of partsOf(bench, op)) {
     const body = bodyOf(bench, part.id);
     switch (op.kind) {
@@ -38,7 +38,7 @@ export function shapeParts(bench: Bench, op: Operation): void {
 }
 
 /** Boards of a panel cut to size together: square off both ends, or round. */
-export function trimWhole(bench: Bench, op: OperationOf<'trim whole'>): void {
+export function trimWhole(bench: RehearsalBench, op: OperationOf<'trim whole'>): void {
   const parts = partsOf(bench, op);
   const body = new Set(bench.whole.get(op.on[0]!) ?? []);
   if (!op.on.every((id) => body.has(id))) bench.fault(op, 'wrong order', 'the boards are not one yet');
@@ -66,7 +66,10 @@ export function trimWhole(bench: Bench, op: OperationOf<'trim whole'>): void {
   }
 }
 
-export function drill(bench: Bench, op: OperationOf<'bore'> | OperationOf<'pocket'> | OperationOf<'slot'>): void {
+export function drill(
+  bench: RehearsalBench,
+  op: OperationOf<'bore'> | OperationOf<'pocket'> | OperationOf<'slot'>,
+): void {
   op.spots.forEach((spot, at) => {
     const part = bench.parts.get(spot.part)!;
     const body = bodyOf(bench, spot.part);

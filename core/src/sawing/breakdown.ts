@@ -1,7 +1,7 @@
 import { inches, type Length } from '../length';
 import type { Board, CutPiece } from '../buying';
 
-type Box = { readonly x: Length; readonly y: Length; readonly length: Length; readonly width: Length };
+type SheetBox = { readonly x: Length; readonly y: Length; readonly length: Length; readonly width: Length };
 
 /** A cut through a piece of a sheet, with what a guide or fence is set to. */
 export type SheetCut = Board['cuts'][number] & {
@@ -20,7 +20,7 @@ export type SheetCut = Board['cuts'][number] & {
  *
  * @param off how much shorter than the piece it may be: beside slanted ends the layout leaves more than a kerf.
  */
-function runsThrough({ x, y, length, width }: Box, cut: Board['cuts'][number], off: Length): boolean {
+function runsThrough({ x, y, length, width }: SheetBox, cut: Board['cuts'][number], off: Length): boolean {
   const crosscut = cut.kind === 'crosscut';
   const [from, size] = crosscut ? [y, width] : [x, length];
   const [low, run] = crosscut ? [x, length] : [y, width];
@@ -37,11 +37,11 @@ const begunBy = (pieces: readonly CutPiece[], { kind, at, from, to }: Board['cut
 
 /** The two pieces a cut makes of one that it runs through. */
 function halves(
-  { x, y, length, width }: Box,
+  { x, y, length, width }: SheetBox,
   cut: Board['cuts'][number],
   kerf: Length,
   begins: CutPiece | null,
-): readonly [Box, Box] {
+): readonly [SheetBox, SheetBox] {
   const [before, rest] = begins ? [cut.at - kerf, cut.at] : [cut.at, cut.at + kerf];
   return cut.kind === 'crosscut'
     ? [
@@ -57,11 +57,11 @@ function halves(
 /** A cut that may come next, the piece it runs through, and its rank: least first. */
 type Choice = {
   readonly cut: Board['cuts'][number];
-  readonly box: Box;
+  readonly box: SheetBox;
   readonly rank: readonly [number, number];
 };
 
-const area = ({ length, width }: Box): number => length * width;
+const area = ({ length, width }: SheetBox): number => length * width;
 
 /**
  * The cuts of a sheet in the order they are best made. Any cut may come next that runs from edge to edge of a piece there
@@ -77,7 +77,7 @@ export function breakDown(
 ): readonly SheetCut[] {
   const whole = board.length * board.width;
   const begun = new Map(board.cuts.map((cut) => [cut, begunBy(board.pieces, cut)]));
-  let boxes: readonly Box[] = [{ x: 0, y: 0, length: board.length, width: board.width }];
+  let boxes: readonly SheetBox[] = [{ x: 0, y: 0, length: board.length, width: board.width }];
   let left = board.cuts;
   const ordered: SheetCut[] = [];
   let before: SheetCut | null = null;
@@ -118,5 +118,5 @@ export function breakDown(
 }
 
 /** Distance of a cut from the edge of its piece that it is measured from. */
-const settingOf = (cut: Board['cuts'][number], box: Box): Length =>
+const settingOf = (cut: Board['cuts'][number], box: SheetBox): Length =>
   cut.kind === 'crosscut' ? cut.at - box.x : cut.at - box.y;

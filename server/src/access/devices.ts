@@ -1,5 +1,6 @@
 import { createHash, randomBytes, randomUUID } from 'node:crypto';
 import type { Knex } from 'knex';
+import type { Device } from '@sill/core/contract';
 import { hashed, matches } from './passphrase';
 
 /** A device is asked for the passphrase again after so long. */
@@ -9,7 +10,6 @@ const DAY_MS = 86_400_000;
 const SEEN_MS = 60_000;
 
 type DeviceRow = { id: string; token: string; name: string; since: string; seen: string };
-export type Device = { readonly id: string; readonly name: string; readonly since: string; readonly seen: string };
 
 /** Of a token only this is stored: a copy of the file signs nobody in. */
 const trace = (token: string): string => createHash('sha256').update(token).digest('base64url');

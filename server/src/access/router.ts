@@ -3,10 +3,10 @@ import { Router, type RequestHandler, type Response } from 'express';
 import { rateLimit } from 'express-rate-limit';
 import { slowDown } from 'express-slow-down';
 import type { Knex } from 'knex';
-import { ROUTES } from '@sill/core/contract';
+import { ROUTES, type Device } from '@sill/core/contract';
 import { ApiError, notFound } from '../errors';
 import { serve } from '../serve';
-import { DAYS, deviceOf, isPassphrase, setPassphrase, signedInDevices, signIn, signOut, type Device } from './devices';
+import { DAYS, deviceOf, isPassphrase, setPassphrase, signedInDevices, signIn, signOut } from './devices';
 import { faultOf } from './passphrase';
 
 /** How the server stands open to other devices. */

@@ -3,7 +3,7 @@ import type { ReactNode } from 'react';
 import type { Board, CutPiece } from '@sill/core';
 
 /** A piece that is dragged, with the board it comes from. */
-export type Held = { readonly piece: CutPiece; readonly board: Board };
+export type HeldPiece = { readonly piece: CutPiece; readonly board: Board };
 
 /** Handlers for a piece that may be dragged. */
 export function useHeld(board: Board, piece: CutPiece, at: number) {

@@ -35,10 +35,10 @@ export function project(point: Point | Vec, view: View): Screen {
   return [dot(point, right), -dot(point, up)];
 }
 
-export type Side = 'top' | 'left' | 'right';
+export type ViewSide = 'top' | 'left' | 'right';
 
 /** Which of three tones a face takes: from above, or from the side it looks to. */
-export const sideOf = (normal: Vec, view: View): Side =>
+export const sideOf = (normal: Vec, view: View): ViewSide =>
   normal[2] > 0.6 ? 'top' : dot(normal, axesOf(view).right) > 0 ? 'right' : 'left';
 
 export type Bounds = { readonly x: number; readonly y: number; readonly width: number; readonly height: number };

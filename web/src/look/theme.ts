@@ -1,6 +1,6 @@
 import type { Role } from '@sill/core';
 import { createTheme, type Theme } from '@mui/material/styles';
-import type { Look } from '../state/view';
+import type { ScreenLook } from '../state/view';
 
 /** Colours of the two looks. Drawings read them as CSS variables, MUI through the theme; they are written here once. */
 const COLOURS = {
@@ -84,10 +84,10 @@ export const TEXT = '"Atkinson Hyperlegible Next", Verdana, sans-serif';
 const kebab = (name: string) => name.replace(/[A-Z]/g, (letter) => `-${letter.toLowerCase()}`);
 
 /** `--keel: #b5341c` and the others, for the root element. */
-const colourVariables = (look: Look): Record<string, string> =>
+const colourVariables = (look: ScreenLook): Record<string, string> =>
   Object.fromEntries(Object.entries(COLOURS[look]).map(([name, value]) => [`--${kebab(name)}`, value]));
 
-export function makeTheme(look: Look): Theme {
+export function makeTheme(look: ScreenLook): Theme {
   const colour = COLOURS[look];
   return createTheme({
     palette: {

@@ -13,7 +13,7 @@ import { alikeParts, PartsSheet } from './PartsSheet';
 import { StepSheet } from './StepSheet';
 import { TickBox } from './TickBox';
 
-export type Sheet = {
+export type PacketSheet = {
   readonly key: string;
   readonly title: ReactNode;
   readonly about: string;
@@ -54,7 +54,7 @@ type Laying = {
   readonly paper: Paper;
   readonly extent: Extent;
 };
-type Page = Omit<Sheet, 'key'>;
+type Page = Omit<PacketSheet, 'key'>;
 
 const buyingPages = ({ plan, job, label, paper }: Laying): readonly Page[] =>
   paginate(buyingRows(plan, job, label), ({ height }) => height, ROOM[paper] - 24).map((rows, at, all) => ({
@@ -152,9 +152,9 @@ export function* layOut(
   label: (id: string) => string,
   paper: Paper,
   extent: Extent,
-): Generator<undefined, readonly Sheet[]> {
+): Generator<undefined, readonly PacketSheet[]> {
   const laying = { plan, job, label, paper, extent };
-  const sheets: Sheet[] = [];
+  const sheets: PacketSheet[] = [];
   const add = (pages: readonly Page[], key: string) =>
     sheets.push(...pages.map((page, at) => ({ ...page, key: `${key} ${at}` })));
   for (const { key, in: least, job: once, piece: each } of PACKET) {

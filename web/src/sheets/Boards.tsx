@@ -8,7 +8,7 @@ import { Dim } from '../words/Dim';
 import { useLabel } from '../words/labels';
 
 /** How the tape is read: hooked once over the squared end, measured after every cut, or not shown. */
-export type Tape = 'hooked' | 'steps' | 'none';
+export type TapeReading = 'hooked' | 'steps' | 'none';
 
 /** Cuts that a setting or a pass makes; for a fence those at the ends of what it rips. */
 const cutsOf = (plan: Plan, { cuts, pieces: of }: Lit): ReadonlySet<number> => {
@@ -24,7 +24,7 @@ type Props = {
   readonly plan: Plan;
   readonly lit: Lit | null;
   readonly only?: ReadonlySet<number>;
-  readonly tape?: Tape;
+  readonly tape?: TapeReading;
   /** What can be done with a board, beside its name. Where there is such, many boards are drawn as they come into view. */
   readonly tools?: (board: Board) => ReactNode;
   /** How many times larger than the page is wide; the drawings are then scrolled. */
@@ -91,7 +91,7 @@ function TapeLine({
 }: {
   readonly board: Board;
   readonly cuts: readonly NumberedCut[];
-  readonly tape: Tape;
+  readonly tape: TapeReading;
 }) {
   return (
     <p className="tape-line">

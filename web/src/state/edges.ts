@@ -1,7 +1,7 @@
 import type { Ask } from '../platform/ask';
 import type * as planner from '../platform/workers/planner';
 import type { Keeping } from './kept';
-import type { Look } from './view';
+import type { ScreenLook } from './view';
 
 /** What the store reaches beyond itself. The page hands in the real ones, tests their own. */
 export type Edges = {
@@ -11,6 +11,6 @@ export type Edges = {
   readonly keep: (of: Keeping) => Promise<boolean>;
   readonly letGo: (key: string) => Promise<void>;
   /** The look of the screens, kept in this browser. */
-  readonly look: Look;
-  readonly keepLook: (look: Look) => void;
+  readonly look: ScreenLook;
+  readonly keepLook: (look: ScreenLook) => void;
 };

@@ -1,11 +1,11 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 
-export type Look = 'light' | 'workshop';
+export type ScreenLook = 'light' | 'workshop';
 
 /** What is only of this screen: the marked part, the look, a message at the foot. */
 export type ViewState = {
   readonly marked: string | null;
-  readonly look: Look;
+  readonly look: ScreenLook;
   readonly message: { readonly text: string; readonly bad: boolean } | null;
 };
 
@@ -16,7 +16,7 @@ export const view = createSlice({
   initialState,
   reducers: {
     marked: (state, { payload }: PayloadAction<string | null>) => void (state.marked = payload),
-    lookChosen: (state, { payload }: PayloadAction<Look>) => void (state.look = payload),
+    lookChosen: (state, { payload }: PayloadAction<ScreenLook>) => void (state.look = payload),
     said: (state, { payload }: PayloadAction<ViewState['message']>) => void (state.message = payload),
   },
 });

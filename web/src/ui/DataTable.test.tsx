@@ -1,7 +1,7 @@
 /** @jest-environment jsdom */
 import { screen, within } from '@testing-library/react';
 import { onBench } from '../testing/bench';
-import { DataTable, type Column } from './DataTable';
+import { DataTable, type TableColumn } from './DataTable';
 
 type Row = { readonly id: string; readonly name: string; readonly size: number };
 const rows: readonly Row[] = [
@@ -9,7 +9,7 @@ const rows: readonly Row[] = [
   { id: 'glaze.E1', name: 'end apron', size: 20.5 },
   { id: 'glaze.T1', name: 'top board', size: 100 },
 ];
-const columns: readonly Column<Row>[] = [
+const columns: readonly TableColumn<Row>[] = [
   { key: 'name', head: 'Part', value: (row) => row.name },
   {
     key: 'size',

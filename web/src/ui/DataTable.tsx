@@ -13,7 +13,7 @@ import { useState, type KeyboardEvent, type ReactNode } from 'react';
 import { marked, said } from '../state/view';
 import { useApp, useFrom } from '../state/hooks';
 
-export type Column<Row> = {
+export type TableColumn<Row> = {
   readonly key: string;
   readonly head: string;
   /** What sorting and filtering see, and CSV too unless it has words of its own. */
@@ -25,7 +25,7 @@ export type Column<Row> = {
 
 type Props<Row> = {
   readonly rows: readonly Row[];
-  readonly columns: readonly Column<Row>[];
+  readonly columns: readonly TableColumn<Row>[];
   readonly rowId: (row: Row) => string;
   /** Part that a row marks, where it is about one. */
   readonly partOf?: (row: Row) => string;

@@ -3,14 +3,14 @@ import { waysOf, type Axis } from '../../piece';
 import { named, spotsOn, together, type Named, type PartSide, type Spot } from '../../work';
 import type { Fastening } from '../fastening';
 import { bought, driving, throughOf, work } from '../making';
-import type { Bench, WayToJoin } from '../method';
+import type { JointBench, WayToJoin } from '../method';
 import { pockets } from '../pockets';
 import { bitesOf, screwPounds } from '../strength';
 
 type Drilled = { readonly item: Fastening; readonly face: PartSide; readonly exit: Named; readonly run: Axis };
 
 /** The face that a pocket is drilled in and the end or edge that it comes out of. */
-function sidesOf(item: Fastening, bench: Bench): Drilled {
+function sidesOf(item: Fastening, bench: JointBench): Drilled {
   const shank = item.shanks[0]!;
   const leans = waysOf(item.drilled).map((way) => dot(way, shank.direction));
   const [exit, face, run] = ([0, 1, 2] as const)
@@ -25,7 +25,7 @@ function sidesOf(item: Fastening, bench: Bench): Drilled {
 }
 
 /** Pockets of one jig setting, those in ends and those along edges apart. */
-function pocketing(joints: readonly Fastening[], bench: Bench) {
+function pocketing(joints: readonly Fastening[], bench: JointBench) {
   const drilled = joints
     .filter(({ shanks, drilled: part, into }) => shanks.length > 0 && bench.takes(part, into))
     .map((item) => sidesOf(item, bench));

@@ -339,7 +339,7 @@ export const aprons = family({
   },
 });
 
-type Frame = {
+type ApronFrame = {
   readonly mitred: boolean;
   readonly below: string;
   readonly supports: readonly string[];
@@ -347,7 +347,7 @@ type Frame = {
 };
 
 /** Two end frames, then the long rails between them, then what stiffens them, then the shelf. */
-export function assembleFrame(kit: Kit, legs: readonly [Leg, Leg, Leg, Leg], frame: Frame): void {
+export function assembleFrame(kit: Kit, legs: readonly [Leg, Leg, Leg, Leg], frame: ApronFrame): void {
   const hollow = (leg: Leg) => (leg.tags.length > 1 ? [`leg-${leg.tag}`] : []);
   const loose = (leg: Leg) => (leg.tags.length > 1 ? [] : leg.tags);
   if (frame.mitred) {

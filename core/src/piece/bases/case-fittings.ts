@@ -13,14 +13,14 @@ const PIN_CLEAR: Length = inches(1 / 16);
 export const REVEAL: Length = inches(1 / 8);
 
 /** A column between two uprights: its inner sides, and the uprights' tags. */
-export type Column = {
+export type CaseColumn = {
   readonly from: Length;
   readonly to: Length;
   readonly left: string;
   readonly right: string;
   readonly number: number;
 };
-export type Body = {
+export type CaseBody = {
   readonly front: Length;
   readonly back: Length;
   readonly bottom: Length;
@@ -31,8 +31,8 @@ export type Body = {
 /** Shelves of one column, evenly spread: in dados, or loose on pins. */
 export function shelves(
   kit: Kit,
-  column: Column,
-  body: Body,
+  column: CaseColumn,
+  body: CaseBody,
   number: number,
   loose: boolean,
   stock: Sheet,
@@ -68,8 +68,8 @@ export function shelves(
 /** One or two doors before a column, hinged at its outer edges, or one drop front hinged below. */
 export function fronts(
   kit: Kit,
-  column: Column,
-  body: Body,
+  column: CaseColumn,
+  body: CaseBody,
   choices: { front: string },
   stock: Sheet,
   cover: readonly [Length, Length],
@@ -132,8 +132,8 @@ export function fronts(
 /** Drawers that fill a column, one above the other, with overlaid fronts. */
 export function drawerBank(
   kit: Kit,
-  column: Column,
-  body: Body,
+  column: CaseColumn,
+  body: CaseBody,
   number: number,
   first: number,
   stock: Sheet,

@@ -5,7 +5,7 @@ import { count, measure, pick, type Choices, type Values } from '../choice';
 import { assembleDrawers } from '../drawers';
 import { family, type Room } from '../family';
 import { boxAt, cutFor, kitFor, type Kit } from '../kit';
-import { drawerBank, fronts, REVEAL, shelves, standOf, type Body, type Column } from './case-fittings';
+import { drawerBank, fronts, REVEAL, shelves, standOf, type CaseBody, type CaseColumn } from './case-fittings';
 
 const STOCK = { 'ply 3/4': '3/4 plywood', 'mdf 3/4': '3/4 MDF', 'panel 3/4': 'edge-glued panel' } as const;
 const BACK: Sheet = 'ply 1/4';
@@ -40,7 +40,7 @@ function sizesOf(kit: Kit, room: Room, choices: Chosen) {
   const front = closed(choices) ? t : 0;
   const rebate = kit.sizes.thickness(BACK);
   const drawers = choices.front === 'drawers';
-  const body: Body = {
+  const body: CaseBody = {
     front,
     back: room.width - (choices.back === 'closed' ? rebate : 0),
     bottom: stand + t,
@@ -121,7 +121,7 @@ function carcase(
   kit: Kit,
   room: Room,
   { stock, t, stand, body, columns, inner, clearWidth, depth }: Sizes,
-): readonly Column[] {
+): readonly CaseColumn[] {
   const y0 = body.front;
   const { length } = room;
   const spec = (tag: string, role: 'side' | 'top', name: string) => ({ tag, role, name, material: stock });
@@ -174,9 +174,9 @@ function letIn(kit: Kit, { length, height }: Room, { t, stand, rebate, body }: S
 }
 
 /** What stands in the columns: shelves and fronts, or drawers. Null where no drawer fits. */
-function fittings(kit: Kit, columns: readonly Column[], choices: Chosen, { stock, t, body, drawers, rows }: Sizes) {
+function fittings(kit: Kit, columns: readonly CaseColumn[], choices: Chosen, { stock, t, body, drawers, rows }: Sizes) {
   const half = Math.round((t - REVEAL) / 2);
-  const cover = (column: Column): readonly [Length, Length] => [
+  const cover = (column: CaseColumn): readonly [Length, Length] => [
     column.left === 'G1' ? t - REVEAL : half,
     column.right === 'G2' ? t - REVEAL : half,
   ];
@@ -215,7 +215,7 @@ type Fittings = NonNullable<ReturnType<typeof fittings>>;
 function assemble(
   kit: Kit,
   choices: Chosen,
-  columns: readonly Column[],
+  columns: readonly CaseColumn[],
   under: readonly string[],
   { laid, hung, numbers }: Fittings,
 ): void {

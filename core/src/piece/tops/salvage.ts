@@ -29,7 +29,7 @@ export type Plank = { readonly length: Length; readonly found: boolean };
 /** So many ways to fill a row are looked at; the best found by then is taken. */
 const MOST_WAYS = 4000;
 
-type Way = {
+type RowFilling = {
   readonly planks: readonly Plank[];
   readonly bought: Length;
   readonly waste: Length;
@@ -37,7 +37,7 @@ type Way = {
 };
 
 /** Less bought, then less cut off, then fewer planks. All three only grow as a row is filled. */
-const better = (a: Way, b: Way | null): boolean => {
+const better = (a: RowFilling, b: RowFilling | null): boolean => {
   if (b === null) return true;
   if (a.bought !== b.bought) return a.bought < b.bought;
   return a.waste !== b.waste ? a.waste < b.waste : a.planks.length < b.planks.length;
@@ -88,8 +88,8 @@ function bestRow(
   stagger: Length,
   kerf: Length,
   before: readonly Length[],
-): Way | null {
-  let best: Way | null = null;
+): RowFilling | null {
+  let best: RowFilling | null = null;
   let ways = 0;
   const clear = (at: Length) => before.every((seam) => Math.abs(seam - at) >= stagger);
   /** The farthest place up to `at` where a seam may fall. */
@@ -107,10 +107,10 @@ function bestRow(
     const rest = piece - to - kerf;
     return rest >= SHORTEST ? { waste: kerf, kept: [rest] } : { waste: piece - to, kept: [] };
   };
-  const go = (at: Length, way: Way): void => {
+  const go = (at: Length, way: RowFilling): void => {
     if (++ways > MOST_WAYS || (best !== null && !better(way, best))) return;
     const room = length - at;
-    const end = (next: Way) => {
+    const end = (next: RowFilling) => {
       if (better(next, best)) best = next;
     };
     // The row can end here: with the shortest piece that reaches, its end cut off.

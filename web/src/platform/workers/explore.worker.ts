@@ -7,13 +7,13 @@ import {
   type Job,
   type Plan,
   type SavingsProgress,
-  type Side,
+  type PieceSide,
   type Yard,
 } from '@sill/core';
 
 /** Works out what else a job could cost, telling each result as it is there. Ending the worker ends it. */
 const worker = {
-  costAround(job: Job, piece: string, side: Side, today: string, told: (point: CostPoint) => void): void {
+  costAround(job: Job, piece: string, side: PieceSide, today: string, told: (point: CostPoint) => void): void {
     const options = { today, effort: 'quick', cache: newPlanCache() } as const;
     for (const point of costAround(job, piece, side, options)) told(point);
   },

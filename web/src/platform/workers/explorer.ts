@@ -1,5 +1,5 @@
 import { proxy, type Remote } from 'comlink';
-import type { CostPoint, Job, Plan, SavingsProgress, Side, Yard } from '@sill/core';
+import type { CostPoint, Job, Plan, SavingsProgress, PieceSide, Yard } from '@sill/core';
 import type { ExploreWorker } from './explore.worker';
 import { asking } from './asking';
 import { today } from './planner';
@@ -20,7 +20,7 @@ function errand(run: (remote: Remote<ExploreWorker>) => Promise<void>): Errand {
   return { stop: worker.end, done };
 }
 
-export const exploreCosts = (job: Job, piece: string, side: Side, told: (point: CostPoint) => void): Errand =>
+export const exploreCosts = (job: Job, piece: string, side: PieceSide, told: (point: CostPoint) => void): Errand =>
   errand((remote) => remote.costAround(job, piece, side, today(), proxy(told)));
 
 export const exploreSavings = (

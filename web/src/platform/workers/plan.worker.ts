@@ -17,7 +17,7 @@ import {
   type SolveCache,
   type Solved,
   type TopOption,
-  type Way,
+  type WayCompared,
 } from '@sill/core';
 import { inTurns } from '../in-turns';
 import { newSender, type Heavy, type LightPlan } from './handing';
@@ -134,7 +134,7 @@ const worker = {
   rehearse(plan: Plan, job: Job): Rehearsal {
     return rehearse(plan, job);
   },
-  waysOfJoint(job: Job, pieceId: string, jointId: string, topNominal: Nominal, all: boolean): readonly Way[] {
+  waysOfJoint(job: Job, pieceId: string, jointId: string, topNominal: Nominal, all: boolean): readonly WayCompared[] {
     return waysOfJoint(job, pieceId, jointId, topNominal, all);
   },
 };

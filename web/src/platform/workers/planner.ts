@@ -1,6 +1,6 @@
 import { proxy } from 'comlink';
 import { formatISO } from 'date-fns';
-import type { Job, Nominal, Plan, Rehearsal, TopOption, Way } from '@sill/core';
+import type { Job, Nominal, Plan, Rehearsal, TopOption, WayCompared } from '@sill/core';
 import { asking, Stopped, WorkerGone } from './asking';
 import { newReceiver, type LightPlan } from './handing';
 import type { PlanWorker } from './plan.worker';
@@ -56,7 +56,7 @@ export const jointWays = (
   jointId: string,
   topNominal: Nominal,
   all: boolean,
-): Promise<readonly Way[]> => quick.ask((remote) => remote.waysOfJoint(job, pieceId, jointId, topNominal, all));
+): Promise<readonly WayCompared[]> => quick.ask((remote) => remote.waysOfJoint(job, pieceId, jointId, topNominal, all));
 
 export const stopProof = (): void => prover.end();
 

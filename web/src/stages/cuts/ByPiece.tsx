@@ -1,5 +1,5 @@
 import { cutNumbers, printMaterial, type CutPiece, type Plan } from '@sill/core';
-import { DataTable, type Column } from '../../ui/DataTable';
+import { DataTable, type TableColumn } from '../../ui/DataTable';
 import { Dim } from '../../words/Dim';
 import { useLabel } from '../../words/labels';
 
@@ -16,7 +16,7 @@ export function ByPiece({ plan }: { readonly plan: Plan }) {
       cut: cutOf.get(piece) ?? null,
     })),
   );
-  const columns: Column<Row>[] = [
+  const columns: TableColumn<Row>[] = [
     { key: 'piece', head: 'Piece', value: (row) => label(row.piece.blank.part.id) },
     { key: 'name', head: 'Part', value: (row) => row.piece.blank.part.name },
     {

@@ -6,7 +6,7 @@ import { usePlan } from '../../state/hooks';
 import { useTicks } from '../../state/useTicks';
 import { StageHead } from '../shared/StageHead';
 import { Waiting } from '../shared/Waiting';
-import { Boards, type Tape } from '../../sheets/Boards';
+import { Boards, type TapeReading } from '../../sheets/Boards';
 import { ByPiece } from './ByPiece';
 import { BoardMenu } from './BoardMenu';
 import { BySetup } from './BySetup';
@@ -17,7 +17,7 @@ import { Offcuts } from './Offcuts';
 import { SetupName, SetupWords } from '../../sheets/SetupWords';
 
 const WAYS = { board: 'By board', setup: 'By saw setup', piece: 'By piece' } as const;
-type Way = keyof typeof WAYS;
+type CutsView = keyof typeof WAYS;
 const TAPES = { none: 'Not shown', hooked: 'Hooked once', steps: 'After each cut' } as const;
 const ZOOMS = { '1': 'Whole', '2': 'Twice as large', '4': 'Four times as large' } as const;
 type Zoom = keyof typeof ZOOMS;
@@ -35,8 +35,8 @@ function useSearchChoice<Name extends string>(key: string, options: Readonly<Rec
 /** Which piece from which board, in what order: by board, by saw setup, by piece. */
 export function CutsStage() {
   const plan = usePlan();
-  const [way, setWay] = useSearchChoice<Way>('by', WAYS, 'board');
-  const [tape, setTape] = useSearchChoice<Tape>('tape', TAPES, 'none');
+  const [way, setWay] = useSearchChoice<CutsView>('by', WAYS, 'board');
+  const [tape, setTape] = useSearchChoice<TapeReading>('tape', TAPES, 'none');
   const [zoom, setZoom] = useSearchChoice<Zoom>('size', ZOOMS, '1');
   const [bench, setBench] = useState(false);
   const pieces = plan ? plan.buying.boards.reduce((sum, board) => sum + board.pieces.length, 0) : 0;
@@ -48,10 +48,10 @@ export function CutsStage() {
           size="small"
           exclusive
           value={way}
-          onChange={(_, next: Way | null) => next && setWay(next)}
+          onChange={(_, next: CutsView | null) => next && setWay(next)}
           aria-label="Order of the diagrams"
         >
-          {(Object.entries(WAYS) as [Way, string][]).map(([key, words]) => (
+          {(Object.entries(WAYS) as [CutsView, string][]).map(([key, words]) => (
             <ToggleButton key={key} value={key}>
               {words}
             </ToggleButton>
@@ -62,7 +62,12 @@ export function CutsStage() {
             <CutsMenu
               plan={plan}
               views={[
-                { name: 'Tape readings', options: TAPES, value: tape, onChange: (next) => setTape(next as Tape) },
+                {
+                  name: 'Tape readings',
+                  options: TAPES,
+                  value: tape,
+                  onChange: (next) => setTape(next as TapeReading),
+                },
                 {
                   name: 'Size of the drawings',
                   options: ZOOMS,
@@ -90,7 +95,7 @@ export function CutsStage() {
   );
 }
 
-type BoardProps = { readonly plan: Plan; readonly tape: Tape; readonly zoom: number };
+type BoardProps = { readonly plan: Plan; readonly tape: TapeReading; readonly zoom: number };
 
 function ByBoard({ plan, tape, zoom }: BoardProps) {
   const [chosen, setChosen] = useState<string | null>(null);

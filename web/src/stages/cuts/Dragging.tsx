@@ -1,6 +1,6 @@
 import { DndContext, DragOverlay, MouseSensor, TouchSensor, useSensor, useSensors } from '@dnd-kit/core';
 import { useState, type ReactNode } from 'react';
-import type { Held } from '../../drawing/held';
+import type { HeldPiece } from '../../drawing/held';
 import { useLabel } from '../../words/labels';
 import { useLocks } from './useLocks';
 
@@ -8,7 +8,7 @@ import { useLocks } from './useLocks';
 export function Dragging({ children }: { readonly children: ReactNode }) {
   const label = useLabel();
   const { bring } = useLocks();
-  const [held, setHeld] = useState<Held | null>(null);
+  const [held, setHeld] = useState<HeldPiece | null>(null);
   // A finger must rest on a piece first: else it scrolls.
   const sensors = useSensors(
     useSensor(MouseSensor, { activationConstraint: { distance: 8 } }),
@@ -17,12 +17,12 @@ export function Dragging({ children }: { readonly children: ReactNode }) {
   return (
     <DndContext
       sensors={sensors}
-      onDragStart={({ active }) => setHeld(active.data.current as Held)}
+      onDragStart={({ active }) => setHeld(active.data.current as HeldPiece)}
       onDragCancel={() => setHeld(null)}
       onDragEnd={({ active, over }) => {
         setHeld(null);
-        const { piece, board } = active.data.current as Held;
-        if (over) bring(piece, board, (over.data.current as Pick<Held, 'board'>).board);
+        const { piece, board } = active.data.current as HeldPiece;
+        if (over) bring(piece, board, (over.data.current as Pick<HeldPiece, 'board'>).board);
       }}
     >
       {children}

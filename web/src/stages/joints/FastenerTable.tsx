@@ -1,8 +1,8 @@
 import { fastenerLines, HARDWARE, type Fastening, type FastenerLine } from '@sill/core';
-import { DataTable, type Column } from '../../ui/DataTable';
+import { DataTable, type TableColumn } from '../../ui/DataTable';
 import { Text } from '../../words/Dim';
 
-const COLUMNS: readonly Column<FastenerLine>[] = [
+const COLUMNS: readonly TableColumn<FastenerLine>[] = [
   {
     key: 'kind',
     head: 'Fastener',

@@ -9,7 +9,7 @@ import {
   type Method,
   type Nominal,
   type Piece,
-  type Way,
+  type WayCompared,
 } from '@sill/core';
 import { useChange, useJob } from '../../state/hooks';
 import { Text } from '../../words/Dim';
@@ -23,7 +23,7 @@ type Props = {
   readonly onClose: () => void;
 };
 
-const TROUBLE: Readonly<Record<NonNullable<Way['trouble']>, string>> = {
+const TROUBLE: Readonly<Record<NonNullable<WayCompared['trouble']>, string>> = {
   'no bite': 'too little wood for the screw',
   'comes out': 'the screw would come out',
   'meets another': 'its screws meet others',
@@ -38,7 +38,7 @@ export function WaysDialog({ piece, group, topNominal, onClose }: Props) {
   const change = useChange();
   const first = group[0]!;
   const [all, setAll] = useState(true);
-  const [found, setFound] = useState<{ readonly key: string; readonly ways: readonly Way[] } | null>(null);
+  const [found, setFound] = useState<{ readonly key: string; readonly ways: readonly WayCompared[] } | null>(null);
   const [failed, setFailed] = useState(false);
   const key = `${first.joint.id} ${all}`;
   useEffect(() => {

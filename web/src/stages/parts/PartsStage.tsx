@@ -2,7 +2,7 @@ import { ToggleButton, ToggleButtonGroup } from '@mui/material';
 import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { endText, plain, printLength, printMaterial, type Part } from '@sill/core';
-import { DataTable, type Column } from '../../ui/DataTable';
+import { DataTable, type TableColumn } from '../../ui/DataTable';
 import { PartPicture } from '../../drawing/PartPicture';
 import { USUAL_VIEW } from '../../drawing/iso';
 import { useFrom, useJob, usePiece, usePieceFacts, usePlan, useUnits } from '../../state/hooks';
@@ -53,7 +53,7 @@ export function PartsStage() {
       return { ...next, ...(tag ? { part: tag } : {}), ...(of ? { piece: of } : {}) };
     });
 
-  const size = (key: 'length' | 'width' | 'thickness', head: string): Column<Part> => ({
+  const size = (key: 'length' | 'width' | 'thickness', head: string): TableColumn<Part> => ({
     key,
     head,
     number: true,
@@ -65,7 +65,7 @@ export function PartsStage() {
       </span>
     ),
   });
-  const columns: Column<Part>[] = [
+  const columns: TableColumn<Part>[] = [
     ...(all ? [{ key: 'piece', head: 'Piece', value: (part: Part) => nameOf(part.piece).name }] : []),
     { key: 'tag', head: 'Tag', value: (part) => part.tag, cell: (part) => <PartTag id={part.id} tag={part.tag} /> },
     {

@@ -9,7 +9,7 @@ import {
   type CostPoint,
   type Length,
   type Piece,
-  type Side,
+  type PieceSide,
   type Units,
 } from '@sill/core';
 import { useChangePiece, useJob, usePlan } from '../../state/hooks';
@@ -18,7 +18,7 @@ import { difference, dollars } from '../../words/money';
 import { exploreCosts } from '../../platform/workers/explorer';
 import { useExploring } from '../../state/useExploring';
 
-const SIDES: readonly (readonly [Side, string])[] = [
+const SIDES: readonly (readonly [PieceSide, string])[] = [
   ['length', 'length'],
   ['width', 'width'],
   ['height', 'height'],
@@ -33,7 +33,7 @@ const NONE: readonly CostPoint[] = [];
 export function InchChart({ piece }: { readonly piece: Piece }) {
   const job = useJob();
   const plan = usePlan();
-  const [side, setSide] = useState<Side>('length');
+  const [side, setSide] = useState<PieceSide>('length');
   const { found, state } = useExploring(`${piece.id} ${side}`, NONE, (tell) =>
     exploreCosts(job, piece.id, side, (point) =>
       tell((before) => [...before.filter(({ at }) => at !== point.at), point]),
@@ -48,7 +48,7 @@ export function InchChart({ piece }: { readonly piece: Piece }) {
           size="small"
           exclusive
           value={side}
-          onChange={(_, value: Side | null) => value && setSide(value)}
+          onChange={(_, value: PieceSide | null) => value && setSide(value)}
           aria-label="Which side"
         >
           {SIDES.map(([key, words]) => (
@@ -74,7 +74,7 @@ export function InchChart({ piece }: { readonly piece: Piece }) {
 
 type ChartProps = {
   readonly points: readonly CostPoint[];
-  readonly side: Side;
+  readonly side: PieceSide;
   readonly piece: Piece;
   readonly done: boolean;
 };
@@ -141,7 +141,7 @@ function Limits({
   scales: { x, y, from, to },
 }: {
   readonly points: readonly CostPoint[];
-  readonly side: Side;
+  readonly side: PieceSide;
   readonly scales: Scales;
 }) {
   const { budget, shop } = useJob();

@@ -13,7 +13,7 @@ import {
 import { useJob, usePieceFacts } from '../../state/hooks';
 
 /** A piece built here and now; not settled where its top is left to "cheapest" and no plan has chosen yet. */
-export type Built = { readonly model: PieceModel; readonly settled: boolean };
+export type BuiltEarly = { readonly model: PieceModel; readonly settled: boolean };
 
 /** What fails here fails in the plan too, where a note says so. */
 function modelOf(piece: Piece, nominal: Nominal, job: Job): PieceModel {
@@ -28,7 +28,7 @@ function modelOf(piece: Piece, nominal: Nominal, job: Job): PieceModel {
  * The piece in view built here and now, so that it is there before the first plan and follows a changed size at once while
  * the plan is worked out beside it. A top left to "cheapest" is built as the plan last settled it.
  */
-export function useBuilt(piece: Piece | null): Built | null {
+export function useBuilt(piece: Piece | null): BuiltEarly | null {
   const job = useJob();
   const chosen = usePieceFacts()?.topNominal;
   return useMemo(() => {
