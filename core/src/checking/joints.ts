@@ -17,7 +17,8 @@ import { dim, listOf, say, strong, tag, type Bit, type Phrase } from '../words';
 import type { PieceFacts } from './facts';
 
 /** Screws that can not reach, parts too thin, and clamps that run short. */
-export function jointNotes({ piece, parts, model, fastenings, steps }: PieceFacts, job: Job): readonly Finding[] {
+export function jointNotes(facts: PieceFacts, job: Job): readonly Finding[] {
+  const { piece, parts, model, fastenings } = facts;
   if (parts.length === 0) return [];
   const found: Finding[] = [];
   const short = fastenings.filter((item) => !item.reaches && item.joint.kind.startsWith('top '));
@@ -51,6 +52,13 @@ export function jointNotes({ piece, parts, model, fastenings, steps }: PieceFact
   found.push(...insteadNotes(piece, fastenings, job));
   found.push(...toolNotes(piece, fastenings, job));
   found.push(...adaptationNotes(piece.id, model.adaptations));
+  found.push(...benchNotes(facts, job), ...hiddenNotes(facts));
+  return found;
+}
+
+/** Clamps, bench, open time, drivers, and what is joined only where it stays. */
+function benchNotes({ piece, parts, fastenings, steps }: PieceFacts, job: Job): readonly Finding[] {
+  const found: Finding[] = [];
   const most = Math.max(0, ...steps.map((step) => step.clamps));
   const have = clampCount(job.shop);
   if (most >= have && most > 0)
@@ -129,6 +137,12 @@ export function jointNotes({ piece, parts, model, fastenings, steps }: PieceFact
         numbers: { steps: room.length },
       }),
     );
+  return found;
+}
+
+/** Whether screws show, where all joints are sound. */
+function hiddenNotes({ piece, fastenings }: PieceFacts): readonly Finding[] {
+  const found: Finding[] = [];
   const seen = fastenings.filter(
     ({ by, face, positions }) =>
       positions.length > 0 &&

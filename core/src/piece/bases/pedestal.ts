@@ -1,14 +1,198 @@
 import { inches, mm } from '../../length';
 import { dim, say } from '../../words';
-import { angle, measure, pick } from '../choice';
-import { family } from '../family';
-import { boxAt, kitFor } from '../kit';
+import { angle, measure, pick, type Values } from '../choice';
+import { family, type Room } from '../family';
+import { boxAt, kitFor, type Kit } from '../kit';
 import { boxOf } from '../shape';
 import { topFixing } from './common';
 import { riseOf, strut } from './trestle';
 
 const POSTS = { 'three 2x4': 'three 2×4, glued', '4x4': 'solid 4×4', '6x6': 'solid 6×6' } as const;
 const BEAMS = { '2x4': '2×4', '2x6': '2×6', '4x4': '4×4' } as const;
+
+const CHOICES = {
+  post: pick('Post', POSTS, 'three 2x4'),
+  beams: pick('Crossing beams', BEAMS, '2x4'),
+  braces: pick('Diagonal braces', { '4': 'four, at the foot', '8': 'eight, foot and head' }, '4'),
+  braceAngle: angle('Brace angle, degrees', 45, 35, 60),
+  overhang: measure('Beams short of the edge', inches(4), 0, inches(20)),
+  ...topFixing,
+};
+type Chosen = Values<typeof CHOICES>;
+const BRACE = '2x3';
+/** A shorter brace holds nothing. */
+const LEAST_RUN = inches(5);
+
+/** Sizes that all else follows from. */
+function sizesOf(kit: Kit, room: Room, choices: Chosen) {
+  const post =
+    choices.post === 'three 2x4'
+      ? {
+          material: '2x4' as const,
+          plies: 3,
+          x: kit.sizes.dressed('2x4').width,
+          y: 3 * kit.sizes.dressed('2x4').thickness,
+        }
+      : {
+          material: choices.post,
+          plies: 1,
+          x: kit.sizes.dressed(choices.post).width,
+          y: kit.sizes.dressed(choices.post).thickness,
+        };
+  const beam = kit.sizes.dressed(choices.beams);
+  // A beam stands on edge: its width is its height.
+  const [wide, high] = [beam.thickness, beam.width];
+  // To a quarter inch or whole centimetres, so that both ends stand alike.
+  const even = room.units === 'in' ? inches(1 / 4) : mm(10);
+  const length = Math.floor((Math.min(room.inside.length, room.inside.width) - 2 * choices.overhang) / even) * even;
+  const [cx, cy] = [Math.round(room.length / 2), Math.round(room.width / 2)];
+  const postLength = room.under - 2 * high;
+  const run = Math.floor((length - Math.max(post.x, post.y)) / 2) - inches(2);
+  const sets = choices.braces === '8' ? 2 : 1;
+  const rise = riseOf(1000, choices.braceAngle) / 1000;
+  const room45 = Math.min(run, Math.floor((postLength - inches(2)) / sets / rise));
+  return { post, wide, high, length, cx, cy, postLength, run, sets, reach: Math.min(room45, inches(12)) };
+}
+type Sizes = ReturnType<typeof sizesOf>;
+
+/** Says what can not be built so, the first thing of it. */
+function check(kit: Kit, room: Room, choices: Chosen, { high, length, postLength, run, sets, reach }: Sizes): void {
+  const least = inches(8);
+  if (postLength < least) {
+    const height = room.height + (least - postLength);
+    kit.stop(
+      'post-short',
+      say`Too low for a pedestal`,
+      say`Crossing beams take ${dim(2 * high)} and leave ${dim(Math.max(0, postLength))} for the post. It needs ${dim(least)}.`,
+      { postLength, least },
+      [{ label: say`Make it ${dim(height)} high`, changes: [kit.change(['size', 'height'], height)] }],
+    );
+    return;
+  }
+  if (run < LEAST_RUN) {
+    const overhang = Math.max(0, choices.overhang - (LEAST_RUN - run));
+    kit.stop(
+      'beams-short',
+      say`The crossing beams are too short`,
+      say`They are ${dim(Math.max(0, length))} long and leave ${dim(Math.max(0, run))} beside the post for a brace; it needs ${dim(LEAST_RUN)}.`,
+      { run },
+      [
+        {
+          label: say`Keep them ${dim(overhang)} short of the edge`,
+          changes: [kit.change(['choices', 'overhang'], overhang)],
+        },
+        {
+          label: say`Make the top ${dim(room.length + 4 * (LEAST_RUN - run))}`,
+          changes: [
+            kit.change(['size', 'length'], room.length + 4 * (LEAST_RUN - run)),
+            kit.change(['size', 'width'], room.width + 4 * (LEAST_RUN - run)),
+          ],
+        },
+      ],
+    );
+    return;
+  }
+  if (reach < LEAST_RUN) {
+    kit.stop(
+      'braces-long',
+      say`No room for the braces`,
+      say`On a post of ${dim(postLength)} ${sets * 4} braces at ${choices.braceAngle} degrees would meet.`,
+      { postLength },
+      [
+        sets === 2
+          ? { label: say`Use four`, changes: [kit.change(['choices', 'braces'], '4')] }
+          : { label: say`Cut them at 35 degrees`, changes: [kit.change(['choices', 'braceAngle'], 35)] },
+      ],
+    );
+  }
+}
+
+/** Crossing beams below and above, half-lapped, and the post between them. */
+function postAndBeams(
+  kit: Kit,
+  room: Room,
+  choices: Chosen,
+  { post, wide, high, length, cx, cy, postLength }: Sizes,
+): void {
+  const cross = (tags: readonly [string, string], z: number, role: 'foot' | 'apron', name: string) => {
+    const half = Math.round(length / 2);
+    kit.board(
+      { tag: tags[0], role, name, material: choices.beams },
+      boxAt([cx - half, cy - Math.round(wide / 2), z], [2 * half, wide, high]),
+      0,
+      2,
+    );
+    kit.board(
+      { tag: tags[1], role, name, material: choices.beams },
+      boxAt([cx - Math.round(wide / 2), cy - half, z], [wide, 2 * half, high]),
+      1,
+      2,
+    );
+    kit.lap(tags[0], tags[1]);
+    // Screwed from the side away from the post: the beam that lies on it is fixed to it first.
+    if (role === 'foot') kit.join('lap', tags[0], tags[1]);
+    else kit.join('lap', tags[1], tags[0]);
+  };
+  cross(['F1', 'F2'], 0, 'foot', 'foot beam');
+  cross(['K1', 'K2'], room.under - high, 'apron', 'head beam');
+  const [px, py] = [cx - Math.round(post.x / 2), cy - Math.round(post.y / 2)];
+  kit.board(
+    { tag: 'P1', role: 'leg', name: 'post', material: post.material, plies: post.plies },
+    boxAt([px, py, high], [post.x, post.y, postLength]),
+    2,
+    0,
+  );
+  // The lower beam of a lap may leave the post to the upper one.
+  for (const tag of ['F1', 'F2', 'K1', 'K2']) if (kit.touch(tag, 'P1')) kit.join('screws', tag, 'P1');
+}
+
+/** Braces from the beams to the post, on all four sides of it. */
+function braced(kit: Kit, room: Room, choices: Chosen, { high, cx, cy, sets, reach }: Sizes): void {
+  const { min, max } = boxOf(kit.get('P1'));
+  const walls = [
+    { at: [min[0], cy, 0], out: [-1, 0, 0], beam: 1 },
+    { at: [max[0], cy, 0], out: [1, 0, 0], beam: 1 },
+    { at: [cx, min[1], 0], out: [0, -1, 0], beam: 2 },
+    { at: [cx, max[1], 0], out: [0, 1, 0], beam: 2 },
+  ] as const;
+  for (let set = 0; set < sets; set++)
+    walls.forEach(({ at, out, beam: n }, k) =>
+      strut(
+        kit,
+        {
+          tag: `D${4 * set + k + 1}`,
+          name: set === 0 ? 'foot brace' : 'head brace',
+          wall: { at, out },
+          floor: set === 0 ? high : room.under - high,
+          run: reach,
+          degrees: choices.braceAngle,
+          stock: BRACE,
+          joins: [set === 0 ? `F${n}` : `K${n}`, 'P1'],
+        },
+        set === 1,
+      ),
+    );
+}
+
+function assemble(kit: Kit, { sets }: Sizes): void {
+  kit.assemble(
+    'foot',
+    say`Lap the foot beams`,
+    ['F1', 'F2'],
+    [],
+    [say`Keep the lapped beams square: both diagonals between their ends read the same.`],
+  );
+  kit.assemble('head', say`Lap the head beams`, ['K1', 'K2']);
+  kit.assemble(
+    'base',
+    say`Stand the post between foot and head`,
+    ['P1'],
+    ['foot', 'head'],
+    [say`Check that the post stands plumb all round before the braces go in.`],
+  );
+  const braces = Array.from({ length: 4 * sets }, (_, k) => `D${k + 1}`);
+  kit.assemble('braces', say`Put the braces in`, braces, ['base']);
+}
 
 /** A post on crossing beams, with crossing beams on its head, both half-lapped; diagonal braces to the post. */
 export const pedestal = family({
@@ -22,167 +206,15 @@ export const pedestal = family({
       : top.id === 'tiles'
         ? 'A tiled top is too heavy at its edge for one post.'
         : null,
-  choices: {
-    post: pick('Post', POSTS, 'three 2x4'),
-    beams: pick('Crossing beams', BEAMS, '2x4'),
-    braces: pick('Diagonal braces', { '4': 'four, at the foot', '8': 'eight, foot and head' }, '4'),
-    braceAngle: angle('Brace angle, degrees', 45, 35, 60),
-    overhang: measure('Beams short of the edge', inches(4), 0, inches(20)),
-    ...topFixing,
-  },
+  choices: CHOICES,
   build(room, choices) {
     const kit = kitFor(room);
-    const post =
-      choices.post === 'three 2x4'
-        ? {
-            material: '2x4' as const,
-            plies: 3,
-            x: kit.sizes.dressed('2x4').width,
-            y: 3 * kit.sizes.dressed('2x4').thickness,
-          }
-        : {
-            material: choices.post,
-            plies: 1,
-            x: kit.sizes.dressed(choices.post).width,
-            y: kit.sizes.dressed(choices.post).thickness,
-          };
-    const beam = kit.sizes.dressed(choices.beams);
-    // A beam stands on edge: its width is its height.
-    const [wide, high] = [beam.thickness, beam.width];
-    // To a quarter inch or whole centimetres, so that both ends stand alike.
-    const even = room.units === 'in' ? inches(1 / 4) : mm(10);
-    const length = Math.floor((Math.min(room.inside.length, room.inside.width) - 2 * choices.overhang) / even) * even;
-    const [cx, cy] = [Math.round(room.length / 2), Math.round(room.width / 2)];
-    const postLength = room.under - 2 * high;
-    const least = inches(8);
-    if (postLength < least) {
-      const height = room.height + (least - postLength);
-      kit.stop(
-        'post-short',
-        say`Too low for a pedestal`,
-        say`Crossing beams take ${dim(2 * high)} and leave ${dim(Math.max(0, postLength))} for the post. It needs ${dim(least)}.`,
-        { postLength, least },
-        [{ label: say`Make it ${dim(height)} high`, changes: [kit.change(['size', 'height'], height)] }],
-      );
-      return kit.built();
-    }
-    const braceStock = '2x3' as const;
-    const run = Math.floor((length - Math.max(post.x, post.y)) / 2) - inches(2);
-    if (run < inches(5)) {
-      const overhang = Math.max(0, choices.overhang - (inches(5) - run));
-      kit.stop(
-        'beams-short',
-        say`The crossing beams are too short`,
-        say`They are ${dim(Math.max(0, length))} long and leave ${dim(Math.max(0, run))} beside the post for a brace; it needs ${dim(inches(5))}.`,
-        { run },
-        [
-          {
-            label: say`Keep them ${dim(overhang)} short of the edge`,
-            changes: [kit.change(['choices', 'overhang'], overhang)],
-          },
-          {
-            label: say`Make the top ${dim(room.length + 4 * (inches(5) - run))}`,
-            changes: [
-              kit.change(['size', 'length'], room.length + 4 * (inches(5) - run)),
-              kit.change(['size', 'width'], room.width + 4 * (inches(5) - run)),
-            ],
-          },
-        ],
-      );
-      return kit.built();
-    }
-    const sets = choices.braces === '8' ? 2 : 1;
-    const room45 = Math.min(
-      run,
-      Math.floor((postLength - inches(2)) / sets / (riseOf(1000, choices.braceAngle) / 1000)),
-    );
-    const reach = Math.min(room45, inches(12));
-    if (reach < inches(5)) {
-      kit.stop(
-        'braces-long',
-        say`No room for the braces`,
-        say`On a post of ${dim(postLength)} ${sets * 4} braces at ${choices.braceAngle} degrees would meet.`,
-        { postLength },
-        [
-          sets === 2
-            ? { label: say`Use four`, changes: [kit.change(['choices', 'braces'], '4')] }
-            : { label: say`Cut them at 35 degrees`, changes: [kit.change(['choices', 'braceAngle'], 35)] },
-        ],
-      );
-      return kit.built();
-    }
-
-    const cross = (tags: readonly [string, string], z: number, role: 'foot' | 'apron', name: string) => {
-      const half = Math.round(length / 2);
-      kit.board(
-        { tag: tags[0], role, name, material: choices.beams },
-        boxAt([cx - half, cy - Math.round(wide / 2), z], [2 * half, wide, high]),
-        0,
-        2,
-      );
-      kit.board(
-        { tag: tags[1], role, name, material: choices.beams },
-        boxAt([cx - Math.round(wide / 2), cy - half, z], [wide, 2 * half, high]),
-        1,
-        2,
-      );
-      kit.lap(tags[0], tags[1]);
-      // Screwed from the side away from the post: the beam that lies on it is fixed to it first.
-      if (role === 'foot') kit.join('lap', tags[0], tags[1]);
-      else kit.join('lap', tags[1], tags[0]);
-    };
-    cross(['F1', 'F2'], 0, 'foot', 'foot beam');
-    cross(['K1', 'K2'], room.under - high, 'apron', 'head beam');
-    const [px, py] = [cx - Math.round(post.x / 2), cy - Math.round(post.y / 2)];
-    kit.board(
-      { tag: 'P1', role: 'leg', name: 'post', material: post.material, plies: post.plies },
-      boxAt([px, py, high], [post.x, post.y, postLength]),
-      2,
-      0,
-    );
-    // The lower beam of a lap may leave the post to the upper one.
-    for (const tag of ['F1', 'F2', 'K1', 'K2']) if (kit.touch(tag, 'P1')) kit.join('screws', tag, 'P1');
-    const { min, max } = boxOf(kit.get('P1'));
-    const walls = [
-      { at: [min[0], cy, 0], out: [-1, 0, 0], beam: 1 },
-      { at: [max[0], cy, 0], out: [1, 0, 0], beam: 1 },
-      { at: [cx, min[1], 0], out: [0, -1, 0], beam: 2 },
-      { at: [cx, max[1], 0], out: [0, 1, 0], beam: 2 },
-    ] as const;
-    for (let set = 0; set < sets; set++)
-      walls.forEach(({ at, out, beam: n }, k) =>
-        strut(
-          kit,
-          {
-            tag: `D${4 * set + k + 1}`,
-            name: set === 0 ? 'foot brace' : 'head brace',
-            wall: { at, out },
-            floor: set === 0 ? high : room.under - high,
-            run: reach,
-            degrees: choices.braceAngle,
-            stock: braceStock,
-            joins: [set === 0 ? `F${n}` : `K${n}`, 'P1'],
-          },
-          set === 1,
-        ),
-      );
-    kit.assemble(
-      'foot',
-      say`Lap the foot beams`,
-      ['F1', 'F2'],
-      [],
-      [say`Keep the lapped beams square: both diagonals between their ends read the same.`],
-    );
-    kit.assemble('head', say`Lap the head beams`, ['K1', 'K2']);
-    kit.assemble(
-      'base',
-      say`Stand the post between foot and head`,
-      ['P1'],
-      ['foot', 'head'],
-      [say`Check that the post stands plumb all round before the braces go in.`],
-    );
-    const braces = Array.from({ length: 4 * sets }, (_, k) => `D${k + 1}`);
-    kit.assemble('braces', say`Put the braces in`, braces, ['base']);
+    const sizes = sizesOf(kit, room, choices);
+    check(kit, room, choices, sizes);
+    if (kit.stopped()) return kit.built();
+    postAndBeams(kit, room, choices, sizes);
+    braced(kit, room, choices, sizes);
+    assemble(kit, sizes);
     return kit.built(['K1', 'K2']);
   },
 });
