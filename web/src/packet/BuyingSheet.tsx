@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import { hardwareName, isPoured, offerName, type Job, type Plan } from '@sill/core';
+import { StoreCuts, storeCutLetters } from '../sheets/StoreCuts';
 import { runs } from '../words/labels';
 import { missingIn } from '../words/missing';
 import { Dim, Text } from '../words/Dim';
@@ -20,9 +21,10 @@ export function buyingRows(plan: Plan, job: Job, label: (id: string) => string):
   const boards = list.boards.map((line): BuyingRow => {
     const name = offerName(line.offer, job.units);
     const use = `${runs(line.partIds.map(label))}${line.spare > 0 ? ` ${line.spare} spare` : ''}`;
+    const letters = use.length + storeCutLetters(line.storeCuts);
     return {
       key: line.offer.id,
-      height: high(Math.max(Math.ceil(name.length / 15), Math.ceil(line.count / 5), Math.ceil(use.length / 42))),
+      height: high(Math.max(Math.ceil(name.length / 15), Math.ceil(line.count / 5), Math.ceil(letters / 42))),
       cells: [
         Array.from({ length: line.count }, (_, at) => <TickBox key={at} />),
         <>
@@ -34,7 +36,10 @@ export function buyingRows(plan: Plan, job: Job, label: (id: string) => string):
         line.count,
         cents(line.offer.price),
         cents(line.total),
-        use,
+        <>
+          {use}
+          <StoreCuts of={line.storeCuts} />
+        </>,
       ],
     };
   });
@@ -113,7 +118,8 @@ export function BuyingSheet({
       {last && (
         <p>
           At the yard: sight down each board from both ends for crook, bow and twist. Leave boards with long splits or
-          loose knots. The car takes <Dim of={job.shop.car} mark />.
+          loose knots. The car takes <Dim of={job.shop.car} mark />; what is longer the store cuts where the list says,
+          before it is carried out.
         </p>
       )}
     </>

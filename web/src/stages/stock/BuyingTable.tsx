@@ -14,29 +14,12 @@ import {
 import { saveFile } from '../../platform/files';
 import { useApp, useJob } from '../../state/hooks';
 import { said } from '../../state/view';
-import { Dim, Text } from '../../words/Dim';
+import { StoreCuts } from '../../sheets/StoreCuts';
+import { Text } from '../../words/Dim';
 import { cents, dollars, taxWords } from '../../words/money';
 import { runs, useLabel } from '../../words/labels';
 import { missingIn } from '../../words/missing';
 import { buyingCsv, buyingText } from './buying-files';
-
-/** Where the store is to cut boards that are longer than the car. */
-function StoreCuts({ of }: { readonly of: BoardLine['storeCuts'] }) {
-  const cuts = of.flatMap((at) => at ?? []);
-  if (of.length === 0) return null;
-  return (
-    <b className="store">
-      {' · '}
-      {cuts.length > 0 ? 'store cuts at ' : 'longer than the car'}
-      {cuts.map((at, k) => (
-        <span key={k}>
-          {k > 0 && ', '}
-          <Dim of={at} />
-        </span>
-      ))}
-    </b>
-  );
-}
 
 function BoardRow({ line: { offer, count, total, spare, partIds, storeCuts } }: { readonly line: BoardLine }) {
   const { units } = useJob();
