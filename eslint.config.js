@@ -59,6 +59,22 @@ const oneWay = ROOMS.map((room, at) => ({
   },
 }));
 
+/** What stands behind the plan: it asks for plans and is asked by no room. */
+const behind = {
+  files: ['core/src/costing/**/*.ts'],
+  rules: {
+    'no-restricted-imports': [
+      'error',
+      {
+        patterns: [
+          { group: ['../contract', '../index', '**/server/**', '**/web/**'], message: 'Costing reads the plan alone.' },
+          { group: ['react*', 'express*', 'knex*', 'node:*', '@sill/*'], message: 'The core stands alone.' },
+        ],
+      },
+    ],
+  },
+};
+
 /**
  * The layers of the web, the lowest first: each may import those before it. Stages know no other stage, pages no other
  * page; what several need lies lower.
@@ -166,5 +182,5 @@ export default tseslint.config(
     ignores: ['**/*.test.ts', '**/testing/**'],
     rules: { 'no-restricted-globals': ['error', 'window', 'document', 'process', 'fetch', 'localStorage', 'Date'] },
   },
-  ...oneWay.map((rule) => ({ ...rule, ignores: ['**/*.test.ts', '**/testing/**'] })),
+  ...[...oneWay, behind].map((rule) => ({ ...rule, ignores: ['**/*.test.ts', '**/testing/**'] })),
 );

@@ -19,7 +19,10 @@ export function bundled(): { readonly server: string; readonly backup: string } 
       platform: 'node',
       format: 'esm',
       packages: 'external',
-      alias: { '@sill/core': join(ROOT, 'core/src/index.ts') },
+      alias: {
+        '@sill/core/contract': join(ROOT, 'core/src/contract/index.ts'),
+        '@sill/core': join(ROOT, 'core/src/index.ts'),
+      },
       logLevel: 'warning',
     });
     return outfile;
@@ -41,6 +44,8 @@ export class Killable {
   }
   /** Starts without waiting until it answers. */
   async begin(): Promise<void> {
+    // One that is still there would be left behind, with nobody to end it.
+    await this.kill();
     if (this.port === 0) this.port = await freePort();
     this.said = '';
     this.process = spawn(process.execPath, [this.program], {

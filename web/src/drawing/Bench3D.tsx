@@ -18,6 +18,7 @@ import {
   type Vec,
 } from '@sill/core';
 import { rendererLater } from './renderer';
+import { useSpace } from './space';
 import { linesOf, reachOf, surfaceOf, wholeOf, worldOf, type Vector } from './scene';
 
 /** How a part is at a moment of the work. */
@@ -81,12 +82,13 @@ function rowsBefore(parts: readonly Part[], whole: Box, wide: number): ReadonlyM
   return places;
 }
 
-const TONES: Readonly<Record<At, string>> = {
-  boards: '#f2dfb4',
-  bench: '#e6d3a6',
-  worked: '#9cc4e0',
-  coming: '#9cc4e0',
-  there: '#f2dfb4',
+/** What a body looks like where it is: which colours of the theme. */
+const TONES: Readonly<Record<At, 'wood' | 'onBench' | 'lit'>> = {
+  boards: 'wood',
+  bench: 'onBench',
+  worked: 'lit',
+  coming: 'lit',
+  there: 'wood',
 };
 
 type BodyProps = {
@@ -100,6 +102,7 @@ type BodyProps = {
 };
 
 function Body({ surface, lines, at, place, from, moment, still }: BodyProps) {
+  const space = useSpace();
   const group = useRef<Group>(null);
   const started = useRef<number | null>(null);
   const invalidate = useThree((state) => state.invalidate);
@@ -120,10 +123,10 @@ function Body({ surface, lines, at, place, from, moment, still }: BodyProps) {
   return (
     <group ref={group}>
       <mesh geometry={surface}>
-        <meshLambertMaterial color={TONES[at]} polygonOffset polygonOffsetFactor={1} polygonOffsetUnits={1} />
+        <meshLambertMaterial color={space[TONES[at]]} polygonOffset polygonOffsetFactor={1} polygonOffsetUnits={1} />
       </mesh>
       <lineSegments geometry={lines}>
-        <lineBasicMaterial color={at === 'worked' || at === 'coming' ? '#21577f' : '#5f5233'} />
+        <lineBasicMaterial color={TONES[at] === 'lit' ? space.litLine : space.line} />
       </lineSegments>
     </group>
   );
@@ -153,6 +156,7 @@ type Props = { readonly parts: readonly Part[]; readonly scene: BenchScene };
 
 /** The work in space: what is cut lies before the piece, what is put on comes in the way it must. */
 export default function Bench3D({ parts: all, scene }: Props) {
+  const space = useSpace();
   const parts = useMemo(() => all.filter(({ loose }) => !loose), [all]);
   const whole = useMemo(() => wholeOf(parts), [parts]);
   const still = useMediaQuery('(prefers-reduced-motion: reduce)');
@@ -224,7 +228,7 @@ export default function Bench3D({ parts: all, scene }: Props) {
             <Line
               key={`${joint.id} ${at}`}
               points={[worldOf(shank.from, whole), worldOf(tipOf(shank), whole)]}
-              color="#c23b22"
+              color={space.driven}
               lineWidth={4}
               depthTest={false}
               renderOrder={2}

@@ -9,6 +9,7 @@ import { useApp, useFrom } from '../state/hooks';
 import { marked } from '../state/view';
 import { Dim } from '../words/Dim';
 import { rendererLater } from './renderer';
+import { useSpace } from './space';
 import {
   faceMiddles,
   linesOf,
@@ -74,11 +75,9 @@ function Body({ part, surface, lines, offset, ghost, picked, onPick }: BodyProps
     [surface, lines],
   );
   const clear = ghost && !isMarked;
-  const wood = part.bought
-    ? part.bought.kind === 'top' || part.bought.kind === 'tile'
-      ? '#d9d6cf'
-      : '#a9adad'
-    : '#f2dfb4';
+  const space = useSpace();
+  const isStone = part.bought?.kind === 'top' || part.bought?.kind === 'tile';
+  const own = isStone ? space.stone : part.bought ? space.metal : space.wood;
   return (
     <group position={offset}>
       <mesh
@@ -97,7 +96,7 @@ function Body({ part, surface, lines, offset, ghost, picked, onPick }: BodyProps
         }}
       >
         <meshLambertMaterial
-          color={isMarked ? '#9cc4e0' : wood}
+          color={isMarked ? space.lit : own}
           transparent={clear}
           opacity={clear ? 0.16 : 1}
           depthWrite={!clear}
@@ -107,7 +106,11 @@ function Body({ part, surface, lines, offset, ghost, picked, onPick }: BodyProps
         />
       </mesh>
       <lineSegments geometry={lines}>
-        <lineBasicMaterial color={isMarked ? '#21577f' : '#5f5233'} transparent={clear} opacity={clear ? 0.55 : 1} />
+        <lineBasicMaterial
+          color={isMarked ? space.litLine : space.line}
+          transparent={clear}
+          opacity={clear ? 0.55 : 1}
+        />
       </lineSegments>
     </group>
   );
@@ -243,6 +246,7 @@ type Props = {
 
 /** The piece in space: drag to turn, scroll to come closer, click a part for its sizes. */
 export default function Model({ model, look, onPick, handle }: Props) {
+  const space = useSpace();
   const parts = useMemo(() => model.parts.filter((part) => !part.loose), [model.parts]);
   const whole = useMemo(() => wholeOf(parts), [parts]);
   const { section, open, apart } = look;
@@ -325,7 +329,7 @@ export default function Model({ model, look, onPick, handle }: Props) {
           />
         ))}
         {measures.map(({ from, to }, at) => (
-          <Line key={at} points={[from, to]} color="#b5341c" lineWidth={1.5} />
+          <Line key={at} points={[from, to]} color={space.measure} lineWidth={1.5} />
         ))}
         <Labels labels={labels} spans={spans} />
         <OrbitControls

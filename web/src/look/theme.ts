@@ -1,5 +1,6 @@
 import type { Role } from '@sill/core';
 import { createTheme, type Theme } from '@mui/material/styles';
+import type { SpaceColours } from '../drawing/space';
 import type { ScreenLook } from '../state/view';
 
 /** Colours of the two looks. Drawings read them as CSS variables, MUI through the theme; they are written here once. */
@@ -58,6 +59,19 @@ const COLOURS = {
   },
 } as const;
 
+/** Wood and what is lit on it are the same in both looks: what is built looks as it will. */
+const SPACE: SpaceColours = {
+  wood: '#f2dfb4',
+  onBench: '#e6d3a6',
+  stone: '#d9d6cf',
+  metal: '#a9adad',
+  lit: '#9cc4e0',
+  line: '#5f5233',
+  litLine: '#21577f',
+  measure: '#b5341c',
+  driven: '#c23b22',
+};
+
 /** Tones of the parts' roles: an edge on a piece, never its fill. */
 export const ROLE_TONE: Readonly<Record<Role, string>> = {
   top: '#21577f',
@@ -99,6 +113,7 @@ export function makeTheme(look: ScreenLook): Theme {
       text: { primary: colour.ink, secondary: colour.soft },
       background: { default: colour.paper, paper: colour.sheet },
       divider: colour.line,
+      space: SPACE,
     },
     shape: { borderRadius: 3 },
     shadows: Array.from({ length: 25 }, (_, at) =>

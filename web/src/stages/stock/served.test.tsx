@@ -1,0 +1,117 @@
+/** @jest-environment jsdom */
+import { screen, waitFor, within } from '@testing-library/react';
+import { demoJob, DEFAULT_SHOP, inches, type OnHand, type Shop } from '@sill/core';
+import type { RouteName } from '@sill/core/contract';
+import { Offline, Refused, type Ask } from '../../platform/ask';
+import { onBench } from '../../testing/bench';
+import { OnHandTab } from './OnHand';
+import { ShopForm } from './ShopForm';
+
+type Kept = { readonly id: string; readonly revision: number; readonly value: unknown };
+
+/** A server that keeps shops and the rack by revision, as the real one does. */
+function serving(kept: Partial<Record<'shops' | 'racks', Kept[]>>) {
+  const told: { readonly name: RouteName; readonly body: { readonly revision: number; readonly value: unknown } }[] =
+    [];
+  const save = (of: Kept[], id: string, body: { revision: number; value: unknown }) => {
+    const row = of.find((one) => one.id === id);
+    if ((row?.revision ?? 0) !== body.revision)
+      throw new Refused(409, 'stale', 'This was changed elsewhere since you opened it. Nothing was saved.', [], row);
+    of.splice(row ? of.indexOf(row) : of.length, row ? 1 : 0, { id, revision: body.revision + 1, value: body.value });
+    return { id, revision: body.revision + 1, savedAt: '' };
+  };
+  const ask = (async (name: RouteName, sent: { params?: { id?: string }; body?: never }) => {
+    const { shops = [], racks = [] } = kept;
+    const of = { shops, racks, saveShop: shops, saveRack: racks }[name as 'shops'];
+    if (!of) throw new Offline('The server does not answer.');
+    if (!name.startsWith('save')) return of.map((row) => ({ ...row, savedAt: '' }));
+    told.push({ name, body: sent.body! });
+    return save(of, sent.params!.id!, sent.body!);
+  }) as unknown as Ask;
+  return { ask, told };
+}
+const message = (store: ReturnType<typeof onBench>['store']) => store.getState().view.message;
+
+describe('the rack', () => {
+  const plank: OnHand = {
+    id: 'plank',
+    material: '2x6',
+    length: inches(40),
+    width: inches(5.5),
+    count: 1,
+    squared: false,
+    bad: [],
+    price: 0,
+    where: 'loft',
+    note: '',
+  };
+  const job = { ...demoJob(), onHand: [plank, { ...plank, id: 'other', length: inches(30) }] };
+  const path = '/jobs/demo/stock';
+
+  test('a board goes to the rack and leaves the job; taken from it, it comes under a name of its own', async () => {
+    const racks = [{ id: 'rack', revision: 1, value: { pieces: [] as OnHand[] } }];
+    const { ask } = serving({ racks });
+    const { user, jobNow } = onBench(<OnHandTab plan={null} />, { job, path, ask });
+    const mine = within(screen.getByRole('table', { name: 'On hand for this job' }));
+    await waitFor(() =>
+      expect(mine.getAllByRole('button', { name: 'To the rack' })[0]).toHaveProperty('disabled', false),
+    );
+    await user.click(mine.getAllByRole('button', { name: 'To the rack' })[0]!);
+    await waitFor(() => expect(jobNow().onHand.map(({ id }) => id)).toEqual(['other']));
+    expect(racks[0]).toMatchObject({ revision: 2, value: { pieces: [{ id: 'plank' }] } });
+    await user.click(await screen.findByRole('button', { name: 'Use it here' }));
+    await waitFor(() => expect(jobNow().onHand).toHaveLength(2));
+    expect(jobNow().onHand[1]).toMatchObject({ length: inches(40), where: 'loft' });
+    expect(jobNow().onHand[1]!.id).not.toBe('plank');
+    await waitFor(() => expect(racks[0]).toMatchObject({ revision: 3, value: { pieces: [] } }));
+  });
+
+  test('without a server the rack says so, and what is on hand can still be entered', async () => {
+    const away = (() => Promise.reject(new Offline('The server does not answer.'))) as unknown as Ask;
+    const { user, jobNow } = onBench(<OnHandTab plan={null} />, { job, path, ask: away });
+    expect(await screen.findByText(/kept by the server, which does not answer/)).toBeTruthy();
+    await user.type(screen.getByLabelText('What lies there'), '1x4 20 x2{Enter}');
+    expect(jobNow().onHand.at(-1)).toMatchObject({ material: '1x4', length: inches(20), count: 2 });
+    await user.click(screen.getAllByRole('button', { name: 'Remove' })[0]!);
+    expect(jobNow().onHand.map(({ id }) => id)).not.toContain('plank');
+  });
+});
+
+describe('my shop', () => {
+  const path = '/jobs/demo/stock';
+
+  test('kept as the usual one the first time, and taken again', async () => {
+    const shops: Kept[] = [];
+    const { ask, told } = serving({ shops });
+    const { user, store } = onBench(<ShopForm />, { path, ask });
+    await user.click(screen.getByRole('button', { name: 'Take my usual shop' }));
+    await waitFor(() => expect(message(store)).toMatchObject({ bad: true }));
+    expect(message(store)!.text).toContain('no usual shop yet');
+    await user.click(screen.getByRole('button', { name: 'Keep as my usual shop' }));
+    await waitFor(() => expect(told.map(({ name }) => name)).toEqual(['saveShop']));
+    expect(shops[0]).toMatchObject({ id: 'usual', revision: 1 });
+  });
+
+  test('what was kept elsewhere meanwhile is what is taken', async () => {
+    const value: Shop = { ...DEFAULT_SHOP, lift: 77, tools: ['hand saw'] };
+    const { user, jobNow } = onBench(<ShopForm />, {
+      path,
+      ask: serving({ shops: [{ id: 'usual', revision: 4, value }] }).ask,
+    });
+    await user.click(screen.getByRole('button', { name: 'Take my usual shop' }));
+    await waitFor(() => expect(jobNow().shop).toEqual(value));
+  });
+
+  test('each field changes its own, and clamps are rows that come and go', async () => {
+    const { user, jobNow } = onBench(<ShopForm />, { path });
+    const before = jobNow().shop;
+    await user.click(screen.getByRole('button', { name: 'Add clamps' }));
+    expect(jobNow().shop.clamps).toHaveLength(before.clamps.length + 1);
+    await user.click(screen.getByRole('button', { name: 'Take row 1 of clamps away' }));
+    expect(jobNow().shop.clamps).toEqual([...before.clamps.slice(1), { length: inches(36), count: 2 }]);
+    const lift = screen.getByLabelText(/One person carries/);
+    await user.clear(lift);
+    await user.type(lift, '60{Enter}');
+    expect(jobNow().shop).toEqual({ ...before, clamps: jobNow().shop.clamps, lift: 60 });
+  });
+});
