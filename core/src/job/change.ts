@@ -1,6 +1,5 @@
+import { hasPath, type PathIn, type ValueIn } from './paths';
 import { nameOf } from './rows';
-import { hasPath } from './paths';
-import type { PathIn, ValueIn } from './paths';
 import type { Job, Piece } from './schema';
 
 /**

@@ -21,6 +21,18 @@ import { runs, useLabel } from '../../words/labels';
 import { missingIn } from '../../words/missing';
 import { buyingCsv, buyingText } from './buying-files';
 
+type AmountsProps = { readonly count: number; readonly price: number; readonly total: number };
+
+const Amounts = ({ count, price, total }: AmountsProps) => (
+  <>
+    <TableCell align="right">{count}</TableCell>
+    <TableCell align="right" className="wide-only">
+      {cents(price)}
+    </TableCell>
+    <TableCell align="right">{cents(total)}</TableCell>
+  </>
+);
+
 function BoardRow({ line: { offer, count, total, spare, partIds, storeCuts } }: { readonly line: BoardLine }) {
   const { units } = useJob();
   const label = useLabel();
@@ -32,11 +44,7 @@ function BoardRow({ line: { offer, count, total, spare, partIds, storeCuts } }: 
       <TableCell className="soft wide-only">
         {'grade' in offer ? `${offer.grade} ${SPECIES[speciesOf(offer.board)].name}` : 'sheet'}
       </TableCell>
-      <TableCell align="right">{count}</TableCell>
-      <TableCell align="right" className="wide-only">
-        {cents(offer.price)}
-      </TableCell>
-      <TableCell align="right">{cents(total)}</TableCell>
+      <Amounts count={count} price={offer.price} total={total} />
       <TableCell className="soft">
         {runs(partIds.map(label))}
         <StoreCuts of={storeCuts} />
@@ -88,11 +96,7 @@ function HardwareRows({ list, narrow }: { readonly list: BuyingList; readonly na
             <TableCell colSpan={narrow ? 1 : 2}>
               <Text of={hardwareName(offer.kind, offer.size)} />
             </TableCell>
-            <TableCell align="right">{count}</TableCell>
-            <TableCell align="right" className="wide-only">
-              {cents(offer.price)}
-            </TableCell>
-            <TableCell align="right">{cents(total)}</TableCell>
+            <Amounts count={count} price={offer.price} total={total} />
             <TableCell className="soft">
               {offer.count} {isPoured(offer.kind) ? 'fl oz a can' : 'a box'}; {need.count} needed
             </TableCell>

@@ -20,6 +20,14 @@ const LENGTHS: readonly (readonly [Lengths, string])[] = [
   ['spacing', 'Pockets along an edge, at most'],
 ];
 
+/** What else is counted: by name, with its unit and bounds. */
+const NUMBERS = [
+  ['mitre', 'The crosscut saw turns to', { unit: '°', least: 0, most: 90 }],
+  ['lift', 'One person carries', { unit: 'lb', least: 1, most: 1000 }],
+  ['spoiled', 'Boards spoiled of a hundred', { least: 0, most: 50, fractions: true }],
+  ['hours', 'Hours in a day at the bench', { unit: 'h', least: 1, most: 16 }],
+] as const;
+
 type OwnedProps<T extends string> = {
   readonly all: readonly T[];
   readonly owned: readonly T[];
@@ -148,38 +156,9 @@ function Numbers({ shop, put }: PartProps) {
           onChange={(value) => set(key, value)}
         />
       ))}
-      <NumberField
-        label="The crosscut saw turns to"
-        unit="°"
-        least={0}
-        most={90}
-        value={shop.mitre}
-        onChange={(value) => set('mitre', value)}
-      />
-      <NumberField
-        label="One person carries"
-        unit="lb"
-        least={1}
-        most={1000}
-        value={shop.lift}
-        onChange={(value) => set('lift', value)}
-      />
-      <NumberField
-        label="Boards spoiled of a hundred"
-        least={0}
-        most={50}
-        fractions
-        value={shop.spoiled}
-        onChange={(value) => set('spoiled', value)}
-      />
-      <NumberField
-        label="Hours in a day at the bench"
-        unit="h"
-        least={1}
-        most={16}
-        value={shop.hours}
-        onChange={(value) => set('hours', value)}
-      />
+      {NUMBERS.map(([key, label, rest]) => (
+        <NumberField key={key} label={label} value={shop[key]} onChange={(value) => set(key, value)} {...rest} />
+      ))}
     </div>
   );
 }
