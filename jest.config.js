@@ -1,16 +1,5 @@
 /** Unit, property and server tests; browser tests live in e2e and run under Playwright. */
-const transform = {
-  '^.+\\.(tsx?|m?js)$': [
-    '@swc/jest',
-    {
-      jsc: {
-        parser: { syntax: 'typescript', tsx: true },
-        target: 'es2022',
-        transform: { react: { runtime: 'automatic' } },
-      },
-    },
-  ],
-};
+const transform = { '^.+\\.(tsx?|m?js)$': '<rootDir>/scripts/jest-bundle.js' };
 export default {
   testEnvironment: 'node',
   testMatch: ['<rootDir>/{core,server,web,bench,house}/**/*.test.{ts,tsx}'],
@@ -19,6 +8,8 @@ export default {
   // Published as modules only.
   transformIgnorePatterns: ['/node_modules/(?!(@gltf-transform|property-graph)/)'],
   moduleNameMapper: {
+    // Styles are for browsers.
+    '\\.css$': '<rootDir>/web/src/testing/no-style.ts',
     // Its other build is a module, which tests can not load.
     '^d3$': '<rootDir>/node_modules/d3/dist/d3.js',
     '^@sill/core$': '<rootDir>/core/src/index.ts',

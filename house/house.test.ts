@@ -1,4 +1,4 @@
-import { existsSync, readFileSync } from 'node:fs';
+import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { FINDINGS } from '@sill/core';
 import { circleIn, filesIn, importsOf } from './imports';
@@ -34,6 +34,34 @@ test('no exported type has the name of another', () => {
       named.set(name!, [...(named.get(name!) ?? []), path]);
   expect(named.size).toBeGreaterThan(250);
   expect([...named].filter(([, paths]) => paths.length > 1)).toEqual([]);
+});
+
+describe('style sheets', () => {
+  const sheets = readdirSync(join(ROOT, 'web/src'), { recursive: true, encoding: 'utf8' })
+    .filter((name) => name.endsWith('.css'))
+    .map((name) => [name, text(join('web/src', name))] as const);
+  const program = filesIn(ROOT, 'web/src')
+    .filter((path) => !/\.test\./.test(path))
+    .map(text)
+    .join('\n');
+
+  test('name no class of the component kit: its looks are the theme’s', () => {
+    expect(sheets.length).toBeGreaterThan(50);
+    expect(sheets.filter(([, css]) => css.includes('.Mui')).map(([name]) => name)).toEqual([]);
+  });
+
+  test('are all read, and every class in them is given to something', () => {
+    const unread = sheets.filter(([name]) => !program.includes(`/${name.split('/').at(-1)}';`));
+    const unused = sheets.flatMap(([name, css]) =>
+      [...css.replaceAll(/\/\*[^]*?\*\//g, '').matchAll(/\.([a-z][\w-]*)/g)]
+        .map(([, one]) => one!)
+        // By its name, or put together of its first word and what a thing is: `role-${role}`.
+        .filter((one) => !new RegExp(`\\b${one}\\b|\\b${one.split('-')[0]}-\\$\\{`).test(program))
+        .map((one) => `${name}: ${one}`),
+    );
+    expect(unread).toEqual([]);
+    expect(unused).toEqual([]);
+  });
 });
 
 test('every kind of finding in the catalogue is noted somewhere', () => {

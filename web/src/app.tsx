@@ -1,6 +1,8 @@
+import './look/base.css';
+import './ui/layout.css';
 import createCache from '@emotion/cache';
 import { CacheProvider } from '@emotion/react';
-import { Alert, CssBaseline, GlobalStyles, Snackbar, ThemeProvider } from '@mui/material';
+import { Alert, CssBaseline, Snackbar, ThemeProvider } from '@mui/material';
 import { lazy, Suspense, useMemo } from 'react';
 import { createBrowserRouter, Navigate, RouterProvider, useParams } from 'react-router';
 import { stageOf } from './stages/registry';
@@ -10,7 +12,6 @@ import { Trouble } from './frame/Trouble';
 import { JobsPage } from './jobs/JobsPage';
 import { said } from './state/view';
 import { useApp, useFrom } from './state/hooks';
-import { styles } from './look/styles';
 import { makeTheme } from './look/theme';
 
 const Packet = lazy(() => import('./packet/Packet'));
@@ -103,7 +104,6 @@ export function App() {
     <CacheProvider value={cache}>
       <ThemeProvider theme={theme}>
         <CssBaseline />
-        <GlobalStyles styles={styles} />
         <RouterProvider router={router} />
         <Message />
         <SignIn />

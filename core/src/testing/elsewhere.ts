@@ -23,7 +23,7 @@ export const elsewhere = (
   pairs: readonly (readonly [number, number])[] = [],
 ): { readonly volumes: readonly number[]; readonly surfaces: readonly number[]; readonly shared: readonly number[] } =>
   JSON.parse(
-    execFileSync(process.execPath, [join(__dirname, 'volumes.mjs')], {
+    execFileSync(process.execPath, [join(process.cwd(), 'core/src/testing/volumes.mjs')], {
       input: JSON.stringify({ bodies, pairs }),
       encoding: 'utf8',
       maxBuffer: 1 << 28,

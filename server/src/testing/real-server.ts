@@ -4,15 +4,12 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { freePort } from './free-port';
 
-const root = join(__dirname, '..', '..', '..');
-
 /** The real server on a real file, as `npm start` runs it, which can be killed and started again on the same file. */
 export async function realServer() {
   const folder = mkdtempSync(join(tmpdir(), 'sill-server-'));
   const port = await freePort();
   const run = () =>
     spawn(process.execPath, ['--import', 'tsx', 'server/src/main.ts'], {
-      cwd: root,
       stdio: 'ignore',
       env: { ...process.env, SILL_PORT: String(port), SILL_DATABASE: join(folder, 'jobs.db'), SILL_DEMO: '1' },
     });

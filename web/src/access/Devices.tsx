@@ -11,6 +11,7 @@ import {
   useSignOutHereMutation,
   useSignOutMutation,
 } from '../state/server';
+import './Devices.css';
 
 const when = (time: string): string => format(parseISO(time), 'd MMM yyyy HH:mm');
 

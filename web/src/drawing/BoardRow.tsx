@@ -17,6 +17,7 @@ import {
 import { useJob, useMark, useUnits } from '../state/hooks';
 import { DropPlace, useHeld } from './held';
 import { DimSpan, Text } from '../words/Dim';
+import './BoardRow.css';
 
 type Props = {
   readonly board: Board;

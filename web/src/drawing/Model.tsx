@@ -1,7 +1,7 @@
 import { useMediaQuery } from '@mui/material';
 import { Line, OrbitControls } from '@react-three/drei';
 import { Canvas, useFrame, useThree } from '@react-three/fiber';
-import { useCallback, useEffect, useImperativeHandle, useMemo, useRef, type Ref } from 'react';
+import { useCallback, useEffect, useImperativeHandle, useMemo, useRef, useState, type Ref } from 'react';
 import { Raycaster, Spherical, Vector3, type BufferGeometry, type Object3D } from 'three';
 import type { OrbitControls as Controls } from 'three-stdlib';
 import { extent, middleOf, outOf, solidOf, toInches, type Box, type Part, type PieceModel } from '@sill/core';
@@ -233,6 +233,24 @@ function Hand({
   return null;
 }
 
+/** Has the graphics make ready how everything is drawn before it is: without a card the first picture would wait for that. */
+function Ready({ onReady }: { readonly onReady: () => void }) {
+  const { gl, scene, camera, invalidate } = useThree();
+  useEffect(() => {
+    let here = true;
+    const begin = () => {
+      if (!here) return;
+      onReady();
+      invalidate();
+    };
+    gl.compileAsync(scene, camera).then(begin, begin);
+    return () => {
+      here = false;
+    };
+  }, [gl, scene, camera, invalidate, onReady]);
+  return null;
+}
+
 /** Height of what the eye takes in, degrees, and where it is: towards it, a unit long. */
 const FIELD = 28;
 const EYE: Vector = [0.496, 0.431, 0.754];
@@ -292,6 +310,8 @@ export default function Model({ model, look, onPick, handle }: Props) {
     [measures, tagged],
   );
   const spans = useRef<(HTMLSpanElement | null)[]>([]);
+  const [ready, setReady] = useState(false);
+  const begin = useCallback(() => setReady(true), []);
   // A narrow picture needs the eye farther back to hold the whole width.
   const narrow = useMediaQuery('(max-width: 599px)');
   const target = useMemo<Vector>(() => [0, height / 2, 0], [height]);
@@ -304,7 +324,7 @@ export default function Model({ model, look, onPick, handle }: Props) {
     <>
       <Canvas
         key={String(narrow)}
-        frameloop="demand"
+        frameloop={ready ? 'demand' : 'never'}
         gl={rendererLater}
         flat
         dpr={[1, 2]}
@@ -339,6 +359,7 @@ export default function Model({ model, look, onPick, handle }: Props) {
           minDistance={reach * 0.15}
           maxDistance={reach * 2.5}
         />
+        <Ready onReady={begin} />
         <Hand handle={handle} home={home} target={target} piece={parts[0]?.piece} />
       </Canvas>
       {measures.map(({ length: long }, at) => (

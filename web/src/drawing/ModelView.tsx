@@ -1,4 +1,4 @@
-import { Button, Slider, ToggleButton, ToggleButtonGroup } from '@mui/material';
+import { Button, Slider, ToggleButton } from '@mui/material';
 import { Component, lazy, Suspense, useMemo, useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
 import type { Part, PieceModel } from '@sill/core';
 import { saveData, saveFile } from '../platform/files';
@@ -10,7 +10,10 @@ import { USUAL_VIEW } from './iso';
 import type { Look3D, ModelHandle } from './Model';
 import { PartPicture } from './PartPicture';
 import type { Section } from './scene';
+import { useRoomForSpace } from './useRoomForSpace';
 import { hasWebGl } from './webgl';
+import { Segmented } from '../ui/Segmented';
+import './ModelView.css';
 
 const Model = lazy(() => import('./Model'));
 
@@ -42,7 +45,9 @@ export function ModelView({ model, label }: Props) {
   const [look, setLook] = useState(PLAIN);
   const dispatch = useApp();
   const handle = useRef<ModelHandle>(null);
-  const able = hasWebGl();
+  const room = useRoomForSpace();
+  // Looked at only when there is room: the look takes as long as the beginning.
+  const able = !room || hasWebGl();
   const placed = useMemo(() => model.parts.filter((part) => !part.loose), [model.parts]);
   const drawn = useMemo(() => placed.map((part) => ({ part, as: 'there' as const })), [placed]);
   const paper = <PartPicture parts={drawn} view={USUAL_VIEW} measure="outside" label={label} />;
@@ -101,7 +106,7 @@ export function ModelView({ model, label }: Props) {
             }
           : {})}
       >
-        {able ? (
+        {room && able ? (
           <Guard instead={paper}>
             <Suspense fallback={paper}>
               <Model model={model} look={look} onPick={(id) => set({ picked: id })} handle={handle} />
@@ -114,22 +119,15 @@ export function ModelView({ model, label }: Props) {
       </div>
       {able && (
         <div className="model-foot">
-          <ToggleButtonGroup
-            size="small"
-            exclusive
+          <Segmented
+            label="Cut open"
             value={SECTIONS.find(([, , axis]) => axis === (look.section?.axis ?? null))![0]}
-            onChange={(_, value: string | null) => {
-              const axis = SECTIONS.find(([name]) => name === value)?.[2];
-              if (value !== null) set({ section: axis === null || axis === undefined ? null : { axis, share: 0.5 } });
+            options={SECTIONS.map(([name, words]) => [name, words])}
+            onChange={(name) => {
+              const axis = SECTIONS.find(([one]) => one === name)![2];
+              set({ section: axis === null ? null : { axis, share: 0.5 } });
             }}
-            aria-label="Cut open"
-          >
-            {SECTIONS.map(([name, words]) => (
-              <ToggleButton key={name} value={name}>
-                {words}
-              </ToggleButton>
-            ))}
-          </ToggleButtonGroup>
+          />
           {look.section && (
             <Share
               label="where"
@@ -137,10 +135,22 @@ export function ModelView({ model, label }: Props) {
               onChange={(share) => set({ section: { axis: look.section!.axis, share } as Section })}
             />
           )}
-          <ToggleButton size="small" value="ghost" selected={look.ghost} onChange={() => set({ ghost: !look.ghost })}>
+          <ToggleButton
+            className="segment"
+            size="small"
+            value="ghost"
+            selected={look.ghost}
+            onChange={() => set({ ghost: !look.ghost })}
+          >
             see through
           </ToggleButton>
-          <ToggleButton size="small" value="tags" selected={look.tags} onChange={() => set({ tags: !look.tags })}>
+          <ToggleButton
+            className="segment"
+            size="small"
+            value="tags"
+            selected={look.tags}
+            onChange={() => set({ tags: !look.tags })}
+          >
             tags
           </ToggleButton>
           <Share label="apart" value={look.apart} onChange={(apart) => set({ apart })} />
@@ -166,6 +176,7 @@ function Share({ label, value, onChange }: ShareProps) {
     <label className="share">
       <span className="soft">{label}</span>
       <Slider
+        className="share-track"
         size="small"
         min={0}
         max={1}

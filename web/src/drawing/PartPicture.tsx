@@ -29,6 +29,7 @@ import {
   type View,
 } from './iso';
 import { paintOrder, type Patch } from './paint';
+import './PartPicture.css';
 
 export type Drawn = {
   readonly part: Part;

@@ -1,5 +1,6 @@
 import { pathOf, PER_MM, templatesOf, type Part, type Template } from '@sill/core';
 import { DimSpan } from '../words/Dim';
+import './PartSheet.css';
 
 const WIDE = 290;
 const PAD = 40;

@@ -6,6 +6,7 @@ import { settled } from '../state/bench';
 import { useApp, useFrom } from '../state/hooks';
 import { chosen, clashesOf } from '../state/rebase';
 import { placeWords, valueWords } from '../words/places';
+import './ConflictDialog.css';
 
 /**
  * Another tab saved first, and both changed the same. Each such place is shown with both values to choose from; all else

@@ -11,6 +11,7 @@ import { Sill } from './Sill';
 import { STAGES, stageOf } from '../stages/registry';
 import { Stick } from './Stick';
 import { useGo } from '../state/useGo';
+import './Frame.css';
 
 /** Opens the job of the address, and closes it when it is left. */
 function useOpenJob(id: string) {
@@ -67,6 +68,8 @@ export function StageFrame() {
   const [drawer, setDrawer] = useState(false);
   const narrow = useMediaQuery('(max-width: 899px)');
   useKeys();
+  // The frame first, what it holds in the next turn: each is laid out on its own.
+  const filled = useDeferredValue(true, false);
   if (!stageOf(stage)) return <Navigate to="../brief" replace relative="path" />;
   const open = notes.filter((note) => note.level !== 'good').length;
   return (
@@ -84,7 +87,7 @@ export function StageFrame() {
             </Button>
           </Badge>
         )}
-        <Outlet />
+        {filled && <Outlet />}
       </main>
       {narrow ? (
         <Drawer anchor="right" open={drawer} onClose={() => setDrawer(false)}>

@@ -26,6 +26,7 @@ import { AddPiece } from '../stages/shared/AddPiece';
 import { saveJob, textOfChosenFile } from '../platform/files';
 import { OlderDialog } from './OlderDialog';
 import { useGo } from '../state/useGo';
+import './Header.css';
 
 function SavedState() {
   const { saving, savedAt, refusal, keptHere, job } = useFrom((state) => state.bench);

@@ -2,6 +2,7 @@ import { Link } from '@mui/material';
 import { NoteMark } from '../stages/shared/NoteFor';
 import { useChange, useNotes, usePlan } from '../state/hooks';
 import { Words } from '../words/Words';
+import './Margin.css';
 
 /** Where the interface is general: the word that goes over all of it. */
 const LAST_WORD =

@@ -10,6 +10,7 @@ import { Dim } from '../words/Dim';
 import { cents, difference, dollars, taxWords } from '../words/money';
 import { STAGES } from '../stages/registry';
 import { useGo } from '../state/useGo';
+import './Sill.css';
 
 type Tally = {
   readonly name: string;

@@ -5,6 +5,7 @@ import { notesOf } from '../state/notes';
 import { STAGES } from '../stages/registry';
 import { settledMark } from '../state/useTicks';
 import { useGo } from '../state/useGo';
+import './Stick.css';
 
 /** The story stick: a notch a stage, a knife line where you are. */
 export function Stick() {

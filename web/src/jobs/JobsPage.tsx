@@ -20,6 +20,7 @@ import {
 } from '../state/server';
 import { Backups } from './Backups';
 import { TakeAlong } from './TakeAlong';
+import './JobsPage.css';
 
 /** A zip file begins with the letters PK, whatever it is called. */
 const isZip = ([first, second]: Uint8Array): boolean => first === 0x50 && second === 0x4b;

@@ -3,7 +3,7 @@ import { createTheme, type Theme } from '@mui/material/styles';
 import type { SpaceColours } from '../drawing/space';
 import type { ScreenLook } from '../state/view';
 
-/** Colours of the two looks. Drawings read them as CSS variables, MUI through the theme; they are written here once. */
+/** Colours of the two looks. Style sheets read them as CSS variables, MUI through the theme; they are written here once. */
 const COLOURS = {
   light: {
     paper: '#f5f5f0',
@@ -73,7 +73,7 @@ const SPACE: SpaceColours = {
 };
 
 /** Tones of the parts' roles: an edge on a piece, never its fill. */
-export const ROLE_TONE: Readonly<Record<Role, string>> = {
+const ROLE_TONE: Readonly<Record<Role, string>> = {
   top: '#21577f',
   leg: '#4b7337',
   apron: '#8a5a12',
@@ -92,14 +92,18 @@ export const ROLE_TONE: Readonly<Record<Role, string>> = {
   loose: '#5b666b',
 };
 
-export const DISPLAY = '"Barlow Semi Condensed", "Arial Narrow", sans-serif';
-export const TEXT = '"Atkinson Hyperlegible Next", Verdana, sans-serif';
+const DISPLAY = '"Barlow Semi Condensed", "Arial Narrow", sans-serif';
+const TEXT = '"Atkinson Hyperlegible Next", Verdana, sans-serif';
 
 const kebab = (name: string) => name.replace(/[A-Z]/g, (letter) => `-${letter.toLowerCase()}`);
 
-/** `--keel: #b5341c` and the others, for the root element. */
-const colourVariables = (look: ScreenLook): Record<string, string> =>
-  Object.fromEntries(Object.entries(COLOURS[look]).map(([name, value]) => [`--${kebab(name)}`, value]));
+/** What style sheets take from here, for the root element: `--keel: #b5341c`, `--role-leg`, `--display`. */
+const variables = (look: ScreenLook): Record<string, string> => ({
+  ...Object.fromEntries(Object.entries(COLOURS[look]).map(([name, value]) => [`--${kebab(name)}`, value])),
+  ...Object.fromEntries(Object.entries(ROLE_TONE).map(([role, tone]) => [`--role-${role}`, tone])),
+  '--display': DISPLAY,
+  '--text': TEXT,
+});
 
 export function makeTheme(look: ScreenLook): Theme {
   const colour = COLOURS[look];
@@ -144,18 +148,48 @@ export function makeTheme(look: ScreenLook): Theme {
         },
       },
       MuiPaper: { defaultProps: { elevation: 0 }, styleOverrides: { root: { backgroundImage: 'none' } } },
-      MuiTextField: { defaultProps: { size: 'small', fullWidth: true } },
+      MuiTextField: { defaultProps: { size: 'small', fullWidth: true, className: 'field' } },
       MuiTableCell: {
         styleOverrides: {
-          root: { fontSize: 15, padding: '6px 8px', borderColor: colour.line, fontVariantNumeric: 'tabular-nums' },
+          root: {
+            fontSize: 15,
+            padding: '6px 8px',
+            borderColor: colour.line,
+            fontVariantNumeric: 'tabular-nums',
+            '&.soft': { color: colour.soft },
+            '&.tag-cell': { fontFamily: DISPLAY, fontWeight: 600 },
+            '@media (max-width: 899px)': { '&.wide-only': { display: 'none' } },
+          },
           head: { fontFamily: DISPLAY, fontWeight: 500, color: colour.soft },
+        },
+      },
+      MuiTableRow: {
+        styleOverrides: { root: { '&.Mui-selected, &.Mui-selected:hover': { backgroundColor: colour.chalkWash } } },
+      },
+      // An arrow on every column would say that each is sorted.
+      MuiTableSortLabel: {
+        styleOverrides: { root: { '&:not(.Mui-active) .MuiTableSortLabel-icon': { display: 'none' } } },
+      },
+      MuiTabs: { styleOverrides: { indicator: { display: 'none' } } },
+      MuiTab: {
+        styleOverrides: {
+          root: {
+            minHeight: 34,
+            minWidth: 0,
+            padding: '6px 12px',
+            fontSize: 15,
+            borderRadius: 3,
+            color: colour.soft,
+            whiteSpace: 'nowrap',
+            '&.Mui-selected': { background: colour.chalkWash, fontWeight: 700 },
+          },
         },
       },
       MuiTooltip: { styleOverrides: { tooltip: { fontSize: 14 } } },
       MuiLink: { defaultProps: { underline: 'always' } },
       MuiCssBaseline: {
         styleOverrides: {
-          ':root': colourVariables(look),
+          ':root': variables(look),
           body: { fontVariantNumeric: 'tabular-nums' },
           ':focus-visible': { outline: `2px solid ${colour.chalk}`, outlineOffset: 2 },
           '@media (prefers-reduced-motion: reduce)': {

@@ -8,6 +8,7 @@ import { Dim, Text } from '../words/Dim';
 import type { Paper } from './heights';
 import { PaperChoice } from './PaperChoice';
 import { NoPlan } from '../stages/shared/NoPlan';
+import './Labels.css';
 
 /** Labels on a page of either paper: three across, six down. */
 const EACH = 18;
@@ -41,7 +42,7 @@ export default function Labels() {
           {labels.length} labels on {pages.length} {pages.length === 1 ? 'page' : 'pages'}
         </span>
         <PaperChoice paper={paper} onChange={setPaper} />
-        <Button variant="contained" onClick={() => window.print()}>
+        <Button className="print-now" variant="contained" onClick={() => window.print()}>
           Print
         </Button>
       </div>

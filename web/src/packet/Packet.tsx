@@ -1,4 +1,4 @@
-import { Button, ToggleButton, ToggleButtonGroup } from '@mui/material';
+import { Button } from '@mui/material';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { SHORT_PIECE } from '@sill/core';
@@ -10,6 +10,7 @@ import { Dim } from '../words/Dim';
 import type { Paper } from './heights';
 import { PaperChoice } from './PaperChoice';
 import { layOut, type Extent } from './sheets';
+import { Segmented } from '../ui/Segmented';
 
 /** Pages that are drawn at once; the rest follows. */
 const FIRST = 2;
@@ -46,17 +47,22 @@ export default function Packet() {
         <Button onClick={() => void navigate(-1)}>Back</Button>
         <h1>Shop packet</h1>
         <PaperChoice paper={paper} onChange={setPaper} />
-        <ToggleButtonGroup
-          size="small"
-          exclusive
+        <Segmented
+          label="How much is printed"
           value={extent}
-          onChange={(_, value: Extent | null) => value && setExtent(value)}
-          aria-label="How much is printed"
+          options={[
+            ['short', `Short, ${short.length} pages`],
+            ['long', `Long${long ? `, ${long.length} pages` : ''}`],
+          ]}
+          onChange={setExtent}
+        />
+        <Button
+          className="print-now"
+          variant="contained"
+          color="primary"
+          disabled={!wanted}
+          onClick={() => window.print()}
         >
-          <ToggleButton value="short">Short, {short.length} pages</ToggleButton>
-          <ToggleButton value="long">Long{long && `, ${long.length} pages`}</ToggleButton>
-        </ToggleButtonGroup>
-        <Button variant="contained" color="primary" disabled={!wanted} onClick={() => window.print()}>
           Print
         </Button>
       </div>

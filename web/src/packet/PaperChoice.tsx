@@ -1,5 +1,12 @@
-import { GlobalStyles, ToggleButton, ToggleButtonGroup } from '@mui/material';
+import { GlobalStyles } from '@mui/material';
 import type { Paper } from './heights';
+import { Segmented } from '../ui/Segmented';
+import './paper.css';
+
+const PAPERS = [
+  ['letter', 'Letter'],
+  ['a4', 'A4'],
+] as const;
 
 type Props = { readonly paper: Paper; readonly onChange: (paper: Paper) => void };
 
@@ -8,16 +15,7 @@ export function PaperChoice({ paper, onChange }: Props) {
   return (
     <>
       <GlobalStyles styles={{ '@page': { size: paper === 'letter' ? 'letter' : 'A4', margin: '13mm' } }} />
-      <ToggleButtonGroup
-        size="small"
-        exclusive
-        value={paper}
-        onChange={(_, value: Paper | null) => value && onChange(value)}
-        aria-label="Paper"
-      >
-        <ToggleButton value="letter">Letter</ToggleButton>
-        <ToggleButton value="a4">A4</ToggleButton>
-      </ToggleButtonGroup>
+      <Segmented label="Paper" value={paper} options={PAPERS} onChange={onChange} />
     </>
   );
 }

@@ -4,6 +4,7 @@ import { Spacers } from '../sheets/Spacers';
 import { Words } from '../words/Words';
 import { PICTURE, type StepBlock } from './heights';
 import { TickBox } from './TickBox';
+import './StepSheet.css';
 
 /** One step on paper: its picture beside what to do, then what to take and set. */
 export function StepSheet({ facts, step, number, goesOn = false, plain = false }: StepBlock) {

@@ -5,6 +5,7 @@ import { useJob, usePlan, useUnits } from '../state/hooks';
 import { printLength } from '@sill/core';
 import { tilesOf, type Tile } from './tiles';
 import { NoPlan } from '../stages/shared/NoPlan';
+import './Templates.css';
 
 /** Usable part of a page in millimetres: it lies inside Letter and A4 alike. */
 const PAGE = { width: 180, height: 240 } as const;
@@ -41,7 +42,7 @@ export default function Templates() {
           {part.tag} {part.name}: {pages.length} {pages.length === 1 ? 'page' : 'pages'} at full size. Print without
           “fit to page”, then measure the check line.
         </span>
-        <Button variant="contained" onClick={() => window.print()}>
+        <Button className="print-now" variant="contained" onClick={() => window.print()}>
           Print
         </Button>
       </div>

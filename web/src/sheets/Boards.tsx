@@ -6,6 +6,7 @@ import { Seen } from '../drawing/Seen';
 import { SheetPlan } from '../drawing/SheetPlan';
 import { Dim } from '../words/Dim';
 import { useLabel } from '../words/labels';
+import './Boards.css';
 
 /** How the tape is read: hooked once over the squared end, measured after every cut, or not shown. */
 export type TapeReading = 'hooked' | 'steps' | 'none';

@@ -1,5 +1,6 @@
 import { Button, Dialog } from '@mui/material';
 import { useEffect, type KeyboardEvent, type ReactNode } from 'react';
+import './Bench.css';
 
 /** Keeps the screen awake while it is up, where the browser can. */
 function useAwake() {

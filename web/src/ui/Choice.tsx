@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import { useId } from 'react';
+import './Choice.css';
 
 type Option<T extends string> = {
   readonly value: T;

@@ -12,6 +12,7 @@ import { writeCsv } from '@sill/core';
 import { useState, type KeyboardEvent, type ReactNode } from 'react';
 import { marked, said } from '../state/view';
 import { useApp, useFrom } from '../state/hooks';
+import './DataTable.css';
 
 export type TableColumn<Row> = {
   readonly key: string;

@@ -2,6 +2,7 @@ import { InputAdornment, TextField } from '@mui/material';
 import { useEffect, useId, useRef, useState, type ReactNode } from 'react';
 import { LONGEST, parseLength, printLength, type Length } from '@sill/core';
 import { useUnits } from '../state/hooks';
+import './LengthField.css';
 
 type Props = {
   readonly label: string;
@@ -80,11 +81,18 @@ export function LengthField({ label, value, onChange, least = 0, most = LONGEST,
         if (event.key === 'Escape') setText(null);
       }}
       slotProps={{
-        htmlInput: { inputMode: 'text', autoComplete: 'off', spellCheck: false, 'data-length': value },
+        htmlInput: {
+          inputMode: 'text',
+          autoComplete: 'off',
+          spellCheck: false,
+          'data-length': value,
+          className: 'field-entry',
+        },
         formHelperText: { id: help, role: problem ? 'alert' : undefined },
         input: {
+          className: 'field-box',
           endAdornment: (
-            <InputAdornment position="end">
+            <InputAdornment position="end" className="field-unit">
               {mark}
               {units === 'mm' ? 'mm' : '″'}
             </InputAdornment>

@@ -67,11 +67,20 @@ export function NumberField({
       onBlur={() => problem === null && setText(null)}
       onKeyDown={(event) => event.key === 'Escape' && setText(null)}
       slotProps={{
-        htmlInput: { inputMode: 'decimal', autoComplete: 'off' },
+        htmlInput: { inputMode: 'decimal', autoComplete: 'off', className: 'field-entry' },
         formHelperText: { role: problem ? 'alert' : undefined },
         input: {
+          className: 'field-box',
           ...(money ? { startAdornment: <InputAdornment position="start">$</InputAdornment> } : {}),
-          ...(unit ? { endAdornment: <InputAdornment position="end">{unit}</InputAdornment> } : {}),
+          ...(unit
+            ? {
+                endAdornment: (
+                  <InputAdornment position="end" className="field-unit">
+                    {unit}
+                  </InputAdornment>
+                ),
+              }
+            : {}),
         },
       }}
     />

@@ -1,5 +1,6 @@
 import { metric, readLength, roundToTape, type Length } from '@sill/core';
 import { useUnits } from '../state/hooks';
+import './Dim.css';
 
 type Props = {
   readonly of: Length;

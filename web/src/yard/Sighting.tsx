@@ -1,5 +1,6 @@
 import { LIMITS, type Length } from '@sill/core';
 import { Dim } from '../words/Dim';
+import './Sighting.css';
 
 /** Each way a board strays, drawn as it is seen: from the edge, the face, the end. */
 const WAYS = [

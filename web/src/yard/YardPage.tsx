@@ -34,6 +34,7 @@ import { Sighting } from './Sighting';
 import { useRackBoards } from './useRackBoards';
 import { NoPlan } from '../stages/shared/NoPlan';
 import { missingIn } from '../words/missing';
+import './YardPage.css';
 
 /** Where things stand in most yards, in the order they are walked past. */
 const AISLES: readonly (readonly [string, (line: BoardLine) => boolean])[] = [

@@ -9,6 +9,7 @@ import { SizeFields } from '../shared/SizeFields';
 import { StageHead } from '../shared/StageHead';
 import { Waiting } from '../shared/Waiting';
 import { SeatPlan } from './SeatPlan';
+import './BriefStage.css';
 
 /** What is wanted: which piece, where, how big, for how many, for how much. */
 export function BriefStage() {

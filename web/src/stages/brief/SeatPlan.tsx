@@ -1,6 +1,7 @@
 import { scaleLinear } from 'd3';
 import { PLACE, boxOf, inches, topOf, type Part, type Piece, type Seating } from '@sill/core';
 import { DimSpan } from '../../words/Dim';
+import './SeatPlan.css';
 
 const DEEP = inches(14);
 const WIDTH = 420;

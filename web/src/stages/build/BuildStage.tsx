@@ -1,4 +1,4 @@
-import { Button, ToggleButton, ToggleButtonGroup } from '@mui/material';
+import { Button } from '@mui/material';
 import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import type { Plan, Step } from '@sill/core';
@@ -13,6 +13,8 @@ import { BenchMode } from './BenchMode';
 import { AsBuilt, Diagonals } from './Measured';
 import { Rehearse } from './Rehearse';
 import { Spacers } from '../../sheets/Spacers';
+import { Segmented } from '../../ui/Segmented';
+import './BuildStage.css';
 
 type Facts = Plan['pieces'][number];
 
@@ -88,6 +90,11 @@ function Steps() {
   );
 }
 
+const FIRST = [
+  ['top', 'Top first'],
+  ['base', 'Base first'],
+] as const;
+
 /** Top first or base first, where the piece has both. */
 function FirstChoice({ facts }: { readonly facts: Facts }) {
   const change = useChangePiece(facts.piece.id);
@@ -95,16 +102,7 @@ function FirstChoice({ facts }: { readonly facts: Facts }) {
   const roles = new Set(facts.parts.map(({ role }) => role));
   if (!roles.has('top') || roles.size < 2) return null;
   return (
-    <ToggleButtonGroup
-      size="small"
-      exclusive
-      value={now}
-      onChange={(_, first: 'top' | 'base' | null) => first && change(['first'], first)}
-      aria-label="What is built first"
-    >
-      <ToggleButton value="top">Top first</ToggleButton>
-      <ToggleButton value="base">Base first</ToggleButton>
-    </ToggleButtonGroup>
+    <Segmented label="What is built first" value={now} options={FIRST} onChange={(first) => change(['first'], first)} />
   );
 }
 

@@ -17,6 +17,7 @@ import { useChange, usePiece } from '../../state/hooks';
 import { useLazyTapeQuery } from '../../state/server';
 import { useErrand } from '../../state/useErrand';
 import { Dim } from '../../words/Dim';
+import './Measured.css';
 
 type Facts = Plan['pieces'][number];
 type Side = 'length' | 'width' | 'thickness';

@@ -8,6 +8,7 @@ import { useJob, usePlan } from '../../state/hooks';
 import { Words } from '../../words/Words';
 import { rehearsed } from '../../platform/workers/planner';
 import { fastenedBy, momentsOf, type Moment } from './frames';
+import './Rehearse.css';
 
 const Bench3D = lazy(() => import('../../drawing/Bench3D'));
 

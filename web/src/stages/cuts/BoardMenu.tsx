@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { isSheet, type Board, type Lock, type Plan } from '@sill/core';
 import { useLabel } from '../../words/labels';
 import { useLocks } from './useLocks';
+import './BoardMenu.css';
 
 const STATES: readonly (readonly [Lock['state'], string])[] = [
   ['kept', 'Keep it as it is'],

@@ -5,6 +5,7 @@ import { Words } from '../../words/Words';
 import { runs, useLabel } from '../../words/labels';
 import { Boards } from '../../sheets/Boards';
 import { SetupName, SetupWords } from '../../sheets/SetupWords';
+import './BySetup.css';
 
 /** Every setting of the saws in working order, with its own boards and what to look out for. */
 export function BySetup({ plan }: { readonly plan: Plan }) {

@@ -1,4 +1,4 @@
-import { Button, ToggleButton, ToggleButtonGroup } from '@mui/material';
+import { Button } from '@mui/material';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { counted, type Plan } from '@sill/core';
@@ -15,6 +15,8 @@ import { CutsMenu } from './CutsMenu';
 import { Dragging } from './Dragging';
 import { Offcuts } from './Offcuts';
 import { SetupName, SetupWords } from '../../sheets/SetupWords';
+import { Segmented } from '../../ui/Segmented';
+import './CutsStage.css';
 
 const WAYS = { board: 'By board', setup: 'By saw setup', piece: 'By piece' } as const;
 type CutsView = keyof typeof WAYS;
@@ -44,19 +46,12 @@ export function CutsStage() {
   return (
     <>
       <StageHead title="Cuts" about={about}>
-        <ToggleButtonGroup
-          size="small"
-          exclusive
+        <Segmented
+          label="Order of the diagrams"
           value={way}
-          onChange={(_, next: CutsView | null) => next && setWay(next)}
-          aria-label="Order of the diagrams"
-        >
-          {(Object.entries(WAYS) as [CutsView, string][]).map(([key, words]) => (
-            <ToggleButton key={key} value={key}>
-              {words}
-            </ToggleButton>
-          ))}
-        </ToggleButtonGroup>
+          options={Object.entries(WAYS) as [CutsView, string][]}
+          onChange={setWay}
+        />
         {plan && plan.cuts.length > 0 && (
           <>
             <CutsMenu

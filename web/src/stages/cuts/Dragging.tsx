@@ -3,6 +3,7 @@ import { useState, type ReactNode } from 'react';
 import type { HeldPiece } from '../../drawing/held';
 import { useLabel } from '../../words/labels';
 import { useLocks } from './useLocks';
+import './Dragging.css';
 
 /** Pieces inside can be dragged from board to board. With the keyboard the board's menu does the same. */
 export function Dragging({ children }: { readonly children: ReactNode }) {

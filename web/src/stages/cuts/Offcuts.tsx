@@ -1,6 +1,7 @@
 import { offcutsInWords, wholeInches, type Plan } from '@sill/core';
 import { Dim } from '../../words/Dim';
 import { Words } from '../../words/Words';
+import './Offcuts.css';
 
 /** What is left over, and what becomes of it: samples, spacers and tests, the rest for the rack. */
 export function Offcuts({ plan }: { readonly plan: Plan }) {

@@ -23,6 +23,7 @@ import { FastenerTable } from './FastenerTable';
 import { PocketPicture } from './PocketPicture';
 import { ScrewPicture } from './ScrewPicture';
 import { WaysDialog } from './WaysDialog';
+import './JointsStage.css';
 
 const KIND: Readonly<Record<JointKind, string>> = {
   edge: 'Boards, edge to edge',

@@ -1,6 +1,7 @@
 import { scaleLinear } from 'd3';
 import type { Fastening } from '@sill/core';
 import { DimSpan } from '../../words/Dim';
+import './PocketPicture.css';
 
 const WIDTH = 210;
 

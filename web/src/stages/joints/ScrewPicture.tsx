@@ -1,5 +1,6 @@
 import { inches, type Fastening, type Length } from '@sill/core';
 import { DimSpan } from '../../words/Dim';
+import './ScrewPicture.css';
 
 const WIDTH = 184;
 const HEIGHT = 120;

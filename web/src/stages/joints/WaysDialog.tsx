@@ -15,6 +15,7 @@ import { useChange, useJob } from '../../state/hooks';
 import { Text } from '../../words/Dim';
 import { dollars } from '../../words/money';
 import { jointWays } from '../../platform/workers/planner';
+import './WaysDialog.css';
 
 type Props = {
   readonly piece: Piece;

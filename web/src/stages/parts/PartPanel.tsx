@@ -29,6 +29,7 @@ import { said } from '../../state/view';
 import { Dim } from '../../words/Dim';
 import { PartTag } from '../../words/PartTag';
 import { Words } from '../../words/Words';
+import './PartPanel.css';
 
 /** One part: how it is cut, its full-size template, and what a person may set by hand. */
 export function PartPanel({ part, piece }: { readonly part: Part; readonly piece: Piece }) {

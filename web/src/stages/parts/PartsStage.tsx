@@ -1,4 +1,3 @@
-import { ToggleButton, ToggleButtonGroup } from '@mui/material';
 import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { endText, plain, printLength, printMaterial, type Part } from '@sill/core';
@@ -14,6 +13,13 @@ import { useBuilt } from '../shared/useBuilt';
 import { Waiting } from '../shared/Waiting';
 import { PartPanel } from './PartPanel';
 import { PartsTools } from './PartsTools';
+import { Segmented } from '../../ui/Segmented';
+import './PartsStage.css';
+
+const WHICH = [
+  [false, 'This piece'],
+  [true, 'Whole job'],
+] as const;
 
 const madeFrom = (part: Part) =>
   `${part.plies > 1 ? `${part.plies} × ` : ''}${part.bought ? 'bought' : printMaterial(part.material)}`;
@@ -108,16 +114,7 @@ export function PartsStage() {
     <>
       <StageHead title="Parts" about={parts.length > 0 ? `${count} parts · finished sizes` : ''}>
         {piece && facts && facts.parts.length > 0 && <PartsTools piece={piece} parts={facts.parts} onAdded={pick} />}
-        <ToggleButtonGroup
-          size="small"
-          exclusive
-          value={all}
-          onChange={(_, value: boolean | null) => value !== null && setAll(value)}
-          aria-label="Which pieces"
-        >
-          <ToggleButton value={false}>This piece</ToggleButton>
-          <ToggleButton value={true}>Whole job</ToggleButton>
-        </ToggleButtonGroup>
+        <Segmented label="Which pieces" value={all} options={WHICH} onChange={setAll} />
       </StageHead>
       <Waiting early={early !== null && early.length > 0}>
         <div className="parts-columns">

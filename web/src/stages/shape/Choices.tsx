@@ -1,6 +1,7 @@
 import { familyOf, topOf, type Nominal, type Piece } from '@sill/core';
 import { useChangePiece } from '../../state/hooks';
 import { SpecFields } from './SpecFields';
+import './Choices.css';
 
 /** Every choice of the family and of the top, all in view. */
 export function Choices({ piece, topNominal }: { readonly piece: Piece; readonly topNominal: Nominal | null }) {

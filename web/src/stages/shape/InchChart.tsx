@@ -1,4 +1,4 @@
-import { Button, ToggleButton, ToggleButtonGroup } from '@mui/material';
+import { Button } from '@mui/material';
 import { curveStepBefore, extent, line, scaleLinear } from 'd3';
 import { useState, type KeyboardEvent, type PointerEvent } from 'react';
 import {
@@ -17,6 +17,9 @@ import { Dim, DimSpan } from '../../words/Dim';
 import { difference, dollars } from '../../words/money';
 import { exploreCosts } from '../../platform/workers/explorer';
 import { useExploring } from '../../state/useExploring';
+import { Segmented } from '../../ui/Segmented';
+import './InchChart.css';
+import '../shared/chart.css';
 
 const SIDES: readonly (readonly [PieceSide, string])[] = [
   ['length', 'length'],
@@ -44,19 +47,7 @@ export function InchChart({ piece }: { readonly piece: Piece }) {
     <section className="sheet inch-chart" aria-label="What an inch costs">
       <div className="chart-head">
         <h2>What {job.units === 'in' ? 'an inch' : 'a centimetre'} costs</h2>
-        <ToggleButtonGroup
-          size="small"
-          exclusive
-          value={side}
-          onChange={(_, value: PieceSide | null) => value && setSide(value)}
-          aria-label="Which side"
-        >
-          {SIDES.map(([key, words]) => (
-            <ToggleButton key={key} value={key}>
-              {words}
-            </ToggleButton>
-          ))}
-        </ToggleButtonGroup>
+        <Segmented label="Which side" value={side} options={SIDES} onChange={setSide} />
         <span className="soft" role="status">
           {state === 'waiting' && 'Worked out when the plan is settled.'}
           {state === 'working' && `Working out other sizes, ${points.length} so far.`}

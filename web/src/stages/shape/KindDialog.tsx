@@ -16,6 +16,7 @@ import {
 } from '@sill/core';
 import { PiecePicture, useOneByOne } from '../../drawing/PiecePicture';
 import { useChange } from '../../state/hooks';
+import '../shared/cards.css';
 
 /** What a new kind offers too stays as it was. */
 const kept = (specs: Specs, choices: Choices): Choices =>

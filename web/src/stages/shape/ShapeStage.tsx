@@ -12,6 +12,7 @@ import { Choices } from './Choices';
 import { InchChart } from './InchChart';
 import { KindDialog } from './KindDialog';
 import { WoodAndFinish } from './WoodAndFinish';
+import './ShapeStage.css';
 
 /** The choices beside the piece as it would stand. */
 export function ShapeStage() {

@@ -5,6 +5,7 @@ import { LengthField } from '../../ui/LengthField';
 import { useChangeJob, useJob } from '../../state/hooks';
 import { PiecePicture, useOneByOne } from '../../drawing/PiecePicture';
 import { Words } from '../../words/Words';
+import './cards.css';
 
 type Pick = { readonly onAdded: (id: string) => void };
 

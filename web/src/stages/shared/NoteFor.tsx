@@ -1,5 +1,6 @@
 import type { Finding, FindingKind } from '@sill/core';
 import { useNotes } from '../../state/hooks';
+import './NoteFor.css';
 
 const LEVEL = { stop: 'Stop', care: 'Take care', good: 'Good' } as const;
 

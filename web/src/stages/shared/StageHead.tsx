@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react';
+import './StageHead.css';
 
 /** Title of a stage, what it is about, and its own tools at the right. */
 export function StageHead({

@@ -6,6 +6,7 @@ import { useChangePiece, useFrom, useJob } from '../../state/hooks';
 import { Dim } from '../../words/Dim';
 import { cents, difference } from '../../words/money';
 import { topOptions } from '../../platform/workers/planner';
+import './TopOptions.css';
 
 /** The options of the plan in view, worked out beside it; the last ones stay until the new ones are there. */
 function useTopOptions(piece: Piece, plan: Plan) {

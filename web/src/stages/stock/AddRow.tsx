@@ -3,6 +3,7 @@ import { useState, type FormEvent } from 'react';
 import { HARDWARE, readYardCsv, withRows, type HardwareKind, type Yard, writeCsv } from '@sill/core';
 import { useUnits } from '../../state/hooks';
 import type { Kind } from './PriceRows';
+import './AddRow.css';
 
 const FIELDS: Readonly<Record<Kind, readonly (readonly [name: string, label: string, example: string])[]>> = {
   boards: [

@@ -20,6 +20,7 @@ import { cents, dollars, taxWords } from '../../words/money';
 import { runs, useLabel } from '../../words/labels';
 import { missingIn } from '../../words/missing';
 import { buyingCsv, buyingText } from './buying-files';
+import './BuyingTable.css';
 
 type AmountsProps = { readonly count: number; readonly price: number; readonly total: number };
 

@@ -10,6 +10,7 @@ import { useErrand } from '../../state/useErrand';
 import { Dim, Text } from '../../words/Dim';
 import { runs, useLabel } from '../../words/labels';
 import { useRack } from './useRack';
+import './OnHand.css';
 
 const photoAddress = (id: string): string => addressOf(ROUTES.photo, { params: { id } });
 

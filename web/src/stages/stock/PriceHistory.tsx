@@ -5,6 +5,8 @@ import { usePriceHistoryQuery } from '../../state/server';
 import { Text } from '../../words/Dim';
 import { dollars } from '../../words/money';
 import { today } from '../../platform/workers/planner';
+import '../shared/chart.css';
+import './PriceHistory.css';
 
 const [WIDE, HIGH] = [300, 150];
 const EDGE = { left: 50, right: 10, top: 12, bottom: 24 };

@@ -20,6 +20,7 @@ import { NumberField } from '../../ui/NumberField';
 import { useChangeJob, useJob } from '../../state/hooks';
 import { Text } from '../../words/Dim';
 import { cents } from '../../words/money';
+import './PriceRows.css';
 
 export type Kind = 'boards' | 'sheets' | 'hardware';
 /** A yard in the job: the first, or one that is bought at as well. */

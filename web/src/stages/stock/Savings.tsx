@@ -6,6 +6,7 @@ import { Words } from '../../words/Words';
 import { exploreSavings } from '../../platform/workers/explorer';
 import { useExploring } from '../../state/useExploring';
 import { useYards } from './useYards';
+import './Savings.css';
 
 const NONE: SavingsProgress = { done: 0, of: 1, found: [] };
 

@@ -6,6 +6,7 @@ import { NumberField } from '../../ui/NumberField';
 import { useChangeJob, useJob } from '../../state/hooks';
 import { USUAL_SHOP, useLazyShopsQuery, useSaveShopMutation } from '../../state/server';
 import { useErrand } from '../../state/useErrand';
+import './ShopForm.css';
 
 type Lengths = 'crosscut' | 'kerf' | 'squareEnds' | 'edgeRip' | 'topExtra' | 'partExtra' | 'snipe' | 'car' | 'spacing';
 const LENGTHS: readonly (readonly [Lengths, string])[] = [

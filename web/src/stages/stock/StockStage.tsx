@@ -1,4 +1,4 @@
-import { Button, ToggleButton, ToggleButtonGroup } from '@mui/material';
+import { Button } from '@mui/material';
 import { useNavigate, useSearchParams } from 'react-router';
 import { choosesWidth } from '@sill/core';
 import { useJob, usePiece, usePlan } from '../../state/hooks';
@@ -11,6 +11,8 @@ import { OnHandTab } from './OnHand';
 import { Savings } from './Savings';
 import { ShopForm } from './ShopForm';
 import { Yards } from './Yards';
+import { Segmented } from '../../ui/Segmented';
+import './StockStage.css';
 
 const TABS = ['buy', 'hand', 'shop', 'yards'] as const;
 type Tab = (typeof TABS)[number];
@@ -34,20 +36,19 @@ export function StockStage() {
         {plan && plan.list.boards.length > 0 && (
           <Button onClick={() => void navigate('../yard')}>Go to the yard</Button>
         )}
-        <ToggleButtonGroup
-          size="small"
-          exclusive
+        <Segmented
+          label="Part of the stock"
           value={tab}
-          onChange={(_, value: Tab | null) =>
-            value && setSearch((before) => ({ ...Object.fromEntries(before), tab: value }), { replace: true })
+          options={[
+            ['buy', 'To buy'],
+            ['hand', `On hand${job.onHand.length > 0 ? ` ${job.onHand.length}` : ''}`],
+            ['shop', 'My shop'],
+            ['yards', 'Yards'],
+          ]}
+          onChange={(value) =>
+            setSearch((before) => ({ ...Object.fromEntries(before), tab: value }), { replace: true })
           }
-          aria-label="Part of the stock"
-        >
-          <ToggleButton value="buy">To buy</ToggleButton>
-          <ToggleButton value="hand">On hand{job.onHand.length > 0 ? ` ${job.onHand.length}` : ''}</ToggleButton>
-          <ToggleButton value="shop">My shop</ToggleButton>
-          <ToggleButton value="yards">Yards</ToggleButton>
-        </ToggleButtonGroup>
+        />
       </StageHead>
       {tab === 'buy' && (
         <Waiting wholeJob>

@@ -1,14 +1,4 @@
-import {
-  Button,
-  Dialog,
-  DialogActions,
-  DialogContent,
-  DialogTitle,
-  MenuItem,
-  TextField,
-  ToggleButton,
-  ToggleButtonGroup,
-} from '@mui/material';
+import { Button, Dialog, DialogActions, DialogContent, DialogTitle, MenuItem, TextField } from '@mui/material';
 import { format, parseISO } from 'date-fns';
 import { useState } from 'react';
 import { readYardCsv, withRows, yardCsv, type Yard, type YardRows } from '@sill/core';
@@ -23,6 +13,8 @@ import { AddRow } from './AddRow';
 import { PriceHistory } from './PriceHistory';
 import { PriceRows, type Kind, type YardPath } from './PriceRows';
 import { useYards } from './useYards';
+import { Segmented } from '../../ui/Segmented';
+import './Yards.css';
 
 const KINDS: readonly (readonly [Kind, string])[] = [
   ['boards', 'Boards'],
@@ -58,19 +50,12 @@ export function Yards() {
     <div className="stack">
       <section className="sheet prices" aria-label="Prices">
         {mine.length > 1 && (
-          <ToggleButtonGroup
-            size="small"
-            exclusive
+          <Segmented
+            label="Yard whose list is shown"
             value={at}
-            onChange={(_, value: number | null) => value !== null && setShown(value)}
-            aria-label="Yard whose list is shown"
-          >
-            {mine.map(({ id, name }, index) => (
-              <ToggleButton key={id} value={index}>
-                {name}
-              </ToggleButton>
-            ))}
-          </ToggleButtonGroup>
+            options={mine.map(({ name }, index) => [index, name])}
+            onChange={setShown}
+          />
         )}
         <div className="row wrap">
           <TextField
@@ -127,19 +112,7 @@ export function Yards() {
       </section>
       <div className="price-columns">
         <section className="sheet" aria-label="Price list">
-          <ToggleButtonGroup
-            size="small"
-            exclusive
-            value={kind}
-            onChange={(_, value: Kind | null) => value && setKind(value)}
-            aria-label="What is sold"
-          >
-            {KINDS.map(([key, words]) => (
-              <ToggleButton key={key} value={key}>
-                {words}
-              </ToggleButton>
-            ))}
-          </ToggleButtonGroup>
+          <Segmented label="What is sold" value={kind} options={KINDS} onChange={setKind} />
           <PriceRows kind={kind} yard={yard} at={path} picked={picked?.id ?? null} onPick={setPicked} />
           <AddRow key={kind} kind={kind} yard={yard} onTake={put} />
         </section>

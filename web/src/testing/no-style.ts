@@ -1,0 +1,2 @@
+/** Stands for every style sheet in tests that draw nothing. */
+export {};
