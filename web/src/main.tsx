@@ -6,14 +6,17 @@ import '@fontsource/barlow-semi-condensed/600.css';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { Provider } from 'react-redux';
-import { App } from './app';
-import { keepOnLeaving } from './state/saving';
-import { edges } from './edges';
-import { makeStore } from './state/store';
 
+/** What a job is made of first, what is seen of it in a turn of its own: neither holds the page up for long. */
+const [{ keepOnLeaving }, { edges }, { makeStore }] = await Promise.all([
+  import('./state/saving'),
+  import('./edges'),
+  import('./state/store'),
+]);
 const store = makeStore(edges);
 keepOnLeaving(store);
 
+const { App } = await import('./app');
 createRoot(document.getElementById('root')!).render(
   <StrictMode>
     <Provider store={store}>

@@ -2,7 +2,17 @@ import { useMediaQuery } from '@mui/material';
 import { Line, OrbitControls } from '@react-three/drei';
 import { Canvas, useFrame, useThree } from '@react-three/fiber';
 import { useCallback, useEffect, useImperativeHandle, useMemo, useRef, useState, type Ref } from 'react';
-import { Raycaster, Spherical, Vector3, type BufferGeometry, type Object3D } from 'three';
+import {
+  Raycaster,
+  Spherical,
+  Vector3,
+  WebGLRenderTarget,
+  type BufferGeometry,
+  type Camera,
+  type Object3D,
+  type Scene,
+  type WebGLRenderer,
+} from 'three';
 import type { OrbitControls as Controls } from 'three-stdlib';
 import { extent, middleOf, outOf, solidOf, toInches, type Box, type Part, type PieceModel } from '@sill/core';
 import { useApp, useFrom } from '../state/hooks';
@@ -233,6 +243,21 @@ function Hand({
   return null;
 }
 
+/** Draws where nobody sees it, and waits without holding up the page until that is done. */
+async function drawnOnce(gl: WebGLRenderer, scene: Scene, camera: Camera): Promise<void> {
+  const hidden = new WebGLRenderTarget(8, 8, { samples: 4 });
+  gl.setRenderTarget(hidden);
+  gl.render(scene, camera);
+  gl.setRenderTarget(null);
+  const context = gl.getContext() as WebGL2RenderingContext;
+  const done = context.fenceSync(context.SYNC_GPU_COMMANDS_COMPLETE, 0);
+  context.flush();
+  while (done && context.getSyncParameter(done, context.SYNC_STATUS) !== context.SIGNALED)
+    await new Promise((turn) => setTimeout(turn, 10));
+  context.deleteSync(done);
+  hidden.dispose();
+}
+
 /** Has the graphics make ready how everything is drawn before it is: without a card the first picture would wait for that. */
 function Ready({ onReady }: { readonly onReady: () => void }) {
   const { gl, scene, camera, invalidate } = useThree();
@@ -243,7 +268,10 @@ function Ready({ onReady }: { readonly onReady: () => void }) {
       onReady();
       invalidate();
     };
-    gl.compileAsync(scene, camera).then(begin, begin);
+    void gl
+      .compileAsync(scene, camera)
+      .then(() => drawnOnce(gl, scene, camera))
+      .then(begin, begin);
     return () => {
       here = false;
     };

@@ -1,5 +1,5 @@
 import { Button } from '@mui/material';
-import { useState } from 'react';
+import { useDeferredValue, useState } from 'react';
 import { choosesWidth, familyOf, topOf, type Piece } from '@sill/core';
 import { ModelView } from '../../drawing/ModelView';
 import { usePiece, usePieceFacts, usePlan } from '../../state/hooks';
@@ -40,6 +40,8 @@ function ShapeOf({ piece }: { readonly piece: Piece }) {
   const plan = usePlan();
   const facts = usePieceFacts();
   const { model } = useBuilt(piece)!;
+  // The fields first, the picture in the next turn: both at once keep the page busy for long.
+  const drawn = useDeferredValue(true, false);
   return (
     <div className="shape-columns">
       <section className="choices" aria-label="Sizes and choices">
@@ -48,12 +50,12 @@ function ShapeOf({ piece }: { readonly piece: Piece }) {
         <WoodAndFinish piece={piece} />
       </section>
       <div className="stack">
-        {model.parts.length > 0 ? (
-          <section className="sheet" aria-label="The piece">
-            <ModelView model={model} label={piece.name} />
-          </section>
-        ) : (
+        {model.parts.length === 0 ? (
           <Waiting>{null}</Waiting>
+        ) : (
+          <section className="sheet" aria-label="The piece">
+            {drawn && <ModelView model={model} label={piece.name} />}
+          </section>
         )}
         {facts && facts.parts.length > 0 && <InchChart piece={piece} />}
         {plan && facts && facts.parts.length > 0 && choosesWidth(piece) && <TopOptions piece={piece} plan={plan} />}
