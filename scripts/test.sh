@@ -14,4 +14,4 @@ step "lint" npm run -s lint
 step "unit, property and server tests" npm run -s unit
 step "build" npm run -s build
 step "browser tests" npm run -s e2e
-step "a short torture" npm run -s torture -- --minutes 2
+step "a short torture" npm run -s torture -- --minutes 1

@@ -3,12 +3,21 @@ import userEvent, { type UserEvent } from '@testing-library/user-event';
 import type { ReactNode } from 'react';
 import { Provider } from 'react-redux';
 import { createMemoryRouter, RouterProvider } from 'react-router';
-import { demoJob, planJob, type Job } from '@sill/core';
+import { demoJob, planJob, type Job, type Plan } from '@sill/core';
 import type { Ask } from '../platform/ask';
 import { opened } from '../state/bench';
 import { planned } from '../state/planning';
 import { makeStore } from '../state/store';
 import { QUIET } from './edges';
+
+/** Each job is planned once a test file, however many components are shown on it. */
+const plans = new Map<string, Plan>();
+function planOnce(job: Job): Plan {
+  const key = JSON.stringify(job);
+  const plan = plans.get(key) ?? planJob(job, { today: '2026-11-24', effort: 'quick' });
+  plans.set(key, plan);
+  return plan;
+}
 
 /** A component on a real store with the demo job open and planned, no server and no worker behind it. */
 export function onBench(
@@ -17,7 +26,7 @@ export function onBench(
 ) {
   const store = makeStore({ ...QUIET, ask });
   store.dispatch(opened({ id: 'demo', revision: 1, savedAt: '2026-11-24T10:00:00Z', job }));
-  store.dispatch(planned({ job, plan: planJob(job, { today: '2026-11-24', effort: 'quick' }), proving: false }));
+  store.dispatch(planned({ job, plan: planOnce(job), proving: false }));
   const router = createMemoryRouter([{ path: '/jobs/:id/:stage', element: what }], { initialEntries: [path] });
   const shown: RenderResult = render(
     <Provider store={store}>

@@ -16,6 +16,15 @@ globalThis.Request ??= class {
     this.signal = init?.signal;
   }
 } as unknown as typeof globalThis.Request;
+/** Everything is in view: nothing is put off in these tests. */
+globalThis.IntersectionObserver ??= class {
+  constructor(private readonly seen: IntersectionObserverCallback) {}
+  observe(target: Element) {
+    this.seen([{ isIntersecting: true, target } as IntersectionObserverEntry], this as never);
+  }
+  unobserve() {}
+  disconnect() {}
+} as unknown as typeof globalThis.IntersectionObserver;
 if (typeof window !== 'undefined')
   // No media queries: every screen in these tests is wide.
   window.matchMedia ??= (query) =>

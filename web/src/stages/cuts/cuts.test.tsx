@@ -1,0 +1,78 @@
+/** @jest-environment jsdom */
+import { screen, within } from '@testing-library/react';
+import { plain, settingName } from '@sill/core';
+import { onBench } from '../../testing/bench';
+import { CutsStage } from './CutsStage';
+
+const open = (view = '') => {
+  const shown = onBench(<CutsStage />, { path: `/jobs/demo/cuts${view}` });
+  return { ...shown, plan: shown.store.getState().planning.plan! };
+};
+
+afterEach(() => document.body.replaceChildren());
+
+test('the head counts the boards and the pieces that are cut from them', () => {
+  const { plan } = open();
+  const pieces = plan.buying.boards.flatMap((board) => board.pieces).length;
+  expect(screen.getByText(`${plan.buying.boards.length} boards · ${pieces} pieces`)).toBeTruthy();
+});
+
+test('by board: every setting of the saws in working order; one that is pressed lights its own cuts, once more none', async () => {
+  const { plan, user } = open();
+  const strip = screen.getByRole('group', { name: 'Saw settings in order' });
+  const settings = within(strip).getAllByRole('button');
+  expect(settings.map((one) => one.querySelector('strong')!.textContent)).toEqual(
+    plan.setups.map((setup) => plain(settingName(setup), 'in')),
+  );
+  await user.click(settings[0]!);
+  expect(settings.map((one) => one.getAttribute('aria-pressed'))).toEqual(
+    settings.map((_, at) => (at === 0 ? 'true' : 'false')),
+  );
+  await user.click(settings[0]!);
+  expect(settings.every((one) => one.getAttribute('aria-pressed') === 'false')).toBe(true);
+});
+
+test('by saw setup: each in its order with its caution; ticked, it is done in the job and in the strip', async () => {
+  const { plan, user, jobNow } = open('?by=setup');
+  expect(
+    screen.getByText(/Eye, ear and dust protection; guards stay on; unplug before you change a blade/),
+  ).toBeTruthy();
+  const boxes = screen.getAllByRole<HTMLInputElement>('checkbox');
+  expect(boxes).toHaveLength(plan.setups.length);
+  await user.click(boxes[0]!);
+  expect(jobNow().done).toContain(plan.setups[0]!.id);
+  await user.click(screen.getByRole('button', { name: 'By board' }));
+  const first = within(screen.getByRole('group', { name: 'Saw settings in order' })).getAllByRole('button')[0]!;
+  expect(first.textContent).toMatch(/ · done$/);
+});
+
+test('a sheet tells every cut: its number, which way, how far from which edge', () => {
+  const { plan } = open('?by=setup');
+  const guided = plan.setups.filter(({ kind }) => kind === 'guide').flatMap(({ cuts }) => cuts);
+  expect(guided.length).toBeGreaterThan(5);
+  const lines = [...document.querySelectorAll('.sheet-cuts li')];
+  expect(lines.map((line) => Number(line.querySelector('b')!.textContent))).toEqual(guided);
+  for (const [at, number] of guided.entries()) {
+    const cut = plan.cuts[number - 1]!;
+    expect(lines[at]!.textContent).toContain(cut.kind === 'crosscut' ? 'across' : 'along');
+    expect(lines[at]!.textContent).toContain(`from the ${cut.setting!.reference} edge`);
+  }
+});
+
+test('every offcut says what it is for, and what is kept of it', () => {
+  const { plan } = open();
+  const rows = within(screen.getByRole('region', { name: 'Offcuts' })).getAllByRole('listitem');
+  expect(rows).toHaveLength(plan.offcuts.length);
+  for (const [at, { board, jobs, keep }] of plan.offcuts.entries()) {
+    expect(rows[at]!.textContent).toMatch(new RegExp(`^Board ${board}, `));
+    expect(rows[at]!.textContent!.includes('for the rack')).toBe(keep > 0);
+    expect(jobs.length + keep).toBeGreaterThan(0);
+  }
+});
+
+test('the view is in the address: sent to somebody, it opens the same', async () => {
+  const { user, router } = open();
+  await user.click(screen.getByRole('button', { name: 'By piece' }));
+  expect(router.state.location.search).toContain('by=piece');
+  expect(screen.getByRole('button', { name: 'By piece' }).getAttribute('aria-pressed')).toBe('true');
+});
