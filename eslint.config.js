@@ -5,6 +5,7 @@ import tseslint from 'typescript-eslint';
 
 /** The rooms of the core in the order a job flows through them. A room may import earlier rooms, never later ones. */
 const ROOMS = [
+  'lists',
   'length',
   'solid',
   'words',

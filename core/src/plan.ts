@@ -1,3 +1,4 @@
+import { first } from './lists';
 import { areasOf, finishingNeeds, finishingSteps, type Areas } from './finishing';
 import { blanksOf } from './milling';
 import { buildPiece, salvageFor, topCandidates, weightOf, type Joint, type Part } from './piece';
@@ -173,7 +174,7 @@ function settleTops(job: Job, options: PlanOptions, cache: PlanCache): PlanBegun
   if (count <= MOST_COMBINATIONS) return best(job, combinations(candidates)).found;
   const alone = job.pieces.map((piece, at) => {
     const rows = candidates[at]!.map((nominal) => [nominal]);
-    return rows.length === 1 ? rows[0]![0]! : best({ ...job, pieces: [piece] }, rows).tops[0]!;
+    return rows.length === 1 ? first(first(rows)) : first(best({ ...job, pieces: [piece] }, rows).tops);
   });
   const widest = Math.max(...candidates.map((row) => row.length));
   const alike = Array.from({ length: widest }, (_, width) =>

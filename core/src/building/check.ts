@@ -1,3 +1,4 @@
+import { first } from '../lists';
 import { clampCount, type Shop } from '../job';
 import { DRIVER_ROOM, roomBehind, standsFast, type Driver, type Fastening } from '../joinery';
 import { solidOf, type Part } from '../piece';
@@ -39,10 +40,10 @@ export function faultsOfOrder(
       if (!joints.has(id)) say(`makes ${id}, which is no joint`);
     }
     step.puts.forEach(({ parts: body, way }, at) => {
-      const one = whole.get(body[0]!) ?? [];
+      const one = whole.get(first(body)) ?? [];
       const strange = body.find((id) => !one.includes(id)) ?? one.find((id) => !body.includes(id));
       if (strange)
-        say(`takes ${tag(body[0]!)} and ${tag(strange)} as one, or leaves one of them, and they are not so yet`);
+        say(`takes ${tag(first(body))} and ${tag(strange)} as one, or leaves one of them, and they are not so yet`);
       const placed = [...there].flatMap((id) => byId.get(id) ?? []);
       const coming = body.flatMap((id) => byId.get(id) ?? []);
       const bodySet = new Set(body);
@@ -50,8 +51,8 @@ export function faultsOfOrder(
         ({ drilled, into }) =>
           (bodySet.has(drilled.id) && there.has(into.id)) || (bodySet.has(into.id) && there.has(drilled.id)),
       );
-      if (at > 0 && closing.length === 0) say(`puts ${tag(body[0]!)} where nothing holds it`);
-      if (at > 0 && way === null) say(`${tag(body[0]!)} has no straight way in`);
+      if (at > 0 && closing.length === 0) say(`puts ${tag(first(body))} where nothing holds it`);
+      if (at > 0 && way === null) say(`${tag(first(body))} has no straight way in`);
       if (way !== null) {
         const stands = coming.flatMap((part) =>
           placed

@@ -1,3 +1,4 @@
+import { first } from '../lists';
 import type { Length } from '../length';
 import type { Fastening } from '../joinery';
 import { angled, around, boxOf, extent, solidOf, type Axis, type Box, type Part } from '../piece';
@@ -68,7 +69,7 @@ export function diagonalsOf(
     const corners = cornersIn(own, flat);
     if (!corners) return null;
     const across = (one: Flat, other: Flat) => Math.round(Math.hypot(one[0] - other[0], one[1] - other[1]));
-    const reads = [across(corners[0]!, corners[2]!), across(corners[1]!, corners[3]!)] as const;
+    const reads = [across(first(corners), corners[2]!), across(corners[1]!, corners[3]!)] as const;
     return { reads, sides: slanted ? null : [a, b] };
   }
   return rails.size >= 2 && !slanted && own.every((part) => part.role !== 'support') ? rectangle(x, y) : null;

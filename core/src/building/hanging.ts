@@ -1,3 +1,4 @@
+import { first } from '../lists';
 import { inches, toInches, type Length } from '../length';
 import { boring, type Fastening, type Site3 } from '../joinery';
 import { boxOf, type Part } from '../piece';
@@ -19,7 +20,7 @@ function hinges(group: readonly Fastening[], making: Making): readonly Operation
   if (group.length === 0) return [];
   const rows = together(group, (item) => item.hinges.join());
   const told = rows.map((alike) => {
-    const { hinges: places, from } = alike[0]!;
+    const { hinges: places, from } = first(alike);
     return say`${listOf(places.map((place): Bit => dim(place)))} from the ${from} on ${tags(alike.map(({ drilled }) => drilled))}, then on ${tags(alike.map(({ into }) => into))}, the door held in its place`;
   });
   const count = group.reduce((sum, item) => sum + item.hinges.length, 0);
@@ -35,7 +36,7 @@ function hinges(group: readonly Fastening[], making: Making): readonly Operation
   return [
     operation(
       making,
-      group[0]!.drilled.tag,
+      first(group).drilled.tag,
       does,
       group.map(({ drilled }) => drilled),
       HINGE * count,
@@ -72,7 +73,7 @@ function pins(group: readonly Fastening[], making: Making): readonly Operation[]
   return [
     operation(
       making,
-      group[0]!.drilled.tag,
+      first(group).drilled.tag,
       { kind: 'hang', joints: group.map(({ joint }) => joint.id), fastener: 'shelf-pin', size: '', count, says },
       group.map(({ drilled }) => drilled),
       1,
@@ -83,10 +84,10 @@ function pins(group: readonly Fastening[], making: Making): readonly Operation[]
 /** Slides of one length by how high they stand on what they are screwed to: two make a pair, though one stand higher. */
 function slides(group: readonly Fastening[], making: Making): readonly Operation[] {
   return together(group, ({ drilled }) => String(Math.round(toInches(drilled.length)))).map((items) => {
-    const { drilled } = items[0]!;
+    const { drilled } = first(items);
     const rows = together(items, ({ into, shanks }) => String(shanks[0] ? heightOn(into, shanks[0].from[2]) : '')).map(
       (alike) => {
-        const { into, shanks } = alike[0]!;
+        const { into, shanks } = first(alike);
         return shanks[0]
           ? say`${dim(heightOn(into, shanks[0].from[2]))} up from the lower edge of ${tags(alike.map((item) => item.into))} for ${tags(alike.map((item) => item.drilled))}`
           : say`level for ${tags(alike.map((item) => item.drilled))}`;
@@ -125,7 +126,7 @@ function plates(group: readonly Fastening[], making: Making): readonly Operation
   return [
     operation(
       making,
-      legs[0]!.tag,
+      first(legs).tag,
       { kind: 'hang', joints: group.map(({ joint }) => joint.id), fastener: null, size: '', count: 0, says },
       legs,
       PLATE * legs.length,

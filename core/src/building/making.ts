@@ -1,3 +1,4 @@
+import { first } from '../lists';
 import { toInches, type Length } from '../length';
 import { clampsOver, type Job, type Piece } from '../job';
 import { middleOfParts, WAYS_TO_JOIN, type JointBench, type Fastening } from '../joinery';
@@ -63,14 +64,14 @@ const byWay = (joints: readonly Fastening[]): readonly (readonly Fastening[])[] 
 /** What joints ask of parts at a stage before they come together. */
 export const prepared = (making: Making, joints: readonly Fastening[], stage: Stage): readonly Operation[] =>
   byWay(joints).flatMap((group) => {
-    const { by } = group[0]!;
+    const { by } = first(group);
     return by === 'hardware' || by === 'nothing' ? [] : WAYS_TO_JOIN[by].prepares(group, benchOf(making, stage));
   });
 
 /** What makes joints once their parts are together. */
 export const joined = (making: Making, joints: readonly Fastening[]): readonly Operation[] =>
   byWay(joints).flatMap((group) => {
-    const { by } = group[0]!;
+    const { by } = first(group);
     return by === 'hardware' || by === 'nothing' ? [] : WAYS_TO_JOIN[by].makes(group, benchOf(making, 'early'));
   });
 

@@ -1,3 +1,4 @@
+import { first } from '../lists';
 import type { Shop } from '../job';
 import { WAYS_TO_JOIN, type Fastening } from '../joinery';
 import type { Assembly, Part, PieceModel } from '../piece';
@@ -36,7 +37,7 @@ export function laidParts({ parts, joints }: Pick<PieceModel, 'parts' | 'joints'
 export const isPanel = (parts: readonly Part[], joints: readonly Pick<Fastening, 'joint'>[]): boolean =>
   parts.length > 1 &&
   joints.length === parts.length - 1 &&
-  parts.every((part) => part.trimmedLater && Math.abs(dot(part.frame.u, parts[0]!.frame.u)) > 0.999) &&
+  parts.every((part) => part.trimmedLater && Math.abs(dot(part.frame.u, first(parts).frame.u)) > 0.999) &&
   joints.every(({ joint }) => joint.kind === 'edge' || joint.kind === 'lamination');
 
 /** How far an order is from one that works: no way in weighs most, then no room for a driver, then nothing to hold it. */
@@ -85,7 +86,7 @@ export function operationsOf(model: PieceModel, made: readonly Fastening[], shop
     }
     by.set(assembly.id, [assembly.id]);
     const bodies: readonly Gathered[] = [...groups, ...own.map((part) => [part])];
-    const origin = new Map(bodies.map((body) => [body[0]!.id, assembly]));
+    const origin = new Map(bodies.map((body) => [first(body).id, assembly]));
     const panel = groups.length === 0 && isPanel(own, joints);
     const placings = panel ? [] : orderOf(bodies, joints, shop.drivers);
     const operation = { assembly, from: sources, bodies, joints, placings, origin, panel, laid: false };
@@ -146,7 +147,7 @@ function layingOn(
       bodies,
       joints,
       placings: orderOf(bodies, joints, shop.drivers),
-      origin: new Map(bodies.map((body) => [body[0]!.id, assembly])),
+      origin: new Map(bodies.map((body) => [first(body).id, assembly])),
       panel: false,
       laid: true,
     },
@@ -167,7 +168,7 @@ function openedFor(
     if (!source) break;
     taken.add(source.assembly.id);
     const inside = new Set(source.bodies.flat().map(({ id }) => id));
-    const bodies = [...source.bodies, ...tried.bodies.filter((body) => !inside.has(body[0]!.id))];
+    const bodies = [...source.bodies, ...tried.bodies.filter((body) => !inside.has(first(body).id))];
     const joints = [...source.joints, ...tried.joints];
     tried = {
       ...tried,

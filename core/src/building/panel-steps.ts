@@ -1,3 +1,4 @@
+import { first, last } from '../lists';
 import { clampCount, clampsOver } from '../job';
 import type { Fastening } from '../joinery';
 import { leftOn } from '../milling';
@@ -33,7 +34,7 @@ const widthOf = (boards: readonly Part[]) => boards.reduce((sum, part) => sum + 
 const isUnequal = (boards: readonly Part[]) => boards.some((part) => part.length !== lengthOf(boards));
 const wayOf = (joint: Fastening | undefined) => (joint?.closes ? times(joint.closes, -1) : null);
 /** Left on its ends until it is trimmed. */
-const overOf = ({ boards, making }: Panel) => leftOn(boards[0]!, making.piece, making.shop).extra;
+const overOf = ({ boards, making }: Panel) => leftOn(first(boards), making.piece, making.shop).extra;
 const idsOf = (boards: readonly Part[]) => new Set(boards.map(({ id }) => id));
 
 /** The boards in the order that lies flattest, bored along their edges. */
@@ -148,8 +149,8 @@ function gluedUp(panel: Panel): readonly Draft[] {
   });
   const joins = groups.slice(1).map((group, at) => {
     const before = groups.slice(0, at + 1).flat();
-    const title = say`Join the panels at ${tagList([before.at(-1)!.tag, group[0]!.tag])}`;
-    return glueUp(panel, `${name}-join-${at + 1}`, title, group, [joinOf(before.at(-1)!, group[0]!)], before);
+    const title = say`Join the panels at ${tagList([last(before).tag, first(group).tag])}`;
+    return glueUp(panel, `${name}-join-${at + 1}`, title, group, [joinOf(last(before), first(group))], before);
   });
   return [...glued, ...joins];
 }

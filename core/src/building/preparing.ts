@@ -1,3 +1,4 @@
+import { first } from '../lists';
 import { inches } from '../length';
 import { able, clampsOver, WAYS } from '../job';
 import { blankOf, leftOn } from '../milling';
@@ -29,7 +30,7 @@ function planeSteps(making: Making): readonly Draft[] {
     return plane ? [{ part, plane }] : [];
   });
   const ops = together(rows, ({ plane }) => `${plane.to} ${plane.each}`).map((group) => {
-    const { plane, part } = group[0]!;
+    const { plane, part } = first(group);
     const passes = Math.max(1, Math.ceil(plane.each / ONE_PASS));
     const tool = making.shop.tools.includes('planer') ? ('planer' as const) : null;
     return operation(
@@ -51,7 +52,7 @@ function laminationSteps(making: Making): readonly Draft[] {
     [name, length, width, thickness, plies].join(),
   );
   return groups.flatMap((group, at): readonly Draft[] => {
-    const part = group[0]!;
+    const part = first(group);
     const have = clampsOver(making.shop, part.thickness);
     const each = Math.min(have, clampsAlong(part.length));
     const beside = Math.max(1, Math.min(group.length, Math.floor(have / Math.max(1, each))));
@@ -115,7 +116,7 @@ function trimSteps(making: Making): readonly Draft[] {
     .filter(({ extra }) => extra > 0);
   const tool = WAYS.angle.find((way) => able(making.shop.tools, [way]))?.[0] ?? null;
   const ops = together(long, ({ part, extra, extraFor }) => `${part.length} ${extra} ${extraFor}`).map((group) => {
-    const { part, extra, extraFor } = group[0]!;
+    const { part, extra, extraFor } = first(group);
     const why = extraFor === 'cutting off the snipe' ? ('snipe' as const) : ('long' as const);
     return operation(
       making,

@@ -1,3 +1,4 @@
+import { first } from '../lists';
 import { inches, type Length, type Units } from '../length';
 import { able, WAYS } from '../job';
 import { middleOfParts } from '../joinery';
@@ -95,7 +96,7 @@ function endsOperations(parts: readonly Part[], making: Making): readonly Operat
     ]),
   );
   return alike.map((group) => {
-    const { part, ends } = group[0]!;
+    const { part, ends } = first(group);
     const tool = WAYS.angle.find((way) => able(making.shop.tools, [way]))?.[0] ?? null;
     const does = { kind: 'mitre' as const, ends, length: part.length, short: shortLength(part) };
     return operation(
@@ -135,7 +136,7 @@ function outlineOperations(parts: readonly Part[], making: Making): readonly Ope
     JSON.stringify([outline, part.length, part.width, part.frame.u, part.frame.v]),
   );
   return alike.map((group) => {
-    const { part, outline } = group[0]!;
+    const { part, outline } = first(group);
     const tool = WAYS.curve.find((way) => able(making.shop.tools, [way]))?.[0] ?? null;
     const does = {
       kind: 'outline' as const,
@@ -168,11 +169,11 @@ function cutOperations(parts: readonly Part[], when: When, making: Making): read
     ({ kind, for: names, says }) => `${kind} ${names.length > 4 ? '' : names.join()} ${plain(says, making.units)}`,
   );
   return alike.map((group) => {
-    const { part, kind, for: names, says } = group[0]!;
+    const { part, kind, for: names, says } = first(group);
     const does = {
       kind: 'cut' as const,
       taken: Object.fromEntries(group.map((one) => [one.part.id, one.taken])),
-      what: group[0]!.taken.length > 1 ? several(cutoutName(kind)) : cutoutName(kind),
+      what: first(group).taken.length > 1 ? several(cutoutName(kind)) : cutoutName(kind),
       for: names,
       says,
     };
@@ -187,7 +188,7 @@ function cutOperations(parts: readonly Part[], when: When, making: Making): read
       `${part.tag}.${kind}`,
       does,
       group.map((one) => one.part),
-      CUT * group.length * (1 + group[0]!.taken.length),
+      CUT * group.length * (1 + first(group).taken.length),
       { tool },
     );
   });

@@ -1,3 +1,4 @@
+import { first } from '../lists';
 import type { Length } from '../length';
 import { meetingOf, type Fastening } from '../joinery';
 import { around, boxOf, extent, SQUARE, waysOf, type Axis, type Part } from '../piece';
@@ -74,8 +75,8 @@ function panelAsOne(boards: readonly Part[], name: string): Part {
   const [length, width, thickness] = ([0, 1, 2] as const).map((axis) => extent(box, axis)) as [Length, Length, Length];
   const square = { left: SQUARE, right: SQUARE };
   return {
-    ...boards[0]!,
-    id: `${boards[0]!.piece}.${name}`,
+    ...first(boards),
+    id: `${first(boards).piece}.${name}`,
     tag: name,
     length,
     width,
@@ -99,8 +100,8 @@ export function standingsFor(joints: readonly Fastening[], making: Making, telle
     const before = tops.get(part.id);
     if (before) return before;
     const boards = topAround(part, joints, making);
-    const known = boards.length === 1 ? part : (tops.get(boards[0]!.id) ?? panelAsOne(boards, 'the top'));
-    for (const id of [boards[0]!.id, part.id]) tops.set(id, known);
+    const known = boards.length === 1 ? part : (tops.get(first(boards).id) ?? panelAsOne(boards, 'the top'));
+    for (const id of [first(boards).id, part.id]) tops.set(id, known);
     return known;
   };
   const rows = joints.flatMap(({ drilled, into, joint }) => {

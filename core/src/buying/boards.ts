@@ -1,3 +1,4 @@
+import { first } from '../lists';
 import { PER_FOOT, printLength, toInches, toMm, type Length, type Units } from '../length';
 import { kerfFor, type Job, type Lock, type OnHand, type Shop } from '../job';
 import type { Blank } from '../milling';
@@ -100,11 +101,11 @@ export function problemOf(
   worth: (offer: BoardOffer | SheetOffer) => number,
   objective: CutProblem['objective'] = 'cost',
 ): CutProblem {
-  const thickness = toInches(blanks[0]!.thickness);
+  const thickness = toInches(first(blanks).thickness);
   return {
     format: PROBLEM_FORMAT,
     unit: 'in',
-    kerf: toInches(kerfFor(shop, isSheet(blanks[0]!.material) ? 'sheet' : 'board')),
+    kerf: toInches(kerfFor(shop, isSheet(first(blanks).material) ? 'sheet' : 'board')),
     objective,
     stock: [
       ...onHand.map((hand) => ({
@@ -195,7 +196,7 @@ function solvePool(
       unplaced: [],
     };
   const sizes = sizesOf(job.measured);
-  const offers = offersOf(wanted[0]!.material, market);
+  const offers = offersOf(first(wanted).material, market);
   const problem = problemOf(wanted, offers, job.shop, there, sizes, worthOf(job), aim);
   const key = `${options.effort ?? 'full'} ${JSON.stringify(problem)}`;
   let solved = cache.get(key);
@@ -330,7 +331,7 @@ export function chooseBoards(
   }
   // The pools share what may be spent besides: every mix worth having, and the last that is not too dear.
   const mixes = combine(pools);
-  const most = mixes[0]!.cost + (aim.extra ?? Infinity);
+  const most = first(mixes).cost + (aim.extra ?? Infinity);
   const mix = mixes.findLast(({ cost }) => cost <= most)!;
   const longest = (board: BoardLaid) => Math.max(...board.pieces.map((piece) => piece.length));
   const found = mix.picked.flatMap(({ boards }, at) =>
@@ -354,7 +355,7 @@ export function chooseBoards(
             for: aim.for,
             value: mix.measure,
             atLeast: pools.reduce((sum, { atLeast }) => sum + atLeast, 0),
-            cheapest: { cost: mixes[0]!.cost + fixed, value: mixes[0]!.measure },
+            cheapest: { cost: first(mixes).cost + fixed, value: first(mixes).measure },
           },
   };
 }

@@ -1,3 +1,4 @@
+import { first } from '../lists';
 import { inches, type Length } from '../length';
 import type { Job } from '../job';
 import type { BoardOffer, HardwareNeed, HardwareOffer, SheetOffer, Yard } from '../stock';
@@ -111,7 +112,7 @@ export function buyingList(job: Job, boards: Boards, needs: readonly HardwareNee
   let used = 0;
   let usable = 0;
   for (const board of toBuy) {
-    const { thickness } = board.pieces[0]!.blank;
+    const { thickness } = first(board.pieces).blank;
     bought += board.length * board.width * thickness;
     used += area(board) * thickness;
     usable += board.offcuts.reduce((sum, offcut) => sum + (offcut.length >= KEEP_OFFCUT ? offcut.length : 0), 0);

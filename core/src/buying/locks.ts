@@ -1,3 +1,4 @@
+import { held } from '../lists';
 import { kerfFor, type Job, type Lock, type Shop } from '../job';
 import type { Blank } from '../milling';
 import { isSheet } from '../stock';
@@ -34,22 +35,22 @@ export function lockedIn(blanks: readonly Blank[], locks: readonly Lock[]): Lock
     const wanted = new Map<string, number>();
     for (const { part } of lock.pieces) wanted.set(part, (wanted.get(part) ?? 0) + 1);
     const there = lock.pieces.every(
-      (piece) => byPart.has(piece.part) && (lock.state === 'cut' || sameSize(byPart.get(piece.part)!, piece)),
+      (piece) => byPart.has(piece.part) && (lock.state === 'cut' || sameSize(held(byPart, piece.part), piece)),
     );
     const enough = [...wanted].every(([part, count]) => (left.get(part) ?? 0) >= count);
     if (!there || !enough || lock.pieces.length === 0) {
       dead.push(lock);
       continue;
     }
-    for (const [part, count] of wanted) left.set(part, left.get(part)! - count);
-    kept.push({ lock, pieces: lock.pieces.map(({ part, ...lies }) => ({ blank: byPart.get(part)!, ...lies })) });
+    for (const [part, count] of wanted) left.set(part, held(left, part) - count);
+    kept.push({ lock, pieces: lock.pieces.map(({ part, ...lies }) => ({ blank: held(byPart, part), ...lies })) });
   }
   return {
     kept,
     spoiled: locks.filter(({ state }) => state === 'spoiled'),
     void: dead,
     blanks: blanks.flatMap((blank) => {
-      const quantity = left.get(blank.part.id)!;
+      const quantity = held(left, blank.part.id);
       return quantity > 0 ? [{ ...blank, quantity }] : [];
     }),
   };

@@ -1,3 +1,4 @@
+import { first, last } from '../lists';
 import {
   note,
   able,
@@ -24,7 +25,7 @@ export function jointNotes(facts: PieceFacts, job: Job): readonly Finding[] {
   const short = fastenings.filter((item) => !item.reaches && item.joint.kind.startsWith('top '));
   if (short.length > 0) {
     const rails = [...new Map(short.map((item) => [item.drilled.tag, item])).values()];
-    const { drilled, into, screw } = rails[0]!;
+    const { drilled, into, screw } = first(rails);
     found.push(
       note(piece.id, 'reach', 'stop', 'joints', {
         about: rails.map((item) => item.drilled.id),
@@ -133,7 +134,7 @@ function benchNotes({ piece, parts, fastenings, steps }: PieceFacts, job: Job): 
     found.push(
       note(piece.id, 'in-the-room', 'care', 'build', {
         title: say`The last joints are made where it stays`,
-        because: say`Whole it can not be carried there: ${room.at(-1)!.stays!}. ${strong(room.length)} ${room.length === 1 ? 'step is' : 'steps are'} done there: take glue, driver and clamps along.`,
+        because: say`Whole it can not be carried there: ${last(room).stays!}. ${strong(room.length)} ${room.length === 1 ? 'step is' : 'steps are'} done there: take glue, driver and clamps along.`,
         numbers: { steps: room.length },
       }),
     );
@@ -194,13 +195,13 @@ function troubleNotes(piece: Piece, made: readonly Fastening[]): readonly Findin
       kinds.set(key, [...(kinds.get(key) ?? []), item]);
     }
   return [...kinds.values()].map((group, at): Finding => {
-    const item = group[0]!;
+    const item = first(group);
     const said = group.filter((one) => piece.joins[keyOf(one)] ?? piece.joins[one.joint.kind]);
     return note(piece.id, 'joint', 'care', 'joints', {
       which: at + 1,
       about: group.map(({ drilled }) => drilled.id),
       title: say`${nameOf(item)} will not do for ${pairOf(item)}`,
-      because: say`${listOf(group.slice(0, 6).map(pairOf))}: ${TROUBLE[item.troubles[0]!]}.`,
+      because: say`${listOf(group.slice(0, 6).map(pairOf))}: ${TROUBLE[first(item.troubles)]}.`,
       numbers: { joints: group.length },
       remedies: [
         ...(said.length > 0 ? [{ label: say`Join them the usual way`, changes: unsaid(piece, group) }] : []),
@@ -230,7 +231,7 @@ function insteadNotes(piece: Piece, made: readonly Fastening[], job: Job): reado
     groups.set(key, [...(groups.get(key) ?? []), item]);
   }
   return [...groups.values()].map((group, at): Finding => {
-    const { instead, by, joint } = group[0]!;
+    const { instead, by, joint } = first(group);
     const usual = WAYS_TO_JOIN[instead!.of as Method].name.toLowerCase();
     const headless =
       !job.shop.drivers.includes('right-angle head') && instead!.because === 'no room' && joint.kind !== 'edge';
@@ -283,7 +284,7 @@ function adaptationNotes(piece: string, adaptations: readonly Adaptation[]): rea
   for (const one of adaptations)
     groups.set(`${one.measured} ${one.side}`, [...(groups.get(`${one.measured} ${one.side}`) ?? []), one]);
   return [...groups.values()].map((group): Finding => {
-    const { measured, side, off } = group[0]!;
+    const { measured, side, off } = first(group);
     const cut = group.filter(({ then }) => then !== 'follows' && then !== 'leave it');
     return note(piece, 'measured', cut.length > 0 ? 'care' : 'good', 'build', {
       which: `${measured}-${side}`,

@@ -1,3 +1,4 @@
+import { first } from '../lists';
 import { boardName, offerName, secondTrip, sparesFor } from '../buying';
 import { choosesWidth } from '../piece';
 import { note, set } from '../job';
@@ -99,7 +100,7 @@ export function moneyNotes({ job, list, buying, pieces }: Facts): readonly Findi
       note(null, 'not-sold', 'stop', 'stock', {
         title:
           named.length === 1
-            ? say`No ${hardwareName(list.notSold[0]!.kind, list.notSold[0]!.size)} at this yard`
+            ? say`No ${hardwareName(first(list.notSold).kind, first(list.notSold).size)} at this yard`
             : say`${strong(named.length)} things are not sold here`,
         because: say`${listOf(named)}: needed, and the price list has none. The total leaves them out; add rows under Prices.`,
         remedies: alsoAt(othersThan(job).filter(sells)),

@@ -1,3 +1,4 @@
+import { first } from '../lists';
 import { inches, toInches } from '../length';
 import { applyChanges, note, set, USE_NAMES, type Change, type Finding, type Job, type Piece } from '../job';
 import { marketOf } from '../buying';
@@ -13,7 +14,9 @@ function canBecome(piece: Piece, job: Job, change: Change): boolean {
   const { boards, sheets } = marketOf(job);
   const longest = Math.max(...[...boards, ...sheets].map(({ length }) => length));
   if (then!.size.length > longest) return false;
-  return buildPiece(then!, topCandidates(then!)[0]!, job.shop, job.units, sizesOf(job.measured)).findings.length === 0;
+  return (
+    buildPiece(then!, first(topCandidates(then!)), job.shop, job.units, sizesOf(job.measured)).findings.length === 0
+  );
 }
 
 /** Seats, knees and height. */

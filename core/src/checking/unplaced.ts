@@ -1,3 +1,4 @@
+import { first } from '../lists';
 import { marketOf, offersOf } from '../buying';
 import { note, set, type Finding, type Job, type Piece } from '../job';
 import type { Length } from '../length';
@@ -55,7 +56,7 @@ function unplacedNote(piece: Piece, group: readonly Unplaced[], job: Job): Findi
   const named = group.slice(0, MOST_NAMED).map(({ blank: { part } }): Bit => tag(part.tag));
   const more = group.length - named.length;
   return note(piece.id, 'unplaced', 'stop', 'cuts', {
-    which: group[0]!.blank.part.tag,
+    which: first(group).blank.part.tag,
     about: group.map(({ blank: { part } }) => part.id),
     title: say`No board for ${listOf(more > 0 ? [...named, `${more} more`] : named)}`,
     because:
@@ -103,7 +104,7 @@ export function unplacedNotes(job: Job, unplaced: readonly Unplaced[]): readonly
     ...strange.map((piece) => notSold(piece, job)),
     ...[...groups.values()].map((group) =>
       unplacedNote(
-        job.pieces.find(({ id }) => id === group[0]!.blank.part.piece)!,
+        job.pieces.find(({ id }) => id === first(group).blank.part.piece)!,
         group,
         job,
       ),

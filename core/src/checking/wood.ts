@@ -1,3 +1,4 @@
+import { first } from '../lists';
 import { inches, toInches } from '../length';
 import { note, set } from '../job';
 import type { Finding, Piece } from '../job';
@@ -46,7 +47,7 @@ export function woodNotes({ piece, parts }: PieceFacts): readonly Finding[] {
   const number = (name: string): number => (typeof choices[name] === 'number' ? (choices[name] as number) : 0);
   const kind = topOf(piece);
   const boards = parts.filter((part) => part.role === 'top' && isBoard(part.material));
-  if (kind?.moves && boards.length > 0) found.push(...movementNote(piece, boards[0]!, choices.fixing === 'clips'));
+  if (kind?.moves && boards.length > 0) found.push(...movementNote(piece, first(boards), choices.fixing === 'clips'));
 
   const sag = topSag(parts, POINT_LOAD);
   if (sag) {

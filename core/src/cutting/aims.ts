@@ -1,3 +1,4 @@
+import { last } from '../lists';
 import type { Aim } from './aim';
 import type { Bin, Group } from './group';
 import { leastCost, type SolvedWith } from './least-cost';
@@ -128,7 +129,7 @@ export function optionsFor(group: Group, cheapest: Cutting, aim: Exclude<Aim, 'c
 function frontOf<T extends { readonly cost: number; readonly measure: number }>(options: readonly T[]): readonly T[] {
   const front: T[] = [];
   for (const option of [...options].sort((a, b) => a.cost - b.cost || a.measure - b.measure))
-    if (front.length === 0 || option.measure < front.at(-1)!.measure) front.push(option);
+    if (front.length === 0 || option.measure < last(front).measure) front.push(option);
   return front;
 }
 

@@ -1,3 +1,4 @@
+import { first, held } from '../lists';
 import { patternOf, rowOf, runsOf } from './fill';
 import type { Orientation } from './region';
 import { waysOn } from './ways';
@@ -57,14 +58,14 @@ export function bestFit(group: Group): Cutting {
   /** The cheapest stock of one run that holds what lies in the one run of this board. */
   const cheapest = (board: Open): number => {
     if (board.runs.length > 1) return board.bin;
-    const weight = board.runs[0]!.reduce((sum, item) => sum + laneWeight(group, items[item]!), 0);
+    const weight = first(board.runs).reduce((sum, item) => sum + laneWeight(group, items[item]!), 0);
     return bins.reduce((best, { price }, bin) => {
       const holds =
         price < bins[best]!.price &&
         canTake(bin) &&
         rooms[bin]!.length === 1 &&
-        rooms[bin]![0]! >= weight &&
-        board.runs[0]!.every((item) => ways[bin]!.has(item));
+        first(rooms[bin]!) >= weight &&
+        first(board.runs).every((item) => ways[bin]!.has(item));
       return holds ? bin : best;
     }, board.bin);
   };
@@ -77,7 +78,7 @@ export function bestFit(group: Group): Cutting {
       rowOf(
         group,
         region,
-        board.runs[run]!.map((item) => ways[bin]!.get(item)!),
+        board.runs[run]!.map((item) => held(ways[bin]!, item)),
         values,
       ),
     );

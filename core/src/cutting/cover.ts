@@ -1,3 +1,4 @@
+import { first } from '../lists';
 import { areaBound, stocksNeeded } from './bound';
 import { waysOn } from './ways';
 import { isMitred, type Bin, type Group } from './group';
@@ -24,7 +25,7 @@ const dominated = (a: Bin, b: Bin): boolean =>
   b.price <= a.price &&
   b.usableWidth >= a.usableWidth &&
   b.runs.length === 1 &&
-  b.runs[0]!.to - b.runs[0]!.from >= a.runs.reduce((sum, run) => sum + run.to - run.from, 0);
+  first(b.runs).to - first(b.runs).from >= a.runs.reduce((sum, run) => sum + run.to - run.from, 0);
 
 /**
  * A cost in cents below which no stock holds all pieces side by side: the cheapest whole numbers of each bin that have

@@ -1,3 +1,4 @@
+import { held } from '../lists';
 import type { Group } from './group';
 import { MOST_ITEMS, type CutGrid } from './frame';
 import type { Table } from './table';
@@ -97,7 +98,7 @@ export function cutupsWithin(
       );
     }
     known.set(key, byLoss(found));
-    return known.get(key)!;
+    return held(known, key);
   };
   /** From a way of the level on, with sections no longer than so many cells. */
   const of = (level: number, cell: number, first: number, limitTo: number): readonly Taking[] => {
@@ -138,7 +139,7 @@ export function cutupsWithin(
             }));
     }
     known.set(key, byLoss(found));
-    return known.get(key)!;
+    return held(known, key);
   };
   try {
     const all = of(top, room, 0, room);

@@ -1,4 +1,5 @@
 /** A column of the program: cost and its entries by row. */
+import { last } from '../lists';
 export type Variable = { readonly cost: number; readonly rows: readonly (readonly [row: number, value: number])[] };
 
 type Optimum = {
@@ -30,7 +31,7 @@ export function leastCost(demand: readonly number[], penalty: number): Program {
   let rows = new Int32Array(256);
   let entries = new Float64Array(256);
   const append = ({ cost, rows: of }: Variable) => {
-    const start = starts.at(-1)!;
+    const start = last(starts);
     if (start + of.length > rows.length) {
       const grown = Math.max(2 * rows.length, start + of.length);
       const [oldRows, oldEntries] = [rows, entries];

@@ -1,3 +1,4 @@
+import { held } from '../lists';
 import type { Length } from '../length';
 import { cutupsWithin, type Cutup } from './cutups';
 import { frameOf, type CutGrid } from './frame';
@@ -31,7 +32,7 @@ export function stagedFor(group: Group, bin: Bin, values: readonly number[]): St
   const kinds = frames.get(group) ?? new Map<Bin['kind'], CutGrid | null>();
   frames.set(group, kinds);
   if (!kinds.has(bin.kind)) kinds.set(bin.kind, frameOf(group, bin.kind));
-  const frame = kinds.get(bin.kind)!;
+  const frame = held(kinds, bin.kind);
   if (frame === null) return null;
   const known = tables.get(values) ?? new Map<CutGrid, Table>();
   tables.set(values, known);

@@ -1,3 +1,4 @@
+import { first } from '../lists';
 import { writeCsv } from './csv';
 import { printLength, type Units } from '../length';
 import { boardName, type Board } from '../buying';
@@ -66,7 +67,7 @@ export function orderCsv(
     ['setting', 'by', 'saw', 'set', 'cuts', 'boards', 'pieces'],
     setups.flatMap((setup, at) =>
       passesOf(setup, cuts).map((pass) => {
-        const of = pass.cuts.length === 1 ? cuts[pass.cuts[0]! - 1]!.setting : null;
+        const of = pass.cuts.length === 1 ? cuts[first(pass.cuts) - 1]!.setting : null;
         return [
           at + 1,
           SETTINGS[setup.kind],

@@ -1,3 +1,4 @@
+import { first } from '../lists';
 import { readCsv, writeCsv } from './csv';
 import { parseLength, printLength, readAmount, type Length, type Units } from '../length';
 import { LoosePartSchema, MOST_LOOSE, read, type Piece } from '../job';
@@ -102,7 +103,7 @@ export function readPartsCsv(
       { tag, name: (row.name ?? '').trim() || 'part', material, length, width, count: counted.value },
       'row',
     );
-    if (!made.ok) return wrong(`${made.fields[0]!.field} ${made.fields[0]!.message}.`);
+    if (!made.ok) return wrong(`${first(made.fields).field} ${first(made.fields).message}.`);
     tags.add(tag);
     parts.push(made.value);
     const lost = LOST.filter((name) => (row[name] ?? '').trim() !== '');

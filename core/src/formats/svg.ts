@@ -1,3 +1,4 @@
+import { first } from '../lists';
 import type { Outline } from '../solid';
 import { plainLetters } from './letters';
 import type { Line, Template } from './template';
@@ -15,7 +16,7 @@ export function pathOf(points: Outline, height: number): string {
     const radius = Math.hypot(next[0] - corner[0], next[1] - corner[1]) / 2 / Math.sin(angle / 2);
     return `A${number(radius)} ${number(radius)} 0 ${angle > Math.PI ? 1 : 0} ${bulge > 0 ? 0 : 1} ${at(next)}`;
   });
-  return `M${at(points[0]!)}${bits.join('')}Z`;
+  return `M${at(first(points))}${bits.join('')}Z`;
 }
 
 /** Stroke of each kind of line: what is cut is solid, what is seen from elsewhere dashed. */

@@ -1,3 +1,4 @@
+import { first } from '../lists';
 import { readCsv, writeCsv } from './csv';
 import { didYouMean, PER_FOOT, parseLength, printLength, readAmount, toMm, type Length, type Units } from '../length';
 import { BoardOfferSchema, HardwareOfferSchema, SheetOfferSchema, read } from '../job';
@@ -105,7 +106,7 @@ type Told<T> = { readonly offer: T } | { readonly wrong: string };
 function eachPrice(row: Row, ways: Readonly<Record<string, number>>): Told<number> {
   const told = centsOf(text(row, 'price'));
   if ('wrong' in told) return told;
-  const per = text(row, 'per').toLowerCase() || Object.keys(ways)[0]!;
+  const per = text(row, 'per').toLowerCase() || first(Object.keys(ways));
   const times = ways[per];
   if (times === undefined)
     return { wrong: `“per ${per}” is not known for it. Use ${Object.keys(ways).join(', ')}, or leave it out.` };
@@ -154,7 +155,7 @@ function boardOf(row: Row): Told<BoardOffer> {
     },
     'row',
   );
-  return made.ok ? { offer: made.value } : { wrong: `The ${made.fields[0]!.field} ${made.fields[0]!.message}.` };
+  return made.ok ? { offer: made.value } : { wrong: `The ${first(made.fields).field} ${first(made.fields).message}.` };
 }
 
 function sheetOf(row: Row, units: Units): Told<SheetOffer> {
@@ -176,7 +177,7 @@ function sheetOf(row: Row, units: Units): Told<SheetOffer> {
     { id, sheet, length: length!.length, width: width!.length, price: price.offer, inStock },
     'row',
   );
-  return made.ok ? { offer: made.value } : { wrong: `The ${made.fields[0]!.field} ${made.fields[0]!.message}.` };
+  return made.ok ? { offer: made.value } : { wrong: `The ${first(made.fields).field} ${first(made.fields).message}.` };
 }
 
 function hardwareOf(row: Row, kind: string): Told<HardwareOffer> {
@@ -188,7 +189,7 @@ function hardwareOf(row: Row, kind: string): Told<HardwareOffer> {
   const size = text(row, 'size');
   const id = [kind, size.replace(/[^\w]+/g, '-').replace(/^-|-$/g, ''), count].filter((bit) => bit !== '').join('-');
   const made = read(HardwareOfferSchema, { id, kind, size, count, price: price.offer }, 'row');
-  return made.ok ? { offer: made.value } : { wrong: `The ${made.fields[0]!.field} ${made.fields[0]!.message}.` };
+  return made.ok ? { offer: made.value } : { wrong: `The ${first(made.fields).field} ${first(made.fields).message}.` };
 }
 
 /**

@@ -1,3 +1,4 @@
+import { held } from '../lists';
 import { inches, type Length } from '../length';
 import { boxOf, extent, type Axis, type Joint, type Part } from '../piece';
 
@@ -18,11 +19,11 @@ export function clippedJoints(joints: readonly Joint[], parts: ReadonlyMap<strin
   const clips = joints.filter(({ kind }) => kind === 'top clips');
   for (const rail of new Set(clips.map(({ drilled }) => drilled))) {
     const own = clips.filter(({ drilled }) => drilled === rail);
-    const box = boxOf(parts.get(rail)!);
+    const box = boxOf(held(parts, rail));
     const run: Axis = extent(box, 0) >= extent(box, 1) ? 0 : 1;
     const rows = own
       .map(({ id, into }) => {
-        const { min, max } = boxOf(parts.get(into)!);
+        const { min, max } = boxOf(held(parts, into));
         return {
           id,
           into,

@@ -1,3 +1,4 @@
+import { first } from '../lists';
 import { inches, type Length } from '../length';
 import { solidOf, waysOf } from '../piece';
 import { sizeOf } from '../work';
@@ -73,7 +74,7 @@ export function clips(site: Site): JointLayout | null {
       const wood = [across, times(across, -1)].map(
         (way) => raysIn(solidOf(drilled), slot, way).find(([from, to]) => from < 60 && to > 60)?.[1] ?? 0,
       );
-      return wood[0]! + wood[1]! >= thick - inches(1 / 16);
+      return first(wood) + wood[1]! >= thick - inches(1 / 16);
     });
   };
   const targets = shifted(low, spaced(high - low, inches(10), inches(9), units));

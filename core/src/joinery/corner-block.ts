@@ -1,3 +1,4 @@
+import { first } from '../lists';
 import { inches, type Length } from '../length';
 import { type Part, waysOf } from '../piece';
 import { outOf, outOfFrame, prism, times, type Vec } from '../solid';
@@ -54,7 +55,7 @@ export function cornerBlock(site: Site): JointLayout | null {
         under,
         over,
       );
-      return outOfFrame(drilled.frame, [cell])[0]!;
+      return first(outOfFrame(drilled.frame, [cell]));
     },
     targets: places.map((place) => low + Math.max(shift, place - shift)),
     lie: (place, face) =>

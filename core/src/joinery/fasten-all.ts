@@ -1,3 +1,4 @@
+import { first } from '../lists';
 import { type Units } from '../length';
 import { able, DEFAULT_SHOP, type Method, type Piece, type Shop } from '../job';
 import { boxOf, joinOf, pairKey, type Joint, type Part } from '../piece';
@@ -60,7 +61,7 @@ function anotherWay(
     const bare =
       WAYS_TO_JOIN[by].holds === 'glue' && (joint.kind === 'glue' || joint.kind === 'screws' || joint.kind === 'lap');
     if (other.troubles.length > 0 || (other.shanks.length === 0 && !bare)) return null;
-    return { ...other, instead: { of: usual.by, because: usual.troubles[0]! } };
+    return { ...other, instead: { of: usual.by, because: first(usual.troubles) } };
   };
   const owned = (by: Method) => able(room.tools, WAYS_TO_JOIN[by].tools);
   const plain = (by: Method) => WAYS_TO_JOIN[by].tools.some((set) => set.length === 1 && set[0] === 'drill');
@@ -188,7 +189,7 @@ export function fastenings(
     for (const { id } of under) made.set(id, usuals.get(id)!);
   // Boards of one top are joined alike: where one is too narrow for a pocket, none has any.
   const edges = [...made.values()].filter(({ joint }) => joint.kind === 'edge');
-  const other = edges.find(({ by }) => by !== edges[0]!.by && by !== 'pocket screws')?.by as Method | undefined;
+  const other = edges.find(({ by }) => by !== first(edges).by && by !== 'pocket screws')?.by as Method | undefined;
   if (other && !piece.joins.edge) {
     const alike = fastenings(joints, parts, units, { joins: { ...piece.joins, edge: { by: other } } }, shop, stuck);
     return alike.map((item) =>

@@ -1,3 +1,4 @@
+import { first, last } from '../lists';
 import { inches, type Length } from '../length';
 import type { HardwareKind } from '../stock';
 import type { DrillBit } from '../work';
@@ -222,12 +223,11 @@ export const SHORT_OF: Length = inches(1 / 8);
  */
 export function woodScrew(deep: Length, bite: Length): Fastener {
   const safe = SCREWS.filter(({ length }) => length <= deep + bite - SHORT_OF);
-  return safe.find(({ length }) => length >= 2 * deep) ?? safe.at(-1) ?? SCREWS[0]!;
+  return safe.find(({ length }) => length >= 2 * deep) ?? safe.at(-1) ?? first(SCREWS);
 }
 
 /** 18 gauge brads: twice the thinner part; they only hold while glue sets. */
-export const bradFor = (thinner: Length): Fastener =>
-  BRADS.find(({ length }) => length >= 2 * thinner) ?? BRADS.at(-1)!;
+export const bradFor = (thinner: Length): Fastener => BRADS.find(({ length }) => length >= 2 * thinner) ?? last(BRADS);
 
 /** Thread that stands out of the wood for washer and nut. */
 const FOR_NUT: Length = inches(1 / 2);
@@ -236,7 +236,7 @@ const FOR_NUT: Length = inches(1 / 2);
 export const boltFor = (deep: Length, beyond: Length): Fastener =>
   BOLTS.find(({ length }) => length >= deep + beyond + FOR_NUT) ??
   BOLTS.find(({ length }) => length >= deep + inches(3)) ??
-  BOLTS.at(-1)!;
+  last(BOLTS);
 
 /** Dowels a third to a half as thick as the thinner part, tenons by the room there is. */
 export const dowelFor = (thinner: Length): Fastener =>

@@ -1,3 +1,4 @@
+import { first } from '../lists';
 import type { Tool } from '../job';
 import { roundToTape, type Length } from '../length';
 import { pairKey, waysOf, type Axis, type Part } from '../piece';
@@ -29,7 +30,7 @@ export function work(
 ): Operation {
   const parts = distinct(on);
   return {
-    id: `${bench.piece}.${does.kind.replace(' ', '-')}.${pairKey(joints[0]!.joint)}${name === '' ? '' : `.${name}`}`,
+    id: `${bench.piece}.${does.kind.replace(' ', '-')}.${pairKey(first(joints).joint)}${name === '' ? '' : `.${name}`}`,
     piece: bench.piece,
     on: parts.map(({ id }) => id),
     tags: parts.map(({ tag }) => tag),
@@ -93,7 +94,7 @@ export function tellSites(
     const {
       site: { part },
       side,
-    } = own[0]!;
+    } = first(own);
     const joints = together(own, ({ site }) => site.joint);
     const usual = runOf(
       part,
@@ -101,7 +102,7 @@ export function tellSites(
       own.map(({ site }) => site.at),
     );
     const runs = joints.map((of) => {
-      const { along } = of[0]!.site;
+      const { along } = first(of).site;
       return {
         of,
         run: along
@@ -118,7 +119,7 @@ export function tellSites(
     return together(runs, ({ run }) => String(run)).map((group) => ({
       part,
       side,
-      run: group[0]!.run,
+      run: first(group).run,
       of: group.flatMap(({ of }) => of.map(({ site }) => site)),
     }));
   });
@@ -248,7 +249,7 @@ export function driving(
     rows.set(key, [...(rows.get(key) ?? []), item]);
   }
   return [...rows.values()].map((group) => {
-    const fastener = group[0]!.fastener!;
+    const fastener = first(group).fastener!;
     const pairs = group.flatMap((item) => item.shanks.map((shank) => ({ item, shank })));
     const clip = fastener.kind === 'clip';
     const from = pairs.map(({ item, shank }) => (clip ? item.drilled : throughOf(item, shank)));
@@ -272,7 +273,7 @@ export function driving(
       washer,
       nuts,
       snug,
-      driver: bench.driver(group[0]!),
+      driver: bench.driver(first(group)),
       spots: spots.filter(({ joint }) => own.has(joint)),
     };
     return work(does, group, from, bench, minutes * pairs.length, 'drill', fastener.size.replace(/[^\w-]+/g, '-'));
@@ -285,7 +286,7 @@ export function pegging(joints: readonly Fastening[], bench: JointBench): readon
   for (const item of joints) rows.set(item.fastener!.size, [...(rows.get(item.fastener!.size) ?? []), item]);
   return [...rows.values()].map((group) => {
     const count = group.reduce((sum, { shanks }) => sum + shanks.length, 0);
-    const { kind, size } = group[0]!.fastener!;
+    const { kind, size } = first(group).fastener!;
     return work(
       { kind: 'peg', joints: group.map(({ joint }) => joint.id), fastener: kind, size, count },
       group,
@@ -311,7 +312,7 @@ export function bothHalves(
 ): readonly { readonly item: Fastening; readonly sites: readonly Site3[]; readonly deep: Length }[] {
   return joints.flatMap((item) => {
     if (item.shanks.length === 0) return [];
-    const inFirst = item.shanks[0]!.length - Math.round(item.shanks[0]!.bite);
+    const inFirst = first(item.shanks).length - Math.round(first(item.shanks).bite);
     const along = rowOf(item);
     const plane = ({ from, direction }: Shank) => add(from, times(direction, inFirst));
     const sites = (part: Part, sign: 1 | -1): readonly Site3[] =>
@@ -325,7 +326,7 @@ export function bothHalves(
       }));
     return [
       { item, sites: sites(item.drilled, -1), deep: inFirst },
-      { item, sites: sites(item.into, 1), deep: item.shanks[0]!.length - inFirst },
+      { item, sites: sites(item.into, 1), deep: first(item.shanks).length - inFirst },
     ];
   });
 }

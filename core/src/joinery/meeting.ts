@@ -1,3 +1,4 @@
+import { held } from '../lists';
 import { inches, type Length } from '../length';
 import { shapeOf, solidOf, waysOf, type Axis, type Part } from '../piece';
 import { add, contacts, dot, faceArea, into as intoFrame, outOf, sub, times, type Face, type Vec } from '../solid';
@@ -41,7 +42,7 @@ export function meetingOf(first: Part, second: Part): Meeting | null {
   const own = known.get(first) ?? new Map<Part, Meeting | null>();
   known.set(first, own);
   if (!own.has(second)) own.set(second, meetingBetween(first, second));
-  return own.get(second)!;
+  return held(own, second);
 }
 
 /** Meetings of parts of one shape that lie alike to each other, seen from the place of the first; the oldest go. */

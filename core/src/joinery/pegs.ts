@@ -1,3 +1,4 @@
+import { first } from '../lists';
 import { inches, type Length } from '../length';
 import type { Method } from '../job';
 import { waysOf, type Axis, type Part } from '../piece';
@@ -58,7 +59,7 @@ export function pegs(by: Method, site: Site): JointLayout | null {
       drilled,
       meeting,
       place3([
-        [run, low + places[0]!],
+        [run, low + first(places)],
         [wide, middle],
       ]),
     ),

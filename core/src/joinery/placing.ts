@@ -1,3 +1,4 @@
+import { last } from '../lists';
 import { inches, type Length } from '../length';
 import { boxOf, type Part } from '../piece';
 import { dot, outOf, sub, times, type Solid } from '../solid';
@@ -149,7 +150,7 @@ export function placeOn(
       if (trouble === null) {
         const room = shank.driven && rooms.length > 0 ? roomBehind(shank, around(shank.through)) : Infinity;
         able.push({ shank, room, slot });
-        if (room >= (rooms[0] ?? 0) || (alike && room < rooms.at(-1)!)) break;
+        if (room >= (rooms[0] ?? 0) || (alike && room < last(rooms))) break;
       } else usual ??= { shank, trouble };
     }
     // The nearest with room for the longest driver that any place has room for; what comes last must have some.

@@ -1,3 +1,4 @@
+import { last } from '../lists';
 import { inches, roundToTape, type Length } from '../length';
 import type { Method } from '../job';
 import { waysOf } from '../piece';
@@ -59,7 +60,7 @@ function straightFor(by: Method, deep: Length, beyond: Length, lean: Length, sit
       return { fastener, sunk: sunkTo(fastener.length, inches(1.5), least), bite: inches(3 / 4) };
     }
     case 'inserts': {
-      const fastener = INSERTS.find(({ length }) => length >= deep + inches(3 / 8)) ?? INSERTS.at(-1)!;
+      const fastener = INSERTS.find(({ length }) => length >= deep + inches(3 / 8)) ?? last(INSERTS);
       return { fastener, sunk: sunkTo(fastener.length, inches(1 / 2), 0), bite: inches(5 / 16) };
     }
     default: {

@@ -1,3 +1,4 @@
+import { held } from '../lists';
 import { able, type Job, type Method, type Piece } from '../job';
 import { buildPiece, joinOf, pairKey, type Joint, type Part } from '../piece';
 import { sizesOf, type HardwareOffer, type Nominal } from '../stock';
@@ -57,7 +58,7 @@ export const minutesFor = ({ by, positions }: Pick<Fastening, 'by' | 'positions'
 
 /** Whether the parts can be cut as a method wants. */
 const cutFits = (by: Method, joint: Joint, parts: ReadonlyMap<string, Part>): boolean =>
-  WAYS_TO_JOIN[by].fits({ joint, drilled: parts.get(joint.drilled)!, into: parts.get(joint.into)! });
+  WAYS_TO_JOIN[by].fits({ joint, drilled: held(parts, joint.drilled), into: held(parts, joint.into) });
 
 /**
  * Every way to make one joint of a piece, each tried in the whole piece, as its screws must keep clear of the others.

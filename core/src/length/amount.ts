@@ -1,4 +1,5 @@
 /** What a written number can mean: one value, two where a separator may group thousands or begin decimals, none. */
+import { first } from '../lists';
 export type Meanings = readonly number[];
 
 /** Spaces that people and programs set between thousands; a plain one only where `spaced`. */
@@ -47,7 +48,7 @@ export function readAmount(text: string, least: number, most: number): ReadAmoun
   const sign = /^[-−]\s*/.test(bare) ? -1 : 1;
   const all = meaningsOf(bare.replace(/^[-−+]\s*/, ''), true).map((value) => sign * value);
   const within = all.filter((value) => value >= least && value <= most);
-  if (within.length === 1) return { ok: true, value: within[0]! };
-  if (within.length === 2 && bare.includes(',')) return { ok: true, value: within[0]! };
+  if (within.length === 1) return { ok: true, value: first(within) };
+  if (within.length === 2 && bare.includes(',')) return { ok: true, value: first(within) };
   return { ok: false, mean: within };
 }

@@ -10,6 +10,11 @@ test('what is not there is said where it is asked for', () => {
   expect(() => held(new Map(), 'b')).toThrow('Nothing is held under b');
 });
 
-test('zero, nothing written and no are things too', () => {
-  expect([first([0]), last(['']), held(new Map([[1, false]]), 1)]).toEqual([0, '', false]);
+test('zero, nothing written, no and none are things too', () => {
+  expect([first([0]), last(['']), held(new Map([[1, false]]), 1), held(new Map([[1, null]]), 1)]).toEqual([
+    0,
+    '',
+    false,
+    null,
+  ]);
 });

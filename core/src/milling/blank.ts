@@ -1,3 +1,4 @@
+import { held } from '../lists';
 import type { Length } from '../length';
 import type { Job, Piece, Shop } from '../job';
 import type { Part } from '../piece';
@@ -97,5 +98,5 @@ export function blankOf(part: Part, piece: Pick<Piece, 'copies' | 'planed'>, sho
 export function blanksOf(job: Job, parts: readonly Part[]): readonly Blank[] {
   const pieces = new Map(job.pieces.map((piece) => [piece.id, piece]));
   const sizes = sizesOf(job.measured);
-  return parts.flatMap((part) => blankOf(part, pieces.get(part.piece)!, job.shop, sizes) ?? []);
+  return parts.flatMap((part) => blankOf(part, held(pieces, part.piece), job.shop, sizes) ?? []);
 }

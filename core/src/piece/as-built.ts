@@ -1,3 +1,4 @@
+import { first, held } from '../lists';
 import { inches, type Length } from '../length';
 import type { Piece } from '../job';
 import { dot, type Vec, through } from '../solid';
@@ -51,8 +52,8 @@ function wholeTop(parts: readonly Part[]): Part | null {
     number,
   ];
   return {
-    ...boards[0]!,
-    id: `${boards[0]!.piece}.${WHOLE_TOP}`,
+    ...first(boards),
+    id: `${first(boards).piece}.${WHOLE_TOP}`,
     tag: WHOLE_TOP,
     name: 'glued top',
     length,
@@ -107,7 +108,7 @@ export function asBuilt(
     return said !== undefined && (said.cut ?? part.fit === null);
   };
   const set = (tag: string, side: Side, to: Length) => {
-    const part = now.get(tag)!;
+    const part = held(now, tag);
     now.set(tag, { ...part, [side]: to, changed: { ...part.changed, [side]: part.changed[side] ?? part[side] } });
   };
   for (const [tag, said] of entries) {
@@ -141,7 +142,7 @@ export function asBuilt(
         );
         const follows = depends || ends ? effect(part, waysOf(part)[side], other) : null;
         if (!follows || (ends && !depends && follows.sign > 0)) continue;
-        const from = now.get(other.tag)![follows.changes];
+        const from = held(now, other.tag)[follows.changes];
         const to = from + follows.sign * off;
         const cut = isCut(other);
         adaptations.push({

@@ -1,3 +1,4 @@
+import { first } from '../lists';
 import { inches, type Length, type Units } from '../length';
 import { note, set } from '../job';
 import type { Finding, Job, Piece, Shop } from '../job';
@@ -108,7 +109,7 @@ function fixTop(
     const inside = wide.find(({ part }) => boxOf(part).min[1] < beside && boxOf(part).max[1] > beside);
     // A rail along the boards is fixed to one of those it bears on: for clips the inner, else the one it bears on most;
     // one across them to all it crosses well.
-    const chosen = wide.length === 0 ? touching.slice(0, 1) : narrow ? [inside ?? wide[0]!] : wide;
+    const chosen = wide.length === 0 ? touching.slice(0, 1) : narrow ? [inside ?? first(wide)] : wide;
     for (const { part } of chosen)
       joints.push({
         id: `${rail.id}>${part.tag}`,

@@ -1,3 +1,4 @@
+import { held } from '../lists';
 import type { Piece } from '../job';
 import { aprons } from './bases/aprons';
 import { bench } from './bases/bench';
@@ -60,7 +61,7 @@ const families = byId(FAMILIES);
 const tops = byId(TOPS);
 
 /** The family of a piece: the job was checked at the border, so there is one. */
-export const familyOf = (piece: Pick<Piece, 'family'>): Family => families.get(piece.family)!;
+export const familyOf = (piece: Pick<Piece, 'family'>): Family => held(families, piece.family);
 /** The top of a piece; null where its family has none of its own choosing. */
 export const topOf = (piece: Pick<Piece, 'family' | 'top'>): Top | null =>
   familyOf(piece).topped ? (tops.get(piece.top) ?? null) : null;

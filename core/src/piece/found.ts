@@ -1,3 +1,4 @@
+import { first } from '../lists';
 import { inches, type Length, type Units } from '../length';
 import type { Finding, Piece, Shop } from '../job';
 import { sizesIn, TABLE_SIZES } from '../stock';
@@ -76,8 +77,8 @@ export function fromFound(found: FoundTop, shop: Shop, units: Units, id: string)
     const good = built.find(({ findings }) => findings.length === 0);
     return {
       start,
-      piece: good?.piece ?? tries[0]!,
-      because: out ?? (good ? null : (built[0]!.findings[0]?.because ?? null)),
+      piece: good?.piece ?? first(tries),
+      because: out ?? (good ? null : (first(built).findings[0]?.because ?? null)),
     };
   });
 }

@@ -1,3 +1,4 @@
+import { held } from '../lists';
 import { inches, type Length } from '../length';
 import { note, set } from '../job';
 import type { Change, Finding, PathIn, Piece, Remedy, ValueIn } from '../job';
@@ -287,19 +288,19 @@ export function kitFor(room: Room) {
     /** What boards and sheets measure in the piece's line. */
     sizes: room.sizes,
     tags: (): readonly string[] => [...parts.keys()],
-    get: (tag: string): Part => parts.get(tag)!,
+    get: (tag: string): Part => held(parts, tag),
     board: (spec: PartSpec, box: Box, along: Axis, across: Axis) => put(board(piece, inLine(spec), box, along, across)),
     member: (spec: PartSpec, of: Member) => put(member(piece, inLine(spec), of)),
     shaped: (spec: PartSpec, outline: Outline, thickness: Length, frame: Part['frame']) =>
       put(shaped(piece, inLine(spec), outline, thickness, frame)),
     /** Whether two parts made before lie against each other. */
-    touch: (a: string, b: string): boolean => contacts(solidOf(parts.get(a)!), solidOf(parts.get(b)!)).length > 0,
+    touch: (a: string, b: string): boolean => contacts(solidOf(held(parts, a)), solidOf(held(parts, b))).length > 0,
     /** How much of two parts made before lies against each other. */
     contact: (a: string, b: string): number =>
-      contacts(solidOf(parts.get(a)!), solidOf(parts.get(b)!)).reduce((sum, face) => sum + faceArea(face.points), 0),
+      contacts(solidOf(held(parts, a)), solidOf(held(parts, b))).reduce((sum, face) => sum + faceArea(face.points), 0),
     /** Half laps two parts made before, by tag. */
     lap(lower: string, upper: string, direction: Vec = UP): void {
-      halfLap(parts.get(lower)!, parts.get(upper)!, direction).forEach(put);
+      halfLap(held(parts, lower), held(parts, upper), direction).forEach(put);
     },
     /** Joins two parts by tag; `drilled` takes the pockets, screws or slots. */
     join(kind: JointKind, drilled: string, other: string, apart = false): void {

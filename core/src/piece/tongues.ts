@@ -1,3 +1,4 @@
+import { held, last } from '../lists';
 import { inches, type Length } from '../length';
 import type { Method, Piece } from '../job';
 import { common, contacts, dot, faceArea, outOf, raysIn, rectangle, times, through, volumeOf, add } from '../solid';
@@ -65,7 +66,7 @@ function tenonFor(joint: Joint, rail: Part, post: Part): Tongue | null {
   const thick = toSixteenth(rail.thickness / 3);
   const shoulder = Math.min(inches(3 / 4), toSixteenth(rail.width / 6));
   const side = Math.round((rail.thickness - thick) / 2);
-  const depth = DEPTHS.find((one) => one <= at.through - inches(1 / 4)) ?? DEPTHS.at(-1)!;
+  const depth = DEPTHS.find((one) => one <= at.through - inches(1 / 4)) ?? last(DEPTHS);
   return {
     joint,
     rail,
@@ -184,7 +185,7 @@ export function tongued(
   if (wanted.length === 0) return parts;
   const byId = new Map(parts.map((part) => [part.id, part]));
   let tongues = wanted.flatMap((joint): readonly Tongue[] => {
-    const [rail, post] = [byId.get(joint.drilled)!, byId.get(joint.into)!];
+    const [rail, post] = [held(byId, joint.drilled), held(byId, joint.into)];
     const tongue = (joinOf(piece, joint)!.by === 'half lap' ? lapFor : tenonFor)(joint, rail, post);
     return tongue ? [tongue] : [];
   });
@@ -212,16 +213,16 @@ export function tongued(
   );
   const changed = new Map(byId);
   for (const tongue of tongues) {
-    const post = changed.get(tongue.post.id)!;
+    const post = held(changed, tongue.post.id);
     const body = bodyOf(tongue);
     const way = tongue.kind === 'lap' ? through(tongue.rail.frame) : tongue.rail.frame.u;
     const axis = [post.frame.u, post.frame.v, through(post.frame)].findIndex(
       (one) => Math.abs(dot(one, way)) > 1 - 1e-6,
     );
     changed.set(post.id, cutFor(post, body, tongue.kind === 'lap' ? 'lap' : 'mortise', axis as Axis));
-    changed.set(tongue.rail.id, grown(changed.get(tongue.rail.id)!, tongue));
+    changed.set(tongue.rail.id, grown(held(changed, tongue.rail.id), tongue));
   }
-  return parts.map((part) => changed.get(part.id)!);
+  return parts.map((part) => held(changed, part.id));
 }
 
 const isTongue = (by: Method | undefined): boolean => by === 'mortise and tenon' || by === 'half lap';

@@ -1,3 +1,4 @@
+import { held } from '../lists';
 import { inches } from '../length';
 import type { Job, Shop } from '../job';
 import type { Joint, Part } from '../piece';
@@ -69,7 +70,7 @@ export function fix({ whole }: RehearsalBench, ids: readonly string[]): void {
 }
 
 export const partsOf = (bench: RehearsalBench, op: Operation) => op.on.flatMap((id) => bench.parts.get(id) ?? []);
-export const bodyOf = (bench: RehearsalBench, id: string): BenchPart => bench.bodies.get(id)!;
+export const bodyOf = (bench: RehearsalBench, id: string): BenchPart => held(bench.bodies, id);
 
 export const toPiece = (part: Part, { at, direction }: Hole) => ({
   at: placed(part.frame, at),

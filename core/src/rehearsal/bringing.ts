@@ -1,3 +1,4 @@
+import { held } from '../lists';
 import { inches } from '../length';
 import { solidOf, type Joint, type Part } from '../piece';
 import { blocks, dot, outOfFrame, times, type Vec } from '../solid';
@@ -19,7 +20,7 @@ function readiness(bench: RehearsalBench, part: Part): string | null {
 
 /** The way that pegs leave for a joint to close by: along its holes. */
 function pegLine(bench: RehearsalBench, joint: Joint): Vec | null {
-  const part = bench.parts.get(joint.drilled)!;
+  const part = held(bench.parts, joint.drilled);
   const hole = bodyOf(bench, joint.drilled).holes.find((one) => one.joint === joint.id);
   return hole ? times(toPiece(part, hole).direction, -1) : null;
 }
@@ -29,7 +30,7 @@ function outOfRow(bench: RehearsalBench, op: OperationOf<'place'>): string | nul
   const places = op.comes
     .flatMap(({ parts }) => parts)
     .map((id) => {
-      const [part, body] = [bench.parts.get(id)!, bodyOf(bench, id)];
+      const [part, body] = [held(bench.parts, id), bodyOf(bench, id)];
       const along = op.row === 'ends' ? body.low : (body.low + body.high) / 2;
       return { tag: part.tag, at: dot(part.frame.u, placed(part.frame, [along, 0, 0])) };
     });
@@ -51,7 +52,7 @@ export function runsOut(
       there.has(other) &&
       !op.out.includes(drilled)
     )
-      bench.fault(op, 'loose when turned', `${bench.parts.get(drilled)!.tag} runs out or swings`);
+      bench.fault(op, 'loose when turned', `${held(bench.parts, drilled).tag} runs out or swings`);
 }
 
 /** What comes together, by the way that is told: every part ready, every way free, everything where its marks say. */
@@ -65,25 +66,25 @@ export function bring(bench: RehearsalBench, op: OperationOf<'place'>): void {
       bench.fault(
         op,
         'not held',
-        `${bench.parts.get(first!)!.tag} and ${bench.parts.get(strange)?.tag} are not one, or come apart`,
+        `${held(bench.parts, first!).tag} and ${bench.parts.get(strange)?.tag} are not one, or come apart`,
       );
     for (const id of ids) {
-      const part = bench.parts.get(id)!;
+      const part = held(bench.parts, id);
       const why = bench.stands.has(id) ? null : readiness(bench, part);
       if (why) bench.fault(op, 'not ready', why);
       if (part.bought && !bench.stands.has(id)) use(bench, part.bought.kind, part.bought.size, 1);
     }
     if (at > 0 || way !== null) {
-      const there = [...here].map((id) => bench.parts.get(id)!);
+      const there = [...here].map((id) => held(bench.parts, id));
       if (way === null && there.length > 0)
-        bench.fault(op, 'no way in', `${bench.parts.get(first!)!.tag} has no way in`);
+        bench.fault(op, 'no way in', `${held(bench.parts, first!).tag} has no way in`);
       if (way !== null) {
         const out = times(way, -1);
         const stuck = ids.find((id) => {
-          const solid = solidOf(bench.parts.get(id)!);
+          const solid = solidOf(held(bench.parts, id));
           return there.some((other) => blocks(solid, solidOf(other), out));
         });
-        if (stuck) bench.fault(op, 'no way in', `${bench.parts.get(stuck)!.tag} is blocked`);
+        if (stuck) bench.fault(op, 'no way in', `${held(bench.parts, stuck).tag} is blocked`);
         for (const joint of bench.joints.values()) {
           if (!bench.pegged.has(joint.id)) continue;
           const moving =

@@ -1,3 +1,4 @@
+import { first, held } from '../lists';
 import type { Operation } from '../work';
 import { fix, lifted, use, type RehearsalBench } from './bench';
 import { bring, runsOut } from './bringing';
@@ -8,7 +9,7 @@ import { drill, shapeParts, trimWhole } from './shaping';
 /** Glue holds what was brought together and pulled shut, once it has had its time. */
 function setGlue(bench: RehearsalBench): void {
   for (const id of bench.shut) {
-    const { drilled, into: other } = bench.joints.get(id)!;
+    const { drilled, into: other } = held(bench.joints, id);
     if (!bench.stands.has(drilled) || !bench.stands.has(other)) continue;
     bench.made.add(id);
     fix(bench, [drilled, other]);
@@ -59,7 +60,7 @@ export function carryOut(bench: RehearsalBench, op: Operation): void {
     case 'drive':
       use(bench, op.fastener, op.size, op.count);
       for (const id of op.joints) {
-        const joint = bench.joints.get(id)!;
+        const joint = held(bench.joints, id);
         if (!bench.stands.has(joint.drilled) || !bench.stands.has(joint.into))
           bench.fault(op, 'wrong order', `${id}: its parts are not together`);
         else driveJoint(bench, op, joint);
@@ -71,7 +72,7 @@ export function carryOut(bench: RehearsalBench, op: Operation): void {
     case 'hang':
       if (op.fastener) use(bench, op.fastener, op.size, op.count);
       for (const id of op.joints) {
-        const { drilled, into: other } = bench.joints.get(id)!;
+        const { drilled, into: other } = held(bench.joints, id);
         if (!bench.stands.has(drilled) || !bench.stands.has(other))
           bench.fault(op, 'wrong order', `${id}: its parts are not together`);
         bench.made.add(id);
@@ -80,13 +81,13 @@ export function carryOut(bench: RehearsalBench, op: Operation): void {
       return;
     case 'turn': {
       const all = [...bench.stands];
-      const one = bench.whole.get(all[0]!) ?? new Set();
+      const one = bench.whole.get(first(all)) ?? new Set();
       const loose = all.find((id) => !one.has(id));
       if (loose)
         bench.fault(
           op,
           'loose when turned',
-          `${bench.parts.get(loose)!.tag} is not fixed to ${bench.parts.get(all[0]!)!.tag}`,
+          `${held(bench.parts, loose).tag} is not fixed to ${held(bench.parts, first(all)).tag}`,
         );
       runsOut(bench, op, new Set(all));
       return lifted(bench, op, all);

@@ -1,3 +1,4 @@
+import { first, held } from '../lists';
 import { inches, type Length } from '../length';
 import type { Joint } from '../piece';
 import { add, dot, into as intoFrame, norm, sub, times, type Vec } from '../solid';
@@ -42,7 +43,7 @@ function covering(
 ): string | null {
   const back = times(direction, -1);
   for (const id of bench.company.get(through) ?? []) {
-    const part = bench.parts.get(id)!;
+    const part = held(bench.parts, id);
     if (id === through || part.role === 'drawer' || part.role === 'door') continue;
     const own = woodAlong(
       bodyOf(bench, id),
@@ -73,7 +74,7 @@ function meetsSeat(
 /** Screws of a joint, one after the other: through what is bored, into what comes behind. */
 export function driveJoint(bench: RehearsalBench, op: OperationOf<'drive'>, joint: Joint): void {
   const length = lengthWritten(op.size === '' ? '1/2' : op.size);
-  const [a, b] = [bench.parts.get(joint.drilled)!, bench.parts.get(joint.into)!];
+  const [a, b] = [held(bench.parts, joint.drilled), held(bench.parts, joint.into)];
   const both = [a, b].map((part) => ({ part, body: bodyOf(bench, part.id) }));
   const own = both.flatMap(({ part, body }) =>
     body.holes.filter((hole) => hole.joint === joint.id && hole.kind !== 'slot').map((hole) => ({ part, hole })),
@@ -85,7 +86,7 @@ export function driveJoint(bench: RehearsalBench, op: OperationOf<'drive'>, join
   if (op.fastener === 'brad') {
     if (nails.length === 0) bench.fault(op, 'not told', `${joint.id}: where its brads go`);
   } else if (op.fastener === 'clip') {
-    const slots = both[0]!.body.holes.filter((hole) => hole.joint === joint.id && hole.for === 'clip slot');
+    const slots = first(both).body.holes.filter((hole) => hole.joint === joint.id && hole.for === 'clip slot');
     if (slots.length === 0) bench.fault(op, 'not bored', `${joint.id}: no slot for its clips`);
   } else if (!bench.blocked.has(joint.id)) {
     if (bored.length === 0) return bench.fault(op, 'not bored', `${joint.id}: nothing is bored for its screws`);
@@ -131,7 +132,7 @@ export function driveJoint(bench: RehearsalBench, op: OperationOf<'drive'>, join
             line.at[2] + line.direction[2] * reach,
           ]),
         );
-        bodyOf(bench, one.id).metal.push([ends[0]!, ends[1]!]);
+        bodyOf(bench, one.id).metal.push([first(ends), ends[1]!]);
       }
     }
   }

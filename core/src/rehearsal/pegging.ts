@@ -1,3 +1,4 @@
+import { held } from '../lists';
 import { inches } from '../length';
 import type { Part } from '../piece';
 import { dot, norm, sub, times, type Vec } from '../solid';
@@ -9,9 +10,9 @@ import { lengthWritten } from './driving';
 /** Dowels, biscuits and loose tenons: the holes of both sides must meet, and be deep enough together. */
 export function pushPegs(bench: RehearsalBench, op: OperationOf<'peg'>): void {
   for (const id of op.joints) {
-    const joint = bench.joints.get(id)!;
+    const joint = held(bench.joints, id);
     const [a, b] = [joint.drilled, joint.into].map((part) => ({
-      part: bench.parts.get(part)!,
+      part: held(bench.parts, part),
       holes: bodyOf(bench, part).holes.filter((hole) => hole.joint === id),
     })) as unknown as [Side, Side];
     if (a.holes.length === 0 || b.holes.length === 0) {

@@ -1,3 +1,4 @@
+import { held } from '../lists';
 import { inches, type Length } from '../length';
 import type { Board, CutPiece } from '../buying';
 import type { NumberedCut, Setup } from '../sawing';
@@ -154,7 +155,7 @@ export function sawBoards(
       const kerf = kerfOf(board);
       const begun = cut.piece ? null : cut.begins;
       const beside = begun ? -kerf / Math.cos((cut.angle * Math.PI) / 180) : past;
-      const next = sawn(lying.get(board.number)!, cut, beside, kerf, begun ? middleOf(begun) : undefined);
+      const next = sawn(held(lying, board.number), cut, beside, kerf, begun ? middleOf(begun) : undefined);
       if (next) lying.set(board.number, next);
       else if (!(past > 0 && cut.at + past > board.length))
         fault(`cut ${number} meets no wood on board ${board.number}`);
@@ -162,7 +163,7 @@ export function sawBoards(
   }
   const pieces = boards.flatMap((board) =>
     board.pieces.filter((piece) => {
-      const found = lying.get(board.number)!.find(({ points }) => holds(points, middleOf(piece)));
+      const found = held(lying, board.number).find(({ points }) => holds(points, middleOf(piece)));
       const why = found ? unlike(piece, found) : 'is not there';
       if (why !== null)
         faults.push({

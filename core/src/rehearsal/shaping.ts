@@ -1,3 +1,4 @@
+import { first, held } from '../lists';
 import { inches } from '../length';
 import { circle, into as intoFrame, type Vec } from '../solid';
 import type { Operation, OperationOf } from '../work';
@@ -40,7 +41,7 @@ export function shapeParts(bench: RehearsalBench, op: Operation): void {
 /** Boards of a panel cut to size together: square off both ends, or round. */
 export function trimWhole(bench: RehearsalBench, op: OperationOf<'trim whole'>): void {
   const parts = partsOf(bench, op);
-  const body = new Set(bench.whole.get(op.on[0]!) ?? []);
+  const body = new Set(bench.whole.get(first(op.on)) ?? []);
   if (!op.on.every((id) => body.has(id))) bench.fault(op, 'wrong order', 'the boards are not one yet');
   const xs = parts.flatMap((part) => [placed(part.frame, [0, 0, 0]), placed(part.frame, [part.length, part.width, 0])]);
   const middle: Vec = ([0, 1, 2] as const).map(
@@ -71,7 +72,7 @@ export function drill(
   op: OperationOf<'bore'> | OperationOf<'pocket'> | OperationOf<'slot'>,
 ): void {
   op.spots.forEach((spot, at) => {
-    const part = bench.parts.get(spot.part)!;
+    const part = held(bench.parts, spot.part);
     const body = bodyOf(bench, spot.part);
     const hole =
       op.kind === 'bore'

@@ -1,3 +1,4 @@
+import { first } from '../lists';
 import type { Length } from '../length';
 import type { Board } from '../buying';
 import type { NumberedCut } from './setup';
@@ -25,7 +26,7 @@ export function tapeMarks(board: Pick<Board, 'pieces' | 'cuts'>, cuts: readonly 
     ({ kind, angle, at }) => kind === 'crosscut' && angle === 0 && board.pieces.some(({ x }) => x === at),
   );
   const starts = squared.map(({ at }) => at);
-  if (made.length > 0 && !starts.some((at) => at <= made[0]!.piece.x)) starts.unshift(0);
+  if (made.length > 0 && !starts.some((at) => at <= first(made).piece.x)) starts.unshift(0);
   return starts.flatMap((square, at): readonly Marking[] => {
     const end = starts[at + 1] ?? Infinity;
     const here = made.filter(({ piece }) => piece.x >= square && piece.x < end);

@@ -1,3 +1,4 @@
+import { first } from '../lists';
 import { dot, type Vec } from './vector';
 import type { Cell, Solid } from './solid';
 
@@ -8,7 +9,7 @@ export type Stretch = readonly [from: number, to: number];
 export function rayIn(cell: Cell, from: Vec, direction: Vec): Stretch | null {
   let [low, high] = [-Infinity, Infinity];
   for (const { normal, points } of cell) {
-    const at = points[0]!;
+    const at = first(points);
     const gap = normal[0] * (at[0] - from[0]) + normal[1] * (at[1] - from[1]) + normal[2] * (at[2] - from[2]);
     const rate = dot(normal, direction);
     if (Math.abs(rate) < 1e-9) {
@@ -26,7 +27,7 @@ const SEAM = 8;
 /** Where a ray is inside a body, in order; cells that lie against each other count as one. */
 export function raysIn(solid: Solid, from: Vec, direction: Vec): readonly Stretch[] {
   if (solid.length === 1) {
-    const only = rayIn(solid[0]!, from, direction);
+    const only = rayIn(first(solid), from, direction);
     return only ? [only] : [];
   }
   const flat = solid.flatMap((cell): Stretch[] => {

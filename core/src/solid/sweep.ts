@@ -1,3 +1,4 @@
+import { last } from '../lists';
 import { clipped, type Flat } from './outline';
 import { rayIn } from './ray';
 import { limitsOf, type Cell, type Solid } from './solid';
@@ -17,7 +18,7 @@ export function hull(points: readonly Flat[]): readonly Flat[] {
   const half = (row: readonly Flat[]) => {
     const out: Flat[] = [];
     for (const point of row) {
-      while (out.length >= 2 && turn(out.at(-2)!, out.at(-1)!, point) <= 1) out.pop();
+      while (out.length >= 2 && turn(out.at(-2)!, last(out), point) <= 1) out.pop();
       out.push(point);
     }
     return out.slice(0, -1);

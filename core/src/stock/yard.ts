@@ -1,3 +1,4 @@
+import { last } from '../lists';
 import { inches, mm, PER_FOOT, type Length } from '../length';
 import type { HardwareKind } from './hardware';
 import { boardKey, type BoardKey, type Lumber } from './lumber';
@@ -330,7 +331,7 @@ export const SECOND_YARD: Yard = {
     .filter(({ board, length }) => length < 16 * PER_FOOT && !/^(oak|poplar) /.test(board))
     .map((offer) => ({
       ...offer,
-      price: priced(offer.price, ELSEWHERE[offer.board.split(' ').at(-1)!.charAt(0)]!),
+      price: priced(offer.price, ELSEWHERE[last(offer.board.split(' ')).charAt(0)]!),
     })),
   sheets: SAMPLE_YARD.sheets
     .filter(({ sheet, width }) => !sheet.startsWith('mdf') || width > inches(48))

@@ -1,3 +1,4 @@
+import { first } from '../lists';
 import type { Length } from '../length';
 import { dim, listOf, tag, type Bit, type Phrase } from '../words';
 
@@ -14,7 +15,7 @@ export function tagList(tags: readonly string[]): Phrase {
   }
   return listOf(
     rows.flatMap((row): readonly (Bit | Phrase)[] =>
-      row.length > 3 ? [[tag(row[0]!), ' to ', tag(row.at(-1)!)]] : row.map((name): Bit => tag(name)),
+      row.length > 3 ? [[tag(first(row)), ' to ', tag(row.at(-1)!)]] : row.map((name): Bit => tag(name)),
     ),
   );
 }

@@ -1,3 +1,4 @@
+import { first } from '../lists';
 import type { Length } from '../length';
 import { dim, listOf, say, type Phrase } from '../words';
 import type { Standing } from './operation';
@@ -8,22 +9,22 @@ import type { Spot } from './side';
 function rowsOf(spots: readonly Spot[]): readonly Phrase[] {
   return together(spots, ({ side }) => side.name).map((own) => {
     const rows = together(own, ({ from, across, off }) => `${from.name}|${across?.name}|${off}`).map((row) => {
-      const { from, across, off } = row[0]!;
+      const { from, across, off } = first(row);
       const at = lengthList([...new Set(row.map((spot) => spot.at))].sort((a, b) => a - b));
       return say`${at} from the ${from.name}${across ? say`, ${dim(off)} from the ${across.name}` : ''}`;
     });
-    return say`${own[0]!.side.name}: ${rows.reduce((a, b) => say`${a}; ${b}`)}`;
+    return say`${first(own).side.name}: ${rows.reduce((a, b) => say`${a}; ${b}`)}`;
   });
 }
 
 /** Places as a person marks them, once for parts that are alike: from a named end or edge, on a named side. */
 export function placesOf(spots: readonly Spot[]): Phrase {
-  const parts = together(spots, ({ part }) => part).map((own) => ({ tag: own[0]!.tag, rows: rowsOf(own) }));
+  const parts = together(spots, ({ part }) => part).map((own) => ({ tag: first(own).tag, rows: rowsOf(own) }));
   const groups = together(parts, ({ rows }) => JSON.stringify(rows));
   return groups
     .map(
       (group) =>
-        say`${tagList(sortedTags(group.map((one) => one.tag)))}, ${group[0]!.rows.reduce((a, b) => say`${a}; ${b}`)}`,
+        say`${tagList(sortedTags(group.map((one) => one.tag)))}, ${first(group).rows.reduce((a, b) => say`${a}; ${b}`)}`,
     )
     .reduce((a, b) => say`${a}. ${b}`);
 }
@@ -38,7 +39,7 @@ type Told = {
 
 const distinct = (names: readonly string[]): readonly string[] => [...new Set(names)];
 const merged = (group: readonly Told[]): Told => ({
-  ...group[0]!,
+  ...first(group),
   tags: distinct(group.flatMap(({ tags }) => tags)),
   onto: distinct(group.flatMap(({ onto }) => onto)),
 });
@@ -88,7 +89,7 @@ export function standingsOf(marks: readonly Standing[]): Phrase | null {
   const rowed = inRows(alike);
   return rowed
     .map((group) => {
-      const { side, rows } = group[0]!;
+      const { side, rows } = first(group);
       const words = rows.map((row, at) => {
         const places = group.map((one) => one.rows[at]!.at);
         return rowWords(row, new Set(places).size === 1 ? places.slice(0, 1) : places);

@@ -1,3 +1,4 @@
+import { last } from '../lists';
 import { inches } from '../length';
 import { hardwareName, type HardwareKind } from '../stock';
 import { about, counted, dim, listOf, say, strong, type Phrase } from '../words';
@@ -87,7 +88,7 @@ function place(operation: OperationOf<'place'>): Phrase {
   const names = (of: typeof comes): Phrase => {
     const runs: (typeof comes)[number][][] = [];
     for (const one of of)
-      if (one.tags.length === 1 && runs.at(-1)?.[0]?.tags.length === 1) runs.at(-1)!.push(one);
+      if (one.tags.length === 1 && runs.at(-1)?.[0]?.tags.length === 1) last(runs).push(one);
       else runs.push([one]);
     return listOf(
       runs.map((run) => (run.length === 1 ? bodyName(run[0]!.tags) : tagList(run.flatMap(({ tags }) => tags)))),

@@ -1,3 +1,4 @@
+import { first } from '../../lists';
 import { inches } from '../../length';
 import { bothHalves, bought, pegging, slotting } from '../making';
 import type { WayToJoin } from '../method';
@@ -26,7 +27,7 @@ export const biscuits: WayToJoin = {
   prepares: (joints, bench) => {
     const halves = bothHalves(joints);
     if (halves.length === 0) return [];
-    const { wide, shank } = halves[0]!.item.fastener!;
+    const { wide, shank } = first(halves).item.fastener!;
     const shape = { what: 'biscuit slot', long: wide, thick: shank, deep: SLOT_DEEP };
     return slotting(
       halves.flatMap(({ sites }) => sites),

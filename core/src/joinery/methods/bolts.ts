@@ -1,3 +1,4 @@
+import { first } from '../../lists';
 import { inches, type Length } from '../../length';
 import { waysOf, type Axis, type Part } from '../../piece';
 import { add, dot, into as intoFrame, sub, times, type Vec } from '../../solid';
@@ -86,16 +87,16 @@ export const bolts: WayToJoin = {
     ...together(nutHoles(joints, bench.middle), ({ deep }) => String(deep)).flatMap((alike) =>
       boring(
         alike.map(({ site }) => site),
-        [{ bit: NUT_HOLE, deep: alike[0]!.deep, as: 'hole' }],
+        [{ bit: NUT_HOLE, deep: first(alike).deep, as: 'hole' }],
         'nuts',
         alike.map(({ item }) => item),
         bench,
-        { minutes: 2, name: `nut-${alike[0]!.deep}` },
+        { minutes: 2, name: `nut-${first(alike).deep}` },
       ),
     ),
   ],
   makes: (joints, bench) =>
     together(joints, nutsOf).flatMap((alike) =>
-      driving(alike, bench, { washer: true, nuts: nutsOf(alike[0]!), minutes: 2 }),
+      driving(alike, bench, { washer: true, nuts: nutsOf(first(alike)), minutes: 2 }),
     ),
 };

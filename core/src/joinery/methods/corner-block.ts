@@ -1,3 +1,4 @@
+import { first } from '../../lists';
 import { toInches } from '../../length';
 import { together } from '../../work';
 import { BLOCK, cornerBlock as blocks } from '../corner-block';
@@ -38,14 +39,14 @@ export const cornerBlock: WayToJoin = {
           joints: group.map(({ joint }) => joint.id),
           count,
           thick: BLOCK,
-          long: group[0]!.drilled.width,
+          long: first(group).drilled.width,
         },
         group,
         group.map(({ drilled }) => drilled),
         bench,
         6 * count,
         null,
-        String(group[0]!.drilled.width),
+        String(first(group).drilled.width),
       );
     }),
     ...driving(joints, bench),

@@ -1,3 +1,4 @@
+import { first } from '../../lists';
 import { inches, toInches } from '../../length';
 import { told, together } from '../../work';
 import { bothHalves, boring, bought, pegging } from '../making';
@@ -34,7 +35,7 @@ export const dowels: WayToJoin = {
   },
   prepares: (joints, bench) =>
     together(bothHalves(joints), ({ item, deep }) => `${item.fastener!.size} ${deep}`).flatMap((group) => {
-      const { item, deep } = group[0]!;
+      const { item, deep } = first(group);
       const bits = [{ bit: item.fastener!.clearance!, deep: told(deep + ROOM, bench.units), as: 'hole' as const }];
       return boring(
         group.flatMap(({ sites }) => sites),

@@ -1,3 +1,4 @@
+import { first } from '../../lists';
 import { told, together } from '../../work';
 import { isDense, type Fastening } from '../fastening';
 import { boring, bought, clearanceHoles, driving, endOf, throughOf } from '../making';
@@ -44,10 +45,10 @@ export const inserts: WayToJoin = {
   strength: ({ shanks }) => 250 * shanks.length,
   prepares: (joints, bench) => [
     ...clearanceHoles(joints, bench, 'bolts of inserts'),
-    ...together(insertHoles(joints), ({ item, deep }) => `${isDense(endOf(item, item.shanks[0]!))} ${deep}`).flatMap(
+    ...together(insertHoles(joints), ({ item, deep }) => `${isDense(endOf(item, first(item.shanks)))} ${deep}`).flatMap(
       (alike) => {
-        const { item, deep } = alike[0]!;
-        const bit = item.fastener!.pilot![isDense(endOf(item, item.shanks[0]!)) ? 'hard' : 'soft'];
+        const { item, deep } = first(alike);
+        const bit = item.fastener!.pilot![isDense(endOf(item, first(item.shanks))) ? 'hard' : 'soft'];
         return boring(
           alike.map(({ site }) => site),
           [{ bit, deep: told(deep, bench.units), as: 'hole' }],

@@ -1,3 +1,4 @@
+import { first } from '../../lists';
 import { inches, toInches } from '../../length';
 import { told, together } from '../../work';
 import { bothHalves, bought, pegging, slotting } from '../making';
@@ -29,7 +30,7 @@ export const looseTenon: WayToJoin = {
   },
   prepares: (joints, bench) =>
     together(bothHalves(joints), ({ item, deep }) => `${item.fastener!.size} ${deep}`).flatMap((group) => {
-      const { item, deep } = group[0]!;
+      const { item, deep } = first(group);
       const { wide, shank } = item.fastener!;
       const shape = { what: 'mortise', long: wide, thick: shank, deep: told(deep + ROOM, bench.units) };
       const own = group.map((one) => one.item);

@@ -1,3 +1,4 @@
+import { first } from '../../lists';
 import { together } from '../../work';
 import type { Fastening } from '../fastening';
 import { bought, clearanceHoles, driving, work } from '../making';
@@ -39,13 +40,13 @@ export const pluggedScrews: WayToJoin = {
     ).map((group) => {
       const count = group.reduce((sum, { shanks }) => sum + shanks.length, 0);
       return work(
-        { kind: 'plug', fastener: 'plug', size: plugSize(group[0]!), count },
+        { kind: 'plug', fastener: 'plug', size: plugSize(first(group)), count },
         group,
         group.map(({ drilled }) => drilled),
         bench,
         1.5 * count,
         null,
-        plugSize(group[0]!).replace('/', '-'),
+        plugSize(first(group)).replace('/', '-'),
       );
     }),
   ],

@@ -1,3 +1,4 @@
+import { first } from '../../lists';
 import { dot, times, add } from '../../solid';
 import { waysOf, type Axis } from '../../piece';
 import { named, spotsOn, together, type Named, type PartSide, type Spot } from '../../work';
@@ -11,7 +12,7 @@ type Drilled = { readonly item: Fastening; readonly face: PartSide; readonly exi
 
 /** The face that a pocket is drilled in and the end or edge that it comes out of. */
 function sidesOf(item: Fastening, bench: JointBench): Drilled {
-  const shank = item.shanks[0]!;
+  const shank = first(item.shanks);
   const leans = waysOf(item.drilled).map((way) => dot(way, shank.direction));
   const [exit, face, run] = ([0, 1, 2] as const)
     .map((axis) => axis)
@@ -33,7 +34,7 @@ function pocketing(joints: readonly Fastening[], bench: JointBench) {
     (group) => {
       const parts = together(group, ({ item, face, run }) => `${item.drilled.id} ${face.axis} ${face.sign} ${run}`);
       const spots = parts.flatMap((own): readonly Spot[] => {
-        const { item, face, run } = own[0]!;
+        const { item, face, run } = first(own);
         const points = own.flatMap(({ item: one }) =>
           one.shanks.map(({ from, direction, behind }) => ({
             at: add(from, times(direction, -behind)),
@@ -42,7 +43,7 @@ function pocketing(joints: readonly Fastening[], bench: JointBench) {
         );
         return spotsOn(bench.worked(item.drilled), face, run, points, bench, true);
       });
-      const { item, exit } = group[0]!;
+      const { item, exit } = first(group);
       return work(
         {
           kind: 'pocket',
@@ -55,7 +56,7 @@ function pocketing(joints: readonly Fastening[], bench: JointBench) {
           screw: item.screw,
         },
         group.map((one) => one.item),
-        group.map((one) => throughOf(one.item, one.item.shanks[0]!)),
+        group.map((one) => throughOf(one.item, first(one.item.shanks))),
         bench,
         spots.length + 3 * parts.length,
         'pocket jig',

@@ -1,3 +1,4 @@
+import { first } from '../../lists';
 import { inches, tapeStep, type Length, type Units } from '../../length';
 import { rectangle, planeAt, type Vec } from '../../solid';
 import { isSheet, type Nominal } from '../../stock';
@@ -113,7 +114,7 @@ function shelfBelow(
   const rails = ['R1', 'R2', 'S1', 'S2'];
   const boxes = rails.map((name) => boxOf(kit.get(name)));
   const [x0, x1] = [boxes[2]!.min[0], boxes[3]!.max[0]];
-  const [y0, y1] = [boxes[0]!.min[1], boxes[1]!.max[1]];
+  const [y0, y1] = [first(boxes).min[1], boxes[1]!.max[1]];
   if (isSheet(SHELF_SHEET) && kind === 'ply shelf') {
     let shelf = kit.shaped(
       { tag: 'H1', role: 'shelf', name: 'shelf', material: SHELF_SHEET },
@@ -371,7 +372,7 @@ export function assembleFrame(kit: Kit, legs: readonly [Leg, Leg, Leg, Leg], fra
     const outside = (box: Box) => (side === 0 ? box.min[0] : -box.max[0]);
     const back = new Map<Length, readonly string[]>();
     for (const name of rails) {
-      const off = outside(boxOf(kit.get(name))) - outside(pair[0]!.box);
+      const off = outside(boxOf(kit.get(name))) - outside(first(pair).box);
       back.set(off, [...(back.get(off) ?? []), name]);
     }
     const flush = back.get(0);

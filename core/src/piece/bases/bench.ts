@@ -1,3 +1,4 @@
+import { first, last } from '../../lists';
 import { inches, tapeStep } from '../../length';
 import type { Nominal } from '../../stock';
 import { dim, say, tag } from '../../words';
@@ -114,9 +115,9 @@ export const bench = family({
         0,
         2,
       );
-      for (const row of ends) kit.join('screws', name, at === 0 ? row[0]! : row.at(-1)!);
+      for (const row of ends) kit.join('screws', name, at === 0 ? first(row) : last(row));
     });
-    const [left, right] = [boxOf(kit.get(ends[0]![0]!)), boxOf(kit.get(ends[1]![0]!))];
+    const [left, right] = [boxOf(kit.get(first(first(ends)))), boxOf(kit.get(first(ends[1]!)))];
     const between = right.min[0] - left.max[0];
     const step = tapeStep(room.units);
     const y = Math.round((foot.y + foot.width / 2 - stretcher.thickness / 2) / step) * step;
@@ -126,8 +127,8 @@ export const bench = family({
         role: 'stretcher',
         name: 'stretcher',
         material: '2x4',
-        fit: say`the gap between ${tag(ends[0]![0]!)} and ${tag(ends[1]![0]!)} at the aprons`,
-        dependsOn: [ends[0]![0]!, ends[1]![0]!],
+        fit: say`the gap between ${tag(first(first(ends)))} and ${tag(first(ends[1]!))} at the aprons`,
+        dependsOn: [first(first(ends)), first(ends[1]!)],
       },
       boxAt([left.max[0], y, choices.stretcherHeight], [between, stretcher.thickness, stretcher.width]),
       0,

@@ -1,3 +1,4 @@
+import { first } from '../../lists';
 import { inches, type Length } from '../../length';
 import type { Nominal } from '../../stock';
 import { dim, say } from '../../words';
@@ -272,6 +273,6 @@ export const endTable = family({
     const sides = sidesAndBack(kit, room, legs, sizes);
     const supports = drawers(kit, choices, legs, openings, sizes, fit);
     assemble(kit, legs, sides, supports);
-    return kit.built(['R1', ...sides[0]!, ...sides[1]!]);
+    return kit.built(['R1', ...first(sides), ...sides[1]!]);
   },
 });

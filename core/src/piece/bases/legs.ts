@@ -1,3 +1,4 @@
+import { last } from '../../lists';
 import { inches, type Length } from '../../length';
 import type { LumberSizes, Material, Nominal } from '../../stock';
 import { say, dim, tag } from '../../words';
@@ -203,7 +204,7 @@ export function checkBoughtLeg(kit: Kit, room: Room, choices: { legs: LegKind; b
   const stands = (size: string) => inches(Number(size)) >= room.under;
   const other = BOUGHT_LEGS.find((size) => stands(size) && inches(Number(size)) - room.under <= MOST_CUT_OFF);
   // Where none fits as it is, the next taller one, or the tallest there is.
-  const next = BOUGHT_LEGS.find(stands) ?? BOUGHT_LEGS.at(-1)!;
+  const next = BOUGHT_LEGS.find(stands) ?? last(BOUGHT_LEGS);
   const height = inches(Number(next)) + room.topThickness;
   kit.stop(
     'bought-leg',

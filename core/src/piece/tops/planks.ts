@@ -1,3 +1,4 @@
+import { last } from '../../lists';
 import { inches, type Length } from '../../length';
 import { rectangle } from '../../solid';
 import type { Nominal } from '../../stock';
@@ -101,9 +102,9 @@ export const planks = top({
     const deep = edgingDepth(choices.edging, room.topThickness, room.sizes);
     const edging = edgingRound(kit, room, room.height, deep, [
       [...laid[0]!, 'Y1'],
-      [...laid.at(-1)!, 'Y1'],
+      [...last(laid), 'Y1'],
       [...laid.map((row) => row[0]!), 'Y1'],
-      [...laid.map((row) => row.at(-1)!), 'Y1'],
+      [...laid.map((row) => last(row)), 'Y1'],
     ]);
     kit.assemble(
       'field',
