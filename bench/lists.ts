@@ -48,7 +48,9 @@ export function oneWidth(count: number, seed: number, mostKinds: number): readon
   });
 }
 
-/** Home-size lists, to 80 pieces: three widths in up to four lengths, two offcuts on hand, some pieces ripped narrower. */
+/**
+ * Home-size lists, to 80 pieces: three widths in up to four lengths, two offcuts on hand, some pieces ripped narrower.
+ */
 export function homeSize(count: number, seed: number): readonly CutProblem[] {
   const { random, whole, pick } = dice(seed);
   const widths = [3.5, 5.5, 7.25];

@@ -91,7 +91,9 @@ function timed(runs: number, act: (run: number) => void): readonly number[] {
 }
 const median = (runs: number, act: (run: number) => void): number => ms(quantile(timed(runs, act), 0.5));
 
-/** Every kind of the gallery: building it, the bodies a drawing needs, and the whole plan of it, size changed each time. */
+/**
+ * Every kind of the gallery: building it, the bodies a drawing needs, and the whole plan of it, size changed each time.
+ */
 function shapes() {
   const rows = [
     ...STARTS,
@@ -240,8 +242,8 @@ const { MaxRectsPacker } = createRequire(import.meta.url)('maxrects-packer') as 
 const piecesOf = ({ parts }: CutProblem) => parts.flatMap((part) => Array.from({ length: part.quantity }, () => part));
 
 /**
- * A general-purpose packer of rectangles (MaxRects, from the registry) on the largest sheet: it knows neither prices nor
- * straight cuts, so its layouts need not be possible with a saw. Pieces may turn only where all may.
+ * A general-purpose packer of rectangles (MaxRects, from the registry) on the largest sheet: it knows neither prices
+ * nor straight cuts, so its layouts need not be possible with a saw. Pieces may turn only where all may.
  */
 function packedByMaxRects(list: CutProblem): number {
   const [sheet] = list.stock;

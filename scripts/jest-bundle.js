@@ -1,7 +1,8 @@
 /**
- * Makes of each test file one script with everything of ours that it imports, packages left out. Loaded file by file, every
- * name is looked up through each index on its way at each call: planning took two to three times as long in tests as it does.
- * Tests that put something in place of a module, or read one while they run, are left to be loaded file by file.
+ * Makes of each test file one script with everything of ours that it imports, packages left out. Loaded file by file,
+ * every name is looked up through each index on its way at each call: planning took two to three times as long in tests
+ * as it does. Tests that put something in place of a module, or read one while they run, are left to be loaded file by
+ * file.
  */
 import { createHash } from 'node:crypto';
 import { readdirSync, readFileSync } from 'node:fs';

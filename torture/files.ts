@@ -80,7 +80,10 @@ const problems: readonly CutProblem[] = [
   longList(120, 16),
 ];
 
-/** CSV, job and cut problem files, spoiled: each is read, or refused with words; what is read is solved within its limit, soundly. */
+/**
+ * CSV, job and cut problem files, spoiled: each is read, or refused with words; what is read is solved within its
+ * limit, soundly.
+ */
 export const files: Ordeal = async ({ until, seed, most }) => {
   const job = demoJob();
   const plan = planJob(job, { today: '2026-01-31', effort: 'quick' });

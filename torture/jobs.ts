@@ -55,7 +55,10 @@ async function oneByOne(next: () => number | null, told: (outcome: Tried) => voi
   child?.kill();
 }
 
-/** Jobs that can be read and that nobody would write, through the planner and the rehearsal: none throws, falls back or hangs. */
+/**
+ * Jobs that can be read and that nobody would write, through the planner and the rehearsal: none throws, falls back or
+ * hangs.
+ */
 export const jobs: Ordeal = async ({ until, seed, most }) => {
   const faults: string[] = [];
   let [planned, begun, longest] = [0, seed, 0];

@@ -102,8 +102,8 @@ async function oldDatabase(file: string): Promise<void> {
 }
 
 /**
- * The server is killed with -9 in the middle of saves, photos, backups, restores and migrations, and started again: what
- * it answered is there, what it did not answer is there or not, nothing is half there.
+ * The server is killed with -9 in the middle of saves, photos, backups, restores and migrations, and started again:
+ * what it answered is there, what it did not answer is there or not, nothing is half there.
  */
 export const kills: Ordeal = async ({ until, seed, most }) => {
   const { server: program, backup: backupProgram } = bundled();

@@ -1,7 +1,7 @@
 /**
- * `npm run torture -- --minutes N --seed S [--only kills,requests,jobs,files,sessions]`: what breaks programs, on purpose.
- * Each ordeal has its share of the time. Prints what was tried, what failed and how to repeat it; ends with code 1 where
- * anything did.
+ * `npm run torture -- --minutes N --seed S [--only kills,requests,jobs,files,sessions]`: what breaks programs, on
+ * purpose. Each ordeal has its share of the time. Prints what was tried, what failed and how to repeat it; ends with
+ * code 1 where anything did.
  */
 import { numberOf } from '../core/cli/arguments';
 import { files } from './files';

@@ -1,4 +1,7 @@
-/** What an ordeal is given: until when it goes on, by `performance.now()`, what it rolls from, and how many of it would do. */
+/**
+ * What an ordeal is given: until when it goes on, by `performance.now()`, what it rolls from, and how many of it would
+ * do.
+ */
 type Stretch = { readonly until: number; readonly seed: number; readonly most: number };
 /** What came of it. Each fault says how to repeat it. */
 type Outcome = {

@@ -116,7 +116,10 @@ function bodyOf(roll: () => number, sound: readonly Json[], known: ReadonlyMap<s
   return Buffer.alloc(0);
 }
 
-/** Requests that no browser sends: each is answered in time, with a status and words of its own, and what was saved stays. */
+/**
+ * Requests that no browser sends: each is answered in time, with a status and words of its own, and what was saved
+ * stays.
+ */
 export const requests: Ordeal = async ({ until, seed, most }) => {
   const folder = mkdtempSync(join(tmpdir(), 'sill-requests-'));
   const file = join(folder, 'jobs.db');

@@ -230,7 +230,10 @@ async function session(browser: Browser, server: Killable, seed: number): Promis
   return { faults: own.faults.map((fault) => `seed ${seed}: ${fault} (${steps.join(' ')})`), blocks: own.blocks };
 }
 
-/** Browser sessions in which the network, the server, the storage and the tabs fail at random: what a person was told to be saved or kept is. */
+/**
+ * Browser sessions in which the network, the server, the storage and the tabs fail at random: what a person was told to
+ * be saved or kept is.
+ */
 export const sessions: Ordeal = async ({ until, seed, most }) => {
   if (!existsSync(join(ROOT, 'web/dist/index.html')))
     return { tried: 0, faults: ['the interface is not built: `npm run build`'], said: '' };

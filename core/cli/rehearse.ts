@@ -1,4 +1,7 @@
-/** `npm run rehearse -- --count N --seed S`: random jobs of every family and top, built as their plans say; prints what fails. */
+/**
+ * `npm run rehearse -- --count N --seed S`: random jobs of every family and top, built as their plans say; prints what
+ * fails.
+ */
 import fc from 'fast-check';
 import { planJob, rehearse } from '../src';
 import { jobsOf, KINDS } from '../src/testing/jobs';

@@ -5,8 +5,8 @@ import { sawingOf, type Sawing } from './sawing';
 import { plain, say, type Phrase } from './words';
 
 /**
- * What stands where a room failed: a note that says what is missing, and the rest of the plan. A fault of the program is
- * never the end of the plan, and never passed over in silence.
+ * What stands where a room failed: a note that says what is missing, and the rest of the plan. A fault of the program
+ * is never the end of the plan, and never passed over in silence.
  */
 const fault = (
   kind: FindingKind,

@@ -5,8 +5,8 @@ import { databaseFile } from './settings';
 import { asUnusable, Unusable } from './opening';
 
 /**
- * `npm run backup -- FILE` writes everything to one file, also while the program runs; `npm run restore -- FILE` puts such
- * a file back. Code 2 and a sentence where that can not be.
+ * `npm run backup -- FILE` writes everything to one file, also while the program runs; `npm run restore -- FILE` puts
+ * such a file back. Code 2 and a sentence where that can not be.
  */
 const [what, given] = process.argv.slice(2);
 const fail = (text: string): never => {

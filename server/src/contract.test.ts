@@ -48,7 +48,9 @@ afterAll(async () => {
   rmSync(folder, { recursive: true });
 });
 
-/** Asks by a route of the contract and holds the answer against its schema: nothing missing, nothing that is not in it. */
+/**
+ * Asks by a route of the contract and holds the answer against its schema: nothing missing, nothing that is not in it.
+ */
 async function ask<Name extends RouteName>(name: Name, sent: Asked<Routes[Name]>): Promise<Answered<Routes[Name]>> {
   asked.add(name);
   const route = ROUTES[name];

@@ -15,8 +15,8 @@ const KINDS = {
 } as const;
 
 /**
- * `/api/yards`, `/api/shops` and `/api/racks`: small documents by id, each checked by its own reader. PUT with `revision: 0` makes
- * one; otherwise it must carry the revision it was made from.
+ * `/api/yards`, `/api/shops` and `/api/racks`: small documents by id, each checked by its own reader. PUT with
+ * `revision: 0` makes one; otherwise it must carry the revision it was made from.
  */
 export function listsRouter(database: Knex, table: keyof typeof KINDS): Router {
   const router = Router();

@@ -4,8 +4,8 @@ import { ROUTES } from '@sill/core/contract';
 import { serve } from './serve';
 
 /**
- * A digital tape that sends what it reads. A real one would be another, with nothing else to change. `about` is where it
- * is held, 1/320 mm; `press` counts the readings, so that the same press reads the same.
+ * A digital tape that sends what it reads. A real one would be another, with nothing else to change. `about` is where
+ * it is held, 1/320 mm; `press` counts the readings, so that the same press reads the same.
  */
 export type Tape = {
   /** Its readings are invented: told with each, and kept with what is saved of them. */

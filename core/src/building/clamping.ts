@@ -35,8 +35,8 @@ export type Racked = { readonly long: 'first' | 'second'; readonly push: Length;
 
 /**
  * What two diagonals tell of a frame with sides a and b. Its sides make a parallelogram: the long diagonal squared less
- * the short one squared is 4 a b cos of the corner, so the far side lies (d1^2 - d2^2) / 4a off. The longer side is taken
- * as a. Null where they match to 1/32 in, the tape's own error.
+ * the short one squared is 4 a b cos of the corner, so the far side lies (d1^2 - d2^2) / 4a off. The longer side is
+ * taken as a. Null where they match to 1/32 in, the tape's own error.
  */
 export function rackOf(sides: readonly [Length, Length], diagonals: readonly [Length, Length]): Racked | null {
   const [first, second] = diagonals;

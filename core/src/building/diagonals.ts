@@ -5,7 +5,9 @@ import { angled, around, boxOf, extent, solidOf, type Axis, type Box, type Part 
 import { hull, type Flat } from '../solid';
 import { diagonalOf } from './clamping';
 
-/** What both diagonals should read; of a rectangle its two sides as well, so that a reading says which corner to push. */
+/**
+ * What both diagonals should read; of a rectangle its two sides as well, so that a reading says which corner to push.
+ */
 export type Diagonals = {
   readonly reads: readonly [Length, Length];
   readonly sides: readonly [Length, Length] | null;

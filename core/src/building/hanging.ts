@@ -81,7 +81,9 @@ function pins(group: readonly Fastening[], making: Making): readonly Operation[]
   ];
 }
 
-/** Slides of one length by how high they stand on what they are screwed to: two make a pair, though one stand higher. */
+/**
+ * Slides of one length by how high they stand on what they are screwed to: two make a pair, though one stand higher.
+ */
 function slides(group: readonly Fastening[], making: Making): readonly Operation[] {
   return together(group, ({ drilled }) => String(Math.round(toInches(drilled.length)))).map((items) => {
     const { drilled } = first(items);

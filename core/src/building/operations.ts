@@ -40,7 +40,9 @@ export const isPanel = (parts: readonly Part[], joints: readonly Pick<Fastening,
   parts.every((part) => part.trimmedLater && Math.abs(dot(part.frame.u, first(parts).frame.u)) > 0.999) &&
   joints.every(({ joint }) => joint.kind === 'edge' || joint.kind === 'lamination');
 
-/** How far an order is from one that works: no way in weighs most, then no room for a driver, then nothing to hold it. */
+/**
+ * How far an order is from one that works: no way in weighs most, then no room for a driver, then nothing to hold it.
+ */
 const faultsIn = (placings: readonly Placing[]): number =>
   placings
     .slice(1)
@@ -58,8 +60,8 @@ const MOST_OPENED = 4;
 
 /**
  * The operations that a piece is put together in. Which parts belong together is what the family knows; in what order
- * they go together, and whether an assembly must be opened again because something can come in only before it is closed,
- * is found from the joints, the ways in and the room for the driver.
+ * they go together, and whether an assembly must be opened again because something can come in only before it is
+ * closed, is found from the joints, the ways in and the room for the driver.
  */
 export function operationsOf(model: PieceModel, made: readonly Fastening[], shop: Shop): readonly Union[] {
   const byId = new Map(model.parts.map((part) => [part.id, part]));

@@ -108,7 +108,9 @@ function connected(bodies: ReadonlySet<number>, links: Links): boolean {
   return reached.size === bodies.size;
 }
 
-/** How bad it is to take a body off last, that is, to put it on last. Another driver can be borrowed, a third hand not. */
+/**
+ * How bad it is to take a body off last, that is, to put it on last. Another driver can be borrowed, a third hand not.
+ */
 const BLOCKED = 8;
 const LOOSE = 4;
 const NO_ROOM = 2;
@@ -116,10 +118,10 @@ const NO_ROOM = 2;
 const lies = (body: Gathered): Placing => ({ body, way: null, tight: false, joints: [], access: [] });
 
 /**
- * The order in which bodies go together: found by taking the whole apart. A body may come off when some straight way out
- * of what is left is free, when every screw that joins it has its driver's room with all that is there, and when what is
- * left still hangs together; what may come off later may also come off now, so nothing need be tried twice. Among equals
- * the last named comes off first. Assembly by disassembly: Homem de Mello and Sanderson 1991.
+ * The order in which bodies go together: found by taking the whole apart. A body may come off when some straight way
+ * out of what is left is free, when every screw that joins it has its driver's room with all that is there, and when
+ * what is left still hangs together; what may come off later may also come off now, so nothing need be tried twice.
+ * Among equals the last named comes off first. Assembly by disassembly: Homem de Mello and Sanderson 1991.
  */
 export function orderOf(
   bodies: readonly Gathered[],

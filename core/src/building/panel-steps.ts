@@ -226,8 +226,8 @@ function shapedWhole({ name, what, boards, making }: Panel): readonly Draft[] {
 
 /**
  * Boards joined edge to edge: laid out, bored along their edges, glued in panels that the open time allows, cut to size
- * together, and only then cut and bored for what comes to them. `boards` are in order, each joined to the next by one of
- * `edges`.
+ * together, and only then cut and bored for what comes to them. `boards` are in order, each joined to the next by one
+ * of `edges`.
  */
 export function panelSteps(
   name: string,

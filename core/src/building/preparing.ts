@@ -108,7 +108,9 @@ function laminationSteps(making: Making): readonly Draft[] {
   });
 }
 
-/** Parts that are longer than they will be and that nothing else shortens: snipe, and boards of a top that is one board. */
+/**
+ * Parts that are longer than they will be and that nothing else shortens: snipe, and boards of a top that is one board.
+ */
 function trimSteps(making: Making): readonly Draft[] {
   const long = own(making)
     .filter((part) => part.plies === 1 && part.fit === null && !making.panelOf.has(part.id))

@@ -1,7 +1,10 @@
 import type { PieceModel } from '../piece';
 import { say, type Phrase } from '../words';
 
-/** What runs on slides or swings on hinges among so much that is there: ids of its parts, and what is done with it first. */
+/**
+ * What runs on slides or swings on hinges among so much that is there: ids of its parts, and what is done with it
+ * first.
+ */
 export type Running = { readonly out: readonly string[]; readonly says: Phrase | null };
 
 /** Drawers run out and doors swing when a piece is turned: what is taken out or taped shut before. */

@@ -113,7 +113,10 @@ function endsOperations(parts: readonly Part[], making: Making): readonly Operat
 /** What nobody saws off: a corner that the tape can not tell from none. */
 const NOTHING: Length = inches(1 / 32);
 
-/** The corners of a part's face as they are told, those that the tape tells apart; null where it is a rectangle by the tape. */
+/**
+ * The corners of a part's face as they are told, those that the tape tells apart; null where it is a rectangle by the
+ * tape.
+ */
 export function toldOutline({ outline, length, width }: Part, units: Units): Outline | null {
   if (!outline) return null;
   const corners = outline.map(([x, y, bulge = 0]) => [told(x, units), told(y, units), bulge] as const);

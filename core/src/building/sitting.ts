@@ -36,9 +36,10 @@ const inClamps = (joints: readonly Fastening[]): ReadonlySet<string> =>
   new Set(joints.filter((item) => clampedIn([item]) > 0).flatMap(({ drilled, into }) => [drilled.id, into.id]));
 
 /**
- * Placings that can be done at one time: as many glued joints as clamps hold and the open time allows, and as many screws
- * as one drives without a rest; a new sitting where what comes in belongs to another assembly. What is clamped at both
- * ends, a rail between two legs, the narrow boards of a hollow leg, closes in one go. The first body of all only lies there.
+ * Placings that can be done at one time: as many glued joints as clamps hold and the open time allows, and as many
+ * screws as one drives without a rest; a new sitting where what comes in belongs to another assembly. What is clamped
+ * at both ends, a rail between two legs, the narrow boards of a hollow leg, closes in one go. The first body of all
+ * only lies there.
  */
 export function sittings(
   { placings, origin, assembly }: Assembling,

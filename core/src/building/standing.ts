@@ -30,8 +30,8 @@ function nearer(
 }
 
 /**
- * Where a part lies on what it is joined to, as a person marks it before the joint is made: on the side of the one, from
- * its ends and edges, or from those of the part itself where it reaches over. Null where hardware bridges a gap.
+ * Where a part lies on what it is joined to, as a person marks it before the joint is made: on the side of the one,
+ * from its ends and edges, or from those of the part itself where it reaches over. Null where hardware bridges a gap.
  */
 function standingOf(part: Part, onto: Part, teller: Teller): Standing | null {
   const [own, other] = [meetingOf(onto, part), meetingOf(part, onto)];
@@ -56,7 +56,9 @@ function standingOf(part: Part, onto: Part, teller: Teller): Standing | null {
   };
 }
 
-/** What a top is by now: the boards of its panel, with the end boards and the edging that are round them, level below. */
+/**
+ * What a top is by now: the boards of its panel, with the end boards and the edging that are round them, level below.
+ */
 function topAround(part: Part, joints: readonly Fastening[], { model, made, panelOf }: Making): readonly Part[] {
   const panel = panelOf.get(part.id);
   const boards = panel === undefined ? [part] : model.parts.filter(({ id }) => panelOf.get(id) === panel);

@@ -31,7 +31,9 @@ export type Step = {
   /** Thicknesses of spacer blocks, with how many of each. */
   readonly spacers: Assembly['spacers'];
   readonly clamps: number;
-  /** What both diagonals should read, where the step makes something with four corners; of a rectangle its sides too. */
+  /**
+   * What both diagonals should read, where the step makes something with four corners; of a rectangle its sides too.
+   */
   readonly diagonals: readonly [Length, Length] | null;
   readonly sides: readonly [Length, Length] | null;
   readonly cautions: readonly Phrase[];

@@ -34,7 +34,9 @@ test('36 into 36 at 45 degrees: each inch of thickness takes two of length', () 
     );
 });
 
-/** Whether a rectangle pushed into the outer corner clears the inner one at every angle: its four sides, point by point. */
+/**
+ * Whether a rectangle pushed into the outer corner clears the inner one at every angle: its four sides, point by point.
+ */
 function goesRound(before: number, after: number, long: number, deep: number): boolean {
   for (let degrees = 0.5; degrees < 90; degrees += 0.5) {
     const t = (degrees * Math.PI) / 180;

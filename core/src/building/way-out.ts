@@ -41,9 +41,9 @@ const turns = (turn: Turn, [least, middle, most]: Sizes): boolean =>
   ).some(([up, deep, long]) => up <= HEAD_ROOM && long <= longestRound(turn, deep));
 
 /**
- * Why what is made of some parts can not be carried, whole, from the workshop to where it stays: door, turn of the stairs,
- * load space of what it is driven in, weight for two. Null where it can. It is tried square to the way: what is tilted
- * may pass where this says no.
+ * Why what is made of some parts can not be carried, whole, from the workshop to where it stays: door, turn of the
+ * stairs, load space of what it is driven in, weight for two. Null where it can. It is tried square to the way: what is
+ * tilted may pass where this says no.
  */
 export function staysBecause(parts: readonly Part[], shop: Shop): Phrase | null {
   const box = around(parts.map(boxOf));

@@ -276,8 +276,8 @@ function boardOf(
 }
 
 /**
- * The boards and sheets for all blanks, each material solved on its own: boards that are settled first, the rest with the
- * least that must be bought besides.
+ * The boards and sheets for all blanks, each material solved on its own: boards that are settled first, the rest with
+ * the least that must be bought besides.
  */
 export function chooseBoards(
   blanks: readonly Blank[],

@@ -1,7 +1,10 @@
 import { inches, type Length } from '../length';
 import { about, dim, say, strong, type Phrase } from '../words';
 
-/** A board as sighted at the rack, lengths in 1/320 mm: how far it strays over its whole length, and what is wrong with it. */
+/**
+ * A board as sighted at the rack, lengths in 1/320 mm: how far it strays over its whole length, and what is wrong with
+ * it.
+ */
 export type Sighted = {
   readonly crook: Length;
   readonly bow: Length;

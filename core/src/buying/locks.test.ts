@@ -40,7 +40,8 @@ test('a board that is kept stays as it is, whatever else changes; the rest is pl
 });
 
 test('worked by hand: a short piece brought to a board of its own costs what the plan then costs more', () => {
-  // 60s and 30s of 1x4 select in 4, 6 and 8 ft at 7.36, 11.04 and 14.72, half an inch off each end: two 8s of 60 + 30 and a 6 of
+  // 60s and 30s of 1x4 select in 4, 6 and 8 ft at 7.36, 11.04 and 14.72, half an inch off each end: two 8s of 60 + 30
+  // and a 6 of
   // 30 + 30 hold all for 40.48. A 30 alone on a 6 leaves a 60 + 30, a 60 + 30 and a 30: an 8, an 8 and a 4.
   const before = plan(base).buying;
   expect(

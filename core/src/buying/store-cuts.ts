@@ -3,7 +3,8 @@ import type { Board } from './board';
 
 /**
  * Where the store should cut a board so that it fits the car: positions from the left end, each at the end of a piece,
- * where the plan cuts square across anyway, as few as will do: not where slants lie over each other. Empty where it fits whole; null where some piece itself does not fit.
+ * where the plan cuts square across anyway, as few as will do: not where slants lie over each other. Empty where it
+ * fits whole; null where some piece itself does not fit.
  */
 export function storeCuts(board: Pick<Board, 'length' | 'pieces'>, car: Length): readonly Length[] | null {
   const ends = board.pieces

@@ -25,7 +25,9 @@ const day = v.pipe(
   v.check(isDay, 'must be a day that there is, such as 2026-11-24'),
 );
 
-/** A document that has a reader of its own, which names its fields and brings older formats up: it is read after this. */
+/**
+ * A document that has a reader of its own, which names its fields and brings older formats up: it is read after this.
+ */
 const unread = <T>() => v.unknown() as unknown as v.GenericSchema<T, unknown>;
 /** Such a document in an answer. */
 const document = <T>(reader: (input: unknown) => ReadResult<T>) => v.custom<T>((input) => reader(input).ok);
@@ -81,7 +83,9 @@ const AccessSchema = v.variant('beyond', [
 const written = v.object({ id: v.string(), revision: count, savedAt: time });
 const made = v.object({ id: v.string() });
 
-/** Small documents by id, kept alike: all of a kind, one of them, and one saved on top of the revision it was made from. */
+/**
+ * Small documents by id, kept alike: all of a kind, one of them, and one saved on top of the revision it was made from.
+ */
 const listed = <T, const Path extends string>(path: Path, reader: (input: unknown) => ReadResult<T>) => {
   const one = v.object({ id: v.string(), revision: count, savedAt: time, value: document(reader) });
   return {
@@ -103,7 +107,9 @@ const racks = listed<Rack, '/racks'>('/racks', readRack);
 /** So many jobs are listed at once unless told. */
 export const JOBS_PAGE = 60;
 
-/** Everything that can be asked of the server, read on both sides of the wire. What each means stands in docs/http.md. */
+/**
+ * Everything that can be asked of the server, read on both sides of the wire. What each means stands in docs/http.md.
+ */
 export const ROUTES = {
   health: { method: 'GET', path: '/health', answer: v.object({ ok: v.literal(true) }) },
 

@@ -105,8 +105,8 @@ export type SavingsProgress = { readonly done: number; readonly of: number; read
 
 /**
  * The single changes that save most, each computed: every wish is priced quickly, the best are planned to the end, so
- * that taking one changes the total by exactly what it says. What can not be built, or saves nothing, is left out; so is
- * a size where one nearer to the present costs no more.
+ * that taking one changes the total by exactly what it says. What can not be built, or saves nothing, is left out; so
+ * is a size where one nearer to the present costs no more.
  *
  * @param plan of the job as it is, proved or searched to the end, from the same `options`.
  */

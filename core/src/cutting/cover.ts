@@ -18,7 +18,9 @@ const MOST_NODES = 100_000;
 const roomOf = (bin: Bin, kerf: number): number =>
   bin.runs.reduce((sum, run) => sum + run.to - run.from + kerf, 0) * (bin.usableWidth + kerf);
 
-/** True where nothing is lost by leaving `a` out: `b` is no dearer, without limit, and as long and wide in every run. */
+/**
+ * True where nothing is lost by leaving `a` out: `b` is no dearer, without limit, and as long and wide in every run.
+ */
 const dominated = (a: Bin, b: Bin): boolean =>
   b.available === null &&
   b.kind === a.kind &&

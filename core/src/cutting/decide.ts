@@ -4,7 +4,9 @@ import type { Packed } from './branch';
 import { canPrice } from './price';
 import type { Cutting } from './search';
 
-/** What every numbers of bins must satisfy that hold all pieces: worth of each bin at some prices, and of the pieces. */
+/**
+ * What every numbers of bins must satisfy that hold all pieces: worth of each bin at some prices, and of the pieces.
+ */
 type Cut = { readonly worth: readonly number[]; readonly need: number };
 
 const MOST_ROUNDS = 400;
@@ -75,10 +77,10 @@ function suffix(row: readonly number[], step: (sum: number, value: number, at: n
 }
 
 /**
- * Decides which numbers of bins are cheapest, from below (logic-based Benders decomposition, Hooker and Ottosson 2003): the
- * cheapest numbers that nothing speaks against are looked at; where the relaxation shows that all pieces do not go in,
- * its prices speak against them and all like them; else they are packed, or shown not to hold all, and then some bin is
- * used more. The first that are packed are the cheapest there are.
+ * Decides which numbers of bins are cheapest, from below (logic-based Benders decomposition, Hooker and Ottosson 2003):
+ * the cheapest numbers that nothing speaks against are looked at; where the relaxation shows that all pieces do not go
+ * in, its prices speak against them and all like them; else they are packed, or shown not to hold all, and then some
+ * bin is used more. The first that are packed are the cheapest there are.
  *
  * @param best a whole cutting to beat.
  * @param pack looks for a packing into so many of each bin, or shows that there is none.

@@ -67,7 +67,9 @@ export function frameOf(group: Group, kind: Bin['kind']): CutGrid | null {
   return work > MOST_WORK || ways.some((way) => weight(way) < grain) ? null : { grain, cells, levels };
 }
 
-/** The levels that bins of some levels can be ripped into, and those that pieces fill alone, told by their new places. */
+/**
+ * The levels that bins of some levels can be ripped into, and those that pieces fill alone, told by their new places.
+ */
 function inUse(levels: readonly Level[], bins: readonly number[]): readonly Level[] {
   const kept = new Set<number>();
   const keep = (at: number): void => {

@@ -9,7 +9,9 @@ import { better, type Cutting } from './search';
 
 /** Which free rectangle a piece goes into: the one that it leaves least of, by area, by shorter or by longer side. */
 const FITS = ['area', 'short side', 'long side'] as const;
-/** Which way the cut goes that frees a piece: what is left is cut so that one of the two rectangles is large, or not. */
+/**
+ * Which way the cut goes that frees a piece: what is left is cut so that one of the two rectangles is large, or not.
+ */
 const SPLITS = ['shorter left', 'longer left', 'smaller rest', 'larger rest'] as const;
 /** Which stock is taken when a new one is begun. */
 const TAKES = ['price for area', 'cheapest', 'largest'] as const;

@@ -1,6 +1,8 @@
 import type { Variable } from './simplex';
 
-/** Whole numbers x >= 0 of columns with A x >= need on every row, at least cost; rows with a negative need are limits. */
+/**
+ * Whole numbers x >= 0 of columns with A x >= need on every row, at least cost; rows with a negative need are limits.
+ */
 type IntegerProgram = {
   readonly columns: readonly Variable[];
   readonly need: readonly number[];

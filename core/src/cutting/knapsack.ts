@@ -50,7 +50,10 @@ export const knapsack = (
   nodes?: number,
 ): Filling => knapsackTable(values, weights, most, Math.max(0, capacity), nodes)(Math.max(0, capacity));
 
-/** Dynamic programming over capacity (Martello and Toth, Knapsack Problems, 1990, section 3), counts split in powers of two. */
+/**
+ * Dynamic programming over capacity (Martello and Toth, Knapsack Problems, 1990, section 3), counts split in powers of
+ * two.
+ */
 function onGrid(
   useful: readonly number[],
   grain: number,

@@ -4,7 +4,9 @@ import { laneRoom, laneWeight, type Group } from './group';
 import { knapsackTable, type Filling } from './knapsack';
 import { stagedFor } from './staged';
 
-/** The filling of a bin that is worth most, and a worth that none exceeds. It may take more of an item than there are. */
+/**
+ * The filling of a bin that is worth most, and a worth that none exceeds. It may take more of an item than there are.
+ */
 export type Offer = { readonly counts: readonly number[]; readonly atMost: number };
 
 /** True where `priceOut` can answer for every bin. */

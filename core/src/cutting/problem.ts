@@ -47,7 +47,9 @@ type Slanted = {
   readonly ends?: { left: number; right: number } | undefined;
 };
 
-/** The least that a piece can be from long point to long point, so that its slanted ends do not cross within its width. */
+/**
+ * The least that a piece can be from long point to long point, so that its slanted ends do not cross within its width.
+ */
 function leastBetween({ width, ends = { left: 0, right: 0 } }: Slanted): number {
   const [left, right] = [ends.left, ends.right].map((degrees) => width * Math.tan((degrees * Math.PI) / 180)) as [
     number,

@@ -1,4 +1,6 @@
-/** Repeatable numbers in [0, 1) from a seed: mulberry32, public domain. The same seed gives the same cuts every time. */
+/**
+ * Repeatable numbers in [0, 1) from a seed: mulberry32, public domain. The same seed gives the same cuts every time.
+ */
 export function seeded(seed: number): () => number {
   let state = seed >>> 0;
   return () => {

@@ -19,7 +19,9 @@ const longestOffcut = (cutting: Cutting): number =>
 const boughtBoards = (group: Group, cutting: Cutting): number =>
   cutting.patterns.filter((pattern) => group.bins[pattern.bin]!.price > 0).length;
 
-/** True where `a` is to be preferred: places more, costs less, buys fewer boards, keeps a longer offcut, in that order. */
+/**
+ * True where `a` is to be preferred: places more, costs less, buys fewer boards, keeps a longer offcut, in that order.
+ */
 export function better(group: Group, a: Cutting, b: Cutting | null): boolean {
   if (b === null) return true;
   if (a.missing !== b.missing) return a.missing < b.missing;

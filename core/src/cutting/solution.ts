@@ -1,4 +1,7 @@
-/** The cut solution file, `sill-plan/cut-solution@1`. Lengths are decimals in the problem's unit, money is in whole units. */
+/**
+ * The cut solution file, `sill-plan/cut-solution@1`. Lengths are decimals in the problem's unit, money is in whole
+ * units.
+ */
 export const SOLUTION_FORMAT = 'sill-plan/cut-solution@1';
 
 export type PlacedPiece = {

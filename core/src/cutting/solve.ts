@@ -145,7 +145,10 @@ const missingFrom = (group: Group, cutting: Cutting): Unplaced[] =>
 const proofOf = ({ status }: Solved, { measure }: Cuttable, atLeast: number): Solved['status'] =>
   status === 'infeasible' ? status : measure <= atLeast ? 'optimal' : 'feasible';
 
-/** Solves a problem and writes the solution in its unit, equal boards counted together. `seconds` is left to the caller's clock. */
+/**
+ * Solves a problem and writes the solution in its unit, equal boards counted together. `seconds` is left to the
+ * caller's clock.
+ */
 export function solve(problem: CutProblem, options: SolveOptions = {}): Omit<CutSolution, 'seconds'> {
   const { objective } = problem;
   const found = objective === 'cost' ? null : choicesFor(problem, objective, options);

@@ -9,7 +9,9 @@ export type Table = {
   /** Most a cell gives, and most it gives when it is ripped along its whole length. */
   readonly best: readonly Float64Array[];
   readonly whole: readonly Float64Array[];
-  /** CARRY, NARROWER, RIPPED as a whole, a way of the level, or past the ways the length of a section that is ripped. */
+  /**
+   * CARRY, NARROWER, RIPPED as a whole, a way of the level, or past the ways the length of a section that is ripped.
+   */
   readonly choice: readonly Int32Array[];
   /** Which rip of the level a cell ripped as a whole takes. */
   readonly rip: readonly Int16Array[];

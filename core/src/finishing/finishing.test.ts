@@ -17,7 +17,8 @@ describe('surfaces worked out by hand: a table 60 by 31 1/2 of six 2x6', () => {
   });
 
   test('the top is its outside, less what lies on the aprons', () => {
-    // Outside: 2 x 60 x 31 1/2 + 2 x 1 1/2 x (60 + 31 1/2) = 4054 1/2. On it lie two aprons of 47 and two of 21 1/2, all
+    // Outside: 2 x 60 x 31 1/2 + 2 x 1 1/2 x (60 + 31 1/2) = 4054 1/2. On it lie two aprons of 47 and two of 21 1/2,
+    // all
     // 1 1/2 thick; of the short ones a quarter inch at each end is under the outer boards, too little for a clip. Two
     // cross supports of 23 1/2 lie on it too.
     const on = 2 * 47 * 1.5 + 2 * 21 * 1.5 + 2 * 23.5 * 1.5;

@@ -11,7 +11,9 @@ const SETTINGS: Readonly<Record<Setup['kind'], string>> = {
   guide: 'guide',
 };
 
-/** The pieces of all boards as CSV: which board, where on it, what size, which cut. Lengths as the person reads them. */
+/**
+ * The pieces of all boards as CSV: which board, where on it, what size, which cut. Lengths as the person reads them.
+ */
 export function cutListCsv(
   boards: readonly Board[],
   cuts: readonly NumberedCut[],

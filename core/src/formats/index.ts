@@ -1,6 +1,7 @@
 /**
  * Files in and out. In: parsed files of any version, rows of CSV, parts. Out: jobs checked against what families offer
- * or errors in words; part lists as CSV; full-size templates as SVG. Used by the server, the command line and the interface.
+ * or errors in words; part lists as CSV; full-size templates as SVG. Used by the server, the command line and the
+ * interface.
  */
 export * from './read-job';
 export { writeCsv } from './csv';

@@ -2,8 +2,8 @@
 export type RowProblem = { readonly row: number; readonly message: string };
 
 /**
- * Why a row that has more fields than the heading line can not be trusted: a comma inside a field has parted it, and all
- * that stands behind is one column off. Null where it has no more.
+ * Why a row that has more fields than the heading line can not be trusted: a comma inside a field has parted it, and
+ * all that stands behind is one column off. Null where it has no more.
  */
 export function tooWide(row: object): string | null {
   const more = (row as { readonly __parsed_extra?: readonly string[] }).__parsed_extra;

@@ -2,7 +2,10 @@ import { PER_MM } from '../length';
 import { endRun, tan, type Cutout, type Part } from '../piece';
 import { clipped, flatten, rectangle, spanOf, type Corner, type Flat, type Outline } from '../solid';
 
-/** A closed line of a template in millimetres, arcs as bulges; `through` is cut all the way, `hidden` is seen from another side. */
+/**
+ * A closed line of a template in millimetres, arcs as bulges; `through` is cut all the way, `hidden` is seen from
+ * another side.
+ */
 export type Line = {
   readonly kind: 'outline' | 'through' | 'pocket' | 'hidden' | 'far edge';
   readonly points: Outline;

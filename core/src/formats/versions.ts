@@ -65,8 +65,8 @@ function pieceTo2(input: unknown): unknown {
 
 /**
  * From each version of the job file to the next, the first to the second at the head. A new version has a step here, a
- * fixture as its first program wrote it, and the number of `JOB_FORMAT`; a field that older jobs only lack has a default
- * in the schema instead, where nothing that they say means another thing by it.
+ * fixture as its first program wrote it, and the number of `JOB_FORMAT`; a field that older jobs only lack has a
+ * default in the schema instead, where nothing that they say means another thing by it.
  */
 const STEPS: readonly ((job: Loose) => Loose)[] = [
   (job) => ({
@@ -80,7 +80,10 @@ const STEPS: readonly ((job: Loose) => Loose)[] = [
 /** The newest version there is a step to. */
 export const NEWEST = STEPS.length + 1;
 
-/** A job file of an older version as one of today's, step by step. What it does not know it leaves for the reader to name. */
+/**
+ * A job file of an older version as one of today's, step by step. What it does not know it leaves for the reader to
+ * name.
+ */
 export const upgraded = (input: unknown, version: number): unknown =>
   version >= NEWEST
     ? input

@@ -12,9 +12,9 @@ export type Change = (
 ) & { readonly value: unknown };
 
 /**
- * A change that sets one value of the job (`piece` null) or of a piece, by its id: `set('bench', ['finish', 'coats'], 3)`.
- * A row that is not in its list yet is added at the end; `undefined` takes a row or an optional field out. The compiler
- * knows the paths from the schema, and what may stand there.
+ * A change that sets one value of the job (`piece` null) or of a piece, by its id: `set('bench', ['finish', 'coats'],
+ * 3)`. A row that is not in its list yet is added at the end; `undefined` takes a row or an optional field out. The
+ * compiler knows the paths from the schema, and what may stand there.
  */
 export function set<const P extends PathIn<Job>>(piece: null, path: P, value: ValueIn<Job, P>): Change;
 export function set<const P extends PathIn<Piece>>(piece: string, path: P, value: ValueIn<Piece, P>): Change;

@@ -8,7 +8,10 @@ export type StageName = (typeof STAGE_NAMES)[number];
 /** What the interface can do about a finding with one click, and undo. */
 export type Remedy = { readonly label: Phrase; readonly changes: readonly Change[] };
 
-/** Every kind of finding there is, and what it says. What a family or top can not be built as is a `shape`, by a name of its own. */
+/**
+ * Every kind of finding there is, and what it says. What a family or top can not be built as is a `shape`, by a name of
+ * its own.
+ */
 export const FINDINGS = {
   seats: 'how many sit at it, against how many are wanted',
   height: 'higher or lower than such a piece usually is',

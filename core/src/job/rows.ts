@@ -1,4 +1,6 @@
-/** The name that a row of a list goes by: its id, the tag of a part of one's own, a word itself; null where it has none. */
+/**
+ * The name that a row of a list goes by: its id, the tag of a part of one's own, a word itself; null where it has none.
+ */
 export function nameOf(row: unknown): string | null {
   if (typeof row === 'string') return row;
   if (typeof row !== 'object' || row === null) return null;

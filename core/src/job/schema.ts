@@ -193,8 +193,8 @@ export const PieceSchema = v.object({
   choices: ChoicesSchema,
   topChoices: ChoicesSchema,
   /**
-   * How joints are made, where a person says: by kind of joint (`rail end`) for all alike, or by its two parts (`A1>L1`)
-   * for one. `flip` puts pockets on the other face; `plugs` fills them.
+   * How joints are made, where a person says: by kind of joint (`rail end`) for all alike, or by its two parts
+   * (`A1>L1`) for one. `flip` puts pockets on the other face; `plugs` fills them.
    */
   joins: v.optional(
     v.record(
@@ -224,7 +224,10 @@ export const PieceSchema = v.object({
   ),
   /** Diagonals read at a step, by its id. */
   diagonals: v.optional(v.record(text(120), v.strictTuple([size, size])), {}),
-  /** Which of the readings are of a simulated tape: `asBuilt.L1.length`, `diagonals.STEP.0`. Nothing else tells them from real ones. */
+  /**
+   * Which of the readings are of a simulated tape: `asBuilt.L1.length`, `diagonals.STEP.0`. Nothing else tells them
+   * from real ones.
+   */
   simulated: v.optional(v.pipe(v.array(text(200)), v.maxLength(1000, 'must be at most 1000 readings')), []),
   /** Parts set by hand, by tag: what is given replaces what was worked out. */
   overrides: v.record(

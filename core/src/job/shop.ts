@@ -16,9 +16,9 @@ const RIP: readonly Blade[] = ['table saw', 'circular saw', 'band saw'];
 const SHEET: readonly Blade[] = ['circular saw', 'table saw'];
 
 /**
- * Width of the cut to plan with: that of the blade the shop would take. Boards are crosscut, and ripped where two pieces
- * lie side by side, so the wider of the two counts; sheets go through the saw that breaks them down. A blade that was
- * not measured is as wide as the shop says in general.
+ * Width of the cut to plan with: that of the blade the shop would take. Boards are crosscut, and ripped where two
+ * pieces lie side by side, so the wider of the two counts; sheets go through the saw that breaks them down. A blade
+ * that was not measured is as wide as the shop says in general.
  */
 export function kerfFor(shop: Pick<Shop, 'tools' | 'blades' | 'kerf'>, kind: 'board' | 'sheet'): Length {
   const width = (saws: readonly Blade[]): Length => {

@@ -8,8 +8,9 @@ const APART: Length = inches(10);
 const GOOD = 0.6;
 
 /**
- * Of the joints of a rail with the boards that it crosses, those that get a clip where the boards are one by their glue:
- * the two outermost that lie on it well, and one for every ten inches between. All of those of a rail along the boards.
+ * Of the joints of a rail with the boards that it crosses, those that get a clip where the boards are one by their
+ * glue: the two outermost that lie on it well, and one for every ten inches between. All of those of a rail along the
+ * boards.
  *
  * @returns ids of joints of kind `top clips`.
  */

@@ -13,7 +13,10 @@ export const CLIP_OFF: Length = inches(1 / 2);
 /** Slot for a top's clips, below the top edge of the rail: 3/8 to 1/2 is usual. */
 export const CLIP_SLOT: Length = inches(7 / 16);
 
-/** The slot that a clip's tongue slides in: as long as the clip is wide and room to move, a saw's or a cutter's width, so deep. */
+/**
+ * The slot that a clip's tongue slides in: as long as the clip is wide and room to move, a saw's or a cutter's width,
+ * so deep.
+ */
 export const SLOT = { long: inches(1.25), thick: inches(1 / 8), deep: inches(3 / 8) } as const;
 /** Its middle from the top of the rail. */
 export const SLOT_MIDDLE: Length = CLIP_SLOT + SLOT.thick / 2;

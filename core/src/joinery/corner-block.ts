@@ -10,7 +10,9 @@ import { onPlane } from './meeting';
 /** A corner block is so thick both ways, and as long as the rail is wide. */
 export const BLOCK: Length = inches(1.5);
 
-/** A block in the inside corner of a rail and what it ends on: screwed through into both, two rows that pass each other. */
+/**
+ * A block in the inside corner of a rail and what it ends on: screwed through into both, two rows that pass each other.
+ */
 export function cornerBlock(site: Site): JointLayout | null {
   const { drilled, into, meeting, units } = site;
   if (meeting.axis !== 0) return null;

@@ -4,7 +4,9 @@ import { solidOf, type Part } from '../piece';
 import { add, limitsOf, raysIn, squareTo, times, type Solid, type Vec } from '../solid';
 import type { Shank } from './shank';
 
-/** Straight room that each driver wants behind a screw: about 12 in with a long bit, 5 with a short, 3 1/2 right-angle. */
+/**
+ * Straight room that each driver wants behind a screw: about 12 in with a long bit, 5 with a short, 3 1/2 right-angle.
+ */
 export const DRIVER_ROOM = {
   'long bit': inches(12),
   'short bit': inches(5),

@@ -43,9 +43,9 @@ const lying = (usual: Fastening): Fastening => ({
 });
 
 /**
- * Where nobody says how and the usual way does not work, the next that does and wants no more than a drill; where it was
- * said for all alike and does not work here, the usual or the next that the shop has the tools for. Where a rail meets a
- * board of a top that its neighbours hold there may be no place for anything: then it only lies under it.
+ * Where nobody says how and the usual way does not work, the next that does and wants no more than a drill; where it
+ * was said for all alike and does not work here, the usual or the next that the shop has the tools for. Where a rail
+ * meets a board of a top that its neighbours hold there may be no place for anything: then it only lies under it.
  */
 function anotherWay(
   usual: Fastening,

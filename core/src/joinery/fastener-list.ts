@@ -17,8 +17,8 @@ export type FastenerLine = {
 };
 
 /**
- * All fasteners of a piece by kind, size, head and thread, with pilot, clearance hole, counterbore and bit for each: the
- * harder of the two woods says the pilot. Pocket holes are drilled by the jig's own step bit.
+ * All fasteners of a piece by kind, size, head and thread, with pilot, clearance hole, counterbore and bit for each:
+ * the harder of the two woods says the pilot. Pocket holes are drilled by the jig's own step bit.
  *
  * @param copies of the piece.
  */

@@ -232,7 +232,10 @@ export const bradFor = (thinner: Length): Fastener => BRADS.find(({ length }) =>
 /** Thread that stands out of the wood for washer and nut. */
 const FOR_NUT: Length = inches(1 / 2);
 
-/** Bolts go through both parts where one is as long; else through one and at least 3 in into the other, to a nut let in there. */
+/**
+ * Bolts go through both parts where one is as long; else through one and at least 3 in into the other, to a nut let in
+ * there.
+ */
 export const boltFor = (deep: Length, beyond: Length): Fastener =>
   BOLTS.find(({ length }) => length >= deep + beyond + FOR_NUT) ??
   BOLTS.find(({ length }) => length >= deep + inches(3)) ??

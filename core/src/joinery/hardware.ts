@@ -44,7 +44,10 @@ const overlap = (a: Box, b: Box, axis: Axis): readonly [Length, Length] => [
   Math.min(a.max[axis], b.max[axis]),
 ];
 
-/** A screw of its own hardware, put in before the two come together: as deep as it goes, shorter where it would come out. */
+/**
+ * A screw of its own hardware, put in before the two come together: as deep as it goes, shorter where it would come
+ * out.
+ */
 function shankAt(part: Part, from: Vec, direction: Vec, most: Length, radius: number, position: Length): Shank {
   const deep = raysIn(solidOf(part), from, direction).find(([low, high]) => low < 10 && high > 10)?.[1] ?? 0;
   const length = Math.max(0, Math.min(most, Math.floor(deep) - LEFT));
@@ -188,8 +191,8 @@ function plateShanks(leg: Part, top: Part): readonly Shank[] {
 }
 
 /**
- * Where the screws of a joint's own hardware go: slides, hinges, plates, and the pins of loose shelves. Others keep clear
- * of them. Empty for what is held by nothing.
+ * Where the screws of a joint's own hardware go: slides, hinges, plates, and the pins of loose shelves. Others keep
+ * clear of them. Empty for what is held by nothing.
  *
  * @param taken bores that are there already in both parts.
  * @param units whose tape they are marked with.

@@ -70,7 +70,9 @@ export const isPlain = ({ cuts, outline, ends: { left, right } }: Part): boolean
   outline === null &&
   [left.mitre, left.bevel, right.mitre, right.bevel].every((angle) => angle === 0);
 
-/** Steps by which a fastener is moved along when something is in its way, and how far at most: under a top all along. */
+/**
+ * Steps by which a fastener is moved along when something is in its way, and how far at most: under a top all along.
+ */
 const STEP = inches(1 / 4);
 export const FARTHEST: Length = inches(3);
 /** Ways off a place to both sides of it, the nearest first. */

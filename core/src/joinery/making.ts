@@ -82,7 +82,10 @@ const nearestAxis = (part: Part, side: PartSide, way: Vec): Axis =>
     .filter((axis) => axis !== side.axis)
     .reduce((a, b) => (Math.abs(dot(waysOf(part)[a], way)) >= Math.abs(dot(waysOf(part)[b], way)) ? a : b));
 
-/** Places told part by part, each part's on one side from the same end and edge; with the way each runs, in its own directions. */
+/**
+ * Places told part by part, each part's on one side from the same end and edge; with the way each runs, in its own
+ * directions.
+ */
 export function tellSites(
   sites: readonly Site3[],
   bench: JointBench,
@@ -134,7 +137,9 @@ export function tellSites(
 
 const SQUARE = 0.9999;
 
-/** Places that are worked at here and now: those square to their side, and those that are not, each told part by part. */
+/**
+ * Places that are worked at here and now: those square to their side, and those that are not, each told part by part.
+ */
 function squareAndSlant(sites: readonly Site3[], bench: JointBench) {
   const isSlant = ({ part, at, direction }: Site3) =>
     Math.abs(dot(waysOf(part)[sideAt(part, at, direction).axis], direction)) < SQUARE;

@@ -35,8 +35,8 @@ const shoulderAxis = (rail: Part, post: Part): Vec | null =>
 const known = new WeakMap<Part, Map<Part, Meeting | null>>();
 
 /**
- * The meeting of two parts, of a lap where its halves lie on each other; null where they do not touch. Kept with the two:
- * parts never change.
+ * The meeting of two parts, of a lap where its halves lie on each other; null where they do not touch. Kept with the
+ * two: parts never change.
  */
 export function meetingOf(first: Part, second: Part): Meeting | null {
   const own = known.get(first) ?? new Map<Part, Meeting | null>();
@@ -112,7 +112,10 @@ function meetingAnew(first: Part, second: Part, lapped: Vec | null): Meeting | n
   };
 }
 
-/** The point of the meeting's plane over a place in the first part's own directions; what is told along its axis is not heeded. */
+/**
+ * The point of the meeting's plane over a place in the first part's own directions; what is told along its axis is not
+ * heeded.
+ */
 export function onPlane(first: Part, { normal, reach, axis }: Meeting, place: Vec): Vec {
   const point = outOf(first.frame, place);
   const way = waysOf(first)[axis];

@@ -30,7 +30,10 @@ export type JointBench = Teller & {
 /** What a method asks to be bought for one joint. */
 export type Buys = { readonly kind: HardwareKind; readonly size: string; readonly count: number };
 
-/** A way to join: one record, one file. What it needs, where it fits, how it lies, how strong it is, what it buys, what is done. */
+/**
+ * A way to join: one record, one file. What it needs, where it fits, how it lies, how strong it is, what it buys, what
+ * is done.
+ */
 export type WayToJoin = {
   readonly name: string;
   readonly look: Look;
@@ -39,7 +42,9 @@ export type WayToJoin = {
   /** Minutes to lay out and make one joint, and for each fastener in it. Typical for one unhurried person. */
   readonly setUp: number;
   readonly each: number;
-  /** What keeps the parts together in the end: fasteners that are laid, glue alone, or a tongue in its mortise or lap. */
+  /**
+   * What keeps the parts together in the end: fasteners that are laid, glue alone, or a tongue in its mortise or lap.
+   */
   readonly holds: 'fasteners' | 'glue' | 'tongue';
   readonly glued: boolean;
   /** Stays in clamps until the glue holds; what is screwed needs none. */

@@ -10,8 +10,8 @@ import { edgePositions, railEndPositions } from './pocket-screws';
 import type { ShankLaid } from './shank';
 
 /**
- * Ends that lean both ways. Pegs let a joint close along its own line only: of a mitred frame, and of a frame whose rails
- * lean both ways, the last parts would have to come in along two lines at once.
+ * Ends that lean both ways. Pegs let a joint close along its own line only: of a mitred frame, and of a frame whose
+ * rails lean both ways, the last parts would have to come in along two lines at once.
  */
 const isCompound = ({ ends }: Part): boolean =>
   [ends.left, ends.right].some(({ mitre, bevel }) => mitre !== 0 && bevel !== 0);

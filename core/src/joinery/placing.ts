@@ -74,8 +74,8 @@ const holesThrough = ({ cuts, frame }: Part): readonly ShankLaid[] =>
     });
 
 /**
- * Over the edge of a lap or a groove its head would lie deeper on one side than is told, and its bit has no wood to stand
- * on. What lies on a slant does not: there one side is as much deeper as the other is less.
+ * Over the edge of a lap or a groove its head would lie deeper on one side than is told, and its bit has no wood to
+ * stand on. What lies on a slant does not: there one side is as much deeper as the other is less.
  */
 function onStep({ lie }: JointLayout, place: Length, face: 1 | -1, laid: ShankLaid): Trouble | null {
   const about = laid.hole + PENCIL;
@@ -90,7 +90,9 @@ function onStep({ lie }: JointLayout, place: Length, face: 1 | -1, laid: ShankLa
   return steps ? 'wood is cut away' : null;
 }
 
-/** What is wrong with a fastener a pencil's width off its place, along or, where the wood is not plain all over, aside. */
+/**
+ * What is wrong with a fastener a pencil's width off its place, along or, where the wood is not plain all over, aside.
+ */
 function strays(layout: JointLayout, place: Length, face: 1 | -1, laid: ShankLaid, plain: boolean): Trouble | null {
   for (const [off, aside] of plain ? ALONG : AROUND) {
     const next = layout.lie(place + off, face, aside);
@@ -154,7 +156,8 @@ export function placeOn(
       } else usual ??= { shank, trouble };
     }
     // The nearest with room for the longest driver that any place has room for; what comes last must have some.
-    // Where what comes later leaves no room anywhere, the place that it leaves most: what is there by then may leave all.
+    // Where what comes later leaves no room anywhere, the place that it leaves most: what is there by then may leave
+    // all.
     const widest = able.reduce<(typeof able)[number] | null>(
       (best, one) => (best && best.room >= one.room ? best : one),
       null,

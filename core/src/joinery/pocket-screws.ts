@@ -45,7 +45,9 @@ export function railEndPositions(width: Length, units: Units): readonly Length[]
   return even(from, width - from, railEndScrews(width), units);
 }
 
-/** First 2 in from each end, then evenly, no two more than `spacing` apart (6 to 8 in is usual). Positions from one end. */
+/**
+ * First 2 in from each end, then evenly, no two more than `spacing` apart (6 to 8 in is usual). Positions from one end.
+ */
 export function edgePositions(length: Length, units: Units, spacing: Length = inches(7)): readonly Length[] {
   const from = Math.min(inches(2), Math.round(length / 4));
   const run = length - 2 * from;

@@ -33,8 +33,9 @@ export const tipOf = ({ from, direction, length }: ShankLaid): Vec => add(from, 
 const AT = inches(1 / 64);
 
 /**
- * A shank measured along its own line: how much of it is in the second part, what is left there before the far face, and
- * whether the first part is whole on the way. `meets` is how far from the head the two parts lie against each other.
+ * A shank measured along its own line: how much of it is in the second part, what is left there before the far face,
+ * and whether the first part is whole on the way. `meets` is how far from the head the two parts lie against each
+ * other.
  */
 export function measured(laid: ShankLaid, first: Part, second: Part, meets: number): Shank {
   const inSecond = raysIn(solidOf(second), laid.from, laid.direction).find(
@@ -77,7 +78,10 @@ const boredOf = (shank: ShankLaid): readonly [Vec, Vec] => [
 /** Wood that must stay between two bores. */
 const WALL: Length = inches(1 / 16);
 
-/** Whether two bores are too far apart to meet: by their middles and half lengths. Asked so often that it is worth being quick. */
+/**
+ * Whether two bores are too far apart to meet: by their middles and half lengths. Asked so often that it is worth being
+ * quick.
+ */
 function isFar(a: ShankLaid, b: ShankLaid): boolean {
   const [halfA, halfB] = [(a.length + a.behind) / 2, (b.length + b.behind) / 2];
   const far = halfA + halfB + Math.max(a.hole, a.radius) + Math.max(b.hole, b.radius) + WALL;

@@ -92,7 +92,9 @@ function slopeAt(deepAt: (off: Length, aside: Length) => number): number {
   );
 }
 
-/** Straight through one part into the other: screws, lags, bolts, inserts, brads. A rail's come through what it ends on. */
+/**
+ * Straight through one part into the other: screws, lags, bolts, inserts, brads. A rail's come through what it ends on.
+ */
 export function straight(by: Method, site: Site): JointLayout | null {
   const { drilled, into, meeting, units, joint } = site;
   const at = onPlane(drilled, meeting, times3(meeting.spans.map(([low, high]) => (low + high) / 2)));

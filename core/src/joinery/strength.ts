@@ -3,7 +3,10 @@ import type { Part } from '../piece';
 import { woodOf } from '../stock';
 import type { Fastening } from './fastening';
 
-/** Long grain glued bears 200 lb a square inch for good: a fifth of the shear strength of softwood (Wood Handbook, ch. 5). */
+/**
+ * Long grain glued bears 200 lb a square inch for good: a fifth of the shear strength of softwood (Wood Handbook, ch.
+ * 5).
+ */
 export const GLUE_POUNDS = 200;
 
 /** Specific gravity of the wood of a part; of what is bought, a softwood's. */
@@ -22,7 +25,9 @@ export const sideGrain = (item: Fastening): number => (isEndGrain(item) ? 0 : (i
 export const screwPounds = (part: Part, shank: number, bites: number): number =>
   2850 * gravityOf(part) ** 2 * toInches(shank) * bites;
 
-/** Wood screws straight through: three quarters in end grain, and half of the glue's strength where the grain is long. */
+/**
+ * Wood screws straight through: three quarters in end grain, and half of the glue's strength where the grain is long.
+ */
 export const screwedPounds = (item: Fastening): number => {
   const end = isEndGrain(item);
   const { drilled, into, fastener } = item;

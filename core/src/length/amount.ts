@@ -37,8 +37,8 @@ export type ReadAmount =
   { readonly ok: true; readonly value: number } | { readonly ok: false; readonly mean: Meanings };
 
 /**
- * A number of a field that knows its limits: of two readings the one that is within them. Where both are, a comma groups
- * thousands; a point is asked about, as money and counts have no three decimals.
+ * A number of a field that knows its limits: of two readings the one that is within them. Where both are, a comma
+ * groups thousands; a point is asked about, as money and counts have no three decimals.
  */
 export function readAmount(text: string, least: number, most: number): ReadAmount {
   const bare = text

@@ -60,8 +60,8 @@ const tidy = (text: string): string =>
 const refuse = (message: string): Parsed => ({ ok: false, message });
 
 /**
- * The one value of a number in a unit, or what is to be asked. Thousands of millimetres are grouped by a comma, inches have
- * three decimals behind a point; the other way round nobody can tell.
+ * The one value of a number in a unit, or what is to be asked. Thousands of millimetres are grouped by a comma, inches
+ * have three decimals behind a point; the other way round nobody can tell.
  */
 function valueOf(number: string, unit: number, typed: string): number | Parsed {
   const [first, second] = meaningsOf(number);
@@ -76,8 +76,9 @@ function valueOf(number: string, unit: number, typed: string): number | Parsed {
 /**
  * Reads a length the way people write one: `34 1/2`, `34.5`, `34-1/2"`, `2' 10 1/2"`, `2'-10 1/2"`, `5 ft. 6 in.`,
  * `876mm`, `1,500 mm`, `87.6 cm`, and sums and differences of these such as `36 - 1 1/2`. A bare number is in `units`;
- * after feet a bare number is inches. A hyphen between a whole number and a fraction, or right behind feet, joins them; any
- * other hyphen takes away. What could be read two ways is asked about: no other number is ever taken than the one meant.
+ * after feet a bare number is inches. A hyphen between a whole number and a fraction, or right behind feet, joins them;
+ * any other hyphen takes away. What could be read two ways is asked about: no other number is ever taken than the one
+ * meant.
  *
  * @returns the length rounded to 1/320 mm, or a message that says what would be right. Negative results are allowed
  * here; whether a size may be negative is the field's business.

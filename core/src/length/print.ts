@@ -1,6 +1,9 @@
 import { PER_FOOT, PER_INCH, PER_MM, type Length, type Units } from './length';
 
-/** A length taken apart for the eye: whole units and a fraction of an inch, or half a millimetre. `over` is 0 where there is none. */
+/**
+ * A length taken apart for the eye: whole units and a fraction of an inch, or half a millimetre. `over` is 0 where
+ * there is none.
+ */
 export type Reading = {
   readonly negative: boolean;
   readonly feet: number | null;

@@ -1,6 +1,7 @@
 /**
- * What must be there: the first and last of a list that is not empty, what a map holds under a key. In: lists and maps whose
- * makers know so; out: the thing itself, or an error that says what was missing instead of a fault somewhere later. Used by all.
+ * What must be there: the first and last of a list that is not empty, what a map holds under a key. In: lists and maps
+ * whose makers know so; out: the thing itself, or an error that says what was missing instead of a fault somewhere
+ * later. Used by all.
  */
 
 /** The first of a list that is not empty. Throws where it is. */

@@ -8,7 +8,9 @@ import { isBoard, sizesOf, type Sizes, type Stocked } from '../stock';
 /** A width that must come off a board after it is cut to rough length. */
 export type Rip = { readonly to: Length; readonly from: Length; readonly why: 'square edges' | 'to width' };
 
-/** What must come out of a store board or sheet so that a part can be made of it. One a ply; `copies` of the piece each. */
+/**
+ * What must come out of a store board or sheet so that a part can be made of it. One a ply; `copies` of the piece each.
+ */
 export type Blank = {
   readonly part: Part;
   readonly material: Stocked;

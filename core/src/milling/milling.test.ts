@@ -63,7 +63,8 @@ describe('blanks worked out by hand: a table 60 long and 36 high', () => {
 });
 
 describe('blanks under each edge and planing choice, worked out by hand: one board of a top 60 by 31 1/2', () => {
-  // Six 2x6 ripped: 5 1/4 wide, an inch over. As bought: 5 1/2 inside. Planed 1/16 a face: 1 3/8 thick, the snipe of 2 at
+  // Six 2x6 ripped: 5 1/4 wide, an inch over. As bought: 5 1/2 inside. Planed 1/16 a face: 1 3/8 thick, the snipe of 2
+  // at
   // each end is 4 over: more than the inch for squaring, it comes off with the squaring.
   const base = newPiece('t', 'standing');
   const blank = (

@@ -90,8 +90,8 @@ const advice = (change: Length): Adaptation['then'] =>
 
 /**
  * The parts as they follow from what was measured: a part that must fit takes the size that was measured for it; what
- * depends on a measured part, or ends against it, changes by as much as that is off; what is cut already stays, and it is
- * said what to do. Every size is told with what it came from.
+ * depends on a measured part, or ends against it, changes by as much as that is off; what is cut already stays, and it
+ * is said what to do. Every size is told with what it came from.
  */
 export function asBuilt(
   piece: Pick<Piece, 'asBuilt'>,

@@ -86,8 +86,8 @@ export const spread = (from: Length, to: Length, size: Length, count: number, st
 };
 
 /**
- * Starts of as many slats as go between two places with at least so much between them. One spacer sets the gaps, in whole
- * steps of `step`; what is over lies before the first and after the last.
+ * Starts of as many slats as go between two places with at least so much between them. One spacer sets the gaps, in
+ * whole steps of `step`; what is over lies before the first and after the last.
  */
 export function slatsBetween(from: Length, to: Length, width: Length, least: Length, step: Length): readonly Length[] {
   const count = Math.max(1, Math.floor((to - from + least) / (width + least)));

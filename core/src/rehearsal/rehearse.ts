@@ -135,8 +135,8 @@ export type Rehearsal = {
 };
 
 /**
- * Carries out a whole plan, from the boards to the finished pieces, exactly as told: numbers as they are printed, in the
- * order of the steps. One copy of each piece is built; boards, screws and hardware are counted for all.
+ * Carries out a whole plan, from the boards to the finished pieces, exactly as told: numbers as they are printed, in
+ * the order of the steps. One copy of each piece is built; boards, screws and hardware are counted for all.
  */
 export function rehearse(plan: Rehearsed, job: Pick<Job, 'shop'>): Rehearsal {
   const sawn = sawBoards(plan.buying.boards, plan.cuts, plan.setups, (board) =>

@@ -5,7 +5,10 @@ import type { NumberedCut, Setup } from '../sawing';
 import type { Flat } from '../solid';
 import type { Fault } from './fault';
 
-/** What lies on the bench of a board that is being cut: a convex outline in the board's own x and y, and what is ripped off. */
+/**
+ * What lies on the bench of a board that is being cut: a convex outline in the board's own x and y, and what is ripped
+ * off.
+ */
 type Lying = { readonly points: readonly Flat[]; readonly width: Length };
 
 /** Nearer than this two saw lines are one: slanted lengths are rounded to 1/320 mm at each end. */
@@ -89,8 +92,8 @@ function unlike(piece: CutPiece, { points, width }: Lying): string | null {
 }
 
 /**
- * Saws boards and sheets as the settings say, one after the other: rough cuts past their line, rips of what lies in one,
- * clean cuts. What comes of it is compared with the pieces of the plan.
+ * Saws boards and sheets as the settings say, one after the other: rough cuts past their line, rips of what lies in
+ * one, clean cuts. What comes of it is compared with the pieces of the plan.
  *
  * @returns the pieces that were freed, and what went wrong.
  */

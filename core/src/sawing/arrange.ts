@@ -42,7 +42,9 @@ const beside = (pieces: readonly CutPiece[]): boolean => pieces.some(({ y }) => 
 
 const isSquare = ({ slants }: CutPiece): boolean => slants.left === 0 && slants.right === 0;
 
-/** Pieces of one stretch of the board, ripped ones first and the widest of them, as sticks no longer than a saw takes. */
+/**
+ * Pieces of one stretch of the board, ripped ones first and the widest of them, as sticks no longer than a saw takes.
+ */
 function sticksOf(pieces: readonly CutPiece[], kerf: Length): readonly (readonly CutPiece[])[] {
   const width = (piece: CutPiece) => ripOf(piece)?.to ?? 0;
   const sorted = [...pieces].sort((a, b) => width(b) - width(a) || b.length - a.length);

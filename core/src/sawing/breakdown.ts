@@ -64,9 +64,9 @@ type Choice = {
 const area = ({ length, width }: SheetBox): number => length * width;
 
 /**
- * The cuts of a sheet in the order they are best made. Any cut may come next that runs from edge to edge of a piece there
- * is. While a piece is heavier than one person lifts, the heaviest is cut next, as near its middle as can be; after
- * that, cuts at the setting there is come before a new setting, and the largest piece before smaller ones.
+ * The cuts of a sheet in the order they are best made. Any cut may come next that runs from edge to edge of a piece
+ * there is. While a piece is heavier than one person lifts, the heaviest is cut next, as near its middle as can be;
+ * after that, cuts at the setting there is come before a new setting, and the largest piece before smaller ones.
  *
  * @param most share of the sheet that one person lifts.
  */

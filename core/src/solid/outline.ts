@@ -1,6 +1,7 @@
 /**
  * A closed outline in a plane, counter-clockwise. A corner's third number is the bulge of the edge that leaves it:
- * the tangent of a quarter of the arc's angle, positive where it turns left, as DXF has it. Left out for a straight edge.
+ * the tangent of a quarter of the arc's angle, positive where it turns left, as DXF has it. Left out for a straight
+ * edge.
  */
 export type Corner = readonly [x: number, y: number] | readonly [x: number, y: number, bulge: number];
 export type Outline = readonly Corner[];

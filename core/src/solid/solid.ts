@@ -19,7 +19,9 @@ const ON = 0.05;
 export const planeAt = (point: Vec, normal: Vec): Plane => ({ normal, reach: dot(normal, point) });
 const flipped = ({ normal, reach }: Plane): Plane => ({ normal: times(normal, -1), reach: -reach });
 
-/** An outline in x and y (z, x for axis 1; y, z for axis 0) drawn along an axis from one place to another. Convex only. */
+/**
+ * An outline in x and y (z, x for axis 1; y, z for axis 0) drawn along an axis from one place to another. Convex only.
+ */
 export function prism(outline: Outline, from: number, to: number, axis: 0 | 1 | 2 = 2): Cell {
   const { points, edges } = flatten(outline);
   const at = ([a, b]: readonly [number, number], c: number): Vec =>
@@ -204,7 +206,9 @@ export const moved = (solid: Solid, point: (p: Vec) => Vec, direction: (d: Vec) 
     cell.map((face) => ({ ...face, normal: direction(face.normal), points: face.points.map(point) })),
   );
 
-/** A body given in a frame's own directions, in the piece. Which it came from is kept: its faces are the same, moved. */
+/**
+ * A body given in a frame's own directions, in the piece. Which it came from is kept: its faces are the same, moved.
+ */
 export function outOfFrame(frame: Frame, solid: Solid): Solid {
   const placed = inFrame(frame, solid);
   if (solid.length > 1) origins.set(placed, { frame, solid });

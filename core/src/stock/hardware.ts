@@ -1,4 +1,6 @@
-/** What is bought besides wood. Sizes are in the trade's names; counts are pieces in a box or fluid ounces in a bottle. */
+/**
+ * What is bought besides wood. Sizes are in the trade's names; counts are pieces in a box or fluid ounces in a bottle.
+ */
 export const HARDWARE = {
   'pocket-screw': 'pocket screws',
   screw: 'wood screws',

@@ -1,6 +1,6 @@
 /**
- * What stores sell. Out: lines of boards with nominal to actual sizes, sheets, species figures, fastener names and sample
- * price lists. Used by the job (choices name nominal sizes), pieces, milling, buying and checking.
+ * What stores sell. Out: lines of boards with nominal to actual sizes, sheets, species figures, fastener names and
+ * sample price lists. Used by the job (choices name nominal sizes), pieces, milling, buying and checking.
  */
 export * from './sizes';
 export * from './lumber';

@@ -100,7 +100,9 @@ export const speciesOf = (board: BoardKey): Species => LUMBER[lumberOf(board)].w
 export const woodOf = (material: Stocked): { readonly density: number; readonly modulus: number } =>
   isSheet(material) ? SHEETS[material] : SPECIES[speciesOf(material)];
 
-/** What a family's material is in a line: its 2x4 is that line's 2x4, its 3/4 plywood is 18 mm where sheets are metric. */
+/**
+ * What a family's material is in a line: its 2x4 is that line's 2x4, its 3/4 plywood is 18 mm where sheets are metric.
+ */
 export function stocked(line: Lumber, role: Material): Material {
   if (role === 'bought') return role;
   if (isSheet(role)) return LUMBER[line].region === 'us' ? role : (METRIC_SHEET[role] ?? role);
@@ -172,7 +174,9 @@ export const printMaterial = (material: Material): string =>
       ? SHEETS[material].name
       : suffixed(sized(material), lumberAbout(material).suffix);
 
-/** Option words of a family, which speak of inch boards, in a line's own sizes: `two 2×4, glued` as `two 90×45, glued`. */
+/**
+ * Option words of a family, which speak of inch boards, in a line's own sizes: `two 2×4, glued` as `two 90×45, glued`.
+ */
 export function inLumber(lumber: Lumber, words: string): string {
   if (LUMBER[lumber].region === 'us') return words;
   const boards = words.replace(/\d(?:\/4)?×\d+/g, (size) => {

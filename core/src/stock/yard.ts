@@ -47,8 +47,8 @@ export type Yard = {
 };
 
 /**
- * The sample price lists, written short: after each size its offers, `length price` or `length width price`. Every price
- * in them is made up. Lengths of boards are feet or metres, sizes of sheets inches or millimetres, prices cents.
+ * The sample price lists, written short: after each size its offers, `length price` or `length width price`. Every
+ * price in them is made up. Lengths of boards are feet or metres, sizes of sheets inches or millimetres, prices cents.
  */
 type Short<Key extends string> = Readonly<Partial<Record<Key, string>>>;
 

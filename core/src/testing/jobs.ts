@@ -11,7 +11,9 @@ export const KINDS = FAMILIES.flatMap((family): readonly (readonly [Family, Top 
   family.topped ? TOPS.map((top) => [family, top] as const) : [[family, null] as const],
 );
 
-/** A yard that sells every board in three lengths and every sheet whole: what is rehearsed is the work, not the supply. */
+/**
+ * A yard that sells every board in three lengths and every sheet whole: what is rehearsed is the work, not the supply.
+ */
 export const EVERYTHING: Yard = {
   ...SAMPLE_YARD,
   id: 'everything',

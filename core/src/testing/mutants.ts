@@ -23,7 +23,9 @@ const LINES = [
   '2x4 1/2',
 ];
 
-/** Jobs that mutants are made of: every start of the gallery, the demo, some with stock on hand, one with many copies. */
+/**
+ * Jobs that mutants are made of: every start of the gallery, the demo, some with stock on hand, one with many copies.
+ */
 function sound(): readonly Job[] {
   const onHand = LINES.flatMap((line, at) => {
     const entry = readOnHand(line, 'in');
@@ -106,8 +108,8 @@ const values = new Map<string, Json[]>();
 for (const job of jobs) gather(JSON.parse(JSON.stringify(job)) as Json, 'job', values);
 
 /**
- * Jobs that can be read and that nobody would write: sound ones with up to two dozen places changed. Null where the border
- * refuses them. All of one comes from its seed.
+ * Jobs that can be read and that nobody would write: sound ones with up to two dozen places changed. Null where the
+ * border refuses them. All of one comes from its seed.
  */
 export const mutants: fc.Arbitrary<Job | null> = fc
   .record({

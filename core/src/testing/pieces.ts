@@ -39,7 +39,9 @@ const choicesOf = (specs: Readonly<Record<string, Spec>>, units: Units) =>
     requiredKeys: [],
   });
 
-/** Random pieces of one family with one top: sizes from three quarters to one and a quarter of the usual, any choices. */
+/**
+ * Random pieces of one family with one top: sizes from three quarters to one and a quarter of the usual, any choices.
+ */
 export function piecesOf(family: Family, top: Top | null, units: Units): fc.Arbitrary<Piece> {
   const start =
     STARTS.find((one) => one.family === family.id && (top === null || one.top === top.id)) ??

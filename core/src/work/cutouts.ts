@@ -175,7 +175,9 @@ export type ToldCuts = {
   readonly says: Phrase;
 };
 
-/** Grooves and rebates run on square stock, before ends are slanted; the others once the part has its length and angles. */
+/**
+ * Grooves and rebates run on square stock, before ends are slanted; the others once the part has its length and angles.
+ */
 export const isPloughed = (kind: Cutout['kind']): boolean => kind === 'groove' || kind === 'rebate';
 
 /** Whether a cut-out reaches into the wood at all: round what stands at a corner a part of it may lie outside. */

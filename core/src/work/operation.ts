@@ -121,7 +121,10 @@ export type Does =
       /** Once the part has its neighbours: it is bored where it stands. */
       readonly slant: boolean;
     }
-  /** Slots for biscuits or clips, mortises for loose tenons: so long, so thick, so deep; slanted ends take them square to the end. */
+  /**
+   * Slots for biscuits or clips, mortises for loose tenons: so long, so thick, so deep; slanted ends take them square
+   * to the end.
+   */
   | {
       readonly kind: 'slot';
       readonly spots: readonly Spot[];
@@ -135,7 +138,10 @@ export type Does =
   | { readonly kind: 'elongate'; readonly spots: readonly Spot[]; readonly long: Length }
   | { readonly kind: 'arrange'; readonly what: string; readonly straightedge: Length; readonly unequal: boolean }
   | { readonly kind: 'dry'; readonly joints: readonly string[] }
-  /** `row`: boards side by side, which of them lies level with the other. `out`: what runs or swings, taken out or taped shut before it is turned. */
+  /**
+   * `row`: boards side by side, which of them lies level with the other. `out`: what runs or swings, taken out or taped
+   * shut before it is turned.
+   */
   | {
       readonly kind: 'place';
       readonly comes: readonly Coming[];

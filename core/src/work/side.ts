@@ -35,8 +35,8 @@ function nounOf({ width, thickness }: Part, axis: Axis): 'end' | 'edge' | 'face'
 }
 
 /**
- * What a side is called. It looks up, down, left, right, to the front or the back in the finished piece; of the faces of
- * what stands, those that look at the middle and away from it are inside and outside, so that parts that are each
+ * What a side is called. It looks up, down, left, right, to the front or the back in the finished piece; of the faces
+ * of what stands, those that look at the middle and away from it are inside and outside, so that parts that are each
  * other's mirror image are told alike.
  */
 export function named(part: Part, { axis, sign }: PartSide, { middle }: Teller): Named {
@@ -74,8 +74,8 @@ export type Spot = {
 export type Worked = { readonly part: Part; readonly over: Length };
 
 /**
- * The side along a direction that places are measured from: the one that all are nearer to, else the same for all parts;
- * the top of what stands; of a slanted end the long point.
+ * The side along a direction that places are measured from: the one that all are nearer to, else the same for all
+ * parts; the top of what stands; of a slanted end the long point.
  */
 function reference({ part, over }: Worked, run: Axis, places: readonly number[], teller: Teller): Named {
   const size = sizeOf(part, run) + (run === 0 ? 2 * over : 0);

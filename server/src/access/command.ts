@@ -6,9 +6,9 @@ import { setPassphrase } from './devices';
 import { faultOf, madePassphrase } from './passphrase';
 
 /**
- * `npm run passphrase` sets the passphrase that other devices sign in with: it asks for one, which is not shown while it
- * is typed; with nothing typed it makes one and shows it, this once. Where input is not a terminal, its first line is the
- * passphrase. All devices are signed out by it.
+ * `npm run passphrase` sets the passphrase that other devices sign in with: it asks for one, which is not shown while
+ * it is typed; with nothing typed it makes one and shows it, this once. Where input is not a terminal, its first line
+ * is the passphrase. All devices are signed out by it.
  */
 const terminal = process.stdin.isTTY === true;
 const unseen = new Writable({ write: (_chunk, _encoding, done) => done() });

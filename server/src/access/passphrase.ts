@@ -9,7 +9,10 @@ const MOST = 128;
 /** Guesses it must stand, as a power of ten of the estimator's scale 0 to 4. */
 const STRENGTH = 3;
 
-/** Cost of one try: 128 MB and some tenths of a second (the scrypt figures that OWASP's cheat sheet on password storage recommends). */
+/**
+ * Cost of one try: 128 MB and some tenths of a second (the scrypt figures that OWASP's cheat sheet on password storage
+ * recommends).
+ */
 const COST = { N: 2 ** 17, r: 8, p: 1, maxmem: 160 * 2 ** 20 } as const;
 const KEY_BYTES = 32;
 
@@ -21,7 +24,9 @@ export const madePassphrase = (): string =>
 
 let estimator: ZxcvbnFactory | null = null;
 
-/** What is wrong with a passphrase that a person chose, as a sentence; null where it will do. Any letters, also spaces. */
+/**
+ * What is wrong with a passphrase that a person chose, as a sentence; null where it will do. Any letters, also spaces.
+ */
 export function faultOf(passphrase: string): string | null {
   const letters = [...passphrase.normalize('NFC')].length;
   if (letters < LEAST) return `A passphrase has at least ${LEAST} letters; this one has ${letters}.`;

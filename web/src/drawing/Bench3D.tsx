@@ -41,7 +41,9 @@ const OFF = 14;
 const SECONDS = 0.7;
 const GAP = 2;
 
-/** Where bodies stand that are not one yet: the one with most parts in its place, the others behind it, on the floor. */
+/**
+ * Where bodies stand that are not one yet: the one with most parts in its place, the others behind it, on the floor.
+ */
 function bodyPlaces(bodies: BenchScene['bodies'], parts: readonly Part[], whole: Box): ReadonlyMap<string, Vector> {
   const places = new Map<string, Vector>();
   let back = 0;

@@ -1,7 +1,16 @@
 import { useMediaQuery } from '@mui/material';
 import { Line, OrbitControls } from '@react-three/drei';
 import { Canvas, useFrame, useThree } from '@react-three/fiber';
-import { useCallback, useEffect, useImperativeHandle, useMemo, useRef, useState, type Ref } from 'react';
+import {
+  useCallback,
+  useEffect,
+  useImperativeHandle,
+  useMemo,
+  useRef,
+  useState,
+  type ReactNode,
+  type Ref,
+} from 'react';
 import {
   Raycaster,
   Spherical,
@@ -258,7 +267,10 @@ async function drawnOnce(gl: WebGLRenderer, scene: Scene, camera: Camera): Promi
   hidden.dispose();
 }
 
-/** Has the graphics make ready how everything is drawn before it is: without a card the first picture would wait for that. */
+/**
+ * Has the graphics make ready how everything is drawn before it is: without a card the first picture would wait for
+ * that.
+ */
 function Ready({ onReady }: { readonly onReady: () => void }) {
   const { gl, scene, camera, invalidate } = useThree();
   useEffect(() => {
@@ -268,10 +280,9 @@ function Ready({ onReady }: { readonly onReady: () => void }) {
       onReady();
       invalidate();
     };
-    void gl
-      .compileAsync(scene, camera)
-      .then(() => drawnOnce(gl, scene, camera))
-      .then(begin, begin);
+    // Where the graphics can not say when they are ready, only a picture drawn can.
+    const ready = gl.extensions.has('KHR_parallel_shader_compile') ? gl.compileAsync(scene, camera) : Promise.resolve();
+    void ready.then(() => drawnOnce(gl, scene, camera)).then(begin, begin);
     return () => {
       here = false;
     };
@@ -288,10 +299,12 @@ type Props = {
   readonly look: Look3D;
   readonly onPick: (id: string | null) => void;
   readonly handle: Ref<ModelHandle>;
+  /** Stands in its place until the first picture is made. */
+  readonly until: ReactNode;
 };
 
 /** The piece in space: drag to turn, scroll to come closer, click a part for its sizes. */
-export default function Model({ model, look, onPick, handle }: Props) {
+export default function Model({ model, look, onPick, handle, until }: Props) {
   const space = useSpace();
   const parts = useMemo(() => model.parts.filter((part) => !part.loose), [model.parts]);
   const whole = useMemo(() => wholeOf(parts), [parts]);
@@ -350,68 +363,71 @@ export default function Model({ model, look, onPick, handle }: Props) {
   const home = useMemo<Vector>(() => [EYE[0] * reach, EYE[1] * reach + target[1], EYE[2] * reach], [reach, target]);
   return (
     <>
-      <Canvas
-        key={String(narrow)}
-        frameloop={ready ? 'demand' : 'never'}
-        gl={rendererLater}
-        flat
-        dpr={[1, 2]}
-        camera={{ fov: FIELD, near: 1, far: 5000, position: home }}
-        role="img"
-        aria-label="The piece in space"
-        onPointerMissed={() => onPick(null)}
-      >
-        <ambientLight intensity={1.7} />
-        <directionalLight position={[60, 140, 90]} intensity={1.75} />
-        <directionalLight position={[-90, 40, -60]} intensity={0.7} />
-        {bodies.map(({ part, surface, lines, centre }) => (
-          <Body
-            key={part.id}
-            part={part}
-            surface={surface}
-            lines={lines}
-            offset={apartBy(part, centre, apart, height)}
-            ghost={look.ghost}
-            picked={part.id === look.picked}
-            onPick={onPick}
+      {!ready && until}
+      <div className="model-scene" data-ready={ready}>
+        <Canvas
+          key={String(narrow)}
+          frameloop={ready ? 'demand' : 'never'}
+          gl={rendererLater}
+          flat
+          dpr={[1, 2]}
+          camera={{ fov: FIELD, near: 1, far: 5000, position: home }}
+          role="img"
+          aria-label="The piece in space"
+          onPointerMissed={() => onPick(null)}
+        >
+          <ambientLight intensity={1.7} />
+          <directionalLight position={[60, 140, 90]} intensity={1.75} />
+          <directionalLight position={[-90, 40, -60]} intensity={0.7} />
+          {bodies.map(({ part, surface, lines, centre }) => (
+            <Body
+              key={part.id}
+              part={part}
+              surface={surface}
+              lines={lines}
+              offset={apartBy(part, centre, apart, height)}
+              ghost={look.ghost}
+              picked={part.id === look.picked}
+              onPick={onPick}
+            />
+          ))}
+          {measures.map(({ from, to }, at) => (
+            <Line key={at} points={[from, to]} color={space.measure} lineWidth={1.5} />
+          ))}
+          <Labels labels={labels} spans={spans} />
+          <OrbitControls
+            makeDefault
+            target={target}
+            enablePan={false}
+            minDistance={reach * 0.15}
+            maxDistance={reach * 2.5}
           />
+          <Ready onReady={begin} />
+          <Hand handle={handle} home={home} target={target} piece={parts[0]?.piece} />
+        </Canvas>
+        {measures.map(({ length: long }, at) => (
+          <span
+            key={`m${at}`}
+            className="model-dim"
+            ref={(element) => {
+              spans.current[at] = element;
+            }}
+          >
+            <Dim of={long} />
+          </span>
         ))}
-        {measures.map(({ from, to }, at) => (
-          <Line key={at} points={[from, to]} color={space.measure} lineWidth={1.5} />
+        {tagged.map(({ part }, at) => (
+          <span
+            key={part.id}
+            className="model-tag"
+            ref={(element) => {
+              spans.current[measures.length + at] = element;
+            }}
+          >
+            {part.tag}
+          </span>
         ))}
-        <Labels labels={labels} spans={spans} />
-        <OrbitControls
-          makeDefault
-          target={target}
-          enablePan={false}
-          minDistance={reach * 0.15}
-          maxDistance={reach * 2.5}
-        />
-        <Ready onReady={begin} />
-        <Hand handle={handle} home={home} target={target} piece={parts[0]?.piece} />
-      </Canvas>
-      {measures.map(({ length: long }, at) => (
-        <span
-          key={`m${at}`}
-          className="model-dim"
-          ref={(element) => {
-            spans.current[at] = element;
-          }}
-        >
-          <Dim of={long} />
-        </span>
-      ))}
-      {tagged.map(({ part }, at) => (
-        <span
-          key={part.id}
-          className="model-tag"
-          ref={(element) => {
-            spans.current[measures.length + at] = element;
-          }}
-        >
-          {part.tag}
-        </span>
-      ))}
+      </div>
     </>
   );
 }

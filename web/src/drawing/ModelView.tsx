@@ -109,7 +109,7 @@ export function ModelView({ model, label }: Props) {
         {room && able ? (
           <Guard instead={paper}>
             <Suspense fallback={paper}>
-              <Model model={model} look={look} onPick={(id) => set({ picked: id })} handle={handle} />
+              <Model model={model} look={look} onPick={(id) => set({ picked: id })} handle={handle} until={paper} />
             </Suspense>
           </Guard>
         ) : (

@@ -61,7 +61,9 @@ const PAD = 46;
 
 type At = (point: Screen) => Screen;
 
-/** Neighbours in the order of painting that are of one part: drawn together, as no face of a part hides another of it. */
+/**
+ * Neighbours in the order of painting that are of one part: drawn together, as no face of a part hides another of it.
+ */
 function runsOf(patches: readonly Patch<Drawn>[]): readonly (readonly Patch<Drawn>[])[] {
   const runs: Patch<Drawn>[][] = [];
   for (const patch of patches) {

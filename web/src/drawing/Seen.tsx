@@ -25,7 +25,9 @@ type Props = {
   readonly children: () => ReactNode;
 };
 
-/** Draws what is in view or near it, and keeps the room of the rest: of a long row only what is looked at costs time. */
+/**
+ * Draws what is in view or near it, and keeps the room of the rest: of a long row only what is looked at costs time.
+ */
 export function Seen({ height, children }: Props) {
   const [place, setPlace] = useState<HTMLDivElement | null>(null);
   const [seen, setSeen] = useState(false);

@@ -3,12 +3,16 @@ import { useFrom } from '../state/hooks';
 
 /** So long the drawn picture stands at most, where the page does not come to rest. */
 const LONGEST_MS = 4000;
-/** Pictures of the page that come so soon after each other show that it has: a slow one waits until the last is on the screen. */
+/**
+ * Pictures of the page that come so soon after each other show that it has: a slow one waits until the last is on the
+ * screen.
+ */
 const CALM = { frames: 6, withinMs: 40 };
 
 /**
- * Whether the picture in space may be begun: once the plan is there and the page is at rest. To begin waits for the graphics
- * to finish what they have in hand; without a card that is up to half a second in which nothing answers. Once true it stays so.
+ * Whether the picture in space may be begun: once the plan is there and the page is at rest. To begin waits for the
+ * graphics to finish what they have in hand; without a card that is up to half a second in which nothing answers. Once
+ * true it stays so.
  */
 export function useRoomForSpace(): boolean {
   const working = useFrom((state) => state.planning.working);

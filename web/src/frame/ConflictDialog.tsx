@@ -9,8 +9,8 @@ import { placeWords, valueWords } from '../words/places';
 import './ConflictDialog.css';
 
 /**
- * Another tab saved first, and both changed the same. Each such place is shown with both values to choose from; all else
- * that either changed is in already. Nothing is lost whichever is taken.
+ * Another tab saved first, and both changed the same. Each such place is shown with both values to choose from; all
+ * else that either changed is in already. Nothing is lost whichever is taken.
  */
 export function ConflictDialog() {
   const { conflict, job, base } = useFrom((state) => state.bench);

@@ -27,7 +27,9 @@ export async function takeAlong(summaries: readonly JobSummary[], withRack: bool
 /** What came in, and what did not, in sentences. */
 export type Arrived = { readonly ids: readonly string[]; readonly says: string; readonly problems: readonly string[] };
 
-/** Reads such a file: its photos are kept here, each job is a new one, boards that the rack does not have are put on it. */
+/**
+ * Reads such a file: its photos are kept here, each job is a new one, boards that the rack does not have are put on it.
+ */
 export async function takeIn(file: Blob): Promise<Arrived> {
   const { jobs, photos, rack, problems: unread } = unpacked(new Uint8Array(await file.arrayBuffer()));
   const problems = [...unread];

@@ -3,7 +3,9 @@ import { createTheme, type Theme } from '@mui/material/styles';
 import type { SpaceColours } from '../drawing/space';
 import type { ScreenLook } from '../state/view';
 
-/** Colours of the two looks. Style sheets read them as CSS variables, MUI through the theme; they are written here once. */
+/**
+ * Colours of the two looks. Style sheets read them as CSS variables, MUI through the theme; they are written here once.
+ */
 const COLOURS = {
   light: {
     paper: '#f5f5f0',

@@ -12,7 +12,9 @@ const PAGE = { width: 180, height: 240 } as const;
 /** Pages overlap so far, to be glued on each other. */
 const OVERLAP = 10;
 
-/** One part at full size over as many pages as it takes, each with its place, cross marks and a line to check the scale. */
+/**
+ * One part at full size over as many pages as it takes, each with its place, cross marks and a line to check the scale.
+ */
 export default function Templates() {
   const job = useJob();
   const plan = usePlan();

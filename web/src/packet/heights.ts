@@ -103,7 +103,9 @@ export const stepHeight =
   (block: StepBlock): number =>
     heightWith(block, paper)(block.step.actions.reduce((sum, action) => sum + actionHeight(block, action, paper), 0));
 
-/** Height of a board's drawing on paper, mm: a row of one height, or a sheet to the scale of a whole one and its sizes. */
+/**
+ * Height of a board's drawing on paper, mm: a row of one height, or a sheet to the scale of a whole one and its sizes.
+ */
 export function boardHeight(board: Board, plan: Pick<Plan, 'cuts' | 'buying'>): number {
   const cuts = plan.cuts.filter((cut) => cut.board === board.number);
   return 'sheet' in board.offer

@@ -31,7 +31,9 @@ const readOf = (answer: Response): Promise<unknown> =>
     throw new Offline('The server does not answer as it should.');
   });
 
-/** An answer that does not come within this never will: the way to the server broke without a word. Files take longer. */
+/**
+ * An answer that does not come within this never will: the way to the server broke without a word. Files take longer.
+ */
 const PATIENCE_MS = 20_000;
 
 /** What the server answered; where it wants a sign-in first, after that. What it refused is thrown. */

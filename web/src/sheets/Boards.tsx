@@ -26,7 +26,9 @@ type Props = {
   readonly lit: Lit | null;
   readonly only?: ReadonlySet<number>;
   readonly tape?: TapeReading;
-  /** What can be done with a board, beside its name. Where there is such, many boards are drawn as they come into view. */
+  /**
+   * What can be done with a board, beside its name. Where there is such, many boards are drawn as they come into view.
+   */
   readonly tools?: (board: Board) => ReactNode;
   /** How many times larger than the page is wide; the drawings are then scrolled. */
   readonly zoom?: number;

@@ -5,8 +5,8 @@ import type { RootState } from './root';
 import { said } from './view';
 
 /**
- * What can not be saved is refused at the change, with the reason: a 31st piece, a name too long. Else every later change
- * would be refused with it by the server, and be gone with the tab.
+ * What can not be saved is refused at the change, with the reason: a 31st piece, a name too long. Else every later
+ * change would be refused with it by the server, and be gone with the tab.
  */
 export const border: Middleware<object, RootState> =
   ({ getState, dispatch }) =>

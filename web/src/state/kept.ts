@@ -105,8 +105,8 @@ function read(kept: Kept): Kept | null {
 }
 
 /**
- * What there is of a job that the server may not have: this tab's own from before a reload, else the newest of a tab that
- * was closed with changes of its own. That of other open tabs is theirs.
+ * What there is of a job that the server may not have: this tab's own from before a reload, else the newest of a tab
+ * that was closed with changes of its own. That of other open tabs is theirs.
  */
 export async function keptOf(id: string): Promise<Kept | null> {
   try {

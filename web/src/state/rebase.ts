@@ -26,8 +26,8 @@ export type Rebased =
   | { readonly conflict: true; readonly base: Job };
 
 /**
- * What the changes grew from: a save of this tab's own whose answer was lost, where another tab saved on top of it, so that
- * all of it stands in what that one saved; else what the server had. Its own edit of before is then nobody else's.
+ * What the changes grew from: a save of this tab's own whose answer was lost, where another tab saved on top of it, so
+ * that all of it stands in what that one saved; else what the server had. Its own edit of before is then nobody else's.
  */
 const grownFrom = ({ base, sent }: Pick<Grown, 'base' | 'sent'>, theirs: Job): Job =>
   sent.findLast(({ job }) => {
@@ -37,7 +37,8 @@ const grownFrom = ({ base, sent }: Pick<Grown, 'base' | 'sent'>, theirs: Job): J
 
 /**
  * Changes that were made on one save put on top of a later one. What another tab changed is taken in where both did not
- * change the same; `joined` says that there was any. A save of this tab's own, whose answer was lost, is known by its id.
+ * change the same; `joined` says that there was any. A save of this tab's own, whose answer was lost, is known by its
+ * id.
  */
 export function rebased({ job, base: had, revision, sent }: Grown, saved: Saved): Rebased {
   const own = saved.revision === revision || sent.some(({ save }) => save === saved.save);

@@ -13,9 +13,9 @@ export const endPlan = createAction('planning/endPlan');
 export const endProof = createAction('planning/endProof');
 
 /**
- * Plans again after every change, a job just opened after showing what it came to last time: first quickly, then, where that
- * is not proved to be the least, a longer search in a second worker that can be stopped. What is of an older job is dropped
- * when it comes back.
+ * Plans again after every change, a job just opened after showing what it came to last time: first quickly, then, where
+ * that is not proved to be the least, a longer search in a second worker that can be stopped. What is of an older job
+ * is dropped when it comes back.
  */
 export function listenForPlans(listen: Listen): void {
   listen({

@@ -25,7 +25,9 @@ import type { AppDispatch, Listen, RootState } from './root';
 
 /** A pause this long in changing sends what there is. */
 const PAUSE_MS = 500;
-/** Asked again after so long; a server that can not save just now after twice as long each time, up to half a minute. */
+/**
+ * Asked again after so long; a server that can not save just now after twice as long each time, up to half a minute.
+ */
 const RETRY_MS = 2000;
 const LONGEST_RETRY_MS = 30_000;
 
@@ -87,8 +89,9 @@ async function sendOnce(id: string, store: Store): Promise<Outcome> {
 }
 
 /**
- * Saves as you go: each change is kept in this browser at once and sent after a pause. While the server does not answer,
- * or can not save just now, it is tried again with growing pauses; a save based on an old revision is never forced.
+ * Saves as you go: each change is kept in this browser at once and sent after a pause. While the server does not
+ * answer, or can not save just now, it is tried again with growing pauses; a save based on an old revision is never
+ * forced.
  */
 export function listenForSaves(listen: Listen): void {
   // Sent side by side, the second save would look like another tab's.
@@ -127,8 +130,8 @@ export function listenForSaves(listen: Listen): void {
 }
 
 /**
- * Before the page is left, what is typed is taken, and what the server does not have is kept at once. Where this browser
- * keeps nothing, the person is asked.
+ * Before the page is left, what is typed is taken, and what the server does not have is kept at once. Where this
+ * browser keeps nothing, the person is asked.
  */
 export function keepOnLeaving({ getState }: Pick<Store, 'getState'>): void {
   const unsaved = () => getState().bench.saving !== 'saved' && getState().bench.job !== null;

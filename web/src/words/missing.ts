@@ -5,8 +5,8 @@ import { runs } from './labels';
 export type Missing = { readonly name: string; readonly count: number; readonly why: string };
 
 /**
- * What can not be built, and what no yard of the job sells and nothing on hand gives: pieces, boards by what they are made of
- * with the parts that want them, boxes of hardware.
+ * What can not be built, and what no yard of the job sells and nothing on hand gives: pieces, boards by what they are
+ * made of with the parts that want them, boxes of hardware.
  */
 export function missingIn(
   { list, buying, pieces }: Pick<Plan, 'list' | 'buying' | 'pieces'>,

@@ -22,7 +22,9 @@ export const cornerBlock: WayToJoin = {
   fits: () => true,
   lays: blocks,
   buys: bought,
-  /** Half of the screws and one glued face carry a straight pull; the block's other face is on the post's long grain. */
+  /**
+   * Half of the screws and one glued face carry a straight pull; the block's other face is on the post's long grain.
+   */
   strength: (item) =>
     screwPounds(item.into, item.fastener?.shank ?? 0, bitesOf(item) / 2) +
     toInches(item.drilled.width) * 1.5 * GLUE_POUNDS * 0.5,

@@ -247,7 +247,10 @@ function assemble(
   assembleDrawers(kit, numbers, ready);
 }
 
-/** Sides, bottom, top and dividers in sheet or panel; shelves, doors, a drop front or drawers; on legs, a plinth or the floor. */
+/**
+ * Sides, bottom, top and dividers in sheet or panel; shelves, doors, a drop front or drawers; on legs, a plinth or the
+ * floor.
+ */
 export const caseFamily = family({
   id: 'case',
   name: 'Case',

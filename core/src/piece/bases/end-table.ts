@@ -25,7 +25,10 @@ const CHOICES = {
 };
 type Chosen = Values<typeof CHOICES>;
 
-/** Sizes that all else follows from. Fronts stand level with the legs, the rails behind them, the boxes behind the rails. */
+/**
+ * Sizes that all else follows from. Fronts stand level with the legs, the rails behind them, the boxes behind the
+ * rails.
+ */
 function sizesOf(kit: Kit, room: Room, choices: Chosen) {
   const rail = kit.sizes.dressed(RAIL);
   const section = legSection(choices, room.sizes);

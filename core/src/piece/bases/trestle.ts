@@ -208,7 +208,9 @@ function trestles(
   });
 }
 
-/** The stretcher from post to post, and the kickers to a spine under the top. What carries the top besides the heads. */
+/**
+ * The stretcher from post to post, and the kickers to a spine under the top. What carries the top besides the heads.
+ */
 function between(
   kit: Kit,
   room: Room,

@@ -4,7 +4,9 @@ import type { OnHand } from '../../job';
 /** A plank end shorter than this is not laid: it would lift. */
 export const SHORTEST: Length = inches(6);
 
-/** Lengths without a fault that pieces on hand give, each end squared where it is not; of as many copies as share them. */
+/**
+ * Lengths without a fault that pieces on hand give, each end squared where it is not; of as many copies as share them.
+ */
 export function usableLengths(
   pieces: readonly Pick<OnHand, 'length' | 'count' | 'squared' | 'bad'>[],
   squareEnds: Length,

@@ -31,7 +31,9 @@ const SHAPES: ReadonlySet<Operation['kind']> = new Set<Operation['kind']>([
   'trim whole',
 ]);
 
-/** The whole work on a piece, moment by moment: every setting of the saw that cuts a part of it, then every operation. */
+/**
+ * The whole work on a piece, moment by moment: every setting of the saw that cuts a part of it, then every operation.
+ */
 export function momentsOf(
   { piece, parts, steps }: Plan['pieces'][number],
   setups: Plan['setups'],

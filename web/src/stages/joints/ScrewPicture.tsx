@@ -6,7 +6,10 @@ const WIDTH = 184;
 const HEIGHT = 120;
 const MIDDLE = 58;
 
-/** One fastener cut along its own line, to scale: what it goes through, what it bites in, and what is left before the far face. */
+/**
+ * One fastener cut along its own line, to scale: what it goes through, what it bites in, and what is left before the
+ * far face.
+ */
 export function ScrewPicture({ fastening }: { readonly fastening: Fastening }) {
   const { shanks, drilled, into, by } = fastening;
   const shank = shanks[0];

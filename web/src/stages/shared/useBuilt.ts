@@ -25,8 +25,8 @@ function modelOf(piece: Piece, nominal: Nominal, job: Job): PieceModel {
 }
 
 /**
- * The piece in view built here and now, so that it is there before the first plan and follows a changed size at once while
- * the plan is worked out beside it. A top left to "cheapest" is built as the plan last settled it.
+ * The piece in view built here and now, so that it is there before the first plan and follows a changed size at once
+ * while the plan is worked out beside it. A top left to "cheapest" is built as the plan last settled it.
  */
 export function useBuilt(piece: Piece | null): BuiltEarly | null {
   const job = useJob();

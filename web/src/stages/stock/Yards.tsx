@@ -22,7 +22,9 @@ const KINDS: readonly (readonly [Kind, string])[] = [
   ['hardware', 'Screws and the rest'],
 ];
 
-/** Which yards the job buys at, and their prices. A change here is for this job; the yard's own list only when told to. */
+/**
+ * Which yards the job buys at, and their prices. A change here is for this job; the yard's own list only when told to.
+ */
 export function Yards() {
   const { yard: first, alsoAt } = useJob();
   const change = useChangeJob();
