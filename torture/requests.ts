@@ -116,25 +116,8 @@ function bodyOf(roll: () => number, sound: readonly Json[], known: ReadonlyMap<s
   return Buffer.alloc(0);
 }
 
-/**
- * Requests that no browser sends: each is answered in time, with a status and words of its own, and what was saved
- * stays.
- */
-export const requests: Ordeal = async ({ until, seed, most }) => {
-  const folder = mkdtempSync(join(tmpdir(), 'sill-requests-'));
-  const file = join(folder, 'jobs.db');
-  const database = await openDatabase(file);
-  await fill(database, true);
-  let [troubles, logged] = ['', 0];
-  const log = pino({ level: 'error' }, { write: (line: string) => ((troubles ||= line.slice(0, 400)), logged++) });
-  const solver = async (problem: CutProblem) => {
-    const start = performance.now();
-    return solveExactly(problem, { stopped: () => performance.now() - start > 200 });
-  };
-  const common = { database, file, log, perMinute: 1e9, solver } as const;
-  const server = createServer(makeApp(common)).listen(0, '127.0.0.1');
-  const shut = createServer(makeApp({ ...common, beyond: { addresses: [], secure: false } })).listen(0, '127.0.0.1');
-  await Promise.all([server, shut].map((one) => new Promise((done) => one.once('listening', done))));
+/** Sends anything at all to a server on this machine, over connections that are kept. */
+function client() {
   const agent = new Agent({ keepAlive: true, maxSockets: 4 });
   const send = (port: number, method: string, path: string, headers: Record<string, string>, body: Buffer) =>
     new Promise<Answer>((done, fail) => {
@@ -163,6 +146,29 @@ export const requests: Ordeal = async ({ until, seed, most }) => {
       sent.on('error', fail);
       sent.end(body);
     });
+  return { agent, send };
+}
+
+/**
+ * Requests that no browser sends: each is answered in time, with a status and words of its own, and what was saved
+ * stays.
+ */
+export const requests: Ordeal = async ({ until, seed, most }) => {
+  const folder = mkdtempSync(join(tmpdir(), 'sill-requests-'));
+  const file = join(folder, 'jobs.db');
+  const database = await openDatabase(file);
+  await fill(database, true);
+  let [troubles, logged] = ['', 0];
+  const log = pino({ level: 'error' }, { write: (line: string) => ((troubles ||= line.slice(0, 400)), logged++) });
+  const solver = async (problem: CutProblem) => {
+    const start = performance.now();
+    return solveExactly(problem, { stopped: () => performance.now() - start > 200 });
+  };
+  const common = { database, file, log, perMinute: 1e9, solver } as const;
+  const server = createServer(makeApp(common)).listen(0, '127.0.0.1');
+  const shut = createServer(makeApp({ ...common, beyond: { addresses: [], secure: false } })).listen(0, '127.0.0.1');
+  await Promise.all([server, shut].map((one) => new Promise((done) => one.once('listening', done))));
+  const { agent, send } = client();
   const { port } = server.address() as AddressInfo;
   const { port: shutPort } = shut.address() as AddressInfo;
   const job = demoJob() as unknown as Json;

@@ -20,8 +20,8 @@ const odds = (chance: number): string =>
 
 const dollars = (cents: number): string => `$${(cents / 100).toFixed(2)}`;
 
-/** Budget, the bought price, spares, what the yard lacks and what fits the car. */
-export function moneyNotes({ job, list, buying, pieces }: Facts): readonly Finding[] {
+/** Over or under the budget, and against the bought price. */
+function priceNotes({ job, list, buying, pieces }: Facts): readonly Finding[] {
   const found: Finding[] = [];
   const complete = isComplete({ pieces, buying, list });
   if (job.budget !== null && list.total > job.budget) {
@@ -63,7 +63,12 @@ export function moneyNotes({ job, list, buying, pieces }: Facts): readonly Findi
         numbers: { boughtCents: bought },
       }),
     );
+  return found;
+}
 
+/** What spares cost, and the odds of a second trip with and without them. */
+function spareNotes({ job, list, buying }: Facts): readonly Finding[] {
+  if (list.spareCount === 0) return [];
   const spares = sparesFor(job, buying);
   const any = (chances: readonly number[]) => 1 - chances.reduce((none, chance) => none * (1 - chance), 1);
   const trip = any(spares.map(({ secondTrip: chance }) => chance));
@@ -72,24 +77,27 @@ export function moneyNotes({ job, list, buying, pieces }: Facts): readonly Findi
     (sum, { offer, count }) => sum + count * offer.price,
     0,
   );
-  if (list.spareCount > 0)
-    found.push(
-      note(null, 'spares', 'care', 'stock', {
-        title: say`${list.spareCount} spare ${list.spareCount === 1 ? 'board' : 'boards'}`,
-        because:
-          job.spares === 'each'
-            ? say`One of each size, long enough for its longest piece, in case one splits or is cut wrong: ${dollars(list.spares)} before tax. Without them the odds of a second trip are ${odds(without)}, with them ${odds(trip)}.`
-            : say`At ${job.shop.spoiled} spoiled of a hundred it takes these to be nine in ten sure of each size: ${dollars(list.spares)} before tax. Without them the odds of a second trip are ${odds(without)}, with them ${odds(trip)}.`,
-        numbers: { sparesCents: list.spares, secondTrip: trip, secondTripWithout: without },
-        remedies: [
-          ...(likely < list.spares
-            ? [{ label: say`Only as many as is likely`, changes: [set(null, ['spares'], 'likely')] }]
-            : []),
-          { label: say`Buy the exact count`, changes: [set(null, ['spares'], 'none')] },
-        ],
-      }),
-    );
+  return [
+    note(null, 'spares', 'care', 'stock', {
+      title: say`${list.spareCount} spare ${list.spareCount === 1 ? 'board' : 'boards'}`,
+      because:
+        job.spares === 'each'
+          ? say`One of each size, long enough for its longest piece, in case one splits or is cut wrong: ${dollars(list.spares)} before tax. Without them the odds of a second trip are ${odds(without)}, with them ${odds(trip)}.`
+          : say`At ${job.shop.spoiled} spoiled of a hundred it takes these to be nine in ten sure of each size: ${dollars(list.spares)} before tax. Without them the odds of a second trip are ${odds(without)}, with them ${odds(trip)}.`,
+      numbers: { sparesCents: list.spares, secondTrip: trip, secondTripWithout: without },
+      remedies: [
+        ...(likely < list.spares
+          ? [{ label: say`Only as many as is likely`, changes: [set(null, ['spares'], 'likely')] }]
+          : []),
+        { label: say`Buy the exact count`, changes: [set(null, ['spares'], 'none')] },
+      ],
+    }),
+  ];
+}
 
+/** What the yard lacks, and what is on hand. */
+function supplyNotes({ job, list, buying }: Facts): readonly Finding[] {
+  const found: Finding[] = [];
   if (list.notSold.length > 0) {
     const named = list.notSold.map(
       ({ kind, size, count }): Phrase => say`${strong(count)} ${hardwareName(kind, size)}`,
@@ -124,7 +132,12 @@ export function moneyNotes({ job, list, buying, pieces }: Facts): readonly Findi
         numbers: { pieces: there.length },
       }),
     );
+  return found;
+}
 
+/** What is longer than the car. */
+function carNotes({ job, list }: Facts): readonly Finding[] {
+  const found: Finding[] = [];
   const cuts = list.boards.flatMap(({ offer, storeCuts }) => storeCuts.map((at) => ({ offer, at })));
   const able = cuts.flatMap(({ offer, at }) => (at === null ? [] : [{ offer, at }]));
   if (able.length > 0)
@@ -151,3 +164,7 @@ export function moneyNotes({ job, list, buying, pieces }: Facts): readonly Findi
     );
   return found;
 }
+
+/** Budget, the bought price, spares, what the yard lacks and what fits the car. */
+export const moneyNotes = (facts: Facts): readonly Finding[] =>
+  [priceNotes, spareNotes, supplyNotes, carNotes].flatMap((notes) => notes(facts));

@@ -27,31 +27,7 @@ export function cutupsWithin(
 ): readonly Cutup[] | null {
   const known = new Map<number, readonly Taking[]>();
   const nothing: readonly Taking[] = [{ counts: items.map(() => 0), loss: 0, tree: EMPTY, used: 0 }];
-  let tried = 0;
   const bestOf = (level: number, cell: number) => (level < 0 ? 0 : best[level]![cell]!);
-  const collect = () => {
-    const found = new Map<string, Taking>();
-    /** Two takings put together, losing so much besides; `tree` and `used` are worked out only for what is kept. */
-    const add = (
-      a: readonly number[],
-      b: readonly number[],
-      loss: number,
-      rest: () => Pick<Taking, 'tree' | 'used'>,
-    ) => {
-      if (++tried > limit * MOST_TRIED) throw TOO_MANY;
-      if (loss > slack) return;
-      const counts = new Array<number>(quantities.length);
-      for (let item = 0; item < quantities.length; item++)
-        if ((counts[item] = a[item]! + b[item]!) > quantities[item]!) return;
-      const name = counts.join();
-      const other = found.get(name);
-      if (!other || loss < other.loss) {
-        const { tree, used } = rest();
-        found.set(name, { counts, loss, tree, used });
-      }
-    };
-    return { found, add };
-  };
   /** The longest sum of pieces that is no longer than a cell: sections of other lengths hold nothing more. */
   const reached = new Int32Array(cells + 1);
   const taken = [...new Set(levels.flatMap(({ ways }) => ways.map((way) => way.cells)))];
@@ -59,7 +35,11 @@ export function cutupsWithin(
     reached[cell] = taken.some((length) => length <= cell && reached[cell - length] === cell - length)
       ? cell
       : reached[cell - 1]!;
-  const quantities = items.map(({ quantity }) => quantity);
+  const collect = collector(
+    items.map(({ quantity }) => quantity),
+    slack,
+    limit * MOST_TRIED,
+  );
   const none = items.map(() => 0);
   const ones = items.map((_, one) => items.map((__, item) => (item === one ? 1 : 0)));
 
@@ -152,3 +132,31 @@ export function cutupsWithin(
 /** Ways looked at, over all cells, for each that may be written down. */
 const MOST_TRIED = 400;
 const TOO_MANY = new Error('more cutups than asked for');
+
+/** Keeps the least wasteful of each set of pieces. Throws `TOO_MANY` beyond so many tries, over all that it makes. */
+function collector(quantities: readonly number[], slack: number, most: number) {
+  let tried = 0;
+  return () => {
+    const found = new Map<string, Taking>();
+    /** Two takings put together, losing so much besides; `tree` and `used` are worked out only for what is kept. */
+    const add = (
+      a: readonly number[],
+      b: readonly number[],
+      loss: number,
+      rest: () => Pick<Taking, 'tree' | 'used'>,
+    ) => {
+      if (++tried > most) throw TOO_MANY;
+      if (loss > slack) return;
+      const counts = new Array<number>(quantities.length);
+      for (let item = 0; item < quantities.length; item++)
+        if ((counts[item] = a[item]! + b[item]!) > quantities[item]!) return;
+      const name = counts.join();
+      const other = found.get(name);
+      if (!other || loss < other.loss) {
+        const { tree, used } = rest();
+        found.set(name, { counts, loss, tree, used });
+      }
+    };
+    return { found, add };
+  };
+}

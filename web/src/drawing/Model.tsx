@@ -11,22 +11,13 @@ import {
   type ReactNode,
   type Ref,
 } from 'react';
-import {
-  Raycaster,
-  Spherical,
-  Vector3,
-  WebGLRenderTarget,
-  type BufferGeometry,
-  type Camera,
-  type Object3D,
-  type Scene,
-  type WebGLRenderer,
-} from 'three';
+import { Raycaster, Spherical, Vector3, type BufferGeometry, type Object3D } from 'three';
 import type { OrbitControls as Controls } from 'three-stdlib';
 import { extent, middleOf, outOf, solidOf, toInches, type Box, type Part, type PieceModel } from '@sill/core';
 import { useApp, useFrom } from '../state/hooks';
 import { marked } from '../state/view';
 import { Dim } from '../words/Dim';
+import { Ready } from './Ready';
 import { rendererLater } from './renderer';
 import { useSpace } from './space';
 import {
@@ -252,42 +243,40 @@ function Hand({
   return null;
 }
 
-/** Draws where nobody sees it, and waits without holding up the page until that is done. */
-async function drawnOnce(gl: WebGLRenderer, scene: Scene, camera: Camera): Promise<void> {
-  const hidden = new WebGLRenderTarget(8, 8, { samples: 4 });
-  gl.setRenderTarget(hidden);
-  gl.render(scene, camera);
-  gl.setRenderTarget(null);
-  const context = gl.getContext() as WebGL2RenderingContext;
-  const done = context.fenceSync(context.SYNC_GPU_COMMANDS_COMPLETE, 0);
-  context.flush();
-  while (done && context.getSyncParameter(done, context.SYNC_STATUS) !== context.SIGNALED)
-    await new Promise((turn) => setTimeout(turn, 10));
-  context.deleteSync(done);
-  hidden.dispose();
-}
+type WrittenProps = {
+  readonly measures: readonly Measure[];
+  readonly tagged: readonly Part[];
+  readonly spans: React.RefObject<(HTMLSpanElement | null)[]>;
+};
 
-/**
- * Has the graphics make ready how everything is drawn before it is: without a card the first picture would wait for
- * that.
- */
-function Ready({ onReady }: { readonly onReady: () => void }) {
-  const { gl, scene, camera, invalidate } = useThree();
-  useEffect(() => {
-    let here = true;
-    const begin = () => {
-      if (!here) return;
-      onReady();
-      invalidate();
-    };
-    // Where the graphics can not say when they are ready, only a picture drawn can.
-    const ready = gl.extensions.has('KHR_parallel_shader_compile') ? gl.compileAsync(scene, camera) : Promise.resolve();
-    void ready.then(() => drawnOnce(gl, scene, camera)).then(begin, begin);
-    return () => {
-      here = false;
-    };
-  }, [gl, scene, camera, invalidate, onReady]);
-  return null;
+/** The words that `Labels` keeps at their places: dimensions, then tags. */
+function Written({ measures, tagged, spans }: WrittenProps) {
+  return (
+    <>
+      {measures.map(({ length }, at) => (
+        <span
+          key={`m${at}`}
+          className="model-dim"
+          ref={(element) => {
+            spans.current[at] = element;
+          }}
+        >
+          <Dim of={length} />
+        </span>
+      ))}
+      {tagged.map((part, at) => (
+        <span
+          key={part.id}
+          className="model-tag"
+          ref={(element) => {
+            spans.current[measures.length + at] = element;
+          }}
+        >
+          {part.tag}
+        </span>
+      ))}
+    </>
+  );
 }
 
 /** Height of what the eye takes in, degrees, and where it is: towards it, a unit long. */
@@ -405,28 +394,7 @@ export default function Model({ model, look, onPick, handle, until }: Props) {
           <Ready onReady={begin} />
           <Hand handle={handle} home={home} target={target} piece={parts[0]?.piece} />
         </Canvas>
-        {measures.map(({ length: long }, at) => (
-          <span
-            key={`m${at}`}
-            className="model-dim"
-            ref={(element) => {
-              spans.current[at] = element;
-            }}
-          >
-            <Dim of={long} />
-          </span>
-        ))}
-        {tagged.map(({ part }, at) => (
-          <span
-            key={part.id}
-            className="model-tag"
-            ref={(element) => {
-              spans.current[measures.length + at] = element;
-            }}
-          >
-            {part.tag}
-          </span>
-        ))}
+        <Written measures={measures} tagged={tagged.map(({ part }) => part)} spans={spans} />
       </div>
     </>
   );

@@ -118,52 +118,69 @@ export function ModelView({ model, label }: Props) {
         {picked && <Picked part={picked} />}
       </div>
       {able && (
-        <div className="model-foot">
-          <Segmented
-            label="Cut open"
-            value={SECTIONS.find(([, , axis]) => axis === (look.section?.axis ?? null))![0]}
-            options={SECTIONS.map(([name, words]) => [name, words])}
-            onChange={(name) => {
-              const axis = SECTIONS.find(([one]) => one === name)![2];
-              set({ section: axis === null ? null : { axis, share: 0.5 } });
-            }}
-          />
-          {look.section && (
-            <Share
-              label="where"
-              value={look.section.share}
-              onChange={(share) => set({ section: { axis: look.section!.axis, share } as Section })}
-            />
-          )}
-          <ToggleButton
-            className="segment"
-            size="small"
-            value="ghost"
-            selected={look.ghost}
-            onChange={() => set({ ghost: !look.ghost })}
-          >
-            see through
-          </ToggleButton>
-          <ToggleButton
-            className="segment"
-            size="small"
-            value="tags"
-            selected={look.tags}
-            onChange={() => set({ tags: !look.tags })}
-          >
-            tags
-          </ToggleButton>
-          <Share label="apart" value={look.apart} onChange={(apart) => set({ apart })} />
-          {model.motions.length > 0 && <Share label="open" value={look.open} onChange={(open) => set({ open })} />}
-          <span className="grow" />
+        <LookTools look={look} set={set} opens={model.motions.length > 0}>
           <Button size="small" onClick={savePng}>
             PNG
           </Button>
           <Button size="small" onClick={() => void saveGltf()}>
             glTF
           </Button>
-        </div>
+        </LookTools>
       )}
+    </div>
+  );
+}
+
+type ToolsProps = {
+  readonly look: Look3D;
+  readonly set: (change: Partial<Look3D>) => void;
+  /** Something slides or swings. */
+  readonly opens: boolean;
+  readonly children: ReactNode;
+};
+
+/** How the piece is looked at: cut open, seen through, with its tags, pulled apart, its drawers out. */
+function LookTools({ look, set, opens, children }: ToolsProps) {
+  return (
+    <div className="model-foot">
+      <Segmented
+        label="Cut open"
+        value={SECTIONS.find(([, , axis]) => axis === (look.section?.axis ?? null))![0]}
+        options={SECTIONS.map(([name, words]) => [name, words])}
+        onChange={(name) => {
+          const axis = SECTIONS.find(([one]) => one === name)![2];
+          set({ section: axis === null ? null : { axis, share: 0.5 } });
+        }}
+      />
+      {look.section && (
+        <Share
+          label="where"
+          value={look.section.share}
+          onChange={(share) => set({ section: { axis: look.section!.axis, share } as Section })}
+        />
+      )}
+      <ToggleButton
+        className="segment"
+        size="small"
+        value="ghost"
+        selected={look.ghost}
+        onChange={() => set({ ghost: !look.ghost })}
+      >
+        see through
+      </ToggleButton>
+      <ToggleButton
+        className="segment"
+        size="small"
+        value="tags"
+        selected={look.tags}
+        onChange={() => set({ tags: !look.tags })}
+      >
+        tags
+      </ToggleButton>
+      <Share label="apart" value={look.apart} onChange={(apart) => set({ apart })} />
+      {opens && <Share label="open" value={look.open} onChange={(open) => set({ open })} />}
+      <span className="grow" />
+      {children}
     </div>
   );
 }

@@ -4,7 +4,7 @@ import { add, times, unit, type Vec } from '../../solid';
 import type { Nominal } from '../../stock';
 import { dim, say } from '../../words';
 import { angle, count, measure, pick } from '../choice';
-import { family } from '../family';
+import { family, type Room } from '../family';
 import { boxAt, facePlane, kitFor, level, UP, type Kit } from '../kit';
 import { boxOf, cornersOf, rawSolidOf, tan } from '../shape';
 import type { Part } from '../part';
@@ -98,6 +98,32 @@ function rail(
   legs.forEach((leg) => kit.join('rail end', name, leg));
 }
 
+/** Says so where a stretcher stands less than an inch under the aprons. */
+function checkStretcher(kit: Kit, room: Room, apronFrom: Length, stretcherWidth: Length, asked: Length) {
+  const high = apronFrom - stretcherWidth - inches(1);
+  if (asked > high) {
+    const at = Math.max(inches(1), Math.round(high / 2));
+    const height = room.height + inches(1) - high;
+    kit.stop(
+      'stretcher-meets-apron',
+      say`The stretcher meets the apron`,
+      say`At ${dim(asked)} a ${dim(stretcherWidth)} stretcher leaves no inch under the apron, which starts at ${dim(apronFrom)}.`,
+      { high },
+      [
+        ...(at <= high
+          ? [{ label: say`Put it at ${dim(at)}`, changes: [kit.change(['choices', 'stretcherHeight'], at)] }]
+          : [
+              {
+                label: say`Make it ${dim(height)} high, the stretcher at ${dim(at)}`,
+                changes: [kit.change(['size', 'height'], height), kit.change(['choices', 'stretcherHeight'], at)],
+              },
+            ]),
+        { label: say`Leave stretchers out`, changes: [kit.change(['choices', 'stretchers'], 'none')] },
+      ],
+    );
+  }
+}
+
 /** Legs that spread towards the floor, 0 to 15 degrees along, across or both; rails cut to match. */
 export const splayed = family({
   id: 'splayed',
@@ -175,28 +201,7 @@ export const splayed = family({
     const stretcher: Nominal = '1x3';
     const { width: stretcherWidth } = kit.sizes.dressed(stretcher);
     const apronFrom = room.under - apron.width;
-    const high = apronFrom - stretcherWidth - inches(1);
-    if (choices.stretchers !== 'none' && choices.stretcherHeight > high) {
-      const at = Math.max(inches(1), Math.round(high / 2));
-      const height = room.height + inches(1) - high;
-      kit.stop(
-        'stretcher-meets-apron',
-        say`The stretcher meets the apron`,
-        say`At ${dim(choices.stretcherHeight)} a ${dim(stretcherWidth)} stretcher leaves no inch under the apron, which starts at ${dim(apronFrom)}.`,
-        { high },
-        [
-          ...(at <= high
-            ? [{ label: say`Put it at ${dim(at)}`, changes: [kit.change(['choices', 'stretcherHeight'], at)] }]
-            : [
-                {
-                  label: say`Make it ${dim(height)} high, the stretcher at ${dim(at)}`,
-                  changes: [kit.change(['size', 'height'], height), kit.change(['choices', 'stretcherHeight'], at)],
-                },
-              ]),
-          { label: say`Leave stretchers out`, changes: [kit.change(['choices', 'stretchers'], 'none')] },
-        ],
-      );
-    }
+    if (choices.stretchers !== 'none') checkStretcher(kit, room, apronFrom, stretcherWidth, choices.stretcherHeight);
     if (kit.stopped()) return kit.built();
 
     const [x0, x1, y0, y1] = [foot.x, foot.x + foot.length, foot.y, foot.y + foot.width];

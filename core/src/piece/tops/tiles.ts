@@ -3,8 +3,8 @@ import { planeAt, rectangle, type Vec } from '../../solid';
 import type { LumberSizes, Nominal } from '../../stock';
 import { dim, say } from '../../words';
 import { count, measure, pick } from '../choice';
-import { top } from '../family';
-import { boxAt, kitFor } from '../kit';
+import { top, type Room } from '../family';
+import { boxAt, kitFor, type Kit } from '../kit';
 import type { Cutout } from '../part';
 
 const BED = 'ply 3/4' as const;
@@ -19,6 +19,53 @@ export const tileRun = (tile: Length, number: number, joint: Length): Length => 
 /** Outside of the frame round a run of tiles. */
 export const tiledSize = (tile: Length, number: number, joint: Length, sizes: LumberSizes): Length =>
   tileRun(tile, number, joint) + 2 * (sizes.dressed(FRAME).width - LIP);
+
+type Tiling = { readonly long: number; readonly wide: number; readonly joint: Length };
+
+/** Says so where whole tiles do not come to the size asked for. False where it can not be built. */
+function checkTiles(kit: Kit, room: Room, tile: Length, choices: Tiling): boolean {
+  const size = {
+    length: tiledSize(tile, choices.long, choices.joint, room.sizes),
+    width: tiledSize(tile, choices.wide, choices.joint, room.sizes),
+  };
+  if (room.length !== size.length || room.width !== size.width) {
+    const fit = (side: Length) =>
+      Math.max(1, Math.ceil((side - tiledSize(tile, 0, choices.joint, room.sizes)) / (tile + choices.joint)));
+    const [long, wide] = [Math.min(12, fit(room.length)), Math.min(8, fit(room.width))];
+    const near = {
+      length: tiledSize(tile, long, choices.joint, room.sizes),
+      width: tiledSize(tile, wide, choices.joint, room.sizes),
+    };
+    const set = (l: number, w: number, s: typeof size) => [
+      kit.change(['topChoices', 'long'], l),
+      kit.change(['topChoices', 'wide'], w),
+      kit.change(['size', 'length'], s.length),
+      kit.change(['size', 'width'], s.width),
+    ];
+    kit.stop(
+      'tile-size',
+      say`Whole tiles do not make this size`,
+      say`${choices.long} by ${choices.wide} tiles of ${dim(tile)} with joints of ${dim(choices.joint)} and the frame come to ${dim(size.length)} by ${dim(size.width)}.`,
+      size,
+      [
+        {
+          label: say`${long} by ${wide} tiles: ${dim(near.length)} by ${dim(near.width)}`,
+          changes: set(long, wide, near),
+        },
+        ...(long !== choices.long || wide !== choices.wide
+          ? [
+              {
+                label: say`${choices.long} by ${choices.wide} tiles: ${dim(size.length)} by ${dim(size.width)}`,
+                changes: set(choices.long, choices.wide, size),
+              },
+            ]
+          : []),
+      ],
+    );
+    return false;
+  }
+  return true;
+}
 
 /** A mitred frame with a rebate, a plywood bed in it, and loose tiles: sizes follow from the tiles. */
 export const tiles = top({
@@ -39,46 +86,7 @@ export const tiles = top({
   build(room, choices) {
     const kit = kitFor(room);
     const tile = inches(Number(choices.tile));
-    const size = {
-      length: tiledSize(tile, choices.long, choices.joint, room.sizes),
-      width: tiledSize(tile, choices.wide, choices.joint, room.sizes),
-    };
-    if (room.length !== size.length || room.width !== size.width) {
-      const fit = (side: Length) =>
-        Math.max(1, Math.ceil((side - tiledSize(tile, 0, choices.joint, room.sizes)) / (tile + choices.joint)));
-      const [long, wide] = [Math.min(12, fit(room.length)), Math.min(8, fit(room.width))];
-      const near = {
-        length: tiledSize(tile, long, choices.joint, room.sizes),
-        width: tiledSize(tile, wide, choices.joint, room.sizes),
-      };
-      const set = (l: number, w: number, s: typeof size) => [
-        kit.change(['topChoices', 'long'], l),
-        kit.change(['topChoices', 'wide'], w),
-        kit.change(['size', 'length'], s.length),
-        kit.change(['size', 'width'], s.width),
-      ];
-      kit.stop(
-        'tile-size',
-        say`Whole tiles do not make this size`,
-        say`${choices.long} by ${choices.wide} tiles of ${dim(tile)} with joints of ${dim(choices.joint)} and the frame come to ${dim(size.length)} by ${dim(size.width)}.`,
-        size,
-        [
-          {
-            label: say`${long} by ${wide} tiles: ${dim(near.length)} by ${dim(near.width)}`,
-            changes: set(long, wide, near),
-          },
-          ...(long !== choices.long || wide !== choices.wide
-            ? [
-                {
-                  label: say`${choices.long} by ${choices.wide} tiles: ${dim(size.length)} by ${dim(size.width)}`,
-                  changes: set(choices.long, choices.wide, size),
-                },
-              ]
-            : []),
-        ],
-      );
-      return kit.built();
-    }
+    if (!checkTiles(kit, room, tile, choices)) return kit.built();
     const frame = kit.sizes.dressed(FRAME);
     const bed = kit.sizes.thickness(BED);
     const deep = bed + TILE_THICK;

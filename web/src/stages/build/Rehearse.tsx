@@ -123,9 +123,6 @@ export function Rehearse({ facts, start, onClose }: Props) {
     if (event.key !== ' ') setRuns(false);
     act();
   };
-  const notches = moments.flatMap(({ notch }, index) =>
-    index === 0 || moments[index - 1]!.notch !== notch ? [index] : [],
-  );
   return (
     <Dialog
       fullScreen
@@ -174,29 +171,14 @@ export function Rehearse({ facts, start, onClose }: Props) {
         <Button onClick={() => go(at - 1)} disabled={at === 0}>
           Before
         </Button>
-        <div className="flat-stick">
-          <div className="flat-notches" aria-hidden>
-            {notches.map((index) => (
-              <i
-                key={index}
-                data-done={index <= at}
-                ref={(element) => element?.style.setProperty('left', `${(100 * index) / Math.max(1, last)}%`)}
-              />
-            ))}
-          </div>
-          <input
-            type="range"
-            min={0}
-            max={last}
-            value={at}
-            aria-label="Where in the work"
-            aria-valuetext={`${at + 1} of ${moments.length}`}
-            onChange={(event) => {
-              setRuns(false);
-              go(Number(event.target.value));
-            }}
-          />
-        </div>
+        <FlatStick
+          moments={moments}
+          at={at}
+          onGo={(to) => {
+            setRuns(false);
+            go(to);
+          }}
+        />
         <span className="rehearse-count">
           {at + 1} / {moments.length}
         </span>
@@ -206,5 +188,41 @@ export function Rehearse({ facts, start, onClose }: Props) {
         </Button>
       </footer>
     </Dialog>
+  );
+}
+
+type StickProps = {
+  readonly moments: readonly { readonly notch: unknown }[];
+  readonly at: number;
+  readonly onGo: (to: number) => void;
+};
+
+/** The stick laid flat: a notch where another step or setting begins, drawn along to any moment of the work. */
+function FlatStick({ moments, at, onGo }: StickProps) {
+  const last = moments.length - 1;
+  const notches = moments.flatMap(({ notch }, index) =>
+    index === 0 || moments[index - 1]!.notch !== notch ? [index] : [],
+  );
+  return (
+    <div className="flat-stick">
+      <div className="flat-notches" aria-hidden>
+        {notches.map((index) => (
+          <i
+            key={index}
+            data-done={index <= at}
+            ref={(element) => element?.style.setProperty('left', `${(100 * index) / Math.max(1, last)}%`)}
+          />
+        ))}
+      </div>
+      <input
+        type="range"
+        min={0}
+        max={last}
+        value={at}
+        aria-label="Where in the work"
+        aria-valuetext={`${at + 1} of ${moments.length}`}
+        onChange={(event) => onGo(Number(event.target.value))}
+      />
+    </div>
   );
 }

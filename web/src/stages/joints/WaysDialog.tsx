@@ -86,52 +86,7 @@ export function WaysDialog({ piece, group, topNominal, onClose }: Props) {
         ) : ways === null ? (
           <p role="status">Trying every way in the whole piece…</p>
         ) : (
-          <div className="ways-scroll">
-            <table className="ways">
-              <thead>
-                <tr>
-                  <th>Way</th>
-                  <th>Holds</th>
-                  <th>Shows</th>
-                  <th>Time</th>
-                  <th>Cost</th>
-                  <td />
-                </tr>
-              </thead>
-              <tbody>
-                {ways.map((way) => (
-                  <tr key={way.by} data-now={way.now} data-trouble={way.trouble !== null}>
-                    <th scope="row">
-                      {way.name}
-                      {way.count > 0 && (
-                        <small>
-                          {way.count} × <Text of={way.size === '' ? 'clip' : way.size} />
-                        </small>
-                      )}
-                      <small>{way.when}</small>
-                      {way.trouble && <small className="bad">Not here: {TROUBLE[way.trouble]}.</small>}
-                      {way.lacks.length > 0 && (
-                        <small className="care">Your shop lacks a {way.lacks.join(' and a ')}.</small>
-                      )}
-                    </th>
-                    <td>{way.pounds > 0 ? `about ${way.pounds} lb` : 'only glue'}</td>
-                    <td>{LOOKS[way.look]}</td>
-                    <td>{way.minutes} min</td>
-                    <td>{way.cents === null ? 'not sold here' : dollars(way.cents)}</td>
-                    <td>
-                      {way.now ? (
-                        <span className="soft">as it is</span>
-                      ) : (
-                        <Button onClick={() => take(way.by)} aria-label={`Take ${way.name}`}>
-                          Take it
-                        </Button>
-                      )}
-                    </td>
-                  </tr>
-                ))}
-              </tbody>
-            </table>
-          </div>
+          <WaysTable ways={ways} onTake={take} />
         )}
         {first.by === 'pocket screws' && (
           <p className="ways-for">
@@ -163,5 +118,57 @@ export function WaysDialog({ piece, group, topNominal, onClose }: Props) {
         <Button onClick={onClose}>Close</Button>
       </DialogActions>
     </Dialog>
+  );
+}
+
+type TableProps = { readonly ways: readonly WayCompared[]; readonly onTake: (by: Method) => void };
+
+/** A row a way: how it holds and shows, what it takes, and whether it can be here. */
+function WaysTable({ ways, onTake }: TableProps) {
+  return (
+    <div className="ways-scroll">
+      <table className="ways">
+        <thead>
+          <tr>
+            <th>Way</th>
+            <th>Holds</th>
+            <th>Shows</th>
+            <th>Time</th>
+            <th>Cost</th>
+            <td />
+          </tr>
+        </thead>
+        <tbody>
+          {ways.map((way) => (
+            <tr key={way.by} data-now={way.now} data-trouble={way.trouble !== null}>
+              <th scope="row">
+                {way.name}
+                {way.count > 0 && (
+                  <small>
+                    {way.count} × <Text of={way.size === '' ? 'clip' : way.size} />
+                  </small>
+                )}
+                <small>{way.when}</small>
+                {way.trouble && <small className="bad">Not here: {TROUBLE[way.trouble]}.</small>}
+                {way.lacks.length > 0 && <small className="care">Your shop lacks a {way.lacks.join(' and a ')}.</small>}
+              </th>
+              <td>{way.pounds > 0 ? `about ${way.pounds} lb` : 'only glue'}</td>
+              <td>{LOOKS[way.look]}</td>
+              <td>{way.minutes} min</td>
+              <td>{way.cents === null ? 'not sold here' : dollars(way.cents)}</td>
+              <td>
+                {way.now ? (
+                  <span className="soft">as it is</span>
+                ) : (
+                  <Button onClick={() => onTake(way.by)} aria-label={`Take ${way.name}`}>
+                    Take it
+                  </Button>
+                )}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
   );
 }

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { endText, plain, printLength, printMaterial, type Part } from '@sill/core';
+import { endText, plain, printLength, printMaterial, type Part, type Piece, type Units } from '@sill/core';
 import { DataTable, type TableColumn } from '../../ui/DataTable';
 import { PartPicture } from '../../drawing/PartPicture';
 import { USUAL_VIEW } from '../../drawing/iso';
@@ -34,31 +34,13 @@ const cutsOf = (part: Part): string => [...new Set(part.cuts.map(({ kind }) => k
 
 const NONE: readonly Part[] = [];
 
-/** The exact list: tag, role, sizes, ends, cut-outs, what it is made from, and what is cut to fit. */
-export function PartsStage() {
-  const job = useJob();
-  const plan = usePlan();
-  const piece = usePiece();
-  const facts = usePieceFacts();
-  const units = useUnits();
-  const marked = useFrom((state) => state.view.marked);
-  const [search, setSearch] = useSearchParams();
-  const [all, setAll] = useState(false);
-  const nameOf = (id: string) => job.pieces.find((item) => item.id === id)!;
-  // Before the first plan there are the parts of the piece, where no plan has to choose the boards of its top.
-  const built = useBuilt(plan || all ? null : piece);
-  const early = built?.settled ? built.model.parts : null;
-  const own = facts?.parts ?? early ?? NONE;
-  const parts = all ? (plan?.parts ?? NONE) : own;
-  const count = parts.reduce((sum, part) => sum + part.count * (nameOf(part.piece)?.copies ?? 1), 0);
-  const picked = parts.find((part) => part.tag === search.get('part') && part.piece === piece?.id) ?? null;
-  const pick = (tag: string | null, of?: string) =>
-    setSearch((before) => {
-      const next = Object.fromEntries(before);
-      delete next.part;
-      return { ...next, ...(tag ? { part: tag } : {}), ...(of ? { piece: of } : {}) };
-    });
-
+/** What the list tells of a part; of the whole job also whose it is. */
+function columnsOf(
+  parts: readonly Part[],
+  all: boolean,
+  units: Units,
+  nameOf: (piece: string) => Piece,
+): readonly TableColumn<Part>[] {
   const size = (key: 'length' | 'width' | 'thickness', head: string): TableColumn<Part> => ({
     key,
     head,
@@ -71,7 +53,7 @@ export function PartsStage() {
       </span>
     ),
   });
-  const columns: TableColumn<Part>[] = [
+  return [
     ...(all ? [{ key: 'piece', head: 'Piece', value: (part: Part) => nameOf(part.piece).name }] : []),
     { key: 'tag', head: 'Tag', value: (part) => part.tag, cell: (part) => <PartTag id={part.id} tag={part.tag} /> },
     {
@@ -101,6 +83,34 @@ export function PartsStage() {
     ].filter(({ value }) => parts.some((part) => value(part) !== '')),
     { key: 'from', head: 'Made from', value: madeFrom, cell: (part) => <Text of={madeFrom(part)} /> },
   ];
+}
+
+/** The exact list: tag, role, sizes, ends, cut-outs, what it is made from, and what is cut to fit. */
+export function PartsStage() {
+  const job = useJob();
+  const plan = usePlan();
+  const piece = usePiece();
+  const facts = usePieceFacts();
+  const units = useUnits();
+  const marked = useFrom((state) => state.view.marked);
+  const [search, setSearch] = useSearchParams();
+  const [all, setAll] = useState(false);
+  const nameOf = (id: string) => job.pieces.find((item) => item.id === id)!;
+  // Before the first plan there are the parts of the piece, where no plan has to choose the boards of its top.
+  const built = useBuilt(plan || all ? null : piece);
+  const early = built?.settled ? built.model.parts : null;
+  const own = facts?.parts ?? early ?? NONE;
+  const parts = all ? (plan?.parts ?? NONE) : own;
+  const count = parts.reduce((sum, part) => sum + part.count * (nameOf(part.piece)?.copies ?? 1), 0);
+  const picked = parts.find((part) => part.tag === search.get('part') && part.piece === piece?.id) ?? null;
+  const pick = (tag: string | null, of?: string) =>
+    setSearch((before) => {
+      const next = Object.fromEntries(before);
+      delete next.part;
+      return { ...next, ...(tag ? { part: tag } : {}), ...(of ? { piece: of } : {}) };
+    });
+
+  const columns = columnsOf(parts, all, units, nameOf);
   const shown = picked ?? parts.find((part) => part.id === marked && part.piece === piece?.id) ?? null;
   const drawn = useMemo(
     () =>
