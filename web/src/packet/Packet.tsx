@@ -1,5 +1,5 @@
 import { Button } from '@mui/material';
-import { useMemo, useState } from 'react';
+import { useDeferredValue, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { SHORT_PIECE } from '@sill/core';
 import { atOnce, useGrowing, useInTurns } from '../ui/growing';
@@ -18,7 +18,8 @@ const FIRST = 2;
 /** The shop packet: buying list, parts, cut sheets, order and steps, laid out for paper. */
 export default function Packet() {
   const job = useJob();
-  const plan = usePlan();
+  // A better plan is drawn bit by bit in place of the one that is there.
+  const plan = useDeferredValue(usePlan());
   const label = useLabel();
   const navigate = useNavigate();
   const [paper, setPaper] = useState<Paper>('letter');

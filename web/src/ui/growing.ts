@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { startTransition, useEffect, useState } from 'react';
 import { flushSync } from 'react-dom';
 
 /**
@@ -12,7 +12,8 @@ export function useGrowing(total: number, what: string, first: number): number {
   const drawn = Math.min(total, grown.what === what ? grown.drawn : first);
   useEffect(() => {
     if (drawn >= total) return;
-    const turn = setTimeout(() => setGrown({ what, drawn: drawn + 1 }));
+    // Put off, each is drawn bit by bit: nothing that is asked of the page meanwhile waits for all of it.
+    const turn = setTimeout(() => startTransition(() => setGrown({ what, drawn: drawn + 1 })));
     const all = () => flushSync(() => setGrown({ what, drawn: total }));
     window.addEventListener('beforeprint', all);
     return () => {
