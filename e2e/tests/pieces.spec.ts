@@ -14,6 +14,8 @@ const read = async (sill: Sill, id: string) => (await (await fetch(`${sill.url}/
 test('pieces are added, copied by count, removed, and brought back', async ({ page, sill }) => {
   const id = await copyOfDemo(sill);
   await page.goto(`/jobs/${id}/brief`);
+  // What the piece adds is told against the plan before it.
+  await expect(page.getByTestId('tally-spend')).toContainText('$');
   await page.getByRole('button', { name: '+ Add a piece' }).click();
   await page.getByRole('dialog').getByRole('button', { name: /^Desk/ }).click();
   await expect(page.getByRole('tab', { name: 'Desk' })).toHaveAttribute('aria-selected', 'true');
