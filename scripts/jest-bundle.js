@@ -31,7 +31,7 @@ const isBundled = (source, file) =>
 /** What every bundle may hold, so that a change anywhere makes them anew. */
 let ours;
 const sources = () =>
-  (ours ??= ['core/src', 'core/cli', 'server/src', 'web/src', 'bench', 'torture']
+  (ours ??= ['core/src', 'core/cli', 'server/src', 'web/src', 'bench', 'torture', 'house']
     .flatMap((room) =>
       readdirSync(join(ROOT, room), { recursive: true })
         .filter((name) => /\.tsx?$/.test(name) && !/\.test\./.test(name))

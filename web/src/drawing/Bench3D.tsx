@@ -17,6 +17,7 @@ import {
   type Part,
   type Vec,
 } from '@sill/core';
+import { Lights } from './Lights';
 import { rendererLater } from './renderer';
 import { useSpace } from './space';
 import { linesOf, reachOf, surfaceOf, wholeOf, worldOf, type Vector } from './scene';
@@ -203,9 +204,7 @@ export default function Bench3D({ parts: all, scene }: Props) {
       role="img"
       aria-label="The work as it stands now"
     >
-      <ambientLight intensity={1.7} />
-      <directionalLight position={[60, 140, 90]} intensity={1.75} />
-      <directionalLight position={[-90, 40, -60]} intensity={0.7} />
+      <Lights />
       {/* On its head: turned half round its length, feet up. */}
       <group rotation={scene.over ? [Math.PI, 0, 0] : [0, 0, 0]} position={scene.over ? [0, height, 0] : [0, 0, 0]}>
         {bodies.map(({ part, final, raw }) => {

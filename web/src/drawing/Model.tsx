@@ -17,6 +17,7 @@ import { extent, middleOf, outOf, solidOf, toInches, type Box, type Part, type P
 import { useApp, useFrom } from '../state/hooks';
 import { marked } from '../state/view';
 import { Dim } from '../words/Dim';
+import { Lights } from './Lights';
 import { Ready } from './Ready';
 import { rendererLater } from './renderer';
 import { useSpace } from './space';
@@ -365,9 +366,7 @@ export default function Model({ model, look, onPick, handle, until }: Props) {
           aria-label="The piece in space"
           onPointerMissed={() => onPick(null)}
         >
-          <ambientLight intensity={1.7} />
-          <directionalLight position={[60, 140, 90]} intensity={1.75} />
-          <directionalLight position={[-90, 40, -60]} intensity={0.7} />
+          <Lights />
           {bodies.map(({ part, surface, lines, centre }) => (
             <Body
               key={part.id}

@@ -38,6 +38,11 @@ const SECTIONS = [
   ['level', 'cut level', 2],
 ] as const;
 
+const SWITCHES = [
+  ['ghost', 'see through'],
+  ['tags', 'tags'],
+] as const;
+
 type Props = { readonly model: PieceModel; readonly label: string };
 
 /** The live picture of a piece with its tools, and a drawn one where WebGL is missing. */
@@ -159,24 +164,18 @@ function LookTools({ look, set, opens, children }: ToolsProps) {
           onChange={(share) => set({ section: { axis: look.section!.axis, share } as Section })}
         />
       )}
-      <ToggleButton
-        className="segment"
-        size="small"
-        value="ghost"
-        selected={look.ghost}
-        onChange={() => set({ ghost: !look.ghost })}
-      >
-        see through
-      </ToggleButton>
-      <ToggleButton
-        className="segment"
-        size="small"
-        value="tags"
-        selected={look.tags}
-        onChange={() => set({ tags: !look.tags })}
-      >
-        tags
-      </ToggleButton>
+      {SWITCHES.map(([name, words]) => (
+        <ToggleButton
+          key={name}
+          className="segment"
+          size="small"
+          value={name}
+          selected={look[name]}
+          onChange={() => set({ [name]: !look[name] })}
+        >
+          {words}
+        </ToggleButton>
+      ))}
       <Share label="apart" value={look.apart} onChange={(apart) => set({ apart })} />
       {opens && <Share label="open" value={look.open} onChange={(open) => set({ open })} />}
       <span className="grow" />
