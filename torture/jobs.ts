@@ -4,7 +4,7 @@ import fc from 'fast-check';
 import { planJob, rehearse, type Plan } from '../core/src';
 import { mutants } from '../core/src/testing/mutants';
 import { fallenBack } from '../core/src/unworked';
-import type { Ordeal } from './ordeal';
+import { inLanes, type Ordeal } from './ordeal';
 
 /** A job may take so long, and no longer. */
 const LIMIT_MS = 20_000;
@@ -59,7 +59,7 @@ async function oneByOne(next: () => number | null, told: (outcome: Tried) => voi
  * Jobs that can be read and that nobody would write, through the planner and the rehearsal: none throws, falls back or
  * hangs.
  */
-export const jobs: Ordeal = async ({ until, seed, most }) => {
+export const jobs: Ordeal = async ({ until, seed, most, lanes }) => {
   const faults: string[] = [];
   let [planned, begun, longest] = [0, seed, 0];
   const next = () => (performance.now() < until && planned < most ? begun++ : null);
@@ -69,7 +69,7 @@ export const jobs: Ordeal = async ({ until, seed, most }) => {
     longest = Math.max(longest, ms);
     if (wrong !== undefined) faults.push(`seed ${of}: ${wrong}`);
   };
-  await Promise.all([oneByOne(next, told), oneByOne(next, told)]);
+  await inLanes(lanes, () => oneByOne(next, told));
   return { tried: planned, faults, said: `planned and rehearsed; the longest took ${(longest / 1000).toFixed(1)} s` };
 };
 

@@ -1,7 +1,8 @@
 /**
- * `npm run torture -- --minutes N --seed S [--only kills,requests,jobs,files,sessions]`: what breaks programs, on
- * purpose. Each ordeal has its share of the time. Prints what was tried, what failed and how to repeat it; ends with
- * code 1 where anything did.
+ * `npm run torture -- --minutes N --seed S [--only kills,requests,jobs,files,sessions] [--lanes 1]`: what breaks
+ * programs, on purpose. Each ordeal has its share of the time. Prints what was tried, what failed and how to repeat it;
+ * ends with code 1 where anything did. Jobs and sessions go in two lanes; with one, how long a page was blocked is a
+ * measure of the page and not of its neighbour.
  */
 import { numberOf } from '../core/cli/arguments';
 import { files } from './files';
@@ -29,13 +30,14 @@ if (unknown.length > 0) {
 }
 const minutes = numberOf('--minutes', 5, 'any');
 const seed = numberOf('--seed', 1, 'any');
+const lanes = numberOf('--lanes', 2, 'whole');
 const shares = wanted.reduce((sum, name) => sum + ORDEALS[name]!.share, 0);
 let failed = 0;
 for (const name of wanted) {
   const { run, share, most } = ORDEALS[name]!;
   const start = performance.now();
   const until = start + (minutes * 60_000 * share) / shares;
-  const { tried, faults, said } = await run({ until, seed, most });
+  const { tried, faults, said } = await run({ until, seed, most, lanes });
   failed += faults.length;
   console.log(
     `${name}: ${tried} in ${Math.round((performance.now() - start) / 1000)} s, ${faults.length} failed. ${said}`,

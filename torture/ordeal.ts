@@ -1,8 +1,8 @@
 /**
- * What an ordeal is given: until when it goes on, by `performance.now()`, what it rolls from, and how many of it would
- * do.
+ * What an ordeal is given: until when it goes on, by `performance.now()`, what it rolls from, how many of it would
+ * do, and how many go on side by side.
  */
-type Stretch = { readonly until: number; readonly seed: number; readonly most: number };
+type Stretch = { readonly until: number; readonly seed: number; readonly most: number; readonly lanes: number };
 /** What came of it. Each fault says how to repeat it. */
 type Outcome = {
   readonly tried: number;
@@ -14,6 +14,11 @@ export type Ordeal = (stretch: Stretch) => Promise<Outcome>;
 
 /** One of a few. */
 export const pick = <T>(roll: () => number, of: readonly T[]): T => of[Math.floor(roll() * of.length)]!;
+
+/** The same work in so many lanes at once, until all of them end. */
+export const inLanes = async (lanes: number, lane: () => Promise<void>): Promise<void> => {
+  await Promise.all(Array.from({ length: lanes }, lane));
+};
 
 export const pause = (ms: number): Promise<void> => new Promise((done) => setTimeout(done, ms));
 

@@ -2,14 +2,17 @@ import { existsSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium, type Browser, type BrowserContext, type Page } from '@playwright/test';
-import { newJob, newPiece, seeded } from '../core/src';
-import { pause, pick, within, type Ordeal } from './ordeal';
+import { newJob, newPiece, seeded, STARTS, type Job } from '../core/src';
+import { inLanes, pause, pick, within, type Ordeal } from './ordeal';
 import { bundled, Killable, ROOT } from './server';
 
 /** A session, and any one step of it, takes no longer. */
 const SESSION_MS = 180_000;
 /** A page that does not answer for so long was blocked. */
 const BLOCK_MS = 200;
+
+/** What is in one job of a few: the first eleven starts, 205 parts at their usual sizes. */
+const LARGE = STARTS.slice(0, 11).map(({ id }) => id);
 
 /** What each tab types into: no two tabs the same, so that every value has to come through. */
 const FIELDS = [['Name of the piece', 'Where it goes'], ['Name of the job']] as const;
@@ -18,12 +21,17 @@ type Field = (typeof FIELDS)[number][number];
 /** A tab and what it typed last that was told to be saved or kept, and what it typed after that. */
 type Tab = { page: Page | null; readonly fields: readonly Field[] };
 
+/** For how long a page did not answer, in which stage, and how long after its start. */
+type Block = { readonly ms: number; readonly stage: string; readonly after: number };
 /** What a page reports of itself. */
 const report = () => {
-  const all = ((globalThis as { blocks?: number[] }).blocks ??= []);
+  const all = ((globalThis as { blocks?: Block[] }).blocks ??= []);
   // What happens while the page is first drawn is the program's start.
   new PerformanceObserver((list) =>
-    list.getEntries().forEach(({ duration, startTime }) => startTime > 3000 && all.push(duration)),
+    list.getEntries().forEach(({ duration, startTime }) => {
+      if (startTime <= 3000) return;
+      all.push({ ms: Math.round(duration), stage: location.pathname.split('/').at(-1)!, after: Math.round(startTime) });
+    }),
   ).observe({ entryTypes: ['longtask'] });
 };
 /** A browser that has no room, or forbids to keep anything. */
@@ -38,12 +46,12 @@ const without = () => {
 
 class Session {
   readonly faults: string[] = [];
-  readonly blocks: number[] = [];
+  readonly blocks: Block[] = [];
   /** What a person was told is saved or kept. */
   readonly sure = new Map<Field, string>();
   /** What was typed since, of which nothing was told. */
   readonly open = new Map<Field, string[]>();
-  readonly tabs: readonly Tab[] = FIELDS.map((fields) => ({ page: null, fields }));
+  readonly tabs: readonly Tab[];
   private up = true;
   private offline = false;
   private typed = 0;
@@ -53,7 +61,10 @@ class Session {
     private readonly server: Killable,
     private readonly id: string,
     private readonly roll: () => number,
-  ) {}
+    tabs: number,
+  ) {
+    this.tabs = FIELDS.slice(0, tabs).map((fields) => ({ page: null, fields }));
+  }
 
   private get reachable() {
     return this.up && !this.offline;
@@ -71,7 +82,7 @@ class Session {
   }
 
   private async leave(page: Page): Promise<void> {
-    this.blocks.push(...(await page.evaluate(() => (globalThis as { blocks?: number[] }).blocks ?? [])));
+    this.blocks.push(...(await page.evaluate(() => (globalThis as { blocks?: Block[] }).blocks ?? [])));
   }
 
   async closeTab(tab: Tab): Promise<void> {
@@ -107,6 +118,17 @@ class Session {
         return;
       }
     }
+  }
+
+  /** Through every stage by the keys, and back to where it types. */
+  async walk(tab: Tab): Promise<void> {
+    if (!tab.page) return;
+    await tab.page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+    for (const key of '2345671') {
+      await tab.page.keyboard.press(key);
+      await pause(400);
+    }
+    await tab.page.getByLabel(tab.fields[0]!).waitFor();
   }
 
   async setOffline(offline: boolean): Promise<void> {
@@ -174,20 +196,29 @@ class Session {
   }
 }
 
-/** One session: a job of its own, two tabs, a dozen steps, each rolled. */
+const jobOf = (starts: readonly string[]): Job => ({
+  ...newJob('torture'),
+  pieces: starts.map((start) => newPiece(start, start)),
+});
+
+/**
+ * One session: a job of its own, two tabs, a dozen steps, each rolled. A large job has one tab: two that plan it at
+ * once would measure how two planners share the machine.
+ */
 async function session(browser: Browser, server: Killable, seed: number): Promise<Pick<Session, 'faults' | 'blocks'>> {
   const roll = seeded(seed);
+  const large = roll() < 0.25;
   await server.start().catch(() => {});
   const made = await fetch(`${server.url}/api/jobs`, {
     method: 'POST',
     headers: { 'Content-Type': 'application/json' },
-    body: JSON.stringify({ job: { ...newJob('torture'), pieces: [newPiece('p', 'coffee')] } }),
+    body: JSON.stringify({ job: jobOf(large ? LARGE : ['coffee']) }),
   });
   const { id } = (await made.json()) as { id: string };
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
   await context.addInitScript(report);
   if (roll() < 0.15) await context.addInitScript(without);
-  const own = new Session(context, server, id, roll);
+  const own = new Session(context, server, id, roll, large ? 1 : FIELDS.length);
   const steps: string[] = [];
   try {
     await own.openTab(own.tabs[0]!);
@@ -199,6 +230,7 @@ async function session(browser: Browser, server: Killable, seed: number): Promis
         'type',
         'hasty',
         'hasty',
+        'walk',
         'reload',
         'close',
         'open',
@@ -211,6 +243,7 @@ async function session(browser: Browser, server: Killable, seed: number): Promis
       steps.push(what);
       if (what === 'type') await own.type(tab, true);
       else if (what === 'hasty') await own.type(tab, false);
+      else if (what === 'walk') await own.walk(tab);
       else if (what === 'reload') await own.reload(tab);
       else if (what === 'close') await own.closeTab(tab);
       else if (what === 'open') await own.openTab(tab);
@@ -234,7 +267,7 @@ async function session(browser: Browser, server: Killable, seed: number): Promis
  * Browser sessions in which the network, the server, the storage and the tabs fail at random: what a person was told to
  * be saved or kept is.
  */
-export const sessions: Ordeal = async ({ until, seed, most }) => {
+export const sessions: Ordeal = async ({ until, seed, most, lanes }) => {
   if (!existsSync(join(ROOT, 'web/dist/index.html')))
     return { tried: 0, faults: ['the interface is not built: `npm run build`'], said: '' };
   const { server: program } = bundled();
@@ -243,7 +276,7 @@ export const sessions: Ordeal = async ({ until, seed, most }) => {
     args: ['--no-sandbox'],
   });
   const faults: string[] = [];
-  const blocks: number[] = [];
+  const blocks: (Block & { readonly seed: number })[] = [];
   let [tried, begun] = [0, 0];
   const oneByOne = async () => {
     const folder = mkdtempSync(join(tmpdir(), 'sill-sessions-'));
@@ -254,7 +287,7 @@ export const sessions: Ordeal = async ({ until, seed, most }) => {
       try {
         const outcome = await within(SESSION_MS, session(browser, server, own), 'the session');
         faults.push(...outcome.faults);
-        blocks.push(...outcome.blocks);
+        blocks.push(...outcome.blocks.map((block) => ({ ...block, seed: own })));
       } catch (error) {
         faults.push(`seed ${own}: ${(error as Error).message}`);
       }
@@ -263,12 +296,15 @@ export const sessions: Ordeal = async ({ until, seed, most }) => {
     await server.kill();
     rmSync(folder, { recursive: true });
   };
-  await Promise.all([oneByOne(), oneByOne()]);
+  await inLanes(lanes, oneByOne);
   await browser.close();
-  const long = blocks.filter((ms) => ms > BLOCK_MS).length;
+  const long = blocks.filter(({ ms }) => ms > BLOCK_MS).sort((a, b) => b.ms - a.ms);
   return {
     tried,
     faults,
-    said: `after its start a page was blocked for at most ${Math.round(Math.max(0, ...blocks))} ms, ${long} times over ${BLOCK_MS}`,
+    said: [
+      `after its start a page was blocked for at most ${Math.max(0, ...blocks.map(({ ms }) => ms))} ms, ${long.length} times over ${BLOCK_MS}`,
+      ...long.slice(0, 5).map(({ ms, stage, after, seed: of }) => `  ${ms} ms in ${stage}, ${after} ms on, seed ${of}`),
+    ].join('\n'),
   };
 };
