@@ -1,4 +1,5 @@
 import { ask } from './platform/ask';
+import { today } from './platform/today';
 import * as planner from './platform/workers/planner';
 import type { Edges } from './state/edges';
 import { keep, letGo } from './state/kept';
@@ -9,6 +10,7 @@ const LOOK_KEY = 'sill-look';
 export const edges: Edges = {
   ask,
   planner,
+  today,
   keep,
   letGo,
   look: globalThis.localStorage?.getItem(LOOK_KEY) === 'workshop' ? 'workshop' : 'light',

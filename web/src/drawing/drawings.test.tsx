@@ -1,7 +1,7 @@
 /** @jest-environment jsdom */
 import { screen } from '@testing-library/react';
-import { boxOf, demoJob, inches, mm, planJob, say, dim, about, tag, strong } from '@sill/core';
-import { onBench } from '../testing/bench';
+import { boxOf, demoJob, inches, mm, say, dim, about, tag, strong } from '@sill/core';
+import { onBench, planOnce } from '../testing/bench';
 import { Dim, Text } from '../words/Dim';
 import { Words } from '../words/Words';
 import { BoardRow } from './BoardRow';
@@ -9,7 +9,7 @@ import { PartPicture } from './PartPicture';
 import { PartSheet } from './PartSheet';
 import { SheetPlan } from './SheetPlan';
 
-const plan = planJob(demoJob(), { today: '2026-11-24', effort: 'quick' });
+const plan = planOnce(demoJob());
 const onBoards = plan.buying.boards.filter((board) => !('sheet' in board.offer));
 const sheets = plan.buying.boards.filter((board) => 'sheet' in board.offer);
 const longest = Math.max(...plan.buying.boards.map((board) => board.length));

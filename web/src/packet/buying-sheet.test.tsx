@@ -1,21 +1,20 @@
 /** @jest-environment jsdom */
-import { demoJob, inches, planJob, printLength, type Job } from '@sill/core';
+import { demoJob, inches, printLength, type Job } from '@sill/core';
 import { buyingCsv, buyingText } from '../stages/stock/buying-files';
-import { onBench } from '../testing/bench';
+import { onBench, planOnce } from '../testing/bench';
 import { BuyingSheet, buyingRows } from './BuyingSheet';
 
 const label = (id: string) => id;
-const planOf = (job: Job) => planJob(job, { today: '2026-11-24', effort: 'quick' });
 /** The printed list as text, fractions as they are typed. */
 function printed(job: Job): string {
-  const rows = buyingRows(planOf(job), job, label);
+  const rows = buyingRows(planOnce(job), job, label);
   const { container } = onBench(<BuyingSheet rows={rows} job={job} last />, { job });
   return container.textContent.replace(/\u2044/g, '/').replace(/\s+/g, ' ');
 }
 
 test('what is longer than the car is cut at the store, and the paper says where', () => {
   const job = demoJob();
-  const { list } = planOf(job);
+  const { list } = planOnce(job);
   const long = list.boards.filter(({ storeCuts }) => storeCuts.some((at) => at !== null && at.length > 0));
   expect(long.length).toBeGreaterThan(3);
   const paper = printed(job);
@@ -29,7 +28,7 @@ test('what is longer than the car is cut at the store, and the paper says where'
 
 test('list, message and file name the same boards, counts and sum', () => {
   const job = demoJob();
-  const plan = planOf(job);
+  const plan = planOnce(job);
   const csv = buyingCsv(plan, job, label);
   const text = buyingText(plan, job, label);
   for (const { offer, count } of plan.list.boards) {
@@ -49,7 +48,7 @@ test('list, message and file name the same boards, counts and sum', () => {
 
 test('a list that lacks something is called incomplete in all three', () => {
   const job = { ...demoJob(), yard: { ...demoJob().yard, hardware: [] } };
-  const plan = planOf(job);
+  const plan = planOnce(job);
   expect(buyingCsv(plan, job, label)).toContain('total, incomplete');
   expect(buyingText(plan, job, label).at(-1)).toContain('Incomplete');
   expect(printed(job)).toContain('Total, incomplete');

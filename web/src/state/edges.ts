@@ -6,7 +6,9 @@ import type { ScreenLook } from './view';
 /** What the store reaches beyond itself. The page hands in the real ones, tests their own. */
 export type Edges = {
   readonly ask: Ask;
-  readonly planner: Pick<typeof planner, 'planQuickly' | 'planOfLastTime' | 'prove' | 'stopPlan' | 'stopProof'>;
+  readonly planner: typeof planner;
+  /** The day it is. */
+  readonly today: () => string;
   /** Where a tab keeps what it knows; false where it can not. */
   readonly keep: (of: Keeping) => Promise<boolean>;
   readonly letGo: (key: string) => Promise<void>;

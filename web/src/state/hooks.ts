@@ -4,12 +4,19 @@ import { useParams, useSearchParams } from 'react-router';
 import { set } from '@sill/core';
 import type { Change, Finding, Job, PathIn, Piece, Plan, StageName, Units, ValueIn } from '@sill/core';
 import { changed } from './bench';
+import type { Edges } from './edges';
 import { notesOf } from './notes';
 import { marked } from './view';
 import type { AppDispatch, RootState } from './root';
 
 export const useApp = useDispatch.withTypes<AppDispatch>();
 export const useFrom = useSelector.withTypes<RootState>();
+
+/** What the page reaches beyond itself, as the store was given it. */
+export function useEdges(): Edges {
+  const dispatch = useApp();
+  return useMemo(() => dispatch((_dispatch: AppDispatch, _state: () => RootState, edges: Edges) => edges), [dispatch]);
+}
 
 /** The job on the bench. Only for screens that are shown when one is open. */
 export function useJob(): Job {

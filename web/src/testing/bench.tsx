@@ -4,15 +4,15 @@ import type { ReactNode } from 'react';
 import { Provider } from 'react-redux';
 import { createMemoryRouter, RouterProvider } from 'react-router';
 import { demoJob, planJob, type Job, type Plan } from '@sill/core';
-import type { Ask } from '../platform/ask';
 import { opened } from '../state/bench';
+import type { Edges } from '../state/edges';
 import { planned } from '../state/planning';
 import { makeStore } from '../state/store';
 import { QUIET } from './edges';
 
 /** Each job is planned once a test file, however many components are shown on it. */
 const plans = new Map<string, Plan>();
-function planOnce(job: Job): Plan {
+export function planOnce(job: Job): Plan {
   const key = JSON.stringify(job);
   const plan = plans.get(key) ?? planJob(job, { today: '2026-11-24', effort: 'quick' });
   plans.set(key, plan);
@@ -22,9 +22,9 @@ function planOnce(job: Job): Plan {
 /** A component on a real store with the demo job open and planned, no server and no worker behind it. */
 export function onBench(
   what: ReactNode,
-  { job = demoJob(), path = '/jobs/demo/shape', ask = QUIET.ask }: { job?: Job; path?: string; ask?: Ask } = {},
+  { job = demoJob(), path = '/jobs/demo/shape', ...edges }: { job?: Job; path?: string } & Partial<Edges> = {},
 ) {
-  const store = makeStore({ ...QUIET, ask });
+  const store = makeStore({ ...QUIET, ...edges });
   store.dispatch(opened({ id: 'demo', revision: 1, savedAt: '2026-11-24T10:00:00Z', job }));
   store.dispatch(planned({ job, plan: planOnce(job), proving: false }));
   const router = createMemoryRouter([{ path: '/jobs/:id/:stage', element: what }], { initialEntries: [path] });

@@ -20,7 +20,7 @@ import {
   byYard,
 } from '@sill/core';
 import { LengthField } from '../ui/LengthField';
-import { useApp, useChange, useFrom, useJob, usePlan } from '../state/hooks';
+import { useApp, useChange, useEdges, useFrom, useJob, usePlan } from '../state/hooks';
 import { newId } from '../state/newId';
 import { useTicks } from '../state/useTicks';
 import { said } from '../state/view';
@@ -28,7 +28,6 @@ import { runs, useLabel } from '../words/labels';
 import { Dim, Text } from '../words/Dim';
 import { cents, difference, dollars } from '../words/money';
 import { Words } from '../words/Words';
-import { planQuickly } from '../platform/workers/planner';
 import { inCart, keep, keepWithStretch, noneLeft, reject } from './errand';
 import { Sighting } from './Sighting';
 import { useRackBoards } from './useRackBoards';
@@ -203,6 +202,7 @@ function Active({ line, plan, onDone }: ActiveProps) {
   const job = useJob();
   const change = useChange();
   const dispatch = useApp();
+  const { planner } = useEdges();
   const { kept, rejected } = inCart(job, line.offer.id);
   const boards = plan.buying.boards.filter((board) => board.hand === null && board.offer.id === line.offer.id);
   const board = boards[Math.min(kept, boards.length - 1)] ?? null;
@@ -221,7 +221,7 @@ function Active({ line, plan, onDone }: ActiveProps) {
   };
   const askInstead = () => {
     const changes = noneLeft(job, line, newId);
-    planQuickly(applyChanges(job, changes)).then(
+    planner.planQuickly(applyChanges(job, changes)).then(
       (then) => {
         const lacking = then.buying.unplaced[0];
         if (lacking)

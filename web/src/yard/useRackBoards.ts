@@ -1,6 +1,6 @@
 import { skipToken } from '@reduxjs/toolkit/query/react';
 import type { RackBoard } from '@sill/core';
-import { today } from '../platform/workers/planner';
+import { useEdges } from '../state/hooks';
 import { useRackBoardsQuery } from '../state/server';
 
 /** The boards of one offer in the rack today; null while they are asked for. */
@@ -14,6 +14,7 @@ export function useRackBoards(
   /** False where there is no signal. */
   readonly reached: boolean;
 } | null {
+  const { today } = useEdges();
   const { currentData, error } = useRackBoardsQuery(
     offer === null ? skipToken : { params: { yard, offer }, query: { day: today() } },
   );

@@ -2,7 +2,7 @@ import { proxy, type Remote } from 'comlink';
 import type { CostPoint, Job, Plan, SavingsProgress, PieceSide, Yard } from '@sill/core';
 import type { ExploreWorker } from './explore.worker';
 import { asking } from './asking';
-import { today } from './planner';
+import { today } from '../today';
 
 type Errand = {
   /** Ends it; nothing more is told. */

@@ -1,6 +1,6 @@
 import { proxy } from 'comlink';
-import { formatISO } from 'date-fns';
 import type { Job, Nominal, Plan, Rehearsal, TopOption, WayCompared } from '@sill/core';
+import { today } from '../today';
 import { asking, Stopped, WorkerGone } from './asking';
 import { newReceiver, type LightPlan } from './handing';
 import type { PlanWorker } from './plan.worker';
@@ -11,8 +11,6 @@ const start = () => new Worker(new URL('./plan.worker.ts', import.meta.url), { t
 const quick = asking<PlanWorker>(start);
 /** The longer search. Ending the worker is how it is stopped. */
 const prover = asking<PlanWorker>(start);
-
-export const today = (): string => formatISO(new Date(), { representation: 'date' });
 
 /** Ends a quick plan that takes too long: it is refused as stopped. The next one starts afresh. */
 export const stopPlan = (): void => quick.end();

@@ -4,9 +4,8 @@ import { FAULT_KINDS, type Part, type Plan, type Rehearsal } from '@sill/core';
 import type { At, BenchScene } from '../../drawing/Bench3D';
 import { PartPicture } from '../../drawing/PartPicture';
 import { hasWebGl } from '../../drawing/webgl';
-import { useJob, usePlan } from '../../state/hooks';
+import { useEdges, useJob, usePlan } from '../../state/hooks';
 import { Words } from '../../words/Words';
-import { rehearsed } from '../../platform/workers/planner';
 import { fastenedBy, momentsOf, type Moment } from './frames';
 import './Rehearse.css';
 
@@ -20,16 +19,17 @@ const staysFor = ({ says }: Moment): number =>
 function useRehearsal(): Rehearsal | 'failed' | null {
   const plan = usePlan();
   const job = useJob();
+  const { planner } = useEdges();
   const [found, setFound] = useState<{ readonly of: Plan; readonly result: Rehearsal | 'failed' } | null>(null);
   useEffect(() => {
     let gone = false;
     if (plan)
-      rehearsed(plan, job).then(
+      planner.rehearsed(plan, job).then(
         (result) => !gone && setFound({ of: plan, result }),
         () => !gone && setFound({ of: plan, result: 'failed' }),
       );
     return () => void (gone = true);
-  }, [plan, job]);
+  }, [plan, job, planner]);
   return found?.of === plan ? found.result : null;
 }
 

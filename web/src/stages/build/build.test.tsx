@@ -1,7 +1,7 @@
 /** @jest-environment jsdom */
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { demoJob, inches, offcutForSpacers, plain, printLength, roundToTape, type Job } from '@sill/core';
-import { onBench } from '../../testing/bench';
+import { onBench, planOnce } from '../../testing/bench';
 import { BuildStage } from './BuildStage';
 
 const open = (step: number, job: Job = demoJob(), piece = 'glaze') => {
@@ -11,7 +11,9 @@ const open = (step: number, job: Job = demoJob(), piece = 'glaze') => {
   return { ...shown, plan, facts, step: facts.steps[step - 1]! };
 };
 const numberOf = (name: string, job: Job = demoJob()) =>
-  open(1, job).facts.steps.findIndex(({ id }) => id === `glaze.${name}`) + 1;
+  planOnce(job)
+    .pieces.find(({ piece }) => piece.id === 'glaze')!
+    .steps.findIndex(({ id }) => id === `glaze.${name}`) + 1;
 
 afterEach(() => document.body.replaceChildren());
 
@@ -47,7 +49,6 @@ test('top first or base first is the person’s', async () => {
 
 test('spacers name the offcut they are cut from, as the offcuts have it', () => {
   const at = numberOf('end-1');
-  document.body.replaceChildren();
   const { plan, step } = open(at);
   expect(step.spacers.length).toBeGreaterThan(0);
   const lines = [...document.querySelectorAll('.spacers')].map(({ textContent }) => textContent);
@@ -60,7 +61,6 @@ test('spacers name the offcut they are cut from, as the offcuts have it', () => 
 
 test('two diagonals that differ say which corner to push; alike they say square', () => {
   const at = numberOf('end-1');
-  document.body.replaceChildren();
   const { jobNow, step } = open(at);
   const field = (name: string) => screen.getByLabelText(name);
   const type = (name: string, text: string) => {
@@ -86,7 +86,6 @@ test('a piece too wide for the door says so at its last joints; with a wide one 
   const shop = { ...job.shop, lift: 500 };
   const narrow = { ...job, shop: { ...shop, door: inches(20) } };
   const at = numberOf('top-on', narrow);
-  document.body.replaceChildren();
   open(at, narrow);
   expect(screen.getByText(/· where it stays$/)).toBeTruthy();
   document.body.replaceChildren();

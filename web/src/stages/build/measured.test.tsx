@@ -1,12 +1,12 @@
 /** @jest-environment jsdom */
 import { fireEvent, screen } from '@testing-library/react';
-import { demoJob, inches, planJob, type Step } from '@sill/core';
+import { demoJob, inches, type Step } from '@sill/core';
 import type { Ask } from '../../platform/ask';
-import { onBench } from '../../testing/bench';
+import { onBench, planOnce } from '../../testing/bench';
 import { AsBuilt, Diagonals } from './Measured';
 
 const job = demoJob();
-const plan = planJob(job, { today: '2026-11-24', effort: 'quick' });
+const plan = planOnce(job);
 const facts = plan.pieces[0]!;
 const framed = facts.steps.find(({ diagonals, adds }) => diagonals && adds.includes('glaze.L1'))!;
 const path = '/jobs/demo/build?piece=glaze';

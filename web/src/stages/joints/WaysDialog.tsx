@@ -11,10 +11,9 @@ import {
   type Piece,
   type WayCompared,
 } from '@sill/core';
-import { useChange, useJob } from '../../state/hooks';
+import { useChange, useEdges, useJob } from '../../state/hooks';
 import { Text } from '../../words/Dim';
 import { dollars } from '../../words/money';
-import { jointWays } from '../../platform/workers/planner';
 import './WaysDialog.css';
 
 type Props = {
@@ -37,6 +36,7 @@ const TROUBLE: Readonly<Record<NonNullable<WayCompared['trouble']>, string>> = {
 export function WaysDialog({ piece, group, topNominal, onClose }: Props) {
   const job = useJob();
   const change = useChange();
+  const { planner } = useEdges();
   const first = group[0]!;
   const [all, setAll] = useState(true);
   const [found, setFound] = useState<{ readonly key: string; readonly ways: readonly WayCompared[] } | null>(null);
@@ -44,14 +44,14 @@ export function WaysDialog({ piece, group, topNominal, onClose }: Props) {
   const key = `${first.joint.id} ${all}`;
   useEffect(() => {
     let current = true;
-    jointWays(job, piece.id, first.joint.id, topNominal, all).then(
+    planner.jointWays(job, piece.id, first.joint.id, topNominal, all).then(
       (ways) => current && setFound({ key, ways }),
       () => current && setFailed(true),
     );
     return () => {
       current = false;
     };
-  }, [job, piece.id, first.joint.id, topNominal, all, key]);
+  }, [job, piece.id, first.joint.id, topNominal, all, key, planner]);
   const ways = found?.key === key ? found.ways : null;
   const keysOf = () => (all ? [first.joint.kind] : group.map(({ joint }) => pairKey(joint)));
   const take = (by: Method) => {

@@ -1,17 +1,19 @@
 /** @jest-environment jsdom */
 import { screen, waitFor, within } from '@testing-library/react';
-import { demoJob, type Job, type waysOfJoint } from '@sill/core';
+import { demoJob, waysOfJoint, type Job } from '@sill/core';
+import type { Edges } from '../../state/edges';
 import { onBench } from '../../testing/bench';
+import { QUIET } from '../../testing/edges';
 import { JointsStage } from './JointsStage';
 
 // No worker here: the same work is done at once.
-jest.mock('../../platform/workers/planner', () => ({
-  jointWays: (...asked: Parameters<typeof waysOfJoint>) =>
-    Promise.resolve(jest.requireActual<{ waysOfJoint: typeof waysOfJoint }>('@sill/core').waysOfJoint(...asked)),
-}));
+const planner: Edges['planner'] = {
+  ...QUIET.planner,
+  jointWays: (...asked) => Promise.resolve(waysOfJoint(...asked)),
+};
 
 const open = (job: Job = demoJob(), piece = 'glaze') =>
-  onBench(<JointsStage />, { job, path: `/jobs/demo/joints?piece=${piece}` });
+  onBench(<JointsStage />, { job, planner, path: `/jobs/demo/joints?piece=${piece}` });
 const ways = async (user: ReturnType<typeof open>['user'], of: string) => {
   await user.click(screen.getByRole('button', { name: `Other ways to join ${of}` }));
   const dialog = screen.getByRole('dialog');

@@ -2,16 +2,16 @@ import { Button, Table, TableBody, TableCell, TableHead, TableRow } from '@mui/m
 import { scaleLinear } from 'd3';
 import { useEffect, useState } from 'react';
 import { boardKey, printMaterial, type Piece, type Plan, type TopOption } from '@sill/core';
-import { useChangePiece, useFrom, useJob } from '../../state/hooks';
+import { useChangePiece, useEdges, useFrom, useJob } from '../../state/hooks';
 import { Dim } from '../../words/Dim';
 import { cents, difference } from '../../words/money';
-import { topOptions } from '../../platform/workers/planner';
 import './TopOptions.css';
 
 /** The options of the plan in view, worked out beside it; the last ones stay until the new ones are there. */
 function useTopOptions(piece: Piece, plan: Plan) {
   const job = useJob();
   const of = useFrom((state) => state.planning.of);
+  const { planner } = useEdges();
   const [options, setOptions] = useState<{
     readonly piece: string;
     readonly rows: readonly TopOption[] | 'failed';
@@ -19,14 +19,14 @@ function useTopOptions(piece: Piece, plan: Plan) {
   useEffect(() => {
     if (of !== job) return;
     let gone = false;
-    topOptions(job, plan, piece.id).then(
+    planner.topOptions(job, plan, piece.id).then(
       (rows) => !gone && setOptions({ piece: piece.id, rows }),
       () => !gone && setOptions({ piece: piece.id, rows: 'failed' }),
     );
     return () => {
       gone = true;
     };
-  }, [job, of, plan, piece.id]);
+  }, [job, of, plan, piece.id, planner]);
   return options?.piece === piece.id ? options.rows : null;
 }
 

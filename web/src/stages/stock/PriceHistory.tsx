@@ -4,7 +4,7 @@ import type { DayPrice } from '@sill/core';
 import { usePriceHistoryQuery } from '../../state/server';
 import { Text } from '../../words/Dim';
 import { dollars } from '../../words/money';
-import { today } from '../../platform/workers/planner';
+import { useEdges } from '../../state/hooks';
 import '../shared/chart.css';
 import './PriceHistory.css';
 
@@ -15,6 +15,7 @@ type Props = { readonly yard: string; readonly offer: string; readonly name: str
 
 /** What an offer has cost in the last half year, and when it was not to be had. */
 export function PriceHistory({ yard, offer, name }: Props) {
+  const { today } = useEdges();
   const { currentData: days, error } = usePriceHistoryQuery({ params: { yard, offer }, query: { day: today() } });
   return (
     <section className="sheet price-history" aria-label="Price history">

@@ -5,10 +5,9 @@ import { readYardCsv, withRows, yardCsv, type Yard, type YardRows } from '@sill/
 import { NumberField } from '../../ui/NumberField';
 import { TextLine } from '../../ui/TextLine';
 import { saveFile, textOfChosenFile } from '../../platform/files';
-import { useChangeJob, useJob } from '../../state/hooks';
+import { useChangeJob, useEdges, useJob } from '../../state/hooks';
 import { useLazyPricesQuery, useLazyYardsQuery, useSaveYardMutation } from '../../state/server';
 import { useErrand } from '../../state/useErrand';
-import { today } from '../../platform/workers/planner';
 import { AddRow } from './AddRow';
 import { PriceHistory } from './PriceHistory';
 import { PriceRows, type Kind, type YardPath } from './PriceRows';
@@ -133,7 +132,7 @@ function YardTools({ yard, onTake: take }: { readonly yard: Yard; readonly onTak
   const { units } = useJob();
   const { busy, run } = useErrand();
   const [read, setRead] = useState<YardRows | null>(null);
-  const day = today();
+  const day = useEdges().today();
   const [pricesOf] = useLazyPricesQuery();
   const [yards] = useLazyYardsQuery();
   const [save] = useSaveYardMutation();

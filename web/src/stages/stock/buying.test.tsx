@@ -1,18 +1,17 @@
 /** @jest-environment jsdom */
 import Papa from 'papaparse';
 import { screen, within } from '@testing-library/react';
-import { applyChanges, demoJob, inches, planJob, type Job, set } from '@sill/core';
-import { onBench } from '../../testing/bench';
+import { applyChanges, demoJob, inches, type Job, set } from '@sill/core';
+import { onBench, planOnce } from '../../testing/bench';
 import { saveFile } from '../../platform/files';
 import { BuyingTable } from './BuyingTable';
 
 jest.mock('../../platform/files', () => ({ saveFile: jest.fn(), textOfChosenFile: jest.fn() }));
 
-const planOf = (job: Job) => planJob(job, { today: '2026-11-24', effort: 'quick' });
 const money = (text: string | null) => Math.round(Number(/\d+\.\d\d/.exec(text ?? '')![0]) * 100);
 const show = (job: Job) => ({
-  plan: planOf(job),
-  ...onBench(<BuyingTable plan={planOf(job)} />, { job, path: '/jobs/demo/stock' }),
+  plan: planOnce(job),
+  ...onBench(<BuyingTable plan={planOnce(job)} />, { job, path: '/jobs/demo/stock' }),
 });
 const totalRow = () => screen.getByTestId('list-total').closest('tr')!;
 
