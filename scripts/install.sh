@@ -1,8 +1,5 @@
-#!/usr/bin/env bash
-# Packages as locked; nothing where they are in place already.
-set -euo pipefail
-cd "$(dirname "$0")/.."
-if [ ! -f node_modules/.installed ] || [ package-lock.json -nt node_modules/.installed ]; then
-  npm ci --no-audit --no-fund --loglevel=error
-  touch node_modules/.installed
-fi
+# Packages as locked; nothing where they are in place already. To be sourced: what is compiled here (SQLite, minutes on
+# one core) can be left to go on beside what does not need it.
+placed() { [ -f node_modules/.installed ] && [ ! package-lock.json -nt node_modules/.installed ]; }
+packages() { placed || npm ci --ignore-scripts --no-audit --no-fund --loglevel=error; }
+compiled() { placed || { npm rebuild --loglevel=error && touch node_modules/.installed; }; }

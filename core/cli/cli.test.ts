@@ -68,20 +68,20 @@ test('solve for another aim says what it measures; an aim that is not known is r
 }, 60_000);
 
 test.each([
-  ['csv', 'glaze parts.csv', /^tag,part,count/],
-  ['csv', 'cuts.csv', /^setting,by,saw,set,cuts,boards,pieces/],
-  ['svg', 'board 3.svg', />G-T/],
-  ['svg', 'cart G1.svg', /^<svg /],
-  ['dxf', 'glaze H1.dxf', /LWPOLYLINE/],
-  ['gltf', 'bench.gltf', /"version":"2.0"/],
+  ['csv', { 'glaze parts.csv': /^tag,part,count/, 'cuts.csv': /^setting,by,saw,set,cuts,boards,pieces/ }],
+  ['svg', { 'board 3.svg': />G-T/, 'cart G1.svg': /^<svg / }],
+  ['dxf', { 'glaze H1.dxf': /LWPOLYLINE/ }],
+  ['gltf', { 'bench.gltf': /"version":"2.0"/ }],
 ])(
   'export writes %s files and names them',
-  async (kind, name, content) => {
+  async (kind, files) => {
     const out = join(folder, kind);
     const ran = await run('export', file('job.json', demoJob()), '--as', kind, '--out', out);
     expect(ran.code).toBe(0);
-    expect(ran.out.trim().split('\n')).toContain(join(out, name));
-    expect(readFileSync(join(out, name), 'utf8')).toMatch(content);
+    for (const [name, content] of Object.entries(files)) {
+      expect(ran.out.trim().split('\n')).toContain(join(out, name));
+      expect(readFileSync(join(out, name), 'utf8')).toMatch(content);
+    }
   },
   60_000,
 );

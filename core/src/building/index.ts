@@ -8,6 +8,5 @@ export * from './offcuts';
 export { stepsOf } from './steps';
 export { stuckByPegs } from './operations';
 export { cutsInWords, endsInWords } from './shaping';
-export type { Draft } from './draft';
 export * from './part-work';
 export * from './check';

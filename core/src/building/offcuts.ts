@@ -8,7 +8,7 @@ import { counted, dim, say, strong, type Phrase } from '../words';
 import type { Step } from './step';
 
 /** A job for an offcut, and how much of its length that takes. */
-export type OffcutJob = {
+type OffcutJob = {
   readonly kind: 'sample' | 'spacers' | 'test' | 'blocks' | 'plugs' | 'pulls';
   readonly what: Phrase;
   readonly takes: Length;

@@ -4,10 +4,10 @@ import type { Vec } from '../solid';
 import type { Phrase } from '../words';
 import type { Operation } from '../work';
 
-export type Action = { readonly id: string; readonly text: Phrase };
+type Action = { readonly id: string; readonly text: Phrase };
 
 /** Parts that are put on together, as one body, and the way they move into place; null for the first of all. */
-export type Put = { readonly parts: readonly string[]; readonly way: Vec | null };
+type Put = { readonly parts: readonly string[]; readonly way: Vec | null };
 
 /** One sitting at the bench: what to take, what to do, what to check, and the picture of it. */
 export type Step = {

@@ -92,7 +92,7 @@ export const boardName = ({ offer, hand }: Pick<Board, 'offer' | 'hand'>, units:
     : `${printMaterial(hand.material)} ${printLength(hand.length, units)}`;
 
 /** The cut problem of one nominal size or sheet: its blanks, the sizes the yard has of it, and what is there. */
-export function problemOf(
+function problemOf(
   blanks: readonly Blank[],
   offers: readonly (BoardOffer | SheetOffer)[],
   shop: Shop,

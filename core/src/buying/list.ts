@@ -22,9 +22,9 @@ export type BoardLine = {
   /** Where the store should cut each board that is longer than the car; null for one it can not be cut for. */
   readonly storeCuts: readonly (readonly Length[] | null)[];
 };
-export type HardwareLine = Boxes & { readonly need: HardwareNeed; readonly total: number };
+type HardwareLine = Boxes & { readonly need: HardwareNeed; readonly total: number };
 /** What is spent at one yard, cents. */
-export type YardTotal = { readonly yard: Yard; readonly subtotal: number; readonly tax: number };
+type YardTotal = { readonly yard: Yard; readonly subtotal: number; readonly tax: number };
 
 export type BuyingList = {
   readonly boards: readonly BoardLine[];

@@ -5,7 +5,7 @@ import { offersOf, type Boards } from './boards';
 import { marketOf, worthOf } from './market';
 
 /** How sure the spares of a nominal size shall be that no second trip is needed. */
-export const SURE = 0.9;
+const SURE = 0.9;
 
 /** Chance that more than `spares` of `count` boards are spoiled, each with a chance of its own: the binomial tail. */
 export function secondTrip(count: number, spares: number, spoiled: number): number {

@@ -3,7 +3,7 @@ import { addWeeks, formatISO, nextSaturday, parseISO } from 'date-fns';
 /** Work on one piece (or on all, for the cuts) that keeps a person busy, then a wait before the next in its chain. */
 export type Task = { readonly id: string; readonly work: number; readonly wait: number };
 
-export type BenchDay = { readonly date: string; readonly tasks: readonly Task[]; readonly minutes: number };
+type BenchDay = { readonly date: string; readonly tasks: readonly Task[]; readonly minutes: number };
 export type BenchCalendar = {
   readonly days: readonly BenchDay[];
   /** Minutes at the bench, waiting left out. */

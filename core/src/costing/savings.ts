@@ -6,7 +6,7 @@ import type { Yard } from '../stock';
 import { dim, say, strong, type Phrase } from '../words';
 
 /** One change and what the whole job costs with it. */
-export type Saving = {
+type Saving = {
   readonly id: string;
   readonly label: Phrase;
   readonly changes: readonly Change[];

@@ -12,7 +12,6 @@ export {
   solveExactly,
   usualSeconds,
   type Chosen,
-  type Cuttable,
   type Solved,
   type SolveOptions,
 } from './solve';

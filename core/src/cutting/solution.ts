@@ -4,7 +4,7 @@
  */
 export const SOLUTION_FORMAT = 'sill-plan/cut-solution@1';
 
-export type PlacedPiece = {
+type PlacedPiece = {
   readonly part: string;
   readonly x: number;
   readonly y: number;
@@ -18,15 +18,15 @@ export type PlacedPiece = {
  * A straight cut. A crosscut is at x and runs from y to y; a rip is at y and runs from x to x. A crosscut that leans
  * says by how many degrees from square: it is at x where it begins and runs through x + (y - from) tan(angle).
  */
-export type Cut = {
+type Cut = {
   readonly kind: 'crosscut' | 'rip';
   readonly at: number;
   readonly from: number;
   readonly to: number;
   readonly angle?: number;
 };
-export type Offcut = { readonly x: number; readonly y: number; readonly length: number; readonly width: number };
-export type CutBoard = {
+type Offcut = { readonly x: number; readonly y: number; readonly length: number; readonly width: number };
+type CutBoard = {
   readonly stock: string;
   readonly count: number;
   readonly pieces: readonly PlacedPiece[];

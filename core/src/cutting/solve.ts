@@ -56,7 +56,7 @@ function sortOut(group: Group): { group: Group; unplaced: Unplaced[] } {
 }
 
 /** One of the cuttings that a problem can be answered with: cheaper ones measure more. */
-export type Cuttable = { readonly cost: number; readonly measure: number; readonly layouts: readonly CutLayout[] };
+type Cuttable = { readonly cost: number; readonly measure: number; readonly layouts: readonly CutLayout[] };
 
 /** The cheapest cutting of a problem, and the choices beside it for another aim. */
 export type Chosen = Solved & {

@@ -55,7 +55,7 @@ export function isDay(text: string): boolean {
 }
 
 /** The rack: what lies there for any job to use. */
-export const RackSchema = v.object({
+const RackSchema = v.object({
   pieces: v.pipe(v.array(OnHandSchema), v.maxLength(300, 'must be at most 300 rows')),
 });
 export type Rack = { readonly pieces: readonly OnHand[] };

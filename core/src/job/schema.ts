@@ -38,7 +38,7 @@ const oneOf = <const Options extends readonly string[]>(options: Options) =>
 export const SAND_TO = [0, 120, 150, 180, 220] as const;
 
 /** Ways to join two parts. Which of them a meeting allows, joinery says. */
-export const METHODS = [
+const METHODS = [
   'pocket screws',
   'screws',
   'plugged screws',
@@ -106,7 +106,7 @@ export const OnHandSchema = v.object({
 export type OnHand = Fixed<v.InferOutput<typeof OnHandSchema>>;
 
 /** A board whose layout a person has settled: the rest is planned around it. */
-export const LockSchema = v.object({
+const LockSchema = v.object({
   id,
   /** The offer it is bought by, or `hand.` and the id of what is there. */
   from: text(90),

@@ -154,7 +154,7 @@ export const SCREWS: readonly Fastener[] = [
   ...byGauge('screw', '#8', [1, 1.25, 1.5, 2, 2.5]),
   ...byGauge('screw', '#10', [3, 3.5]),
 ];
-export const POCKET_SHANKS: readonly Fastener[] = [1, 1.25, 1.5, 2, 2.5].flatMap((length) => [
+const POCKET_SHANKS: readonly Fastener[] = [1, 1.25, 1.5, 2, 2.5].flatMap((length) => [
   made('pocket-screw', written(length), length, POCKET),
   made('pocket-screw', `${written(length)} fine`, length, { ...POCKET, thread: 'fine' }),
 ]);
@@ -162,7 +162,7 @@ export const POCKET_SHANKS: readonly Fastener[] = [1, 1.25, 1.5, 2, 2.5].flatMap
 export const BRADS: readonly Fastener[] = [1, 1.25, 1.5, 2].map((length) =>
   made('brad', written(length), length, { ...NONE, shank: inches(0.05), wide: inches(0.05) }),
 );
-export const BOLTS: readonly Fastener[] = byGauge('bolt', '3/8', [5, 7, 9, 12], ' x ', BOLT);
+const BOLTS: readonly Fastener[] = byGauge('bolt', '3/8', [5, 7, 9, 12], ' x ', BOLT);
 export const LAGS: readonly Fastener[] = [
   ...byGauge('lag', '1/4', [2, 3], ' x '),
   ...byGauge('lag', '5/16', [3.5, 5], ' x '),
@@ -176,13 +176,13 @@ const round = (over: number, under: number, length: number): Fastener => ({
   wide: inches(over / under),
   clearance: bit(over, under),
 });
-export const DOWELS = { thin: round(1, 4, 1), usual: round(3, 8, 1.5), thick: round(1, 2, 2) } as const;
+const DOWELS = { thin: round(1, 4, 1), usual: round(3, 8, 1.5), thick: round(1, 2, 2) } as const;
 const flat = (thick: number, wide: number, length: number): Fastener => ({
   ...made('tenon', `${written(thick)} x ${written(wide)} x ${written(length)}`, length, NONE),
   shank: inches(thick),
   wide: inches(wide),
 });
-export const TENONS = {
+const TENONS = {
   thin: flat(1 / 4, 3 / 4, 1.5),
   usual: flat(5 / 16, 1, 2),
   thick: flat(1 / 2, 1.25, 2.5),
@@ -202,17 +202,6 @@ export const CLIP: Fastener = {
   counterbore: null,
 };
 
-export const FASTENERS: readonly Fastener[] = [
-  ...SCREWS,
-  ...POCKET_SHANKS,
-  ...BRADS,
-  ...BOLTS,
-  ...LAGS,
-  ...INSERTS,
-  ...Object.values(DOWELS),
-  ...Object.values(TENONS),
-  ...Object.values(BISCUITS),
-];
 
 /** Tip at least this far short of the far face. */
 export const SHORT_OF: Length = inches(1 / 8);

@@ -12,7 +12,7 @@ export * from './shank';
 export type { Trouble } from './placing';
 export { CLIP_SLOT } from './clips';
 export { isOnTop } from './layout';
-export { isDense, type Fastening } from './fastening';
+export type { Fastening } from './fastening';
 export * from './fasten-all';
 export * from './driver';
 export { BLOCK } from './corner-block';

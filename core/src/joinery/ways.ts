@@ -53,7 +53,7 @@ function centsFor(item: Fastening, offers: readonly HardwareOffer[]): number | n
   return Math.round(cents);
 }
 
-export const minutesFor = ({ by, positions }: Pick<Fastening, 'by' | 'positions'>): number =>
+const minutesFor = ({ by, positions }: Pick<Fastening, 'by' | 'positions'>): number =>
   by === 'hardware' ? 6 : by === 'nothing' ? 1 : WAYS_TO_JOIN[by].setUp + WAYS_TO_JOIN[by].each * positions.length;
 
 /** Whether the parts can be cut as a method wants. */

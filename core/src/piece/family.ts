@@ -5,7 +5,7 @@ import type { Assembly, Joint, Motion, Part } from './part';
 import type { Specs, Values } from './choice';
 import type { Box } from './geometry';
 
-export type DeckShape = 'rectangle' | 'round' | 'octagon';
+type DeckShape = 'rectangle' | 'round' | 'octagon';
 
 /** What the kind of piece is built into: outside size, and the top it must carry. */
 export type Room = {

@@ -3,7 +3,7 @@ import type { Length } from '../length';
 /** A point in a piece: x along its length, y across, z up, from the lower left front corner. */
 export type Point = readonly [Length, Length, Length];
 export type Axis = 0 | 1 | 2;
-export const AXES = [0, 1, 2] as const;
+const AXES = [0, 1, 2] as const;
 export type Box = { readonly min: Point; readonly max: Point };
 
 /** The side of a box at an axis. */

@@ -9,7 +9,7 @@ export * from './shape';
 export { numbered } from './numbered';
 export * from './choice';
 export * from './top';
-export type { Family, Top, Built, DeckShape } from './family';
+export type { Family, Top } from './family';
 export * from './families';
 export * from './model';
 export * from './build';

@@ -3,7 +3,7 @@ import type { Frame, Outline } from '../solid';
 import type { HardwareKind, Material } from '../stock';
 import type { Phrase } from '../words';
 
-export const ROLES = {
+const ROLES = {
   top: 'top',
   leg: 'leg',
   apron: 'apron',
@@ -30,7 +30,7 @@ export type Role = keyof typeof ROLES;
 export type End = { readonly mitre: number; readonly bevel: number };
 export const SQUARE: End = { mitre: 0, bevel: 0 };
 
-export const CUT_KINDS = [
+const CUT_KINDS = [
   'lap',
   'notch',
   'groove',

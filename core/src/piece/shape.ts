@@ -8,7 +8,6 @@ import {
   radians,
   rectangle,
   subtract,
-  sub,
   turned,
   add,
   times,
@@ -154,7 +153,6 @@ export const mostly = (direction: Vec): Axis => {
 /** The axis of the piece that a part's length runs along, or nearest to. */
 export const alongOf = (part: Part): Axis => mostly(part.frame.u);
 export const acrossOf = (part: Part): Axis => mostly(part.frame.v);
-export const throughOf = (part: Part): Axis => mostly(through(part.frame));
 
 /** Length between the short points: what is left of the long one at both ends. */
 export function shortLength({ length, width, thickness, ends }: Part): Length {
@@ -196,4 +194,3 @@ export function openedBy(solid: Solid, motion: Motion, share: number): Solid {
 
 /** All corners of a body. */
 export const cornersOf = (solid: Solid): readonly Vec[] => facesOf(solid).flatMap((face) => face.points);
-export const distance = (a: Vec, b: Vec): number => norm(sub(a, b));

@@ -5,9 +5,9 @@ import type { Setup } from './setup';
 /** Under this a piece is held with a block, never by hand. */
 export const SHORT_PIECE: Length = inches(6);
 /** Shorter than this nothing is fed along a rip fence: it can turn between fence and blade. */
-export const SHORT_RIP: Length = inches(12);
+const SHORT_RIP: Length = inches(12);
 /** Narrower than this no hand passes between blade and fence. */
-export const NARROW_RIP: Length = inches(2);
+const NARROW_RIP: Length = inches(2);
 /** What is longer than this and hangs free when it is cut off drops, and pinches the blade. */
 const HANGS: Length = inches(36);
 

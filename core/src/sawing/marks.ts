@@ -4,7 +4,7 @@ import type { Board } from '../buying';
 import type { NumberedCut } from './setup';
 
 /** Where a tape reads at a cut of a lane. */
-export type Mark = {
+type Mark = {
   readonly number: number;
   /** From the squared end, the tape hooked once: every kerf counted. */
   readonly hooked: Length;

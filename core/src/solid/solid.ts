@@ -71,7 +71,7 @@ function capOf(cell: Cell, { normal, reach }: Plane, surface: number): Face | nu
 }
 
 /** A cell cut by a plane: what is on its inner side, null for nothing. The new face lies on `surface`. */
-export function cutCell(cell: Cell, plane: Plane, surface: number): Cell | null {
+function cutCell(cell: Cell, plane: Plane, surface: number): Cell | null {
   let out = false;
   let inside = false;
   for (const { points } of cell)

@@ -14,8 +14,6 @@ export const cross = (a: Vec, b: Vec): Vec => [
 /** Not by `hypot`, which guards against overflow that lengths never reach and takes many times as long. */
 export const norm = (a: Vec): number => Math.sqrt(dot(a, a));
 export const unit = (a: Vec): Vec => times(a, 1 / norm(a));
-/** Point `share` of the way from `a` to `b`. */
-export const between = (a: Vec, b: Vec, share: number): Vec => add(a, times(sub(b, a), share));
 
 export const radians = (degrees: number): number => (degrees * Math.PI) / 180;
 export const degrees = (angle: number): number => (angle * 180) / Math.PI;

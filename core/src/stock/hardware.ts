@@ -35,12 +35,9 @@ export const HARDWARE_KINDS = Object.keys(HARDWARE) as HardwareKind[];
 export const POCKET_SCREWS = ['1', '1 1/4', '1 1/2', '2', '2 1/2'] as const;
 export type PocketScrew = (typeof POCKET_SCREWS)[number];
 /** Ends the size of a pocket screw with a fine thread, for hardwood; the others are coarse, for softwood and sheets. */
-export const FINE = ' fine';
+const FINE = ' fine';
 /** A pocket screw with its thread: `1 1/4 coarse`, `1 1/4 fine`. */
 export const printThread = (size: string): string => (size.endsWith(FINE) ? size : `${size} coarse`);
-/** Wood screws as sold, short first: gauge and length in inches. */
-export const WOOD_SCREWS = ['#8 1', '#8 1 1/4', '#8 1 1/2', '#8 2', '#8 2 1/2', '#10 3', '#10 3 1/2'] as const;
-export type WoodScrew = (typeof WOOD_SCREWS)[number];
 
 export type HardwareNeed = {
   readonly kind: HardwareKind;

@@ -37,7 +37,7 @@ export type Taken = {
 };
 
 /** Parts that move as one, and the way into their place; null where they lie first. */
-export type Coming = { readonly parts: readonly string[]; readonly tags: readonly string[]; readonly way: Vec | null };
+type Coming = { readonly parts: readonly string[]; readonly tags: readonly string[]; readonly way: Vec | null };
 
 /** Where a part lies on another: rows of so far from a side of the one or the other, or level with it. */
 export type Standing = {

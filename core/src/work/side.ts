@@ -55,8 +55,6 @@ export function named(part: Part, { axis, sign }: PartSide, { middle }: Teller):
   return call(ACROSS[along]![way[along] > 0 ? 0 : 1]);
 }
 
-export const oppositeOf = ({ axis, sign }: PartSide): PartSide => ({ axis, sign: sign > 0 ? -1 : 1 });
-
 /** A place on a side of a part: so far from one end or edge, and from another where it is not told by the tool. */
 export type Spot = {
   readonly part: string;

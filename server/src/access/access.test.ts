@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process';
-import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { copyFileSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { createServer } from 'node:https';
 import type { AddressInfo } from 'node:net';
 import { request as askByHttps } from 'node:https';
@@ -12,7 +12,7 @@ import request from 'supertest';
 import { ROUTES, type RouteName } from '@sill/core/contract';
 import { makeApp } from '../app';
 import { backupTo } from '../backup';
-import { openDatabase } from '../database';
+import { openDatabase, settle } from '../database';
 import { seed } from '../seed';
 import { addressesFor, tlsFrom } from '../settings';
 import { deviceOf, setPassphrase, signedInDevices, signIn } from './devices';
@@ -27,11 +27,20 @@ const open = (secure = false) =>
   makeApp({ database, log, names: ['bench.local'], beyond: { addresses: ['http://bench.local:4173'], secure } });
 type Server = ReturnType<typeof open>;
 
+/** A database with the demo and the passphrase, made once; each test has a copy of it. */
+const made = mkdtempSync(join(tmpdir(), 'sill-access-'));
+beforeAll(async () => {
+  const first = await openDatabase(join(made, 'access.db'));
+  await seed(first, true);
+  await setPassphrase(first, PASSPHRASE);
+  await settle(first);
+  await first.destroy();
+});
+afterAll(() => rmSync(made, { recursive: true }));
 beforeEach(async () => {
   folder = mkdtempSync(join(tmpdir(), 'sill-access-'));
+  copyFileSync(join(made, 'access.db'), join(folder, 'access.db'));
   database = await openDatabase(join(folder, 'access.db'));
-  await seed(database, true);
-  await setPassphrase(database, PASSPHRASE);
 });
 afterEach(async () => {
   await database.destroy();
