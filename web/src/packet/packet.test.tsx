@@ -12,7 +12,7 @@ import {
   type Plan,
   type Spot,
 } from '@sill/core';
-import { onBench } from '../testing/bench';
+import { drawAll, onBench } from '../testing/bench';
 import { readCuts, readSentence } from '../testing/packet-reader';
 import { blocksOf, boardHeight, ROOM, settingHeight, stepHeight } from './heights';
 import Packet from './Packet';
@@ -24,7 +24,7 @@ const open = (job = demoJob()) => {
 const drawnPages = () => [...document.querySelectorAll<HTMLElement>('section[aria-label^="Page "]')];
 /** All pages: before printing the rest is drawn at once. */
 const pages = () => {
-  if (document.querySelector('[aria-busy=true]')) fireEvent(window, new Event('beforeprint'));
+  if (document.querySelector('[aria-busy=true]')) drawAll();
   return drawnPages();
 };
 const titledOf = (all: readonly HTMLElement[]) => (title: string) =>

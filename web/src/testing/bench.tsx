@@ -1,4 +1,4 @@
-import { render, type RenderResult } from '@testing-library/react';
+import { fireEvent, render, type RenderResult } from '@testing-library/react';
 import userEvent, { type UserEvent } from '@testing-library/user-event';
 import type { ReactNode } from 'react';
 import { Provider } from 'react-redux';
@@ -18,6 +18,9 @@ export function planOnce(job: Job): Plan {
   plans.set(key, plan);
   return plan;
 }
+
+/** What is drawn bit by bit is drawn whole, as before printing. */
+export const drawAll = (): void => void fireEvent(window, new Event('beforeprint'));
 
 /** A component on a real store with the demo job open and planned, no server and no worker behind it. */
 export function onBench(

@@ -1,6 +1,5 @@
 import { Button, Table, TableBody, TableCell, TableHead, TableRow, TableSortLabel, TextField } from '@mui/material';
 import {
-  flexRender,
   getCoreRowModel,
   getFilteredRowModel,
   getSortedRowModel,
@@ -9,10 +8,14 @@ import {
   type SortingState,
 } from '@tanstack/react-table';
 import { writeCsv } from '@sill/core';
-import { useState, type KeyboardEvent, type ReactNode } from 'react';
+import { memo, useState, type KeyboardEvent, type ReactNode } from 'react';
 import { marked, said } from '../state/view';
 import { useApp, useFrom } from '../state/hooks';
+import { useGrowing } from './growing';
 import './DataTable.css';
+
+/** Rows that are there at once, and that come with each turn after. */
+const [FIRST, STEP] = [8, 12];
 
 export type TableColumn<Row> = {
   readonly key: string;
@@ -37,6 +40,40 @@ type Props<Row> = {
   readonly filter?: boolean;
 };
 
+type RowProps<Row> = Pick<Props<Row>, 'columns' | 'onPick'> & {
+  readonly row: Row;
+  readonly part: string | null;
+  readonly picked: boolean;
+};
+
+/** One row; drawn again only where something of it changed. */
+const BodyRow = memo(function BodyRow<Row>({ row, columns, part, picked, onPick }: RowProps<Row>) {
+  const dispatch = useApp();
+  const isMarked = useFrom((state) => part !== null && state.view.marked === part);
+  return (
+    <TableRow
+      selected={isMarked || picked}
+      {...(onPick
+        ? {
+            tabIndex: 0,
+            'aria-selected': picked,
+            onClick: () => onPick(row),
+            onKeyDown: (event: KeyboardEvent) => event.key === 'Enter' && onPick(row),
+            style: { cursor: 'pointer' },
+          }
+        : {})}
+      onPointerEnter={() => part !== null && dispatch(marked(part))}
+      onPointerLeave={() => part !== null && dispatch(marked(null))}
+    >
+      {columns.map(({ key, number, cell, value }) => (
+        <TableCell key={key} align={number ? 'right' : 'left'}>
+          {cell?.(row) ?? value(row)}
+        </TableCell>
+      ))}
+    </TableRow>
+  );
+}) as <Row>(props: RowProps<Row>) => ReactNode;
+
 /** A table that sorts, filters and copies as CSV. */
 export function DataTable<Row>({
   rows,
@@ -49,14 +86,12 @@ export function DataTable<Row>({
   filter = true,
 }: Props<Row>) {
   const dispatch = useApp();
-  const markedPart = useFrom((state) => state.view.marked);
   const [sorting, setSorting] = useState<SortingState>([]);
   const [search, setSearch] = useState('');
   const definitions: ColumnDef<Row>[] = columns.map((column) => ({
     id: column.key,
     header: column.head,
     accessorFn: column.value,
-    cell: ({ row }) => column.cell?.(row.original) ?? column.value(row.original),
     sortingFn: column.number ? 'basic' : 'alphanumeric',
   }));
   // The table library keeps its own memory; the compiler lint is told so in its place.
@@ -73,6 +108,7 @@ export function DataTable<Row>({
     getFilteredRowModel: getFilteredRowModel(),
   });
   const shown = table.getRowModel().rows;
+  const drawn = useGrowing(shown.length, name, FIRST, STEP);
   const copy = async () => {
     const csv = writeCsv(
       columns.map(({ head }) => head),
@@ -121,32 +157,16 @@ export function DataTable<Row>({
             ))}
           </TableHead>
           <TableBody>
-            {shown.map((row) => {
-              const part = partOf?.(row.original) ?? null;
-              return (
-                <TableRow
-                  key={row.id}
-                  selected={(part !== null && part === markedPart) || row.id === picked}
-                  {...(onPick
-                    ? {
-                        tabIndex: 0,
-                        'aria-selected': row.id === picked,
-                        onClick: () => onPick(row.original),
-                        onKeyDown: (event: KeyboardEvent) => event.key === 'Enter' && onPick(row.original),
-                        style: { cursor: 'pointer' },
-                      }
-                    : {})}
-                  onPointerEnter={() => part !== null && dispatch(marked(part))}
-                  onPointerLeave={() => part !== null && dispatch(marked(null))}
-                >
-                  {row.getVisibleCells().map((cell, at) => (
-                    <TableCell key={cell.id} align={columns[at]!.number ? 'right' : 'left'}>
-                      {flexRender(cell.column.columnDef.cell, cell.getContext())}
-                    </TableCell>
-                  ))}
-                </TableRow>
-              );
-            })}
+            {shown.slice(0, drawn).map((row) => (
+              <BodyRow
+                key={row.id}
+                row={row.original}
+                columns={columns}
+                part={partOf?.(row.original) ?? null}
+                picked={row.id === picked}
+                {...(onPick ? { onPick } : {})}
+              />
+            ))}
           </TableBody>
         </Table>
       </div>

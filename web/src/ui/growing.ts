@@ -5,22 +5,26 @@ import { flushSync } from 'react-dom';
  * How many of a long row of things are drawn: some at once, the rest one after the other in turns of their own, so that
  * the page answers meanwhile. Before printing all are drawn.
  *
+ * Each should keep what it drew while others come (`memo`).
+ *
  * @param what things of another kind begin from the start.
+ * @param first how many are drawn at once.
+ * @param step how many a turn.
  */
-export function useGrowing(total: number, what: string, first: number): number {
+export function useGrowing(total: number, what: string, first: number, step = 1): number {
   const [grown, setGrown] = useState({ what, drawn: first });
   const drawn = Math.min(total, grown.what === what ? grown.drawn : first);
   useEffect(() => {
     if (drawn >= total) return;
     // Put off, each is drawn bit by bit: nothing that is asked of the page meanwhile waits for all of it.
-    const turn = setTimeout(() => startTransition(() => setGrown({ what, drawn: drawn + 1 })));
+    const turn = setTimeout(() => startTransition(() => setGrown({ what, drawn: drawn + step })));
     const all = () => flushSync(() => setGrown({ what, drawn: total }));
     window.addEventListener('beforeprint', all);
     return () => {
       clearTimeout(turn);
       window.removeEventListener('beforeprint', all);
     };
-  }, [drawn, total, what]);
+  }, [drawn, total, what, step]);
   return drawn;
 }
 

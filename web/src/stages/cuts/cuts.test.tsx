@@ -1,7 +1,7 @@
 /** @jest-environment jsdom */
 import { screen, within } from '@testing-library/react';
 import { plain, settingName } from '@sill/core';
-import { onBench } from '../../testing/bench';
+import { drawAll, onBench } from '../../testing/bench';
 import { CutsStage } from './CutsStage';
 
 const open = (view = '') => {
@@ -34,6 +34,7 @@ test('by board: every setting of the saws in working order; one that is pressed 
 
 test('by saw setup: each in its order with its caution; ticked, it is done in the job and in the strip', async () => {
   const { plan, user, jobNow } = open('?by=setup');
+  drawAll();
   expect(
     screen.getByText(/Eye, ear and dust protection; guards stay on; unplug before you change a blade/),
   ).toBeTruthy();
@@ -48,6 +49,7 @@ test('by saw setup: each in its order with its caution; ticked, it is done in th
 
 test('a sheet tells every cut: its number, which way, how far from which edge', () => {
   const { plan } = open('?by=setup');
+  drawAll();
   const guided = plan.setups.filter(({ kind }) => kind === 'guide').flatMap(({ cuts }) => cuts);
   expect(guided.length).toBeGreaterThan(5);
   const lines = [...document.querySelectorAll('.sheet-cuts li')];

@@ -1,7 +1,7 @@
 /** @jest-environment jsdom */
 import { screen, waitFor, within } from '@testing-library/react';
 import { applyChanges, demoJob, inches, set, type Job } from '@sill/core';
-import { onBench } from '../../testing/bench';
+import { drawAll, onBench } from '../../testing/bench';
 import { PartsStage } from './PartsStage';
 
 const open = (job: Job = demoJob(), search = '?piece=glaze') => {
@@ -9,10 +9,12 @@ const open = (job: Job = demoJob(), search = '?piece=glaze') => {
   const plan = shown.store.getState().planning.plan!;
   return { ...shown, plan, facts: plan.pieces.find(({ piece }) => piece.id === 'glaze')! };
 };
-const rows = () =>
-  within(screen.getByRole('table', { name: 'Parts' }))
+const rows = () => {
+  drawAll();
+  return within(screen.getByRole('table', { name: 'Parts' }))
     .getAllByRole('row')
     .slice(1);
+};
 
 afterEach(() => document.body.replaceChildren());
 

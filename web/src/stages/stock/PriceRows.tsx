@@ -1,5 +1,5 @@
 import { Checkbox, Table, TableBody, TableCell, TableHead, TableRow, TextField } from '@mui/material';
-import { useState } from 'react';
+import { memo, useMemo, useState } from 'react';
 import {
   PER_FOOT,
   SPECIES,
@@ -14,8 +14,10 @@ import {
   type BoardOffer,
   type HardwareOffer,
   type SheetOffer,
+  type Units,
   type Yard,
 } from '@sill/core';
+import { useGrowing } from '../../ui/growing';
 import { NumberField } from '../../ui/NumberField';
 import { useChangeJob, useJob } from '../../state/hooks';
 import { Text } from '../../words/Dim';
@@ -58,24 +60,81 @@ function told(
   };
 }
 
+/** Rows that are there at once, and that come with each turn after. */
+const [FIRST, STEP] = [4, 8];
+
 type Props = {
   readonly kind: Kind;
   readonly yard: Yard;
-  /** Where the list is in the job. */
+  /** Where the list is in the job. The same one every time: rows are drawn again where it is another. */
   readonly at: YardPath;
   readonly picked: string | null;
   readonly onPick: (offer: { readonly id: string; readonly name: string }) => void;
 };
 
+type RowProps = Pick<Props, 'kind' | 'at' | 'onPick'> & {
+  readonly offer: Offer;
+  readonly units: Units;
+  readonly picked: boolean;
+};
+
+/** One price and its stock; drawn again only where something of it changed. */
+const PriceRow = memo(function PriceRow({ kind, offer, units, at, picked, onPick }: RowProps) {
+  const change = useChangeJob();
+  const { name, what, by } = told(offer, units);
+  return (
+    <TableRow selected={picked}>
+      <TableCell className="tag-cell">
+        {isHardware(offer) ? (
+          <Text of={name} />
+        ) : (
+          <button type="button" className="plain" onClick={() => onPick({ id: offer.id, name })}>
+            <Text of={name} />
+          </button>
+        )}
+      </TableCell>
+      <TableCell className="soft wide-only">{what}</TableCell>
+      <TableCell>
+        <NumberField
+          label={`Price of ${isHardware(offer) ? `${name}, ${offer.count}` : offer.id}`}
+          money
+          least={0}
+          most={1_000_000}
+          value={offer.price}
+          onChange={(value) => value !== null && change([...at, kind, offer.id, 'price'], value)}
+        />
+      </TableCell>
+      <TableCell className="soft wide-only by-measure">
+        {by.map((words) => (
+          <div key={words}>{words}</div>
+        ))}
+      </TableCell>
+      {!isHardware(offer) && (
+        <TableCell>
+          <Checkbox
+            checked={offer.inStock}
+            onChange={(_, checked) =>
+              change([...at, 'sheet' in offer ? 'sheets' : 'boards', offer.id, 'inStock'], checked)
+            }
+            slotProps={{ input: { 'aria-label': `${offer.id} in stock` } }}
+          />
+        </TableCell>
+      )}
+    </TableRow>
+  );
+});
+
 /** The rows of one kind in the job's price list, each price and its stock to be changed at once. */
 export function PriceRows({ kind, yard, at, picked, onPick }: Props) {
   const { units } = useJob();
-  const change = useChangeJob();
   const [search, setSearch] = useState('');
   const offers: readonly Offer[] = yard[kind];
-  const rows = offers
-    .map((offer) => ({ offer, ...told(offer, units) }))
-    .filter(({ name, what }) => `${name} ${what}`.toLowerCase().includes(search.trim().toLowerCase()));
+  const named = useMemo(() => {
+    const words = ({ name, what }: ReturnType<typeof told>) => `${name} ${what}`.toLowerCase();
+    return offers.map((offer) => ({ offer, words: words(told(offer, units)) }));
+  }, [offers, units]);
+  const rows = named.filter(({ words }) => words.includes(search.trim().toLowerCase()));
+  const drawn = useGrowing(rows.length, `${yard.id} ${kind}`, FIRST, STEP);
   return (
     <>
       <TextField
@@ -96,45 +155,16 @@ export function PriceRows({ kind, yard, at, picked, onPick }: Props) {
             </TableRow>
           </TableHead>
           <TableBody>
-            {rows.map(({ offer, name, what, by }) => (
-              <TableRow key={offer.id} selected={offer.id === picked}>
-                <TableCell className="tag-cell">
-                  {isHardware(offer) ? (
-                    <Text of={name} />
-                  ) : (
-                    <button type="button" className="plain" onClick={() => onPick({ id: offer.id, name })}>
-                      <Text of={name} />
-                    </button>
-                  )}
-                </TableCell>
-                <TableCell className="soft wide-only">{what}</TableCell>
-                <TableCell>
-                  <NumberField
-                    label={`Price of ${isHardware(offer) ? `${name}, ${offer.count}` : offer.id}`}
-                    money
-                    least={0}
-                    most={1_000_000}
-                    value={offer.price}
-                    onChange={(value) => value !== null && change([...at, kind, offer.id, 'price'], value)}
-                  />
-                </TableCell>
-                <TableCell className="soft wide-only by-measure">
-                  {by.map((words) => (
-                    <div key={words}>{words}</div>
-                  ))}
-                </TableCell>
-                {!isHardware(offer) && (
-                  <TableCell>
-                    <Checkbox
-                      checked={offer.inStock}
-                      onChange={(_, checked) =>
-                        change([...at, 'sheet' in offer ? 'sheets' : 'boards', offer.id, 'inStock'], checked)
-                      }
-                      slotProps={{ input: { 'aria-label': `${offer.id} in stock` } }}
-                    />
-                  </TableCell>
-                )}
-              </TableRow>
+            {rows.slice(0, drawn).map(({ offer }) => (
+              <PriceRow
+                key={offer.id}
+                kind={kind}
+                offer={offer}
+                units={units}
+                at={at}
+                picked={offer.id === picked}
+                onPick={onPick}
+              />
             ))}
           </TableBody>
         </Table>

@@ -1,6 +1,6 @@
 import { Button, Dialog, DialogActions, DialogContent, DialogTitle, MenuItem, TextField } from '@mui/material';
 import { format, parseISO } from 'date-fns';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { readYardCsv, withRows, yardCsv, type Yard, type YardRows } from '@sill/core';
 import { NumberField } from '../../ui/NumberField';
 import { TextLine } from '../../ui/TextLine';
@@ -34,7 +34,7 @@ export function Yards() {
   const mine = [first, ...alsoAt];
   const at = Math.min(shown, alsoAt.length);
   const yard = mine[at]!;
-  const path: YardPath = at === 0 ? ['yard'] : ['alsoAt', yard.id];
+  const path = useMemo((): YardPath => (at === 0 ? ['yard'] : ['alsoAt', yard.id]), [at, yard.id]);
   const put = (value: Yard) => change(path, value);
   const others = known.filter(({ id }) => !mine.some((row) => row.id === id));
   const take = (id: string) => {
