@@ -120,13 +120,20 @@ class Session {
     }
   }
 
-  /** Through every stage by the keys, and back to where it types. */
+  /** Through every stage by the keys, what stages show in turn among them, and back to where it types. */
   async walk(tab: Tab): Promise<void> {
     if (!tab.page) return;
     await tab.page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
     for (const key of '2345671') {
       await tab.page.keyboard.press(key);
       await pause(400);
+      for (const view of VIEWS[key] ?? []) {
+        const button = tab.page.getByRole('button', { name: view, exact: true });
+        // Cuts has its views once there is a plan.
+        if (!(await button.isVisible())) continue;
+        await button.click();
+        await pause(400);
+      }
     }
     await tab.page.getByLabel(tab.fields[0]!).waitFor();
   }
@@ -195,6 +202,13 @@ class Session {
     for (const tab of this.tabs) await this.closeTab(tab);
   }
 }
+
+/** What else stages show, by the key of the stage. */
+const VIEWS: Readonly<Record<string, readonly string[]>> = {
+  '3': ['Whole job'],
+  '4': ['My shop', 'Yards', 'Screws and the rest', 'To buy'],
+  '5': ['By saw setup', 'By piece', 'By board'],
+};
 
 const jobOf = (starts: readonly string[]): Job => ({
   ...newJob('torture'),
