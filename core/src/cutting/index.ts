@@ -6,15 +6,7 @@ export * from './problem';
 export * from './solution';
 export * from './aim';
 export { combine } from './aims';
-export {
-  choicesFor,
-  solve,
-  solveExactly,
-  usualSeconds,
-  type Chosen,
-  type Solved,
-  type SolveOptions,
-} from './solve';
+export { choicesFor, solve, solveExactly, usualSeconds, type Chosen, type Solved, type SolveOptions } from './solve';
 export type { IntegerSolver } from './integer';
 export { flipped, lean, type CutLayout, type Slants } from './layout';
 export { seeded } from './random';

@@ -202,7 +202,6 @@ export const CLIP: Fastener = {
   counterbore: null,
 };
 
-
 /** Tip at least this far short of the far face. */
 export const SHORT_OF: Length = inches(1 / 8);
 

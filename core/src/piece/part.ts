@@ -3,25 +3,23 @@ import type { Frame, Outline } from '../solid';
 import type { HardwareKind, Material } from '../stock';
 import type { Phrase } from '../words';
 
-const ROLES = {
-  top: 'top',
-  leg: 'leg',
-  apron: 'apron',
-  support: 'support',
-  rail: 'rail',
-  stretcher: 'stretcher',
-  brace: 'brace',
-  foot: 'foot',
-  shelf: 'shelf',
-  side: 'side',
-  back: 'back',
-  door: 'door',
-  drawer: 'drawer',
-  edging: 'edging',
-  runner: 'runner',
-  loose: 'loose part',
-} as const;
-export type Role = keyof typeof ROLES;
+export type Role =
+  | 'top'
+  | 'leg'
+  | 'apron'
+  | 'support'
+  | 'rail'
+  | 'stretcher'
+  | 'brace'
+  | 'foot'
+  | 'shelf'
+  | 'side'
+  | 'back'
+  | 'door'
+  | 'drawer'
+  | 'edging'
+  | 'runner'
+  | 'loose';
 
 /**
  * How an end is cut, degrees from square. `mitre` slants across the face, `bevel` through the thickness: with y from
@@ -30,24 +28,13 @@ export type Role = keyof typeof ROLES;
 export type End = { readonly mitre: number; readonly bevel: number };
 export const SQUARE: End = { mitre: 0, bevel: 0 };
 
-const CUT_KINDS = [
-  'lap',
-  'notch',
-  'groove',
-  'rebate',
-  'dado',
-  'hole',
-  'relief',
-  'corner',
-  'mortise',
-  'tenon',
-] as const;
+type CutKind = 'lap' | 'notch' | 'groove' | 'rebate' | 'dado' | 'hole' | 'relief' | 'corner' | 'mortise' | 'tenon';
 /**
  * A prism taken out of a part, in the part's own directions: `outline` in the two directions other than `axis` (x, y
  * for 2; x, z for 1; y, z for 0), from one place to another along it. Convex. `for` is the tag of what lies in it.
  */
 export type Cutout = {
-  readonly kind: (typeof CUT_KINDS)[number];
+  readonly kind: CutKind;
   readonly axis: 0 | 1 | 2;
   readonly outline: Outline;
   readonly from: number;
