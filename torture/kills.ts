@@ -101,23 +101,10 @@ async function oldDatabase(file: string): Promise<void> {
   await database.destroy();
 }
 
-/**
- * The server is killed with -9 in the middle of saves, photos, backups, restores and migrations, and started again:
- * what it answered is there, what it did not answer is there or not, nothing is half there.
- */
-export const kills: Ordeal = async ({ until, seed, most }) => {
+/** What is being done to the server when it is killed, and what is known of it; faults are added to `faults`. */
+function workCutOff(server: Killable, folder: string, known: Known, roll: () => number, faults: string[]) {
   const { server: program, backup: backupProgram } = bundled();
-  const roll = seeded(seed);
-  const folder = mkdtempSync(join(tmpdir(), 'sill-kills-'));
-  const server = new Killable(program, join(folder, 'jobs.db'));
-  const faults: string[] = [];
-  const counts: Record<string, number> = {};
-  await server.start();
-  const made = (await (await fetch(`${server.url}/api/jobs`, json('POST', { job: named('first') }))).json()) as {
-    id: string;
-  };
-  const known: Known = { id: made.id, revision: 1, names: new Map([[1, 'first']]), photos: new Map(), rack: 0 };
-  const kinds = {
+  return {
     async saves(round: number) {
       const busy = work(server.url, known, round);
       await pause(roll() * 250);
@@ -203,6 +190,25 @@ export const kills: Ordeal = async ({ until, seed, most }) => {
       }
     },
   } as const;
+}
+
+/**
+ * The server is killed with -9 in the middle of saves, photos, backups, restores and migrations, and started again:
+ * what it answered is there, what it did not answer is there or not, nothing is half there.
+ */
+export const kills: Ordeal = async ({ until, seed, most }) => {
+  const { server: program } = bundled();
+  const roll = seeded(seed);
+  const folder = mkdtempSync(join(tmpdir(), 'sill-kills-'));
+  const server = new Killable(program, join(folder, 'jobs.db'));
+  const faults: string[] = [];
+  const counts: Record<string, number> = {};
+  await server.start();
+  const made = (await (await fetch(`${server.url}/api/jobs`, json('POST', { job: named('first') }))).json()) as {
+    id: string;
+  };
+  const known: Known = { id: made.id, revision: 1, names: new Map([[1, 'first']]), photos: new Map(), rack: 0 };
+  const kinds = workCutOff(server, folder, known, roll, faults);
   let tried = 0;
   try {
     for (; tried < most && performance.now() < until; tried++) {

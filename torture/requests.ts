@@ -149,6 +149,45 @@ function client() {
   return { agent, send };
 }
 
+/** A request that no browser sends: an odd path, body or header among sound ones. */
+function madeUp(roll: () => number, sound: readonly Json[], known: Map<string, Json[]>) {
+  let path = pick(roll, PATHS);
+  if (roll() < 0.35) path = roll() < 0.5 ? `${path}/${pick(roll, ODD)}` : path.replace(/[^/]+$/, () => pick(roll, ODD));
+  if (roll() < 0.3) path += `?${pick(roll, QUERIES)}`;
+  // What no client can put on the wire is not sent.
+  path = path.replace(/[^\x21-\x7e]/gu, (letter) => encodeURIComponent(letter));
+  const method = pick(roll, ['GET', 'GET', 'POST', 'PUT', 'PUT', 'DELETE', 'PATCH', 'OPTIONS', 'HEAD', 'TRACE']);
+  const body =
+    method === 'GET' || method === 'HEAD' || method === 'TRACE' ? Buffer.alloc(0) : bodyOf(roll, sound, known);
+  const headers: Record<string, string> = { 'content-type': roll() < 0.7 ? TYPES[0]! : pick(roll, TYPES) };
+  if (roll() < 0.05) headers['content-encoding'] = pick(roll, ['gzip', 'br', 'nonsense']);
+  if (roll() < 0.05)
+    headers['cookie'] = pick(roll, ['sill=x', 'sill=j:{"a":1}', 'sill=%', '=;;=', `sill=${'x'.repeat(4000)}`]);
+  if (roll() < 0.03) headers['origin'] = pick(roll, ['http://evil.example', 'null', 'http://localhost']);
+  if (roll() < 0.03) headers['host'] = pick(roll, ['evil.example', 'localhost:1', '', '[::1]:99']);
+  return { method, path, headers, body };
+}
+
+/** What is wrong with an answer; `shut` where it is of the server that asks for a passphrase. */
+function wrongWith(
+  { status, body }: { readonly status: number; readonly body: string },
+  method: string,
+  path: string,
+  shut: boolean,
+): readonly string[] {
+  const inWords = /"code":"[a-z-]+","message":"[^"]{10,}/.test(body);
+  return [
+    ...(status >= 500 && status !== 503 ? [`answers ${status}`] : []),
+    ...(/\n\s+at |node_modules|SQLITE/.test(body.slice(0, 5000)) && !path.startsWith('/api/backup')
+      ? ['tells its inside']
+      : []),
+    ...(status >= 400 && method !== 'HEAD' && path.startsWith('/api') && !inWords
+      ? [`is refused without words: ${status} ${body.slice(0, 80)}`]
+      : []),
+    ...(shut && status < 400 && /^\/api\/(?!health|access)/.test(path) ? ['is let in without a passphrase'] : []),
+  ];
+}
+
 /**
  * Requests that no browser sends: each is answered in time, with a status and words of its own, and what was saved
  * stays.
@@ -197,39 +236,14 @@ export const requests: Ordeal = async ({ until, seed, most }) => {
   ) as { id: string };
   for (; tried < most && performance.now() < until; tried++) {
     const roll = seeded(seed + tried * 7919);
-    let path = pick(roll, PATHS);
-    if (roll() < 0.35)
-      path = roll() < 0.5 ? `${path}/${pick(roll, ODD)}` : path.replace(/[^/]+$/, () => pick(roll, ODD));
-    if (roll() < 0.3) path += `?${pick(roll, QUERIES)}`;
-    // What no client can put on the wire is not sent.
-    path = path.replace(/[^\x21-\x7e]/gu, (letter) => encodeURIComponent(letter));
-    const method = pick(roll, ['GET', 'GET', 'POST', 'PUT', 'PUT', 'DELETE', 'PATCH', 'OPTIONS', 'HEAD', 'TRACE']);
-    const body =
-      method === 'GET' || method === 'HEAD' || method === 'TRACE' ? Buffer.alloc(0) : bodyOf(roll, sound, known);
-    const odd: Record<string, string> = { 'content-type': roll() < 0.7 ? TYPES[0]! : pick(roll, TYPES) };
-    if (roll() < 0.05) odd['content-encoding'] = pick(roll, ['gzip', 'br', 'nonsense']);
-    if (roll() < 0.05)
-      odd['cookie'] = pick(roll, ['sill=x', 'sill=j:{"a":1}', 'sill=%', '=;;=', `sill=${'x'.repeat(4000)}`]);
-    if (roll() < 0.03) odd['origin'] = pick(roll, ['http://evil.example', 'null', 'http://localhost']);
-    if (roll() < 0.03) odd['host'] = pick(roll, ['evil.example', 'localhost:1', '', '[::1]:99']);
+    const { method, path, headers: odd, body } = madeUp(roll, sound, known);
     const to = roll() < 0.15 && path !== '/api/access/session' ? shutPort : port;
     const where = `seed ${seed}, request ${tried}: ${method} ${path.slice(0, 120)}`;
     const start = performance.now();
     try {
       const answer = await within(LIMIT_MS, send(to, method, path, odd, body), where);
       statuses.set(answer.status, (statuses.get(answer.status) ?? 0) + 1);
-      if (answer.status >= 500 && answer.status !== 503) faults.push(`${where} answers ${answer.status}`);
-      if (/\n\s+at |node_modules|SQLITE/.test(answer.body.slice(0, 5000)) && !path.startsWith('/api/backup'))
-        faults.push(`${where} tells its inside`);
-      if (
-        answer.status >= 400 &&
-        method !== 'HEAD' &&
-        path.startsWith('/api') &&
-        !/"code":"[a-z-]+","message":"[^"]{10,}/.test(answer.body)
-      )
-        faults.push(`${where} is refused without words: ${answer.status} ${answer.body.slice(0, 80)}`);
-      if (to === shutPort && answer.status < 400 && /^\/api\/(?!health|access)/.test(path))
-        faults.push(`${where} is let in without a passphrase`);
+      faults.push(...wrongWith(answer, method, path, to === shutPort).map((what) => `${where} ${what}`));
     } catch (error) {
       // What is no request at all is cut off by Node itself.
       if ((error as { code?: string }).code !== 'ECONNRESET') faults.push(`${where}: ${(error as Error).message}`);

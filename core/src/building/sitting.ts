@@ -227,11 +227,40 @@ function withoutRoom(placings: readonly Placing[], making: Making): readonly Ope
   ];
 }
 
+/** Glue on all joints of a sitting, `clamped` of which only clamps hold. */
+const spread = (glued: readonly Fastening[], clamped: number) =>
+  ({
+    kind: 'glue',
+    joints: glued.map(({ joint }) => joint.id),
+    count: glued.length,
+    ends: glued.some(({ joint }) => joint.kind === 'rail end'),
+    slow: clamped > JOINTS_AT_ONCE,
+    only: glued.every(isBreadboard) ? say`the end boards over their middle ${dim(MIDDLE)} only` : null,
+  }) as const;
+
+/** What slides is tried as soon as it is on what it slides in. */
+function slideTests(of: readonly Fastening[], { piece, model }: Making): readonly Operation[] {
+  return model.motions
+    .filter(
+      ({ how, parts }) =>
+        how.kind === 'slide' && of.some(({ drilled, into }) => parts.includes(drilled.id) !== parts.includes(into.id)),
+    )
+    .map(({ id, name: what, how, parts }) =>
+      operation(
+        { piece },
+        id,
+        { kind: 'slide', name: what, travel: how.kind === 'slide' ? how.travel : 0 },
+        model.parts.filter((one) => parts.includes(one.id)),
+        2,
+      ),
+    );
+}
+
 /** One sitting as a step: what is cut to fit now, then what is put on and joined. */
 export function sittingStep(sitting: Sitting, making: Making): Draft {
   const { operation: whole, placings, at, of, before, home, part } = sitting;
   const { assembly } = whole;
-  const { shop, model } = making;
+  const { shop } = making;
   const { all, own, joints } = contents(sitting);
   const glued = joints.filter((item) => item.glue > 0);
   const clamped = clampedIn(joints);
@@ -257,6 +286,7 @@ export function sittingStep(sitting: Sitting, making: Making): Draft {
   const op = (does: Parameters<typeof operation>[2], minutes: number) =>
     operation(making, about(''), does, own.length > 0 ? own : all, minutes);
   const wait = glued.length > 0 ? (clamped > 0 ? SET_CLAMPED : SET_SCREWED) : 0;
+  const holds = clamped > 0 ? null : glued.every(({ by }) => by === 'brads') ? 'brads' : 'screws';
   const spacers = first ? assembly.spacers : [];
   return {
     name,
@@ -283,37 +313,10 @@ export function sittingStep(sitting: Sitting, making: Making): Draft {
       ...fitting(own, making),
       ...(clamped >= 2 ? [op({ kind: 'dry', joints: joints.map(({ joint }) => joint.id) }, DRY)] : []),
       ...withoutRoom(placings, making),
-      ...(glued.length > 0
-        ? [
-            op(
-              {
-                kind: 'glue',
-                joints: glued.map(({ joint }) => joint.id),
-                count: glued.length,
-                ends: glued.some(({ joint }) => joint.kind === 'rail end'),
-                slow: clamped > JOINTS_AT_ONCE,
-                only: glued.every(isBreadboard) ? say`the end boards over their middle ${dim(MIDDLE)} only` : null,
-              },
-              SPREAD * glued.length,
-            ),
-          ]
-        : []),
+      ...(glued.length > 0 ? [op(spread(glued, clamped), SPREAD * glued.length)] : []),
       ...makes.filter(({ kind }) => kind === 'peg'),
       placing(sitting, making),
-      ...(glued.length > 0
-        ? [
-            op(
-              {
-                kind: 'clamp',
-                count: clamps,
-                span,
-                cauls: 0,
-                holds: clamped > 0 ? null : glued.every(({ by }) => by === 'brads') ? 'brads' : 'screws',
-              },
-              1 + clamps,
-            ),
-          ]
-        : []),
+      ...(glued.length > 0 ? [op({ kind: 'clamp', count: clamps, span, cauls: 0, holds }, 1 + clamps)] : []),
       ...makes.filter(({ kind }) => kind !== 'peg'),
       ...(square ? [op({ kind: 'square', reads: square.reads }, 2)] : []),
       ...(wait > 0 ? [op({ kind: 'wait', wait, clamped: clamped > 0 && clamps > 0 }, 0)] : []),
@@ -326,24 +329,6 @@ export function sittingStep(sitting: Sitting, making: Making): Draft {
     sides: square?.sides ?? null,
     wait,
   };
-
-  function slideTests(of: readonly Fastening[], { piece }: Making): readonly Operation[] {
-    return model.motions
-      .filter(
-        ({ how, parts }) =>
-          how.kind === 'slide' &&
-          of.some(({ drilled, into }) => parts.includes(drilled.id) !== parts.includes(into.id)),
-      )
-      .map(({ id, name: what, how, parts }) =>
-        operation(
-          { piece },
-          `${id}`,
-          { kind: 'slide', name: what, travel: how.kind === 'slide' ? how.travel : 0 },
-          model.parts.filter((one) => parts.includes(one.id)),
-          2,
-        ),
-      );
-  }
 }
 
 /** An end board across the ends of a top's boards. */

@@ -22,7 +22,7 @@ export type BoardLine = {
   /** Where the store should cut each board that is longer than the car; null for one it can not be cut for. */
   readonly storeCuts: readonly (readonly Length[] | null)[];
 };
-type HardwareLine = Boxes & { readonly need: HardwareNeed; readonly total: number };
+export type HardwareLine = Boxes & { readonly need: HardwareNeed; readonly total: number };
 /** What is spent at one yard, cents. */
 type YardTotal = { readonly yard: Yard; readonly subtotal: number; readonly tax: number };
 

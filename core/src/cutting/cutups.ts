@@ -28,13 +28,7 @@ export function cutupsWithin(
   const known = new Map<number, readonly Taking[]>();
   const nothing: readonly Taking[] = [{ counts: items.map(() => 0), loss: 0, tree: EMPTY, used: 0 }];
   const bestOf = (level: number, cell: number) => (level < 0 ? 0 : best[level]![cell]!);
-  /** The longest sum of pieces that is no longer than a cell: sections of other lengths hold nothing more. */
-  const reached = new Int32Array(cells + 1);
-  const taken = [...new Set(levels.flatMap(({ ways }) => ways.map((way) => way.cells)))];
-  for (let cell = 1; cell <= cells; cell++)
-    reached[cell] = taken.some((length) => length <= cell && reached[cell - length] === cell - length)
-      ? cell
-      : reached[cell - 1]!;
+  const reached = reachedIn({ levels, cells });
   const collect = collector(
     items.map(({ quantity }) => quantity),
     slack,
@@ -55,19 +49,13 @@ export function cutupsWithin(
       const lost = whole[level]![section]! - best[low]![section]! - best[high]![section]!;
       if (lost > slack) continue;
       const width = levels[low]!.width;
-      const pair = (some: readonly Taking[], others: readonly Taking[]) => {
-        for (const a of some) {
-          if (lost + a.loss > slack) break;
-          for (const b of others) {
-            const loss = lost + a.loss + b.loss;
-            if (loss > slack) break;
-            add(a.counts, b.counts, loss, () => ({
-              tree: { ends: [], sections: [{ width, low: a.tree, high: b.tree }] },
-              used: section,
-            }));
-          }
-        }
-      };
+      const pair = (some: readonly Taking[], others: readonly Taking[]) =>
+        eachPair(some, others, slack - lost, (a, b) =>
+          add(a.counts, b.counts, lost + a.loss + b.loss, () => ({
+            tree: { ends: [], sections: [{ width, low: a.tree, high: b.tree }] },
+            used: section,
+          })),
+        );
       // One of the two is as long as the section: else it would be a shorter one.
       const [lows, highs] = [low, high].map((side) => of(side, section, 0, section).filter(({ used }) => used > 0));
       const isFull = ({ used }: Taking) => used === section;
@@ -129,6 +117,34 @@ export function cutupsWithin(
     throw error;
   }
 }
+
+/** The longest sum of pieces that is no longer than each cell: sections of other lengths hold nothing more. */
+function reachedIn({ levels, cells }: Pick<CutGrid, 'levels' | 'cells'>): Int32Array {
+  const reached = new Int32Array(cells + 1);
+  const taken = [...new Set(levels.flatMap(({ ways }) => ways.map((way) => way.cells)))];
+  for (let cell = 1; cell <= cells; cell++)
+    reached[cell] = taken.some((length) => length <= cell && reached[cell - length] === cell - length)
+      ? cell
+      : reached[cell - 1]!;
+  return reached;
+}
+
+/** Each of some with each of others, both with the least wasteful first, that together lose no more than `slack`. */
+function eachPair(
+  some: readonly Taking[],
+  others: readonly Taking[],
+  slack: number,
+  use: (a: Taking, b: Taking) => void,
+): void {
+  for (const a of some) {
+    if (a.loss > slack) break;
+    for (const b of others) {
+      if (a.loss + b.loss > slack) break;
+      use(a, b);
+    }
+  }
+}
+
 /** Ways looked at, over all cells, for each that may be written down. */
 const MOST_TRIED = 400;
 const TOO_MANY = new Error('more cutups than asked for');

@@ -7,6 +7,19 @@ import type { Cutting } from './search';
 /** Longer lists never finish, and each board adds to the depth of the search. */
 const MOST_PIECES = 120;
 
+/** The bins with the least price first: how much of them there is, what each can gain, its room and what goes on it. */
+const binsByPrice = (group: Group, gains: readonly number[]) =>
+  group.bins
+    .map((bin, at) => ({
+      at,
+      price: bin.price,
+      available: bin.available ?? Infinity,
+      gain: gains[at]!,
+      room: bin.runs[0]!.to - bin.runs[0]!.from + group.gap,
+      holds: new Set(waysOn(group, bin).map((way) => way.item)),
+    }))
+    .sort((a, b) => a.price - b.price);
+
 type Taken = { readonly bin: number; readonly counts: readonly number[] };
 
 /**
@@ -31,16 +44,7 @@ export function searchExactly(
   const pieces = group.items.reduce((sum, item) => sum + item.quantity, 0);
   if (!simple || isMitred(group) || turning || pieces > MOST_PIECES) return { cutting: best, proved: false };
 
-  const bins = group.bins
-    .map((bin, at) => ({
-      at,
-      price: bin.price,
-      available: bin.available ?? Infinity,
-      gain: gains[at]!,
-      room: bin.runs[0]!.to - bin.runs[0]!.from + group.gap,
-      holds: new Set(waysOn(group, bin).map((way) => way.item)),
-    }))
-    .sort((a, b) => a.price - b.price);
+  const bins = binsByPrice(group, gains);
   const limited = bins.filter(({ available }) => available < Infinity).map(({ at }) => at);
   const used = group.bins.map(() => 0);
   /** What limited boards that are not used yet could still gain. */

@@ -1,5 +1,6 @@
-/** A column of the program: cost and its entries by row. */
 import { last } from '../lists';
+
+/** A column of the program: cost and its entries by row. */
 export type Variable = { readonly cost: number; readonly rows: readonly (readonly [row: number, value: number])[] };
 
 type Optimum = {
@@ -17,6 +18,38 @@ export type Program = {
 
 const TINY = 1e-9;
 
+/** Columns one behind the other in flat arrays, which grow: the inner loop runs over all of them at every step. */
+type Columns = {
+  readonly costs: number[];
+  /** Where each begins in `rows` and `entries`, and where the last ends. */
+  readonly starts: number[];
+  rows: Int32Array;
+  entries: Float64Array;
+};
+
+function append(columns: Columns, { cost, rows: of }: Variable): void {
+  const start = last(columns.starts);
+  if (start + of.length > columns.rows.length) {
+    const grown = Math.max(2 * columns.rows.length, start + of.length);
+    const { rows, entries } = columns;
+    (columns.rows = new Int32Array(grown)).set(rows);
+    (columns.entries = new Float64Array(grown)).set(entries);
+  }
+  of.forEach(([row, entry], k) => {
+    columns.rows[start + k] = row;
+    columns.entries[start + k] = entry;
+  });
+  columns.costs.push(cost);
+  columns.starts.push(start + of.length);
+}
+
+/** The sum of a column's entries, each times what a line has in its row. */
+function along({ starts, rows, entries }: Columns, at: number, line: Float64Array): number {
+  let sum = 0;
+  for (let k = starts[at]!; k < starts[at + 1]!; k++) sum += line[rows[k]!]! * entries[k]!;
+  return sum;
+}
+
 /**
  * Least cost x >= 0 with A x >= demand on every row, by the revised simplex method with an explicit inverse and an
  * artificial column of cost `penalty` a row (Chvatal, Linear Programming, 1983, chapter 7). Rows may have a negative
@@ -25,31 +58,13 @@ const TINY = 1e-9;
  */
 export function leastCost(demand: readonly number[], penalty: number): Program {
   const size = demand.length;
-  // Columns lie one behind the other in flat arrays: the inner loop runs over all of them at every step.
-  const costs: number[] = [];
-  const starts: number[] = [0];
-  let rows = new Int32Array(256);
-  let entries = new Float64Array(256);
-  const append = ({ cost, rows: of }: Variable) => {
-    const start = last(starts);
-    if (start + of.length > rows.length) {
-      const grown = Math.max(2 * rows.length, start + of.length);
-      const [oldRows, oldEntries] = [rows, entries];
-      (rows = new Int32Array(grown)).set(oldRows);
-      (entries = new Float64Array(grown)).set(oldEntries);
-    }
-    of.forEach(([row, entry], k) => {
-      rows[start + k] = row;
-      entries[start + k] = entry;
-    });
-    costs.push(cost);
-    starts.push(start + of.length);
-  };
+  const columns: Columns = { costs: [], starts: [0], rows: new Int32Array(256), entries: new Float64Array(256) };
+  const { costs } = columns;
   // Every row starts on a column of its own: an artificial where the demand is positive, a surplus where it is not.
   demand.forEach((need, row) =>
-    append(need > 0 ? { cost: penalty, rows: [[row, 1]] } : { cost: 0, rows: [[row, -1]] }),
+    append(columns, need > 0 ? { cost: penalty, rows: [[row, 1]] } : { cost: 0, rows: [[row, -1]] }),
   );
-  demand.forEach((_, row) => append({ cost: 0, rows: [[row, -1]] }));
+  demand.forEach((_, row) => append(columns, { cost: 0, rows: [[row, -1]] }));
   const given = costs.length;
   const basis = demand.map((_, row) => row);
   const inBasis = new Set(basis);
@@ -72,6 +87,7 @@ export function leastCost(demand: readonly number[], penalty: number): Program {
 
   /** The column to bring in: the one that saves most a unit, or the first that saves when `careful` (Bland's rule). */
   const entering = (careful: boolean): number => {
+    const { starts, rows, entries } = columns;
     let best = -1;
     let steepest = -1e-7;
     for (let at = 0; at < costs.length; at++) {
@@ -125,12 +141,7 @@ export function leastCost(demand: readonly number[], penalty: number): Program {
       priceRows();
       const at = entering(round > patience);
       if (at < 0) break;
-      for (let k = 0; k < size; k++) {
-        const line = inverse[k]!;
-        let sum = 0;
-        for (let j = starts[at]!; j < starts[at + 1]!; j++) sum += line[rows[j]!]! * entries[j]!;
-        direction[k] = sum;
-      }
+      for (let k = 0; k < size; k++) direction[k] = along(columns, at, inverse[k]!);
       const row = leaving();
       if (row < 0) break;
       pivot(row, at);
@@ -142,5 +153,5 @@ export function leastCost(demand: readonly number[], penalty: number): Program {
     return { x, duals: Array.from(duals, (price) => Math.max(0, price)) };
   };
 
-  return { add: append, solve };
+  return { add: (column) => append(columns, column), solve };
 }

@@ -84,23 +84,14 @@ function anotherWay(
 const rank = ({ kind }: Joint): number =>
   WAYS_FOR[kind].length === 0 ? 0 : kind === 'rail end' ? 1 : kind === 'edge' ? 3 : 2;
 
-/**
- * Every joint worked out, hardware first so that others keep clear of its screws. `parts` by id must hold both parts of
- * every joint.
- *
- * @param piece how a person wants the joints made, where it is not the usual way.
- * @param shop what it drives screws with: where none has room, another way is taken; and how near it sets pockets.
- * @param stuck joints, by id, that can not be closed with pegs: in no order their parts come in along one line.
- */
-export function fastenings(
+/** What stands about the joints of a piece: what they may know of each other, and the shop they are made in. */
+function roomOf(
   joints: readonly Joint[],
   parts: readonly Part[],
+  byId: ReadonlyMap<string, Part>,
   units: Units,
-  piece: Pick<Piece, 'joins'> = { joins: {} },
-  shop: Pick<Shop, 'drivers' | 'spacing' | 'tools'> = DEFAULT_SHOP,
-  stuck: ReadonlySet<string> = new Set(),
-): readonly Fastening[] {
-  const byId = new Map(parts.map((part) => [part.id, part]));
+  shop: Pick<Shop, 'drivers' | 'spacing' | 'tools'>,
+): JointRoom {
   const ends = joints.filter(({ kind }) => kind === 'rail end');
   const met = (id: string) =>
     ends.flatMap(({ drilled, into }) => (drilled === id ? [into] : into === id ? [drilled] : []));
@@ -138,7 +129,7 @@ export function fastenings(
         other.id !== id && ofTop(other.drilled) && ofTop(other.into) && (other.drilled === into || other.into === into),
     );
   const least = Math.min(DRIVER_ROOM['long bit'], ...shop.drivers.map((driver) => DRIVER_ROOM[driver]));
-  const room: JointRoom = {
+  return {
     units,
     middle: middleOfParts(parts),
     bored: new Map(),
@@ -152,6 +143,26 @@ export function fastenings(
     tools: shop.tools,
     least,
   };
+}
+
+/**
+ * Every joint worked out, hardware first so that others keep clear of its screws. `parts` by id must hold both parts of
+ * every joint.
+ *
+ * @param piece how a person wants the joints made, where it is not the usual way.
+ * @param shop what it drives screws with: where none has room, another way is taken; and how near it sets pockets.
+ * @param stuck joints, by id, that can not be closed with pegs: in no order their parts come in along one line.
+ */
+export function fastenings(
+  joints: readonly Joint[],
+  parts: readonly Part[],
+  units: Units,
+  piece: Pick<Piece, 'joins'> = { joins: {} },
+  shop: Pick<Shop, 'drivers' | 'spacing' | 'tools'> = DEFAULT_SHOP,
+  stuck: ReadonlySet<string> = new Set(),
+): readonly Fastening[] {
+  const byId = new Map(parts.map((part) => [part.id, part]));
+  const room = roomOf(joints, parts, byId, units, shop);
   const clipped = clippedJoints(joints, byId);
   const [made, usuals] = [new Map<string, Fastening>(), new Map<string, Fastening>()];
   for (const joint of [...joints].sort((a, b) => rank(a) - rank(b))) {

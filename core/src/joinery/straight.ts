@@ -92,6 +92,16 @@ function slopeAt(deepAt: (off: Length, aside: Length) => number): number {
   );
 }
 
+/** Where along a meeting it is driven, from its low end; at the end of a rail (`reversed`) as ends are. */
+function placesAlong(length: Length, by: Method, { joint, units }: Site, reversed: boolean): readonly Length[] {
+  if (joint.kind === 'bolt' || by === 'bolts') return [Math.round(length / 2)];
+  if (reversed) return railEndPositions(length, units);
+  if (by === 'brads') return spaced(length, inches(6), inches(2.5), units);
+  if (by === 'slotted screws') return spaced(length, inches(10), inches(9), units);
+  if (joint.kind === 'lap') return [Math.round(length / 4), Math.round((3 * length) / 4)];
+  return spaced(length, by === 'lag screws' || by === 'inserts' ? inches(12) : inches(8), inches(2.5), units);
+}
+
 /**
  * Straight through one part into the other: screws, lags, bolts, inserts, brads. A rail's come through what it ends on.
  */
@@ -113,18 +123,7 @@ export function straight(by: Method, site: Site): JointLayout | null {
   const length = high - low;
   // Wide meetings take their screws in zigzag: two in one line of grain split it.
   const zigzag = by !== 'brads' && far - near >= inches(2.5);
-  const targets =
-    joint.kind === 'bolt' || by === 'bolts'
-      ? [Math.round(length / 2)]
-      : reversed
-        ? railEndPositions(length, units)
-        : by === 'brads'
-          ? spaced(length, inches(6), inches(2.5), units)
-          : by === 'slotted screws'
-            ? spaced(length, inches(10), inches(9), units)
-            : joint.kind === 'lap'
-              ? [Math.round(length / 4), Math.round((3 * length) / 4)]
-              : spaced(length, by === 'lag screws' || by === 'inserts' ? inches(12) : inches(8), inches(2.5), units);
+  const targets = placesAlong(length, by, site, reversed);
   // Along what is longer than a hand they stand at easy marks from its end.
   const [size, up] = [sizeOf(drilled, run), run !== 0 && waysOf(drilled)[run][2] > 0.7];
   const marked = (place: Length) => (up ? size - toMark(size - place, units) : toMark(place, units));

@@ -1,7 +1,7 @@
 /**
- * What must be there: the first and last of a list that is not empty, what a map holds under a key. In: lists and maps
- * whose makers know so; out: the thing itself, or an error that says what was missing instead of a fault somewhere
- * later. Used by all.
+ * What must be there: the first, last and nth of a list that is so long, the one that is so, what a map holds under a
+ * key. In: lists and maps whose makers know so; out: the thing itself, or an error that says what was missing instead
+ * of a fault somewhere later. Used by all.
  */
 
 /** The first of a list that is not empty. Throws where it is. */
@@ -17,6 +17,24 @@ export function last<T>(list: readonly T[]): Exclude<T, undefined> {
   if (one === undefined) throw new RangeError('An empty list has no last');
   return one as Exclude<T, undefined>;
 }
+
+/** The one at index `k` of a list that reaches so far. Throws where it does not. */
+export function nth<T>(list: ArrayLike<T>, k: number): Exclude<T, undefined> {
+  const one = list[k];
+  if (one === undefined) throw new RangeError(`A list of ${list.length} has nothing at ${k}`);
+  return one as Exclude<T, undefined>;
+}
+
+/** The first of a list that is so, where one is known to be. Throws where none is. */
+export function found<T>(list: readonly T[], isSo: (one: T, k: number) => boolean): Exclude<T, undefined> {
+  const one = list.find(isSo);
+  if (one === undefined) throw new RangeError('No one of the list is so');
+  return one as Exclude<T, undefined>;
+}
+
+/** Each with the next of a list: one less than there are. */
+export const pairs = <T>(list: readonly T[]): readonly (readonly [T, T])[] =>
+  list.slice(1).map((next, k) => [list[k] as T, next]);
 
 /** What a map holds under a key that was put there. Throws where nothing was. */
 export function held<K, V>(map: { get(key: K): V | undefined }, key: K): Exclude<V, undefined> {

@@ -34,6 +34,27 @@ const tooMany = (): never => {
   throw new ApiError(429, 'too-many', 'Too many wrong passphrases. Wait a quarter of an hour and try again.');
 };
 
+/** Lets a passphrase be tried so often only, each wrong try slower than the one before. */
+function limitedTries(): readonly RequestHandler[] {
+  const wrong = {
+    skipSuccessfulRequests: true,
+    standardHeaders: true,
+    legacyHeaders: false,
+    handler: tooMany,
+  } as const;
+  return [
+    rateLimit({ ...wrong, windowMs: TRIES.allMs, limit: TRIES.all, keyGenerator: () => 'all' }),
+    rateLimit({ ...wrong, windowMs: TRIES.eachMs, limit: TRIES.each }),
+    slowDown({
+      windowMs: TRIES.eachMs,
+      delayAfter: TRIES.slowAfter,
+      delayMs: (hits) => (hits - TRIES.slowAfter) * TRIES.slowerBy,
+      maxDelayMs: TRIES.slowest,
+      skipSuccessfulRequests: true,
+    }),
+  ];
+}
+
 /**
  * `/api/access`: signing in, the devices that are, and the passphrase; and the guard before everything else of the API.
  * Left without `beyond` the server answers its own machine only: nothing is asked of it.
@@ -66,23 +87,7 @@ export function access(
       ...attributes,
       maxAge: DAYS * 86_400_000,
     });
-  const wrong = {
-    skipSuccessfulRequests: true,
-    standardHeaders: true,
-    legacyHeaders: false,
-    handler: tooMany,
-  } as const;
-  const tries: readonly RequestHandler[] = [
-    rateLimit({ ...wrong, windowMs: TRIES.allMs, limit: TRIES.all, keyGenerator: () => 'all' }),
-    rateLimit({ ...wrong, windowMs: TRIES.eachMs, limit: TRIES.each }),
-    slowDown({
-      windowMs: TRIES.eachMs,
-      delayAfter: TRIES.slowAfter,
-      delayMs: (hits) => (hits - TRIES.slowAfter) * TRIES.slowerBy,
-      maxDelayMs: TRIES.slowest,
-      skipSuccessfulRequests: true,
-    }),
-  ];
+  const tries = limitedTries();
 
   router.use(cookies, findDevice);
   serve(router, AT, ROUTES.access, ({ response }) => {

@@ -155,6 +155,21 @@ function Eye({ at, target }: { readonly at: Vector; readonly target: Vector }) {
   return null;
 }
 
+type Places = ReadonlyMap<string, Vector>;
+
+/** All that is seen at a moment, as a box: what stands, what lies behind and before it. */
+const seenAt = (scene: BenchScene, parts: readonly Part[], rows: Places, places: Places): Box | null =>
+  around(
+    parts.flatMap((part) => {
+      const at = scene.at(part);
+      if (at === 'boards') return [];
+      const box = boxOf(part);
+      const off: Vector = (at === 'bench' || at === 'worked' ? rows : places).get(part.id) ?? [0, 0, 0];
+      const moved = ([x, y, z]: Vec): Vec => [x + off[0] * PER_INCH, y - off[2] * PER_INCH, z + off[1] * PER_INCH];
+      return [{ min: moved(box.min), max: moved(box.max) } as Box];
+    }),
+  );
+
 type Props = { readonly parts: readonly Part[]; readonly scene: BenchScene };
 
 /** The work in space: what is cut lies before the piece, what is put on comes in the way it must. */
@@ -176,18 +191,7 @@ export default function Bench3D({ parts: all, scene }: Props) {
   const rows = useMemo(() => rowsBefore(parts, whole, narrow ? 1 : 1.9), [parts, whole, narrow]);
   const height = toInches(extent(whole, 2));
   const places = bodyPlaces(scene.bodies, parts, whole);
-  // All that is seen at this moment, as a box: what stands, what lies behind and before it.
-  const seen =
-    around(
-      parts.flatMap((part) => {
-        const at = scene.at(part);
-        if (at === 'boards') return [];
-        const box = boxOf(part);
-        const off: Vector = (at === 'bench' || at === 'worked' ? rows : places).get(part.id) ?? [0, 0, 0];
-        const moved = ([x, y, z]: Vec): Vec => [x + off[0] * PER_INCH, y - off[2] * PER_INCH, z + off[1] * PER_INCH];
-        return [{ min: moved(box.min), max: moved(box.max) } as Box];
-      }),
-    ) ?? whole;
+  const seen = seenAt(scene, parts, rows, places) ?? whole;
   const low = worldOf([seen.min[0], seen.max[1], seen.min[2]], whole);
   const high = worldOf([seen.max[0], seen.min[1], seen.max[2]], whole);
   const target: Vector = [(low[0] + high[0]) / 2, (low[1] + high[1]) / 2, (low[2] + high[2]) / 2];

@@ -293,16 +293,17 @@ type Props = {
   readonly until: ReactNode;
 };
 
-/** The piece in space: drag to turn, scroll to come closer, click a part for its sizes. */
-export default function Model({ model, look, onPick, handle, until }: Props) {
-  const space = useSpace();
-  const parts = useMemo(() => model.parts.filter((part) => !part.loose), [model.parts]);
-  const whole = useMemo(() => wholeOf(parts), [parts]);
-  const { section, open, apart } = look;
-  const bodies = useMemo(
+/** The parts as they are shown: open so far, cut where a section is; what a section takes away is not among them. */
+function useBodies(
+  parts: readonly Part[],
+  whole: Box,
+  motions: PieceModel['motions'],
+  { section, open }: Pick<Look3D, 'section' | 'open'>,
+) {
+  return useMemo(
     () =>
       parts.flatMap((part) => {
-        const solid = shownSolid(part, whole, model.motions, open, section);
+        const solid = shownSolid(part, whole, motions, open, section);
         return solid.length === 0
           ? []
           : [
@@ -315,8 +316,17 @@ export default function Model({ model, look, onPick, handle, until }: Props) {
               },
             ];
       }),
-    [parts, whole, model.motions, open, section],
+    [parts, whole, motions, open, section],
   );
+}
+
+/** The piece in space: drag to turn, scroll to come closer, click a part for its sizes. */
+export default function Model({ model, look, onPick, handle, until }: Props) {
+  const space = useSpace();
+  const parts = useMemo(() => model.parts.filter((part) => !part.loose), [model.parts]);
+  const whole = useMemo(() => wholeOf(parts), [parts]);
+  const { open, apart } = look;
+  const bodies = useBodies(parts, whole, model.motions, look);
   const picked = parts.find((part) => part.id === look.picked) ?? null;
   const size = (axis: 0 | 1 | 2) => toInches(extent(whole, axis));
   const [length, width, height] = [size(0), size(1), size(2)];

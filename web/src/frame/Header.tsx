@@ -87,19 +87,12 @@ function JobMenu({ anchor, onClose, onAsk, onImport, onCopy }: MenuProps) {
   );
 }
 
-/** The job, its pieces as tabs, saved state, undo, units, print. */
-export function Header() {
-  const job = useJob();
-  const piece = usePiece();
-  const { id, past, future } = useFrom((state) => state.bench);
+/** What is done with the job as a whole: another read in its place, a copy made and opened. */
+function useWhole() {
+  const id = useFrom((state) => state.bench.id);
   const dispatch = useApp();
   const navigate = useNavigate();
-  const [, setSearch] = useSearchParams();
-  const { packet } = useGo();
   const [copyJob] = useCopyJobMutation();
-  const [menu, setMenu] = useState<HTMLElement | null>(null);
-  const [asking, setAsking] = useState<Asking | null>(null);
-
   const importJob = async () => {
     const text = await textOfChosenFile('.json,application/json');
     if (text === null) return;
@@ -113,19 +106,80 @@ export function Header() {
       ),
     );
   };
-  const removePiece = (gone: string) => {
-    setAsking(null);
-    dispatch(changed([set(null, ['pieces', gone], undefined)]));
-    dispatch(said({ text: 'Piece removed. Undo brings it back.', bad: false }));
-  };
   const copy = async () => {
+    if (id === null) return;
     try {
-      const made = await copyJob({ params: { id: id! } }).unwrap();
+      const made = await copyJob({ params: { id } }).unwrap();
       void navigate(`/jobs/${made.id}/brief`);
     } catch (error) {
       dispatch(said({ text: (error as Error).message, bad: true }));
     }
   };
+  return { importJob: () => void importJob(), copy: () => void copy() };
+}
+
+/** One step back, one step on. */
+function Steps() {
+  const { past, future } = useFrom((state) => state.bench);
+  const dispatch = useApp();
+  return (
+    <>
+      <IconButton
+        aria-label="Undo"
+        title="Undo (Ctrl+Z)"
+        disabled={past.length === 0}
+        onClick={() => dispatch(undone())}
+      >
+        <UndoIcon />
+      </IconButton>
+      <IconButton
+        aria-label="Redo"
+        title="Redo (Ctrl+Y)"
+        disabled={future.length === 0}
+        onClick={() => dispatch(redone())}
+      >
+        <RedoIcon />
+      </IconButton>
+    </>
+  );
+}
+
+/** Asks before the piece in view goes. */
+function RemovePiece({ open, onClose }: { readonly open: boolean; readonly onClose: () => void }) {
+  const piece = usePiece();
+  const dispatch = useApp();
+  const remove = () => {
+    onClose();
+    if (!piece) return;
+    dispatch(changed([set(null, ['pieces', piece.id], undefined)]));
+    dispatch(said({ text: 'Piece removed. Undo brings it back.', bad: false }));
+  };
+  return (
+    <Dialog open={open} onClose={onClose}>
+      <DialogTitle>Remove {piece?.name}?</DialogTitle>
+      <DialogContent>Its parts leave the buying list and the cuts. Undo brings it back.</DialogContent>
+      <DialogActions>
+        <Button onClick={onClose}>Keep it</Button>
+        <Button color="error" onClick={remove}>
+          Remove
+        </Button>
+      </DialogActions>
+    </Dialog>
+  );
+}
+
+/** The job, its pieces as tabs, saved state, undo, units, print. */
+export function Header() {
+  const job = useJob();
+  const piece = usePiece();
+  const id = useFrom((state) => state.bench.id);
+  const dispatch = useApp();
+  const navigate = useNavigate();
+  const [, setSearch] = useSearchParams();
+  const { packet } = useGo();
+  const [menu, setMenu] = useState<HTMLElement | null>(null);
+  const [asking, setAsking] = useState<Asking | null>(null);
+  const { importJob, copy } = useWhole();
   const select = (pieceId: string) =>
     setSearch((before) => ({ ...Object.fromEntries(before), piece: pieceId }), { replace: true });
 
@@ -151,22 +205,7 @@ export function Header() {
       </Button>
       <span className="grow" />
       <SavedState />
-      <IconButton
-        aria-label="Undo"
-        title="Undo (Ctrl+Z)"
-        disabled={past.length === 0}
-        onClick={() => dispatch(undone())}
-      >
-        <UndoIcon />
-      </IconButton>
-      <IconButton
-        aria-label="Redo"
-        title="Redo (Ctrl+Y)"
-        disabled={future.length === 0}
-        onClick={() => dispatch(redone())}
-      >
-        <RedoIcon />
-      </IconButton>
+      <Steps />
       <Button
         className="units"
         aria-label={`Units: ${job.units === 'in' ? 'inches' : 'millimetres'}. Change`}
@@ -180,13 +219,7 @@ export function Header() {
       <IconButton aria-label="More" aria-haspopup="menu" onClick={(event) => setMenu(event.currentTarget)}>
         <MoreVert />
       </IconButton>
-      <JobMenu
-        anchor={menu}
-        onClose={() => setMenu(null)}
-        onAsk={setAsking}
-        onImport={() => void importJob()}
-        onCopy={() => void copy()}
-      />
+      <JobMenu anchor={menu} onClose={() => setMenu(null)} onAsk={setAsking} onImport={importJob} onCopy={copy} />
       <AddPiece open={asking === 'add'} onClose={() => setAsking(null)} onAdded={select} />
       {asking === 'older' && id && (
         <OlderDialog
@@ -196,16 +229,7 @@ export function Header() {
           onTake={(older: Job) => dispatch(replaced(older))}
         />
       )}
-      <Dialog open={asking === 'remove'} onClose={() => setAsking(null)}>
-        <DialogTitle>Remove {piece?.name}?</DialogTitle>
-        <DialogContent>Its parts leave the buying list and the cuts. Undo brings it back.</DialogContent>
-        <DialogActions>
-          <Button onClick={() => setAsking(null)}>Keep it</Button>
-          <Button color="error" onClick={() => piece && removePiece(piece.id)}>
-            Remove
-          </Button>
-        </DialogActions>
-      </Dialog>
+      <RemovePiece open={asking === 'remove'} onClose={() => setAsking(null)} />
     </header>
   );
 }

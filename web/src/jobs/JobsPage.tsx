@@ -3,96 +3,21 @@ import DeleteOutline from '@mui/icons-material/DeleteOutlined';
 import ContentCopy from '@mui/icons-material/ContentCopy';
 import { format, parseISO } from 'date-fns';
 import { useState } from 'react';
-import { Link, useNavigate } from 'react-router';
-import { newJob, readJobText, type Job } from '@sill/core';
+import { Link } from 'react-router';
 import type { JobSummary } from '@sill/core/contract';
 import { Devices } from '../access/Devices';
-import { chosenFile } from '../platform/files';
-import {
-  USUAL_SHOP,
-  useCopyJobMutation,
-  useJobsInfiniteQuery,
-  useLazyShopsQuery,
-  useLazyYardsQuery,
-  useMakeJobMutation,
-  useRemoveJobMutation,
-  useRestoreJobMutation,
-} from '../state/server';
+import { useJobsInfiniteQuery } from '../state/server';
 import { Backups } from './Backups';
 import { TakeAlong } from './TakeAlong';
+import { useJobs } from './useJobs';
 import './JobsPage.css';
-
-/** A zip file begins with the letters PK, whatever it is called. */
-const isZip = ([first, second]: Uint8Array): boolean => first === 0x50 && second === 0x4b;
 
 /** All jobs: make one, open one, copy, remove and bring back. */
 export function JobsPage() {
-  const navigate = useNavigate();
-  const listed = useJobsInfiniteQuery({ removed: false });
-  const jobs = listed.data?.pages.flat() ?? null;
-  const [told, setTold] = useState<string | null>(null);
-  const problem = told ?? listed.error?.message ?? null;
-  const [removed, setRemoved] = useState<JobSummary | null>(null);
+  const { jobs, problem, removed, arrived, hasMore, more, again, tell, makeNew, readFile, copy, remove, restore } =
+    useJobs();
   const [shown, setShown] = useState(false);
-  const [arrived, setArrived] = useState<string | null>(null);
   const [naming, setNaming] = useState<string | null>(null);
-  const [makeJob] = useMakeJobMutation();
-  const [copyJob] = useCopyJobMutation();
-  const [removeJob] = useRemoveJobMutation();
-  const [restoreJob] = useRestoreJobMutation();
-  const [yardsNow] = useLazyYardsQuery();
-  const [shopsNow] = useLazyShopsQuery();
-
-  const tell = ({ message }: { readonly message: string }) => setTold(message);
-  const again = () => {
-    setTold(null);
-    return listed.refetch();
-  };
-  /** Does one thing on the server; what it says against it stands on the page. */
-  const run = (work: Promise<unknown>) => work.then(() => setTold(null), tell);
-
-  const open = (id: string) => void navigate(`/jobs/${id}/brief`);
-  const make = (job: Job) =>
-    run(
-      makeJob({ body: { job } })
-        .unwrap()
-        .then(({ id }) => open(id)),
-    );
-  /** A job starts with the prices and the shop that were last kept on the server. */
-  const makeNew = async (name: string) => {
-    const [yards, shops] = await Promise.all([yardsNow({}).unwrap(), shopsNow({}).unwrap()]);
-    const fresh = newJob(name);
-    const yard = (yards.find(({ id }) => id === fresh.yard.id) ?? yards[0])?.value ?? fresh.yard;
-    const shop = shops.find((row) => row.id === USUAL_SHOP)?.value ?? fresh.shop;
-    await make({ ...fresh, yard, shop });
-  };
-  const readFile = async () => {
-    const file = await chosenFile('.json,.zip,application/json,application/zip');
-    if (file === null) return;
-    if (isZip(new Uint8Array(await file.slice(0, 2).arrayBuffer()))) {
-      const { takeIn } = await import('./travel');
-      const { says, problems } = await takeIn(file);
-      setArrived(says);
-      await again();
-      if (problems.length > 0) setTold(`${problems.join(' ')} The rest came in.`);
-      return;
-    }
-    const read = readJobText(await file.text());
-    if (read.ok) await make(read.value);
-    else setTold(`${read.message} Nothing was changed.`);
-  };
-  const remove = (job: JobSummary) =>
-    run(
-      removeJob({ params: { id: job.id } })
-        .unwrap()
-        .then(() => setRemoved(job)),
-    );
-  const restore = (job: JobSummary) =>
-    run(
-      restoreJob({ params: { id: job.id } })
-        .unwrap()
-        .then(() => setRemoved(null)),
-    );
 
   return (
     <main className="jobs-page">
@@ -104,12 +29,12 @@ export function JobsPage() {
         <Button variant="contained" color="primary" onClick={() => setNaming('')}>
           New job
         </Button>
-        <Button onClick={() => void readFile().catch(tell)}>Read a job file</Button>
+        <Button onClick={readFile}>Read a job file</Button>
       </div>
       {problem && (
         <p className="problem" role="alert">
           {problem}{' '}
-          <Button size="small" onClick={() => void again()}>
+          <Button size="small" onClick={again}>
             Try again
           </Button>
         </p>
@@ -129,24 +54,20 @@ export function JobsPage() {
       )}
       {!jobs && !problem && <p role="status">Reading the jobs.</p>}
       {jobs?.length === 0 && <p className="empty">No jobs yet. Make one: it takes a name, a size and two minutes.</p>}
-      <JobRows
-        jobs={jobs ?? []}
-        onCopy={({ id }) => void run(copyJob({ params: { id } }).unwrap())}
-        onRemove={(job) => void remove(job)}
-      />
+      <JobRows jobs={jobs ?? []} onCopy={copy} onRemove={remove} />
       <div className="jobs-tools">
-        {listed.hasNextPage && <Button onClick={() => void listed.fetchNextPage()}>Show more</Button>}
+        {hasMore && <Button onClick={more}>Show more</Button>}
         {jobs && (
           <Button size="small" onClick={() => setShown(!shown)}>
             {shown ? 'Hide removed jobs' : 'Removed jobs'}
           </Button>
         )}
         <TakeAlong jobs={jobs ?? []} onTrouble={tell} />
-        <Backups onBack={() => void again()} onTrouble={tell} />
+        <Backups onBack={again} onTrouble={tell} />
         <Devices />
       </div>
       {shown && <RemovedJobs onBack={restore} />}
-      <NewJob name={naming} onName={setNaming} onMake={(name) => void makeNew(name).catch(tell)} />
+      <NewJob name={naming} onName={setNaming} onMake={makeNew} />
     </main>
   );
 }

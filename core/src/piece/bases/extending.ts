@@ -50,6 +50,45 @@ const grown = (box: Box, x: Length, y: Length, z: Length): Box => ({
   max: [box.max[0] + x, box.max[1] + y, box.max[2] + z],
 });
 
+/** Says so where a leaf is to come out farther than its runners allow. */
+function checkTravel(
+  kit: Kit,
+  length: Length,
+  { travel, overlap }: { readonly travel: Length; readonly overlap: Length },
+  most: Length,
+) {
+  if (travel <= most) return;
+  const longer = length + 2 * (travel - most);
+  kit.stop(
+    'leaf-long',
+    say`The leaf is longer than its runners allow`,
+    say`Out ${dim(travel)} with ${dim(overlap)} kept under, its runners would pass the far apron. At most ${dim(Math.max(0, most))} comes out.`,
+    { travel, most },
+    [
+      ...(most >= inches(4)
+        ? [{ label: say`Let it come out ${dim(most)}`, changes: [kit.change(['choices', 'travel'], most)] }]
+        : []),
+      { label: say`Make the table ${dim(longer)} long`, changes: [kit.change(['size', 'length'], longer)] },
+    ],
+  );
+}
+
+/** Spacers on the long aprons, which carry the top over the leaves. Gives their thickness. */
+function spacersOn(kit: Kit, aprons: readonly [Box, Box], frameTop: Length, gap: Length): Length {
+  const spacer = kit.sizes.dressed('1x2').thickness;
+  aprons.forEach((box, at) => {
+    const y = at === 0 ? box.min[1] : box.max[1] - spacer;
+    kit.board(
+      { tag: `Z${at + 1}`, role: 'support', name: 'spacer under the top', material: '1x2' },
+      boxAt([box.min[0], y, frameTop], [box.max[0] - box.min[0], spacer, gap]),
+      0,
+      2,
+    );
+    kit.join('top screws', `A${at + 1}`, `Z${at + 1}`);
+  });
+  return spacer;
+}
+
 /** Four legs and aprons with a leaf under each end of the top, on runners that slide through the frame. */
 export const extending = family({
   id: 'extending',
@@ -105,21 +144,7 @@ export const extending = family({
     const farApron = foot.x + foot.length - setback - apron.thickness;
     const keeperFrom = Math.round(room.length / 2 - keeper.thickness / 2);
     const most = Math.min(longestTravel(keeperFrom + keeper.thickness, farApron, overlap, c), keeperFrom - c - overlap);
-    if (longRoom >= inches(16) && travel > most) {
-      const longer = room.length + 2 * (travel - most);
-      kit.stop(
-        'leaf-long',
-        say`The leaf is longer than its runners allow`,
-        say`Out ${dim(travel)} with ${dim(overlap)} kept under, its runners would pass the far apron. At most ${dim(Math.max(0, most))} comes out.`,
-        { travel, most },
-        [
-          ...(most >= inches(4)
-            ? [{ label: say`Let it come out ${dim(most)}`, changes: [kit.change(['choices', 'travel'], most)] }]
-            : []),
-          { label: say`Make the table ${dim(longer)} long`, changes: [kit.change(['size', 'length'], longer)] },
-        ],
-      );
-    }
+    if (longRoom >= inches(16)) checkTravel(kit, room.length, choices, most);
     if (kit.stopped()) return kit.built();
 
     const legs = placeLegs(kit, foot, frameTop, section, choices);
@@ -134,23 +159,14 @@ export const extending = family({
       setback,
     });
     const [a1, a2] = [boxOf(kit.get('A1')), boxOf(kit.get('A2'))];
-    const spacer = kit.sizes.dressed('1x2').thickness;
-    // Spacers on the long aprons carry the top over the leaves.
-    [a1, a2].forEach((box, at) => {
-      const y = at === 0 ? box.min[1] : box.max[1] - spacer;
-      kit.board(
-        { tag: `Z${at + 1}`, role: 'support', name: 'spacer under the top', material: '1x2' },
-        boxAt([box.min[0], y, frameTop], [box.max[0] - box.min[0], spacer, gap]),
-        0,
-        2,
-      );
-      kit.join('top screws', `A${at + 1}`, `Z${at + 1}`);
-    });
+    const spacer = spacersOn(kit, [a1, a2], frameTop, gap);
     const inner = { from: a1.min[1] + spacer, to: a2.max[1] - spacer };
-    const between = a2.min[1] - a1.max[1];
     kit.board(
       { tag: 'N1', role: 'support', name: 'keeper', material: keeperStock },
-      boxAt([keeperFrom, a1.max[1], frameTop - apron.width], [keeper.thickness, between, apron.width + gap]),
+      boxAt(
+        [keeperFrom, a1.max[1], frameTop - apron.width],
+        [keeper.thickness, a2.min[1] - a1.max[1], apron.width + gap],
+      ),
       1,
       2,
     );

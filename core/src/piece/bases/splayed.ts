@@ -23,6 +23,8 @@ import {
 const LEG_STOCK = { '2x4': 'two 2×4, glued', '4x4': 'solid 4×4', '1x4': 'three 1×4, glued' } as const;
 const PLIES: Record<keyof typeof LEG_STOCK, number> = { '2x4': 2, '4x4': 1, '1x4': 3 };
 
+const STRETCHER: Nominal = '1x3';
+
 const ALONG: Vec = [1, 0, 0];
 const ACROSS: Vec = [0, 1, 0];
 
@@ -124,6 +126,101 @@ function checkStretcher(kit: Kit, room: Room, apronFrom: Length, stretcherWidth:
   }
 }
 
+type Splay = {
+  readonly splayEnds: number;
+  readonly splaySides: number;
+  readonly overhangEnds: Length;
+  readonly overhangSides: Length;
+};
+
+/** Says so where the legs, leaning in by `lean` and `deep` thick along and across, leave no rail between them. */
+function checkSplay(
+  kit: Kit,
+  room: Room,
+  choices: Splay,
+  foot: { readonly length: Length; readonly width: Length },
+  lean: readonly [along: number, across: number],
+  deep: readonly [along: Length, across: Length],
+) {
+  const slack = inches(1);
+  const leave = [
+    Math.floor(foot.length - 2 * lean[0] - 2 * deep[0] - slack),
+    Math.floor(foot.width - 2 * lean[1] - 2 * deep[1] - slack),
+  ] as const;
+  ([0, 1] as const).forEach((at) => {
+    if (leave[at] >= LEAST_RAIL) return;
+    const name = at === 0 ? 'splayEnds' : 'splaySides';
+    if (choices[name] === 0) {
+      checkBetween(
+        kit,
+        room,
+        at === 0 ? 'length' : 'width',
+        leave[at],
+        at === 0 ? choices.overhangEnds : choices.overhangSides,
+        deep[at],
+      );
+      return;
+    }
+    const reach = (Math.tan((choices[name] * Math.PI) / 180) * room.under + (leave[at] - LEAST_RAIL) / 2) / room.under;
+    const less = Math.floor(((Math.atan(Math.max(0, reach)) * 180) / Math.PI) * 2) / 2;
+    const more = room[at === 0 ? 'length' : 'width'] + (LEAST_RAIL - leave[at]);
+    kit.stop(
+      `splay-meets-${at === 0 ? 'along' : 'across'}`,
+      say`The splayed legs come too close under the top`,
+      say`At ${choices[name]} degrees each leg leans in ${dim(Math.round(lean[at]))} by the top, which leaves ${dim(Math.max(0, leave[at]))} for the rail between them. It needs ${dim(LEAST_RAIL)}.`,
+      { left: leave[at], least: LEAST_RAIL },
+      [
+        { label: say`Splay ${less} degrees`, changes: [kit.change(['choices', name], less)] },
+        {
+          label: say`Make it ${dim(more)} ${at === 0 ? 'long' : 'wide'}`,
+          changes: [kit.change(['size', at === 0 ? 'length' : 'width'], more)],
+        },
+      ],
+    );
+  });
+}
+
+/** Says so where a leg leans so far over an apron's depth that the apron does not lie inside it. */
+function checkApronInside(
+  kit: Kit,
+  { splayEnds, splaySides }: Splay,
+  apron: { readonly width: Length; readonly thickness: Length },
+  leg: Length,
+) {
+  const sideways = (apron.width / 2) * Math.max(tan(splayEnds), tan(splaySides));
+  const within = leg / 2 - inches(1 / 8) - sideways;
+  if (apron.thickness / 2 > within)
+    kit.stop(
+      'apron-past-leg',
+      say`The apron stands out of its leaning leg`,
+      say`Over its depth the leg leans ${dim(Math.round(2 * sideways))}; a ${dim(apron.thickness)} apron no longer lies inside it.`,
+      { within },
+      [{ label: say`Take a 1×3 apron`, changes: [kit.change(['choices', 'apron'], '1x3')] }],
+    );
+}
+
+/** The stretcher between the end stretchers, cut to what is between them. */
+function longStretcher(kit: Kit, height: Length) {
+  const [left, right] = [boxOf(kit.get('S1')), boxOf(kit.get('S2'))];
+  const { width, thickness } = kit.sizes.dressed(STRETCHER);
+  const y = Math.round((left.min[1] + left.max[1] - thickness) / 2);
+  kit.board(
+    {
+      tag: 'S3',
+      role: 'stretcher',
+      name: 'long stretcher',
+      material: STRETCHER,
+      fit: say`the gap between the end stretchers`,
+      dependsOn: ['S1', 'S2'],
+    },
+    boxAt([left.max[0], y, height], [right.min[0] - left.max[0], thickness, width]),
+    0,
+    2,
+  );
+  kit.join('rail end', 'S3', 'S1');
+  kit.join('rail end', 'S3', 'S2');
+}
+
 /** Legs that spread towards the floor, 0 to 15 degrees along, across or both; rails cut to match. */
 export const splayed = family({
   id: 'splayed',
@@ -151,55 +248,9 @@ export const splayed = family({
     const [deepX, deepY] = [section.width, section.thickness * PLIES[choices.legs]];
     const foot = footprint(room, choices);
     const lean = [room.under * tan(choices.splayEnds), room.under * tan(choices.splaySides)] as const;
-    const slack = inches(1);
-    const leave = [
-      Math.floor(foot.length - 2 * lean[0] - 2 * deepX - slack),
-      Math.floor(foot.width - 2 * lean[1] - 2 * deepY - slack),
-    ] as const;
-    ([0, 1] as const).forEach((at) => {
-      if (leave[at] >= LEAST_RAIL) return;
-      const name = at === 0 ? 'splayEnds' : 'splaySides';
-      if (choices[name] === 0) {
-        checkBetween(
-          kit,
-          room,
-          at === 0 ? 'length' : 'width',
-          leave[at],
-          at === 0 ? choices.overhangEnds : choices.overhangSides,
-          at === 0 ? deepX : deepY,
-        );
-        return;
-      }
-      const reach =
-        (Math.tan((choices[name] * Math.PI) / 180) * room.under + (leave[at] - LEAST_RAIL) / 2) / room.under;
-      const less = Math.floor(((Math.atan(Math.max(0, reach)) * 180) / Math.PI) * 2) / 2;
-      const more = room[at === 0 ? 'length' : 'width'] + (LEAST_RAIL - leave[at]);
-      kit.stop(
-        `splay-meets-${at === 0 ? 'along' : 'across'}`,
-        say`The splayed legs come too close under the top`,
-        say`At ${choices[name]} degrees each leg leans in ${dim(Math.round(lean[at]))} by the top, which leaves ${dim(Math.max(0, leave[at]))} for the rail between them. It needs ${dim(LEAST_RAIL)}.`,
-        { left: leave[at], least: LEAST_RAIL },
-        [
-          { label: say`Splay ${less} degrees`, changes: [kit.change(['choices', name], less)] },
-          {
-            label: say`Make it ${dim(more)} ${at === 0 ? 'long' : 'wide'}`,
-            changes: [kit.change(['size', at === 0 ? 'length' : 'width'], more)],
-          },
-        ],
-      );
-    });
-    const sideways = (apron.width / 2) * Math.max(tan(choices.splayEnds), tan(choices.splaySides));
-    const within = Math.min(deepX, deepY) / 2 - inches(1 / 8) - sideways;
-    if (apron.thickness / 2 > within)
-      kit.stop(
-        'apron-past-leg',
-        say`The apron stands out of its leaning leg`,
-        say`Over its depth the leg leans ${dim(Math.round(2 * sideways))}; a ${dim(apron.thickness)} apron no longer lies inside it.`,
-        { within },
-        [{ label: say`Take a 1×3 apron`, changes: [kit.change(['choices', 'apron'], '1x3')] }],
-      );
-    const stretcher: Nominal = '1x3';
-    const { width: stretcherWidth } = kit.sizes.dressed(stretcher);
+    checkSplay(kit, room, choices, foot, lean, [deepX, deepY]);
+    checkApronInside(kit, choices, apron, Math.min(deepX, deepY));
+    const { width: stretcherWidth } = kit.sizes.dressed(STRETCHER);
     const apronFrom = room.under - apron.width;
     if (choices.stretchers !== 'none') checkStretcher(kit, room, apronFrom, stretcherWidth, choices.stretcherHeight);
     if (kit.stopped()) return kit.built();
@@ -221,29 +272,10 @@ export const splayed = family({
     rail(kit, 'E2', 'end apron', ['L3', 'L4'], apronFrom, nominal, ACROSS, 'apron');
     const ends = choices.stretchers === 'none' ? [] : ['S1', 'S2'];
     if (ends.length > 0) {
-      rail(kit, 'S1', 'end stretcher', ['L1', 'L2'], choices.stretcherHeight, stretcher, ACROSS, 'stretcher');
-      rail(kit, 'S2', 'end stretcher', ['L3', 'L4'], choices.stretcherHeight, stretcher, ACROSS, 'stretcher');
+      rail(kit, 'S1', 'end stretcher', ['L1', 'L2'], choices.stretcherHeight, STRETCHER, ACROSS, 'stretcher');
+      rail(kit, 'S2', 'end stretcher', ['L3', 'L4'], choices.stretcherHeight, STRETCHER, ACROSS, 'stretcher');
     }
-    if (choices.stretchers === 'h') {
-      const [left, right] = [boxOf(kit.get('S1')), boxOf(kit.get('S2'))];
-      const { width, thickness } = kit.sizes.dressed(stretcher);
-      const y = Math.round((left.min[1] + left.max[1] - thickness) / 2);
-      kit.board(
-        {
-          tag: 'S3',
-          role: 'stretcher',
-          name: 'long stretcher',
-          material: stretcher,
-          fit: say`the gap between the end stretchers`,
-          dependsOn: ['S1', 'S2'],
-        },
-        boxAt([left.max[0], y, choices.stretcherHeight], [right.min[0] - left.max[0], thickness, width]),
-        0,
-        2,
-      );
-      kit.join('rail end', 'S3', 'S1');
-      kit.join('rail end', 'S3', 'S2');
-    }
+    if (choices.stretchers === 'h') longStretcher(kit, choices.stretcherHeight);
     const long = boxOf(kit.get('A1'));
     checkSupports(kit, long.max[0] - long.min[0], kit.sizes.dressed(nominal).thickness, choices.crossSupports);
     if (kit.stopped()) return kit.built();

@@ -67,13 +67,14 @@ const stateAt = (moment: Moment, { id }: Part): At =>
           ? 'bench'
           : 'boards';
 
-type Props = { readonly facts: Plan['pieces'][number]; readonly start: string | null; readonly onClose: () => void };
+type Facts = Plan['pieces'][number];
+type Props = { readonly facts: Facts; readonly start: string | null; readonly onClose: () => void };
 
-/** The whole work from boards to piece, to be looked through before a board is cut. */
-export function Rehearse({ facts, start, onClose }: Props) {
-  const plan = usePlan()!;
-  const found = useRehearsal();
-  const moments = useMemo(() => momentsOf(facts, plan.setups, fastenedBy), [facts, plan.setups]);
+/** The moments of the work and which of them is shown, from `start` on; by itself it goes on while `runs`. */
+function useMoments(facts: Facts, start: string | null) {
+  const setups = usePlan()?.setups;
+  const moments = useMemo(() => momentsOf(facts, setups ?? [], fastenedBy), [facts, setups]);
+  const last = moments.length - 1;
   const [at, setAt] = useState(() =>
     Math.max(
       0,
@@ -81,15 +82,34 @@ export function Rehearse({ facts, start, onClose }: Props) {
     ),
   );
   const [runs, setRuns] = useState(false);
-  const able = hasWebGl();
-  const moment = moments[Math.min(at, moments.length - 1)];
-  const last = moments.length - 1;
-  const go = (to: number) => setAt(Math.min(last, Math.max(0, to)));
+  const moment = moments[Math.min(at, last)];
   useEffect(() => {
     if (!runs || !moment || at >= last) return;
     const timer = setTimeout(() => setAt(at + 1), staysFor(moment));
     return () => clearTimeout(timer);
   }, [runs, at, last, moment]);
+  const go = (to: number) => setAt(Math.min(last, Math.max(0, to)));
+  return { moments, at, runs, go, setRuns };
+}
+
+/** The work at a moment where a browser has no 3D. */
+function Drawn({ parts, moment }: { readonly parts: readonly Part[]; readonly moment: Moment }) {
+  const stateOf = ({ id }: Part) =>
+    moment.works.has(id) || moment.comes.has(id) ? 'new' : moment.stands.has(id) ? 'there' : 'later';
+  return (
+    <PartPicture
+      parts={parts.filter(({ id }) => moment.cut.has(id)).map((part) => ({ part, as: stateOf(part) }))}
+      label="The work as it stands now"
+    />
+  );
+}
+
+/** The whole work from boards to piece, to be looked through before a board is cut. */
+export function Rehearse({ facts, start, onClose }: Props) {
+  const found = useRehearsal();
+  const { moments, at, runs, go, setRuns } = useMoments(facts, start);
+  const last = moments.length - 1;
+  const moment = moments[Math.min(at, last)];
   const scene = useMemo<BenchScene | null>(
     () =>
       moment
@@ -138,25 +158,12 @@ export function Rehearse({ facts, start, onClose }: Props) {
       </header>
       <Verdict found={found} />
       <div className="rehearse-model">
-        {able ? (
+        {hasWebGl() ? (
           <Suspense fallback={<p role="status">Laying out the bench.</p>}>
             <Bench3D parts={facts.parts} scene={scene} />
           </Suspense>
         ) : (
-          <PartPicture
-            parts={facts.parts
-              .filter((part) => moment.cut.has(part.id))
-              .map((part) => ({
-                part,
-                as:
-                  moment.works.has(part.id) || moment.comes.has(part.id)
-                    ? 'new'
-                    : moment.stands.has(part.id)
-                      ? 'there'
-                      : 'later',
-              }))}
-            label="The work as it stands now"
-          />
+          <Drawn parts={facts.parts} moment={moment} />
         )}
       </div>
       <div className="rehearse-says" aria-live="polite">

@@ -37,16 +37,6 @@ export function Yards() {
   const path = useMemo((): YardPath => (at === 0 ? ['yard'] : ['alsoAt', yard.id]), [at, yard.id]);
   const put = (value: Yard) => change(path, value);
   const others = known.filter(({ id }) => !mine.some((row) => row.id === id));
-  const take = (id: string) => {
-    const found = known.find((row) => row.id === id);
-    if (found) put(found);
-    setPicked(null);
-  };
-  const add = (id: string) => {
-    const found = others.find((row) => row.id === id);
-    if (found) change(['alsoAt', found.id], found);
-    setShown(mine.length);
-  };
   return (
     <div className="stack">
       <section className="sheet prices" aria-label="Prices">
@@ -58,53 +48,21 @@ export function Yards() {
             onChange={setShown}
           />
         )}
-        <div className="row wrap">
-          <TextField
-            select
-            label={at === 0 ? 'Buy at' : 'Also buy at'}
-            value={yard.id}
-            onChange={(event) => take(event.target.value)}
-            sx={{ minWidth: 220 }}
-          >
-            {[yard, ...others].map((row) => (
-              <MenuItem key={row.id} value={row.id}>
-                {row.name}
-              </MenuItem>
-            ))}
-          </TextField>
-          <TextLine
-            label="Its name"
-            value={yard.name}
-            required
-            most={120}
-            onChange={(value) => change([...path, 'name'], value)}
-          />
-          <NumberField
-            label="Sales tax"
-            unit="%"
-            least={0}
-            most={50}
-            fractions
-            value={yard.tax}
-            onChange={(value) => value !== null && change([...path, 'tax'], value)}
-          />
-          {at > 0 && <Button onClick={() => change(['alsoAt', yard.id], undefined)}>Do not buy there</Button>}
-          {mine.length < 4 && others.length > 0 && (
-            <TextField
-              select
-              label="And at another yard"
-              value=""
-              onChange={(event) => add(event.target.value)}
-              sx={{ minWidth: 200 }}
-            >
-              {others.map((row) => (
-                <MenuItem key={row.id} value={row.id}>
-                  {row.name}
-                </MenuItem>
-              ))}
-            </TextField>
-          )}
-        </div>
+        <YardRow
+          yard={yard}
+          path={path}
+          isFirst={at === 0}
+          others={others}
+          mayAdd={mine.length < 4}
+          onTake={(taken) => {
+            put(taken);
+            setPicked(null);
+          }}
+          onAdd={(added) => {
+            change(['alsoAt', added.id], added);
+            setShown(mine.length);
+          }}
+        />
         <YardTools yard={yard} onTake={put} />
         <p className="soft">
           Prices before tax, made up. A board that is not in stock is left out of every plan. With several yards each
@@ -123,6 +81,72 @@ export function Yards() {
           <p className="soft">Click a board for its price over half a year.</p>
         )}
       </div>
+    </div>
+  );
+}
+
+type YardRowProps = {
+  readonly yard: Yard;
+  readonly path: YardPath;
+  /** Of the yards the job buys at, the one that is always there. */
+  readonly isFirst: boolean;
+  readonly others: readonly Yard[];
+  readonly mayAdd: boolean;
+  readonly onTake: (yard: Yard) => void;
+  readonly onAdd: (yard: Yard) => void;
+};
+
+/** Which yard it is, its name and tax; another in its place, or besides. */
+function YardRow({ yard, path, isFirst, others, mayAdd, onTake, onAdd }: YardRowProps) {
+  const change = useChangeJob();
+  const known = [yard, ...others];
+  return (
+    <div className="row wrap">
+      <TextField
+        select
+        label={isFirst ? 'Buy at' : 'Also buy at'}
+        value={yard.id}
+        onChange={({ target }) => known.filter(({ id }) => id === target.value).forEach(onTake)}
+        sx={{ minWidth: 220 }}
+      >
+        {known.map((row) => (
+          <MenuItem key={row.id} value={row.id}>
+            {row.name}
+          </MenuItem>
+        ))}
+      </TextField>
+      <TextLine
+        label="Its name"
+        value={yard.name}
+        required
+        most={120}
+        onChange={(value) => change([...path, 'name'], value)}
+      />
+      <NumberField
+        label="Sales tax"
+        unit="%"
+        least={0}
+        most={50}
+        fractions
+        value={yard.tax}
+        onChange={(value) => value !== null && change([...path, 'tax'], value)}
+      />
+      {!isFirst && <Button onClick={() => change(['alsoAt', yard.id], undefined)}>Do not buy there</Button>}
+      {mayAdd && others.length > 0 && (
+        <TextField
+          select
+          label="And at another yard"
+          value=""
+          onChange={({ target }) => known.filter(({ id }) => id === target.value).forEach(onAdd)}
+          sx={{ minWidth: 200 }}
+        >
+          {others.map((row) => (
+            <MenuItem key={row.id} value={row.id}>
+              {row.name}
+            </MenuItem>
+          ))}
+        </TextField>
+      )}
     </div>
   );
 }
