@@ -2,6 +2,7 @@
  * `npm run rehearse -- --count N --seed S`: random jobs of every family and top, built as their plans say; prints what
  * fails.
  */
+import { first, nth } from '../src/lists';
 import fc from 'fast-check';
 import { planJob, rehearse } from '../src';
 import { jobsOf, KINDS } from '../src/testing/jobs';
@@ -12,7 +13,7 @@ const kinds = new Map<string, number>();
 let [done, operations, failed, refused, unsold, troubled] = [0, 0, 0, 0, 0, 0];
 // All of a job comes from its own seed, so that `--count 1 --seed S` builds the one that failed again.
 for (let own = seed; done + refused < count; own++) {
-  const [family, top] = KINDS[own % KINDS.length]!;
+  const [family, top] = nth(KINDS, own % KINDS.length);
   const units = own % 3 === 2 ? ('mm' as const) : ('in' as const);
   const [job] = fc.sample(jobsOf(family, top, units), { numRuns: 1, seed: own });
   if (!job) {
@@ -20,7 +21,7 @@ for (let own = seed; done + refused < count; own++) {
     continue;
   }
   done++;
-  const name = `${family.id}${top ? ` under ${top.id}` : ''}, ${units}, seed ${own}, ${JSON.stringify(job.pieces[0]!.joins)}`;
+  const name = `${family.id}${top ? ` under ${top.id}` : ''}, ${units}, seed ${own}, ${JSON.stringify(first(job.pieces).joins)}`;
   try {
     const plan = planJob(job, { today: '2026-01-31', effort: 'quick' });
     const found = rehearse(plan, job);

@@ -1,6 +1,7 @@
 /**
  * Sill Plan's core: a job in, the whole plan out. No interface, no network, no clock, no randomness but a seeded one.
  */
+export * from './lists';
 export * from './length';
 export * from './solid';
 export * from './words';

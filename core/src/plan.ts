@@ -1,4 +1,4 @@
-import { first } from './lists';
+import { first, nth } from './lists';
 import { areasOf, finishingNeeds, finishingSteps, type Areas } from './finishing';
 import { blanksOf } from './milling';
 import { buildPiece, salvageFor, topCandidates, weightOf, type Joint, type Part } from './piece';
@@ -107,7 +107,7 @@ function modelOf(piece: Piece, topNominal: Nominal, job: Job, { models: known, p
 /** The way from brief to list, for settled top widths. */
 function draft(job: Job, tops: readonly Nominal[], options: PlanOptions, cache: PlanCache): PlanBegun {
   const models = job.pieces.map((piece, at) => {
-    const topNominal = tops[at]!;
+    const topNominal = nth(tops, at);
     try {
       return { piece, topNominal, facts: modelOf(piece, topNominal, job, cache) };
     } catch (error) {
@@ -173,12 +173,12 @@ function settleTops(job: Job, options: PlanOptions, cache: PlanCache): PlanBegun
   const count = candidates.reduce((product, row) => product * row.length, 1);
   if (count <= MOST_COMBINATIONS) return best(job, combinations(candidates)).found;
   const alone = job.pieces.map((piece, at) => {
-    const rows = candidates[at]!.map((nominal) => [nominal]);
+    const rows = nth(candidates, at).map((nominal) => [nominal]);
     return rows.length === 1 ? first(first(rows)) : first(best({ ...job, pieces: [piece] }, rows).tops);
   });
   const widest = Math.max(...candidates.map((row) => row.length));
   const alike = Array.from({ length: widest }, (_, width) =>
-    candidates.map((row) => row[Math.min(width, row.length - 1)]!),
+    candidates.map((row) => nth(row, Math.min(width, row.length - 1))),
   );
   let settled = best(job, [alone, ...alike]);
   if (job.pieces.length <= MOST_TOGETHER)

@@ -1,3 +1,4 @@
+import { sure } from '@sill/core';
 import { resolve } from 'node:path';
 import { backupTo, restoreFrom, stampOf } from './backup';
 import { openDatabase } from './database';
@@ -15,7 +16,7 @@ const fail = (text: string): never => {
 };
 if ((what !== 'backup' && what !== 'restore') || given === undefined)
   fail('Say a file: `npm run backup -- FILE` or `npm run restore -- FILE`.');
-const path = resolve(process.env['INIT_CWD'] ?? '.', given!);
+const path = resolve(process.env['INIT_CWD'] ?? '.', sure(given, 'file'));
 const file = databaseFile();
 try {
   const database = await openDatabase(file);

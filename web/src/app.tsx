@@ -1,3 +1,4 @@
+import { sure } from '@sill/core';
 import './look/base.css';
 import './ui/layout.css';
 import createCache from '@emotion/cache';
@@ -21,7 +22,7 @@ const Labels = lazy(() => import('./packet/Labels'));
 
 function Stage() {
   // The frame lets no other name through.
-  const { Screen } = stageOf(useParams()['stage'])!;
+  const { Screen } = sure(stageOf(useParams()['stage']), 'stage of the address');
   return <Screen />;
 }
 

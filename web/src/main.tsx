@@ -1,3 +1,4 @@
+import { sure } from '@sill/core';
 import '@fontsource/atkinson-hyperlegible-next/400.css';
 import '@fontsource/atkinson-hyperlegible-next/500.css';
 import '@fontsource/atkinson-hyperlegible-next/700.css';
@@ -17,7 +18,7 @@ const store = makeStore(edges);
 keepOnLeaving(store);
 
 const { App } = await import('./app');
-createRoot(document.getElementById('root')!).render(
+createRoot(sure(document.getElementById('root'), 'root of the page')).render(
   <StrictMode>
     <Provider store={store}>
       <App />

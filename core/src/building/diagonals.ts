@@ -1,4 +1,4 @@
-import { first } from '../lists';
+import { first, nth } from '../lists';
 import type { Length } from '../length';
 import type { Fastening } from '../joinery';
 import { angled, around, boxOf, extent, solidOf, type Axis, type Box, type Part } from '../piece';
@@ -28,9 +28,9 @@ function cornersIn(parts: readonly Part[], flat: Axis): readonly Flat[] | null {
   );
   for (let at = 0; at < points.length && points.length > 4;) {
     const [p, q, r] = [
-      points[(at + points.length - 1) % points.length]!,
-      points[at]!,
-      points[(at + 1) % points.length]!,
+      nth(points, (at + points.length - 1) % points.length),
+      nth(points, at),
+      nth(points, (at + 1) % points.length),
     ];
     const long = Math.hypot(r[0] - p[0], r[1] - p[1]);
     const off = Math.abs((r[0] - p[0]) * (q[1] - p[1]) - (r[1] - p[1]) * (q[0] - p[0])) / Math.max(1, long);
@@ -67,11 +67,11 @@ export function diagonalsOf(
   const flat = sizes.indexOf(Math.min(...sizes)) as Axis;
   const [a, b] = sizes.filter((_, axis) => axis !== flat) as [number, number];
   if (earlier.length === 0) {
-    if (sizes[flat]! >= Math.min(a, b) / 3 || rails.size === 0) return null;
+    if (nth(sizes, flat) >= Math.min(a, b) / 3 || rails.size === 0) return null;
     const corners = cornersIn(own, flat);
     if (!corners) return null;
     const across = (one: Flat, other: Flat) => Math.round(Math.hypot(one[0] - other[0], one[1] - other[1]));
-    const reads = [across(first(corners), corners[2]!), across(corners[1]!, corners[3]!)] as const;
+    const reads = [across(first(corners), nth(corners, 2)), across(nth(corners, 1), nth(corners, 3))] as const;
     return { reads, sides: slanted ? null : [a, b] };
   }
   return rails.size >= 2 && !slanted && own.every((part) => part.role !== 'support') ? rectangle(x, y) : null;

@@ -1,4 +1,4 @@
-import { first } from '../lists';
+import { first, held } from '../lists';
 import type { Shop } from '../job';
 import { WAYS_TO_JOIN, type Fastening } from '../joinery';
 import type { Assembly, Part, PieceModel } from '../piece';
@@ -66,14 +66,15 @@ const MOST_OPENED = 4;
 export function operationsOf(model: PieceModel, made: readonly Fastening[], shop: Shop): readonly Union[] {
   const byId = new Map(model.parts.map((part) => [part.id, part]));
   const laid = laidParts(model);
-  const held = new Map<string, readonly Part[]>();
+  const partOf = (id: string) => held(byId, id);
+  const groupsOf = new Map<string, readonly Part[]>();
   let operations: Union[] = [];
   const by = new Map<string, readonly string[]>();
   for (const assembly of model.assemblies) {
-    const own = assembly.parts.filter((id) => !laid.has(id)).map((id) => byId.get(id)!);
-    const groups = assembly.from.map((id) => held.get(id)!).filter((group) => group.length > 0);
+    const own = assembly.parts.filter((id) => !laid.has(id)).map((id) => partOf(id));
+    const groups = assembly.from.map((id) => held(groupsOf, id)).filter((group) => group.length > 0);
     const all = [...groups.flat(), ...own];
-    held.set(assembly.id, all);
+    groupsOf.set(assembly.id, all);
     // By part: the group it comes in, or itself. What is joined within a group was made before.
     const home = new Map<string, unknown>(own.map((part) => [part.id, part]));
     for (const group of groups) for (const { id } of group) home.set(id, group);

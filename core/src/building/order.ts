@@ -1,3 +1,4 @@
+import { first, nth, sure } from '../lists';
 import type { Shop } from '../job';
 import { driverFor, roomBehind, standingRound, WAYS_TO_JOIN, type Driver, type Fastening } from '../joinery';
 import { solidOf, type Part } from '../piece';
@@ -87,8 +88,8 @@ function linksOf(bodies: readonly Gathered[], joints: readonly Fastening[]): Lin
   for (const joint of joints) {
     const [a, b] = [of.get(joint.drilled.id), of.get(joint.into.id)];
     if (a === undefined || b === undefined || a === b) continue;
-    links[a]!.push({ joint, other: b });
-    links[b]!.push({ joint, other: a });
+    nth(links, a).push({ joint, other: b });
+    nth(links, b).push({ joint, other: a });
   }
   return links;
 }
@@ -100,7 +101,7 @@ function connected(bodies: ReadonlySet<number>, links: Links): boolean {
   const reached = new Set([first]);
   const queue = [first];
   for (let at = queue.pop(); at !== undefined; at = queue.pop())
-    for (const { other } of links[at]!)
+    for (const { other } of nth(links, at))
       if (bodies.has(other) && !reached.has(other)) {
         reached.add(other);
         queue.push(other);
@@ -128,20 +129,23 @@ export function orderOf(
   joints: readonly Fastening[],
   drivers: Shop['drivers'],
 ): readonly Placing[] {
+  type Choice = { readonly placing: Placing; readonly cost: number; readonly at: number };
   const order: Placing[] = [];
   const all = bodies.filter((body) => body.length > 0);
   const links = linksOf(all, joints);
   const left = new Set(all.keys());
   while (left.size > 1) {
-    let best: { readonly placing: Placing; readonly cost: number; readonly at: number } | null = null;
+    let best: Choice | null = null;
     for (const at of [...left].reverse()) {
-      const body = all[at]!;
+      const body = nth(all, at);
       const others = new Set(left);
       others.delete(at);
-      const made = links[at]!.filter(({ other }) => left.has(other)).map(({ joint }) => joint);
+      const made = nth(links, at)
+        .filter(({ other }) => left.has(other))
+        .map(({ joint }) => joint);
       const loose = made.length === 0 || !connected(others, links);
       if (best && best.cost <= (loose ? LOOSE : 0)) continue;
-      const there = [...others].flatMap((other) => all[other]!);
+      const there = [...others].flatMap((other) => nth(all, other));
       const way = freeWay(body, there, made);
       const access = made.map((joint) => accessTo(joint, [...there, ...body], drivers));
       const cost =
@@ -153,14 +157,15 @@ export function orderOf(
       best = { placing: { body, way, tight, joints: made, access }, cost, at };
       if (cost === 0) break;
     }
-    order.unshift(best!.placing);
-    left.delete(best!.at);
+    const { placing, at } = sure<Choice>(best, 'body that comes off');
+    order.unshift(placing);
+    left.delete(at);
   }
-  const rest = [...left].map((at) => all[at]!);
+  const rest = [...left].map((at) => nth(all, at));
   if (rest.length === 0) return [];
   const [second] = order;
   // What is larger lies there, and the part alone comes to it.
-  if (second?.way && rest[0]!.length === 1 && second.body.length > 1)
-    return [lies(second.body), { ...second, body: rest[0]!, way: times(second.way, -1) }, ...order.slice(1)];
-  return [lies(rest[0]!), ...order];
+  if (second?.way && first(rest).length === 1 && second.body.length > 1)
+    return [lies(second.body), { ...second, body: first(rest), way: times(second.way, -1) }, ...order.slice(1)];
+  return [lies(first(rest)), ...order];
 }

@@ -1,4 +1,4 @@
-import { first, last } from '../lists';
+import { first, found, last, nth } from '../lists';
 import { clampCount, clampsOver } from '../job';
 import type { Fastening } from '../joinery';
 import { leftOn } from '../milling';
@@ -134,13 +134,13 @@ function glueUp(
 /** Panels that the open time allows, then panel to panel. */
 function gluedUp(panel: Panel): readonly Draft[] {
   const { name, what, boards, edges } = panel;
-  const joinOf = (a: Part, b: Part) => edges.find((item) => item.drilled === a && item.into === b)!;
+  const joinOf = (a: Part, b: Part) => found(edges, (item) => item.drilled === a && item.into === b);
   const sizes = panels(boards.length);
   const groups: Part[][] = [];
   for (const size of sizes) groups.push(boards.slice(groups.flat().length, groups.flat().length + size));
   const glued = groups.flatMap((group, at): readonly Draft[] => {
     if (group.length < 2) return [];
-    const joints = group.slice(1).map((board, k) => joinOf(group[k]!, board));
+    const joints = group.slice(1).map((board, k) => joinOf(nth(group, k), board));
     const title =
       sizes.length === 1
         ? say`Glue up the ${what}`

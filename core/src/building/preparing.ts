@@ -1,4 +1,4 @@
-import { first } from '../lists';
+import { first, last } from '../lists';
 import { inches } from '../length';
 import { able, clampsOver, WAYS } from '../job';
 import { blankOf, leftOn } from '../milling';
@@ -189,5 +189,5 @@ export const holeTitle = (holes: readonly Operation[]): string => {
     ...(kinds.has('bore') || kinds.has('elongate') ? ['holes'] : []),
     ...(kinds.has('slot') ? ['slots'] : []),
   ];
-  return `Drill ${words.length > 2 ? `${words.slice(0, -1).join(', ')} and ${words.at(-1)!}` : words.join(' and ')}`;
+  return `Drill ${words.length > 2 ? `${words.slice(0, -1).join(', ')} and ${last(words)}` : words.join(' and ')}`;
 };

@@ -1,4 +1,4 @@
-import { first } from '../lists';
+import { first, nth } from '../lists';
 import { inches, type Length, type Units } from '../length';
 import { able, WAYS } from '../job';
 import { middleOfParts } from '../joinery';
@@ -121,7 +121,7 @@ export function toldOutline({ outline, length, width }: Part, units: Units): Out
   if (!outline) return null;
   const corners = outline.map(([x, y, bulge = 0]) => [told(x, units), told(y, units), bulge] as const);
   const apart = corners.filter(([x, y, bulge], at) => {
-    const [nextX, nextY] = corners[(at + 1) % corners.length]!;
+    const [nextX, nextY] = nth(corners, (at + 1) % corners.length);
     return bulge !== 0 || Math.abs(nextX - x) > NOTHING || Math.abs(nextY - y) > NOTHING;
   });
   const at = (value: number, size: number) => value <= NOTHING || value >= size - NOTHING;

@@ -1,7 +1,9 @@
+import { first, nth, sure } from '../lists';
 import { inches, type Length } from '../length';
 import type { Shop } from '../job';
 import { isOnTop, WAYS_TO_JOIN, type Fastening } from '../joinery';
 import { around, boxOf, extent, mostly, type Assembly, type Part } from '../piece';
+import type { Vec } from '../solid';
 import { dim, say, type Phrase } from '../words';
 import { tagList, together, type Operation } from '../work';
 import { JOINTS_AT_ONCE } from './clamping';
@@ -46,7 +48,7 @@ export function sittings(
   drivers: Shop['drivers'],
 ): readonly (readonly Placing[])[] {
   const groups: Placing[][] = [];
-  const home = ({ body }: Placing) => origin.get(body[0]!.id) ?? assembly;
+  const home = ({ body }: Placing) => origin.get(first(body).id) ?? assembly;
   for (const placing of placings) {
     const last = groups.at(-1);
     const before = (last ?? []).flatMap(({ joints }) => joints);
@@ -60,7 +62,11 @@ export function sittings(
       (glued > 0 && before.length > 0 && clampedIn(before) + glued > JOINTS_AT_ONCE && !closes) ||
       (drivenIn(before) > 0 && drivenIn(before) + drivenIn(placing.joints) > MOST_DRIVEN && !closes);
     const other =
-      last && before.length > 0 && home(last.at(-1)!) !== home(placing) && placing.joints.length > 0 && !closes;
+      last &&
+      before.length > 0 &&
+      home(nth(last, last.length - 1)) !== home(placing) &&
+      placing.joints.length > 0 &&
+      !closes;
     // What would cover the heads of screws that are not driven yet comes after they are.
     const covers = (last ?? []).some(({ access }) =>
       access.some(({ joint, driver }) => driver !== null && accessTo(joint, placing.body, drivers).driver === null),
@@ -72,11 +78,11 @@ export function sittings(
 }
 
 /** Ways to move as people say them. */
-function fromWhere([x, y, z]: readonly number[]): string {
-  if (z! < -0.7) return 'from above';
-  if (z! > 0.7) return 'from below';
-  if (Math.abs(x!) > Math.abs(y!)) return x! > 0 ? 'from the left' : 'from the right';
-  return y! > 0 ? 'from the front' : 'from the back';
+function fromWhere([x, y, z]: Vec): string {
+  if (z < -0.7) return 'from above';
+  if (z > 0.7) return 'from below';
+  if (Math.abs(x) > Math.abs(y)) return x > 0 ? 'from the left' : 'from the right';
+  return y > 0 ? 'from the front' : 'from the back';
 }
 
 /** One sitting of an operation: what is put on, what is joined, and what was there before. */
@@ -111,8 +117,8 @@ function fitting(own: readonly Part[], making: Making): readonly Operation[] {
     ...together(fits, ({ fit, length }) => `${JSON.stringify(fit)} ${length}`).map((alike) =>
       operation(
         making,
-        alike[0]!.tag,
-        { kind: 'fit', measure: alike[0]!.fit!, planned: alike[0]!.length, over: 0 },
+        first(alike).tag,
+        { kind: 'fit', measure: sure(first(alike).fit, 'measure'), planned: first(alike).length, over: 0 },
         alike,
         FIT * alike.length,
         { tool: 'hand saw' },
@@ -131,7 +137,7 @@ function clampSpan(joints: readonly Fastening[]): Length {
     ...([0, 1, 2] as const).map((axis) => {
       const box = around(
         glued
-          .filter(({ closes }) => mostly(closes!) === axis)
+          .filter(({ closes }) => mostly(sure(closes, 'way it closes')) === axis)
           .flatMap(({ drilled, into }) => [boxOf(drilled), boxOf(into)]),
       );
       return box ? extent(box, axis) : 0;
@@ -157,7 +163,7 @@ function placing(sitting: Sitting, making: Making): Operation {
   const opened = new Set(whole.origin.values()).size > 1;
   const early = home === whole.assembly && of > at + 1 && opened ? own : [];
   const tight = placings.filter(
-    ({ tight: only, way, body }) => only && way && body.length === 1 && !moving.has(body[0]!.id),
+    ({ tight: only, way, body }) => only && way && body.length === 1 && !moving.has(first(body).id),
   );
   const teller = benchOf(making, 'early');
   const marks = standingsFor(joints, making, teller);
@@ -174,9 +180,9 @@ function placing(sitting: Sitting, making: Making): Operation {
           say`${tagList(early.map(({ tag }) => tag))} must go in now: later there is no way in, or no room for the driver.`,
         ]
       : []),
-    ...together(tight, ({ way }) => fromWhere(way!)).map(
+    ...together(tight, ({ way }) => fromWhere(sure(way, 'way in'))).map(
       (alike) =>
-        say`${tagList(alike.flatMap(({ body }) => body.map(({ tag }) => tag)))} can only come in ${fromWhere(alike[0]!.way!)}.`,
+        say`${tagList(alike.flatMap(({ body }) => body.map(({ tag }) => tag)))} can only come in ${fromWhere(sure(first(alike).way, 'way in'))}.`,
     ),
   ];
   const comes = [
@@ -216,7 +222,7 @@ function withoutRoom(placings: readonly Placing[], making: Making): readonly Ope
   return [
     operation(
       making,
-      `no-room.${tags[0]!}`,
+      `no-room.${first(tags)}`,
       {
         kind: 'heed',
         says: say`Behind the screws of ${tagList(tags)} there is only ${dim(Math.round(room))}: no driver of yours goes in. See the notes before you begin.`,
@@ -274,8 +280,8 @@ export function sittingStep(sitting: Sitting, making: Making): Draft {
   const first = at === 0;
   const name = at + 1 === of ? assembly.id : `${assembly.id}-part-${at + 1}`;
   // What was put together before only lies there, where something comes to it.
-  const [lying, ...coming] = placings;
-  const lies = first && lying!.body.length > 1 && coming.length > 0 ? lying!.body : [];
+  const lying = nth(placings, 0);
+  const lies = first && lying.body.length > 1 && placings.length > 1 ? lying.body : [];
   const named = own.filter(({ id }) => home.parts.includes(id));
   const title =
     own.length > 0 && own.length <= 6 && !whole.laid

@@ -1,4 +1,4 @@
-import { first } from '../lists';
+import { first, nth, sure } from '../lists';
 import type { Length } from '../length';
 import { meetingOf, type Fastening } from '../joinery';
 import { around, boxOf, extent, SQUARE, waysOf, type Axis, type Part } from '../piece';
@@ -38,12 +38,12 @@ function standingOf(part: Part, onto: Part, teller: Teller): Standing | null {
   if (!own || !other) return null;
   const flat = ([0, 1, 2] as const).filter((axis) => axis !== own.axis);
   const rows = flat.map((axis): Row => {
-    const found = nearer(onto, axis, own.spans[axis]!, 'onto', teller);
+    const found = nearer(onto, axis, nth(own.spans, axis), 'onto', teller);
     if (found) return found;
     const way = waysOf(onto)[axis];
     const leans = waysOf(part).map((one) => Math.abs(dot(one, way)));
     const along = leans.indexOf(Math.max(...leans)) as Axis;
-    const beyond = along === other.axis ? null : nearer(part, along, other.spans[along]!, 'part', teller);
+    const beyond = along === other.axis ? null : nearer(part, along, nth(other.spans, along), 'part', teller);
     return beyond ?? { of: 'onto', from: named(onto, { axis, sign: -1 }, teller), at: 0 };
   });
   return {
@@ -73,7 +73,7 @@ function topAround(part: Part, joints: readonly Fastening[], { model, made, pane
 
 /** Boards that are one by now, as one board. */
 function panelAsOne(boards: readonly Part[], name: string): Part {
-  const box = around(boards.map(boxOf))!;
+  const box = sure(around(boards.map(boxOf)), 'board of the panel');
   const [length, width, thickness] = ([0, 1, 2] as const).map((axis) => extent(box, axis)) as [Length, Length, Length];
   const square = { left: SQUARE, right: SQUARE };
   return {

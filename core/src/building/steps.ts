@@ -1,3 +1,4 @@
+import { first, nth } from '../lists';
 import type { Piece, Job } from '../job';
 import { inches } from '../length';
 import type { Fastening } from '../joinery';
@@ -22,7 +23,7 @@ function assemblingSteps(assembling: Assembling, making: Making): readonly Draft
   const { assembly, bodies, joints, panel, origin } = assembling;
   if (panel) {
     const boards = bodies.flat();
-    return panelSteps(assembly.id, boards[0]!.role === 'top' ? 'top' : boards[0]!.name, boards, joints, making);
+    return panelSteps(assembly.id, first(boards).role === 'top' ? 'top' : first(boards).name, boards, joints, making);
   }
   const groups = sittings(assembling, making.shop.drivers);
   let before: readonly Part[] = [];
@@ -31,7 +32,7 @@ function assemblingSteps(assembling: Assembling, making: Making): readonly Draft
     (placings) => origin.get(placings.findLast(({ body }) => body.length === 1)?.body[0]?.id ?? '') ?? assembly,
   );
   return groups.map((placings, at) => {
-    const home = homes[at]!;
+    const home = nth(homes, at);
     const part = homes.slice(0, at + 1).filter((other) => other === home).length;
     const draft = sittingStep({ operation: assembling, placings, at, of: groups.length, before, home, part }, making);
     before = [...before, ...placings.flatMap(({ body }) => body)];
@@ -81,7 +82,7 @@ function levelStep(making: Making, parts: readonly Part[], over: boolean): Draft
 const inTurn = (drafts: readonly Draft[], first: readonly string[]): readonly Draft[] =>
   drafts.map((draft, at) => ({
     ...draft,
-    after: at === 0 ? [...(draft.after ?? []), ...first] : [drafts[at - 1]!.name],
+    after: at === 0 ? [...(draft.after ?? []), ...first] : [nth(drafts, at - 1).name],
   }));
 
 const isTop = ({ bodies }: Assembling): boolean =>
@@ -141,12 +142,12 @@ export function stepsOf(
   const lastOf = new Map<string, string>();
   const assembled = assemblings.map((assembling) => {
     const touched = new Set(
-      assembling.bodies.flat().flatMap(({ id }) => preparing.filter((_, at) => worked[at]!.has(id))),
+      assembling.bodies.flat().flatMap(({ id }) => preparing.filter((_, at) => nth(worked, at).has(id))),
     );
     const prepared = preparing.filter((draft) => touched.has(draft)).map(({ name }) => name);
     const sources = assembling.from.flatMap((id) => lastOf.get(id) ?? []);
     const own = inTurn(assemblingSteps(assembling, making), [...prepared, ...sources]);
-    lastOf.set(assembling.assembly.id, own.at(-1)!.name);
+    lastOf.set(assembling.assembly.id, nth(own, own.length - 1).name);
     return { assembling, own };
   });
   // Each comes as early as it is wished for and what it is made of allows: the schedule sees to that.

@@ -1,4 +1,4 @@
-import { first } from '../lists';
+import { first, found, held, nth, sure } from '../lists';
 import { PER_FOOT, printLength, toInches, toMm, type Length, type Units } from '../length';
 import { kerfFor, type Job, type Lock, type OnHand, type Shop } from '../job';
 import type { Blank } from '../milling';
@@ -218,11 +218,11 @@ function solvePool(
   const blankOfPart = new Map(wanted.map((blank) => [blank.part.id, blank]));
   const laid = (layout: CutLayout): BoardLaid => {
     const hand = there.find(({ id }) => `hand.${id}` === layout.stock) ?? null;
-    const offer = hand ? offerOf(hand) : offers.find((row) => row.id === layout.stock)!;
+    const offer = hand ? offerOf(hand) : found(offers, (row) => row.id === layout.stock);
     return {
       ...blankBoard(offer, hand, sizes),
       pieces: layout.pieces.map(({ part, flip, ...piece }) => {
-        const blank = blankOfPart.get(part)!;
+        const blank = held(blankOfPart, part);
         return { blank, ...piece, slants: flipped(blank.ends ?? { left: 0, right: 0 }, flip) };
       }),
       cuts: layout.cuts,
@@ -237,7 +237,7 @@ function solvePool(
     cost: solved.cost,
     lowerBound: solved.lowerBound,
     optimal: solved.status === 'optimal',
-    unplaced: solved.unplaced.map(({ part, ...why }) => ({ blank: blankOfPart.get(part)!, ...why })),
+    unplaced: solved.unplaced.map(({ part, ...why }) => ({ blank: held(blankOfPart, part), ...why })),
   };
 }
 
@@ -293,10 +293,10 @@ export function chooseBoards(
   const gone = (job.locks ?? []).filter((lock) => !there.includes(lock));
   const settled = lockedIn(blanks, there);
   const held = settled.kept.map(({ lock, pieces }): BoardLaid => {
-    const { offer, hand } = standsFor(lock)!;
+    const { offer, hand } = sure(standsFor(lock), 'board of the lock');
     return { ...blankBoard(offer, hand, sizes), lock, pieces, cuts: lock.cuts, offcuts: lock.offcuts };
   });
-  const spoiled = settled.spoiled.map((lock) => standsFor(lock)!);
+  const spoiled = settled.spoiled.map((lock) => sure(standsFor(lock), 'board of the lock'));
   const used = [...settled.kept.map(({ lock }) => lock), ...settled.spoiled].map(({ from }) => from);
   const onHand = without(job.onHand, used);
   const priceOf = ({ offer, hand }: Pick<BoardLaid, 'offer' | 'hand'>) => (hand ? 0 : worth(offer));
@@ -311,7 +311,7 @@ export function chooseBoards(
     const options: SolveOptions = pools.length < searched ? solving : { ...solving, effort: 'quick' };
     const pool = solvePool(of(settled.blanks), onHand.filter(here), job, market, aim.for, options, cache);
     pools.push({ ...pool, mine });
-    const wished = mine.filter(({ lock }) => lock!.state === 'kept');
+    const wished = mine.filter(({ lock }) => sure(lock, 'lock on the board').state === 'kept');
     if (wished.length > 0) {
       // What it would cost if only what is bought, cut or spoiled stayed as it is.
       const firm = there.filter(({ state }) => state !== 'kept');
@@ -332,10 +332,13 @@ export function chooseBoards(
   // The pools share what may be spent besides: every mix worth having, and the last that is not too dear.
   const mixes = combine(pools);
   const most = first(mixes).cost + (aim.extra ?? Infinity);
-  const mix = mixes.findLast(({ cost }) => cost <= most)!;
+  const mix = sure(
+    mixes.findLast(({ cost }) => cost <= most),
+    'mix within the cost',
+  );
   const longest = (board: BoardLaid) => Math.max(...board.pieces.map((piece) => piece.length));
   const found = mix.picked.flatMap(({ boards }, at) =>
-    [...pools[at]!.mine, ...boards].sort((a, b) => longest(b) - longest(a) || b.length - a.length),
+    [...nth(pools, at).mine, ...boards].sort((a, b) => longest(b) - longest(a) || b.length - a.length),
   );
   const unplaced = pools.flatMap((pool) => pool.unplaced);
   const fixed = [...held, ...spoiled].reduce((sum, board) => sum + priceOf(board), 0);

@@ -1,3 +1,4 @@
+import { nth, sure } from '../lists';
 import type { HardwareNeed, HardwareOffer } from '../stock';
 
 /** So many boxes of one offer. */
@@ -21,19 +22,19 @@ export function boxesFor(
   for (let lacking = 1; lacking <= need.count; lacking++) {
     let state: State | null = null;
     for (const offer of sold) {
-      const rest = best[Math.max(0, lacking - offer.count)]!;
+      const rest = nth(best, Math.max(0, lacking - offer.count));
       const price = rest.price + worth(offer);
       const boxes = rest.boxes + 1;
       if (!state || price < state.price || (price === state.price && boxes < state.boxes))
         state = { price, boxes, offer };
     }
-    best.push(state!);
+    best.push(sure(state, 'offer that fills it'));
   }
   const counts = new Map<HardwareOffer, number>();
   for (let lacking = need.count; lacking > 0;) {
-    const { offer } = best[lacking]!;
-    counts.set(offer!, (counts.get(offer!) ?? 0) + 1);
-    lacking -= offer!.count;
+    const offer = sure(nth(best, lacking).offer, 'offer that fills it');
+    counts.set(offer, (counts.get(offer) ?? 0) + 1);
+    lacking -= offer.count;
   }
   return [...counts].map(([offer, count]) => ({ offer, count }));
 }

@@ -1,4 +1,4 @@
-import { held } from '../lists';
+import { held, nth } from '../lists';
 import { kerfFor, type Job, type Lock, type Shop } from '../job';
 import type { Blank } from '../milling';
 import { isSheet } from '../stock';
@@ -77,7 +77,7 @@ function goodRuns(
   const trim = hand?.squared ? 0 : shop.squareEnds;
   const bad = [...(hand?.bad ?? [])].sort((a, b) => a.from - b.from);
   const edges = [trim, ...bad.flatMap(({ from, to }) => [from - 1, to + 1]), length - trim];
-  return Array.from({ length: edges.length / 2 }, (_, at) => [edges[2 * at]!, edges[2 * at + 1]!] as const);
+  return Array.from({ length: edges.length / 2 }, (_, at) => [nth(edges, 2 * at), nth(edges, 2 * at + 1)] as const);
 }
 
 /** Why a piece can not be brought to a board. */

@@ -1,3 +1,4 @@
+import { last, nth } from '../lists';
 import { addWeeks, formatISO, nextSaturday, parseISO } from 'date-fns';
 
 /** Work on one piece (or on all, for the cuts) that keeps a person busy, then a wait before the next in its chain. */
@@ -32,15 +33,15 @@ export function saturdays(
   const readyAt = queues.map(() => 0);
   let clock = day;
   while (queues.some((queue) => queue.length > 0)) {
-    const open = queues[0]!.length > 0 ? [0] : queues.map((_, at) => at).filter((at) => queues[at]!.length > 0);
-    const startOf = (at: number) => Math.max(clock, readyAt[at]!);
-    const left = (at: number) => queues[at]!.reduce((sum, { work, wait }) => sum + work + wait, 0);
+    const open = nth(queues, 0).length > 0 ? [0] : queues.map((_, at) => at).filter((at) => nth(queues, at).length > 0);
+    const startOf = (at: number) => Math.max(clock, nth(readyAt, at));
+    const left = (at: number) => nth(queues, at).reduce((sum, { work, wait }) => sum + work + wait, 0);
     // What fits into the rest of the day, the earliest first; a day begins with the piece that has most before it.
-    const fits = open.filter((at) => startOf(at) + queues[at]![0]!.work <= day || clock === 0);
+    const fits = open.filter((at) => startOf(at) + nth(nth(queues, at), 0).work <= day || clock === 0);
     const next = (
       clock === 0 ? [...open].sort((a, b) => left(b) - left(a)) : [...fits].sort((a, b) => startOf(a) - startOf(b))
     )[0];
-    const task = next === undefined ? undefined : queues[next]![0]!;
+    const task = next === undefined ? undefined : nth(nth(queues, next), 0);
     if (days.length === 0 || next === undefined || task === undefined) {
       days.push({ tasks: [], minutes: 0 });
       clock = 0;
@@ -48,8 +49,8 @@ export function saturdays(
       continue;
     }
     const start = startOf(next);
-    queues[next]!.shift();
-    const today = days[days.length - 1]!;
+    nth(queues, next).shift();
+    const today = last(days);
     today.tasks.push(task);
     today.minutes += task.work;
     clock = start + task.work;

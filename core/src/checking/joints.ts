@@ -1,4 +1,4 @@
-import { first, last } from '../lists';
+import { first, last, sure } from '../lists';
 import {
   note,
   able,
@@ -134,7 +134,7 @@ function benchNotes({ piece, parts, fastenings, steps }: PieceFacts, job: Job): 
     found.push(
       note(piece.id, 'in-the-room', 'care', 'build', {
         title: say`The last joints are made where it stays`,
-        because: say`Whole it can not be carried there: ${last(room).stays!}. ${strong(room.length)} ${room.length === 1 ? 'step is' : 'steps are'} done there: take glue, driver and clamps along.`,
+        because: say`Whole it can not be carried there: ${sure(last(room).stays, 'reason to stay')}. ${strong(room.length)} ${room.length === 1 ? 'step is' : 'steps are'} done there: take glue, driver and clamps along.`,
         numbers: { steps: room.length },
       }),
     );
@@ -220,7 +220,7 @@ function troubleNotes(piece: Piece, made: readonly Fastening[]): readonly Findin
 
 const nameOf = ({ by, joint }: Fastening): string =>
   by === 'hardware' || by === 'nothing' ? capital(JOINT_KINDS[joint.kind]) : WAYS_TO_JOIN[by].name;
-const capital = (text: string): string => text[0]!.toUpperCase() + text.slice(1);
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** Joints made in another way than the usual, with the reason, and what would bring the usual back. */
 function insteadNotes(piece: Piece, made: readonly Fastening[], job: Job): readonly Finding[] {
@@ -231,15 +231,16 @@ function insteadNotes(piece: Piece, made: readonly Fastening[], job: Job): reado
     groups.set(key, [...(groups.get(key) ?? []), item]);
   }
   return [...groups.values()].map((group, at): Finding => {
-    const { instead, by, joint } = first(group);
-    const usual = WAYS_TO_JOIN[instead!.of as Method].name.toLowerCase();
+    const { instead: other, by, joint } = first(group);
+    const instead = sure(other, 'other way');
+    const usual = WAYS_TO_JOIN[instead.of as Method].name.toLowerCase();
     const headless =
-      !job.shop.drivers.includes('right-angle head') && instead!.because === 'no room' && joint.kind !== 'edge';
+      !job.shop.drivers.includes('right-angle head') && instead.because === 'no room' && joint.kind !== 'edge';
     return note(piece.id, 'instead', 'care', 'joints', {
       which: at + 1,
       about: group.map(({ drilled }) => drilled.id),
       title: say`${WAYS_TO_JOIN[by as Method].name} instead of ${usual}`,
-      because: say`${listOf(group.slice(0, 6).map(pairOf))}${group.length > 6 ? ` and ${group.length - 6} more` : ''}: with ${usual} ${TROUBLE[instead!.because]}.`,
+      because: say`${listOf(group.slice(0, 6).map(pairOf))}${group.length > 6 ? ` and ${group.length - 6} more` : ''}: with ${usual} ${TROUBLE[instead.because]}.`,
       numbers: { joints: group.length },
       remedies: headless
         ? [

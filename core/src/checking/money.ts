@@ -1,4 +1,4 @@
-import { first } from '../lists';
+import { first, sure } from '../lists';
 import { boardName, offerName, secondTrip, sparesFor } from '../buying';
 import { choosesWidth } from '../piece';
 import { note, set } from '../job';
@@ -128,7 +128,7 @@ function supplyNotes({ job, list, buying }: Facts): readonly Finding[] {
             at === 0 ? '' : '; ',
             `${boardName(board, job.units)} becomes `,
             ...listOf(board.pieces.map(({ blank }): Phrase[number] => ({ tag: blank.part.tag }))),
-          ])}${there.length > 4 ? `; and ${there.length - 4} more` : ''}.${there.some(({ hand }) => hand!.bad.length > 0) ? ' What is bad is left out.' : ''}`,
+          ])}${there.length > 4 ? `; and ${there.length - 4} more` : ''}.${there.some(({ hand }) => sure(hand, 'board on hand').bad.length > 0) ? ' What is bad is left out.' : ''}`,
         numbers: { pieces: there.length },
       }),
     );

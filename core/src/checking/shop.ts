@@ -1,3 +1,4 @@
+import { nth } from '../lists';
 import { inches } from '../length';
 import {
   note,
@@ -71,7 +72,7 @@ function unripped(piece: Piece, ripped: readonly Part[], job: Job): readonly Rem
       label: say`Boards as bought, ${dim(width)} wide`,
       changes: [
         set(piece.id, ['topChoices', 'edges'], 'as bought'),
-        set(piece.id, ['topChoices', 'width'], nominalOf(first.material).split('x')[1]!),
+        set(piece.id, ['topChoices', 'width'], nth(nominalOf(first.material).split('x'), 1)),
         set(piece.id, ['size', 'width'], width),
       ],
     },

@@ -10,13 +10,11 @@ import { END_SEAT_OVERHANG, KNEES, PLACE, USUAL_HEIGHT, betweenLegs, kneeRoom, s
 
 /** Whether a piece can still be built after a change, of boards as long as are sold. */
 function canBecome(piece: Piece, job: Job, change: Change): boolean {
-  const [then] = applyChanges({ ...job, pieces: [piece] }, [change]).pieces;
+  const then = first(applyChanges({ ...job, pieces: [piece] }, [change]).pieces);
   const { boards, sheets } = marketOf(job);
   const longest = Math.max(...[...boards, ...sheets].map(({ length }) => length));
-  if (then!.size.length > longest) return false;
-  return (
-    buildPiece(then!, first(topCandidates(then!)), job.shop, job.units, sizesOf(job.measured)).findings.length === 0
-  );
+  if (then.size.length > longest) return false;
+  return buildPiece(then, first(topCandidates(then)), job.shop, job.units, sizesOf(job.measured)).findings.length === 0;
 }
 
 /** Seats, knees and height. */

@@ -1,3 +1,4 @@
+import { nth } from '../lists';
 import { inches, toInches } from '../length';
 import { alongOf, boxOf, extent, weightOf, type Part } from '../piece';
 
@@ -19,7 +20,7 @@ export function topSag(parts: readonly Part[], load: number): { readonly sag: nu
     .map(boxOf);
   if (!top || alongOf(top) !== 0 || crossing.length < 2) return null;
   const sorted = [...crossing].sort((a, b) => a.min[0] - b.min[0]);
-  const span = Math.max(...sorted.slice(1).map((box, at) => toInches(box.min[0] - sorted[at]!.max[0])));
+  const span = Math.max(...sorted.slice(1).map((box, at) => toInches(box.min[0] - nth(sorted, at).max[0])));
   if (span <= 0) return null;
   const width = Math.min(24, toInches(tops.reduce((sum, part) => sum + extent(boxOf(part), 1), 0)));
   const inertia = (width * toInches(top.thickness) ** 3) / 12;

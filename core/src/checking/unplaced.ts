@@ -1,4 +1,4 @@
-import { first } from '../lists';
+import { first, found } from '../lists';
 import { marketOf, offersOf } from '../buying';
 import { note, set, type Finding, type Job, type Piece } from '../job';
 import type { Length } from '../length';
@@ -104,7 +104,7 @@ export function unplacedNotes(job: Job, unplaced: readonly Unplaced[]): readonly
     ...strange.map((piece) => notSold(piece, job)),
     ...[...groups.values()].map((group) =>
       unplacedNote(
-        job.pieces.find(({ id }) => id === first(group).blank.part.piece)!,
+        found(job.pieces, ({ id }) => id === first(group).blank.part.piece),
         group,
         job,
       ),

@@ -1,3 +1,4 @@
+import { sure } from '../lists';
 import * as v from 'valibot';
 
 /** One thing that can be asked of the server: where, with what, and what it answers. */
@@ -44,7 +45,9 @@ export function addressOf(
   { params = {}, query = {} }: { readonly params?: object; readonly query?: object },
 ): string {
   const names = params as Readonly<Record<string, string | number>>;
-  const filled = path.replace(/:(\w+)/g, (_, name: string) => encodeURIComponent(names[name]!));
+  const filled = path.replace(/:(\w+)/g, (_, name: string) =>
+    encodeURIComponent(sure(names[name], `name ${name} for the path`)),
+  );
   const asked = Object.entries(query).filter(([, value]) => value !== undefined) as [string, string][];
   return `/api${filled}${asked.length > 0 ? `?${new URLSearchParams(asked).toString()}` : ''}`;
 }

@@ -1,3 +1,4 @@
+import { sure } from '../lists';
 import { inches, mm, tapeStep, type Length, type Units } from '../length';
 import type { Job, Piece } from '../job';
 import { priceJob, type PlanOptions } from '../plan';
@@ -71,7 +72,8 @@ export function* costAround(
   // A smaller size that seems dearer than a larger one was searched too quickly: once more, to the end.
   for (const [at, point] of points.entries()) {
     if (point.total === null) continue;
-    if (!points.some(({ at: size, total }) => size > point.at && total !== null && total < point.total!)) continue;
+    if (!points.some(({ at: size, total }) => size > point.at && total !== null && total < sure(point.total, 'price')))
+      continue;
     points[at] = costAt(job, pieceId, side, point.at, { ...options, effort: 'full' });
     yield points[at];
   }

@@ -1,3 +1,4 @@
+import { nth } from '../lists';
 import type { Length } from '../length';
 import type { Job } from '../job';
 import { boardChoices, choosesWidth, divideTop, settled } from '../piece';
@@ -26,7 +27,7 @@ export type TopOption = {
 export function compareTops(job: Job, plan: Plan, pieceId: string, options: PlanOptions): readonly TopOption[] {
   const at = job.pieces.findIndex((piece) => piece.id === pieceId);
   const piece = job.pieces[at];
-  if (!piece || plan.pieces[at]!.parts.length === 0 || !choosesWidth(piece)) return [];
+  if (!piece || nth(plan.pieces, at).parts.length === 0 || !choosesWidth(piece)) return [];
   const choices = settled(boardChoices, piece.topChoices);
   return topNominals(choices.thickness).map((nominal) => {
     const { widths, ripped } = divideTop(
@@ -38,19 +39,19 @@ export function compareTops(job: Job, plan: Plan, pieceId: string, options: Plan
       sizesIn(piece, sizesOf(job.measured)),
     );
     // As taking it would be: other tops left to the cheapest settle anew.
-    const taken = { ...piece, topChoices: { ...piece.topChoices, width: nominal.split('x')[1]! } };
+    const taken = { ...piece, topChoices: { ...piece.topChoices, width: nth(nominal.split('x'), 1) } };
     const { list, buying } = priceJob({ ...job, pieces: job.pieces.with(at, taken) }, options);
     const lacking = buying.unplaced[0];
     return {
       nominal,
       boards: widths.length,
-      ripTo: widths[Math.floor((widths.length - 1) / 2)]!,
+      ripTo: nth(widths, Math.floor((widths.length - 1) / 2)),
       ripped,
       glueLines: widths.length - 1,
       total: list.total,
       difference: list.total - plan.list.total,
       leftShare: list.leftShare,
-      chosen: nominal === plan.pieces[at]!.topNominal,
+      chosen: nominal === nth(plan.pieces, at).topNominal,
       not: lacking ? lacking.because : null,
     };
   });

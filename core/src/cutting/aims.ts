@@ -1,4 +1,4 @@
-import { last } from '../lists';
+import { last, nth } from '../lists';
 import type { Aim } from './aim';
 import type { Bin, Group } from './group';
 import { leastCost, type SolvedWith } from './least-cost';
@@ -26,10 +26,10 @@ const bought = ({ price }: Bin): boolean => price > 0;
  * Setups: settings of the saw.
  */
 function measureOf(group: Group, { patterns }: Pick<Cutting, 'patterns'>, aim: Exclude<Aim, 'cost'>): number {
-  const onBought = patterns.filter(({ bin }) => bought(group.bins[bin]!));
+  const onBought = patterns.filter(({ bin }) => bought(nth(group.bins, bin)));
   if (aim === 'boards') return onBought.length;
   if (aim === 'waste') {
-    const stock = onBought.reduce((sum, { bin }) => sum + group.bins[bin]!.length * group.bins[bin]!.width, 0);
+    const stock = onBought.reduce((sum, { bin }) => sum + nth(group.bins, bin).length * nth(group.bins, bin).width, 0);
     const used = onBought
       .flatMap(({ regions }) => regions.flatMap(piecesIn))
       .reduce((sum, { length, width }) => sum + length * width, 0);
@@ -76,7 +76,7 @@ const PER_SQUARE_INCH = 10;
  * settings from cuttings that repeat. The bound comes from the aim alone as a price.
  */
 export function optionsFor(group: Group, cheapest: Cutting, aim: Exclude<Aim, 'cost'>, means: SolvedWith): Options {
-  const realCost = ({ patterns }: Cutting) => patterns.reduce((sum, { bin }) => sum + group.bins[bin]!.price, 0);
+  const realCost = ({ patterns }: Cutting) => patterns.reduce((sum, { bin }) => sum + nth(group.bins, bin).price, 0);
   const weigh = (bin: Bin) => (aim === 'waste' ? (bin.length * bin.width) / SQUARE_INCH : 1);
   const average = (of: (bin: Bin) => number) =>
     group.bins.filter(bought).reduce((sum, bin) => sum + of(bin), 0) / Math.max(1, group.bins.filter(bought).length);

@@ -1,4 +1,4 @@
-import { first, held } from '../lists';
+import { addAt, first, held, nth } from '../lists';
 import { patternOf, rowOf, runsOf } from './fill';
 import type { Orientation } from './region';
 import { waysOn } from './ways';
@@ -21,68 +21,68 @@ export function bestFit(group: Group): Cutting {
   const used = bins.map(() => 0);
   const ways = bins.map((bin) => new Map(waysOn(group, bin).map((way): [number, Orientation] => [way.item, way])));
   const rooms = bins.map((bin) => bin.runs.map((run) => laneRoom(group, run.to - run.from)));
-  const canTake = (bin: number) => used[bin]! < (bins[bin]!.available ?? Infinity);
-  const rate = (bin: number) => bins[bin]!.price / lengthOf(bins[bin]!);
+  const canTake = (bin: number) => nth(used, bin) < (nth(bins, bin).available ?? Infinity);
+  const rate = (bin: number) => nth(bins, bin).price / lengthOf(nth(bins, bin));
   const boards: Open[] = [];
   let missing = 0;
 
-  const order = items.map((_, at) => at).sort((a, b) => items[b]!.length - items[a]!.length);
+  const order = items.map((_, at) => at).sort((a, b) => nth(items, b).length - nth(items, a).length);
   for (const item of order) {
-    const weight = laneWeight(group, items[item]!);
-    for (let count = items[item]!.quantity; count > 0; count--) {
+    const weight = laneWeight(group, nth(items, item));
+    for (let count = nth(items, item).quantity; count > 0; count--) {
       let [least, on, at]: [number, Open | null, number] = [Infinity, null, 0];
       for (const board of boards)
         for (let run = 0; run < board.rooms.length; run++) {
-          const room = board.rooms[run]!;
-          if (room >= weight && room < least && ways[board.bin]!.has(item)) [least, on, at] = [room, board, run];
+          const room = nth(board.rooms, run);
+          if (room >= weight && room < least && nth(ways, board.bin).has(item)) [least, on, at] = [room, board, run];
         }
       if (on === null) {
         const able = bins.flatMap((_, bin) =>
-          canTake(bin) && ways[bin]!.has(item) && rooms[bin]!.some((room) => room >= weight) ? [bin] : [],
+          canTake(bin) && nth(ways, bin).has(item) && nth(rooms, bin).some((room) => room >= weight) ? [bin] : [],
         );
         if (able.length === 0) {
           missing += count;
           break;
         }
         const bin = able.reduce((best, next) => (rate(next) < rate(best) ? next : best));
-        used[bin]!++;
-        on = { bin, rooms: [...rooms[bin]!], runs: bins[bin]!.runs.map(() => []) };
+        addAt(used, bin, 1);
+        on = { bin, rooms: [...nth(rooms, bin)], runs: nth(bins, bin).runs.map(() => []) };
         at = on.rooms.findIndex((room) => room >= weight);
         boards.push(on);
       }
-      on.rooms[at]! -= weight;
-      on.runs[at]!.push(item);
+      addAt(on.rooms, at, -weight);
+      nth(on.runs, at).push(item);
     }
   }
 
   /** The cheapest stock of one run that holds what lies in the one run of this board. */
   const cheapest = (board: Open): number => {
     if (board.runs.length > 1) return board.bin;
-    const weight = first(board.runs).reduce((sum, item) => sum + laneWeight(group, items[item]!), 0);
+    const weight = first(board.runs).reduce((sum, item) => sum + laneWeight(group, nth(items, item)), 0);
     return bins.reduce((best, { price }, bin) => {
       const holds =
-        price < bins[best]!.price &&
+        price < nth(bins, best).price &&
         canTake(bin) &&
-        rooms[bin]!.length === 1 &&
-        first(rooms[bin]!) >= weight &&
-        first(board.runs).every((item) => ways[bin]!.has(item));
+        nth(rooms, bin).length === 1 &&
+        first(nth(rooms, bin)) >= weight &&
+        first(board.runs).every((item) => nth(ways, bin).has(item));
       return holds ? bin : best;
     }, board.bin);
   };
   const values = items.map(({ length }) => length);
   const patterns = boards.map((board) => {
     const bin = cheapest(board);
-    used[board.bin]!--;
-    used[bin]!++;
-    const regions = runsOf(bins[bin]!).map((region, run) =>
+    addAt(used, board.bin, -1);
+    addAt(used, bin, 1);
+    const regions = runsOf(nth(bins, bin)).map((region, run) =>
       rowOf(
         group,
         region,
-        board.runs[run]!.map((item) => held(ways[bin]!, item)),
+        nth(board.runs, run).map((item) => held(nth(ways, bin), item)),
         values,
       ),
     );
     return patternOf(group, bin, regions);
   });
-  return { patterns, cost: patterns.reduce((sum, { bin }) => sum + bins[bin]!.price, 0), missing };
+  return { patterns, cost: patterns.reduce((sum, { bin }) => sum + nth(bins, bin).price, 0), missing };
 }

@@ -1,3 +1,4 @@
+import { nth } from '../lists';
 import type { Orientation } from './region';
 import { singleLane, waysOn } from './ways';
 import { isMitred, laneRoom, laneWeight, type Bin, type Group } from './group';
@@ -18,12 +19,12 @@ export function mostValue(group: Group, bin: Bin, values: readonly number[], nod
   if (ways.length === 0) return 0;
   const { kerf } = group;
   const lengths = bin.runs.map((run) => run.to - run.from);
-  const worth = ways.map((way) => values[way.item]!);
-  const most = ways.map((way) => group.items[way.item]!.quantity);
+  const worth = ways.map((way) => nth(values, way.item));
+  const most = ways.map((way) => nth(group.items, way.item).quantity);
   const single = (weights: readonly number[], capacity: number) =>
     knapsack(worth, weights, most, capacity, nodes).atMost;
   if (singleLane(group, bin)) {
-    const weights = ways.map((way) => laneWeight(group, group.items[way.item]!));
+    const weights = ways.map((way) => laneWeight(group, nth(group.items, way.item)));
     return single(
       weights,
       lengths.reduce((sum, run) => sum + Math.max(0, laneRoom(group, run)), 0),
@@ -47,7 +48,7 @@ export function mostValue(group: Group, bin: Bin, values: readonly number[], nod
       if (share.every((lane) => lane > 0))
         bounds.push(
           single(
-            ways.map((way, at) => share[at]! * (way.length + kerf)),
+            ways.map((way, at) => nth(share, at) * (way.length + kerf)),
             k * runLength,
           ),
         );
@@ -58,8 +59,8 @@ export function mostValue(group: Group, bin: Bin, values: readonly number[], nod
 
 /** Area of a piece grown by a kerf, less what its slants cut off. */
 function faceOf({ items, ends }: Group, { item, length, width }: Orientation, grow: number): number {
-  const slants = items[item]!.ends.reduce((sum, kind) => sum + ends[kind]!.reach, 0);
-  return (length + grow) * (width + grow) - Math.ceil((slants * items[item]!.width) / 2);
+  const slants = nth(items, item).ends.reduce((sum, kind) => sum + nth(ends, kind).reach, 0);
+  return (length + grow) * (width + grow) - Math.ceil((slants * nth(items, item).width) / 2);
 }
 
 type Feasible = (share: number) => number;
@@ -112,9 +113,9 @@ export function stocksNeeded(group: Group): number {
     for (const ys of across) {
       let sum = 0;
       for (const [at, { quantity }] of group.items.entries()) {
-        const [x, y] = [xs[at]!, ys[at]!];
+        const [x, y] = [nth(xs, at), nth(ys, at)];
         let least = Infinity;
-        for (let way = 0; way < x.length; way++) least = Math.min(least, x[way]! * y[way]!);
+        for (let way = 0; way < x.length; way++) least = Math.min(least, nth(x, way) * nth(y, way));
         sum += quantity * least;
       }
       most = Math.max(most, sum);
@@ -130,7 +131,7 @@ function waysOfItems(group: Group): readonly (readonly Orientation[])[] {
   const ways = group.items.map((): Orientation[] => []);
   for (const bin of group.bins)
     for (const way of waysOn(group, bin)) {
-      const before = ways[way.item]!;
+      const before = nth(ways, way.item);
       if (!before.some(({ turned }) => turned === way.turned)) before.push(way);
     }
   return ways;
@@ -164,12 +165,15 @@ export type Dual = {
 export function dualOf(group: Group, prices: readonly number[]): Dual {
   const worth = group.bins.map((bin) => mostValue(group, bin, prices));
   const scale = group.bins.reduce(
-    (least, bin, at) => (bin.available === null && worth[at]! > 0 ? Math.min(least, bin.price / worth[at]!) : least),
+    (least, bin, at) =>
+      bin.available === null && nth(worth, at) > 0 ? Math.min(least, bin.price / nth(worth, at)) : least,
     1,
   );
-  const gains = group.bins.map((bin, at) => (bin.available === null ? 0 : Math.max(0, worth[at]! * scale - bin.price)));
-  const paid = group.items.reduce((sum, item, at) => sum + item.quantity * prices[at]! * scale, 0);
-  const back = group.bins.reduce((sum, bin, at) => sum + (bin.available ?? 0) * gains[at]!, 0);
+  const gains = group.bins.map((bin, at) =>
+    bin.available === null ? 0 : Math.max(0, nth(worth, at) * scale - bin.price),
+  );
+  const paid = group.items.reduce((sum, item, at) => sum + item.quantity * nth(prices, at) * scale, 0);
+  const back = group.bins.reduce((sum, bin, at) => sum + (bin.available ?? 0) * nth(gains, at), 0);
   return { prices: prices.map((price) => price * scale), gains, bound: Math.max(0, paid - back) };
 }
 
@@ -186,6 +190,6 @@ export function nextPayable(group: Group, most: number): (bound: number) => numb
     for (let sum = Math.max(1, price); sum <= most; sum++) if (reachable[sum - price]) reachable[sum] = 1;
   const next = new Int32Array(most + 2);
   next[most + 1] = most + 1;
-  for (let sum = most; sum >= 0; sum--) next[sum] = reachable[sum] ? sum : next[sum + 1]!;
-  return (bound) => (cent(bound) > most ? cent(bound) : next[cent(bound)]!);
+  for (let sum = most; sum >= 0; sum--) next[sum] = reachable[sum] ? sum : nth(next, sum + 1);
+  return (bound) => (cent(bound) > most ? cent(bound) : nth(next, cent(bound)));
 }

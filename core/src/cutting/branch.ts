@@ -1,3 +1,4 @@
+import { addAt, nth } from '../lists';
 import type { Group } from './group';
 
 import { canPrice, priceOut } from './price';
@@ -49,21 +50,23 @@ export function relaxWithin(group: Group, { least, most }: Limits, pool: Pool, p
   const add = (known: Known) => {
     if (most[known.bin] === 0) return;
     const rows = known.counts.flatMap((count, item) => (count > 0 ? [[item, count] as const] : []));
-    if (mostRow[known.bin]! >= 0) rows.push([mostRow[known.bin]!, -1]);
-    if (leastRow[known.bin]! >= 0) rows.push([leastRow[known.bin]!, 1]);
-    program.add({ cost: bins[known.bin]!.price, rows });
+    if (nth(mostRow, known.bin) >= 0) rows.push([nth(mostRow, known.bin), -1]);
+    if (nth(leastRow, known.bin) >= 0) rows.push([nth(leastRow, known.bin), 1]);
+    program.add({ cost: nth(bins, known.bin).price, rows });
     columns.push(known);
   };
   for (const known of pool.values()) add(known);
   for (let round = 0; ; round++) {
     const { x, duals } = program.solve();
     const prices = duals.slice(0, items.length);
-    const charges = bins.map(({ price }, at) => price + (duals[mostRow[at]!] ?? 0) - (duals[leastRow[at]!] ?? 0));
+    const charges = bins.map(
+      ({ price }, at) => price + (duals[nth(mostRow, at)] ?? 0) - (duals[nth(leastRow, at)] ?? 0),
+    );
     const offers = priceOut(group, prices);
     let grew = false;
     if (round < MOST_ROUNDS)
       offers.forEach(({ counts, atMost }, bin) => {
-        if (most[bin] === 0 || atMost <= charges[bin]! + 1e-6) return;
+        if (most[bin] === 0 || atMost <= nth(charges, bin) + 1e-6) return;
         const key = `${bin}:${counts.join()}`;
         if (pool.has(key)) return;
         pool.set(key, { bin, counts });
@@ -72,13 +75,13 @@ export function relaxWithin(group: Group, { least, most }: Limits, pool: Pool, p
       });
     if (grew) continue;
     const bound =
-      need.reduce((sum, n, row) => sum + n * duals[row]!, 0) -
-      offers.reduce((sum, { atMost }, bin) => sum + most[bin]! * Math.max(0, atMost - charges[bin]!), 0);
+      need.reduce((sum, n, row) => sum + n * nth(duals, row), 0) -
+      offers.reduce((sum, { atMost }, bin) => sum + nth(most, bin) * Math.max(0, atMost - nth(charges, bin)), 0);
     const used = bins.map(() => 0);
-    x.forEach((share, at) => (used[columns[at]!.bin]! += share));
+    x.forEach((share, at) => addAt(used, nth(columns, at).bin, share));
     // Never below what a filling is worth, so that they prove what they say even where the rounds ran out.
     const atMost = offers.map((offer) => offer.atMost);
-    return { bound, used, prices, atMost, charges: charges.map((charge, bin) => Math.max(charge, atMost[bin]!)) };
+    return { bound, used, prices, atMost, charges: charges.map((charge, bin) => Math.max(charge, nth(atMost, bin))) };
   }
 }
 
@@ -97,7 +100,7 @@ export type Tight = Pick<Relaxed, 'prices' | 'charges' | 'atMost'> & { readonly 
 export function tightIn(byFace: Group, counts: readonly number[], pool: Pool): Tight {
   const penalty = 100 * Math.max(...byFace.bins.map((bin) => bin.price));
   const { prices, charges, atMost } = relaxWithin(byFace, { least: counts.map(() => 0), most: counts }, pool, penalty);
-  const held = counts.reduce((sum, n, bin) => sum + n * charges[bin]!, 0);
+  const held = counts.reduce((sum, n, bin) => sum + n * nth(charges, bin), 0);
   return { prices, charges, atMost, slack: held - paid(byFace, prices) };
 }
 
@@ -157,15 +160,15 @@ export function searchByCounts(
     if (payable(bound) >= cutting.cost) continue;
     const off = relaxed.used.map((use) => Math.abs(use - Math.round(use)));
     if (Math.max(...off) > WHOLE) {
-      const price = (bin: number) => off[bin]! * Math.max(1, group.bins[bin]!.price);
+      const price = (bin: number) => nth(off, bin) * Math.max(1, nth(group.bins, bin).price);
       const bin = off.reduce((most, _, at) => (price(at) > price(most) ? at : most), 0);
-      const whole = Math.floor(relaxed.used[bin]!);
+      const whole = Math.floor(nth(relaxed.used, bin));
       const set = (row: readonly number[], to: number) => row.map((n, at) => (at === bin ? to : n));
       open.push({ ...next, most: set(next.most, whole), bound }, { ...next, least: set(next.least, whole + 1), bound });
       continue;
     }
     const counts = relaxed.used.map(Math.round);
-    const slack = counts.reduce((sum, n, bin) => sum + n * relaxed.charges[bin]!, 0) - paid(group, relaxed.prices);
+    const slack = counts.reduce((sum, n, bin) => sum + n * nth(relaxed.charges, bin), 0) - paid(group, relaxed.prices);
     const tight = () => tightIn(byFace, counts, facePool);
     const { cutting: found, complete } = pack(counts, { ...relaxed, slack }, tight);
     if (found && found.cost < cutting.cost) cutting = found;
@@ -176,10 +179,10 @@ export function searchByCounts(
     }
     // Some bin must be used more than now; those looked at before it, no more.
     counts.forEach((n, bin) => {
-      if (n >= next.most[bin]!) return;
-      const most = next.most.map((limit, at) => (at < bin ? Math.min(limit, counts[at]!) : limit));
+      if (n >= nth(next.most, bin)) return;
+      const most = next.most.map((limit, at) => (at < bin ? Math.min(limit, nth(counts, at)) : limit));
       const least = next.least.map((limit, at) => (at === bin ? n + 1 : limit));
-      if (least.every((limit, at) => limit <= most[at]!)) open.push({ least, most, bound });
+      if (least.every((limit, at) => limit <= nth(most, at))) open.push({ least, most, bound });
     });
   }
   return { cutting, bound: Math.min(undecided, cutting.cost) };
@@ -187,4 +190,4 @@ export function searchByCounts(
 
 /** What all pieces are worth at some prices. */
 export const paid = ({ items }: Group, prices: readonly number[]): number =>
-  items.reduce((sum, { quantity }, item) => sum + quantity * prices[item]!, 0);
+  items.reduce((sum, { quantity }, item) => sum + quantity * nth(prices, item), 0);

@@ -1,3 +1,4 @@
+import { nth, sure } from '../lists';
 import { fillAll, type Pattern } from './fill';
 import type { Group } from './group';
 import { leastCost, type Variable } from './simplex';
@@ -22,7 +23,7 @@ export function relax(group: Group, stopped: () => boolean): Relaxation {
   const demand = group.items.map((item) => item.quantity);
   const limited = group.bins.map((bin, at) => (bin.available === null ? -1 : at)).filter((at) => at >= 0);
   const rowOf = new Map(limited.map((bin, k) => [bin, group.items.length + k]));
-  const need = [...demand, ...limited.map((bin) => -group.bins[bin]!.available!)];
+  const need = [...demand, ...limited.map((bin) => -sure(nth(group.bins, bin).available, 'limit of the bin'))];
   const penalty = 10 * Math.max(1, ...group.bins.map((bin) => bin.price)) + 1000;
 
   const seen = new Set<string>();
@@ -43,7 +44,7 @@ export function relax(group: Group, stopped: () => boolean): Relaxation {
   );
 
   const columnOf = (pattern: Pattern): Variable => {
-    const bin = group.bins[pattern.bin]!;
+    const bin = nth(group.bins, pattern.bin);
     const row = rowOf.get(pattern.bin);
     const counts = pattern.counts.map((count, item) => [item, count] as const).filter(([, count]) => count > 0);
     return {
@@ -59,10 +60,10 @@ export function relax(group: Group, stopped: () => boolean): Relaxation {
     let grew = false;
     if (round < MOST_ROUNDS && !stopped())
       fillAll(group, demand, prices).forEach((pattern, at) => {
-        const bin = group.bins[at]!;
-        const worth = pattern.counts.reduce((sum, count, item) => sum + count * prices[item]!, 0);
+        const bin = nth(group.bins, at);
+        const worth = pattern.counts.reduce((sum, count, item) => sum + count * nth(prices, item), 0);
         const row = rowOf.get(at);
-        if (worth > bin.price + PER_BOARD + (row === undefined ? 0 : duals[row]!) + 1e-6 && add(pattern)) {
+        if (worth > bin.price + PER_BOARD + (row === undefined ? 0 : nth(duals, row)) + 1e-6 && add(pattern)) {
           program.add(columnOf(pattern));
           grew = true;
         }

@@ -1,4 +1,4 @@
-import { first } from '../lists';
+import { first, nth } from '../lists';
 import { areaBound, stocksNeeded } from './bound';
 import { waysOn } from './ways';
 import { isMitred, type Bin, type Group } from './group';
@@ -49,7 +49,7 @@ export function coverBound(group: Group, most: number): number {
     .sort((a, b) => roomOf(b.bin, kerf) - roomOf(a.bin, kerf));
   const bins = kept.map(({ bin }) => bin);
   const lies = group.items.map(() => bins.map(() => false));
-  bins.forEach((bin, at) => waysOn(group, bin).forEach((way) => (lies[way.item]![at] = true)));
+  bins.forEach((bin, at) => waysOn(group, bin).forEach((way) => (nth(lies, way.item)[at] = true)));
   const demands = demandsOf({ ...group, bins }, lies);
   const free = bins.map((bin) => (bin.price === 0 ? (bin.available ?? Infinity) : 0));
   let best = most;
@@ -63,9 +63,9 @@ export function coverBound(group: Group, most: number): number {
       return;
     }
     if (at === bins.length) return;
-    const { price, available } = bins[at]!;
+    const { price, available } = nth(bins, at);
     const useful = demands.reduce(
-      (n, { on }, k) => (on[at] ? Math.max(n, counts[k]!, Math.ceil(areas[k]! / rooms[at]!)) : n),
+      (n, { on }, k) => (on[at] ? Math.max(n, nth(counts, k), Math.ceil(nth(areas, k) / nth(rooms, at))) : n),
       0,
     );
     const last = Math.min(useful, available ?? Infinity);
@@ -73,8 +73,8 @@ export function coverBound(group: Group, most: number): number {
       step(
         at + 1,
         cost + n * price,
-        counts.map((count, k) => (demands[k]!.on[at] ? count - n : count)),
-        areas.map((area, k) => (demands[k]!.on[at] ? area - n * rooms[at]! : area)),
+        counts.map((count, k) => (nth(demands, k).on[at] ? count - n : count)),
+        areas.map((area, k) => (nth(demands, k).on[at] ? area - n * nth(rooms, at) : area)),
       );
   };
   if (free.some((count) => count === Infinity)) return least;
@@ -91,7 +91,7 @@ export function coverBound(group: Group, most: number): number {
 function demandsOf(group: Group, lies: readonly (readonly boolean[])[]): readonly Demand[] {
   const sets = new Map(lies.map((on) => [on.join(), on]));
   return [...sets.values()].map((on) => {
-    const within = (item: number) => lies[item]!.every((can, at) => !can || on[at]);
+    const within = (item: number) => nth(lies, item).every((can, at) => !can || on[at]);
     const items = group.items.filter((_, at) => within(at));
     const bins = group.bins.filter((_, at) => on[at]);
     const area = items.reduce(

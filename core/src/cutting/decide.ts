@@ -1,3 +1,4 @@
+import { nth } from '../lists';
 import { faceOf, paid, relaxWithin, tightIn, type Branched, type Pool, type Tight } from './branch';
 import type { Group } from './group';
 import type { Packed } from './branch';
@@ -28,33 +29,37 @@ function cheapest(
   below: number,
 ): { readonly counts: readonly number[] | null } | null {
   const pieces = items.reduce((sum, { quantity }) => sum + quantity, 0);
-  const order = bins.map((_, at) => at).sort((a, b) => bins[b]!.price - bins[a]!.price);
-  const price = order.map((bin) => bins[bin]!.price);
-  const limit = order.map((bin) => bins[bin]!.available ?? pieces);
-  const worth = cuts.map((cut) => order.map((bin) => cut.worth[bin]!));
+  const order = bins.map((_, at) => at).sort((a, b) => nth(bins, b).price - nth(bins, a).price);
+  const price = order.map((bin) => nth(bins, bin).price);
+  const limit = order.map((bin) => nth(bins, bin).available ?? pieces);
+  const worth = cuts.map((cut) => order.map((bin) => nth(cut.worth, bin)));
   // From a bin on: the most worth that a cent buys, and what bins without a price give.
   const rate = worth.map((row) =>
-    suffix(row, (most, w, at) => (price[at]! > 0 ? Math.max(most, w / price[at]!) : most)),
+    suffix(row, (most, w, at) => (nth(price, at) > 0 ? Math.max(most, w / nth(price, at)) : most)),
   );
-  const gift = worth.map((row) => suffix(row, (sum, w, at) => (price[at]! > 0 ? sum : sum + w * limit[at]!)));
+  const gift = worth.map((row) => suffix(row, (sum, w, at) => (nth(price, at) > 0 ? sum : sum + w * nth(limit, at))));
   const counts = order.map(() => 0);
   let best: { readonly counts: readonly number[]; readonly cost: number } | null = null;
   let tried = 0;
-  const within = (): boolean => failed.some((row) => order.every((bin, at) => counts[at]! <= row[bin]!));
+  const within = (): boolean => failed.some((row) => order.every((bin, at) => nth(counts, at) <= nth(row, bin)));
   const visit = (at: number, cost: number, lacks: readonly number[]): void => {
     const left = (best?.cost ?? below) - 1 - cost;
     if (left < 0 || ++tried > MOST_TRIED) return;
-    if (lacks.some((lack, k) => lack > left * rate[k]![at]! + gift[k]![at]!)) return;
+    if (lacks.some((lack, k) => lack > left * nth(nth(rate, k), at) + nth(nth(gift, k), at))) return;
     if (at === order.length) {
       if (!within()) best = { cost, counts: [...counts] };
       return;
     }
-    const most = price[at]! > 0 ? Math.min(limit[at]!, Math.floor(left / price[at]!)) : limit[at]!;
+    const most = nth(price, at) > 0 ? Math.min(nth(limit, at), Math.floor(left / nth(price, at))) : nth(limit, at);
     // What costs nothing is taken first; of the others few are tried before many.
     for (let step = 0; step <= most; step++) {
-      const n = price[at]! > 0 ? step : most - step;
+      const n = nth(price, at) > 0 ? step : most - step;
       counts[at] = n;
-      visit(at + 1, cost + n * price[at]!, n === 0 ? lacks : lacks.map((lack, k) => lack - n * worth[k]![at]!));
+      visit(
+        at + 1,
+        cost + n * nth(price, at),
+        n === 0 ? lacks : lacks.map((lack, k) => lack - n * nth(nth(worth, k), at)),
+      );
       if (price[at] === 0 && failed.length === 0) break;
     }
     counts[at] = 0;
@@ -66,13 +71,13 @@ function cheapest(
   );
   if (tried > MOST_TRIED) return null;
   const found = best as { readonly counts: readonly number[] } | null;
-  return { counts: found && bins.map((_, bin) => found.counts[order.indexOf(bin)]!) };
+  return { counts: found && bins.map((_, bin) => nth(found.counts, order.indexOf(bin))) };
 }
 
 /** What a fold over a row from its end has come to at every place; nothing past the end. */
 function suffix(row: readonly number[], step: (sum: number, value: number, at: number) => number): readonly number[] {
   const sums = new Array<number>(row.length + 1).fill(0);
-  for (let at = row.length - 1; at >= 0; at--) sums[at] = step(sums[at + 1]!, row[at]!, at);
+  for (let at = row.length - 1; at >= 0; at--) sums[at] = step(nth(sums, at + 1), nth(row, at), at);
   return sums;
 }
 
@@ -111,10 +116,10 @@ export function decideCounts(
     if (next === null) break;
     const { counts } = next;
     if (counts === null) return { cutting: best, bound: best.cost };
-    bound = counts.reduce((sum, count, bin) => sum + count * group.bins[bin]!.price, 0);
+    bound = counts.reduce((sum, count, bin) => sum + count * nth(group.bins, bin).price, 0);
     const tight = tightIn(byFace, counts, facePool);
     const cut = { worth: tight.atMost, need: paid(byFace, tight.prices) };
-    const held = counts.reduce((sum, count, bin) => sum + count * cut.worth[bin]!, 0);
+    const held = counts.reduce((sum, count, bin) => sum + count * nth(cut.worth, bin), 0);
     if (held < cut.need - 2 * ROUNDING * (1 + Math.abs(cut.need))) {
       cuts.push(cut);
       continue;

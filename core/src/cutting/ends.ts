@@ -1,3 +1,4 @@
+import { first, nth } from '../lists';
 import type { Length } from '../length';
 
 /** A kind of end: how far it leans, and how far its point reaches along a piece of that width. Square ends reach 0. */
@@ -48,23 +49,23 @@ export function chainOf<T extends Ended>(
     byEnds.set(key, [...(byEnds.get(key) ?? []), piece]);
   }
   const kinds = [...byEnds.values()].map((of) => {
-    const [a, b] = [...of[0]!.ends].sort((x, y) => x - y) as [number, number];
+    const [a, b] = [...first(of).ends].sort((x, y) => x - y) as [number, number];
     return { of, a, b, loop: a === b };
   });
-  const inner = kinds.reduce((sum, { of, a, loop }) => sum + (loop ? (of.length - 1) * steps[a]![a]! : 0), 0);
+  const inner = kinds.reduce((sum, { of, a, loop }) => sum + (loop ? (of.length - 1) * nth(nth(steps, a), a) : 0), 0);
   const count = kinds.map(({ of, loop }) => (loop ? 1 : of.length));
   const states = count.reduce((product, n) => product * (n + 1), 1) * (steps.length + 1);
   const path =
-    kinds.length === 1 && kinds[0]!.loop
-      ? [{ kind: 0, first: kinds[0]!.a }]
+    kinds.length === 1 && first(kinds).loop
+      ? [{ kind: 0, first: first(kinds).a }]
       : order(kinds, count, steps, states > MOST_STATES);
   let used = kinds.map(() => 0);
   const links: Link<T>[] = [];
   let sum = inner;
   path.forEach(({ kind, first }, at) => {
-    const { of, a, b, loop } = kinds[kind]!;
-    if (at > 0) sum += steps[lastOf(path[at - 1]!, kinds)]![first]!;
-    const taken = loop ? of : [of[used[kind]!]!];
+    const { of, a, b, loop } = nth(kinds, kind);
+    if (at > 0) sum += nth(nth(steps, lastOf(nth(path, at - 1), kinds)), first);
+    const taken = loop ? of : [nth(of, nth(used, kind))];
     used = used.map((n, k) => (k === kind ? n + 1 : n));
     for (const piece of taken) links.push({ piece, reversed: piece.ends[0] !== (first === a ? a : b) });
   });
@@ -74,7 +75,7 @@ export function chainOf<T extends Ended>(
 type Kind = { readonly a: number; readonly b: number; readonly loop: boolean };
 type Step = { readonly kind: number; readonly first: number };
 const lastOf = ({ kind, first }: Step, kinds: readonly Kind[]): number =>
-  first === kinds[kind]!.a ? kinds[kind]!.b : kinds[kind]!.a;
+  first === nth(kinds, kind).a ? nth(kinds, kind).b : nth(kinds, kind).a;
 
 /** Ways to go on: every kind that is left, either end first. */
 const goOn = (kinds: readonly Kind[], left: readonly number[]): readonly Step[] =>
@@ -96,11 +97,11 @@ function order(
   endByEnd: boolean,
 ): readonly Step[] {
   const less = (left: readonly number[], kind: number) => left.map((n, at) => (at === kind ? n - 1 : n));
-  const stepTo = (last: number, { first }: Step) => (last < 0 ? 0 : steps[last]![first]!);
+  const stepTo = (last: number, { first }: Step) => (last < 0 ? 0 : nth(nth(steps, last), first));
   if (endByEnd) {
     const path: Step[] = [];
     let left = count;
-    for (let last = -1; left.some((n) => n > 0); last = lastOf(path.at(-1)!, kinds)) {
+    for (let last = -1; left.some((n) => n > 0); last = lastOf(nth(path, path.length - 1), kinds)) {
       const next = goOn(kinds, left).reduce((best, step) => (stepTo(last, step) < stepTo(last, best) ? step : best));
       path.push(next);
       left = less(left, next.kind);
@@ -123,7 +124,7 @@ function order(
   };
   const path: Step[] = [];
   let left = count;
-  for (let last = -1; ; last = lastOf(path.at(-1)!, kinds)) {
+  for (let last = -1; ; last = lastOf(nth(path, path.length - 1), kinds)) {
     const { step } = from(left, last);
     if (step === null) return path;
     path.push(step);

@@ -1,3 +1,4 @@
+import { addAt, first, nth } from '../lists';
 import { nextPayable, type Dual } from './bound';
 import { isMitred, type Group } from './group';
 import { fill } from './fill';
@@ -14,8 +15,8 @@ const binsByPrice = (group: Group, gains: readonly number[]) =>
       at,
       price: bin.price,
       available: bin.available ?? Infinity,
-      gain: gains[at]!,
-      room: bin.runs[0]!.to - bin.runs[0]!.from + group.gap,
+      gain: nth(gains, at),
+      room: first(bin.runs).to - first(bin.runs).from + group.gap,
       holds: new Set(waysOn(group, bin).map((way) => way.item)),
     }))
     .sort((a, b) => a.price - b.price);
@@ -49,11 +50,11 @@ export function searchExactly(
   const used = group.bins.map(() => 0);
   /** What limited boards that are not used yet could still gain. */
   const toGain = () =>
-    bins.reduce((sum, bin) => (bin.gain > 0 ? sum + (bin.available - used[bin.at]!) * bin.gain : sum), 0);
-  const order = group.items.map((_, at) => at).sort((a, b) => group.items[b]!.length - group.items[a]!.length);
+    bins.reduce((sum, bin) => (bin.gain > 0 ? sum + (bin.available - nth(used, bin.at)) * bin.gain : sum), 0);
+  const order = group.items.map((_, at) => at).sort((a, b) => nth(group.items, b).length - nth(group.items, a).length);
   const weight = group.items.map((item) => item.length + group.gap);
   /** Most worth per length among the items from place k of the order on. */
-  const densest = order.map((_, k) => Math.max(...order.slice(k).map((item) => prices[item]! / weight[item]!)));
+  const densest = order.map((_, k) => Math.max(...order.slice(k).map((item) => nth(prices, item) / nth(weight, item))));
   const payable = nextPayable(group, best.cost);
   const cheapest = new Map<string, number>();
   const path: Taken[] = [];
@@ -63,7 +64,7 @@ export function searchExactly(
 
   const visit = (left: readonly number[], cost: number): void => {
     if (stopped()) budget = 0;
-    const first = order.find((item) => left[item]! > 0);
+    const first = order.find((item) => nth(left, item) > 0);
     if (first === undefined) {
       if (cost < bestCost) {
         bestCost = cost;
@@ -71,7 +72,7 @@ export function searchExactly(
       }
       return;
     }
-    const worth = left.reduce((sum, count, item) => sum + count * prices[item]!, 0);
+    const worth = left.reduce((sum, count, item) => sum + count * nth(prices, item), 0);
     const back = toGain();
     if (cost + payable(Math.max(0, worth - back)) >= bestCost) return;
     const key = `${left.join()};${limited.map((bin) => used[bin]).join()}`;
@@ -79,33 +80,33 @@ export function searchExactly(
     cheapest.set(key, cost);
 
     for (const bin of bins) {
-      if (!bin.holds.has(first) || used[bin.at]! >= bin.available) continue;
+      if (!bin.holds.has(first) || nth(used, bin.at) >= bin.available) continue;
       const counts = left.map(() => 0);
       const fillFrom = (k: number, room: number, value: number): void => {
         if (--budget <= 0) return;
         // Worth that this board can still lack before the rest can not be paid for any more.
         const slack = bestCost - cost - worth + back - bin.gain - (bin.price - value);
-        if (slack <= 1e-6 && slack + (k < order.length ? densest[k]! * room : 0) <= 1e-6) return;
+        if (slack <= 1e-6 && slack + (k < order.length ? nth(densest, k) * room : 0) <= 1e-6) return;
         if (k === order.length) {
           const full = order.every(
-            (item) => !bin.holds.has(item) || counts[item] === left[item] || weight[item]! > room,
+            (item) => !bin.holds.has(item) || counts[item] === left[item] || nth(weight, item) > room,
           );
           if (!full) return;
           path.push({ bin: bin.at, counts: [...counts] });
-          used[bin.at]!++;
+          addAt(used, bin.at, 1);
           visit(
-            left.map((count, item) => count - counts[item]!),
+            left.map((count, item) => count - nth(counts, item)),
             cost + bin.price,
           );
-          used[bin.at]!--;
+          addAt(used, bin.at, -1);
           path.pop();
           return;
         }
-        const item = order[k]!;
-        const most = bin.holds.has(item) ? Math.min(left[item]!, Math.floor(room / weight[item]!)) : 0;
+        const item = nth(order, k);
+        const most = bin.holds.has(item) ? Math.min(nth(left, item), Math.floor(room / nth(weight, item))) : 0;
         for (let count = most; count >= (item === first ? 1 : 0); count--) {
           counts[item] = count;
-          fillFrom(k + 1, room - count * weight[item]!, value + count * prices[item]!);
+          fillFrom(k + 1, room - count * nth(weight, item), value + count * nth(prices, item));
         }
         counts[item] = 0;
       };

@@ -1,3 +1,4 @@
+import { nth } from '../lists';
 import type { Length } from '../length';
 import type { Orientation } from './region';
 import { waysOn } from './ways';
@@ -27,7 +28,7 @@ export function frameOf(group: Group, kind: Bin['kind']): CutGrid | null {
   const ways = [...byKey.values()];
   if (ways.length === 0 || ways.length > MOST_ITEMS) return null;
   const weight = (way: Orientation) =>
-    way.turned ? 2 * (way.length + group.kerf) : laneWeight(group, group.items[way.item]!);
+    way.turned ? 2 * (way.length + group.kerf) : laneWeight(group, nth(group.items, way.item));
   const room = laneRoom(group, Math.max(...bins.flatMap((bin) => bin.runs.map((run) => run.to - run.from))));
   const common = ways.reduce((grain, way) => gcd(grain, weight(way)), 0);
   const grain = room / common <= MOST_CELLS ? common : Math.ceil(room / MOST_CELLS);
@@ -48,7 +49,7 @@ export function frameOf(group: Group, kind: Bin['kind']): CutGrid | null {
   const all = widths.map((width, at): Level => {
     const rips: [number, number][] = [];
     for (let low = 0; low < at; low++) {
-      const high = levelAt(width - widths[low]!);
+      const high = levelAt(width - nth(widths, low));
       if (high >= low) rips.push([low, high]);
     }
     return {
@@ -75,13 +76,13 @@ function inUse(levels: readonly Level[], bins: readonly number[]): readonly Leve
   const keep = (at: number): void => {
     if (at < 0 || kept.has(at)) return;
     kept.add(at);
-    for (const rip of levels[at]!.rips) rip.forEach(keep);
+    for (const rip of nth(levels, at).rips) rip.forEach(keep);
   };
   bins.forEach(keep);
   levels.forEach(({ ways }, at) => ways.length > 0 && keep(at));
   const places = [...kept].sort((a, b) => a - b);
   return places.map((at) => ({
-    ...levels[at]!,
-    rips: levels[at]!.rips.map(([low, high]) => [places.indexOf(low), places.indexOf(high)] as const),
+    ...nth(levels, at),
+    rips: nth(levels, at).rips.map(([low, high]) => [places.indexOf(low), places.indexOf(high)] as const),
   }));
 }

@@ -1,3 +1,4 @@
+import { nth } from '../lists';
 import type { Length } from '../length';
 import { endKind, SQUARE, stepBetween, type EndKind } from './ends';
 import { toLength, type CutProblem, type ProblemPart, type ProblemStock } from './problem';
@@ -79,13 +80,13 @@ export const isMitred = (group: Group): boolean => group.ends.length > 1;
  * end twice over. Unlike ends only take more, so that no lane of `laneRoom` holds a sum beyond it.
  */
 export const laneWeight = ({ steps }: Group, { length, ends: [left, right] }: Item): number =>
-  2 * length + steps[left]![left]! + steps[right]![right]!;
+  2 * length + nth(nth(steps, left), left) + nth(nth(steps, right), right);
 
 /** Half units that pieces may take of a run: the two ends that meet nothing cost no step. */
 export function laneRoom({ steps, items }: Group, run: Length): number {
   const step =
     widestSteps.get(items) ??
-    items.reduce((most, { ends }) => Math.max(most, ...ends.map((kind) => steps[kind]![kind]!)), 0);
+    items.reduce((most, { ends }) => Math.max(most, ...ends.map((kind) => nth(nth(steps, kind), kind))), 0);
   widestSteps.set(items, step);
   return 2 * run + 2 * step;
 }

@@ -1,3 +1,4 @@
+import { addAt, nth, sure } from '../lists';
 import type { Length } from '../length';
 import { patternOf, type Pattern } from './fill';
 import type { Orientation } from './region';
@@ -49,10 +50,10 @@ type Sheet = {
 const MOST_LOOKED_AT = 40;
 
 const areaOf = (group: Group, bin: number): number =>
-  group.bins[bin]!.runs.reduce((sum, run) => sum + run.to - run.from, 0) * group.bins[bin]!.usableWidth;
+  nth(group.bins, bin).runs.reduce((sum, run) => sum + run.to - run.from, 0) * nth(group.bins, bin).usableWidth;
 
 function newSheet(group: Group, at: number): Sheet {
-  const bin = group.bins[at]!;
+  const bin = nth(group.bins, at);
   const roots = bin.runs.map((run): Slot => ({
     x: run.from,
     y: bin.bottom,
@@ -87,7 +88,7 @@ function cutsAcross(
 /** Puts a piece into the lower left corner of a free rectangle and cuts the rest in two. */
 function put(group: Group, sheet: Sheet, at: number, piece: Orientation, split: Rule['split']): void {
   const { free } = sheet;
-  const slot = free[at]!;
+  const slot = nth(free, at);
   const { x, y, length, width } = slot;
   const along = length - piece.length - group.gap;
   const across = width - piece.width - group.gapAcross;
@@ -108,8 +109,7 @@ function put(group: Group, sheet: Sheet, at: number, piece: Orientation, split: 
       : null;
   slot.cut = { way: piece, crosscutFirst, right, top };
   if (right && top) free.splice(at, 1, right, top);
-  else if (right ?? top) free[at] = (right ?? top)!;
-  else free.splice(at, 1);
+  else free.splice(at, 1, ...[right ?? top ?? []].flat());
   sheet.items.push(piece.item);
   sheet.area += piece.length * piece.width;
 }
@@ -118,11 +118,11 @@ function put(group: Group, sheet: Sheet, at: number, piece: Orientation, split: 
 function place(group: Group, sheets: readonly Sheet[], item: number, rule: Rule): boolean {
   let [least, on, at, found]: [number, Sheet | null, number, Orientation | null] = [Infinity, null, 0, null];
   for (let index = Math.max(0, sheets.length - MOST_LOOKED_AT); index < sheets.length; index++) {
-    const sheet = sheets[index]!;
-    const ways = waysOf(group, sheet.bin)[item]!;
+    const sheet = nth(sheets, index);
+    const ways = nth(waysOf(group, sheet.bin), item);
     for (let place = 0; place < sheet.free.length; place++)
       for (const way of ways) {
-        const slot = sheet.free[place]!;
+        const slot = nth(sheet.free, place);
         if (way.length > slot.length || way.width > slot.width) continue;
         const score = fitScore(rule.fit, slot, way.length, way.width);
         if (score < least) [least, on, at, found] = [score, sheet, place, way];
@@ -140,18 +140,18 @@ function waysOf(group: Group, bin: number): readonly (readonly Orientation[])[] 
     known.get(group) ??
     group.bins.map((one) => {
       const rows: Orientation[][] = group.items.map(() => []);
-      for (const way of waysOn(group, one)) rows[way.item]!.push(way);
+      for (const way of waysOn(group, one)) nth(rows, way.item).push(way);
       return rows;
     });
   known.set(group, table);
-  return table[bin]!;
+  return nth(table, bin);
 }
 
 /** The stock to begin for an item: what is there already first, then by the rule. Null where there is none left. */
 function take(group: Group, item: number, used: readonly number[], rule: Rule['take']): number | null {
   const open = group.bins
     .map((bin, at) => ({ bin, at }))
-    .filter(({ bin, at }) => (bin.available ?? Infinity) > used[at]! && waysOf(group, at)[item]!.length > 0);
+    .filter(({ bin, at }) => (bin.available ?? Infinity) > nth(used, at) && nth(waysOf(group, at), item).length > 0);
   if (open.length === 0) return null;
   const rank = ({ bin, at }: (typeof open)[number]) =>
     bin.price === 0
@@ -179,7 +179,7 @@ function pack(
     const bin = take(group, item, used, rule.take);
     if (bin === null) missing++;
     else {
-      used[bin]!++;
+      addAt(used, bin, 1);
       sheets.push(newSheet(group, bin));
       place(group, sheets, item, rule);
     }
@@ -189,11 +189,12 @@ function pack(
 
 /** The same pieces on a cheaper stock, if one holds them all in the order they were put; else the sheet as it is. */
 function cheaperFor(group: Group, sheet: Sheet, used: number[]): Sheet {
-  const { price } = group.bins[sheet.bin]!;
+  const { price } = nth(group.bins, sheet.bin);
   const others = group.bins
     .map((bin, at) => ({ bin, at }))
     .filter(
-      ({ bin, at }) => bin.price < price && (bin.available ?? Infinity) > used[at]! && areaOf(group, at) >= sheet.area,
+      ({ bin, at }) =>
+        bin.price < price && (bin.available ?? Infinity) > nth(used, at) && areaOf(group, at) >= sheet.area,
     )
     .sort((a, b) => a.bin.price - b.bin.price);
   for (const { at } of others)
@@ -201,8 +202,8 @@ function cheaperFor(group: Group, sheet: Sheet, used: number[]): Sheet {
       for (const split of SPLITS) {
         const one = newSheet(group, at);
         if (sheet.items.every((item) => place(group, [one], item, { fit, split, take: 'cheapest' }))) {
-          used[sheet.bin]!--;
-          used[at]!++;
+          addAt(used, sheet.bin, -1);
+          addAt(used, at, 1);
           return one;
         }
       }
@@ -234,7 +235,7 @@ const sheetPattern = (group: Group, { bin, roots }: Sheet): Pattern =>
 
 /** Price, then emptiness gathered in few sheets: full ones and nearly empty ones are better than all half full. */
 const worse = (group: Group, sheets: readonly Sheet[]): readonly [number, number] => [
-  sheets.reduce((sum, { bin }) => sum + group.bins[bin]!.price, 0),
+  sheets.reduce((sum, { bin }) => sum + nth(group.bins, bin).price, 0),
   -sheets.reduce((sum, { bin, area }) => sum + (area / areaOf(group, bin)) ** 2, 0),
 ];
 
@@ -243,17 +244,17 @@ export type Packing = { readonly sheets: readonly Sheet[]; readonly missing: num
 
 /** Sizes a list is ordered by before it is packed, the largest first. */
 const ordersOf = ({ items }: Group): readonly ((item: number) => number)[] => [
-  (item) => items[item]!.length * items[item]!.width,
-  (item) => Math.max(items[item]!.length, items[item]!.width),
-  (item) => Math.min(items[item]!.length, items[item]!.width),
-  (item) => items[item]!.width,
-  (item) => items[item]!.length,
+  (item) => nth(items, item).length * nth(items, item).width,
+  (item) => Math.max(nth(items, item).length, nth(items, item).width),
+  (item) => Math.min(nth(items, item).length, nth(items, item).width),
+  (item) => nth(items, item).width,
+  (item) => nth(items, item).length,
 ];
 
 /** A packing as patterns with what it costs. */
 export const cuttingOf = (group: Group, { sheets, missing }: Packing): Cutting => ({
   patterns: sheets.map((sheet) => sheetPattern(group, sheet)),
-  cost: sheets.reduce((sum, { bin }) => sum + group.bins[bin]!.price, 0),
+  cost: sheets.reduce((sum, { bin }) => sum + nth(group.bins, bin).price, 0),
   missing,
 });
 
@@ -261,8 +262,8 @@ export const cuttingOf = (group: Group, { sheets, missing }: Packing): Cutting =
 type PackingCost = readonly [missing: number, cost: number, bought: number];
 const priceOf = (group: Group, { sheets, missing }: Packing): PackingCost => [
   missing,
-  sheets.reduce((sum, { bin }) => sum + group.bins[bin]!.price, 0),
-  sheets.filter(({ bin }) => group.bins[bin]!.price > 0).length,
+  sheets.reduce((sum, { bin }) => sum + nth(group.bins, bin).price, 0),
+  sheets.filter(({ bin }) => nth(group.bins, bin).price > 0).length,
 ];
 const comparePrices = (a: PackingCost, b: PackingCost): number => a[0] - b[0] || a[1] - b[1] || a[2] - b[2];
 
@@ -276,8 +277,9 @@ const comparePrices = (a: PackingCost, b: PackingCost): number => a[0] - b[0] ||
 export function packByGuillotine(group: Group, mostPut: number, stopped: () => boolean): Packing {
   const none = group.bins.map(() => 0);
   const all = group.items.flatMap((item, at) => Array.from({ length: item.quantity }, () => at));
+  type Best = { readonly packing: Packing; readonly cutting: Cutting; readonly price: PackingCost };
   let packs = 0;
-  let best: { readonly packing: Packing; readonly cutting: Cutting; readonly price: PackingCost } | null = null;
+  let best: Best | null = null;
   for (const order of ordersOf(group))
     for (const fit of FITS)
       for (const split of SPLITS)
@@ -292,7 +294,7 @@ export function packByGuillotine(group: Group, mostPut: number, stopped: () => b
           const cutting = cuttingOf(group, packing);
           if (better(group, cutting, best?.cutting ?? null)) best = { packing, cutting, price };
         }
-  return best!.packing;
+  return sure<Best>(best, 'packing').packing;
 }
 
 /**
@@ -311,7 +313,7 @@ export function repacked(
 ): Packing {
   const random = seeded(7);
   const orders = ordersOf(group);
-  const pick = <T>(from: readonly T[]): T => from[Math.floor(random() * from.length)]!;
+  const pick = <T>(from: readonly T[]): T => nth(from, Math.floor(random() * from.length));
   let { sheets } = packing;
   if (packing.missing > 0) return packing;
   let score = worse(group, sheets);

@@ -1,3 +1,4 @@
+import { nth } from '../lists';
 import loadHighs from 'highs';
 import type { IntegerSolver } from './integer';
 
@@ -12,16 +13,16 @@ export async function loadIntegerSolver(locate?: string): Promise<IntegerSolver>
   const { infinity, constants } = highs;
   return ({ columns, need, exact = 0, below, nodes }, stopped) => {
     const starts = new Int32Array(columns.length + 1);
-    columns.forEach(({ rows }, at) => (starts[at + 1] = starts[at]! + rows.length + 1));
-    const indices = new Int32Array(starts[columns.length]!);
+    columns.forEach(({ rows }, at) => (starts[at + 1] = nth(starts, at) + rows.length + 1));
+    const indices = new Int32Array(nth(starts, columns.length));
     const values = new Float64Array(indices.length);
     columns.forEach(({ cost, rows }, at) => {
       rows.forEach(([row, value], k) => {
-        indices[starts[at]! + k] = row;
-        values[starts[at]! + k] = value;
+        indices[nth(starts, at) + k] = row;
+        values[nth(starts, at) + k] = value;
       });
-      indices[starts[at + 1]! - 1] = need.length;
-      values[starts[at + 1]! - 1] = cost;
+      indices[nth(starts, at + 1) - 1] = need.length;
+      values[nth(starts, at + 1) - 1] = cost;
     });
     return highs.withModel(
       {

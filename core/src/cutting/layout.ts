@@ -1,3 +1,4 @@
+import { nth, sure } from '../lists';
 import type { Length } from '../length';
 import type { Pattern } from './fill';
 import type { Group } from './group';
@@ -28,7 +29,7 @@ export function namesOf(group: Group): (item: number) => string {
   const queues = group.items.map((item) =>
     item.parts.flatMap(({ id, quantity }) => Array.from({ length: quantity }, () => id)),
   );
-  return (item) => queues[item]!.shift()!;
+  return (item) => sure(nth(queues, item).shift(), 'part of the item');
 }
 
 /** Degrees of the two ends of a piece. */
@@ -44,7 +45,7 @@ export function flipped({ left, right }: Slants, flip: Flip): Slants {
 }
 
 const anglesOf = (group: Group, { item, turned, flip }: Lying): Slants =>
-  flipped((!turned && group.items[item]!.angles) || { left: 0, right: 0 }, flip);
+  flipped((!turned && nth(group.items, item).angles) || { left: 0, right: 0 }, flip);
 
 /** True where a piece or a rip reaches the far end of a region, so that it must be cut there. */
 function usesEnd({ x, length, use }: Area): boolean {
@@ -62,7 +63,7 @@ export const lean = (degrees: number, width: Length): Length => Math.round(width
  * @param nameOf the part that the next piece of an item is.
  */
 export function layOut(group: Group, pattern: Pattern, nameOf: (item: number) => string): CutLayout {
-  const bin = group.bins[pattern.bin]!;
+  const bin = nth(group.bins, pattern.bin);
   const pieces: CutLayout['pieces'][number][] = [];
   const cuts: CutLayout['cuts'][number][] = [];
   const offcuts: CutLayout['offcuts'][number][] = [];
@@ -86,7 +87,7 @@ export function layOut(group: Group, pattern: Pattern, nameOf: (item: number) =>
       pieces.push({ part: nameOf(item), ...lies });
       before = { end, angle: right };
     }
-    const rest = before!.end + group.gap;
+    const rest = sure(before, 'piece in the lane').end + group.gap;
     if (rest < x + length) offcuts.push({ x: rest, y, length: x + length - rest, width });
   };
   const take = ({ x, y, length, width, use }: Area): void => {

@@ -1,3 +1,4 @@
+import { nth } from '../lists';
 import { searchByCounts, type Tight } from './branch';
 import { dualOf, nextPayable } from './bound';
 import { decideCounts } from './decide';
@@ -99,7 +100,7 @@ const MOST_PRICED = 80;
 /** A long list: every piece is worth what its length costs in the bin that sells length cheapest, board after board. */
 function solveLong(group: Group, known: Answer | null, stopped: () => boolean): Answer {
   const rates = group.bins.map((bin) => bin.price / bin.runs.reduce((sum, run) => sum + run.to - run.from, 0));
-  const rate = Math.min(...rates.filter((_, at) => group.bins[at]!.available === null));
+  const rate = Math.min(...rates.filter((_, at) => nth(group.bins, at).available === null));
   const prices = group.items.map((item) => (laneWeight(group, item) / 2) * (Number.isFinite(rate) ? rate : 1));
   const { bound } = dualOf(group, prices);
   // There is one at once, however little time there is; nested mitres are no matter of lengths alone.

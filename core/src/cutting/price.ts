@@ -1,3 +1,4 @@
+import { addAt, nth, sure } from '../lists';
 import { longestAlike } from './fill';
 import { singleLane, waysOn } from './ways';
 import { laneRoom, laneWeight, type Group } from './group';
@@ -32,22 +33,22 @@ export function priceOut(group: Group, prices: readonly number[]): readonly Offe
       const table =
         tables.get(bin.usableWidth) ??
         knapsackTable(
-          ways.map((way) => prices[way.item]!),
-          ways.map((way) => laneWeight(group, group.items[way.item]!)),
-          ways.map((way) => group.items[way.item]!.quantity),
+          ways.map((way) => nth(prices, way.item)),
+          ways.map((way) => laneWeight(group, nth(group.items, way.item))),
+          ways.map((way) => nth(group.items, way.item).quantity),
           Math.max(0, ...longest.runs.map((run) => laneRoom(group, run.to - run.from))),
         );
       tables.set(bin.usableWidth, table);
       for (const run of lengths) {
         const filling = table(Math.max(0, laneRoom(group, run)));
         atMost += filling.atMost;
-        ways.forEach((way, k) => (counts[way.item]! += filling.counts[k]!));
+        ways.forEach((way, k) => addAt(counts, way.item, nth(filling.counts, k)));
       }
     } else {
-      const staged = stagedFor(group, bin, prices)!;
+      const staged = sure(stagedFor(group, bin, prices), 'staged filling');
       for (const run of lengths) {
         atMost += staged.worth(run);
-        staged.counts(run).forEach((count, item) => (counts[item]! += count));
+        staged.counts(run).forEach((count, item) => addAt(counts, item, count));
       }
     }
     return { counts, atMost };

@@ -1,3 +1,4 @@
+import { first, nth } from '../lists';
 import type { Length } from '../length';
 import { chainOf } from './ends';
 import type { Group } from './group';
@@ -78,24 +79,24 @@ export type Orientation = Pick<Lying, 'item' | 'length' | 'width' | 'turned'>;
 export function laneOf(group: Group, ways: readonly Orientation[]): Lane {
   const sorted = [...ways].sort((a, b) => b.length - a.length || a.item - b.item);
   // A piece that lies across the grain has its slants along the edges: it keeps the wide gap at its square sides.
-  const ended = sorted.map((way) => ({ way, ends: way.turned ? ([0, 0] as const) : group.items[way.item]!.ends }));
+  const ended = sorted.map((way) => ({ way, ends: way.turned ? ([0, 0] as const) : nth(group.items, way.item).ends }));
   const square = ended.every(({ ends }) => ends[0] === 0 && ends[1] === 0);
   const links = square ? ended.map((piece) => ({ piece, reversed: false })) : chainOf(ended, group.steps).links;
   const pieces: Omit<Lying, 'y'>[] = [];
   let end: { at: Length; kind: number; sign: number } | null = null;
   for (const { piece, reversed } of links) {
     const [left, right] = reversed ? [piece.ends[1], piece.ends[0]] : piece.ends;
-    const item = group.items[piece.way.item]!;
+    const item = nth(group.items, piece.way.item);
     const slants = piece.way.turned ? null : item.angles;
     const across = slants ? (reversed ? [slants.right, slants.left] : [slants.left, slants.right]) : [0, 0];
-    const over: boolean = end !== null && end.sign * Math.sign(across[0]!) < 0;
-    const x: Length = end === null ? 0 : end.at + group.steps[end.kind]![left]!;
+    const over: boolean = end !== null && end.sign * Math.sign(first(across)) < 0;
+    const x: Length = end === null ? 0 : end.at + nth(nth(group.steps, end.kind), left);
     const flip: Flip = reversed ? (over ? 'end' : 'both') : over ? 'over' : 'none';
     const { length, width, turned } = piece.way;
     pieces.push({ item: piece.way.item, length, width, turned, x, flip });
-    end = { at: x + length, kind: right, sign: Math.sign(across[1]!) * (over ? -1 : 1) };
+    end = { at: x + length, kind: right, sign: Math.sign(nth(across, 1)) * (over ? -1 : 1) };
   }
-  return { pieces, length: end?.at ?? 0, width: ways[0]!.width };
+  return { pieces, length: end?.at ?? 0, width: first(ways).width };
 }
 
 /** A lane laid into the lower left corner of a region, the rest left free: crosscut first or ripped first. */

@@ -1,3 +1,4 @@
+import { addAt, nth } from '../lists';
 import { fillAll, type Pattern } from './fill';
 import type { Group } from './group';
 import { better, type Cutting } from './search';
@@ -21,13 +22,13 @@ function repeated(group: Group, favour: number, stopped: () => boolean): Cutting
       const each = left.map((count) => Math.floor(count / times));
       if (each.every((count) => count === 0)) break;
       const open = group.bins.flatMap(({ available }, bin) =>
-        (available ?? Infinity) - used[bin]! >= times ? [bin] : [],
+        (available ?? Infinity) - nth(used, bin) >= times ? [bin] : [],
       );
       for (const pattern of fillAll(group, each, values, open)) {
-        const worth = pattern.counts.reduce((sum, count, item) => sum + count * values[item]!, 0);
+        const worth = pattern.counts.reduce((sum, count, item) => sum + count * nth(values, item), 0);
         if (worth === 0) continue;
         const all = times === 1 && pattern.counts.every((count, item) => count === left[item]);
-        const price = Math.max(group.bins[pattern.bin]!.price, 0.01);
+        const price = Math.max(nth(group.bins, pattern.bin).price, 0.01);
         // A board that takes all that is left ends the work: then only its price counts.
         const score = all ? price * 1e-9 : price / worth / (1 + favour * Math.log2(times));
         if (best === null || score < best.score) best = { pattern, times, score };
@@ -35,11 +36,11 @@ function repeated(group: Group, favour: number, stopped: () => boolean): Cutting
     }
     if (best === null) return null;
     for (let time = 0; time < best.times; time++) patterns.push(best.pattern);
-    used[best.pattern.bin]! += best.times;
-    best.pattern.counts.forEach((count, item) => (left[item]! -= count * best.times));
+    addAt(used, best.pattern.bin, best.times);
+    best.pattern.counts.forEach((count, item) => addAt(left, item, -count * best.times));
   }
   if (left.some((count) => count > 0)) return null;
-  return { patterns, cost: patterns.reduce((sum, { bin }) => sum + group.bins[bin]!.price, 0), missing: 0 };
+  return { patterns, cost: patterns.reduce((sum, { bin }) => sum + nth(group.bins, bin).price, 0), missing: 0 };
 }
 
 /**

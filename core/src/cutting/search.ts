@@ -1,3 +1,4 @@
+import { addAt, nth, sure } from '../lists';
 import { fillAll, type Pattern } from './fill';
 import { freeIn } from './region';
 import type { Group } from './group';
@@ -17,7 +18,7 @@ const longestOffcut = (cutting: Cutting): number =>
   );
 
 const boughtBoards = (group: Group, cutting: Cutting): number =>
-  cutting.patterns.filter((pattern) => group.bins[pattern.bin]!.price > 0).length;
+  cutting.patterns.filter((pattern) => nth(group.bins, pattern.bin).price > 0).length;
 
 /**
  * True where `a` is to be preferred: places more, costs less, buys fewer boards, keeps a longer offcut, in that order.
@@ -40,16 +41,16 @@ class Bench {
     this.used = group.bins.map(() => 0);
   }
   canTake(bin: number): boolean {
-    const { available } = this.group.bins[bin]!;
-    return available === null || this.used[bin]! < available;
+    const { available } = nth(this.group.bins, bin);
+    return available === null || nth(this.used, bin) < available;
   }
   fits(pattern: Pattern): boolean {
-    return this.canTake(pattern.bin) && pattern.counts.every((count, item) => count <= this.left[item]!);
+    return this.canTake(pattern.bin) && pattern.counts.every((count, item) => count <= nth(this.left, item));
   }
   put(pattern: Pattern): void {
     this.patterns.push(pattern);
-    this.used[pattern.bin]!++;
-    pattern.counts.forEach((count, item) => (this.left[item]! -= count));
+    addAt(this.used, pattern.bin, 1);
+    pattern.counts.forEach((count, item) => addAt(this.left, item, -count));
   }
   get done(): boolean {
     return this.left.every((count) => count === 0);
@@ -57,7 +58,7 @@ class Bench {
   result(): Cutting {
     return {
       patterns: this.patterns,
-      cost: this.patterns.reduce((sum, pattern) => sum + this.group.bins[pattern.bin]!.price, 0),
+      cost: this.patterns.reduce((sum, pattern) => sum + nth(this.group.bins, pattern.bin).price, 0),
       missing: this.left.reduce((sum, count) => sum + count, 0),
     };
   }
@@ -75,14 +76,14 @@ function finishGreedily(bench: Bench, values: readonly number[], leave: () => bo
     const patterns = fillAll(group, bench.left, values, open);
     const useful = patterns.filter((pattern) => pattern.counts.some((count) => count > 0));
     if (useful.length === 0) return;
-    const price = (pattern: Pattern) => group.bins[pattern.bin]!.price;
+    const price = (pattern: Pattern) => nth(group.bins, pattern.bin).price;
     const whole = useful.filter((pattern) => pattern.counts.every((count, item) => count === bench.left[item]));
     if (whole.length > 0) {
       bench.put(whole.reduce((best, pattern) => (price(pattern) < price(best) ? pattern : best)));
       return;
     }
     const worth = (pattern: Pattern) =>
-      pattern.counts.reduce((sum, count, item) => sum + count * values[item]!, 0) / Math.max(price(pattern), 0.01);
+      pattern.counts.reduce((sum, count, item) => sum + count * nth(values, item), 0) / Math.max(price(pattern), 0.01);
     const chosen = useful.reduce((best, pattern) => (worth(pattern) > worth(best) ? pattern : best));
     // With less left to place the others only get worse, so the best stays the best for as long as it fits.
     while (bench.fits(chosen)) bench.put(chosen);
@@ -108,7 +109,7 @@ export function searchCuttings(
   const { pool, use, prices } = relaxation;
   const byLength = group.items.map((item) => item.length * item.width);
   const scale = Math.max(...prices, 1e-6) / Math.max(...byLength);
-  const base = prices.map((price, item) => Math.max(price, byLength[item]! * scale * 1e-3, 1e-3));
+  const base = prices.map((price, item) => Math.max(price, nth(byLength, item) * scale * 1e-3, 1e-3));
   let best = known;
   let idle = 0;
   for (let attempt = 0; attempt < tries && !(attempt > 0 && stopped()); attempt++) {
@@ -119,7 +120,7 @@ export function searchCuttings(
       // Odd attempts keep a part of the whole uses only, so that the greedy end has more to choose from.
       const keep = attempt % 3 === 0 ? 1 : random();
       pool.forEach((pattern, at) => {
-        for (let count = Math.floor(use[at]! + 1e-6); count > 0 && bench.fits(pattern); count--)
+        for (let count = Math.floor(nth(use, at) + 1e-6); count > 0 && bench.fits(pattern); count--)
           if (keep === 1 || random() < keep) bench.put(pattern);
       });
     }
@@ -130,7 +131,7 @@ export function searchCuttings(
       best = cutting;
       idle = 0;
     }
-    if (best!.missing === 0 && best!.cost <= bound && idle >= 6) break;
+    if (best !== null && best.missing === 0 && best.cost <= bound && idle >= 6) break;
   }
-  return best!;
+  return sure(best, 'cutting');
 }

@@ -1,3 +1,4 @@
+import { nth } from '../lists';
 import { singleLane } from './ways';
 import type { Group } from './group';
 import { piecesIn } from './region';
@@ -12,7 +13,9 @@ export function settingsOf(group: Group, { patterns }: Pick<Cutting, 'patterns'>
   return [...layouts.values()].reduce((sum, { bin, regions }) => {
     const pieces = regions.flatMap(piecesIn);
     const lengths = new Set(pieces.map(({ length }) => length));
-    const widths = new Set(pieces.map(({ width }) => width).filter((width) => width < group.bins[bin]!.usableWidth));
-    return sum + lengths.size + (singleLane(group, group.bins[bin]!) ? 0 : widths.size);
+    const widths = new Set(
+      pieces.map(({ width }) => width).filter((width) => width < nth(group.bins, bin).usableWidth),
+    );
+    return sum + lengths.size + (singleLane(group, nth(group.bins, bin)) ? 0 : widths.size);
   }, 0);
 }

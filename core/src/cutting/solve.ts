@@ -1,3 +1,4 @@
+import { nth, sure } from '../lists';
 import type { Aim } from './aim';
 import { combine, optionsFor, type Options } from './aims';
 import { groupsOf, liesOn, type Group } from './group';
@@ -117,11 +118,11 @@ export const solveExactly = (problem: CutProblem, options: SolveOptions = {}): S
  */
 export function choicesFor(problem: CutProblem, aim: Exclude<Aim, 'cost'>, options: SolveOptions = {}): Chosen {
   const answered = answersTo(problem, aim, options);
-  const lists = answered.answers.map((answer) => answer.options!);
+  const lists = answered.answers.map((answer) => sure(answer.options, 'list of choices'));
   const choices = combine(lists).map(({ cost, measure, picked }): Cuttable => ({
     cost,
     measure,
-    layouts: picked.flatMap((option, at) => drawnUp(answered.answers[at]!.group, option.cutting)),
+    layouts: picked.flatMap((option, at) => drawnUp(nth(answered.answers, at).group, option.cutting)),
   }));
   return {
     ...cheapestOf(answered),
@@ -133,7 +134,7 @@ export function choicesFor(problem: CutProblem, aim: Exclude<Aim, 'cost'>, optio
 /** Parts that found no place: the last of each item, as `namesOf` hands out the first ones first. */
 const missingFrom = (group: Group, cutting: Cutting): Unplaced[] =>
   group.items.flatMap((item, at) => {
-    let placed = cutting.patterns.reduce((sum, pattern) => sum + pattern.counts[at]!, 0);
+    let placed = cutting.patterns.reduce((sum, pattern) => sum + nth(pattern.counts, at), 0);
     return item.parts.flatMap(({ id, quantity }) => {
       const made = Math.min(placed, quantity);
       placed -= made;
@@ -156,7 +157,9 @@ export function solve(problem: CutProblem, options: SolveOptions = {}): Omit<Cut
   // Of the choices that cost no more than may be spent besides, the last measures least.
   const most = cheapest.cost + Math.round((problem.extraCost ?? Infinity) * 100);
   const choice = found?.status === 'infeasible' ? undefined : found?.choices.findLast(({ cost }) => cost <= most);
-  const solved = choice ? { ...cheapest, ...choice, status: proofOf(cheapest, choice, found!.atLeast) } : cheapest;
+  const solved = choice
+    ? { ...cheapest, ...choice, status: proofOf(cheapest, choice, sure(found, 'choice').atLeast) }
+    : cheapest;
   const out = (length: number) => fromLength(length, problem.unit);
   const boards = new Map<string, { layout: CutLayout; count: number }>();
   for (const layout of solved.layouts) {
@@ -168,7 +171,7 @@ export function solve(problem: CutProblem, options: SolveOptions = {}): Omit<Cut
     status: solved.status,
     cost: solved.cost / 100,
     lowerBound: solved.lowerBound / 100,
-    ...(choice ? { objective: { for: objective, value: choice.measure, atLeast: found!.atLeast } } : {}),
+    ...(choice ? { objective: { for: objective, value: choice.measure, atLeast: sure(found, 'choice').atLeast } } : {}),
     boards: [...boards.values()].map(({ layout, count }) => ({
       stock: layout.stock,
       count,

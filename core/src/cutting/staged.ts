@@ -1,4 +1,4 @@
-import { held } from '../lists';
+import { held, nth } from '../lists';
 import type { Length } from '../length';
 import { cutupsWithin, type Cutup } from './cutups';
 import { frameOf, type CutGrid } from './frame';
@@ -41,7 +41,7 @@ export function stagedFor(group: Group, bin: Bin, values: readonly number[]): St
   const level = frame.levels.findLastIndex(({ width }) => width <= bin.usableWidth + group.kerf);
   const cellsOf = (run: Length) => Math.max(0, Math.floor(laneRoom(group, run) / frame.grain));
   return {
-    worth: (run) => (level < 0 ? 0 : table.best[level]![Math.min(frame.cells, cellsOf(run))]!),
+    worth: (run) => (level < 0 ? 0 : nth(nth(table.best, level), Math.min(frame.cells, cellsOf(run)))),
     counts: (run) => {
       const counts = group.items.map(() => 0);
       if (level >= 0) countUp(treeOf(frame, table, level, Math.min(frame.cells, cellsOf(run))), counts);

@@ -1,3 +1,4 @@
+import { addAt, nth, sure } from '../lists';
 import type { Length } from '../length';
 import type { Orientation } from './region';
 import type { Group } from './group';
@@ -12,7 +13,7 @@ export const EMPTY: CutTree = { ends: [], sections: [] };
 
 /** Adds up what a tree gives. */
 export function countUp({ ends, sections }: CutTree, counts: number[]): void {
-  for (const { item } of ends) counts[item]!++;
+  for (const { item } of ends) addAt(counts, item, 1);
   for (const { low, high } of sections) {
     countUp(low, counts);
     countUp(high, counts);
@@ -23,8 +24,8 @@ export function countUp({ ends, sections }: CutTree, counts: number[]): void {
 export function layTree(group: Group, { ends, sections }: CutTree, box: Rectangle, rest: number[]): Area {
   const taken: Orientation[] = [];
   for (const way of ends)
-    if (rest[way.item]! > 0 && taken.reduce((sum, one) => sum + one.length, way.length) <= box.length) {
-      rest[way.item]!--;
+    if (nth(rest, way.item) > 0 && taken.reduce((sum, one) => sum + one.length, way.length) <= box.length) {
+      addAt(rest, way.item, -1);
       taken.push(way);
     }
   const lanes = (part: Rectangle): Area => {
@@ -33,7 +34,7 @@ export function layTree(group: Group, { ends, sections }: CutTree, box: Rectangl
     const own = taken.filter((way) => way.width === width);
     let lane = laneOf(group, own);
     while (lane.length > part.length && own.length > 1) {
-      rest[own.pop()!.item]!++;
+      addAt(rest, sure(own.pop(), 'piece in the lane').item, 1);
       lane = laneOf(group, own);
     }
     const others = taken.filter((way) => way.width !== width);
@@ -52,7 +53,7 @@ export function layTree(group: Group, { ends, sections }: CutTree, box: Rectangl
     (at: number) =>
     (part: Rectangle): Area => {
       if (at === sections.length) return free(part);
-      const { width, low, high } = sections[at]!;
+      const { width, low, high } = nth(sections, at);
       const ripped = cutInTwo(
         group,
         part,

@@ -1,4 +1,4 @@
-import { first } from '../lists';
+import { first, nth } from '../lists';
 import { writeCsv } from './csv';
 import { printLength, type Units } from '../length';
 import { boardName, type Board } from '../buying';
@@ -69,7 +69,7 @@ export function orderCsv(
     ['setting', 'by', 'saw', 'set', 'cuts', 'boards', 'pieces'],
     setups.flatMap((setup, at) =>
       passesOf(setup, cuts).map((pass) => {
-        const of = pass.cuts.length === 1 ? cuts[first(pass.cuts) - 1]!.setting : null;
+        const of = pass.cuts.length === 1 ? nth(cuts, first(pass.cuts) - 1).setting : null;
         return [
           at + 1,
           SETTINGS[setup.kind],

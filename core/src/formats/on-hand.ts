@@ -1,3 +1,4 @@
+import { nth } from '../lists';
 import { parseLength, printLength, type Length, type Units } from '../length';
 import type { OnHand } from '../job';
 import { isSheet, printMaterial, readMaterial, sizesOf, type Measured, type Stocked } from '../stock';
@@ -27,13 +28,17 @@ function badStretch(
   const end = /\b(first|last)\s+(.+)$/.exec(clause);
   const between = /(?:\bfrom\s+)?([\d½¼¾][\d\s/.½¼¾-]*(?:"|in|mm|cm)?)\s*(?:to|–)\s*(.+)$/.exec(clause);
   if (!end && !between) return null;
-  const [a, b] = (end ? [end[2]!] : [between![1]!, between![2]!]).map((text) => parseLength(text, units));
-  if (!a!.ok || (b && !b.ok)) return 'wrong';
+  const read = (text: string) => {
+    const typed = parseLength(text, units);
+    return typed.ok ? typed.length : NaN;
+  };
   const [from, to] = end
     ? end[1] === 'first'
-      ? [0, a!.length]
-      : [length - a!.length, length]
-    : [a!.length, (b as { length: Length }).length];
+      ? [0, read(nth(end, 2))]
+      : [length - read(nth(end, 2)), length]
+    : between
+      ? [read(nth(between, 1)), read(nth(between, 2))]
+      : [NaN, NaN];
   return from >= 0 && to <= length && from < to ? { from, to } : 'wrong';
 }
 

@@ -108,7 +108,10 @@ export function readPartsCsv(
     parts.push(made.value);
     const lost = LOST.filter((name) => (row[name] ?? '').trim() !== '');
     if (lost.length > 0)
-      losses.push({ row: line, message: `${tag}: ${lost.map((name) => `${name} ${row[name]!.trim()}`).join(', ')}` });
+      losses.push({
+        row: line,
+        message: `${tag}: ${lost.map((name) => `${name} ${(row[name] ?? '').trim()}`).join(', ')}`,
+      });
   }
 }
 

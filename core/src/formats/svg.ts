@@ -1,4 +1,4 @@
-import { first } from '../lists';
+import { first, nth } from '../lists';
 import type { Outline } from '../solid';
 import { plainLetters } from './letters';
 import type { Line, Template } from './template';
@@ -9,7 +9,7 @@ const number = (value: number): string => String(Math.round(value * 1000) / 1000
 export function pathOf(points: Outline, height: number): string {
   const at = ([x, y]: readonly [number, number, number?]) => `${number(x)} ${number(height - y)}`;
   const bits = points.map((corner, index) => {
-    const next = points[(index + 1) % points.length]!;
+    const next = nth(points, (index + 1) % points.length);
     const bulge = corner[2] ?? 0;
     if (bulge === 0) return `L${at(next)}`;
     const angle = 4 * Math.atan(Math.abs(bulge));

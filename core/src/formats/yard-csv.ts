@@ -162,19 +162,19 @@ function sheetOf(row: Row, units: Units): Told<SheetOffer> {
   const sheet = readMaterial(text(row, 'size'));
   if (!sheet || !isSheet(sheet))
     return { wrong: `“${text(row, 'size')}” is no sheet. Write one such as ${SHEETS['ply 3/4'].name}.` };
-  const [length, width] = (['length', 'width'] as const).map((name) => parseLength(text(row, name), units));
-  if (!length!.ok || !width!.ok)
+  const [length, width] = [parseLength(text(row, 'length'), units), parseLength(text(row, 'width'), units)];
+  if (!length.ok || !width.ok)
     return { wrong: `The size ${text(row, 'length')} by ${text(row, 'width')} can not be read. Write 96 and 48.` };
-  const area = (length!.length / PER_FOOT) * (width!.length / PER_FOOT);
+  const area = (length.length / PER_FOOT) * (width.length / PER_FOOT);
   const price = eachPrice(row, { sheet: 1, piece: 1, 'square foot': area });
   if ('wrong' in price) return price;
   const inStock = inStockOf(row);
   if (inStock === null) return { wrong: `“In stock” is yes or no, not “${text(row, 'in stock')}”.` };
   const name = (value: number) => printLength(value, isMetric(sheet) ? 'mm' : units).replace(/[ /]/g, '-');
-  const id = `${sheet.replace(/[ /]/g, '-')}-${name(width!.length)}x${name(length!.length)}`;
+  const id = `${sheet.replace(/[ /]/g, '-')}-${name(width.length)}x${name(length.length)}`;
   const made = read(
     SheetOfferSchema,
-    { id, sheet, length: length!.length, width: width!.length, price: price.offer, inStock },
+    { id, sheet, length: length.length, width: width.length, price: price.offer, inStock },
     'row',
   );
   return made.ok ? { offer: made.value } : { wrong: `The ${first(made.fields).field} ${first(made.fields).message}.` };

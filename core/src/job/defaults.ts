@@ -1,3 +1,4 @@
+import { nth } from '../lists';
 import { inches } from '../length';
 import { SAMPLE_YARD } from '../stock';
 import { KITS } from './tools';
@@ -10,7 +11,7 @@ export const DEFAULT_SHOP: Shop = {
   edgeRip: inches(1 / 8),
   topExtra: inches(1),
   partExtra: inches(1 / 2),
-  tools: KITS[2]!.tools,
+  tools: nth(KITS, 2).tools,
   crosscut: inches(12),
   mitre: 50,
   clamps: [

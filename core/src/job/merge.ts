@@ -1,3 +1,4 @@
+import { sure } from '../lists';
 import { nameOf } from './rows';
 
 /** The way to a value inside a job: names of fields, ids of rows. */
@@ -25,7 +26,8 @@ export function isAlike(a: unknown, b: unknown): boolean {
   return [...names].every((name) => isAlike(a[name], b[name]));
 }
 
-const byId = (rows: readonly Fields[]): Fields => Object.fromEntries(rows.map((row) => [nameOf(row)!, row]));
+const byId = (rows: readonly Fields[]): Fields =>
+  Object.fromEntries(rows.map((row) => [sure(nameOf(row), 'name of the row'), row]));
 const namesOf = (...all: readonly Fields[]): readonly string[] => [...new Set(all.flatMap((one) => Object.keys(one)))];
 
 /** What is not the same in two jobs, field by field; rows that have ids are matched by them, wherever they stand. */
@@ -65,7 +67,7 @@ export function merged<T>(base: T, mine: T, theirs: T, pick: (clash: Clash) => W
     path: Path,
   ): readonly unknown[] => {
     const found = fields(byId(base), byId(mine), byId(theirs), path);
-    const ids = (list: readonly Fields[]) => list.map((row) => nameOf(row)!);
+    const ids = (list: readonly Fields[]) => list.map((row) => sure(nameOf(row), 'name of the row'));
     const order = isAlike(ids(base), ids(theirs)) ? [...ids(mine), ...ids(theirs)] : [...ids(theirs), ...ids(mine)];
     return [...new Set(order)].flatMap((id) => (found[id] === undefined ? [] : [found[id]]));
   };

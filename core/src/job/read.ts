@@ -1,3 +1,4 @@
+import { nth } from '../lists';
 import * as v from 'valibot';
 import { OnHandSchema, type OnHand } from './schema';
 
@@ -42,7 +43,7 @@ export function read<T>(schema: v.GenericSchema<unknown, T>, input: unknown, wha
     field: inWords(issue.path as readonly { key: unknown }[] | undefined),
     message: issue.received === 'undefined' && issue.type !== 'check' ? 'is missing' : issue.message,
   }));
-  const first = fields[0]!;
+  const first = nth(fields, 0);
   return { ok: false, message: `This ${what} can not be read: ${first.field} ${first.message}.`, fields };
 }
 

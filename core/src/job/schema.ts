@@ -1,3 +1,4 @@
+import { nth } from '../lists';
 import * as v from 'valibot';
 import { inches, LONGEST, PER_FOOT } from '../length';
 import { BLADES, DRIVERS, KITS, TOOL_NAMES, type Tool } from './tools';
@@ -291,7 +292,7 @@ export const ShopSchema = v.object({
   partExtra: length,
   /** What there is to work with, and what the crosscut saw takes at once: width of board, degrees from square. */
   tools: v.optional(v.array(v.picklist(TOOL_NAMES as [Tool, ...Tool[]], `must be one of ${TOOL_NAMES.join(', ')}`)), [
-    ...KITS[2]!.tools,
+    ...nth(KITS, 2).tools,
   ]),
   crosscut: v.optional(size, inches(12)),
   mitre: v.optional(whole(0, 90), 50),

@@ -1,4 +1,4 @@
-import { held } from '../lists';
+import { held, nth } from '../lists';
 import { inches, type Length } from '../length';
 import { boxOf, extent, type Axis, type Joint, type Part } from '../piece';
 
@@ -35,12 +35,12 @@ export function clippedJoints(joints: readonly Joint[], parts: ReadonlyMap<strin
       .sort((a, b) => a.at - b.at);
     const most = Math.max(...rows.map(({ lies }) => lies));
     const good = rows.filter(({ lies }) => lies > GOOD * most);
-    const [first, last] = [good[0]!, good.at(-1)!];
+    const [first, last] = [nth(good, 0), nth(good, good.length - 1)];
     // Between the outer two, the last board within every stretch of ten inches.
     const stretch = ({ at }: (typeof good)[number]) => Math.floor((at - first.at) / APART);
     const chosen = good.filter(
       (row, k) =>
-        row === first || row === last || (stretch(good[k + 1]!) > stretch(row) && last.at - row.at > APART / 2),
+        row === first || row === last || (stretch(nth(good, k + 1)) > stretch(row) && last.at - row.at > APART / 2),
     );
     for (const { id, into } of rows) if (!glued.has(into) || chosen.some((row) => row.id === id)) kept.add(id);
   }

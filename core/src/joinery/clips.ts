@@ -1,4 +1,4 @@
-import { first } from '../lists';
+import { first, found, nth } from '../lists';
 import { inches, type Length } from '../length';
 import { solidOf, waysOf } from '../piece';
 import { sizeOf } from '../work';
@@ -25,8 +25,8 @@ export const SLOT_MIDDLE: Length = CLIP_SLOT + SLOT.thick / 2;
 export function clips(site: Site): JointLayout | null {
   const { drilled, into, meeting, units } = site;
   const run = meeting.axis === 0 ? meeting.along : 0;
-  const wide = ([0, 1, 2] as const).find((at) => at !== meeting.axis && at !== run)!;
-  const [low, high] = meeting.spans[run]!;
+  const wide = found([0, 1, 2] as const, (at) => at !== meeting.axis && at !== run);
+  const [low, high] = nth(meeting.spans, run);
   const thick = sizeOf(drilled, wide);
   const under = (place: Length, across: Length) =>
     onPlane(
@@ -77,7 +77,7 @@ export function clips(site: Site): JointLayout | null {
       const wood = [across, times(across, -1)].map(
         (way) => raysIn(solidOf(drilled), slot, way).find(([from, to]) => from < 60 && to > 60)?.[1] ?? 0,
       );
-      return first(wood) + wood[1]! >= thick - inches(1 / 16);
+      return first(wood) + nth(wood, 1) >= thick - inches(1 / 16);
     });
   };
   const targets = shifted(low, spaced(high - low, inches(10), inches(9), units));

@@ -1,4 +1,4 @@
-import { first } from '../lists';
+import { first, found, nth } from '../lists';
 import { inches, type Length } from '../length';
 import { type Part, waysOf } from '../piece';
 import { outOf, outOfFrame, prism, times, type Vec } from '../solid';
@@ -16,9 +16,9 @@ export const BLOCK: Length = inches(1.5);
 export function cornerBlock(site: Site): JointLayout | null {
   const { drilled, into, meeting, units } = site;
   if (meeting.axis !== 0) return null;
-  const [low, high] = meeting.spans[1]!;
+  const [low, high] = nth(meeting.spans, 1);
   const thick = drilled.thickness >= inches(1.25) && into.thickness >= inches(1.25);
-  const fastener = SCREWS.find(({ length }) => length === inches(thick ? 2.5 : 2))!;
+  const fastener = found(SCREWS, ({ length }) => length === inches(thick ? 2.5 : 2));
   const bite = fastener.length - BLOCK;
   const ways = waysOf(drilled);
   const end = meeting.side > 0 ? drilled.length : 0;

@@ -1,4 +1,4 @@
-import { first } from '../lists';
+import { first, held } from '../lists';
 import { type Units } from '../length';
 import { able, DEFAULT_SHOP, type Method, type Piece, type Shop } from '../job';
 import { boxOf, joinOf, pairKey, type Joint, type Part } from '../piece';
@@ -104,26 +104,26 @@ function roomOf(
   }
   const one = ({ drilled, into }: Joint) =>
     [drilled, into].flatMap((id) =>
-      (plies.get(id) ?? []).filter((other) => other !== id).map((other) => byId.get(other)!),
+      (plies.get(id) ?? []).filter((other) => other !== id).map((other) => held(byId, other)),
     );
   // At a rail's second end there stands, by then, what it ends on at the first, and the frame of that.
   const mates = (joint: Joint): readonly Part[] => {
     if (joint.kind === 'edge')
       return joints
         .filter((other) => other.kind === 'edge' && other.into === joint.drilled)
-        .map(({ drilled }) => byId.get(drilled)!);
+        .map(({ drilled }) => held(byId, drilled));
     // In a hollow leg the other walls stand behind what is driven from inside.
-    if (joint.kind === 'lamination' && byId.get(joint.drilled)!.role === 'leg')
+    if (joint.kind === 'lamination' && held(byId, joint.drilled).role === 'leg')
       return one(joint).filter(({ id }) => id !== joint.drilled && id !== joint.into);
-    if (joint.kind !== 'rail end' || byId.get(joint.drilled)!.role === 'top') return [];
+    if (joint.kind !== 'rail end' || held(byId, joint.drilled).role === 'top') return [];
     const far = ends
       .filter((other) => other.drilled === joint.drilled && other.into !== joint.into)
       .map(({ into }) => into);
     const frame = far.flatMap(met).filter((id) => id !== joint.drilled && id !== joint.into);
-    return [...new Set([...far, ...frame])].map((id) => byId.get(id)!);
+    return [...new Set([...far, ...frame])].map((id) => held(byId, id));
   };
   const ofTop = (id: string) => byId.get(id)?.role === 'top' || byId.get(id)?.role === 'edging';
-  const held = ({ into, id }: Joint) =>
+  const heldBeside = ({ into, id }: Joint) =>
     joints.some(
       (other) =>
         other.id !== id && ofTop(other.drilled) && ofTop(other.into) && (other.drilled === into || other.into === into),
@@ -138,7 +138,7 @@ function roomOf(
     parts: parts.filter(({ loose }) => !loose),
     mates,
     one,
-    held,
+    held: heldBeside,
     spacing: shop.spacing,
     tools: shop.tools,
     least,
@@ -166,7 +166,7 @@ export function fastenings(
   const clipped = clippedJoints(joints, byId);
   const [made, usuals] = [new Map<string, Fastening>(), new Map<string, Fastening>()];
   for (const joint of [...joints].sort((a, b) => rank(a) - rank(b))) {
-    const [drilled, into] = [byId.get(joint.drilled)!, byId.get(joint.into)!];
+    const [drilled, into] = [held(byId, joint.drilled), held(byId, joint.into)];
     const meeting = meetingOf(drilled, into);
     const wish = joinOf(piece, joint);
     const free = stuck.has(joint.id);
@@ -196,8 +196,8 @@ export function fastenings(
   }
   // A top that is held nowhere is not held by its neighbours.
   const under = joints.filter(({ kind }) => isOnTop(kind));
-  if (under.every(({ id }) => made.get(id)!.shanks.length === 0))
-    for (const { id } of under) made.set(id, usuals.get(id)!);
+  if (under.every(({ id }) => held(made, id).shanks.length === 0))
+    for (const { id } of under) made.set(id, held(usuals, id));
   // Boards of one top are joined alike: where one is too narrow for a pocket, none has any.
   const edges = [...made.values()].filter(({ joint }) => joint.kind === 'edge');
   const other = edges.find(({ by }) => by !== first(edges).by && by !== 'pocket screws')?.by as Method | undefined;
@@ -207,5 +207,5 @@ export function fastenings(
       item.joint.kind === 'edge' ? { ...item, instead: { of: 'pocket screws', because: 'no room' } } : item,
     );
   }
-  return joints.map((joint) => made.get(joint.id)!);
+  return joints.map((joint) => held(made, joint.id));
 }

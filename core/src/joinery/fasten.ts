@@ -1,3 +1,4 @@
+import { first, found, sure } from '../lists';
 import { inches, type Length, type Units } from '../length';
 import type { Method, Piece, Shop } from '../job';
 import { boxOf, extent, hasTongue, solidOf, type Joint, type Part, waysOf } from '../piece';
@@ -31,7 +32,7 @@ function hiddenSide(part: Part, axis: 0 | 1 | 2, middle: Vec): 1 | -1 {
 function methodOf(joint: Joint, said: Piece['joins'][string] | null): Means {
   const ways = WAYS_FOR[joint.kind];
   if (ways.length === 0) return joint.kind === 'rest' || joint.kind === 'groove' ? 'nothing' : 'hardware';
-  return said?.by && ways.includes(said.by) ? said.by : ways[0]!;
+  return said?.by && ways.includes(said.by) ? said.by : first(ways);
 }
 
 const facesOut = (by: Means): Fastening['face'] | null =>
@@ -109,7 +110,7 @@ function glueOf({ kind }: Joint, drilled: Part, into: Part, { area }: Meeting, b
 function sidesFor({ drilled, meeting }: Site, layout: JointLayout, by: Method, flip: boolean, middle: Vec) {
   // From outside it is all one: in the middle first.
   if (layout.faces.length === 1 || facesOut(by)) return layout.faces;
-  const across = ([0, 1, 2] as const).find((at) => at !== meeting.axis && at !== layout.run)!;
+  const across = found([0, 1, 2] as const, (at) => at !== meeting.axis && at !== layout.run);
   const usual = hiddenSide(drilled, across, middle);
   const other = usual === 1 ? -1 : 1;
   if (flip) return [other] as const;
@@ -206,7 +207,7 @@ export function fasten(
     };
   };
   const [usual, ...others] = sidesFor(site, layout, by, said?.flip ?? false, room.middle);
-  let placed = placedOn(usual!);
+  let placed = placedOn(sure(usual, 'place'));
   for (const face of placed.troubles.length > 0 ? others : []) {
     const next = placedOn(face);
     if (next.troubles.length < placed.troubles.length) placed = next;

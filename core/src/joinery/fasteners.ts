@@ -1,4 +1,4 @@
-import { first, last } from '../lists';
+import { first, found, last } from '../lists';
 import { inches, type Length } from '../length';
 import type { HardwareKind } from '../stock';
 import type { DrillBit } from '../work';
@@ -237,4 +237,4 @@ export const tenonFor = (thinner: Length): Fastener =>
 
 /** The pocket screw of a length, coarse or fine. */
 export const pocketShank = (size: string, fine: boolean): Fastener =>
-  POCKET_SHANKS.find((one) => one.size === (fine ? `${size} fine` : size))!;
+  found(POCKET_SHANKS, (one) => one.size === (fine ? `${size} fine` : size));

@@ -1,3 +1,4 @@
+import { sure } from '../lists';
 import type { Length } from '../length';
 import type { Joint, Part } from '../piece';
 import type { Solid, Vec } from '../solid';
@@ -6,6 +7,9 @@ import type { Fastener } from './fasteners';
 import type { Means } from './kinds';
 import type { Trouble } from './placing';
 import type { ShankLaid, Shank } from './shank';
+
+/** The fastener of a joint that has one. Throws where it is glue alone or hardware. */
+export const fastenerOf = ({ fastener, joint }: Fastening): Fastener => sure(fastener, `fastener of ${joint.id}`);
 
 /** A joint worked out: what goes in, how the jig is set, where. */
 export type Fastening = {

@@ -1,4 +1,4 @@
-import { first } from '../lists';
+import { first, nth } from '../lists';
 import { floorToTape, inches, roundToTape, type Length, type Units } from '../length';
 import { boxOf, extent, hingePlaces, solidOf, type Axis, type Box, type Joint, type Part } from '../piece';
 import { raysIn, type Vec } from '../solid';
@@ -125,9 +125,9 @@ function hingeShanks(moving: Part, still: Part, taken: readonly ShankLaid[], uni
   const { gap, side } = between;
   const others = ([0, 1, 2] as const).filter((axis) => axis !== gap) as [Axis, Axis];
   const spans = others.map((axis) => overlap(a, b, axis));
-  const long = first(spans)[1] - first(spans)[0] > spans[1]![1] - spans[1]![0] ? 0 : 1;
-  const [run, wide] = [others[long], others[1 - long]!] as [Axis, Axis];
-  const middle = (spans[1 - long]![0] + spans[1 - long]![1]) / 2;
+  const long = first(spans)[1] - first(spans)[0] > nth(spans, 1)[1] - nth(spans, 1)[0] ? 0 : 1;
+  const [run, wide] = [others[long], nth(others, 1 - long)] as [Axis, Axis];
+  const middle = (nth(spans, 1 - long)[0] + nth(spans, 1 - long)[1]) / 2;
   // Told from the door's top, or from the left end of what drops.
   const tell = (place: Length) => Math.round(run === 2 ? a.max[run] - place : place - a.min[run]);
   const leaves = (place: Length) =>

@@ -1,3 +1,4 @@
+import { first, nth } from '../lists';
 import { inches, mm, type Length, type Units } from '../length';
 import { solidOf, type Axis, type Joint, type Part, waysOf } from '../piece';
 import { raysIn, times, type Cell, type Vec } from '../solid';
@@ -59,7 +60,7 @@ export const place3 = (values: readonly (readonly [Axis, number])[]): Vec => {
   return place;
 };
 
-export const times3 = (values: readonly number[]): Vec => [values[0]!, values[1]!, values[2]!];
+export const times3 = (values: readonly number[]): Vec => [first(values), nth(values, 1), nth(values, 2)];
 
 /** A rail under a top. */
 export const isOnTop = (kind: Joint['kind']): boolean => kind === 'top screws' || kind === 'top clips';
@@ -82,7 +83,7 @@ export const nearestFirst = (far: Length): readonly Length[] =>
 /** Rail ends are told from the top edge where the width stands up. */
 export function tellFrom({ drilled, joint }: Site, run: Axis): (place: Length) => Length {
   const up = waysOf(drilled)[run][2];
-  const size = [drilled.length, drilled.width, drilled.thickness][run]!;
+  const size = nth([drilled.length, drilled.width, drilled.thickness], run);
   return joint.kind === 'rail end' && up > 0.1 ? (place) => size - place : (place) => place;
 }
 

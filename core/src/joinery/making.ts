@@ -1,10 +1,10 @@
-import { first } from '../lists';
+import { first, nth, sure } from '../lists';
 import type { Tool } from '../job';
 import { roundToTape, type Length } from '../length';
 import { pairKey, waysOf, type Axis, type Part } from '../piece';
 import { add, dot, times, type Vec } from '../solid';
 import { sideAt, spotsOn, together, told, type Does, type Operation, type PartSide, type Spot } from '../work';
-import { isDense, type Fastening } from './fastening';
+import { fastenerOf, isDense, type Fastening } from './fastening';
 import { meetingOf } from './meeting';
 import type { JointBench, Buys } from './method';
 import type { Shank } from './shank';
@@ -73,7 +73,7 @@ function runOf(part: Part, side: PartSide, points: readonly Vec[]): Axis {
   };
   const [a, b] = axes as [Axis, Axis];
   if (Math.abs(spread(a) - spread(b)) > 400) return spread(a) > spread(b) ? a : b;
-  return [part.length, part.width, part.thickness][a]! >= [part.length, part.width, part.thickness][b]! ? a : b;
+  return nth([part.length, part.width, part.thickness], a) >= nth([part.length, part.width, part.thickness], b) ? a : b;
 }
 
 /** The direction of a part, other than into a side, that lies nearest to one of the piece. */
@@ -208,7 +208,7 @@ export function clearanceHoles(
   for (const item of joints)
     for (const shank of item.shanks) {
       const deep = told(shank.behind, bench.units);
-      const key = `${item.fastener!.size} ${deep}`;
+      const key = `${fastenerOf(item).size} ${deep}`;
       const row = rows.get(key) ?? { item, deep, sites: [], joints: [] };
       row.sites.push({
         part: throughOf(item, shank),
@@ -221,7 +221,7 @@ export function clearanceHoles(
       rows.set(key, row);
     }
   return [...rows.values()].flatMap(({ item, deep, sites, joints: own }) => {
-    const { counterbore, clearance } = item.fastener!;
+    const { counterbore, clearance } = fastenerOf(item);
     const bits = [
       ...(deep > 0 && counterbore ? [{ bit: counterbore, deep, as: 'counterbore' as const }] : []),
       ...(clearance ? [{ bit: clearance, deep: null, as: 'clearance' as const }] : []),
@@ -254,7 +254,7 @@ export function driving(
     rows.set(key, [...(rows.get(key) ?? []), item]);
   }
   return [...rows.values()].map((group) => {
-    const fastener = first(group).fastener!;
+    const fastener = fastenerOf(first(group));
     const pairs = group.flatMap((item) => item.shanks.map((shank) => ({ item, shank })));
     const clip = fastener.kind === 'clip';
     const from = pairs.map(({ item, shank }) => (clip ? item.drilled : throughOf(item, shank)));
@@ -288,10 +288,10 @@ export function driving(
 /** What is pushed into holes or slots with glue, half in each part. */
 export function pegging(joints: readonly Fastening[], bench: JointBench): readonly Operation[] {
   const rows = new Map<string, Fastening[]>();
-  for (const item of joints) rows.set(item.fastener!.size, [...(rows.get(item.fastener!.size) ?? []), item]);
+  for (const item of joints) rows.set(fastenerOf(item).size, [...(rows.get(fastenerOf(item).size) ?? []), item]);
   return [...rows.values()].map((group) => {
     const count = group.reduce((sum, { shanks }) => sum + shanks.length, 0);
-    const { kind, size } = first(group).fastener!;
+    const { kind, size } = fastenerOf(first(group));
     return work(
       { kind: 'peg', joints: group.map(({ joint }) => joint.id), fastener: kind, size, count },
       group,
@@ -305,8 +305,8 @@ export function pegging(joints: readonly Fastening[], bench: JointBench): readon
 
 /** The direction that pegs of a joint stand in one row: along the longer side of what meets. */
 function rowOf({ drilled, into }: Fastening): Vec {
-  const { axis, spans } = meetingOf(drilled, into)!;
-  const size = (at: Axis) => spans[at]![1] - spans[at]![0];
+  const { axis, spans } = sure(meetingOf(drilled, into), 'place where they meet');
+  const size = (at: Axis) => nth(spans, at)[1] - nth(spans, at)[0];
   const [a, b] = ([0, 1, 2] as const).filter((at) => at !== axis) as [Axis, Axis];
   return waysOf(drilled)[size(a) >= size(b) ? a : b];
 }

@@ -1,4 +1,4 @@
-import { held } from '../lists';
+import { held, nth, sure } from '../lists';
 import { inches, type Length } from '../length';
 import { shapeOf, solidOf, waysOf, type Axis, type Part } from '../piece';
 import { add, contacts, dot, faceArea, into as intoFrame, outOf, sub, times, type Face, type Vec } from '../solid';
@@ -75,7 +75,7 @@ function meetingBetween(first: Part, second: Part): Meeting | null {
   const kept = alike.get(key);
   if (kept !== undefined) return movedBy(kept, at);
   const meeting = meetingAnew(first, second, lapped);
-  if (alike.size >= MOST_KEPT) alike.delete(alike.keys().next().value!);
+  if (alike.size >= MOST_KEPT) alike.delete(sure(alike.keys().next().value, 'oldest meeting'));
   alike.set(key, movedBy(meeting, times(at, -1)));
   return meeting;
 }
@@ -90,7 +90,7 @@ function meetingAnew(first: Part, second: Part, lapped: Vec | null): Meeting | n
   if (widest === null) return null;
   const leans = waysOf(first).map((way) => dot(way, widest.normal));
   const axis = ([0, 1, 2] as const).reduce((best, next) =>
-    Math.abs(leans[next]!) > Math.abs(leans[best]!) ? next : best,
+    Math.abs(nth(leans, next)) > Math.abs(nth(leans, best)) ? next : best,
   );
   const points = faces
     .filter((face) => dot(face.normal, widest.normal) > 0.99)
@@ -100,12 +100,12 @@ function meetingAnew(first: Part, second: Part, lapped: Vec | null): Meeting | n
     return [Math.round(Math.min(...values)), Math.round(Math.max(...values))] as const;
   });
   const [a, b] = ([0, 1, 2] as const).filter((at) => at !== axis) as [Axis, Axis];
-  const size = (at: Axis) => spans[at]![1] - spans[at]![0];
+  const size = (at: Axis) => nth(spans, at)[1] - nth(spans, at)[0];
   return {
     normal: widest.normal,
-    reach: dot(widest.normal, widest.points[0]!),
+    reach: dot(widest.normal, nth(widest.points, 0)),
     axis,
-    side: leans[axis]! > 0 ? 1 : -1,
+    side: nth(leans, axis) > 0 ? 1 : -1,
     area: faces.reduce((sum, face) => sum + faceArea(face.points), 0) / SQUARE_INCH,
     spans,
     along: size(a) >= size(b) ? a : b,

@@ -1,4 +1,4 @@
-import { first } from '../lists';
+import { first, nth } from '../lists';
 import { inches, type Length } from '../length';
 import type { Method } from '../job';
 import { waysOf, type Axis, type Part } from '../piece';
@@ -26,7 +26,7 @@ export function pegs(by: Method, site: Site): JointLayout | null {
   if (joint.kind === 'edge' && (meeting.axis === 0 || slanted)) return null;
   if (meeting.axis === 0 && isCompound(drilled)) return null;
   const [a, b] = ([0, 1, 2] as const).filter((at) => at !== meeting.axis) as [Axis, Axis];
-  const span = (at: Axis) => meeting.spans[at]![1] - meeting.spans[at]![0];
+  const span = (at: Axis) => nth(meeting.spans, at)[1] - nth(meeting.spans, at)[0];
   const [run, wide] = span(a) >= span(b) ? [a, b] : [b, a];
   // A slot is cut along an edge of its part: where the two parts lie at an angle, theirs would lie across each other.
   const along = waysOf(drilled)[run];
@@ -41,7 +41,7 @@ export function pegs(by: Method, site: Site): JointLayout | null {
           : BISCUITS.small
         : tenonFor(thinner);
   const { length } = fastener;
-  const [low, high] = meeting.spans[run]!;
+  const [low, high] = nth(meeting.spans, run);
   const tell = tellFrom(site, run);
   const rail = joint.kind === 'rail end';
   const places = rail
@@ -51,7 +51,7 @@ export function pegs(by: Method, site: Site): JointLayout | null {
         ? [Math.round((high - low) / 4), Math.round((3 * (high - low)) / 4)]
         : [Math.round((high - low) / 2)]
     : edgePositions(high - low, units, by === 'biscuits' ? inches(7) : inches(10));
-  const middle = (meeting.spans[wide]![0] + meeting.spans[wide]![1]) / 2;
+  const middle = (nth(meeting.spans, wide)[0] + nth(meeting.spans, wide)[1]) / 2;
   const wood = depths(
     drilled,
     into,

@@ -1,4 +1,4 @@
-import { last } from '../lists';
+import { first, last, nth, sure } from '../lists';
 import { inches, type Length } from '../length';
 import { boxOf, type Part } from '../piece';
 import { dot, outOf, sub, times, type Solid } from '../solid';
@@ -49,14 +49,14 @@ const holesThrough = ({ cuts, frame }: Part): readonly ShankLaid[] =>
   cuts
     .filter(({ kind }) => kind === 'hole')
     .map(({ axis, outline, from, to }) => {
-      const [low, high] = [outline[0]!, outline[1]!];
-      const [a, b] = ([0, 1, 2] as const).filter((other) => other !== axis);
+      const [low, high] = [first(outline), nth(outline, 1)];
+      const [a, b] = axis === 2 ? ([0, 1] as const) : axis === 1 ? ([0, 2] as const) : ([1, 2] as const);
       const middle = (along: Length) =>
         outOf(
           frame,
           place3([
-            [a!, (low[0] + high[0]) / 2],
-            [b!, low[1]],
+            [a, (low[0] + high[0]) / 2],
+            [b, low[1]],
             [axis, along],
           ]),
         );
@@ -83,10 +83,13 @@ function onStep({ lie }: JointLayout, place: Length, face: 1 | -1, laid: ShankLa
     const next = lie(place + off, face, aside).laid;
     return next.behind - dot(sub(next.from, laid.from), laid.direction);
   };
-  const steps = [
+  const both = [
     [about, 0],
     [0, about],
-  ].some(([off, aside]) => Math.abs(depthOf(off!, aside!) + depthOf(-off!, -aside!) - 2 * laid.behind) > inches(1 / 8));
+  ] as const;
+  const steps = both.some(
+    ([off, aside]) => Math.abs(depthOf(off, aside) + depthOf(-off, -aside) - 2 * laid.behind) > inches(1 / 8),
+  );
   return steps ? 'wood is cut away' : null;
 }
 
@@ -119,7 +122,7 @@ export function placeOn(
   isTaken: IsTaken,
   { always, least, around, rooms, alike }: InTheWay,
 ): Placed {
-  const [low, high] = meeting.spans[layout.run]!;
+  const [low, high] = nth(meeting.spans, layout.run);
   const offsets = nearestFirst(isOnTop(joint.kind) ? high - low : FARTHEST);
   const shanks: Shank[] = [];
   const slots: ShankLaid[] = [];
@@ -170,7 +173,7 @@ export function placeOn(
     if (found) {
       shanks.push(found.shank);
       slots.push(...found.slot);
-    } else failed.push(usual!);
+    } else failed.push(sure(usual, 'place'));
   }
   // What finds no place is left out where enough others hold the joint.
   if (shanks.length > 0 && failed.length <= shanks.length) return { shanks, slots, troubles: [] };
@@ -187,13 +190,15 @@ const REACH = inches(20);
 /** Those of some parts that are near enough to a meeting to be in a driver's way. */
 export function nearTo(parts: readonly Part[], first: Part, { spans }: Meeting): readonly Part[] {
   const corners = [0, 1].flatMap((x) =>
-    [0, 1].flatMap((y) => [0, 1].map((z) => outOf(first.frame, [spans[0]![x]!, spans[1]![y]!, spans[2]![z]!]))),
+    [0, 1].flatMap((y) =>
+      [0, 1].map((z) => outOf(first.frame, [nth(nth(spans, 0), x), nth(nth(spans, 1), y), nth(nth(spans, 2), z)])),
+    ),
   );
   const axes = [0, 1, 2] as const;
   const low = axes.map((axis) => Math.min(...corners.map((corner) => corner[axis])) - REACH);
   const high = axes.map((axis) => Math.max(...corners.map((corner) => corner[axis])) + REACH);
   return parts.filter((part) => {
     const { min, max } = boxOf(part);
-    return axes.every((axis) => min[axis] < high[axis]! && max[axis] > low[axis]!);
+    return axes.every((axis) => min[axis] < nth(high, axis) && max[axis] > nth(low, axis));
   });
 }

@@ -1,3 +1,4 @@
+import { nth } from '../lists';
 import { inches, type Length } from '../length';
 import { rawSolidOf, solidOf, type Axis, type Part, waysOf } from '../piece';
 import { add, radians, raysIn, times, type Vec } from '../solid';
@@ -40,24 +41,24 @@ export function pockets(site: Site, fine: boolean): JointLayout | null {
   const { drilled, into, meeting, units, joint } = site;
   const sizes = [drilled.length, drilled.width, drilled.thickness];
   const [a, b] = ([0, 1, 2] as const).filter((at) => at !== meeting.axis) as [Axis, Axis];
-  const face = sizes[a]! <= sizes[b]! ? a : b;
+  const face = nth(sizes, a) <= nth(sizes, b) ? a : b;
   const run = face === a ? b : a;
-  const usual = Math.min(sizes[face]!, THICKEST_POCKET);
+  const usual = Math.min(nth(sizes, face), THICKEST_POCKET);
   // Where the other part meets only a strip of the end, the jig is set so that the screw comes out in its middle.
-  const [from, to] = meeting.spans[face]!;
+  const [from, to] = nth(meeting.spans, face);
   const inStrip = (depth: number) => depth > from + STRIP && depth < to - STRIP;
   const middle = (from + to) / 2;
-  const strip = ![usual / 2, sizes[face]! - usual / 2].every(inStrip);
-  const jig = strip ? Math.round(2 * Math.min(middle, sizes[face]! - middle)) : usual;
-  const faces: JointLayout['faces'] = strip ? [middle > sizes[face]! / 2 ? 1 : -1] : [1, -1];
+  const strip = ![usual / 2, nth(sizes, face) - usual / 2].every(inStrip);
+  const jig = strip ? Math.round(2 * Math.min(middle, nth(sizes, face) - middle)) : usual;
+  const faces: JointLayout['faces'] = strip ? [middle > nth(sizes, face) / 2 ? 1 : -1] : [1, -1];
   const own = pocketScrew(jig);
   const table = pocketScrew(Math.min(jig, into.thickness));
   if (own === null || table === null) return null;
   // On a board so narrow the jig's hole would open in its far edge, against the next board, and not in its face.
-  if (jig / 2 / Math.tan(SLOPE) > sizes[meeting.axis]!) return null;
+  if (jig / 2 / Math.tan(SLOPE) > nth(sizes, meeting.axis)) return null;
   // The collar is set so that half of the screw that belongs to the setting is beyond the end.
   const seat = Math.round(pocketShank(own, fine).length / 2);
-  const [low, high] = meeting.spans[run]!;
+  const [low, high] = nth(meeting.spans, run);
   const tell = tellFrom(site, run);
   const length = high - low;
   const rail = joint.kind === 'rail end';
@@ -71,7 +72,7 @@ export function pockets(site: Site, fine: boolean): JointLayout | null {
   const lieOf =
     (size: PocketScrew) =>
     (place: Length, side: 1 | -1): Lie => {
-      const depth = side > 0 ? sizes[face]! - jig / 2 : jig / 2;
+      const depth = side > 0 ? nth(sizes, face) - jig / 2 : jig / 2;
       const out = onPlane(
         drilled,
         meeting,
@@ -103,7 +104,7 @@ export function pockets(site: Site, fine: boolean): JointLayout | null {
     };
   // Thinner where it is lapped or cut away: the longest that stays inside.
   const stays = (size: PocketScrew): boolean => {
-    const { laid, first, second, meets } = lieOf(size)(targets[0]!, faces[0]!);
+    const { laid, first, second, meets } = lieOf(size)(nth(targets, 0), nth(faces, 0));
     return measured(laid, first, second, meets).left >= 0;
   };
   const shorter = POCKET_SCREWS.slice(0, POCKET_SCREWS.indexOf(table) + 1);

@@ -1,3 +1,4 @@
+import { nth } from '../lists';
 import { inches, type Length } from '../length';
 import { solidOf, type Part } from '../piece';
 import { add, dot, norm, raysIn, sub, times, type Vec } from '../solid';
@@ -88,7 +89,10 @@ function isFar(a: ShankLaid, b: ShankLaid): boolean {
   let sum = 0;
   for (let axis = 0; axis < 3; axis++) {
     const off =
-      a.from[axis]! + a.direction[axis]! * (a.length - halfA) - b.from[axis]! - b.direction[axis]! * (b.length - halfB);
+      nth(a.from, axis) +
+      nth(a.direction, axis) * (a.length - halfA) -
+      nth(b.from, axis) -
+      nth(b.direction, axis) * (b.length - halfB);
     sum += off * off;
   }
   return sum > far * far;

@@ -1,4 +1,4 @@
-import { last } from '../lists';
+import { first, found, last, nth, sure } from '../lists';
 import { inches, roundToTape, type Length } from '../length';
 import type { Method } from '../job';
 import { waysOf } from '../piece';
@@ -48,7 +48,7 @@ function straightFor(by: Method, deep: Length, beyond: Length, lean: Length, sit
       const usual = bradFor(Math.min(deep, site.drilled.thickness, site.into.thickness));
       // Too long for what is there, a shorter one.
       const most = Math.min(usual.length, Math.max(inches(1), deep + beyond - SHORT_OF));
-      return { fastener: BRADS.findLast(({ length }) => length <= most) ?? BRADS[0]!, sunk: 0, bite: inches(1 / 4) };
+      return { fastener: BRADS.findLast(({ length }) => length <= most) ?? first(BRADS), sunk: 0, bite: inches(1 / 4) };
     }
     case 'bolts': {
       return { fastener: boltFor(deep, beyond), sunk: 0, bite: inches(1) };
@@ -56,7 +56,7 @@ function straightFor(by: Method, deep: Length, beyond: Length, lean: Length, sit
     case 'lag screws': {
       const least = Math.min(inches(3 / 8), Math.round(deep / 3));
       const safe = LAGS.filter(({ length }) => length <= deep - least + beyond - SHORT_OF);
-      const fastener = safe.find(({ length }) => length >= deep - least + inches(1.5)) ?? safe.at(-1) ?? LAGS[0]!;
+      const fastener = safe.find(({ length }) => length >= deep - least + inches(1.5)) ?? safe.at(-1) ?? first(LAGS);
       return { fastener, sunk: sunkTo(fastener.length, inches(1.5), least), bite: inches(3 / 4) };
     }
     case 'inserts': {
@@ -78,10 +78,11 @@ const LEVEL = 0.2;
 /** How steep the surface is that a screw goes in at, about a place: rise over run, the steeper of two directions. */
 function slopeAt(deepAt: (off: Length, aside: Length) => number): number {
   const step = inches(1 / 8);
-  const rises = [
+  const ways = [
     [step, 0],
     [0, step],
-  ].map(([off, aside]) => [deepAt(off!, aside!), deepAt(-off!, -aside!)] as const);
+  ] as const;
+  const rises = ways.map(([off, aside]) => [deepAt(off, aside), deepAt(-off, -aside)] as const);
   // At an edge there is nothing on one side: no slope.
   return Math.max(
     0,
@@ -116,9 +117,9 @@ export function straight(by: Method, site: Site): JointLayout | null {
   const direction = times(meeting.normal, reversed ? -1 : 1);
   const [first, second] = reversed ? [into, drilled] : [drilled, into];
   const run = meeting.along;
-  const wide = ([0, 1, 2] as const).find((at) => at !== meeting.axis && at !== run)!;
-  const [low, high] = meeting.spans[run]!;
-  const [near, far] = meeting.spans[wide]!;
+  const wide = found([0, 1, 2] as const, (at) => at !== meeting.axis && at !== run);
+  const [low, high] = nth(meeting.spans, run);
+  const [near, far] = nth(meeting.spans, wide);
   const tell = tellFrom(site, run);
   const length = high - low;
   // Wide meetings take their screws in zigzag: two in one line of grain split it.
@@ -143,7 +144,7 @@ export function straight(by: Method, site: Site): JointLayout | null {
         [wide, across(place, face) + aside],
       ]),
     );
-  const middle = depths(first, second, pointAt(rows[0]!, 1), direction);
+  const middle = depths(first, second, pointAt(nth(rows, 0), 1), direction);
   if (middle.deep <= 0 || middle.beyond <= 0) return null;
   const choose = (lean: Length) =>
     straightFor(
@@ -157,7 +158,7 @@ export function straight(by: Method, site: Site): JointLayout | null {
   const slope =
     by === 'brads'
       ? 0
-      : slopeAt((off, aside) => depths(first, second, pointAt(rows[0]! + off, 1, aside), direction).deep);
+      : slopeAt((off, aside) => depths(first, second, pointAt(nth(rows, 0) + off, 1, aside), direction).deep);
   const lean = slope < LEVEL ? 0 : roundToTape((choose(0).fastener.wide / 2) * slope, units);
   const chosen = choose(lean);
   const { fastener } = chosen;
@@ -187,7 +188,7 @@ export function straight(by: Method, site: Site): JointLayout | null {
         from: point,
         length: Math.max(0, laid.length - reach),
         behind: 0,
-        radius: fastener.pilot!.hard.across / 2,
+        radius: sure(fastener.pilot, 'pilot of the insert').hard.across / 2,
       },
     ];
     return { laid, first, second, meets: reach, ...(by === 'inserts' ? { beside: seat } : {}) };

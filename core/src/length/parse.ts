@@ -127,7 +127,7 @@ export function parseLength(text: string, units: Units): Parsed {
       return refuse(`“${unitName}” is not a unit known here. Use in, ft, mm, cm or m.`);
     const afterFeet = lastUnit === PER_FOOT;
     const bare = afterFeet || units === 'in' ? PER_INCH : PER_MM;
-    const unit = unitName === undefined ? bare : UNIT_SIZE[unitName]!;
+    const unit = unitName === undefined ? bare : (UNIT_SIZE[unitName] ?? bare);
     if (afterFeet && unit !== PER_INCH) return refuse(`“${typed}”: after feet come inches. ${example(units)}`);
     const value = number === undefined ? 0 : valueOf(number, unit, typed);
     if (typeof value !== 'number') return value;

@@ -1,7 +1,7 @@
 /**
  * What must be there: the first, last and nth of a list that is so long, the one that is so, what a map holds under a
- * key. In: lists and maps whose makers know so; out: the thing itself, or an error that says what was missing instead
- * of a fault somewhere later. Used by all.
+ * key, what is known to be. In: lists and maps whose makers know so; out: the thing itself, or an error that says what
+ * was missing instead of a fault somewhere later. Used by all.
  */
 
 /** The first of a list that is not empty. Throws where it is. */
@@ -30,6 +30,17 @@ export function found<T>(list: readonly T[], isSo: (one: T, k: number) => boolea
   const one = list.find(isSo);
   if (one === undefined) throw new RangeError('No one of the list is so');
   return one as Exclude<T, undefined>;
+}
+
+/** What is known to be there, called by a name; null and nothing are not. Throws where it is not. */
+export function sure<T>(one: T | null | undefined, name: string): T & {} {
+  if (one === null || one === undefined) throw new RangeError(`There is no ${name}`);
+  return one;
+}
+
+/** Adds to the number at index `k` of a list that reaches so far. Throws where it does not. */
+export function addAt(list: { readonly length: number; [k: number]: number }, k: number, by: number): void {
+  list[k] = nth(list, k) + by;
 }
 
 /** Each with the next of a list: one less than there are. */

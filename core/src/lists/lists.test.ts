@@ -1,4 +1,4 @@
-import { first, held, last } from '.';
+import { addAt, first, found, held, last, nth, pairs, sure } from '.';
 
 test('the first and last of a list, and what a map holds', () => {
   expect([first([3, 4, 5]), last([3, 4, 5]), held(new Map([['a', 7]]), 'a')]).toEqual([3, 5, 7]);
@@ -17,4 +17,37 @@ test('zero, nothing written, no and none are things too', () => {
     false,
     null,
   ]);
+});
+
+test('an index is in the list, or it is said which was asked of how many', () => {
+  expect([nth([3, 4, 0], 2), nth(Float64Array.of(1.5), 0)]).toEqual([0, 1.5]);
+  expect(() => nth([3, 4], 2)).toThrow('A list of 2 has nothing at 2');
+  expect(() => nth([3, 4], -1)).toThrow('A list of 2 has nothing at -1');
+});
+
+test('the one that is so is found, or it is said that none is', () => {
+  expect(found([1, 2, 3], (one) => one > 1)).toBe(2);
+  expect(() => found([1, 2, 3], (one) => one > 3)).toThrow('No one of the list is so');
+});
+
+test('what is known to be there is called by its name where it is not; zero and no are there', () => {
+  expect([sure(0, 'count'), sure(false, 'answer'), sure('', 'word')]).toEqual([0, false, '']);
+  expect(() => sure(null, 'top')).toThrow('There is no top');
+  expect(() => sure(undefined, 'top')).toThrow('There is no top');
+});
+
+test('neighbours in a list, one pair less than it is long', () => {
+  expect(pairs(['a', 'b', 'c'])).toEqual([
+    ['a', 'b'],
+    ['b', 'c'],
+  ]);
+  expect([pairs([1]), pairs([])]).toEqual([[], []]);
+});
+
+test('a number in a list grows in its place, and only where there is one', () => {
+  const counts = [2, 5];
+  addAt(counts, 1, -3);
+  expect(counts).toEqual([2, 2]);
+  expect(() => addAt(counts, 2, 1)).toThrow('A list of 2 has nothing at 2');
+  expect(counts).toEqual([2, 2]);
 });

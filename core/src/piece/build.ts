@@ -1,4 +1,4 @@
-import { first } from '../lists';
+import { first, held, sure } from '../lists';
 import { inches, type Length, type Units } from '../length';
 import { note, set } from '../job';
 import type { Finding, Job, Piece, Shop } from '../job';
@@ -86,7 +86,7 @@ function fixTop(
   const sides = base.flatMap((part) => [boxOf(part).min[1], boxOf(part).max[1]]);
   const middle = (Math.min(...sides) + Math.max(...sides)) / 2;
   for (const { tag, by } of bearers) {
-    const rail = byTag.get(tag)!;
+    const rail = held(byTag, tag);
     const kind: JointKind = !top.holdsScrews
       ? 'rest'
       : by === 'plate'
@@ -130,7 +130,7 @@ const bearing = (solid: Solid, part: Part): number =>
 function refused(piece: Piece, top: Top, because: string): Finding {
   const plainTop = { ...piece, top: 'joined', topChoices: {} };
   const plainBase = { ...piece, family: 'aprons', choices: {} };
-  const stands = (other: Piece) => refusal(other, familyOf(other), topOf(other)!) === null;
+  const stands = (other: Piece) => refusal(other, familyOf(other), sure(topOf(other), 'top')) === null;
   return note(piece.id, 'top-refused', 'stop', 'shape', {
     title: say`This top can not stand on this base`,
     because: say`${{ strong: top.name }}: ${because}`,

@@ -1,3 +1,4 @@
+import { nth } from '../lists';
 import { inches, type Length } from '../length';
 import type { Material, LumberSizes } from '../stock';
 import { say } from '../words';
@@ -121,7 +122,7 @@ export function assembleDrawers(kit: Kit, numbers: readonly number[], from: stri
       [],
       [say`Slide the bottom in dry: it squares the box.`],
     );
-    const before = at === 0 ? from : `drawer-front-${numbers[at - 1]!}`;
+    const before = at === 0 ? from : `drawer-front-${nth(numbers, at - 1)}`;
     kit.assemble(`drawer-in-${number}`, say`Hang drawer ${number}`, [], [before, `drawer-${number}`]);
     kit.assemble(
       `drawer-front-${number}`,

@@ -1,4 +1,4 @@
-import { first } from '../lists';
+import { first, sure } from '../lists';
 import { inches, type Length, type Units } from '../length';
 import type { Finding, Piece, Shop } from '../job';
 import { sizesIn, TABLE_SIZES } from '../stock';
@@ -47,7 +47,7 @@ export function fromFound(found: FoundTop, shop: Shop, units: Units, id: string)
   const length = Math.max(found.length, found.width);
   const width = Math.min(found.length, found.width);
   return STARTS.filter(
-    (start) => familyOf(start).topped && topOf(start)!.deck === 'rectangle' && start.top !== 'tiles',
+    (start) => familyOf(start).topped && sure(topOf(start), 'top').deck === 'rectangle' && start.top !== 'tiles',
   ).map((start) => {
     const base = pieceFrom(start, id);
     const under = base.size.height - topThickness(base);
@@ -84,7 +84,7 @@ export function fromFound(found: FoundTop, shop: Shop, units: Units, id: string)
 }
 
 const topThickness = (piece: Piece): Length => {
-  const top = topOf(piece)!;
+  const top = sure(topOf(piece), 'top');
   return top.thickness(settled(top.choices, piece.topChoices), sizesIn(piece, TABLE_SIZES));
 };
 

@@ -1,4 +1,4 @@
-import { held } from '../lists';
+import { first, held, nth } from '../lists';
 import { inches, type Length } from '../length';
 import { note, set } from '../job';
 import type { Change, Finding, PathIn, Piece, Remedy, ValueIn } from '../job';
@@ -118,10 +118,10 @@ const describe = (piece: string, spec: PartSpec) => ({
 export function board(piece: string, spec: PartSpec, box: Box, along: Axis, across: Axis): Part {
   const thick = (3 - along - across) as Axis;
   const size = (axis: Axis) => box.max[axis] - box.min[axis];
-  const [u, v] = [AXIS[along]!, AXIS[across]!];
+  const [u, v] = [nth(AXIS, along), nth(AXIS, across)];
   // The thickness runs along u x v; where that points down its axis, the part starts from the box's far side.
-  const back = dot(cross(u, v), AXIS[thick]!) < 0;
-  const at = add(box.min, back ? times(AXIS[thick]!, size(thick)) : [0, 0, 0]);
+  const back = dot(cross(u, v), nth(AXIS, thick)) < 0;
+  const at = add(box.min, back ? times(nth(AXIS, thick), size(thick)) : [0, 0, 0]);
   return {
     ...plain,
     ...describe(piece, spec),
@@ -213,7 +213,7 @@ export function cutFor(
 export function facePlane(part: Part, direction: Vec): Plane {
   const faces = rawSolidOf(part).flatMap((cell) => cell);
   const best = faces.reduce((a, b) => (dot(b.normal, direction) > dot(a.normal, direction) ? b : a));
-  return planeAt(best.points[0]!, best.normal);
+  return planeAt(first(best.points), best.normal);
 }
 
 /** Least and most of a part along a direction of the piece. */
@@ -230,7 +230,7 @@ export function halfLap(lower: Part, upper: Part, direction: Vec): readonly [Par
   const takes = (part: Part, other: Part, low: number, high: number): Part => {
     const own = [part.frame.u, part.frame.v, through(part.frame)];
     const axis = own.findIndex((way) => Math.abs(dot(way, direction)) > 1 - 1e-6) as Axis;
-    const sign = Math.sign(dot(own[axis]!, direction));
+    const sign = Math.sign(dot(nth(own, axis), direction));
     const start = dot(part.frame.at, direction);
     const ends = [sign * (low - start), sign * (high - start)].sort((x, y) => x - y) as [number, number];
     return cutFor(part, other, 'lap', axis, ends);
@@ -238,13 +238,17 @@ export function halfLap(lower: Part, upper: Part, direction: Vec): readonly [Par
   return [takes(lower, upper, middle, to), takes(upper, lower, from, middle)];
 }
 
-/** A round hole straight through a part along an axis of the piece, where it meets it. */
+/**
+ * A round hole straight through a part along an axis of the piece, where it meets it. A part that lies on a slant to it
+ * is left as it is: no face of it is square to the bit.
+ */
 export function holed(part: Part, centre: Vec, direction: Vec, radius: Length): Part {
-  const own = [part.frame.u, part.frame.v, through(part.frame)];
-  const axis = own.findIndex((way) => Math.abs(dot(way, direction)) > 1 - 1e-6) as Axis;
+  const own = [part.frame.u, part.frame.v, through(part.frame)] as const;
+  const axis = ([0, 1, 2] as const).find((at) => Math.abs(dot(own[at], direction)) > 1 - 1e-6);
+  if (axis === undefined) return part;
   const middle = into(part.frame, centre);
   const [a, b] = axis === 2 ? ([0, 1] as const) : axis === 1 ? ([0, 2] as const) : ([1, 2] as const);
-  const sizes = [part.length, part.width, part.thickness];
+  const size = ([part.length, part.width, part.thickness] as const)[axis];
   const cut: Cutout = {
     kind: 'hole',
     axis,
@@ -253,11 +257,11 @@ export function holed(part: Part, centre: Vec, direction: Vec, radius: Length): 
       [middle[a] + radius, middle[b], 1],
     ],
     from: -1,
-    to: sizes[axis]! + 1,
+    to: size + 1,
     for: null,
   };
   // A sliver off an edge is nothing to bore: the bit passes it by.
-  const least = Math.min(inches(1 / 16) * inches(1 / 4), (Math.PI * radius * radius) / 2) * sizes[axis]!;
+  const least = Math.min(inches(1 / 16) * inches(1 / 4), (Math.PI * radius * radius) / 2) * size;
   const touched = volumeOf(common(rawSolidOf(part), cutSolidOf(part, cut))) > least;
   return touched ? { ...part, cuts: [...part.cuts, cut] } : part;
 }

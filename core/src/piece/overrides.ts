@@ -52,7 +52,10 @@ export function overridden(piece: Piece, model: PieceModel, sizes: Sizes): Piece
   const set = piece.overrides;
   if (Object.keys(set).length === 0 && piece.loose.length === 0) return model;
   const parts = model.parts
-    .map((part) => (set[part.tag] ? change(part, set[part.tag]!, sizes) : part))
+    .map((part) => {
+      const own = set[part.tag];
+      return own ? change(part, own, sizes) : part;
+    })
     .filter((part) => part.count > 0);
   const kept = new Set(parts.map((part) => part.id));
   return {

@@ -1,3 +1,4 @@
+import { nth, sure } from '../lists';
 import type { Length } from '../length';
 import {
   cutSolid,
@@ -49,7 +50,7 @@ function endPlanes({ length, width, thickness, ends }: Part): readonly Plane[] {
 const swapped = (outline: Outline): Outline => {
   const back = [...outline].reverse();
   return back.map(([a, b], at) => {
-    const bulge = back[(at + 1) % back.length]![2] ?? 0;
+    const bulge = nth(back, (at + 1) % back.length)[2] ?? 0;
     return bulge === 0 ? [b, a] : [b, a, bulge];
   });
 };
@@ -91,7 +92,7 @@ export function localSolid(part: Part): Solid {
     (rest, cut, at) => subtract(rest, cutterOf(cut), CUT_SURFACE * (at + 1)),
     rawLocal(part),
   );
-  if (bodies.size >= MOST_BODIES) bodies.delete(bodies.keys().next().value!);
+  if (bodies.size >= MOST_BODIES) bodies.delete(sure(bodies.keys().next().value, 'oldest body'));
   bodies.set(shape, solid);
   return solid;
 }

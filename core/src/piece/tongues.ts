@@ -1,4 +1,4 @@
-import { held, last } from '../lists';
+import { held, last, sure } from '../lists';
 import { inches, type Length } from '../length';
 import type { Method, Piece } from '../job';
 import { common, contacts, dot, faceArea, outOf, raysIn, rectangle, times, through, volumeOf, add } from '../solid';
@@ -186,7 +186,11 @@ export function tongued(
   const byId = new Map(parts.map((part) => [part.id, part]));
   let tongues = wanted.flatMap((joint): readonly Tongue[] => {
     const [rail, post] = [held(byId, joint.drilled), held(byId, joint.into)];
-    const tongue = (joinOf(piece, joint)!.by === 'half lap' ? lapFor : tenonFor)(joint, rail, post);
+    const tongue = (sure(joinOf(piece, joint), 'way of the joint').by === 'half lap' ? lapFor : tenonFor)(
+      joint,
+      rail,
+      post,
+    );
     return tongue ? [tongue] : [];
   });
   const hits = (a: Tongue, b: Part) => volumeOf(common(rawSolidOf(bodyOf(a)), solidOf(b))) > SLIVER;

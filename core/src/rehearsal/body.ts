@@ -1,3 +1,4 @@
+import { nth } from '../lists';
 import { inches, type Length } from '../length';
 import type { Part } from '../piece';
 import {
@@ -103,7 +104,7 @@ export function slantEnd(
 const turned = (outline: Outline): Outline => {
   const back = [...outline].reverse();
   return back.map(([a, b], at) => {
-    const bulge = back[(at + 1) % back.length]![2] ?? 0;
+    const bulge = nth(back, (at + 1) % back.length)[2] ?? 0;
     return bulge === 0 ? ([b, a] as const) : ([b, a, bulge] as const);
   });
 };
@@ -130,7 +131,7 @@ export const woodAlong = (body: BenchPart, at: Vec, direction: Vec) => raysIn(bo
 export function slackOf({ length, width, thickness, cuts, outline }: Part): number {
   const sizes = [length, width, thickness];
   const clipped = (low: number, high: number, axis: number) =>
-    Math.max(0, Math.min(high, sizes[axis]!) - Math.max(low, 0));
+    Math.max(0, Math.min(high, nth(sizes, axis)) - Math.max(low, 0));
   const faces = cuts.reduce((sum, cut) => {
     const [a, b] = ([0, 1, 2] as const).filter((other) => other !== cut.axis) as [number, number];
     const span = (at: 0 | 1, along: number) =>

@@ -1,4 +1,4 @@
-import { held } from '../lists';
+import { first, held, nth } from '../lists';
 import { inches } from '../length';
 import { solidOf, type Joint, type Part } from '../piece';
 import { blocks, dot, outOfFrame, times, type Vec } from '../solid';
@@ -34,8 +34,8 @@ function outOfRow(bench: RehearsalBench, op: OperationOf<'place'>): string | nul
       const along = op.row === 'ends' ? body.low : (body.low + body.high) / 2;
       return { tag: part.tag, at: dot(part.frame.u, placed(part.frame, [along, 0, 0])) };
     });
-  const stray = places.find(({ at }) => Math.abs(at - places[0]!.at) > NEAR);
-  return stray ? `${stray.tag} does not lie level with ${places[0]!.tag}` : null;
+  const stray = places.find(({ at }) => Math.abs(at - first(places).at) > NEAR);
+  return stray ? `${stray.tag} does not lie level with ${first(places).tag}` : null;
 }
 
 /** Drawers run out of what is turned, and doors swing, unless they are out of the way first. */
@@ -59,14 +59,14 @@ export function runsOut(
 export function bring(bench: RehearsalBench, op: OperationOf<'place'>): void {
   const here = new Set<string>();
   op.comes.forEach(({ parts: ids, way }, at) => {
-    const [first] = ids;
-    const one = bench.whole.get(first!) ?? new Set();
+    const first = nth(ids, 0);
+    const one = bench.whole.get(first) ?? new Set();
     const strange = ids.find((id) => !one.has(id)) ?? [...one].find((id) => !ids.includes(id));
     if (strange)
       bench.fault(
         op,
         'not held',
-        `${held(bench.parts, first!).tag} and ${bench.parts.get(strange)?.tag} are not one, or come apart`,
+        `${held(bench.parts, first).tag} and ${bench.parts.get(strange)?.tag} are not one, or come apart`,
       );
     for (const id of ids) {
       const part = held(bench.parts, id);
@@ -77,7 +77,7 @@ export function bring(bench: RehearsalBench, op: OperationOf<'place'>): void {
     if (at > 0 || way !== null) {
       const there = [...here].map((id) => held(bench.parts, id));
       if (way === null && there.length > 0)
-        bench.fault(op, 'no way in', `${held(bench.parts, first!).tag} has no way in`);
+        bench.fault(op, 'no way in', `${held(bench.parts, first).tag} has no way in`);
       if (way !== null) {
         const out = times(way, -1);
         const stuck = ids.find((id) => {

@@ -1,4 +1,4 @@
-import { first, held } from '../lists';
+import { first, held, last, nth } from '../lists';
 import { inches, type Length } from '../length';
 import type { Joint } from '../piece';
 import { add, dot, into as intoFrame, norm, sub, times, type Vec } from '../solid';
@@ -8,14 +8,15 @@ import { woodAlong, type Hole } from './body';
 
 /** How long a fastener is, from what is written on its box. */
 export function lengthWritten(size: string): Length {
-  const text = size
-    .replace(/^#\d+ /, '')
-    .replace(/ fine$/, '')
-    .split(' x ')
-    .at(-1)!;
+  const text = last(
+    size
+      .replace(/^#\d+ /, '')
+      .replace(/ fine$/, '')
+      .split(' x '),
+  );
   const sum = text.split(' ').reduce((total, bit) => {
-    const [over, under] = bit.split('/').map(Number);
-    return total + over! / (under ?? 1);
+    const [over = NaN, under = 1] = bit.split('/').map(Number);
+    return total + over / under;
   }, 0);
   return inches(sum);
 }
@@ -132,7 +133,7 @@ export function driveJoint(bench: RehearsalBench, op: OperationOf<'drive'>, join
             line.at[2] + line.direction[2] * reach,
           ]),
         );
-        bodyOf(bench, one.id).metal.push([first(ends), ends[1]!]);
+        bodyOf(bench, one.id).metal.push([first(ends), nth(ends, 1)]);
       }
     }
   }

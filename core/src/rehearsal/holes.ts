@@ -1,3 +1,4 @@
+import { nth } from '../lists';
 import { inches, type Length } from '../length';
 import type { Part } from '../piece';
 import { add, dot, norm, sub, times, type Vec } from '../solid';
@@ -56,7 +57,7 @@ export function boreAt(body: BenchPart, part: Part, spot: Spot, way: Vec, op: Op
   if (!wood)
     return `${spot.tag}: there is no wood at ${spot.side.name}, ${(spot.at / inches(1)).toFixed(2)} from the ${spot.from.name}`;
   const counterbore = op.bits.find(({ as }) => as === 'counterbore');
-  const last = op.bits.at(-1)!;
+  const last = nth(op.bits, op.bits.length - 1);
   const deep = last.deep;
   if (deep !== null && deep >= wood[1] - 40 - 1)
     return `${spot.tag}: ${(deep / inches(1)).toFixed(2)} deep goes through`;

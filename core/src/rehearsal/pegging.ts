@@ -1,4 +1,4 @@
-import { held } from '../lists';
+import { first, held } from '../lists';
 import { inches } from '../length';
 import type { Part } from '../piece';
 import { dot, norm, sub, times, type Vec } from '../solid';
@@ -34,8 +34,8 @@ export function pushPegs(bench: RehearsalBench, op: OperationOf<'peg'>): void {
   use(bench, op.fastener, op.size, op.count);
 }
 /** Which way the long side of a slot lies in the piece. */
-function lieOf(part: Part, { hollows: [first] }: Hole): Vec {
-  const way = sub(first!.to, first!.from);
+function lieOf(part: Part, { hollows }: Hole): Vec {
+  const way = sub(first(hollows).to, first(hollows).from);
   return times(pointed(part.frame, way), 1 / Math.max(1, norm(way)));
 }
 type Side = { readonly part: Part; readonly holes: readonly Hole[] };

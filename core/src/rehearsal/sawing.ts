@@ -1,4 +1,4 @@
-import { held } from '../lists';
+import { held, nth } from '../lists';
 import { inches, type Length } from '../length';
 import type { Board, CutPiece } from '../buying';
 import type { NumberedCut, Setup } from '../sawing';
@@ -18,7 +18,7 @@ const SAME = 8;
 function kept(points: readonly Flat[], [a, b]: Flat, c: number): readonly Flat[] {
   const out: Flat[] = [];
   points.forEach((p, at) => {
-    const q = points[(at + 1) % points.length]!;
+    const q = nth(points, (at + 1) % points.length);
     const [dp, dq] = [a * p[0] + b * p[1] - c, a * q[0] + b * q[1] - c];
     if (dp <= 0) out.push(p);
     if ((dp < 0 && dq > 0) || (dp > 0 && dq < 0)) {
@@ -32,14 +32,14 @@ function kept(points: readonly Flat[], [a, b]: Flat, c: number): readonly Flat[]
 const areaOf = (points: readonly Flat[]): number =>
   Math.abs(
     points.reduce((sum, [x, y], at) => {
-      const [nx, ny] = points[(at + 1) % points.length]!;
+      const [nx, ny] = nth(points, (at + 1) % points.length);
       return sum + x * ny - nx * y;
     }, 0),
   ) / 2;
 
 const holds = (points: readonly Flat[], [x, y]: Flat): boolean =>
   points.every(([px, py], at) => {
-    const [qx, qy] = points[(at + 1) % points.length]!;
+    const [qx, qy] = nth(points, (at + 1) % points.length);
     return (qx - px) * (y - py) - (qy - py) * (x - px) >= -SAME * Math.hypot(qx - px, qy - py);
   });
 

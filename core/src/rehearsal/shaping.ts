@@ -1,4 +1,4 @@
-import { first, held } from '../lists';
+import { first, held, nth, sure } from '../lists';
 import { inches } from '../length';
 import { circle, into as intoFrame, type Vec } from '../solid';
 import type { Operation, OperationOf } from '../work';
@@ -76,10 +76,10 @@ export function drill(
     const body = bodyOf(bench, spot.part);
     const hole =
       op.kind === 'bore'
-        ? boreAt(body, part, spot, op.ways[at]!, op)
+        ? boreAt(body, part, spot, nth(op.ways, at), op)
         : op.kind === 'pocket'
-          ? pocketAt(body, part, spot, op.exits[spot.joint]!, op.jig)
-          : slotAt(body, part, spot, op.ways[at]!, op);
+          ? pocketAt(body, part, spot, sure(op.exits[spot.joint], 'way out of the pocket'), op.jig)
+          : slotAt(body, part, spot, nth(op.ways, at), op);
     if (typeof hole === 'string') return bench.fault(op, 'not told', hole);
     if (hitsMetal(body, hole.at, hole.direction, hole.deep ?? inches(1)))
       bench.fault(op, 'hits a screw', `${spot.tag}: the bit meets a screw`);

@@ -1,3 +1,4 @@
+import { nth } from '../lists';
 import { inches } from '../length';
 import { solidOf, type Part } from '../piece';
 import { contacts, into } from '../solid';
@@ -15,7 +16,7 @@ export function standsAsTold(mark: Standing, parts: ReadonlyMap<string, Part>): 
   if (faces.length === 0) return `${mark.tag} does not touch ${mark.ontoTag}`;
   const wrong = mark.rows.find(({ of, from, at }) => {
     const own = of === 'onto' ? onto : part;
-    const size = [own.length, own.width, own.thickness][from.axis]!;
+    const size = nth([own.length, own.width, own.thickness], from.axis);
     const places = faces.flatMap(({ points }) => points.map((point) => into(own.frame, point)[from.axis]));
     const gap = from.sign < 0 ? Math.min(...places) : size - Math.max(...places);
     return Math.abs(gap - at) > NEAR;

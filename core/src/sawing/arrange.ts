@@ -1,3 +1,4 @@
+import { first, nth, sure } from '../lists';
 import { inches, type Length } from '../length';
 import { able, kerfFor, WAYS, type Shop } from '../job';
 import { KEEP_OFFCUT, type Board, type CutPiece } from '../buying';
@@ -35,10 +36,12 @@ const ripOf = ({ blank }: CutPiece): Rip | null => (blank.part.plies > 1 ? null 
 
 const isLane = ({ offer, pieces }: Board): boolean => {
   const sorted = [...pieces].sort((a, b) => a.x - b.x);
-  return !('sheet' in offer) && sorted.every((piece, at) => at === 0 || piece.x > sorted[at - 1]!.x) && !beside(sorted);
+  return (
+    !('sheet' in offer) && sorted.every((piece, at) => at === 0 || piece.x > nth(sorted, at - 1).x) && !beside(sorted)
+  );
 };
 /** True where one piece lies above another. */
-const beside = (pieces: readonly CutPiece[]): boolean => pieces.some(({ y }) => y !== pieces[0]!.y);
+const beside = (pieces: readonly CutPiece[]): boolean => pieces.some(({ y }) => y !== first(pieces).y);
 
 const isSquare = ({ slants }: CutPiece): boolean => slants.left === 0 && slants.right === 0;
 
@@ -52,7 +55,7 @@ function sticksOf(pieces: readonly CutPiece[], kerf: Length): readonly (readonly
   let long = 0;
   for (const piece of sorted) {
     const stick = sticks.at(-1);
-    const alike = stick !== undefined && width(stick[0]!) === width(piece);
+    const alike = stick !== undefined && width(first(stick)) === width(piece);
     if (alike && (width(piece) === 0 || long + kerf + piece.length <= LONGEST_RIP)) {
       stick.push(piece);
       long += kerf + piece.length;
@@ -92,15 +95,15 @@ function runsOf({ pieces, offcuts, hand, length }: Board): readonly Run[] {
 
 /** Lays sticks into a run from its left end on; null where the rough cuts have no room. */
 function layIn(run: Run, sticks: readonly (readonly CutPiece[])[], kerf: Length): readonly Stick[] | null {
-  const rips = sticks.some((stick) => ripOf(stick[0]!) !== null);
+  const rips = sticks.some((stick) => ripOf(first(stick)) !== null);
   const whole = sum(run.pieces.map(({ length }) => length)) + kerf * run.pieces.length;
-  const pastOf = (stick: readonly CutPiece[]) => (stick.at(-1)!.blank.extra > 0 ? 0 : PAST);
+  const pastOf = (stick: readonly CutPiece[]) => (nth(stick, stick.length - 1).blank.extra > 0 ? 0 : PAST);
   const between = sum(sticks.slice(0, -1).map((stick) => (rips ? pastOf(stick) : 0)));
   const free = run.to - run.from - whole - between;
   if (free < -kerf) return null;
-  const last = sticks.at(-1)!;
+  const last = nth(sticks, sticks.length - 1);
   // What is kept is cut off before the rip: it stays as wide as the board.
-  const cutOff = ripOf(last[0]!) !== null && free - pastOf(last) >= KEEP_OFFCUT;
+  const cutOff = ripOf(first(last)) !== null && free - pastOf(last) >= KEEP_OFFCUT;
   let x = run.from;
   return sticks.map((stick, at): Stick => {
     const past = rips && (at < sticks.length - 1 || cutOff) ? pastOf(stick) : null;
@@ -110,7 +113,7 @@ function layIn(run: Run, sticks: readonly (readonly CutPiece[])[], kerf: Length)
       return lies;
     });
     x += past ?? 0;
-    return { pieces, rip: ripOf(stick[0]!), past };
+    return { pieces, rip: ripOf(first(stick)), past };
   });
 }
 
@@ -130,7 +133,8 @@ export function arrange(board: Board, shop: Shop): SawnBoard {
   const roughed = able(shop.tools, WAYS.rip) ? runs.map((run) => layIn(run, sticksOf(run.pieces, kerf), kerf)) : [null];
   const crosscutFirst = ripped && roughed.includes(null);
   const sticks = runs.flatMap(
-    (run, at) => (crosscutFirst ? null : roughed[at]) ?? layIn(run, [longestFirst(run.pieces)], kerf)!,
+    (run, at) =>
+      (crosscutFirst ? null : roughed[at]) ?? sure(layIn(run, [longestFirst(run.pieces)], kerf), 'room in the run'),
   );
   const laid = sticks.map((stick) => (crosscutFirst || !ripped ? { ...stick, rip: null, past: null } : stick));
   return { board: withPieces(board, runs, laid, kerf), lane: true, crosscutFirst, sticks: laid };
@@ -150,8 +154,11 @@ function withPieces(board: Board, runs: readonly Run[], sticks: readonly Stick[]
       ...pieces.filter((piece) => inRun(run, piece) && end(piece) < board.length).map((piece) => crosscut(end(piece))),
     ]),
     offcuts: runs.flatMap((run) => {
-      const last = sticks.findLast(({ pieces: [first] }) => inRun(run, first!))!;
-      const x = end(last.pieces.at(-1)!) + kerf + (last.past ?? 0);
+      const last = sure(
+        sticks.findLast(({ pieces }) => inRun(run, nth(pieces, 0))),
+        'stick in the run',
+      );
+      const x = end(nth(last.pieces, last.pieces.length - 1)) + kerf + (last.past ?? 0);
       return x < run.to ? [{ x, y: 0, length: run.to - x, width: board.width }] : [];
     }),
   };

@@ -1,3 +1,4 @@
+import { nth } from '../lists';
 import type { CutPiece } from '../buying';
 import type { NumberedCut, Setup } from './setup';
 
@@ -39,7 +40,7 @@ export function passesOf(setup: Setup, cuts: readonly NumberedCut[]): readonly P
   const id = (at: number) => `${setup.id.slice(0, LETTERS)}#${at + 1}`;
   if (setup.kind === 'fence')
     return setup.runs.map(({ board, pieces }, at) => ({ id: id(at), setup, cuts: [], boards: [board], pieces }));
-  const own = setup.cuts.map((number) => cuts[number - 1]!);
+  const own = setup.cuts.map((number) => nth(cuts, number - 1));
   const groups = setup.gang > 1 ? rounds(own).flatMap((round) => chunked(round, setup.gang)) : own.map((cut) => [cut]);
   return groups.map((group, at) => ({
     id: id(at),

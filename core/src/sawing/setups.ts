@@ -1,3 +1,4 @@
+import { last, nth } from '../lists';
 import { toInches, type Length } from '../length';
 import { able, kerfFor, WAYS, type Shop, type Tool } from '../job';
 import type { Board, CutPiece } from '../buying';
@@ -91,7 +92,7 @@ const degreesOf = ({ ends }: CutPiece['blank']): number =>
   ends ? Math.max(...[ends.left, ends.right].map(Math.abs)) : 0;
 
 function stopSetup(id: string, made: readonly Made[], shop: Shop, when: Setup['when']): Setup {
-  const { blank, length } = made[0]!.piece;
+  const { blank, length } = nth(made, 0).piece;
   const widest = Math.max(...made.map(({ piece }) => piece.blank.width));
   const extras = distinct(made.map(({ piece }) => piece.blank.extraFor));
   const tool = crosscutTool(shop, widest, degreesOf(blank));
@@ -103,7 +104,7 @@ function stopSetup(id: string, made: readonly Made[], shop: Shop, when: Setup['w
     setting: length,
     made,
     gang: tool === 'mitre saw' && square ? Math.max(1, Math.min(made.length, Math.floor(shop.crosscut / widest))) : 1,
-    extraFor: extras.length === 1 ? extras[0]! : null,
+    extraFor: extras.length === 1 ? nth(extras, 0) : null,
     ends: blank.ends,
     when,
   });
@@ -137,10 +138,10 @@ function drawnUp({ made, others = [], ...given }: Rough): Setup {
 type ToRip = { readonly rip: Rip; readonly board: number; readonly pieces: readonly CutPiece[] };
 
 function fenceSetup(id: string, rows: readonly ToRip[], shop: Shop): Setup {
-  const { to } = rows[0]!.rip;
+  const { to } = nth(rows, 0).rip;
   const pieces = rows.flatMap((row) => row.pieces);
   const both = rows.some(({ rip }) => rip.why === 'square edges');
-  const { from } = rows.find(({ rip }) => rip.why === 'square edges')?.rip ?? rows[0]!.rip;
+  const { from } = rows.find(({ rip }) => rip.why === 'square edges')?.rip ?? nth(rows, 0).rip;
   const tool = first(shop, WAYS.rip);
   const jointer = shop.tools.includes('jointer');
   const share = (k: number, of: number) => from - Math.round(((from - to) * k) / of);
@@ -188,14 +189,14 @@ function laneSetups(sawn: readonly SawnBoard[], cuts: readonly NumberedCut[], sh
     });
   const lanes = sawn.filter(({ lane }) => lane);
   const parted = lanes.flatMap(({ sticks }) => sticks.filter(({ past }) => past !== null));
-  const lastOf = ({ pieces }: Stick) => pieces.at(-1)!;
+  const lastOf = ({ pieces }: Stick) => last(pieces);
   const onLine = new Set(parted.filter(({ past }) => past === 0).map(lastOf));
   const marks = (id: string, setting: Length, sticks: readonly Stick[]): readonly Setup[] => {
     const made = making(sticks.map(lastOf));
     if (made.length === 0) return [];
     const widest = Math.max(...made.map(({ piece }) => piece.blank.width));
     const extras = distinct(made.map(({ piece }) => piece.blank.extraFor));
-    const extraFor = setting === 0 && extras.length === 1 ? extras[0]! : null;
+    const extraFor = setting === 0 && extras.length === 1 ? nth(extras, 0) : null;
     return [drawnUp({ id, kind: 'marks', tool: crosscutTool(shop, widest, 0), setting, made, extraFor })];
   };
   const nameOf = ({ piece: { length, blank } }: Made) =>
@@ -205,7 +206,7 @@ function laneSetups(sawn: readonly SawnBoard[], cuts: readonly NumberedCut[], sh
       .map(([name, made]) => stopSetup(`${kind}:${name}`, made, shop, kind === 'early' ? 'before ripping' : 'as usual'))
       .sort(largest);
   const fences = (rows: readonly ToRip[]) =>
-    by(rows, ({ rip, pieces: [piece] }) => `${rip.to}:${piece!.blank.thickness}`)
+    by(rows, ({ rip, pieces }) => `${rip.to}:${nth(pieces, 0).blank.thickness}`)
       .map(([name, row]) => fenceSetup(`fence:${name}`, row, shop))
       .sort(largest);
   // Plies are ripped once they are glued: that is work on the part, not on the board.

@@ -1,3 +1,4 @@
+import { first } from '../lists';
 import { dim, listOf, say, strong, type Phrase } from '../words';
 import { degreesText, several } from '../work';
 import type { Setup } from './setup';
@@ -6,7 +7,7 @@ import type { Setup } from './setup';
 export function settingName({ kind, setting, parts, boards }: Setup): Phrase {
   switch (kind) {
     case 'guide':
-      return parts.length > 0 ? say`Sheet ${boards[0]!}` : say`Sheet`;
+      return parts.length > 0 ? say`Sheet ${first(boards)}` : say`Sheet`;
     case 'marks':
       return setting === 0 ? say`Rough` : say`Rough, ${dim(setting)} past`;
     case 'stop':

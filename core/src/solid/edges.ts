@@ -1,3 +1,4 @@
+import { nth } from '../lists';
 import type { Solid } from './solid';
 import { facesOf } from './solid';
 import { dot, norm, sub, unit, type Vec } from './vector';
@@ -14,7 +15,7 @@ const OFF = 0.137;
 function lineOf(a: Vec, b: Vec): { readonly name: string; readonly along: Vec; readonly foot: Vec } {
   let along = unit(sub(b, a));
   const lead = along.findIndex((value) => Math.abs(value) > 1e-4);
-  if (along[lead]! < 0) along = [-along[0], -along[1], -along[2]];
+  if (nth(along, lead) < 0) along = [-along[0], -along[1], -along[2]];
   const run = dot(a, along);
   const foot: Vec = [a[0] - along[0] * run, a[1] - along[1] * run, a[2] - along[2] * run];
   return {
@@ -26,7 +27,7 @@ function lineOf(a: Vec, b: Vec): { readonly name: string; readonly along: Vec; r
 
 /** One cell whose faces all lie on surfaces of their own, as a plain board: every side of every face is an edge. */
 const isPlain = (solid: Solid): boolean =>
-  solid.length === 1 && new Set(solid[0]!.map((face) => face.surface)).size === solid[0]!.length;
+  solid.length === 1 && new Set(nth(solid, 0).map((face) => face.surface)).size === nth(solid, 0).length;
 
 /** Of an edge that two faces share, the one way round it is kept. */
 const first = (a: Vec, b: Vec): boolean =>
@@ -42,9 +43,9 @@ export function edgesOf(solid: Solid): readonly Edge[] {
   const known = edges.get(solid);
   if (known) return known;
   const found = isPlain(solid)
-    ? solid[0]!.flatMap(({ points }) =>
+    ? nth(solid, 0).flatMap(({ points }) =>
         points.flatMap((point, at): Edge[] => {
-          const next = points[(at + 1) % points.length]!;
+          const next = nth(points, (at + 1) % points.length);
           return first(point, next) ? [[point, next]] : [];
         }),
       )
@@ -57,7 +58,7 @@ function drawnEdges(solid: Solid): readonly Edge[] {
   const lines = new Map<string, { along: Vec; foot: Vec; marks: Map<number, { at: number; by: number }[]> }>();
   for (const { points, surface } of facesOf(solid))
     points.forEach((point, at) => {
-      const next = points[(at + 1) % points.length]!;
+      const next = nth(points, (at + 1) % points.length);
       if (norm(sub(next, point)) < 1) return;
       const { name, along, foot } = lineOf(point, next);
       const line = lines.get(name) ?? { along, foot, marks: new Map() };
@@ -78,9 +79,9 @@ function drawnEdges(solid: Solid): readonly Edge[] {
       let cover = 0;
       let start = 0;
       for (let index = 0; index < row.length;) {
-        const { at } = row[index]!;
+        const { at } = nth(row, index);
         const before = cover;
-        while (index < row.length && row[index]!.at - at < 1) cover += row[index++]!.by;
+        while (index < row.length && nth(row, index).at - at < 1) cover += nth(row, index++).by;
         if (before === 0) start = at;
         if (before === 0 || cover !== 0) continue;
         const edge: Edge = [point(start), point(at)];
@@ -104,7 +105,7 @@ export function outlinedFaces(solid: Solid): readonly OutlinedFace[] {
   const known = outlined.get(solid);
   if (known) return known;
   if (isPlain(solid)) {
-    const plain = solid[0]!.map(({ normal, points }): OutlinedFace => ({
+    const plain = nth(solid, 0).map(({ normal, points }): OutlinedFace => ({
       normal,
       points,
       drawn: points.map(() => true),
@@ -123,7 +124,7 @@ export function outlinedFaces(solid: Solid): readonly OutlinedFace[] {
     const corners: Vec[] = [];
     const drawn: boolean[] = [];
     points.forEach((point, at) => {
-      const next = points[(at + 1) % points.length]!;
+      const next = nth(points, (at + 1) % points.length);
       const line = lines.get(lineOf(point, next).name);
       const [from, to] = line ? [dot(point, line.along), dot(next, line.along)] : [0, 1];
       const share = (run: number) => (run - from) / (to - from);
@@ -131,7 +132,7 @@ export function outlinedFaces(solid: Solid): readonly OutlinedFace[] {
       const stops = (line?.runs ?? []).flat().map(share).filter(inside);
       const marks = [0, ...[...new Set(stops)].sort((a, b) => a - b), 1];
       for (let k = 0; k + 1 < marks.length; k++) {
-        const [start, end] = [marks[k]!, marks[k + 1]!];
+        const [start, end] = [nth(marks, k), nth(marks, k + 1)];
         const middle = from + ((start + end) / 2) * (to - from);
         corners.push([
           point[0] + (next[0] - point[0]) * start,

@@ -1,3 +1,4 @@
+import { nth } from '../lists';
 /**
  * A closed outline in a plane, counter-clockwise. A corner's third number is the bulge of the edge that leaves it:
  * the tangent of a quarter of the arc's angle, positive where it turns left, as DXF has it. Left out for a straight
@@ -34,8 +35,8 @@ export function arcOf(a: Flat, b: Flat, bulge: number): { readonly centre: Flat;
 /** Two arcs of one circle, one after the other, are one surface: they have no corner between them. */
 function sameCircle(outline: Outline, at: number, before: number): boolean {
   const arc = (index: number) => {
-    const [x, y, bulge = 0] = outline[index]!;
-    const [nextX, nextY] = outline[(index + 1) % outline.length]!;
+    const [x, y, bulge = 0] = nth(outline, index);
+    const [nextX, nextY] = nth(outline, (index + 1) % outline.length);
     return bulge === 0 ? null : arcOf([x, y], [nextX, nextY], bulge);
   };
   const [a, b] = [arc(at), arc(before)];
@@ -54,7 +55,7 @@ export function flatten(outline: Outline): { readonly points: readonly Flat[]; r
   outline.forEach(([x, y, bulge = 0], index) => {
     let at = index;
     while (at > 0 && sameCircle(outline, at, at - 1)) at--;
-    const [nextX, nextY] = outline[(index + 1) % outline.length]!;
+    const [nextX, nextY] = nth(outline, (index + 1) % outline.length);
     points.push([x, y]);
     edges.push(at);
     if (bulge === 0) return;
@@ -77,7 +78,7 @@ export function flatten(outline: Outline): { readonly points: readonly Flat[]; r
 /** Area enclosed by points in order; positive counter-clockwise (shoelace). */
 export const areaOf = (points: readonly Flat[]): number =>
   points.reduce((sum, [x, y], at) => {
-    const [nextX, nextY] = points[(at + 1) % points.length]!;
+    const [nextX, nextY] = nth(points, (at + 1) % points.length);
     return sum + x * nextY - nextX * y;
   }, 0) / 2;
 
@@ -91,7 +92,7 @@ export function spanOf(points: readonly Flat[]): { readonly x: Flat; readonly y:
 /** A convex polygon cut by a line: what lies where normal . p <= reach. */
 export function clipped(points: readonly Flat[], normal: Flat, reach: number): readonly Flat[] {
   return points.flatMap((point, at): Flat[] => {
-    const next = points[(at + 1) % points.length]!;
+    const next = nth(points, (at + 1) % points.length);
     const side = (p: Flat) => normal[0] * p[0] + normal[1] * p[1] - reach;
     const [here, there] = [side(point), side(next)];
     const share = here / (here - there);

@@ -1,3 +1,4 @@
+import { first, nth } from '../lists';
 import { add, cross, dot, norm, outOf, sub, times, unit, type Frame, type Vec } from './vector';
 import { flatten, type Outline } from './outline';
 
@@ -31,9 +32,9 @@ export function prism(outline: Outline, from: number, to: number, axis: 0 | 1 | 
   const high = points.map((point) => at(point, to));
   const sides = points.map((_, index): Face => {
     const next = (index + 1) % points.length;
-    const corners = [low[index]!, low[next]!, high[next]!, high[index]!];
-    const edge = sub(low[next]!, low[index]!);
-    return { normal: unit(cross(edge, normal)), points: corners, surface: 2 + edges[index]! };
+    const corners = [nth(low, index), nth(low, next), nth(high, next), nth(high, index)];
+    const edge = sub(nth(low, next), nth(low, index));
+    return { normal: unit(cross(edge, normal)), points: corners, surface: 2 + nth(edges, index) };
   });
   return [
     { normal: times(normal, -1), points: [...low].reverse(), surface: 0 },
@@ -46,7 +47,7 @@ export function prism(outline: Outline, from: number, to: number, axis: 0 | 1 | 
 function keepInside(points: readonly Vec[], { normal, reach }: Plane): readonly Vec[] {
   const kept: Vec[] = [];
   points.forEach((point, at) => {
-    const next = points[(at + 1) % points.length]!;
+    const next = nth(points, (at + 1) % points.length);
     const [here, there] = [dot(normal, point) - reach, dot(normal, next) - reach];
     if (here <= ON) kept.push(point);
     if ((here < -ON && there > ON) || (here > ON && there < -ON))
@@ -64,7 +65,7 @@ function capOf(cell: Cell, { normal, reach }: Plane, surface: number): Face | nu
         on.push(point);
   if (on.length < 3) return null;
   const middle = times(on.reduce(add), 1 / on.length);
-  const first = unit(sub(on[0]!, middle));
+  const first = unit(sub(nth(on, 0), middle));
   const second = cross(normal, first);
   const angle = (point: Vec) => Math.atan2(dot(sub(point, middle), second), dot(sub(point, middle), first));
   return { normal, points: [...on].sort((a, b) => angle(a) - angle(b)), surface };
@@ -97,7 +98,7 @@ export const cutSolid = (solid: Solid, plane: Plane, surface: number): Solid =>
     return kept ? [kept] : [];
   });
 
-const planeOf = (face: Face): Plane => planeAt(face.points[0]!, face.normal);
+const planeOf = (face: Face): Plane => planeAt(first(face.points), face.normal);
 
 /** The body without a convex cutter. The cutter's faces become surfaces numbered from `surface` up. */
 export function subtract(solid: Solid, cutter: Cell, surface: number): Solid {
@@ -151,38 +152,36 @@ const limits = new WeakMap<Solid, readonly [Vec, Vec]>();
 export function limitsOf(solid: Solid): readonly [Vec, Vec] {
   const known = limits.get(solid);
   if (known) return known;
-  const [low, high]: [number, number, number][] = [
-    [Infinity, Infinity, Infinity],
-    [-Infinity, -Infinity, -Infinity],
-  ];
+  const low: [number, number, number] = [Infinity, Infinity, Infinity];
+  const high: [number, number, number] = [-Infinity, -Infinity, -Infinity];
   for (const cell of solid)
     for (const { points } of cell)
       for (const point of points)
-        for (let axis = 0; axis < 3; axis++) {
-          low![axis] = Math.min(low![axis]!, point[axis]!);
-          high![axis] = Math.max(high![axis]!, point[axis]!);
+        for (const axis of [0, 1, 2] as const) {
+          low[axis] = Math.min(low[axis], point[axis]);
+          high[axis] = Math.max(high[axis], point[axis]);
         }
-  const box = [low!, high!] as const;
+  const box = [low, high] as const;
   limits.set(solid, box);
   return box;
 }
 
 const cornersSum = (points: readonly Vec[]): Vec =>
-  points.reduce<Vec>((sum, point, at) => add(sum, cross(point, points[(at + 1) % points.length]!)), [0, 0, 0]);
+  points.reduce<Vec>((sum, point, at) => add(sum, cross(point, nth(points, (at + 1) % points.length))), [0, 0, 0]);
 
 /** Area of a flat polygon. */
 export const faceArea = (points: readonly Vec[]): number => {
-  const from = points[0]!;
+  const from = first(points);
   return norm(cornersSum(points.map((point) => sub(point, from)))) / 2;
 };
 
 /** Volume in cubic length units: a sixth of each face's signed reach from a corner (divergence theorem). */
 export const volumeOf = (solid: Solid): number =>
   solid.reduce((sum, cell) => {
-    const from = cell[0]!.points[0]!;
+    const from = first(first(cell).points);
     const sixths = cell.reduce((total, { points, normal }) => {
       const area = faceArea(points);
-      return total + 2 * area * dot(normal, sub(points[0]!, from));
+      return total + 2 * area * dot(normal, sub(first(points), from));
     }, 0);
     return sum + Math.max(0, sixths) / 6;
   }, 0);
@@ -231,7 +230,7 @@ function outsideOf(points: readonly Vec[], cover: Face): readonly (readonly Vec[
   const pieces: (readonly Vec[])[] = [];
   let rest = points;
   for (let at = 0; at < cover.points.length && rest.length > 0; at++) {
-    const [from, to] = [cover.points[at]!, cover.points[(at + 1) % cover.points.length]!];
+    const [from, to] = [nth(cover.points, at), nth(cover.points, (at + 1) % cover.points.length)];
     const side = planeAt(from, unit(cross(sub(to, from), cover.normal)));
     const out = keepInside(rest, flipped(side));
     if (out.length > 0 && faceArea(out) > 1) pieces.push(out);
@@ -248,7 +247,11 @@ function shownOf(solid: Solid): Shown {
   if (known) return known;
   const origin = origins.get(solid);
   const faces =
-    solid.length === 1 ? solid[0]! : origin ? inFrame(origin.frame, [facesOf(origin.solid)])[0]! : uncovered(solid);
+    solid.length === 1
+      ? first(solid)
+      : origin
+        ? first(inFrame(origin.frame, [facesOf(origin.solid)]))
+        : uncovered(solid);
   const all: Shown = { faces, spans: faces.map(spanOfFace) };
   shown.set(solid, all);
   return all;
@@ -264,8 +267,12 @@ function uncovered(solid: Solid): readonly Face[] {
       solid.forEach((other, k) => {
         if (k === at) return;
         other.forEach((against, one) => {
-          if (dot(face.normal, against.normal) > -1 + 1e-9 || clear(spans[at]![which]!, spans[k]![one]!)) return;
-          if (Math.abs(dot(plane.normal, against.points[0]!) - plane.reach) > 2 * ON) return;
+          if (
+            dot(face.normal, against.normal) > -1 + 1e-9 ||
+            clear(nth(nth(spans, at), which), nth(nth(spans, k), one))
+          )
+            return;
+          if (Math.abs(dot(plane.normal, first(against.points)) - plane.reach) > 2 * ON) return;
           left = left.flatMap((points) => outsideOf(points, against));
         });
       });
@@ -287,8 +294,8 @@ function spanOfFace(face: Face): Span {
   ];
   for (const point of face.points)
     for (let axis = 0; axis < 3; axis++) {
-      span[axis] = Math.min(span[axis]!, point[axis]! - TOUCHING);
-      span[axis + 3] = Math.max(span[axis + 3]!, point[axis]! + TOUCHING);
+      span[axis] = Math.min(nth(span, axis), nth(point, axis) - TOUCHING);
+      span[axis + 3] = Math.max(nth(span, axis + 3), nth(point, axis) + TOUCHING);
     }
   return span;
 }
@@ -302,15 +309,15 @@ export function contacts(a: Solid, b: Solid): readonly Face[] {
   const [low, high] = limitsOf(b);
   const spanB: Span = [low[0], low[1], low[2], high[0], high[1], high[2]];
   for (const [at, face] of ofA.faces.entries()) {
-    const span = ofA.spans[at]!;
+    const span = nth(ofA.spans, at);
     if (clear(span, spanB)) continue;
     for (const [one, other] of ofB.faces.entries()) {
-      if (dot(face.normal, other.normal) > -1 + 1e-6 || clear(span, ofB.spans[one]!)) continue;
+      if (dot(face.normal, other.normal) > -1 + 1e-6 || clear(span, nth(ofB.spans, one))) continue;
       const plane = planeOf(other);
       if (!face.points.every((point) => Math.abs(dot(plane.normal, point) - plane.reach) <= TOUCHING)) continue;
       let shared = face.points;
       for (let side = 0; side < other.points.length && shared.length > 0; side++) {
-        const [from, to] = [other.points[side]!, other.points[(side + 1) % other.points.length]!];
+        const [from, to] = [nth(other.points, side), nth(other.points, (side + 1) % other.points.length)];
         shared = keepInside(shared, planeAt(from, unit(cross(sub(to, from), other.normal))));
       }
       if (shared.length >= 3 && faceArea(shared) > TOUCHING) found.push({ ...face, points: shared });

@@ -1,4 +1,4 @@
-import { last } from '../lists';
+import { last, nth } from '../lists';
 import { clipped, type Flat } from './outline';
 import { rayIn } from './ray';
 import { limitsOf, type Cell, type Solid } from './solid';
@@ -18,7 +18,7 @@ export function hull(points: readonly Flat[]): readonly Flat[] {
   const half = (row: readonly Flat[]) => {
     const out: Flat[] = [];
     for (const point of row) {
-      while (out.length >= 2 && turn(out.at(-2)!, last(out), point) <= 1) out.pop();
+      while (out.length >= 2 && turn(nth(out, out.length - 2), last(out), point) <= 1) out.pop();
       out.push(point);
     }
     return out.slice(0, -1);
@@ -36,7 +36,7 @@ const shadowOf = (cell: Cell, [a, b]: readonly [Vec, Vec]): readonly Flat[] =>
 function shared(a: readonly Flat[], b: readonly Flat[]): readonly Flat[] {
   let rest = a;
   for (let at = 0; at < b.length && rest.length > 0; at++) {
-    const [[x, y], [nextX, nextY]] = [b[at]!, b[(at + 1) % b.length]!];
+    const [[x, y], [nextX, nextY]] = [nth(b, at), nth(b, (at + 1) % b.length)];
     const size = Math.hypot(nextX - x, nextY - y);
     if (size === 0) continue;
     const normal: Flat = [(nextY - y) / size, (x - nextX) / size];

@@ -1,4 +1,4 @@
-import { last } from '../lists';
+import { held, last } from '../lists';
 import { inches, mm, PER_FOOT, type Length } from '../length';
 import type { HardwareKind } from './hardware';
 import { boardKey, type BoardKey, type Lumber } from './lumber';
@@ -249,8 +249,8 @@ const BOXES: Readonly<Partial<Record<HardwareKind, string>>> = {
 };
 
 const plainId = (text: string): string => text.replace(/[^\w]+/g, '-').replace(/^-|-$/g, '');
-const pairs = (text: string): readonly (readonly number[])[] =>
-  text.split(', ').map((bit) => bit.split(' ').map(Number));
+const rowsOf = (text: string): readonly (readonly [number, number, number])[] =>
+  text.split(', ').map((bit) => bit.split(' ').map(Number) as [number, number, number]);
 
 const boardOffer = (line: Lumber, nominal: Nominal, length: Length, shown: number, grade: string, price: number) => ({
   id: `${boardKey(line, nominal).replace(/[ /]/g, '-')}x${shown}`,
@@ -262,10 +262,10 @@ const boardOffer = (line: Lumber, nominal: Nominal, length: Length, shown: numbe
 });
 
 const common: readonly BoardOffer[] = Object.entries(COMMON).flatMap(([size, text]) =>
-  pairs(text).map(([feet, price]) => {
+  rowsOf(text).map(([feet, price]) => {
     const nominal = size as Nominal;
     const grade = nominal.startsWith('1x') || nominal.startsWith('5/4') ? 'common' : '#2';
-    return boardOffer('common', nominal, feet! * PER_FOOT, feet!, grade, price!);
+    return boardOffer('common', nominal, feet * PER_FOOT, feet, grade, price);
   }),
 );
 
@@ -280,12 +280,12 @@ const rated = (rows: readonly Rated[], to: (value: number) => Length): readonly 
 
 const sheetsOf = (prices: Short<Sheet>, to: (value: number) => Length): readonly SheetOffer[] =>
   Object.entries(prices).flatMap(([sheet, text]) =>
-    pairs(text).map(([length, width, price]) => ({
+    rowsOf(text).map(([length, width, price]) => ({
       id: `${plainId(sheet)}-${width}x${length}`,
       sheet: sheet as Sheet,
-      length: to(length!),
-      width: to(width!),
-      price: price!,
+      length: to(length),
+      width: to(width),
+      price,
       inStock: true,
     })),
   );
@@ -294,12 +294,12 @@ const hardware: readonly HardwareOffer[] = Object.entries(BOXES).flatMap(([kind,
   text.split('; ').flatMap((row) => {
     const [size, boxes] = row.includes(': ') ? (row.split(': ') as [string, string]) : ['', row];
     const name = kind === 'clip' ? 'clips' : kind === 'pocket-screw' ? 'pocket' : kind;
-    return pairs(boxes).map(([count, price]) => ({
+    return rowsOf(boxes).map(([count, price]) => ({
       id: [name, plainId(size), `${count}`].filter((bit) => bit !== '').join('-'),
       kind: kind as HardwareKind,
       size,
-      count: count!,
-      price: price!,
+      count,
+      price,
     }));
   }),
 );
@@ -317,7 +317,13 @@ export const SAMPLE_YARD: Yard = {
 const priced = (price: number, times: number): number => Math.round((price * times) / 2) * 2;
 
 /** How the second yard's prices stand against the first's: dearer in common boards, cheaper in framing and sheets. */
-const ELSEWHERE: Readonly<Record<string, number>> = { '1': 1.09, '5': 1.04, '2': 0.95, '4': 0.97, '6': 1.02 };
+const ELSEWHERE = new Map([
+  ['1', 1.09],
+  ['5', 1.04],
+  ['2', 0.95],
+  ['4', 0.97],
+  ['6', 1.02],
+]);
 const SHEETS_ELSEWHERE = 0.92;
 const HARDWARE_ELSEWHERE = 1.04;
 
@@ -331,7 +337,7 @@ export const SECOND_YARD: Yard = {
     .filter(({ board, length }) => length < 16 * PER_FOOT && !/^(oak|poplar) /.test(board))
     .map((offer) => ({
       ...offer,
-      price: priced(offer.price, ELSEWHERE[last(offer.board.split(' ')).charAt(0)]!),
+      price: priced(offer.price, held(ELSEWHERE, last(offer.board.split(' ')).charAt(0))),
     })),
   sheets: SAMPLE_YARD.sheets
     .filter(({ sheet, width }) => !sheet.startsWith('mdf') || width > inches(48))

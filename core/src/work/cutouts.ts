@@ -1,3 +1,4 @@
+import { nth } from '../lists';
 import type { Length } from '../length';
 import type { Axis, Cutout, Part } from '../piece';
 import { arcOf, type Outline } from '../solid';
@@ -58,7 +59,7 @@ function reachOf(part: Part, axis: Axis, low: number, high: number, teller: Tell
 const isBox = (outline: Outline): boolean =>
   outline.length === 4 &&
   outline.every(([x, y, bulge = 0], at) => {
-    const [nextX, nextY] = outline[(at + 1) % 4]!;
+    const [nextX, nextY] = nth(outline, (at + 1) % 4);
     return bulge === 0 && (Math.abs(x - nextX) <= 2 || Math.abs(y - nextY) <= 2);
   });
 
@@ -69,7 +70,7 @@ function openSide(
 ): { readonly axis: Axis; readonly sign: 1 | -1; readonly deep: number } | null {
   let best: { axis: Axis; sign: 1 | -1; deep: number } | null = null;
   for (const axis of [2, 1, 0] as const) {
-    const [low, high] = spans[axis]!;
+    const [low, high] = nth(spans, axis);
     const size = sizeOf(part, axis);
     const [starts, ends] = [low <= AT, high >= size - AT];
     if (starts === ends) continue;
@@ -122,12 +123,14 @@ function tellOne(part: Part, cut: Cutout, teller: Teller): { readonly taken: Tak
   }
   const reaches = spans.map(([low, high], axis) => reachOf(part, axis as Axis, low, high, teller));
   const open = openSide(part, spans);
-  const own = reaches[cut.axis]!;
+  const own = nth(reaches, cut.axis);
   const through = { from: own.low, to: own.high };
   if (flat) {
     const rest = ([0, 1, 2] as const).filter((axis) => axis !== open?.axis);
-    const where = rest.map((axis) => (reaches[axis]!.whole ? null : reaches[axis]!.says)).filter((one) => one !== null);
-    const [u, v] = [reaches[a]!, reaches[b]!];
+    const where = rest
+      .map((axis) => (nth(reaches, axis).whole ? null : nth(reaches, axis).says))
+      .filter((one) => one !== null);
+    const [u, v] = [nth(reaches, a), nth(reaches, b)];
     const corners: Outline = [
       [u.low, v.low],
       [u.high, v.low],
@@ -135,7 +138,7 @@ function tellOne(part: Part, cut: Cutout, teller: Teller): { readonly taken: Tak
       [u.low, v.high],
     ];
     const deep = open ? told(open.deep, teller.units) : null;
-    const whole = rest.find((axis) => reaches[axis]!.whole);
+    const whole = rest.find((axis) => nth(reaches, axis).whole);
     return {
       taken: { kind: cut.kind, axis: cut.axis, outline: corners, ...through },
       says: say`${
@@ -153,8 +156,8 @@ function tellOne(part: Part, cut: Cutout, teller: Teller): { readonly taken: Tak
   );
   // What lies outside the part is left where it is: the saw runs out there.
   const outline = cut.outline.map(([x, y, ...bulge], at): Outline[number] => [
-    x === clamp(x, a) ? corners[at]![0] : x,
-    y === clamp(y, b) ? corners[at]![1] : y,
+    x === clamp(x, a) ? nth(corners, at)[0] : x,
+    y === clamp(y, b) ? nth(corners, at)[1] : y,
     ...(bulge as []),
   ]);
   const deep = own.whole ? say`right through` : say`${own.says}`;

@@ -1,4 +1,4 @@
-import { first } from '../lists';
+import { first, last, nth } from '../lists';
 import type { Length } from '../length';
 import { dim, listOf, tag, type Bit, type Phrase } from '../words';
 
@@ -10,12 +10,12 @@ export function tagList(tags: readonly string[]): Phrase {
     const last = rows.at(-1)?.at(-1);
     const [before, now] = [last === undefined ? null : split(last), split(name)];
     const follows = before && now && before[1] === now[1] && Number(now[2]) === Number(before[2]) + 1;
-    if (follows) rows.at(-1)!.push(name);
+    if (follows) nth(rows, rows.length - 1).push(name);
     else rows.push([name]);
   }
   return listOf(
     rows.flatMap((row): readonly (Bit | Phrase)[] =>
-      row.length > 3 ? [[tag(first(row)), ' to ', tag(row.at(-1)!)]] : row.map((name): Bit => tag(name)),
+      row.length > 3 ? [[tag(first(row)), ' to ', tag(last(row))]] : row.map((name): Bit => tag(name)),
     ),
   );
 }
@@ -42,7 +42,7 @@ const ODD: Readonly<Record<string, string>> = { foot: 'feet', leaf: 'leaves', sh
 /** More than one of a thing by its name: `feet`, `shelves`, `legs`. */
 export function several(noun: string): string {
   const words = noun.split(' ');
-  const last = words.at(-1)!;
+  const last = nth(words, words.length - 1);
   return [...words.slice(0, -1), ODD[last] ?? `${last}s`].join(' ');
 }
 

@@ -1,4 +1,4 @@
-import { first } from '../lists';
+import { first, nth } from '../lists';
 import type { Length } from '../length';
 import { dim, listOf, say, type Phrase } from '../words';
 import type { Standing } from './operation';
@@ -91,7 +91,7 @@ export function standingsOf(marks: readonly Standing[]): Phrase | null {
     .map((group) => {
       const { side, rows } = first(group);
       const words = rows.map((row, at) => {
-        const places = group.map((one) => one.rows[at]!.at);
+        const places = group.map((one) => nth(one.rows, at).at);
         return rowWords(row, new Set(places).size === 1 ? places.slice(0, 1) : places);
       });
       const tags = distinct(group.flatMap((one) => one.tags));

@@ -1,3 +1,4 @@
+import { found, nth } from '../lists';
 import { PER_INCH, PER_MM, type Length, type Units } from '../length';
 import { boxOf, waysOf, type Axis, type Part } from '../piece';
 import { add, dot, into, sub, times, type Vec } from '../solid';
@@ -25,7 +26,7 @@ const ACROSS: readonly (readonly [plus: string, minus: string])[] = [
 ];
 
 export const sizeOf = (part: Pick<Part, 'length' | 'width' | 'thickness'>, axis: Axis): Length =>
-  [part.length, part.width, part.thickness][axis]!;
+  nth([part.length, part.width, part.thickness], axis);
 
 /** Ends are ends; of the four sides the narrow ones are edges, where two are narrow. */
 function nounOf({ width, thickness }: Part, axis: Axis): 'end' | 'edge' | 'face' {
@@ -52,7 +53,7 @@ export function named(part: Part, { axis, sign }: PartSide, { middle }: Teller):
   );
   if (noun !== 'end' && !lies && Math.abs(out) > CENTRAL) return call(out > 0 ? 'outside' : 'inside');
   const along = Math.abs(way[0]) >= Math.abs(way[1]) ? 0 : 1;
-  return call(ACROSS[along]![way[along] > 0 ? 0 : 1]);
+  return call(nth(ACROSS, along)[way[along] > 0 ? 0 : 1]);
 }
 
 /** A place on a side of a part: so far from one end or edge, and from another where it is not told by the tool. */
@@ -101,7 +102,7 @@ export function spotsOn(
   single = false,
 ): readonly Spot[] {
   const { part, over } = worked;
-  const cross = ([0, 1, 2] as const).find((axis) => axis !== side.axis && axis !== run)!;
+  const cross = found([0, 1, 2] as const, (axis) => axis !== side.axis && axis !== run);
   const shift = (axis: Axis) => (axis === 0 ? over : 0);
   const local = points.map(({ at }) => into(part.frame, at));
   const of = (axis: Axis) => local.map((point) => point[axis] + shift(axis));
@@ -115,9 +116,9 @@ export function spotsOn(
     tag: part.tag,
     side: named(part, side, teller),
     from,
-    at: measured(run, from, alongs[at]!),
+    at: measured(run, from, nth(alongs, at)),
     across: single ? null : across,
-    off: single ? 0 : measured(cross, across, acrosses[at]!),
+    off: single ? 0 : measured(cross, across, nth(acrosses, at)),
   }));
 }
 
@@ -156,7 +157,7 @@ function slantedAt(part: Part, along: number, lean: number): PartSide | null {
 export function sideAgainst(part: Part, direction: Vec): PartSide {
   const leans = waysOf(part).map((way) => dot(way, direction));
   const axis = ([0, 1, 2] as const).reduce((best, next) =>
-    Math.abs(leans[next]!) > Math.abs(leans[best]!) ? next : best,
+    Math.abs(nth(leans, next)) > Math.abs(nth(leans, best)) ? next : best,
   );
-  return { axis, sign: leans[axis]! > 0 ? -1 : 1 };
+  return { axis, sign: nth(leans, axis) > 0 ? -1 : 1 };
 }

@@ -1,4 +1,4 @@
-import { last } from '../lists';
+import { first, last, nth } from '../lists';
 import { inches } from '../length';
 import { hardwareName, type HardwareKind } from '../stock';
 import { about, counted, dim, listOf, say, strong, type Phrase } from '../words';
@@ -31,7 +31,7 @@ function laminate({ tags, plies, each, together, noun, rounds }: OperationOf<'la
 
 function rip({ tags, passes, to, tool }: OperationOf<'rip'>): Phrase {
   if (!tool) return say`Have the yard rip ${tagList(tags)} to ${dim(to)}.`;
-  return say`Rip ${tagList(tags)}, now that they are glued: ${passes.length > 1 ? say`fence at ${dim(passes[0]!)} for the first edge, then ${dim(to)} for the other` : say`fence or guide at ${dim(to)}`}.`;
+  return say`Rip ${tagList(tags)}, now that they are glued: ${passes.length > 1 ? say`fence at ${dim(first(passes))} for the first edge, then ${dim(to)} for the other` : say`fence or guide at ${dim(to)}`}.`;
 }
 
 function trim({ tags, to, off, why }: OperationOf<'trim'>): Phrase {
@@ -91,7 +91,7 @@ function place(operation: OperationOf<'place'>): Phrase {
       if (one.tags.length === 1 && runs.at(-1)?.[0]?.tags.length === 1) last(runs).push(one);
       else runs.push([one]);
     return listOf(
-      runs.map((run) => (run.length === 1 ? bodyName(run[0]!.tags) : tagList(run.flatMap(({ tags }) => tags)))),
+      runs.map((run) => (run.length === 1 ? bodyName(nth(run, 0).tags) : tagList(run.flatMap(({ tags }) => tags)))),
     );
   };
   const where = standingsOf(marks);

@@ -1,3 +1,4 @@
+import { sure } from '@sill/core';
 import { randomBytes, randomInt, scrypt, timingSafeEqual } from 'node:crypto';
 import { ZxcvbnFactory } from '@zxcvbn-ts/core';
 import { adjacencyGraphs, dictionary } from '@zxcvbn-ts/language-common';
@@ -65,9 +66,9 @@ export async function hashed(passphrase: string): Promise<string> {
 /** Whether a passphrase is the one that was stored; compared in the same time whatever differs. */
 export async function matches(passphrase: string, stored: string): Promise<boolean> {
   const [, N, r, p, salt, key] = stored.split('$');
-  const wanted = Buffer.from(key!, 'base64');
+  const wanted = Buffer.from(sure(key, 'key'), 'base64');
   const given = await inTurn(() =>
-    derived(passphrase, Buffer.from(salt!, 'base64'), { N: Number(N), r: Number(r), p: Number(p) }),
+    derived(passphrase, Buffer.from(sure(salt, 'salt'), 'base64'), { N: Number(N), r: Number(r), p: Number(p) }),
   );
   return given.length === wanted.length && timingSafeEqual(given, wanted);
 }

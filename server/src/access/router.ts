@@ -1,3 +1,4 @@
+import { sure } from '@sill/core';
 import cookieParser from 'cookie-parser';
 import { Router, type RequestHandler, type Response } from 'express';
 import { rateLimit } from 'express-rate-limit';
@@ -116,7 +117,7 @@ export function access(
     AT,
     ROUTES.signOutHere,
     async ({ response }) => {
-      await signOut(database, deviceHere(response)!.id);
+      await signOut(database, sure(deviceHere(response), 'device that is signed in').id);
       response.clearCookie(COOKIE, attributes);
     },
     known,
@@ -151,7 +152,7 @@ export function access(
       if (fault) throw new ApiError(422, 'invalid', fault, [{ field: 'next', message: fault }]);
       await setPassphrase(database, next);
       // Everyone else signs in again with the new one.
-      await give(response, deviceHere(response)!.name);
+      await give(response, sure(deviceHere(response), 'device that is signed in').name);
     },
     known,
     ...tries,

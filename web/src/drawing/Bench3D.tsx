@@ -5,16 +5,17 @@ import { useEffect, useMemo, useRef } from 'react';
 import type { BufferGeometry, Group } from 'three';
 import {
   around,
+  type Box,
   boxOf,
-  PER_INCH,
   extent,
+  type Fastening,
+  nth,
+  type Part,
+  PER_INCH,
   rawSolidOf,
   solidOf,
   tipOf,
   toInches,
-  type Box,
-  type Fastening,
-  type Part,
   type Vec,
 } from '@sill/core';
 import { Lights } from './Lights';
@@ -119,7 +120,7 @@ function Body({ surface, lines, at, place, from, moment, still }: BodyProps) {
       started.current ??= clock.elapsedTime;
       const share = Math.min(1, (clock.elapsedTime - started.current) / SECONDS);
       const eased = 1 - (1 - share) ** 2;
-      group.current.position.set(...(place.map((value, axis) => value + from[axis]! * (1 - eased)) as Vector));
+      group.current.position.set(...(place.map((value, axis) => value + nth(from, axis) * (1 - eased)) as Vector));
       if (share < 1) invalidate();
     } else group.current.position.set(...place);
   });

@@ -1,18 +1,20 @@
 import { scaleLinear } from 'd3';
 import type { ReactNode } from 'react';
 import {
-  cutNumbers,
-  KEEP_OFFCUT,
-  toInches,
-  printLength,
-  boardName,
-  storeCuts,
-  wholeInches,
   type Board,
+  boardName,
+  cutNumbers,
   type CutPiece,
+  first,
+  KEEP_OFFCUT,
   type Length,
+  nth,
   type NumberedCut,
   type OffcutUse,
+  printLength,
+  storeCuts,
+  toInches,
+  wholeInches,
 } from '@sill/core';
 import { useJob, useMark, useUnits } from '../state/hooks';
 import { DropPlace, useHeld } from './held';
@@ -47,7 +49,7 @@ const placesOf = (cuts: readonly NumberedCut[], width: Length, longest: Length, 
 
 /** Rows of numbers beyond the first that a board's drawing needs, and what each adds to its height. */
 export const moreRows = (board: Board, cuts: readonly NumberedCut[], longest: Length, wide: number): number =>
-  Math.max(0, ...rowsOf(placesOf(cuts, board.pieces[0]!.blank.width, longest, wide))) * MORE;
+  Math.max(0, ...rowsOf(placesOf(cuts, first(board.pieces).blank.width, longest, wide))) * MORE;
 
 /** Numbers that would touch their neighbour stand in a row above. */
 function rowsOf(places: readonly number[]): readonly number[] {
@@ -71,13 +73,13 @@ export function BoardRow({ board, cuts, longest, label, lit, wide: total, uses, 
   const units = useUnits();
   const { car } = useJob().shop;
   const x = scaleLinear().domain([0, longest]).range([0, total]);
-  const width = board.pieces[0]!.blank.width;
+  const width = nth(board.pieces, 0).blank.width;
   const tall = Math.max(26, Math.min(44, 8 + toInches(width) * 6));
   const places = placesOf(cuts, width, longest, total);
   const rows = rowsOf(places);
   const top = ROW + MORE * Math.max(0, ...rows);
   const inches = (length: Length) => printLength(length, units, true);
-  const [first, last] = [board.pieces[0]!, board.pieces.at(-1)!];
+  const [first, last] = [nth(board.pieces, 0), nth(board.pieces, board.pieces.length - 1)];
   const cutOf = cutNumbers(cuts);
   const name = `Board ${board.number}, ${boardName(board, units)}: ${board.pieces.map((piece) => `${label(piece.blank.part.id)} ${inches(piece.length)}`).join(', ')}`;
   const atStore = board.hand ? [] : (storeCuts(board, car) ?? []);
@@ -144,10 +146,10 @@ export function BoardRow({ board, cuts, longest, label, lit, wide: total, uses, 
                 top={top}
                 tall={tall}
                 lean={x(lean(cut.angle, width))}
-                up={8 + MORE * rows[at]!}
+                up={8 + MORE * nth(rows, at)}
               />
-              <circle cx={places[at]} cy={top - 15 - MORE * rows[at]!} r={10} />
-              <text x={places[at]} y={top - 11 - MORE * rows[at]!}>
+              <circle cx={places[at]} cy={top - 15 - MORE * nth(rows, at)} r={10} />
+              <text x={places[at]} y={top - 11 - MORE * nth(rows, at)}>
                 {cut.number}
               </text>
             </g>

@@ -13,7 +13,7 @@ import {
 } from 'react';
 import { Raycaster, Spherical, Vector3, type BufferGeometry, type Object3D } from 'three';
 import type { OrbitControls as Controls } from 'three-stdlib';
-import { extent, middleOf, outOf, solidOf, toInches, type Box, type Part, type PieceModel } from '@sill/core';
+import { type Box, extent, first, middleOf, outOf, type Part, type PieceModel, solidOf, toInches } from '@sill/core';
 import { useApp, useFrom } from '../state/hooks';
 import { marked } from '../state/view';
 import { Dim } from '../words/Dim';
@@ -341,7 +341,7 @@ export default function Model({ model, look, onPick, handle, until }: Props) {
             const [x, y, z] = apartBy(part, centre, apart, height);
             const moved = faces.map((face): Vector => [face[0] + x, face[1] + y, face[2] + z]);
             // Through clear parts every tag is seen.
-            return look.ghost ? { part, at: moved[0]! } : { part, faces: moved };
+            return look.ghost ? { part, at: first(moved) } : { part, faces: moved };
           })
         : [],
     [look.tags, look.ghost, bodies, apart, height],

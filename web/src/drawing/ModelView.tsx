@@ -1,3 +1,4 @@
+import { found, sure } from '@sill/core';
 import { Button, Slider, ToggleButton } from '@mui/material';
 import { Component, lazy, Suspense, useMemo, useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
 import type { Part, PieceModel } from '@sill/core';
@@ -150,10 +151,10 @@ function LookTools({ look, set, opens, children }: ToolsProps) {
     <div className="model-foot">
       <Segmented
         label="Cut open"
-        value={SECTIONS.find(([, , axis]) => axis === (look.section?.axis ?? null))![0]}
+        value={found(SECTIONS, ([, , axis]) => axis === (look.section?.axis ?? null))[0]}
         options={SECTIONS.map(([name, words]) => [name, words])}
         onChange={(name) => {
-          const axis = SECTIONS.find(([one]) => one === name)![2];
+          const axis = found(SECTIONS, ([one]) => one === name)[2];
           set({ section: axis === null ? null : { axis, share: 0.5 } });
         }}
       />
@@ -161,7 +162,7 @@ function LookTools({ look, set, opens, children }: ToolsProps) {
         <Share
           label="where"
           value={look.section.share}
-          onChange={(share) => set({ section: { axis: look.section!.axis, share } as Section })}
+          onChange={(share) => set({ section: { axis: sure(look.section, 'section').axis, share } as Section })}
         />
       )}
       {SWITCHES.map(([name, words]) => (

@@ -8,11 +8,13 @@ import {
   cornersOf,
   edgesOf,
   extent,
-  solidOf,
-  times,
   type Fastening,
+  first,
+  nth,
   type Part,
   type Solid,
+  solidOf,
+  times,
   type Vec,
 } from '@sill/core';
 import { usePointing } from '../state/hooks';
@@ -68,7 +70,7 @@ function runsOf(patches: readonly Patch<Drawn>[]): readonly (readonly Patch<Draw
   const runs: Patch<Drawn>[][] = [];
   for (const patch of patches) {
     const run = runs.at(-1);
-    if (run && run[0]!.of === patch.of) run.push(patch);
+    if (run && first(run).of === patch.of) run.push(patch);
     else runs.push([patch]);
   }
   return runs;
@@ -86,7 +88,7 @@ type FacesProps = {
 
 /** What is seen of a part at one depth: its faces by tone, and the sides that are its edges. */
 function Faces({ run, at, view, marked }: FacesProps) {
-  const { part, as } = run[0]!.of;
+  const { part, as } = first(run).of;
   const fills = new Map<string, string>();
   let edges = '';
   for (const { points, drawn, normal } of run) {
@@ -94,7 +96,7 @@ function Faces({ run, at, view, marked }: FacesProps) {
     const side = sideOf(normal, view);
     fills.set(side, `${fills.get(side) ?? ''}M${flat.map(([x, y]) => `${x.toFixed(1)},${y.toFixed(1)}`).join('L')}Z`);
     flat.forEach((point, k) => {
-      if (drawn[k]) edges += line(point, flat[(k + 1) % flat.length]!);
+      if (drawn[k]) edges += line(point, nth(flat, (k + 1) % flat.length));
     });
   }
   return (
@@ -278,7 +280,7 @@ export function PartPicture({
         <Later key={item.part.id} part={item.part} at={at} view={view} />
       ))}
       {runsOf(painted).map((run, k) => (
-        <Faces key={k} run={run} at={at} view={view} marked={run[0]!.of.part.id === markedPart} />
+        <Faces key={k} run={run} at={at} view={view} marked={first(run).of.part.id === markedPart} />
       ))}
       {joints.length > 0 && <Fastened joints={joints} view={view} at={at} />}
       {shownTags.map(({ part, as, point, x, y }) => (
@@ -360,7 +362,7 @@ function Along({ part, view, at }: Placed & { readonly part: Part }) {
   const { min, max } = boxOf(part);
   const along = alongOf(part);
   const end = [...min] as [number, number, number];
-  end[along] = max[along]!;
+  end[along] = nth(max, along);
   const start = [...min] as [number, number, number];
   if (along !== 2) start[2] = end[2] = max[2];
   const lift = ([x, y]: Screen): Screen => [x, y - 9];

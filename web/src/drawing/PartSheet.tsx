@@ -1,4 +1,4 @@
-import { pathOf, PER_MM, templatesOf, type Part, type Template } from '@sill/core';
+import { first, nth, type Part, pathOf, PER_MM, type Template, templatesOf } from '@sill/core';
 import { DimSpan } from '../words/Dim';
 import './PartSheet.css';
 
@@ -8,11 +8,11 @@ const PAD = 40;
 /** A part on paper: its face and its edge, every cut-out in place, length and width beside them. */
 export function PartSheet({ part }: { readonly part: Part }) {
   const templates = templatesOf(part);
-  const scale = Math.min((WIDE - 2 * PAD) / templates[0]!.width, 130 / templates[0]!.height);
+  const scale = Math.min((WIDE - 2 * PAD) / first(templates).width, 130 / first(templates).height);
   const heights = templates.map((template) => Math.max(4, template.height * scale));
-  const tops = [PAD, PAD + heights[0]! + 30];
-  const total = tops[1]! + heights[1]! + 24;
-  const left = (WIDE - templates[0]!.width * scale) / 2;
+  const tops = [PAD, PAD + first(heights) + 30];
+  const total = nth(tops, 1) + nth(heights, 1) + 24;
+  const left = (WIDE - first(templates).width * scale) / 2;
   return (
     <svg
       className="part-sheet"
@@ -21,11 +21,16 @@ export function PartSheet({ part }: { readonly part: Part }) {
       aria-label={`${part.tag} from its face and its edge`}
     >
       {templates.map((template, at) => (
-        <View key={template.view} template={template} x={left} y={tops[at]!} scale={scale} />
+        <View key={template.view} template={template} x={left} y={nth(tops, at)} scale={scale} />
       ))}
       <Along x={left} y={PAD - 12} wide={part.length / PER_MM} scale={scale} length={part.length} />
-      <Up x={left + (part.length / PER_MM) * scale + 12} y={tops[0]!} tall={heights[0]!} length={part.width} />
-      <Up x={left + (part.length / PER_MM) * scale + 12} y={tops[1]!} tall={heights[1]!} length={part.thickness} />
+      <Up x={left + (part.length / PER_MM) * scale + 12} y={first(tops)} tall={first(heights)} length={part.width} />
+      <Up
+        x={left + (part.length / PER_MM) * scale + 12}
+        y={nth(tops, 1)}
+        tall={nth(heights, 1)}
+        length={part.thickness}
+      />
     </svg>
   );
 }

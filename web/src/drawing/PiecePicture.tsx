@@ -1,5 +1,5 @@
 import { memo, useEffect, useMemo, useState } from 'react';
-import { buildPiece, DEFAULT_SHOP, topCandidates, type Piece } from '@sill/core';
+import { buildPiece, DEFAULT_SHOP, nth, type Piece, topCandidates } from '@sill/core';
 import { USUAL_VIEW } from './iso';
 import { PartPicture } from './PartPicture';
 
@@ -7,7 +7,7 @@ import { PartPicture } from './PartPicture';
 export const PiecePicture = memo(function PiecePicture({ piece }: { readonly piece: Piece }) {
   const parts = useMemo(() => {
     const candidates = topCandidates(piece);
-    const { parts: built } = buildPiece(piece, candidates[Math.min(1, candidates.length - 1)]!, DEFAULT_SHOP, 'in');
+    const { parts: built } = buildPiece(piece, nth(candidates, Math.min(1, candidates.length - 1)), DEFAULT_SHOP, 'in');
     return built.map((part) => ({ part, as: 'there' as const }));
   }, [piece]);
   return <PartPicture parts={parts} view={USUAL_VIEW} label="" />;

@@ -1,3 +1,4 @@
+import { sure } from '@sill/core';
 import { useThree } from '@react-three/fiber';
 import { useEffect } from 'react';
 import { WebGLRenderTarget, type Camera, type Scene, type WebGLRenderer } from 'three';
@@ -11,7 +12,7 @@ async function drawnOnce(gl: WebGLRenderer, scene: Scene, camera: Camera): Promi
   const context = gl.getContext() as WebGL2RenderingContext;
   const done = context.fenceSync(context.SYNC_GPU_COMMANDS_COMPLETE, 0);
   context.flush();
-  const waits = () => context.getSyncParameter(done!, context.SYNC_STATUS) !== context.SIGNALED;
+  const waits = () => context.getSyncParameter(sure(done, 'picture'), context.SYNC_STATUS) !== context.SIGNALED;
   while (done && !context.isContextLost() && waits()) await new Promise((turn) => setTimeout(turn, 10));
   context.deleteSync(done);
   hidden.dispose();

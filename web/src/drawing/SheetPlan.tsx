@@ -1,6 +1,16 @@
 import { scaleLinear } from 'd3';
 import type { ReactNode } from 'react';
-import { inches, boardName, printLength, type Board, type CutPiece, type Length, type NumberedCut } from '@sill/core';
+import {
+  type Board,
+  boardName,
+  type CutPiece,
+  first,
+  inches,
+  type Length,
+  nth,
+  type NumberedCut,
+  printLength,
+} from '@sill/core';
 import { useMark, useUnits } from '../state/hooks';
 import { Drawing } from './BoardRow';
 import { runs } from '../words/labels';
@@ -85,7 +95,7 @@ export function SheetPlan({ board, cuts, label, lit, wide, tools }: Props) {
         {cuts.map((cut, at) => {
           const [x1, x2] = cut.kind === 'crosscut' ? [x(cut.at), x(cut.at)] : [x(cut.from), x(cut.to)];
           const [y1, y2] = cut.kind === 'crosscut' ? [y(cut.from), y(cut.to)] : [y(cut.at), y(cut.at)];
-          const [cx, cy] = places[at]!;
+          const [cx, cy] = nth(places, at);
           return (
             <g key={cut.number} className={lit !== null && !lit.has(cut.number) ? 'cut dimmed' : 'cut'}>
               <line x1={x1} x2={x2} y1={y1} y2={y2} />
@@ -128,8 +138,8 @@ function Sizes({
     <p className="sheet-sizes">
       {[...rows].map(([key, row]) => (
         <span key={key}>
-          <b>{runs(row.map((piece) => label(piece.blank.part.id)))}</b> <Dim of={row[0]!.length} /> ×{' '}
-          <Dim of={row[0]!.width} />
+          <b>{runs(row.map((piece) => label(piece.blank.part.id)))}</b> <Dim of={first(row).length} /> ×{' '}
+          <Dim of={first(row).width} />
         </span>
       ))}
     </p>

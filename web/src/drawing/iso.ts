@@ -1,15 +1,17 @@
 import {
   add,
   around,
+  type Box,
   dot,
   faceArea,
   facesOf,
+  first,
   limitsOf,
-  raysIn,
-  times,
-  type Box,
+  nth,
   type Point,
+  raysIn,
   type Solid,
+  times,
   type Vec,
 } from '@sill/core';
 
@@ -59,7 +61,7 @@ export function viewTowards(front: readonly Box[], whole: readonly Box[]): View 
   const [a, b] = [around(front), around(whole)];
   if (!a || !b) return USUAL_VIEW;
   const off = ([0, 1] as const).map((axis) => (a.min[axis] + a.max[axis] - b.min[axis] - b.max[axis]) / 2);
-  const nearness = (turn: number) => dot(axesOf({ ...USUAL_VIEW, turn }).eye, [off[0]!, off[1]!, 0]);
+  const nearness = (turn: number) => dot(axesOf({ ...USUAL_VIEW, turn }).eye, [first(off), nth(off, 1), 0]);
   const turn = CORNERS.reduce((best, next) => (nearness(next) > nearness(best) + 1 ? next : best));
   return { ...USUAL_VIEW, turn };
 }

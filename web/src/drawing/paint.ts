@@ -1,4 +1,4 @@
-import { cross, dot, norm, outlinedFaces, sub, type Solid, type Vec } from '@sill/core';
+import { cross, dot, first, norm, nth, outlinedFaces, type Solid, sub, type Vec } from '@sill/core';
 import { axesOf, type View } from './iso';
 
 /** A flat convex piece of a face, with what it belongs to and which of its sides are drawn. */
@@ -37,11 +37,11 @@ function split<T>(
     const points: Vec[] = [];
     const drawn: boolean[] = [];
     patch.points.forEach((point, at) => {
-      const next = patch.points[(at + 1) % patch.points.length]!;
-      const [here, there] = [sides[at]! * sign, sides[(at + 1) % sides.length]! * sign];
+      const next = nth(patch.points, (at + 1) % patch.points.length);
+      const [here, there] = [nth(sides, at) * sign, nth(sides, (at + 1) % sides.length) * sign];
       if (here >= 0) {
         points.push(point);
-        drawn.push(patch.drawn[at]!);
+        drawn.push(nth(patch.drawn, at));
       }
       if (here > 0 === there > 0) return;
       const share = here / (here - there);
@@ -51,7 +51,7 @@ function split<T>(
         point[2] + (next[2] - point[2]) * share,
       ]);
       // The side from the crossing onwards is the cut itself where the patch leaves this half.
-      drawn.push(here < 0 ? patch.drawn[at]! : false);
+      drawn.push(here < 0 ? nth(patch.drawn, at) : false);
     });
     return points.length >= 3 ? { ...patch, points, drawn } : null;
   };
@@ -61,8 +61,8 @@ function split<T>(
 const areaOf = (points: readonly Vec[]): number => {
   let sum: Vec = [0, 0, 0];
   points.forEach((point, at) => {
-    const next = points[(at + 1) % points.length]!;
-    const part = cross(sub(point, points[0]!), sub(next, points[0]!));
+    const next = nth(points, (at + 1) % points.length);
+    const part = cross(sub(point, first(points)), sub(next, first(points)));
     sum = [sum[0] + part[0], sum[1] + part[1], sum[2] + part[2]];
   });
   return norm(sum) / 2;
@@ -71,11 +71,12 @@ const areaOf = (points: readonly Vec[]): number => {
 function plant<T>(patches: readonly Patch<T>[]): Node<T> | null {
   if (patches.length === 0) return null;
   // The largest face first: it is split by nothing and parts the rest early.
-  const [first, ...rest] = [...patches].sort((a, b) => areaOf(b.points) - areaOf(a.points));
+  const sorted = [...patches].sort((a, b) => areaOf(b.points) - areaOf(a.points));
+  const largest = first(sorted);
   const root: Node<T> = {
     patches: [],
-    normal: first!.normal,
-    reach: dot(first!.normal, first!.points[0]!),
+    normal: largest.normal,
+    reach: dot(largest.normal, first(largest.points)),
     behind: null,
     before: null,
   };
@@ -96,14 +97,14 @@ function plant<T>(patches: readonly Patch<T>[]): Node<T> | null {
         node[side] = {
           patches: [part],
           normal: part.normal,
-          reach: dot(part.normal, part.points[0]!),
+          reach: dot(part.normal, nth(part.points, 0)),
           behind: null,
           before: null,
         };
     }
   };
-  root.patches.push(first!);
-  rest.forEach((patch) => insert(root, patch));
+  root.patches.push(largest);
+  sorted.slice(1).forEach((patch) => insert(root, patch));
   return root;
 }
 

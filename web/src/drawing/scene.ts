@@ -1,19 +1,21 @@
 import { BufferGeometry, Float32BufferAttribute, Vector3 } from 'three';
 import {
-  PER_INCH,
   around,
+  type Box,
   boxOf,
   cutSolid,
   edgesOf,
   faceArea,
   facesOf,
-  openedBy,
-  planeAt,
-  solidOf,
-  type Box,
+  first,
   type Motion,
+  nth,
+  openedBy,
   type Part,
+  PER_INCH,
+  planeAt,
   type Solid,
+  solidOf,
   type Vec,
 } from '@sill/core';
 
@@ -34,7 +36,7 @@ export function surfaceOf(solid: Solid, whole: Box): BufferGeometry {
   const normals: number[] = [];
   for (const { points, normal } of facesOf(solid))
     for (let at = 1; at + 1 < points.length; at++)
-      for (const point of [points[0]!, points[at]!, points[at + 1]!]) {
+      for (const point of [first(points), nth(points, at), nth(points, at + 1)]) {
         positions.push(...worldOf(point, whole));
         normals.push(...turnedOver(normal));
       }

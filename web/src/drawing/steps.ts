@@ -1,3 +1,4 @@
+import { first } from '@sill/core';
 import type { Fastening, Part, Plan, Step } from '@sill/core';
 import type { Drawn } from './PartPicture';
 
@@ -32,5 +33,5 @@ export function joinedIn(step: Step, made: readonly Fastening[]): readonly Faste
 /** The part whose length matters in a step: the one rail that is added. */
 export const measured = (step: Step, parts: readonly Part[]): Part | null => {
   const rails = parts.filter((part) => step.adds.includes(part.id) && part.role !== 'leg' && part.role !== 'top');
-  return rails.length > 0 && rails.length <= 2 ? rails[0]! : null;
+  return rails.length > 0 && rails.length <= 2 ? first(rails) : null;
 };

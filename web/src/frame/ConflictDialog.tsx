@@ -1,7 +1,7 @@
 import { Button, Dialog, DialogActions, DialogContent, DialogTitle, Radio } from '@mui/material';
 import { format, parseISO } from 'date-fns';
 import { useMemo, useState } from 'react';
-import { isAlike, merged, type Whose } from '@sill/core';
+import { first, isAlike, merged, type Whose } from '@sill/core';
 import { settled } from '../state/bench';
 import { useApp, useFrom } from '../state/hooks';
 import { chosen, clashesOf } from '../state/rebase';
@@ -23,7 +23,7 @@ export function ConflictDialog() {
   if (!conflict || !job || !base) return null;
   const whose = clashes.map((_, at) => picks[at] ?? 'mine');
   const other = chosen({ job, base }, conflict, whose);
-  const alsoTheirs = clashes[0]!.path.length > 0 && !isAlike(merged(base, job, conflict.job).job, job);
+  const alsoTheirs = first(clashes).path.length > 0 && !isAlike(merged(base, job, conflict.job).job, job);
   const column = (side: Whose, title: string) => (
     <th scope="col">
       {title}

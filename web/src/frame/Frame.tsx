@@ -1,3 +1,4 @@
+import { sure } from '@sill/core';
 import { Badge, Button, Drawer, useMediaQuery } from '@mui/material';
 import { useDeferredValue, useEffect, useState } from 'react';
 import { Navigate, Outlet, useParams } from 'react-router';
@@ -107,7 +108,7 @@ export function StageFrame() {
 
 /** Loads the job once for all its screens, the packet among them. */
 export function JobGate() {
-  const id = useParams()['id']!;
+  const id = sure(useParams()['id'], 'job in the address');
   const { problem, retry } = useOpenJob(id);
   const ready = useFrom((state) => state.bench.job !== null && state.bench.id === id);
   // A whole frame at once is the most this program ever draws: put off, it is drawn in turns with what else there is.

@@ -2,7 +2,7 @@ import { Button, LinearProgress, Popover } from '@mui/material';
 import { format, parseISO } from 'date-fns';
 import { useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
-import { isComplete, offerName, wholeInches, type Job, type Plan } from '@sill/core';
+import { first, isComplete, type Job, nth, offerName, type Plan, sure, wholeInches } from '@sill/core';
 import { endPlan, endProof, planAgain } from '../state/replanning';
 import { useApp, useFrom, useJob, usePlan, useStage } from '../state/hooks';
 import { settledMark, useTicks } from '../state/useTicks';
@@ -26,7 +26,7 @@ function tallies(plan: Plan, job: Job): readonly Tally[] {
   const complete = isComplete(plan);
   const of = job.budget === null ? 'no budget set' : `of $${(job.budget / 100).toFixed(job.budget % 100 ? 2 : 0)}`;
   const boards = list.boards.reduce((sum, line) => sum + line.total, list.inCart);
-  const heaviest = plan.pieces.reduce((most, item) => (item.weight > most.weight ? item : most), plan.pieces[0]!);
+  const heaviest = plan.pieces.reduce((most, item) => (item.weight > most.weight ? item : most), first(plan.pieces));
   return [
     {
       name: 'Spend',
@@ -101,7 +101,7 @@ export function Sill() {
   const [open, setOpen] = useState<{ anchor: HTMLElement; name: string } | null>(null);
 
   const at = STAGES.findIndex((item) => item.name === stage);
-  const here = STAGES[at]!;
+  const here = nth(STAGES, at);
   const settle = () => {
     tick([settledMark(stage)]);
     const next = STAGES[at + 1];
@@ -130,7 +130,7 @@ export function Sill() {
               {name === 'Spend' && moved !== null && <em aria-live="polite">{difference(moved)}</em>}
             </span>
             {name === 'Spend' && used !== null && (
-              <span className="bar" aria-hidden data-over={plan!.list.total > job.budget!}>
+              <span className="bar" aria-hidden data-over={sure(plan, 'plan').list.total > sure(job.budget, 'budget')}>
                 <span ref={(element) => element?.style.setProperty('width', `${used * 100}%`)} />
               </span>
             )}

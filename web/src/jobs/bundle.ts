@@ -1,5 +1,5 @@
 import { strFromU8, strToU8, unzipSync, zipSync, type Zippable } from 'fflate';
-import { readJobText, readRack, type Job, type Rack } from '@sill/core';
+import { held, type Job, type Rack, readJobText, readRack } from '@sill/core';
 import { fileName } from '../platform/files';
 
 /** Jobs on their way to another machine: with the photos they show, and the rack where it comes along. */
@@ -90,6 +90,6 @@ export function withPhotos<T extends { readonly photo?: string | undefined }>(
 ): readonly T[] {
   return rows.map(
     ({ photo, ...row }) =>
-      ({ ...row, ...(photo !== undefined && ids.has(photo) ? { photo: ids.get(photo)! } : {}) }) as unknown as T,
+      ({ ...row, ...(photo !== undefined && ids.has(photo) ? { photo: held(ids, photo) } : {}) }) as unknown as T,
   );
 }

@@ -1,4 +1,4 @@
-import { plain, printMaterial, workOn, wordsOf, type Part, type Plan } from '@sill/core';
+import { first, type Part, plain, type Plan, printMaterial, wordsOf, workOn } from '@sill/core';
 import { PartSheet } from '../drawing/PartSheet';
 import { runs } from '../words/labels';
 import { Dim, Text } from '../words/Dim';
@@ -7,7 +7,7 @@ import { Words } from '../words/Words';
 /** Parts that are alike, with what is done to the first of them once it is sawn. */
 export type PartBlock = { readonly parts: readonly Part[]; readonly facts: Plan['pieces'][number] };
 
-const workOf = ({ parts: [first], facts }: PartBlock) => workOn(facts.steps, first!.id);
+const workOf = ({ parts, facts }: PartBlock) => workOn(facts.steps, first(parts).id);
 
 /** Height of a part on paper, mm: its drawing, or the lines of what is done to it beside that. */
 export const partHeight = (block: PartBlock): number => {
@@ -21,7 +21,7 @@ export const partHeight = (block: PartBlock): number => {
 /** One part drawn from its face and its edge, with every cut-out and hole that is told of it. */
 export function PartByPart({ block, label }: { readonly block: PartBlock; readonly label: (id: string) => string }) {
   const { parts, facts } = block;
-  const part = parts[0]!;
+  const part = first(parts);
   return (
     <article className="print-step">
       <h2>

@@ -1,4 +1,4 @@
-import { printMaterial, type Part } from '@sill/core';
+import { type Part, printMaterial, first } from '@sill/core';
 import { runs } from '../words/labels';
 import { Dim, Text } from '../words/Dim';
 import { TickBox } from './TickBox';
@@ -22,32 +22,35 @@ export function PartsSheet({ rows, label }: PartsProps) {
         </tr>
       </thead>
       <tbody>
-        {rows.map(([part, ...others]) => (
-          <tr key={part!.id}>
-            <td>
-              <TickBox />
-            </td>
-            <td>
-              <b>{runs([part!, ...others].map(({ id }) => label(id)))}</b>
-            </td>
-            <td>{(1 + others.length) * part!.count}</td>
-            <td>{part!.name}</td>
-            <td>
-              <Dim of={part!.length} />
-            </td>
-            <td>
-              <Dim of={part!.width} />
-            </td>
-            <td>
-              <Dim of={part!.thickness} />
-            </td>
-            <td>
-              {part!.plies > 1 && `${part!.plies} × `}
-              <Text of={printMaterial(part!.material)} />
-            </td>
-            <td>{part!.fit ? 'fit' : ''}</td>
-          </tr>
-        ))}
+        {rows.map((row) => {
+          const part = first(row);
+          return (
+            <tr key={part.id}>
+              <td>
+                <TickBox />
+              </td>
+              <td>
+                <b>{runs(row.map(({ id }) => label(id)))}</b>
+              </td>
+              <td>{row.length * part.count}</td>
+              <td>{part.name}</td>
+              <td>
+                <Dim of={part.length} />
+              </td>
+              <td>
+                <Dim of={part.width} />
+              </td>
+              <td>
+                <Dim of={part.thickness} />
+              </td>
+              <td>
+                {part.plies > 1 && `${part.plies} × `}
+                <Text of={printMaterial(part.material)} />
+              </td>
+              <td>{part.fit ? 'fit' : ''}</td>
+            </tr>
+          );
+        })}
       </tbody>
     </table>
   );

@@ -1,6 +1,6 @@
 import { Button, GlobalStyles } from '@mui/material';
 import { useNavigate, useSearchParams } from 'react-router';
-import { pathOf, STROKES, templatesOf, type Part, type Template } from '@sill/core';
+import { type Part, pathOf, STROKES, type Template, templatesOf } from '@sill/core';
 import { useJob, usePlan, useUnits } from '../state/hooks';
 import { printLength } from '@sill/core';
 import { tilesOf, type Tile } from './tiles';
@@ -62,6 +62,15 @@ export default function Templates() {
   );
 }
 
+/** Where four pages meet: crosses a little within the corners of a page that begins at a place. */
+const cornersOf = (x: number, y: number) =>
+  [
+    [x + OVERLAP, y + OVERLAP],
+    [x + PAGE.width - OVERLAP, y + OVERLAP],
+    [x + OVERLAP, y + PAGE.height - OVERLAP],
+    [x + PAGE.width - OVERLAP, y + PAGE.height - OVERLAP],
+  ] as const;
+
 type PageProps = {
   readonly template: Template;
   readonly tile: Tile;
@@ -96,13 +105,8 @@ function Page({ template, tile, part, title, size }: PageProps) {
             strokeDasharray={STROKES[kind].dash ?? undefined}
           />
         ))}
-        {[
-          [x + OVERLAP, y + OVERLAP],
-          [x + PAGE.width - OVERLAP, y + OVERLAP],
-          [x + OVERLAP, y + PAGE.height - OVERLAP],
-          [x + PAGE.width - OVERLAP, y + PAGE.height - OVERLAP],
-        ].map(([cx, cy], at) => (
-          <path key={at} className="template-mark" d={`M${cx! - 4} ${cy}h8M${cx} ${cy! - 4}v8`} />
+        {cornersOf(x, y).map(([cx, cy], at) => (
+          <path key={at} className="template-mark" d={`M${cx - 4} ${cy}h8M${cx} ${cy - 4}v8`} />
         ))}
         <path className="template-mark" d={`M${x + 20} ${y + PAGE.height - 6}h100m0 -2v4m-100 -4v4`} />
         <text x={x + 124} y={y + PAGE.height - 4.5} fontSize={4}>

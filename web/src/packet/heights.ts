@@ -1,13 +1,15 @@
 import {
-  inches,
-  plain,
-  tapeMarks,
   type Board,
+  first,
+  inches,
+  nth,
   type NumberedCut,
   type Phrase,
+  plain,
   type Plan,
   type Setup,
   type Step,
+  tapeMarks,
 } from '@sill/core';
 import { moreRows } from '../drawing/BoardRow';
 import { pictureHeight } from '../drawing/PartPicture';
@@ -38,8 +40,8 @@ export function blocksOf(block: StepBlock, paper: Paper): readonly StepBlock[] {
     const begun = { ...block, goesOn: blocks.length > 0 };
     const high = heightWith(begun, paper);
     let count = 1;
-    for (let actions = actionHeight(begun, rest[0]!, paper); count < rest.length; count++) {
-      actions += actionHeight(begun, rest[count]!, paper);
+    for (let actions = actionHeight(begun, first(rest), paper); count < rest.length; count++) {
+      actions += actionHeight(begun, nth(rest, count), paper);
       if (high(actions) > most) break;
     }
     const whole = count === block.step.actions.length;

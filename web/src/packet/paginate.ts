@@ -1,3 +1,4 @@
+import { last } from '@sill/core';
 /**
  * Packs blocks of known height onto pages in order, as many on each as fit; a block taller than a page gets one of its
  * own. Heights and `room` in the same unit.
@@ -15,7 +16,7 @@ export function paginate<T>(
       pages.push([]);
       left = room;
     }
-    pages[pages.length - 1]!.push(block);
+    last(pages).push(block);
     left -= height;
   }
   return pages;

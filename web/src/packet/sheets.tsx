@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { printMaterial, type Job, type Plan, type Setup } from '@sill/core';
+import { first, type Job, last, type Plan, printMaterial, type Setup } from '@sill/core';
 import { Boards } from '../sheets/Boards';
 import { SetupName, SetupWords } from '../sheets/SetupWords';
 import { runs } from '../words/labels';
@@ -66,7 +66,7 @@ const buyingPages = ({ plan, job, label, paper }: Laying): readonly Page[] =>
 const partPages = ({ plan, label, paper }: Laying): readonly Page[] =>
   paginate(
     alikeParts(plan.parts),
-    (row) => rowHeight(runs(row.map(({ id }) => label(id))), row[0]!.name, printMaterial(row[0]!.material)),
+    (row) => rowHeight(runs(row.map(({ id }) => label(id))), first(row).name, printMaterial(first(row).material)),
     ROOM[paper] - 12,
   ).map((rows) => ({
     title: 'Parts, finished sizes',
@@ -77,7 +77,7 @@ const partPages = ({ plan, label, paper }: Laying): readonly Page[] =>
 const cutPages = ({ plan, job, paper }: Laying): readonly Page[] =>
   paginate(plan.buying.boards, (board) => boardHeight(board, plan), ROOM[paper] - 14).map((boards, at, all) => ({
     title: `Cut sheet ${at + 1} of ${all.length}`,
-    about: `boards ${boards[0]!.number} to ${boards.at(-1)!.number}`,
+    about: `boards ${first(boards).number} to ${last(boards).number}`,
     body: (
       <>
         <p>
@@ -114,7 +114,7 @@ const stepPages = (facts: Plan['pieces'][number], { paper, extent }: Laying): re
   const blocks = facts.steps.flatMap((step, at) => blocksOf({ facts, step, number: at + 1, plain }, paper));
   return paginate(blocks, stepHeight(paper), ROOM[paper]).map((page) => ({
     title: `Build ${facts.piece.name}`,
-    about: `steps ${page[0]!.number} to ${page.at(-1)!.number} of ${facts.steps.length}${facts.piece.copies > 1 ? `, ${facts.piece.copies} times` : ''}`,
+    about: `steps ${first(page).number} to ${last(page).number} of ${facts.steps.length}${facts.piece.copies > 1 ? `, ${facts.piece.copies} times` : ''}`,
     body: page.map((block) => <StepSheet key={`${block.step.id} ${String(block.goesOn)}`} {...block} />),
   }));
 };
@@ -125,7 +125,7 @@ const pagesPartByPart = (facts: Plan['pieces'][number], { paper, label }: Laying
   return paginate(blocks, partHeight, ROOM[paper]).map((page) => ({
     title: `Part by part, ${facts.piece.name}`,
     about: 'drawn from the face and from the edge',
-    body: page.map((block) => <PartByPart key={block.parts[0]!.id} block={block} label={label} />),
+    body: page.map((block) => <PartByPart key={first(block.parts).id} block={block} label={label} />),
   }));
 };
 

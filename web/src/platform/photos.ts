@@ -22,7 +22,7 @@ export async function smallPhoto(file: Blob): Promise<Blob> {
   const canvas = document.createElement('canvas');
   canvas.width = Math.max(1, Math.round(picture.width * share));
   canvas.height = Math.max(1, Math.round(picture.height * share));
-  canvas.getContext('2d')!.drawImage(picture, 0, 0, canvas.width, canvas.height);
+  sure(canvas.getContext('2d'), 'drawing context').drawImage(picture, 0, 0, canvas.width, canvas.height);
   picture.close();
   return new Promise((done, fail) =>
     canvas.toBlob(
@@ -32,3 +32,4 @@ export async function smallPhoto(file: Blob): Promise<Blob> {
     ),
   );
 }
+import { sure } from '@sill/core';

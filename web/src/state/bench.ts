@@ -1,5 +1,5 @@
 import { createSlice, original, type PayloadAction } from '@reduxjs/toolkit';
-import { applyChanges, isAlike, type Change, type Job } from '@sill/core';
+import { applyChanges, type Change, isAlike, type Job, sure } from '@sill/core';
 import type { Kept } from './kept';
 import { rebased, stepsOnTop, type Saved, type Sent } from './rebase';
 
@@ -56,14 +56,14 @@ const TOGETHER_MS = 1500;
 /** A step forward that can be undone. */
 const step = (state: BenchState, job: Job, key: string, at: number): BenchState => {
   const together = state.last?.key === key && at - state.last.at < TOGETHER_MS && state.past.length > 0;
-  const past = together ? state.past : [...state.past, state.job!].slice(-MOST_UNDO);
+  const past = together ? state.past : [...state.past, sure(state.job, 'job that is open')].slice(-MOST_UNDO);
   return { ...state, job, past, future: [], last: { key, at }, saving: 'waiting' };
 };
 
 /** A job with its changes on top of what the server has; a conflict where both changed the same. */
 function onTop(state: BenchState, saved: Saved): BenchState {
   const { job, base, revision, sent, past, future, joined } = state;
-  const found = rebased({ job: job!, base: base ?? saved.job, revision, sent }, saved);
+  const found = rebased({ job: sure(job, 'job that is open'), base: base ?? saved.job, revision, sent }, saved);
   if (found.conflict) return { ...state, base: found.base, conflict: saved, saving: 'refused' };
   return {
     ...state,
@@ -146,7 +146,7 @@ export const bench = createSlice({
         ...state,
         saving: 'saving',
         refusal: null,
-        sent: [...state.sent, { save: payload.save, job: state.job! }].slice(-MOST_SENT),
+        sent: [...state.sent, { save: payload.save, job: sure(state.job, 'job that is open') }].slice(-MOST_SENT),
       }) as BenchState,
     /** `job` is the one that was sent; where it has changed since, there is more to save. */
     saveDone: (state, { payload }: PayloadAction<{ revision: number; savedAt: string; job: Job }>): BenchState =>

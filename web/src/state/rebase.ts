@@ -1,4 +1,4 @@
-import { isAlike, merged, readJob, type Clash, type Job, type Whose } from '@sill/core';
+import { type Clash, first, isAlike, type Job, merged, readJob, type Whose } from '@sill/core';
 import type { SavedJob } from '@sill/core/contract';
 
 /** A save as a tab knows it; what was opened without a server has no id of its last save. */
@@ -70,7 +70,7 @@ export function clashesOf({ job, base }: Pick<Grown, 'job' | 'base'>, saved: Sav
 /** The two as one, as it was chosen; null where that is no job that can be kept. */
 export function chosen({ job, base }: Pick<Grown, 'job' | 'base'>, saved: Saved, whose: readonly Whose[]): Job | null {
   const clashes = clashesOf({ job, base }, saved);
-  if (clashes[0]!.path.length === 0) return whose[0] === 'theirs' ? saved.job : job;
+  if (first(clashes).path.length === 0) return whose[0] === 'theirs' ? saved.job : job;
   const picks = new Map(clashes.map(({ path }, at) => [path.join(' '), whose[at] ?? 'mine']));
   const result = merged(base, job, saved.job, ({ path }) => picks.get(path.join(' ')) ?? 'mine').job;
   return readJob(result).ok ? result : null;

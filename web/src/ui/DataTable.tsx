@@ -7,7 +7,7 @@ import {
   type ColumnDef,
   type SortingState,
 } from '@tanstack/react-table';
-import { writeCsv } from '@sill/core';
+import { nth, writeCsv } from '@sill/core';
 import { memo, useState, type KeyboardEvent, type ReactNode } from 'react';
 import { marked, said } from '../state/view';
 import { useApp, useFrom } from '../state/hooks';
@@ -141,7 +141,7 @@ export function DataTable<Row>({
                 {group.headers.map((header, at) => (
                   <TableCell
                     key={header.id}
-                    align={columns[at]!.number ? 'right' : 'left'}
+                    align={nth(columns, at).number ? 'right' : 'left'}
                     sortDirection={header.column.getIsSorted() || false}
                   >
                     <TableSortLabel
@@ -149,7 +149,7 @@ export function DataTable<Row>({
                       direction={header.column.getIsSorted() || 'asc'}
                       onClick={header.column.getToggleSortingHandler()}
                     >
-                      {columns[at]!.head}
+                      {nth(columns, at).head}
                     </TableSortLabel>
                   </TableCell>
                 ))}

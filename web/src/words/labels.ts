@@ -11,8 +11,8 @@ export function useLabel(): (partId: string) => string {
 
 /** The last figure or letter of a tag apart: what a run counts along. */
 function parse(label: string): { readonly head: string; readonly at: number; readonly last: string } {
-  const [, head, last] = /^(.*?)(\d+|[A-Z])$/.exec(label) ?? [label, label, ''];
-  return { head: head!, last: last!, at: /\d/.test(last!) ? Number(last) : last === '' ? 0 : last!.charCodeAt(0) };
+  const [, head = label, last = ''] = /^(.*?)(\d+|[A-Z])$/.exec(label) ?? [];
+  return { head, last, at: /\d/.test(last) ? Number(last) : last === '' ? 0 : last.charCodeAt(0) };
 }
 
 /** `L1–L4, W1A–W1F` from the tags of parts: runs are drawn together. */

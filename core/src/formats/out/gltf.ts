@@ -1,4 +1,4 @@
-import { first } from '../../lists';
+import { first, nth } from '../../lists';
 import { Document, WebIO } from '@gltf-transform/core';
 import { PER_INCH } from '../../length';
 import { solidOf, type Part } from '../../piece';
@@ -32,7 +32,7 @@ export async function gltfOf(parts: readonly Part[], name: string): Promise<stri
     const normals: number[] = [];
     for (const { points, normal } of facesOf(solidOf(part)))
       for (let at = 1; at + 1 < points.length; at++)
-        for (const point of [first(points), points[at]!, points[at + 1]!]) {
+        for (const point of [first(points), nth(points, at), nth(points, at + 1)]) {
           positions.push(...world(point));
           normals.push(normal[0], normal[2], -normal[1]);
         }

@@ -1,3 +1,4 @@
+import { fastenerOf } from '../fastening';
 import { first } from '../../lists';
 import { inches } from '../../length';
 import { bothHalves, bought, pegging, slotting } from '../making';
@@ -27,7 +28,7 @@ export const biscuits: WayToJoin = {
   prepares: (joints, bench) => {
     const halves = bothHalves(joints);
     if (halves.length === 0) return [];
-    const { wide, shank } = first(halves).item.fastener!;
+    const { wide, shank } = fastenerOf(first(halves).item);
     const shape = { what: 'biscuit slot', long: wide, thick: shank, deep: SLOT_DEEP };
     return slotting(
       halves.flatMap(({ sites }) => sites),

@@ -3,7 +3,7 @@ import { inches, type Length } from '../../length';
 import { waysOf, type Axis, type Part } from '../../piece';
 import { add, dot, into as intoFrame, sub, times, type Vec } from '../../solid';
 import { sizeOf, together } from '../../work';
-import type { Fastening } from '../fastening';
+import { fastenerOf, type Fastening } from '../fastening';
 import { NUT_HOLE } from '../fasteners';
 import { boring, bought, clearanceHoles, driving, endOf, throughOf, type Site3 } from '../making';
 import type { WayToJoin } from '../method';
@@ -16,7 +16,7 @@ const BACK: Length = inches(1 / 2);
 const PAST: Length = inches(1 / 2);
 
 /** A bolt that ends inside a part: its nut is let in there from the side. One that goes through has it outside. */
-const isLetIn = (item: Fastening, shank: Shank): boolean => shank.length >= item.fastener!.length;
+const isLetIn = (item: Fastening, shank: Shank): boolean => shank.length >= fastenerOf(item).length;
 
 const nutsOf = (item: Fastening): 'in' | 'out' => (item.shanks.some((shank) => isLetIn(item, shank)) ? 'in' : 'out');
 

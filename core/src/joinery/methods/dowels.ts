@@ -1,4 +1,5 @@
-import { first } from '../../lists';
+import { fastenerOf } from '../fastening';
+import { first, sure } from '../../lists';
 import { inches, toInches } from '../../length';
 import { told, together } from '../../work';
 import { bothHalves, boring, bought, pegging } from '../making';
@@ -34,9 +35,15 @@ export const dowels: WayToJoin = {
     return Math.min(glued, item.shanks.length * (Math.PI / 4) * across ** 2 * DOWEL_PSI) + sideGrain(item);
   },
   prepares: (joints, bench) =>
-    together(bothHalves(joints), ({ item, deep }) => `${item.fastener!.size} ${deep}`).flatMap((group) => {
+    together(bothHalves(joints), ({ item, deep }) => `${fastenerOf(item).size} ${deep}`).flatMap((group) => {
       const { item, deep } = first(group);
-      const bits = [{ bit: item.fastener!.clearance!, deep: told(deep + ROOM, bench.units), as: 'hole' as const }];
+      const bits = [
+        {
+          bit: sure(fastenerOf(item).clearance, 'hole of the dowel'),
+          deep: told(deep + ROOM, bench.units),
+          as: 'hole' as const,
+        },
+      ];
       return boring(
         group.flatMap(({ sites }) => sites),
         bits,

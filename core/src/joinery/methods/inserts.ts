@@ -1,6 +1,6 @@
-import { first } from '../../lists';
+import { first, sure } from '../../lists';
 import { told, together } from '../../work';
-import { isDense, type Fastening } from '../fastening';
+import { fastenerOf, isDense, type Fastening } from '../fastening';
 import { boring, bought, clearanceHoles, driving, endOf, throughOf } from '../making';
 import type { WayToJoin } from '../method';
 import { straight } from '../straight';
@@ -48,7 +48,9 @@ export const inserts: WayToJoin = {
     ...together(insertHoles(joints), ({ item, deep }) => `${isDense(endOf(item, first(item.shanks)))} ${deep}`).flatMap(
       (alike) => {
         const { item, deep } = first(alike);
-        const bit = item.fastener!.pilot![isDense(endOf(item, first(item.shanks))) ? 'hard' : 'soft'];
+        const bit = sure(fastenerOf(item).pilot, 'pilot of the insert')[
+          isDense(endOf(item, first(item.shanks))) ? 'hard' : 'soft'
+        ];
         return boring(
           alike.map(({ site }) => site),
           [{ bit, deep: told(deep, bench.units), as: 'hole' }],

@@ -1,3 +1,4 @@
+import { fastenerOf } from '../fastening';
 import { first } from '../../lists';
 import { inches, toInches } from '../../length';
 import { told, together } from '../../work';
@@ -29,9 +30,9 @@ export const looseTenon: WayToJoin = {
     return item.shanks.length * 2 * toInches(wide) * toInches(length) * 0.5 * GLUE_POUNDS + sideGrain(item);
   },
   prepares: (joints, bench) =>
-    together(bothHalves(joints), ({ item, deep }) => `${item.fastener!.size} ${deep}`).flatMap((group) => {
+    together(bothHalves(joints), ({ item, deep }) => `${fastenerOf(item).size} ${deep}`).flatMap((group) => {
       const { item, deep } = first(group);
-      const { wide, shank } = item.fastener!;
+      const { wide, shank } = fastenerOf(item);
       const shape = { what: 'mortise', long: wide, thick: shank, deep: told(deep + ROOM, bench.units) };
       const own = group.map((one) => one.item);
       return slotting(

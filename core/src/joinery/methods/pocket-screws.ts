@@ -1,4 +1,4 @@
-import { first } from '../../lists';
+import { first, nth } from '../../lists';
 import { dot, times, add } from '../../solid';
 import { waysOf, type Axis } from '../../piece';
 import { named, spotsOn, together, type Named, type PartSide, type Spot } from '../../work';
@@ -16,11 +16,11 @@ function sidesOf(item: Fastening, bench: JointBench): Drilled {
   const leans = waysOf(item.drilled).map((way) => dot(way, shank.direction));
   const [exit, face, run] = ([0, 1, 2] as const)
     .map((axis) => axis)
-    .sort((a, b) => Math.abs(leans[b]!) - Math.abs(leans[a]!)) as [Axis, Axis, Axis];
+    .sort((a, b) => Math.abs(nth(leans, b)) - Math.abs(nth(leans, a))) as [Axis, Axis, Axis];
   return {
     item,
-    face: { axis: face, sign: leans[face]! > 0 ? -1 : 1 },
-    exit: named(item.drilled, { axis: exit, sign: leans[exit]! > 0 ? 1 : -1 }, bench),
+    face: { axis: face, sign: nth(leans, face) > 0 ? -1 : 1 },
+    exit: named(item.drilled, { axis: exit, sign: nth(leans, exit) > 0 ? 1 : -1 }, bench),
     run,
   };
 }

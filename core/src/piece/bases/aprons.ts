@@ -1,4 +1,4 @@
-import { first } from '../../lists';
+import { first, nth } from '../../lists';
 import { inches, tapeStep, type Length, type Units } from '../../length';
 import { rectangle, planeAt, type Vec } from '../../solid';
 import { isSheet, type Nominal } from '../../stock';
@@ -113,8 +113,8 @@ function shelfBelow(
   railsBetween(kit, legs, { ...base, long: 'R', end: 'S', longName: 'long shelf rail', endName: 'end shelf rail' });
   const rails = ['R1', 'R2', 'S1', 'S2'];
   const boxes = rails.map((name) => boxOf(kit.get(name)));
-  const [x0, x1] = [boxes[2]!.min[0], boxes[3]!.max[0]];
-  const [y0, y1] = [first(boxes).min[1], boxes[1]!.max[1]];
+  const [x0, x1] = [nth(boxes, 2).min[0], nth(boxes, 3).max[0]];
+  const [y0, y1] = [first(boxes).min[1], nth(boxes, 1).max[1]];
   if (isSheet(SHELF_SHEET) && kind === 'ply shelf') {
     let shelf = kit.shaped(
       { tag: 'H1', role: 'shelf', name: 'shelf', material: SHELF_SHEET },
@@ -177,7 +177,7 @@ function mitredAprons(kit: Kit, legs: readonly [Leg, Leg, Leg, Leg], nominal: No
     ['E2', 2],
     ['E2', 3],
   ] as const;
-  for (const [name, leg] of touch) joinLeg(kit, 'screws', name, legs[leg]!);
+  for (const [name, leg] of touch) joinLeg(kit, 'screws', name, nth(legs, leg));
 }
 
 /** Says so once where blocks in both corners of a rail would meet. */
@@ -218,7 +218,7 @@ function cornerBlocks(kit: Kit, legs: readonly [Leg, Leg, Leg, Leg], under: Leng
   ] as const;
   pairs.forEach(([long, end, sx, sy], at) => {
     const [a, e] = [boxOf(kit.get(long)), boxOf(kit.get(end))];
-    const leg = legs[at]!.box;
+    const leg = nth(legs, at).box;
     const y = sy > 0 ? a.max[1] : a.min[1];
     const x = sx > 0 ? e.max[0] : e.min[0];
     const corner = [sx > 0 ? leg.max[0] : leg.min[0], sy > 0 ? leg.max[1] : leg.min[1]] as const;
@@ -367,7 +367,7 @@ export function assembleFrame(kit: Kit, legs: readonly [Leg, Leg, Leg, Leg], fra
   }
   const ends = frame.below === 'none' ? ['E1', 'E2'] : ['E1', 'E2', 'S1', 'S2'];
   [0, 1].forEach((side) => {
-    const pair = [legs[2 * side]!, legs[2 * side + 1]!];
+    const pair = [nth(legs, 2 * side), nth(legs, 2 * side + 1)];
     const rails = ends.filter((name) => name.endsWith(String(side + 1)) && kit.tags().includes(name));
     const outside = (box: Box) => (side === 0 ? box.min[0] : -box.max[0]);
     const back = new Map<Length, readonly string[]>();

@@ -175,15 +175,16 @@ export function standOf(kit: Kit, room: Room, stand: string, height: Length, y0:
   const [x0, x1, f, b] = [inset, room.length - inset, y0 + inset, room.width - inset];
   if (stand === 'legs') {
     const leg = kit.sizes.dressed('2x2');
-    return [
+    const corners = [
       [x0, f],
       [x0, b - leg.thickness],
       [x1 - leg.width, f],
       [x1 - leg.width, b - leg.thickness],
-    ].map(([x, y], at) => {
+    ] as const;
+    return corners.map(([x, y], at) => {
       kit.board(
         { tag: `L${at + 1}`, role: 'leg', name: 'leg', material: '2x2' },
-        boxAt([x!, y!, 0], [leg.width, leg.thickness, height]),
+        boxAt([x, y, 0], [leg.width, leg.thickness, height]),
         2,
         0,
       );

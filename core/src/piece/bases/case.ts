@@ -1,3 +1,4 @@
+import { nth } from '../../lists';
 import { inches, type Length } from '../../length';
 import type { Sheet } from '../../stock';
 import { dim, say } from '../../words';
@@ -153,10 +154,10 @@ function carcase(
   uprights.push('G2');
   return Array.from({ length: columns }, (_, at) => ({
     number: at + 1,
-    from: at === 0 ? t : edges[at - 1]! + t,
-    to: at === columns - 1 ? length - t : edges[at]!,
-    left: uprights[at]!,
-    right: uprights[at + 1]!,
+    from: at === 0 ? t : nth(edges, at - 1) + t,
+    to: at === columns - 1 ? length - t : nth(edges, at),
+    left: nth(uprights, at),
+    right: nth(uprights, at + 1),
   }));
 }
 

@@ -1,4 +1,4 @@
-import { first } from '../../lists';
+import { first, nth } from '../../lists';
 import { inches, type Length } from '../../length';
 import type { Nominal } from '../../stock';
 import { dim, say } from '../../words';
@@ -163,8 +163,8 @@ function sidesAndBack(
         2,
       );
       joinLeg(kit, 'rail end', name, leg);
-      joinLeg(kit, 'rail end', name, legs[2 * k + 1]!);
-      sides[k]!.push(name);
+      joinLeg(kit, 'rail end', name, nth(legs, 2 * k + 1));
+      nth(sides, k).push(name);
     });
     const name = `A${at + 1}`;
     kit.board(
@@ -205,7 +205,7 @@ function drawers(
         2,
       );
       joinLeg(kit, 'rail end', name, leg);
-      joinLeg(kit, 'rail end', name, legs[k + 1]!);
+      joinLeg(kit, 'rail end', name, nth(legs, k + 1));
       return name;
     }) as [string, string];
     all.push(supports);
@@ -232,13 +232,13 @@ function assemble(
   sides: readonly (readonly string[])[],
   all: readonly (readonly string[])[],
 ): void {
-  const hollow = (k: number) => (legs[k]!.tags.length > 1 ? [`leg-L${k + 1}`] : []);
-  const loose = (k: number) => (legs[k]!.tags.length > 1 ? [] : legs[k]!.tags);
+  const hollow = (k: number) => (nth(legs, k).tags.length > 1 ? [`leg-L${k + 1}`] : []);
+  const loose = (k: number) => (nth(legs, k).tags.length > 1 ? [] : nth(legs, k).tags);
   [0, 1].forEach((side) =>
     kit.assemble(
       `end-${side + 1}`,
       say`Join the ${side === 0 ? 'left' : 'right'} side`,
-      [...loose(2 * side), ...loose(2 * side + 1), ...sides[side]!, ...all.map((pair) => pair[side]!)],
+      [...loose(2 * side), ...loose(2 * side + 1), ...nth(sides, side), ...all.map((pair) => nth(pair, side))],
       [...hollow(2 * side), ...hollow(2 * side + 1)],
       [
         say`The drawer supports lie level with the inner faces of the legs, square to the front: the slides follow them.`,
@@ -276,6 +276,6 @@ export const endTable = family({
     const sides = sidesAndBack(kit, room, legs, sizes);
     const supports = drawers(kit, choices, legs, openings, sizes, fit);
     assemble(kit, legs, sides, supports);
-    return kit.built(['R1', ...first(sides), ...sides[1]!]);
+    return kit.built(['R1', ...first(sides), ...nth(sides, 1)]);
   },
 });

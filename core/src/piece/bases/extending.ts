@@ -1,4 +1,4 @@
-import { first } from '../../lists';
+import { first, found, nth } from '../../lists';
 import { inches, type Length } from '../../length';
 import { NOMINALS, type Nominal } from '../../stock';
 import { dim, say } from '../../words';
@@ -25,7 +25,7 @@ export const longestTravel = (keeperFar: Length, farApron: Length, overlap: Leng
 function passage(part: Part, box: Box, kind: Cutout['kind'], runner: string, axis: 0 | 1 | 2): Part {
   const points = [box.min, box.max].map((point) => intoFrame(part.frame, point));
   const range = (at: 0 | 1 | 2) =>
-    [Math.min(first(points)[at], points[1]![at]), Math.max(first(points)[at], points[1]![at])] as const;
+    [Math.min(first(points)[at], nth(points, 1)[at]), Math.max(first(points)[at], nth(points, 1)[at])] as const;
   const [a, b] = axis === 2 ? ([0, 1] as const) : axis === 1 ? ([0, 2] as const) : ([1, 2] as const);
   const [[a0, a1], [b0, b1]] = [range(a), range(b)];
   const [from, to] = range(axis);
@@ -136,9 +136,10 @@ export const extending = family({
       section.across,
       inches(12),
     );
-    const keeperStock = NOMINALS.filter((nominal) => nominal.startsWith('2x')).find(
+    const keeperStock = found(
+      NOMINALS.filter((nominal) => nominal.startsWith('2x')),
       (nominal) => kit.sizes.dressed(nominal).width >= apron.width + gap,
-    )!;
+    );
     const keeper = kit.sizes.dressed(keeperStock);
     const setback = Math.max(0, Math.floor((Math.min(section.along, section.across) - apron.thickness) / 2));
     const farApron = foot.x + foot.length - setback - apron.thickness;

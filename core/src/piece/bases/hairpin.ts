@@ -98,12 +98,13 @@ export const hairpin = family({
     if (kit.stopped()) return kit.built();
 
     const [x0, x1, y0, y1] = [foot.x, foot.x + foot.length, foot.y, foot.y + foot.width];
-    [
+    const places = [
       [x0, y0 + inches(1.5)],
       [x0, y1 - inches(1.5)],
       [x1 - PLATE, y0 + inches(1.5)],
       [x1 - PLATE, y1 - inches(1.5)],
-    ].forEach(([x, y], at) => {
+    ] as const;
+    places.forEach(([x, y], at) => {
       // Its own length runs up, its width along the table, its thickness across.
       const leg = kit.shaped(
         {
@@ -115,7 +116,7 @@ export const hairpin = family({
         },
         shape(height),
         ROD,
-        { at: [x!, Math.round(y! - ROD / 2), 0], u: [0, 0, 1], v: [1, 0, 0] },
+        { at: [x, Math.round(y - ROD / 2), 0], u: [0, 0, 1], v: [1, 0, 0] },
       );
       kit.put({ ...leg, cuts: [between(height)] });
     });

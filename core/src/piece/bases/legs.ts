@@ -1,4 +1,4 @@
-import { last } from '../../lists';
+import { first, last, nth, sure } from '../../lists';
 import { inches, type Length } from '../../length';
 import type { LumberSizes, Material, Nominal } from '../../stock';
 import { say, dim, tag } from '../../words';
@@ -98,8 +98,8 @@ export function joinLeg(kit: Kit, kind: JointKind, part: string, leg: Leg): void
 
 /** A leg as one body: round a hollow one a notch goes round all of it. */
 export const wholeLeg = (kit: Kit, { tag: name, box, tags }: Leg): Part => {
-  const [first] = tags.map((each) => kit.get(each));
-  return { ...board(first!.piece, { tag: name, role: 'leg', name: 'leg', material: first!.material }, box, 2, 0) };
+  const one = kit.get(first(tags));
+  return { ...board(one.piece, { tag: name, role: 'leg', name: 'leg', material: one.material }, box, 2, 0) };
 };
 
 /** Puts one leg into `box`. */
@@ -136,16 +136,21 @@ function placeLeg(
     tag: `${name}${letter}`,
     role: 'leg' as const,
     name: wide ? 'leg, wide board' : 'leg, narrow board',
-    material: wide ? section.material : section.narrow!,
+    material: wide ? section.material : sure(section.narrow, 'narrow board of the hollow leg'),
     squared: !wide,
   });
-  const between = size[1]! - 2 * thickness;
-  const front = boxAt([x, y, z], [size[0]!, thickness, length]);
+  const between = nth(size, 1) - 2 * thickness;
+  const front = boxAt([x, y, z], [first(size), thickness, length]);
   const left = boxAt([x, y + thickness, z], [thickness, between, length]);
   kit.board(spec('A', true), front, 2, 0);
-  kit.board(spec('B', true), boxAt([x, y + size[1]! - thickness, z], [size[0]!, thickness, length]), 2, 0);
+  kit.board(spec('B', true), boxAt([x, y + nth(size, 1) - thickness, z], [first(size), thickness, length]), 2, 0);
   kit.board(spec('C', false), left, 2, 1);
-  kit.board(spec('D', false), boxAt([x + size[0]! - thickness, y + thickness, z], [thickness, between, length]), 2, 1);
+  kit.board(
+    spec('D', false),
+    boxAt([x + first(size) - thickness, y + thickness, z], [thickness, between, length]),
+    2,
+    1,
+  );
   for (const narrow of ['C', 'D'])
     for (const wide of ['A', 'B']) kit.join('lamination', `${name}${narrow}`, `${name}${wide}`);
   return {

@@ -1,4 +1,4 @@
-import { first } from '../../lists';
+import { first, nth } from '../../lists';
 import { inches, type Length } from '../../length';
 import { add, times, unit, type Vec } from '../../solid';
 import type { Nominal } from '../../stock';
@@ -58,7 +58,7 @@ function leg(
     const values = points.map((point) => point[axis]);
     return corner[axis] - (side[axis] > 0 ? Math.min(...values) : Math.max(...values));
   });
-  return place(add(corner, [first(shift), shift[1]!, 0]));
+  return place(add(corner, [first(shift), nth(shift, 1), 0]));
 }
 
 const middleAt = (part: Part, z: number): Vec => {

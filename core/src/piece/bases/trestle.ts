@@ -1,3 +1,4 @@
+import { nth } from '../../lists';
 import { inches, type Length } from '../../length';
 import { planeAt, radians, type Vec } from '../../solid';
 import type { Nominal } from '../../stock';
@@ -276,7 +277,7 @@ function assemble(kit: Kit, choices: Chosen): void {
     kit.assemble(
       `trestle-${n}`,
       say`Join trestle ${n}`,
-      [`F${n}`, `P${n}`, `K${n}`, ...struts[n - 1]!],
+      [`F${n}`, `P${n}`, `K${n}`, ...nth(struts, n - 1)],
       [],
       [
         say`Keep post and foot square with a clamped corner before the struts go in: a strut fixes whatever angle there is.`,

@@ -1,3 +1,4 @@
+import { nth } from '../../lists';
 import type { Length } from '../../length';
 import { topNominals, type LumberSizes, type Nominal } from '../../stock';
 import { pick, type Choices } from '../choice';
@@ -72,7 +73,7 @@ export function joinBoards(kit: Kit, room: Room, choices: Joined, box: Box): rea
     return tag;
   });
   const kind = choices.held === 'glue' ? 'lamination' : 'edge';
-  names.slice(1).forEach((name, at) => kit.join(kind, names[at]!, name));
+  names.slice(1).forEach((name, at) => kit.join(kind, nth(names, at), name));
   return names;
 }
 

@@ -1,3 +1,4 @@
+import { nth } from '../../lists';
 import type { Length } from '../../length';
 import { planeAt, type Vec } from '../../solid';
 import type { Nominal } from '../../stock';
@@ -42,7 +43,7 @@ export function edgingRound(
       },
       { from, to, across: UP, width: deep, thickness, ends: [mitre(from), mitre(to)] },
     );
-    against[at]!.forEach((other) => kit.join('glue', tag, other));
+    nth(against, at).forEach((other) => kit.join('glue', tag, other));
   });
   for (const end of ['G3', 'G4']) for (const long of ['G1', 'G2']) kit.join('glue', end, long);
   return sides.map(([tag]) => tag);

@@ -1,3 +1,4 @@
+import { nth } from '../../lists';
 import { inches, type Length } from '../../length';
 import { add, clipped, rectangle, times, type Corner, type Flat, type Vec } from '../../solid';
 import type { Nominal } from '../../stock';
@@ -103,7 +104,7 @@ export const octagon = top({
       });
       return tag;
     });
-    names.forEach((tag, at) => kit.join('glue', tag, names[(at + 1) % 8]!));
+    names.forEach((tag, at) => kit.join('glue', tag, nth(names, (at + 1) % 8)));
     const slats = fill(kit, { half: inner - choices.gap, centre: half, z, gap: choices.gap, stock: slat });
     // Three battens across the slats, over flat sides of the ring at both ends.
     const reach = Math.floor(side / 2 - batten.width - inches(1 / 2));

@@ -1,4 +1,4 @@
-import { last } from '../../lists';
+import { first, last, nth } from '../../lists';
 import { inches, type Length } from '../../length';
 import { rectangle } from '../../solid';
 import type { Nominal } from '../../stock';
@@ -82,11 +82,11 @@ export const planks = top({
     let y = edge;
     for (let row = 0; row < rows; row++) {
       const wide = row === 0 ? outer : row === rows - 1 ? edge + width - y : plank.width;
-      const between = found ? seamsOf(found[row]!) : seams(length, choices.plank, choices.stagger, row);
+      const between = found ? seamsOf(nth(found, row)) : seams(length, choices.plank, choices.stagger, row);
       const marks = [0, ...between, length];
       const names = marks.slice(1).map((end, at) => {
         const name = `T${row + 1}${String.fromCharCode(65 + at)}`;
-        const from = marks[at]!;
+        const from = nth(marks, at);
         kit.board(
           { tag: name, role: 'top', name: 'plank', material: choices.planks as Nominal },
           boxAt([edge + from, y, room.under + core], [end - from, wide, plank.thickness]),
@@ -101,9 +101,9 @@ export const planks = top({
     }
     const deep = edgingDepth(choices.edging, room.topThickness, room.sizes);
     const edging = edgingRound(kit, room, room.height, deep, [
-      [...laid[0]!, 'Y1'],
+      [...first(laid), 'Y1'],
       [...last(laid), 'Y1'],
-      [...laid.map((row) => row[0]!), 'Y1'],
+      [...laid.map((row) => first(row)), 'Y1'],
       [...laid.map((row) => last(row)), 'Y1'],
     ]);
     kit.assemble(

@@ -1,3 +1,4 @@
+import { nth } from '../../lists';
 import type { Length } from '../../length';
 import type { Corner, Outline } from '../../solid';
 import { dim, say } from '../../words';
@@ -82,7 +83,9 @@ export const round = top({
       y += width;
       return tag;
     });
-    names.slice(1).forEach((name, at) => kit.join(choices.held === 'glue' ? 'lamination' : 'edge', names[at]!, name));
+    names
+      .slice(1)
+      .forEach((name, at) => kit.join(choices.held === 'glue' ? 'lamination' : 'edge', nth(names, at), name));
     assembleTop(kit, names);
     return kit.built();
   },

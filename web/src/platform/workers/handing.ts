@@ -1,3 +1,4 @@
+import { held } from '@sill/core';
 import type { Plan } from '@sill/core';
 
 type Planned = Plan['pieces'][number];
@@ -50,7 +51,7 @@ export function newReceiver() {
   return {
     part: (key: string, heavy: Heavy): void => void there.set(key, heavy),
     whole({ pieces: light, forget, ...rest }: LightPlan): Plan {
-      const pieces = light.map(({ key, ...small }): Planned => ({ ...small, ...there.get(key)! }));
+      const pieces = light.map(({ key, ...small }): Planned => ({ ...small, ...held(there, key) }));
       for (const key of forget) there.delete(key);
       // Frozen on its face, the store does not walk through all of it to freeze it.
       return Object.freeze({

@@ -1,3 +1,4 @@
+import { nth, sure } from '@sill/core';
 import { Button } from '@mui/material';
 import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
@@ -36,12 +37,12 @@ export function BuildStage() {
 
 /** Another piece is looked at from its own first open step. */
 function StepsOfPiece() {
-  const facts = usePieceFacts()!;
+  const facts = sure(usePieceFacts(), 'plan of the piece in view');
   return <Steps key={facts.piece.id} />;
 }
 
 function Steps() {
-  const facts = usePieceFacts()!;
+  const facts = sure(usePieceFacts(), 'plan of the piece in view');
   const { has } = useTicks();
   const [search, setSearch] = useSearchParams();
   const [bench, setBench] = useState(false);
@@ -51,7 +52,7 @@ function Steps() {
   // The first that is open when one comes here; ticking its last action does not turn the page.
   const [firstOpen] = useState(() => steps.findIndex((step) => !isDone(step, has)));
   const at = asked >= 1 && asked <= steps.length ? asked - 1 : Math.min(steps.length - 1, Math.max(0, firstOpen));
-  const step = steps[at]!;
+  const step = nth(steps, at);
   const go = (to: number) =>
     setSearch((before) => ({ ...Object.fromEntries(before), step: String(to + 1) }), { replace: true });
   return (
@@ -98,7 +99,7 @@ const FIRST = [
 /** Top first or base first, where the piece has both. */
 function FirstChoice({ facts }: { readonly facts: Facts }) {
   const change = useChangePiece(facts.piece.id);
-  const { first: now } = usePiece()!;
+  const { first: now } = sure(usePiece(), 'piece in view');
   const roles = new Set(facts.parts.map(({ role }) => role));
   if (!roles.has('top') || roles.size < 2) return null;
   return (

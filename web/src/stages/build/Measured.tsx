@@ -1,16 +1,18 @@
 import { Button, MenuItem, TextField } from '@mui/material';
 import { useState } from 'react';
 import {
+  type Change,
   inches,
-  measurable,
-  rackOf,
-  WHOLE_TOP,
   type Length,
+  measurable,
+  nth,
   type Part,
   type Plan,
-  type Step,
-  type Change,
+  rackOf,
   set,
+  type Step,
+  sure,
+  WHOLE_TOP,
 } from '@sill/core';
 import { LengthField } from '../../ui/LengthField';
 import { useChange, usePiece } from '../../state/hooks';
@@ -66,7 +68,7 @@ const MARK: Length = inches(1 / 8);
 export function Diagonals({ step }: { readonly step: Step }) {
   const change = useChange();
   // What was said stands in the job; the plan follows a moment later.
-  const { id: piece, diagonals, simulated } = usePiece()!;
+  const { id: piece, diagonals, simulated } = sure(usePiece(), 'piece in view');
   if (!step.diagonals) return null;
   const should = step.diagonals;
   const [one, two] = diagonals[step.id] ?? [];
@@ -80,7 +82,7 @@ export function Diagonals({ step }: { readonly step: Step }) {
     ]);
   const invented = ([0, 1] as const).filter((at) => simulated.includes(keyOf(at)));
   const racked = known && step.sides ? rackOf(step.sides, read) : null;
-  const off = read.map((length, at) => Math.abs(length - should[at]!) > MARK);
+  const off = read.map((length, at) => Math.abs(length - nth(should, at)) > MARK);
   return (
     <div className="sheet measured">
       <h3>Diagonals</h3>
@@ -139,7 +141,7 @@ export function Diagonals({ step }: { readonly step: Step }) {
 /** What a part measures as built: typed, or sent by the tape. What depends on it follows. */
 export function AsBuilt({ facts, step }: { readonly facts: Facts; readonly step: Step }) {
   const change = useChange();
-  const { id: piece, asBuilt, simulated } = usePiece()!;
+  const { id: piece, asBuilt, simulated } = sure(usePiece(), 'piece in view');
   const there = new Set([...step.adds, ...step.there]);
   const parts = measurable(facts.parts).filter(({ id, tag }) =>
     tag === WHOLE_TOP ? facts.parts.some((part) => part.role === 'top' && there.has(part.id)) : there.has(id),
@@ -200,9 +202,9 @@ export function AsBuilt({ facts, step }: { readonly facts: Facts; readonly step:
       {recorded.map(([name, sizes]) => (
         <p key={name} className="measured-line">
           <strong>{name}</strong>{' '}
-          {SIDES.filter((one) => sizes[one] !== undefined).map((one) => (
+          {SIDES.flatMap((one) => (sizes[one] === undefined ? [] : [[one, sizes[one]] as const])).map(([one, size]) => (
             <span key={one}>
-              {one} <Dim of={sizes[one]!} mark /> {simulated.includes(keyOf(name, one)) && <Simulated />}{' '}
+              {one} <Dim of={size} mark /> {simulated.includes(keyOf(name, one)) && <Simulated />}{' '}
             </span>
           ))}
           <Button size="small" onClick={() => forget(name)} aria-label={`Forget what ${name} measures`}>

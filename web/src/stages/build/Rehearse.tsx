@@ -1,6 +1,6 @@
 import { Button, Dialog } from '@mui/material';
 import { lazy, Suspense, useEffect, useMemo, useState, type KeyboardEvent } from 'react';
-import { FAULT_KINDS, type Part, type Plan, type Rehearsal } from '@sill/core';
+import { FAULT_KINDS, nth, type Part, type Plan, type Rehearsal } from '@sill/core';
 import type { At, BenchScene } from '../../drawing/Bench3D';
 import { PartPicture } from '../../drawing/PartPicture';
 import { hasWebGl } from '../../drawing/webgl';
@@ -208,7 +208,7 @@ type StickProps = {
 function FlatStick({ moments, at, onGo }: StickProps) {
   const last = moments.length - 1;
   const notches = moments.flatMap(({ notch }, index) =>
-    index === 0 || moments[index - 1]!.notch !== notch ? [index] : [],
+    index === 0 || nth(moments, index - 1).notch !== notch ? [index] : [],
   );
   return (
     <div className="flat-stick">

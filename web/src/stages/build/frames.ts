@@ -1,4 +1,4 @@
-import { settingName, settingWords, type Operation, type Phrase, type Plan, type Vec } from '@sill/core';
+import { nth, type Operation, type Phrase, type Plan, settingName, settingWords, type Vec } from '@sill/core';
 
 /** One moment of the rehearsal: what is done, and how everything stands by then. */
 export type Moment = {
@@ -84,7 +84,7 @@ export function momentsOf(
       moments.push({
         id: operation.id,
         title: step.title,
-        says: step.actions[k]!.text,
+        says: nth(step.actions, k).text,
         notch: at + 1,
         cut,
         shaped,

@@ -1,5 +1,5 @@
 import { memo } from 'react';
-import { SHORT_PIECE, type Plan, type Setup } from '@sill/core';
+import { nth, type Plan, type Setup, SHORT_PIECE, sure } from '@sill/core';
 import { useGrowing } from '../../ui/growing';
 import { useTicks } from '../../state/useTicks';
 import { Dim } from '../../words/Dim';
@@ -68,11 +68,13 @@ function SheetCuts({ plan, numbers }: { readonly plan: Plan; readonly numbers: r
   return (
     <ol className="sheet-cuts">
       {numbers.map((number) => {
-        const { kind, setting, begins } = plan.cuts[number - 1]!;
+        const { kind, setting: set, begins } = nth(plan.cuts, number - 1);
+        const setting = sure(set, 'setting of the cut');
         return (
           <li key={number}>
-            <b>{number}</b> {kind === 'crosscut' ? 'across' : 'along'}, <Dim of={setting!.setting} mark /> from the{' '}
-            {setting!.reference} edge{begins && ', the blade before the line: waste lies there'}
+            <b>{number}</b> {kind === 'crosscut' ? 'across' : 'along'}, <Dim of={setting.setting} mark /> from the{' '}
+            {setting.reference} edge
+            {begins && ', the blade before the line: waste lies there'}
           </li>
         );
       })}

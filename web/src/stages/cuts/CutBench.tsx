@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { edgesWords, passesOf, type Pass, type Plan } from '@sill/core';
+import { edgesWords, first, nth, type Pass, passesOf, type Plan, sure } from '@sill/core';
 import { Bench } from '../../ui/Bench';
 import { useTicks } from '../../state/useTicks';
 import { Dim } from '../../words/Dim';
@@ -35,15 +35,16 @@ function PassWords({ pass, plan }: { readonly pass: Pass; readonly plan: Plan })
       </>
     );
   if (setup.kind === 'guide') {
-    const cut = plan.cuts[cuts[0]! - 1]!;
+    const cut = nth(plan.cuts, first(cuts) - 1);
     const edge = cut.kind === 'crosscut' ? 'left' : 'lower';
+    const setting = sure(cut.setting, 'setting of the cut');
     return (
       <>
         Cut <b>{cut.number}</b>, {cut.kind === 'crosscut' ? 'across' : 'along'}:{' '}
         <b>
-          <Dim of={cut.setting!.setting} />
+          <Dim of={setting.setting} />
         </b>{' '}
-        from the {edge} {cut.setting!.reference === 'factory' ? 'factory' : 'sawn'} edge
+        from the {edge} {setting.reference === 'factory' ? 'factory' : 'sawn'} edge
         {cut.begins ? ', the blade before the line: waste lies there.' : '.'}
       </>
     );

@@ -1,17 +1,20 @@
 import { Button } from '@mui/material';
 import { useState } from 'react';
 import {
+  type Bit,
   boredFor,
   CLIP_SLOT,
   dim,
-  listOf,
-  printThread,
-  WAYS_TO_JOIN,
-  WAYS_FOR,
-  type Bit,
   type Fastening,
+  first,
   type JointKind,
+  listOf,
+  nth,
   type Piece,
+  printThread,
+  sure,
+  WAYS_FOR,
+  WAYS_TO_JOIN,
 } from '@sill/core';
 import { usePiece, usePieceFacts } from '../../state/hooks';
 import { Dim, Text } from '../../words/Dim';
@@ -86,14 +89,14 @@ export function JointsStage() {
             <section key={kind} className="sheet" aria-label={KIND[kind]}>
               <h2>{KIND[kind]}</h2>
               {alike(made.filter((item) => item.joint.kind === kind)).map((group) => (
-                <JointGroup key={group[0]!.joint.id} group={group} piece={piece!} />
+                <JointGroup key={first(group).joint.id} group={group} piece={sure(piece, 'piece')} />
               ))}
             </section>
           ))}
           {screws > 0 && (
             <section className="sheet" aria-label="Fasteners">
               <h2>Fasteners and what is drilled for them</h2>
-              <FastenerTable made={made} copies={piece!.copies} />
+              <FastenerTable made={made} copies={sure(piece, 'piece').copies} />
               <p className="soft">
                 Pilots by the harder of the two woods. Try one on an offcut; the maker’s own chart comes first.
               </p>
@@ -107,8 +110,8 @@ export function JointsStage() {
 
 function JointGroup({ group, piece }: { readonly group: readonly Fastening[]; readonly piece: Piece }) {
   const [open, setOpen] = useState(false);
-  const facts = usePieceFacts()!;
-  const first = group[0]!;
+  const facts = sure(usePieceFacts(), 'plan of the piece in view');
+  const first = nth(group, 0);
   const { jig, screw, positions, hinges, from, by, reaches, troubles, shanks, joint } = first;
   // Of hinges the middles are told, of all else each place.
   const places = hinges.length > 0 ? hinges : positions;

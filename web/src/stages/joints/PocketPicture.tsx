@@ -1,3 +1,4 @@
+import { first, nth } from '@sill/core';
 import { scaleLinear } from 'd3';
 import type { Fastening } from '@sill/core';
 import { DimSpan } from '../../words/Dim';
@@ -55,10 +56,10 @@ export function PocketPicture({ fastening }: { readonly fastening: Fastening }) 
           ))
         ) : (
           <>
-            first at <DimSpan of={positions[0]!} />
+            first at <DimSpan of={first(positions)} />
             {positions.length > 1 && (
               <>
-                , then every <DimSpan of={positions[1]! - positions[0]!} about />
+                , then every <DimSpan of={nth(positions, 1) - first(positions)} about />
               </>
             )}
           </>

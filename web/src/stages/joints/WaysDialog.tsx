@@ -1,15 +1,16 @@
 import { Button, Dialog, DialogActions, DialogContent, DialogTitle } from '@mui/material';
 import { useEffect, useState } from 'react';
 import {
-  LOOKS,
-  WAYS_TO_JOIN,
-  pairKey,
-  set,
   type Fastening,
+  LOOKS,
   type Method,
   type Nominal,
+  nth,
+  pairKey,
   type Piece,
+  set,
   type WayCompared,
+  WAYS_TO_JOIN,
 } from '@sill/core';
 import { useChange, useEdges, useJob } from '../../state/hooks';
 import { Text } from '../../words/Dim';
@@ -37,7 +38,7 @@ export function WaysDialog({ piece, group, topNominal, onClose }: Props) {
   const job = useJob();
   const change = useChange();
   const { planner } = useEdges();
-  const first = group[0]!;
+  const first = nth(group, 0);
   const [all, setAll] = useState(true);
   const [found, setFound] = useState<{ readonly key: string; readonly ways: readonly WayCompared[] } | null>(null);
   const [failed, setFailed] = useState(false);
@@ -64,7 +65,7 @@ export function WaysDialog({ piece, group, topNominal, onClose }: Props) {
   };
   const settle = (key: 'flip' | 'plugs', value: boolean) =>
     change(keysOf().map((name) => set(piece.id, ['joins', name, key], value)));
-  const said = piece.joins[keysOf()[0]!];
+  const said = piece.joins[nth(keysOf(), 0)];
   return (
     <Dialog open onClose={onClose} maxWidth="md" fullWidth aria-labelledby="ways-title">
       <DialogTitle id="ways-title">

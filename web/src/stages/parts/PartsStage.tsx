@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { endText, plain, printLength, printMaterial, type Part, type Piece, type Units } from '@sill/core';
+import { endText, found, type Part, type Piece, plain, printLength, printMaterial, sure, type Units } from '@sill/core';
 import { DataTable, type TableColumn } from '../../ui/DataTable';
 import { PartPicture } from '../../drawing/PartPicture';
 import { USUAL_VIEW } from '../../drawing/iso';
@@ -95,7 +95,7 @@ export function PartsStage() {
   const marked = useFrom((state) => state.view.marked);
   const [search, setSearch] = useSearchParams();
   const [all, setAll] = useState(false);
-  const nameOf = (id: string) => job.pieces.find((item) => item.id === id)!;
+  const nameOf = (id: string) => found(job.pieces, (item) => item.id === id);
   // Before the first plan there are the parts of the piece, where no plan has to choose the boards of its top.
   const built = useBuilt(plan || all ? null : piece);
   const early = built?.settled ? built.model.parts : null;
@@ -158,7 +158,8 @@ export function PartsStage() {
                 <ul className="fit-list">
                   {fits.slice(0, 12).map((part) => (
                     <li key={part.id}>
-                      <PartTag id={part.id} tag={part.tag} />: measure <Words of={part.fit!} piece={part.piece} />
+                      <PartTag id={part.id} tag={part.tag} />: measure{' '}
+                      <Words of={sure(part.fit, 'measure of the part')} piece={part.piece} />
                     </li>
                   ))}
                 </ul>

@@ -2,14 +2,18 @@ import { Button } from '@mui/material';
 import { curveStepBefore, extent, line, scaleLinear } from 'd3';
 import { useState, type KeyboardEvent, type PointerEvent } from 'react';
 import {
+  type CostPoint,
+  first,
   inches,
+  last,
+  type Length,
   mm,
   nearestCheaper,
-  printLength,
-  type CostPoint,
-  type Length,
+  nth,
   type Piece,
   type PieceSide,
+  printLength,
+  sure,
   type Units,
 } from '@sill/core';
 import { useChangePiece, useJob, usePlan } from '../../state/hooks';
@@ -76,7 +80,7 @@ function scalesOf(points: readonly CostPoint[]) {
   const [least = 0, most = 1] = extent(payable, ({ total }) => total);
   const room = Math.max(200, most - least) * 0.18;
   const x = scaleLinear()
-    .domain([points[0]!.at, points.at(-1)!.at])
+    .domain([first(points).at, last(points).at])
     .range([EDGE.left, WIDE - EDGE.right]);
   const y = scaleLinear()
     .domain([least - room, most + room])
@@ -88,8 +92,8 @@ type Scales = ReturnType<typeof scalesOf>;
 /** Rules at round sums, marks at round sizes, and what can not be built. */
 function Grid({ points, scales: { x, y } }: { readonly points: readonly CostPoint[]; readonly scales: Scales }) {
   const { units } = useJob();
-  const first = Math.ceil(points[0]!.at / TICK[units]) * TICK[units];
-  const ticks = Array.from({ length: 12 }, (_, at) => first + at * TICK[units]).filter((at) => at <= points.at(-1)!.at);
+  const first = Math.ceil(nth(points, 0).at / TICK[units]) * TICK[units];
+  const ticks = Array.from({ length: 12 }, (_, at) => first + at * TICK[units]).filter((at) => at <= last(points).at);
   return (
     <>
       {y.ticks(3).map((at) => (
@@ -136,7 +140,7 @@ function Limits({
   readonly scales: Scales;
 }) {
   const { budget, shop } = useJob();
-  const inside = (at: Length) => at > points[0]!.at && at < points.at(-1)!.at;
+  const inside = (at: Length) => at > first(points).at && at < last(points).at;
   return (
     <>
       {budget !== null && budget > from && budget < to && (
@@ -208,7 +212,7 @@ function Foot({ now, cursor, cheaper, target, done, onTake, onBack }: FootProps)
             now.total !== null && (
               <Button key={at} size="small" color="success" onClick={() => onTake(at)}>
                 <span>
-                  <Dim of={at} /> {difference(total! - now.total)}
+                  <Dim of={at} /> {difference(sure(total, 'price') - now.total)}
                 </span>
               </Button>
             ),
@@ -236,7 +240,7 @@ function Chart({ points, side, piece, done }: ChartProps) {
   const steps = line<CostPoint>()
     .defined(({ total }) => total !== null)
     .x(({ at }) => x(at))
-    .y(({ total }) => y(total!))
+    .y(({ total }) => y(sure(total, 'price')))
     .curve(curveStepBefore)(points);
   const cheaper: Cheaper = done ? nearestCheaper(points, target) : { below: null, above: null };
   const take = (size: Length) => {
@@ -258,8 +262,8 @@ function Chart({ points, side, piece, done }: ChartProps) {
       ArrowDown: () => step(-1),
       ArrowRight: () => step(1),
       ArrowUp: () => step(1),
-      Home: () => setTried(points[0]!.at),
-      End: () => setTried(points.at(-1)!.at),
+      Home: () => setTried(first(points).at),
+      End: () => setTried(last(points).at),
       Escape: () => setTried(null),
       Enter: () => cursor && cursor.total !== null && cursor.at !== target && take(cursor.at),
     };
@@ -282,8 +286,8 @@ function Chart({ points, side, piece, done }: ChartProps) {
         role="slider"
         tabIndex={0}
         aria-label={`Try another ${side}`}
-        aria-valuemin={points[0]!.at}
-        aria-valuemax={points.at(-1)!.at}
+        aria-valuemin={first(points).at}
+        aria-valuemax={last(points).at}
         aria-valuenow={cursor?.at ?? target}
         aria-valuetext={words(cursor)}
         onKeyDown={onKey}
@@ -297,7 +301,8 @@ function Chart({ points, side, piece, done }: ChartProps) {
         <Limits points={points} side={side} scales={scales} />
         <path className="steps" d={steps ?? ''} />
         {[cheaper.below, cheaper.above].map(
-          (one) => one && <circle key={one.at} className="cheaper" cx={x(one.at)} cy={y(one.total!)} r={5.5} />,
+          (one) =>
+            one && <circle key={one.at} className="cheaper" cx={x(one.at)} cy={y(sure(one.total, 'price'))} r={5.5} />,
         )}
         {now && now.total !== null && <circle className="target" cx={x(target)} cy={y(now.total)} r={5} />}
         {cursor && <Cursor point={cursor} scales={scales} />}

@@ -1,18 +1,21 @@
 import { Button, Dialog, DialogActions, DialogContent, DialogTitle } from '@mui/material';
 import {
-  FAMILIES,
-  STARTS,
-  TOPS,
-  familyOf,
-  pieceFrom,
-  refusal,
   type Change,
   type Choices,
+  FAMILIES,
   type Family,
+  familyOf,
+  found,
+  held,
+  nth,
   type Piece,
-  type Specs,
-  type Top,
+  pieceFrom,
+  refusal,
   set,
+  type Specs,
+  STARTS,
+  type Top,
+  TOPS,
 } from '@sill/core';
 import { PiecePicture, useOneByOne } from '../../drawing/PiecePicture';
 import { useChange } from '../../state/hooks';
@@ -30,13 +33,13 @@ const kept = (specs: Specs, choices: Choices): Choices =>
 /** A piece that shows a family or a top as the gallery has it. */
 const sampleOf = (family: Family): Piece =>
   pieceFrom(
-    STARTS.find((start) => start.family === family.id)!,
+    found(STARTS, (start) => start.family === family.id),
     'sample',
   );
 const topSample = (top: Top): Piece => {
   const own = STARTS.find((start) => start.top === top.id && familyOf(start).topped);
   if (own) return pieceFrom(own, 'sample');
-  const plain = pieceFrom(STARTS[1]!, 'sample');
+  const plain = pieceFrom(nth(STARTS, 1), 'sample');
   return { ...plain, top: top.id, topChoices: {} };
 };
 
@@ -82,7 +85,7 @@ function Kinds({ piece, which, take }: KindsProps) {
             name={top.name}
             about={top.about}
             drawn={at < drawn}
-            sample={TOP_SAMPLES.get(top.id)!}
+            sample={held(TOP_SAMPLES, top.id)}
             chosen={top.id === piece.top}
             not={refusal(piece, family, top)}
             onTake={() =>
@@ -99,7 +102,7 @@ function Kinds({ piece, which, take }: KindsProps) {
               name={one.name}
               about={one.about}
               drawn={at < drawn}
-              sample={FAMILY_SAMPLES.get(one.id)!}
+              sample={held(FAMILY_SAMPLES, one.id)}
               chosen={one.id === piece.family}
               not={one.topped && family.topped && top ? refusal(piece, one, top) : null}
               onTake={() =>

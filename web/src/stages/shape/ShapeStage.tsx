@@ -1,6 +1,6 @@
 import { Button } from '@mui/material';
 import { useDeferredValue, useState } from 'react';
-import { choosesWidth, familyOf, topOf, type Piece } from '@sill/core';
+import { choosesWidth, familyOf, type Piece, sure, topOf } from '@sill/core';
 import { ModelView } from '../../drawing/ModelView';
 import { usePiece, usePieceFacts, usePlan } from '../../state/hooks';
 import { SizeFields } from '../shared/SizeFields';
@@ -39,7 +39,7 @@ export function ShapeStage() {
 function ShapeOf({ piece }: { readonly piece: Piece }) {
   const plan = usePlan();
   const facts = usePieceFacts();
-  const { model } = useBuilt(piece)!;
+  const { model } = sure(useBuilt(piece), 'piece that is built');
   // The fields first, the picture in the next turn: both at once keep the page busy for long.
   const drawn = useDeferredValue(true, false);
   return (

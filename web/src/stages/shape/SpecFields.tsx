@@ -1,14 +1,15 @@
 import type { ReactNode } from 'react';
 import {
   boardKey,
-  inLumber,
-  printMaterial,
   type Choices,
   type FindingKind,
+  inLumber,
   type Lumber,
   type Nominal,
+  printMaterial,
   type Spec,
   type Specs,
+  sure,
 } from '@sill/core';
 import { Choice } from '../../ui/Choice';
 import { LengthField } from '../../ui/LengthField';
@@ -56,7 +57,7 @@ export function SpecFields({ specs, choices, lumber, onChange, cheapest = null }
     pair = [];
   };
   for (const [name, spec] of shown) {
-    const value = settled[name]!;
+    const value = sure(settled[name], `choice ${name}`);
     if (!isShort(spec)) flush();
     const mark = NOTE[name] ? <NoteFor kind={NOTE[name]} /> : null;
     const field = (

@@ -1,6 +1,6 @@
 import { Button, Dialog, DialogActions, DialogContent, DialogTitle } from '@mui/material';
 import { useMemo, useState } from 'react';
-import { fromFound, inches, newPiece, pieceFrom, printLength, STARTS, type Piece, type Start } from '@sill/core';
+import { fromFound, inches, newPiece, type Piece, pieceFrom, printLength, type Start, STARTS, sure } from '@sill/core';
 import { LengthField } from '../../ui/LengthField';
 import { useChangeJob, useJob } from '../../state/hooks';
 import { PiecePicture, useOneByOne } from '../../drawing/PiecePicture';
@@ -106,7 +106,7 @@ function FromWhatIsThere({ onAdded }: Pick) {
           <ul className="problems">
             {not.map(({ start, because }) => (
               <li key={start.id}>
-                <strong>{start.name}.</strong> <Words of={because!} />
+                <strong>{start.name}.</strong> <Words of={sure(because, 'reason')} />
               </li>
             ))}
           </ul>

@@ -1,14 +1,15 @@
 import { useMemo } from 'react';
 import {
   buildPiece,
-  salvageFor,
-  sizesOf,
-  topCandidates,
-  unbuilt,
+  first,
   type Job,
   type Nominal,
   type Piece,
   type PieceModel,
+  salvageFor,
+  sizesOf,
+  topCandidates,
+  unbuilt,
 } from '@sill/core';
 import { useJob, usePieceFacts } from '../../state/hooks';
 
@@ -35,7 +36,7 @@ export function useBuilt(piece: Piece | null): BuiltEarly | null {
     if (!piece) return null;
     const candidates = topCandidates(piece);
     const known = chosen !== undefined && candidates.includes(chosen);
-    const nominal = known ? chosen : candidates[0]!;
+    const nominal = known ? chosen : first(candidates);
     return { model: modelOf(piece, nominal, job), settled: known || candidates.length === 1 };
   }, [piece, chosen, job]);
 }

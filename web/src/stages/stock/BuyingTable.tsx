@@ -1,15 +1,17 @@
 import { Button, Table, TableBody, TableCell, TableHead, TableRow, useMediaQuery } from '@mui/material';
 import { useState } from 'react';
 import {
-  SPECIES,
-  byYard,
-  hardwareName,
-  isPoured,
-  speciesOf,
-  offerName,
   type BoardLine,
   type BuyingList,
+  byYard,
+  first,
+  hardwareName,
+  isPoured,
+  offerName,
   type Plan,
+  SPECIES,
+  speciesOf,
+  sure,
 } from '@sill/core';
 import { saveFile } from '../../platform/files';
 import { useApp, useJob } from '../../state/hooks';
@@ -119,7 +121,7 @@ function TotalRow({
 }) {
   const { budget, pieces } = useJob();
   const bought = pieces.every(({ boughtPrice }) => boughtPrice !== null)
-    ? pieces.reduce((sum, { boughtPrice, copies }) => sum + boughtPrice! * copies, 0)
+    ? pieces.reduce((sum, { boughtPrice, copies }) => sum + sure(boughtPrice, 'price of the bought one') * copies, 0)
     : null;
   const over = budget !== null && list.total > budget;
   return (
@@ -137,7 +139,7 @@ function TotalRow({
           (over ? `${dollars(list.total - budget)} over budget` : `${dollars(budget - list.total)} under budget`)}
         {complete &&
           bought !== null &&
-          ` · bought ${pieces.length === 1 && pieces[0]!.copies === 1 ? 'one costs' : 'ones cost'} ${cents(bought)}`}
+          ` · bought ${pieces.length === 1 && first(pieces).copies === 1 ? 'one costs' : 'ones cost'} ${cents(bought)}`}
       </TableCell>
     </TableRow>
   );

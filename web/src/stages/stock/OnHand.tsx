@@ -1,6 +1,6 @@
 import { Button, Table, TableBody, TableCell, TableHead, TableRow, TextField } from '@mui/material';
 import { useState, type FormEvent } from 'react';
-import { KEEP_OFFCUT, printOnHand, readOnHand, type Board, type OnHand, type Plan } from '@sill/core';
+import { type Board, KEEP_OFFCUT, type OnHand, type Plan, printOnHand, readOnHand, sure } from '@sill/core';
 import { addressOf, ROUTES } from '@sill/core/contract';
 import { ask } from '../../platform/ask';
 import { choosePhoto, smallPhoto } from '../../platform/photos';
@@ -84,7 +84,7 @@ export function OnHandTab({ plan }: { readonly plan: Plan | null }) {
           />
         )}
         {plan && rack.pieces !== null && (
-          <Offcuts plan={plan} onPut={(offcuts) => rack.put([...rack.pieces!, ...offcuts])} />
+          <Offcuts plan={plan} onPut={(offcuts) => rack.put([...sure(rack.pieces, 'rack'), ...offcuts])} />
         )}
       </section>
     </div>

@@ -1,3 +1,4 @@
+import { first, nth } from '@sill/core';
 import { extent, line, scaleLinear, scaleTime } from 'd3';
 import { format, parseISO } from 'date-fns';
 import type { DayPrice } from '@sill/core';
@@ -33,7 +34,7 @@ function Line({ days }: { readonly days: readonly DayPrice[] }) {
   const dates = days.map(({ day }) => parseISO(day));
   const [least = 0, most = 1] = extent(days, ({ price }) => price);
   const x = scaleTime()
-    .domain([dates[0]!, dates.at(-1)!])
+    .domain([first(dates), nth(dates, dates.length - 1)])
     .range([EDGE.left, WIDE - EDGE.right]);
   const y = scaleLinear()
     .domain([least, most])
@@ -42,7 +43,7 @@ function Line({ days }: { readonly days: readonly DayPrice[] }) {
   const path = line<DayPrice>()
     .x(({ day }) => x(parseISO(day)))
     .y(({ price }) => y(price))(days);
-  const last = days.at(-1)!;
+  const last = nth(days, days.length - 1);
   const cheapest = days.reduce((best, next) => (next.price < best.price ? next : best));
   const out = days.filter(({ inStock }) => !inStock);
   const words = `Now ${dollars(last.price)}${last.inStock ? '' : ', not in stock'}; from ${dollars(least)} to ${dollars(most)} in half a year.`;
@@ -76,7 +77,7 @@ function Line({ days }: { readonly days: readonly DayPrice[] }) {
           />
         ))}
         <path className="steps" d={path ?? ''} />
-        <circle className="target" cx={x(dates.at(-1)!)} cy={y(last.price)} r={4} />
+        <circle className="target" cx={x(nth(dates, dates.length - 1))} cy={y(last.price)} r={4} />
       </svg>
       <p>{words}</p>
       <p className="soft">

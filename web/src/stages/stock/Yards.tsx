@@ -1,7 +1,7 @@
 import { Button, Dialog, DialogActions, DialogContent, DialogTitle, MenuItem, TextField } from '@mui/material';
 import { format, parseISO } from 'date-fns';
 import { useMemo, useState } from 'react';
-import { readYardCsv, withRows, yardCsv, type Yard, type YardRows } from '@sill/core';
+import { nth, readYardCsv, sure, withRows, type Yard, yardCsv, type YardRows } from '@sill/core';
 import { NumberField } from '../../ui/NumberField';
 import { TextLine } from '../../ui/TextLine';
 import { saveFile, textOfChosenFile } from '../../platform/files';
@@ -33,7 +33,7 @@ export function Yards() {
   const [picked, setPicked] = useState<{ readonly id: string; readonly name: string } | null>(null);
   const mine = [first, ...alsoAt];
   const at = Math.min(shown, alsoAt.length);
-  const yard = mine[at]!;
+  const yard = nth(mine, at);
   const path = useMemo((): YardPath => (at === 0 ? ['yard'] : ['alsoAt', yard.id]), [at, yard.id]);
   const put = (value: Yard) => change(path, value);
   const others = known.filter(({ id }) => !mine.some((row) => row.id === id));
@@ -227,7 +227,7 @@ function YardTools({ yard, onTake: take }: { readonly yard: Yard; readonly onTak
             color="primary"
             disabled={count === 0}
             onClick={() => {
-              take(withRows(yard, read!));
+              take(withRows(yard, sure(read, 'file that was read')));
               setRead(null);
             }}
           >
