@@ -1,8 +1,7 @@
-import { execFileSync } from 'node:child_process';
+import { execFileSync, spawnSync } from 'node:child_process';
 import { cpSync, mkdirSync, mkdtempSync, readFileSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
-import ts from 'typescript';
 
 /** What docs/adding.md tells to do, done to a copy of the program, looked at by the compiler and run. */
 const ROOT = join(__dirname, '..');
@@ -71,18 +70,12 @@ test.each(blocks.filter(({ how }) => how === 'check').map(({ path, text }) => [p
 );
 
 test('the compiler has nothing against it', () => {
-  const { config } = ts.readConfigFile(join(copy, 'tsconfig.json'), ts.sys.readFile) as { config: object };
-  const { options } = ts.parseJsonConfigFileContent(config, ts.sys, copy);
-  const core = { '@sill/core': [join(copy, 'core/src/index.ts')], '@sill/core/*': [join(copy, 'core/src/*/index.ts')] };
-  const program = ts.createProgram({
-    rootNames: ['core/src/index.ts', 'web/src/env.d.ts', 'web/src/stages/registry.tsx'].map((path) => join(copy, path)),
-    options: { ...options, paths: core, types: ['node'], preserveSymlinks: false },
-  });
-  const told = ts.getPreEmitDiagnostics(program).filter(({ file }) => file?.fileName.startsWith(copy));
-  expect(
-    told.map(({ file, messageText }) => [
-      file!.fileName.slice(copy.length),
-      ts.flattenDiagnosticMessageText(messageText, ' '),
-    ]),
-  ).toEqual([]);
+  const files = ['core/src/index.ts', 'web/src/env.d.ts', 'web/src/stages/registry.tsx'];
+  const paths = { '@sill/core': ['./core/src/index.ts'], '@sill/core/*': ['./core/src/*/index.ts'] };
+  const walked = { extends: './tsconfig.json', compilerOptions: { paths, types: ['node'] }, files, include: [] };
+  writeFileSync(join(copy, 'walked.json'), JSON.stringify(walked));
+  // In a process of its own: within a test the compiler takes twice as long.
+  const tsc = join(ROOT, 'node_modules/typescript/bin/tsc');
+  const { stdout } = spawnSync(process.execPath, [tsc, '-p', 'walked.json'], { cwd: copy, encoding: 'utf8' });
+  expect(stdout).toBe('');
 }, 120_000);

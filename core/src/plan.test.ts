@@ -70,8 +70,8 @@ describe('laws of every table that can be built', () => {
     return built;
   };
 
-  test('150 in inches, nearly all of them valid', () => expect(check('in', 150)).toBeGreaterThan(138));
-  test('60 in millimetres, nearly all of them valid', () => expect(check('mm', 60)).toBeGreaterThan(53));
+  test('60 in inches, nearly all of them valid', () => expect(check('in', 60)).toBeGreaterThan(53));
+  test('30 in millimetres, nearly all of them valid', () => expect(check('mm', 30)).toBeGreaterThan(26));
 });
 
 /** Cut pieces are exactly the blanks of the parts, each long enough, none laid over another, all inside the board. */

@@ -2,7 +2,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { freePort } from '../../server/src/testing/free-port';
-import { expect, saved, Sill, test as base } from './server';
+import { expect, goWithin, saved, Sill, test as base } from './server';
 
 const PASSPHRASE = 'glaze kettle ninety birch';
 const test = base.extend<{ open: Sill }>({
@@ -76,8 +76,9 @@ test('names with markup stay text on every page', async ({ page, sill }) => {
   });
   const { id } = (await answer.json()) as { id: string };
   const stages = ['brief', 'shape', 'parts', 'stock', 'cuts', 'joints', 'build', 'packet', 'yard', 'labels'];
+  await page.goto(sill.url);
   for (const path of ['/', ...stages.map((stage) => `/jobs/${id}/${stage}`)]) {
-    await page.goto(`${sill.url}${path}`);
+    await goWithin(page, path);
     // The list at the yard and the labels name no job.
     const shown = /yard|labels/.test(path) ? page.getByText('2×4').first() : page.getByText(/<img src=x/).first();
     await expect(shown).toBeAttached();

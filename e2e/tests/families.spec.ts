@@ -1,12 +1,6 @@
-import AxeBuilder from '@axe-core/playwright';
 import { readFileSync } from 'node:fs';
-import { copyOfDemo, expect, saved, test, type Page } from './server';
+import { copyOfDemo, expect, saved, test, violations, type Page } from './server';
 
-const RULES = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'];
-const axe = async (page: Page) => {
-  const { violations } = await new AxeBuilder({ page }).withTags(RULES).analyze();
-  return violations.map((found) => `${found.id}: ${found.nodes[0]!.target.join(' ')}`);
-};
 const download = async (page: Page, name: string) => {
   const [file] = await Promise.all([
     page.waitForEvent('download'),
@@ -25,7 +19,7 @@ test('the gallery has every kind drawn; any of them becomes a piece with parts, 
   await expect(dialog.locator('.card')).toHaveCount(21);
   for (const card of await dialog.locator('.card').all())
     await expect(card.locator('path.face').first()).toBeAttached();
-  expect(await axe(page)).toEqual([]);
+  expect(await violations(page)).toEqual([]);
   await dialog.getByRole('button', { name: /^Round pedestal table/ }).click();
   await expect(page.getByRole('tab', { name: 'Round pedestal table' })).toHaveAttribute('aria-selected', 'true');
   await expect(page.getByText('Pedestal · round, from boards')).toBeVisible();
@@ -51,7 +45,7 @@ test('another family, another top: choices that both have stay, what can not be 
   await expect(page.getByLabel('Overhang, ends')).toHaveValue('7');
   await page.getByRole('button', { name: 'Change top' }).click();
   const dialog = page.getByRole('dialog');
-  expect(await axe(page)).toEqual([]);
+  expect(await violations(page)).toEqual([]);
   await dialog.getByRole('button', { name: /^Planks over plywood/ }).click();
   await expect(page.getByLabel('Plank length')).toBeVisible();
   await page.getByRole('button', { name: 'Change family' }).click();
@@ -190,7 +184,7 @@ test('a part’s template: SVG, DXF, and full-size pages that say how to check t
   await expect(pages).toHaveCount(9 * 3 + 9);
   await expect(pages.first().locator('svg')).toHaveAttribute('width', '180mm');
   await expect(pages.first()).toContainText('page A1 of 9 across, 3 down');
-  expect(await axe(page)).toEqual([]);
+  expect(await violations(page)).toEqual([]);
   const pdf = (await page.pdf({ preferCSSPageSize: true })).toString('latin1');
   expect(pdf.match(/\/Type\s*\/Page[^s]/g)!.length).toBe(36);
   await page.getByRole('button', { name: 'Back' }).click();
@@ -206,7 +200,7 @@ test('from a top that is there: what it can become, and why not the others', asy
   await dialog.getByLabel('wide').fill('19 3/4');
   await page.keyboard.press('Enter');
   await expect(dialog.getByText(/Dining table\. 19 3\/4 is too narrow/)).toBeVisible();
-  expect(await axe(page)).toEqual([]);
+  expect(await violations(page)).toEqual([]);
   await dialog.getByRole('button', { name: /^Coffee table 47/ }).click();
   await expect(dialog).toHaveCount(0);
   await expect(page.getByLabel('long')).toHaveValue('47 ⅜');

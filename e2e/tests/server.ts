@@ -2,6 +2,7 @@ import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import AxeBuilder from '@axe-core/playwright';
 import { test as base, expect, type Page } from '@playwright/test';
 import { freePort } from '../../server/src/testing/free-port';
 
@@ -110,6 +111,29 @@ export async function jobWith(sill: Sill, change: (piece: Record<string, unknown
   });
   if (!answer.ok) throw new Error(await answer.text());
   return ((await answer.json()) as { id: string }).id;
+}
+
+/** To another address of the page that is open, without loading it anew. */
+export const goWithin = (page: Page, path: string) =>
+  page.evaluate((to) => {
+    history.pushState(null, '', to);
+    dispatchEvent(new PopStateEvent('popstate'));
+  }, path);
+
+/** What WCAG 2.2 AA has against a page as it is now: a line a rule, with the first places. */
+export async function violations(page: Page, except: string | null = null): Promise<readonly string[]> {
+  // No page of ours has frames in it: none is opened to put their findings together.
+  const axe = new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
+    .setLegacyMode();
+  if (except !== null) axe.exclude(except);
+  return (await axe.analyze()).violations.map(
+    ({ id, nodes }) =>
+      `${id}: ${nodes
+        .slice(0, 3)
+        .map(({ target }) => target.join(' '))
+        .join(' | ')}`,
+  );
 }
 
 export const saved = (page: Page) => expect(page.locator('.saved')).toHaveText(/^Saved/);

@@ -37,7 +37,7 @@ beforeAll(async () => {
   const file = join(folder, 'contract.db');
   database = await openDatabase(file);
   await seed(database, true);
-  await setPassphrase(database, PASSPHRASE);
+  await setPassphrase(database, PASSPHRASE, 2 ** 10);
   const log = pino({ level: 'silent' });
   const beyond = { addresses: ['http://bench.local:4173'], secure: false };
   const solver = (problem: Parameters<typeof solveExactly>[0]) => Promise.resolve(solveExactly(problem));

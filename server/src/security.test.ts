@@ -98,7 +98,7 @@ test('forms and other kinds of body are not read as requests', async () => {
 });
 
 test('neither passphrases nor tokens are logged', async () => {
-  await setPassphrase(database, PASSPHRASE);
+  await setPassphrase(database, PASSPHRASE, 2 ** 10);
   const server = makeApp({ database, log, beyond: { addresses: [], secure: false } });
   const enter = (passphrase: string) =>
     ask(server, 'post', '/api/access/session').send({ passphrase, device: 'phone in the apron' });

@@ -94,7 +94,7 @@ test('small jobs: the list costs the least of every nominal width and every mix 
       });
       expect(cheapest.list.total).toBe(Math.min(...totals));
     }),
-    runs(85, 2026),
+    runs(50, 2026),
   );
-  expect(tried).toBeGreaterThanOrEqual(80);
+  expect(tried).toBeGreaterThanOrEqual(46);
 });

@@ -44,7 +44,7 @@ describe('every family with every top, random sizes, shops, finishes and ways to
             return;
           expect(rehearse(plan, job).faults).toEqual([]);
         }),
-        runs(3, 14 + at),
+        runs(2, 14 + at),
       );
     },
     60_000,

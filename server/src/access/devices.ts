@@ -21,9 +21,9 @@ const devices = (database: Knex) => database<DeviceRow>('devices');
 export const hasPassphrase = async (database: Knex): Promise<boolean> =>
   (await database('passphrases').first()) !== undefined;
 
-/** Takes the place of the one before; every device is signed out. */
-export async function setPassphrase(database: Knex, passphrase: string): Promise<void> {
-  const hash = await hashed(passphrase);
+/** Takes the place of the one before; every device is signed out. `cost` is that of one try, if not the usual. */
+export async function setPassphrase(database: Knex, passphrase: string, cost?: number): Promise<void> {
+  const hash = await hashed(passphrase, cost);
   await database.transaction(async (within) => {
     await within('passphrases').delete();
     await within('passphrases').insert({ hash, set_at: new Date().toISOString() });

@@ -56,19 +56,20 @@ function inTurn<T>(work: () => Promise<T>): Promise<T> {
   return mine;
 }
 
-/** What is stored of a passphrase: scrypt's figures, salt and key. */
-export async function hashed(passphrase: string): Promise<string> {
+/** What is stored of a passphrase: scrypt's figures (its N is `cost`), salt and key. */
+export async function hashed(passphrase: string, cost: number = COST.N): Promise<string> {
   const salt = randomBytes(16);
-  const key = await inTurn(() => derived(passphrase, salt, COST));
-  return ['scrypt', COST.N, COST.r, COST.p, salt.toString('base64'), key.toString('base64')].join('$');
+  const { r, p } = COST;
+  const key = await inTurn(() => derived(passphrase, salt, { N: cost, r, p }));
+  return ['scrypt', cost, r, p, salt.toString('base64'), key.toString('base64')].join('$');
 }
 
 /** Whether a passphrase is the one that was stored; compared in the same time whatever differs. */
 export async function matches(passphrase: string, stored: string): Promise<boolean> {
   const [, N, r, p, salt, key] = stored.split('$');
-  const wanted = Buffer.from(sure(key, 'key'), 'base64');
+  const wanted = Buffer.from(sure(key, 'stored key'), 'base64');
   const given = await inTurn(() =>
-    derived(passphrase, Buffer.from(sure(salt, 'salt'), 'base64'), { N: Number(N), r: Number(r), p: Number(p) }),
+    derived(passphrase, Buffer.from(sure(salt, 'stored salt'), 'base64'), { N: Number(N), r: Number(r), p: Number(p) }),
   );
   return given.length === wanted.length && timingSafeEqual(given, wanted);
 }

@@ -1,4 +1,4 @@
-import { fireEvent, render, type RenderResult } from '@testing-library/react';
+import { configure, fireEvent, render, type RenderResult } from '@testing-library/react';
 import userEvent, { type UserEvent } from '@testing-library/user-event';
 import type { ReactNode } from 'react';
 import { Provider } from 'react-redux';
@@ -9,6 +9,9 @@ import type { Edges } from '../state/edges';
 import { planned } from '../state/planning';
 import { makeStore } from '../state/store';
 import { QUIET } from './edges';
+
+// What comes by itself is waited for as long as a busy machine takes: no test depends on who is faster.
+configure({ asyncUtilTimeout: 10_000 });
 
 /** Each job is planned once a test file, however many components are shown on it. */
 const plans = new Map<string, Plan>();
