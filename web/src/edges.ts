@@ -1,5 +1,6 @@
 import { ask } from './platform/ask';
 import { today } from './platform/today';
+import * as explorer from './platform/workers/explorer';
 import * as planner from './platform/workers/planner';
 import type { Edges } from './state/edges';
 import { keep, letGo } from './state/kept';
@@ -10,6 +11,7 @@ const LOOK_KEY = 'sill-look';
 export const edges: Edges = {
   ask,
   planner,
+  explorer,
   today,
   keep,
   letGo,

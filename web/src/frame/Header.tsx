@@ -11,9 +11,7 @@ import {
   Tab,
   Tabs,
 } from '@mui/material';
-import MoreVert from '@mui/icons-material/MoreVert';
-import UndoIcon from '@mui/icons-material/Undo';
-import RedoIcon from '@mui/icons-material/Redo';
+import { mdiDotsVertical, mdiRedo, mdiUndo } from '@mdi/js';
 import { format, parseISO } from 'date-fns';
 import { useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
@@ -24,6 +22,7 @@ import { useCopyJobMutation } from '../state/server';
 import { lookChosen, said } from '../state/view';
 import { AddPiece } from '../stages/shared/AddPiece';
 import { saveJob, textOfChosenFile } from '../platform/files';
+import { Icon } from '../ui/Icon';
 import { OlderDialog } from './OlderDialog';
 import { useGo } from '../state/useGo';
 import './Header.css';
@@ -130,7 +129,7 @@ function Steps() {
         disabled={past.length === 0}
         onClick={() => dispatch(undone())}
       >
-        <UndoIcon />
+        <Icon path={mdiUndo} />
       </IconButton>
       <IconButton
         aria-label="Redo"
@@ -138,7 +137,7 @@ function Steps() {
         disabled={future.length === 0}
         onClick={() => dispatch(redone())}
       >
-        <RedoIcon />
+        <Icon path={mdiRedo} />
       </IconButton>
     </>
   );
@@ -217,7 +216,7 @@ export function Header() {
         Print shop packet
       </Button>
       <IconButton aria-label="More" aria-haspopup="menu" onClick={(event) => setMenu(event.currentTarget)}>
-        <MoreVert />
+        <Icon path={mdiDotsVertical} />
       </IconButton>
       <JobMenu anchor={menu} onClose={() => setMenu(null)} onAsk={setAsking} onImport={importJob} onCopy={copy} />
       <AddPiece open={asking === 'add'} onClose={() => setAsking(null)} onAdded={select} />

@@ -1,12 +1,12 @@
 import { Button, Dialog, DialogActions, DialogContent, DialogTitle, IconButton, TextField } from '@mui/material';
-import DeleteOutline from '@mui/icons-material/DeleteOutlined';
-import ContentCopy from '@mui/icons-material/ContentCopy';
+import { mdiContentCopy, mdiDeleteOutline } from '@mdi/js';
 import { format, parseISO } from 'date-fns';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { JobSummary } from '@sill/core/contract';
 import { Devices } from '../access/Devices';
 import { useJobsInfiniteQuery } from '../state/server';
+import { Icon } from '../ui/Icon';
 import { Backups } from './Backups';
 import { TakeAlong } from './TakeAlong';
 import { useJobs } from './useJobs';
@@ -89,10 +89,10 @@ function JobRows({ jobs, onCopy, onRemove }: RowsProps) {
           </Link>
           <span className="soft">{format(parseISO(job.savedAt), 'd MMM yyyy HH:mm')}</span>
           <IconButton aria-label={`Copy ${job.name}`} onClick={() => onCopy(job)}>
-            <ContentCopy fontSize="small" />
+            <Icon path={mdiContentCopy} small />
           </IconButton>
           <IconButton aria-label={`Remove ${job.name}`} onClick={() => onRemove(job)}>
-            <DeleteOutline fontSize="small" />
+            <Icon path={mdiDeleteOutline} small />
           </IconButton>
         </li>
       ))}

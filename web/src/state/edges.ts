@@ -1,4 +1,5 @@
 import type { Ask } from '../platform/ask';
+import type * as explorer from '../platform/workers/explorer';
 import type * as planner from '../platform/workers/planner';
 import type { Keeping } from './kept';
 import type { ScreenLook } from './view';
@@ -7,6 +8,8 @@ import type { ScreenLook } from './view';
 export type Edges = {
   readonly ask: Ask;
   readonly planner: typeof planner;
+  /** What is worked out on the side: prices of other sizes, savings. */
+  readonly explorer: typeof explorer;
   /** The day it is. */
   readonly today: () => string;
   /** Where a tab keeps what it knows; false where it can not. */

@@ -15,6 +15,10 @@ export const QUIET: Edges = {
     stopPlan: () => {},
     stopProof: () => {},
   },
+  explorer: {
+    exploreCosts: () => ({ stop: () => {}, done: never() }),
+    exploreSavings: () => ({ stop: () => {}, done: never() }),
+  },
   today: () => '2026-11-24',
   keep: () => Promise.resolve(true),
   letGo: () => Promise.resolve(),

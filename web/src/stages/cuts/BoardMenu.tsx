@@ -1,7 +1,8 @@
-import MoreHoriz from '@mui/icons-material/MoreHoriz';
+import { mdiDotsHorizontal } from '@mdi/js';
 import { Divider, IconButton, ListSubheader, Menu, MenuItem } from '@mui/material';
 import { useState } from 'react';
 import { isSheet, type Board, type Lock, type Plan } from '@sill/core';
+import { Icon } from '../../ui/Icon';
 import { useLabel } from '../../words/labels';
 import { useLocks } from './useLocks';
 import './BoardMenu.css';
@@ -37,7 +38,7 @@ export function BoardMenu({ board, plan }: { readonly board: Board; readonly pla
         aria-haspopup="menu"
         onClick={(event) => setAnchor(event.currentTarget)}
       >
-        <MoreHoriz fontSize="small" />
+        <Icon path={mdiDotsHorizontal} small />
       </IconButton>
       <Menu anchorEl={anchor} open={anchor !== null} onClose={() => setAnchor(null)}>
         {STATES.map(([state, words]) => (

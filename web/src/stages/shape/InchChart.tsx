@@ -16,10 +16,9 @@ import {
   sure,
   type Units,
 } from '@sill/core';
-import { useChangePiece, useJob, usePlan } from '../../state/hooks';
+import { useChangePiece, useEdges, useJob, usePlan } from '../../state/hooks';
 import { Dim, DimSpan } from '../../words/Dim';
 import { difference, dollars } from '../../words/money';
-import { exploreCosts } from '../../platform/workers/explorer';
 import { useExploring } from '../../state/useExploring';
 import { Segmented } from '../../ui/Segmented';
 import './InchChart.css';
@@ -40,9 +39,10 @@ const NONE: readonly CostPoint[] = [];
 export function InchChart({ piece }: { readonly piece: Piece }) {
   const job = useJob();
   const plan = usePlan();
+  const { explorer } = useEdges();
   const [side, setSide] = useState<PieceSide>('length');
   const { found, state } = useExploring(`${piece.id} ${side}`, NONE, (tell) =>
-    exploreCosts(job, piece.id, side, (point) =>
+    explorer.exploreCosts(job, piece.id, side, (point) =>
       tell((before) => [...before.filter(({ at }) => at !== point.at), point]),
     ),
   );

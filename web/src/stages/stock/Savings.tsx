@@ -1,9 +1,8 @@
 import { Button, LinearProgress } from '@mui/material';
 import type { Plan, SavingsProgress } from '@sill/core';
-import { useChange, useJob } from '../../state/hooks';
+import { useChange, useEdges, useJob } from '../../state/hooks';
 import { difference } from '../../words/money';
 import { Words } from '../../words/Words';
-import { exploreSavings } from '../../platform/workers/explorer';
 import { useExploring } from '../../state/useExploring';
 import { useYards } from './useYards';
 import './Savings.css';
@@ -15,8 +14,9 @@ export function Savings({ plan }: { readonly plan: Plan }) {
   const job = useJob();
   const change = useChange();
   const yards = useYards();
+  const { explorer } = useEdges();
   const { found: so, state } = useExploring(`savings ${yards.length}`, NONE, (tell) =>
-    exploreSavings(job, plan, yards, (next) => tell(() => next)),
+    explorer.exploreSavings(job, plan, yards, (next) => tell(() => next)),
   );
   return (
     <section className="sheet savings" aria-label="What would save most">
