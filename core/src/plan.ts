@@ -143,11 +143,15 @@ const combinations = <T>(options: readonly (readonly T[])[]): readonly (readonly
     [[]],
   );
 
-/** Whether one draft is to be preferred: it finds boards for more, then it costs less. */
+const unfitIn = ({ buying }: PlanBegun): number => buying.unfit.reduce((sum, { pieces }) => sum + pieces.length, 0);
+
+/** Whether one draft is to be preferred: it finds boards for more, it uses more of what is cut, it costs less. */
 const cheaper = (a: PlanBegun, b: PlanBegun): boolean =>
   a.buying.unplaced.length !== b.buying.unplaced.length
     ? a.buying.unplaced.length < b.buying.unplaced.length
-    : a.list.total < b.list.total;
+    : unfitIn(a) !== unfitIn(b)
+      ? unfitIn(a) < unfitIn(b)
+      : a.list.total < b.list.total;
 
 /**
  * Settles "cheapest" tops: the widths that make the whole job cost least, boards and screws together. All

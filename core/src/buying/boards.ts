@@ -18,7 +18,7 @@ import {
   type Stocked,
   type Yard,
 } from '../stock';
-import { lockedIn } from './locks';
+import { lockedIn, type Unfit } from './locks';
 import { marketOf, worthOf } from './market';
 import {
   choicesFor,
@@ -49,6 +49,10 @@ export type Boards = {
   readonly unplaced: readonly { readonly blank: Blank; readonly quantity: number; readonly because: string }[];
   /** Bought and spoiled: paid for, no piece comes from them. */
   readonly spoiled: readonly (BoardOffer | SheetOffer)[];
+  /** Bought, and no piece of the plan comes from them now: paid for, to be taken back or kept. */
+  readonly idle: readonly { readonly lock: Lock; readonly offer: BoardOffer | SheetOffer }[];
+  /** Pieces that are cut and are no part of the plan. */
+  readonly unfit: readonly Unfit[];
   /** Locks that can not stand any more, and were left out. */
   readonly lostLocks: readonly Lock[];
   /** Cents more than without the boards that are kept by wish; 0 where there are none. */
@@ -263,6 +267,20 @@ const without = (onHand: readonly OnHand[], used: readonly string[]): readonly O
     return count > 0 ? [{ ...hand, count }] : [];
   });
 
+/** A board that is bought and may be laid anew: a piece on hand to whoever looks for boards, at no further price. */
+const asOwned = (lock: Lock, offer: BoardOffer | SheetOffer, sizes: Sizes): OnHand => ({
+  id: `lock.${lock.id}`,
+  material: offerMaterial(offer),
+  length: offer.length,
+  width: offerWidth(offer, sizes),
+  count: 1,
+  squared: false,
+  bad: [],
+  price: 0,
+  where: '',
+  note: '',
+});
+
 /** The board a lock stands for; null where it is no longer sold or there. */
 function boardOf(
   from: string,
@@ -291,14 +309,23 @@ export function chooseBoards(
   const standsFor = ({ from }: Lock) => boardOf(from, job.onHand, market);
   const there = (job.locks ?? []).filter((lock) => standsFor(lock) !== null);
   const gone = (job.locks ?? []).filter((lock) => !there.includes(lock));
-  const settled = lockedIn(blanks, there);
+  const materialOf = (lock: Lock) => offerMaterial(sure(standsFor(lock), 'board of the lock').offer);
+  const settled = lockedIn(blanks, there, materialOf);
   const held = settled.kept.map(({ lock, pieces }): BoardLaid => {
     const { offer, hand } = sure(standsFor(lock), 'board of the lock');
     return { ...blankBoard(offer, hand, sizes), lock, pieces, cuts: lock.cuts, offcuts: lock.offcuts };
   });
   const spoiled = settled.spoiled.map((lock) => sure(standsFor(lock), 'board of the lock'));
-  const used = [...settled.kept.map(({ lock }) => lock), ...settled.spoiled].map(({ from }) => from);
-  const onHand = without(job.onHand, used);
+  // What was cut into pieces that are no parts now is gone all the same, and paid.
+  const { cutUp } = settled;
+  const used = [...settled.kept.map(({ lock }) => lock), ...settled.spoiled, ...cutUp].map(({ from }) => from);
+  const boughtOf = (locks: readonly Lock[]) =>
+    locks.flatMap((lock) => {
+      const { offer, hand } = sure(standsFor(lock), 'board of the lock');
+      return hand ? [] : [{ lock, offer, stock: asOwned(lock, offer, sizes) }];
+    });
+  const whole = boughtOf(settled.whole);
+  const onHand = [...without(job.onHand, used), ...whole.map(({ stock }) => stock)];
   const priceOf = ({ offer, hand }: Pick<BoardLaid, 'offer' | 'hand'>) => (hand ? 0 : worth(offer));
   const aim = job.aim ?? { for: 'cost', extra: null };
   const pools: (Pool & { readonly mine: readonly BoardLaid[] })[] = [];
@@ -315,11 +342,11 @@ export function chooseBoards(
     if (wished.length > 0) {
       // What it would cost if only what is bought, cut or spoiled stayed as it is.
       const firm = there.filter(({ state }) => state !== 'kept');
-      const free = lockedIn(blanks, firm);
+      const free = lockedIn(blanks, firm, materialOf);
       const firmUse = firm.map(({ from }) => from);
       const other = solvePool(
         of(free.blanks),
-        without(job.onHand, firmUse).filter(here),
+        [...without(job.onHand, firmUse), ...boughtOf(free.whole).map(({ stock }) => stock)].filter(here),
         job,
         market,
         'cost',
@@ -337,11 +364,18 @@ export function chooseBoards(
     'mix within the cost',
   );
   const longest = (board: BoardLaid) => Math.max(...board.pieces.map((piece) => piece.length));
+  // A bought board that was laid anew is that board, with the pieces it has now.
+  const asBought = (board: BoardLaid): BoardLaid => {
+    const own = whole.find(({ stock }) => stock.id === board.hand?.id);
+    return own ? { ...board, offer: own.offer, hand: null, lock: own.lock } : board;
+  };
   const found = mix.picked.flatMap(({ boards }, at) =>
-    [...nth(pools, at).mine, ...boards].sort((a, b) => longest(b) - longest(a) || b.length - a.length),
+    [...nth(pools, at).mine, ...boards.map(asBought)].sort((a, b) => longest(b) - longest(a) || b.length - a.length),
   );
+  const idle = [...whole, ...boughtOf(cutUp)].filter(({ lock }) => found.every((board) => board.lock?.id !== lock.id));
   const unplaced = pools.flatMap((pool) => pool.unplaced);
-  const fixed = [...held, ...spoiled].reduce((sum, board) => sum + priceOf(board), 0);
+  const paid = [...whole, ...boughtOf(cutUp)].reduce((sum, { offer }) => sum + worth(offer), 0);
+  const fixed = [...held, ...spoiled].reduce((sum, board) => sum + priceOf(board), paid);
   return {
     boards: found.map((board, at) => ({ ...board, number: at + 1 })),
     status: unplaced.length > 0 ? 'infeasible' : pools.every(({ optimal }) => optimal) ? 'optimal' : 'feasible',
@@ -349,6 +383,8 @@ export function chooseBoards(
     lowerBound: pools.reduce((sum, { lowerBound }) => sum + lowerBound, fixed),
     unplaced,
     spoiled: spoiled.filter(({ hand }) => hand === null).map(({ offer }) => offer),
+    idle: idle.map(({ lock, offer }) => ({ lock, offer })),
+    unfit: settled.unfit,
     lostLocks: [...gone, ...settled.void],
     wish,
     aim:

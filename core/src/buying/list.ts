@@ -16,6 +16,8 @@ export type BoardLine = {
   readonly spare: number;
   /** Bought before and spoiled: paid for, and in the count. */
   readonly spoiled: number;
+  /** Bought before, and no piece comes from them now: paid for, and in the count. */
+  readonly idle: number;
   /** Cents. */
   readonly total: number;
   readonly partIds: readonly string[];
@@ -71,13 +73,19 @@ export function buyingList(job: Job, boards: Boards, needs: readonly HardwareNee
   const spares = sparesFor(job, boards).filter(({ count }) => count > 0);
   const toBuy = boards.boards.filter(({ hand }) => hand === null);
   const offers = [
-    ...new Set([...toBuy.map((board) => board.offer), ...boards.spoiled, ...spares.map(({ offer }) => offer)]),
+    ...new Set([
+      ...toBuy.map((board) => board.offer),
+      ...boards.spoiled,
+      ...boards.idle.map(({ offer }) => offer),
+      ...spares.map(({ offer }) => offer),
+    ]),
   ];
   const lines = offers.map((offer): BoardLine => {
     const cut = toBuy.filter((board) => board.offer === offer);
     const spare = spares.reduce((sum, row) => sum + (row.offer === offer ? row.count : 0), 0);
     const spoiled = boards.spoiled.filter((lost) => lost === offer).length;
-    const count = cut.length + spare + spoiled;
+    const idle = boards.idle.filter((one) => one.offer === offer).length;
+    const count = cut.length + spare + spoiled + idle;
     const partIds = [...new Set(cut.flatMap((board) => board.pieces.map((piece) => piece.blank.part.id)))];
     const long = 'sheet' in offer ? [] : cut.filter(({ length }) => length > job.shop.car);
     return {
@@ -85,6 +93,7 @@ export function buyingList(job: Job, boards: Boards, needs: readonly HardwareNee
       count,
       spare,
       spoiled,
+      idle,
       total: count * offer.price,
       partIds,
       storeCuts: long.map((board) => storeCuts(board, job.shop.car)),

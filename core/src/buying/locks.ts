@@ -1,53 +1,108 @@
 import { held, nth } from '../lists';
+import { flipped, FLIPS, type Slants } from '../cutting';
 import { kerfFor, type Job, type Lock, type Shop } from '../job';
-import type { Blank } from '../milling';
-import { isSheet } from '../stock';
 import type { Length } from '../length';
+import type { Blank } from '../milling';
+import { isSheet, type Stocked } from '../stock';
 import type { Board, CutPiece } from './board';
+
+/** Cut pieces that are no part of the plan as they are: of another size, wood or angle, or more than are wanted. */
+export type Unfit = { readonly lock: Lock; readonly material: Stocked; readonly pieces: Lock['pieces'] };
 
 /** What is left to plan once the settled boards have their pieces. */
 export type Locked = {
-  /** Settled boards with what lies on them, each with its lock. */
+  /** Settled boards with what lies on them, each with its lock. Of a cut one, the pieces that serve a part. */
   readonly kept: readonly { readonly lock: Lock; readonly pieces: readonly CutPiece[] }[];
   readonly spoiled: readonly Lock[];
-  /** Locks that can not stand: a piece is gone or has another size, or there are more of it than are wanted. */
+  readonly unfit: readonly Unfit[];
+  /** Cut, and none of its pieces serves a part. */
+  readonly cutUp: readonly Lock[];
+  /** Bought for pieces that are not wanted so any more: whole boards still, to be laid anew. */
+  readonly whole: readonly Lock[];
+  /** Wishes that can not stand: a piece is gone or has another size, or there are more of it than are wanted. */
   readonly void: readonly Lock[];
   readonly blanks: readonly Blank[];
 };
 
-/** What a piece measures when it lies so. */
-const sameSize = (blank: Blank, { length, width, turned }: Lock['pieces'][number]): boolean =>
-  turned ? blank.length === width && blank.width === length : blank.length === length && blank.width === width;
+const SQUARE: Slants = { left: 0, right: 0 };
+const sameSlants = (a: Slants, b: Slants): boolean => a.left === b.left && a.right === b.right;
+
+/** Whether a piece has just the size, the wood and the ends of a blank as it lies. */
+function isAsPlanned(blank: Blank, { length, width, turned, slants }: Lock['pieces'][number], material: Stocked) {
+  const [long, wide] = turned ? [width, length] : [length, width];
+  return (
+    blank.material === material &&
+    blank.length === long &&
+    blank.width === wide &&
+    FLIPS.some((flip) => sameSlants(flipped(blank.ends ?? SQUARE, flip), slants))
+  );
+}
 
 /**
- * Takes the pieces of settled boards out of what is still to be planned. A board that is kept or bought stands only
- * while its pieces have the sizes they were laid out with; one that is cut stands whatever the plan says now.
+ * Whether a piece that is cut can be made the blank: it is that already, or is longer and perhaps wider, so that it is
+ * trimmed and ripped. A slant can be cut on a square end, never taken back.
  */
-export function lockedIn(blanks: readonly Blank[], locks: readonly Lock[]): Locked {
+function canBecome(blank: Blank, piece: Lock['pieces'][number], material: Stocked): boolean {
+  if (isAsPlanned(blank, piece, material)) return true;
+  const [long, wide] = piece.turned ? [piece.width, piece.length] : [piece.length, piece.width];
+  return blank.material === material && blank.length <= long && blank.width <= wide && sameSlants(piece.slants, SQUARE);
+}
+
+/**
+ * Takes the pieces of settled boards out of what is still to be planned. A board that is kept stands only while its
+ * pieces are as they were laid out; one that is bought is there whatever is cut from it; of one that is cut each piece
+ * serves its part where it can be made that part, and is named where it can not.
+ *
+ * @param materialOf what the board of a lock is.
+ */
+export function lockedIn(
+  blanks: readonly Blank[],
+  locks: readonly Lock[],
+  materialOf: (lock: Lock) => Stocked,
+): Locked {
   const left = new Map(blanks.map((blank) => [blank.part.id, blank.quantity]));
   const byPart = new Map(blanks.map((blank) => [blank.part.id, blank]));
   const kept: Locked['kept'][number][] = [];
+  const unfit: Unfit[] = [];
+  const cutUp: Lock[] = [];
+  const whole: Lock[] = [];
   const dead: Lock[] = [];
-  // What is cut comes first: it can not be undone.
-  const order = [...locks].sort((a, b) => Number(b.state === 'cut') - Number(a.state === 'cut'));
-  for (const lock of order) {
+  /** Takes a piece out of what is wanted, where it is wanted and `fits`. */
+  const take = (piece: Lock['pieces'][number], fits: (blank: Blank) => boolean): CutPiece | null => {
+    const { part, ...lies } = piece;
+    const blank = byPart.get(part);
+    const count = left.get(part) ?? 0;
+    if (!blank || count === 0 || !fits(blank)) return null;
+    left.set(part, count - 1);
+    return { blank, ...lies };
+  };
+  // What is cut comes first: it can not be undone; then what is bought.
+  const rank = { cut: 0, bought: 1, kept: 2, spoiled: 3 } as const;
+  for (const lock of [...locks].sort((a, b) => rank[a.state] - rank[b.state])) {
     if (lock.state === 'spoiled') continue;
-    const wanted = new Map<string, number>();
-    for (const { part } of lock.pieces) wanted.set(part, (wanted.get(part) ?? 0) + 1);
-    const there = lock.pieces.every(
-      (piece) => byPart.has(piece.part) && (lock.state === 'cut' || sameSize(held(byPart, piece.part), piece)),
+    const material = materialOf(lock);
+    const before = new Map(left);
+    const laid = lock.pieces.map((piece) =>
+      take(piece, (blank) => (lock.state === 'cut' ? canBecome : isAsPlanned)(blank, piece, material)),
     );
-    const enough = [...wanted].every(([part, count]) => (left.get(part) ?? 0) >= count);
-    if (!there || !enough || lock.pieces.length === 0) {
-      dead.push(lock);
-      continue;
+    const pieces = laid.filter((piece) => piece !== null);
+    if (lock.state === 'cut') {
+      if (pieces.length > 0) kept.push({ lock, pieces });
+      else cutUp.push(lock);
+      const not = lock.pieces.filter((_, k) => laid[k] === null);
+      if (not.length > 0) unfit.push({ lock, material, pieces: not });
+    } else if (pieces.length === laid.length && pieces.length > 0) kept.push({ lock, pieces });
+    else {
+      before.forEach((count, part) => left.set(part, count));
+      (lock.state === 'bought' ? whole : dead).push(lock);
     }
-    for (const [part, count] of wanted) left.set(part, held(left, part) - count);
-    kept.push({ lock, pieces: lock.pieces.map(({ part, ...lies }) => ({ blank: held(byPart, part), ...lies })) });
   }
   return {
     kept,
     spoiled: locks.filter(({ state }) => state === 'spoiled'),
+    unfit,
+    cutUp,
+    whole,
     void: dead,
     blanks: blanks.flatMap((blank) => {
       const quantity = held(left, blank.part.id);

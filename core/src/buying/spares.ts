@@ -1,7 +1,7 @@
 import type { Length } from '../length';
 import type { Job } from '../job';
 import type { BoardKey, BoardOffer, SheetOffer } from '../stock';
-import { offersOf, type Boards } from './boards';
+import { offerMaterial, offersOf, type Boards } from './boards';
 import { marketOf, worthOf } from './market';
 
 /** How sure the spares of a nominal size shall be that no second trip is needed. */
@@ -56,6 +56,9 @@ export function sparesFor(job: Job, boards: Boards): readonly Spares[] {
       .filter((row) => row.length - 2 * job.shop.squareEnds >= longest)
       .sort((a, b) => worth(a) - worth(b) || a.length - b.length)[0];
     if (!offer) return [];
-    return [{ material, cut, offer, count: wanted, secondTrip: secondTrip(cut, wanted, spoiled) }];
+    // What is bought already and lies idle is a spare: no other is bought for it.
+    const idle = boards.idle.filter((own) => offerMaterial(own.offer) === material && own.offer.length >= offer.length);
+    const count = Math.max(0, wanted - idle.length);
+    return [{ material, cut, offer, count, secondTrip: secondTrip(cut, count + idle.length, spoiled) }];
   });
 }

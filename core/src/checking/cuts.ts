@@ -1,7 +1,9 @@
 import { wholeInches } from '../length';
 import { SHORT_PIECE } from '../sawing';
 import { note, set } from '../job';
-import type { Finding, Job, Lock } from '../job';
+import type { Finding, Job, Lock, OnHand } from '../job';
+import type { Unfit } from '../buying';
+import { printMaterial } from '../stock';
 import { dim, listOf, say, strong, tag, type Phrase } from '../words';
 import type { Facts } from './facts';
 import { unplacedNotes } from './unplaced';
@@ -29,7 +31,7 @@ function aimNote(aim: NonNullable<Facts['buying']['aim']>, cost: number): Findin
 }
 
 /** What became of boards that stay as they are: their price, those that no longer stand, pieces cut to another size. */
-function lockNotes({ locks }: Job, { wish, lostLocks, boards }: Facts['buying']): readonly Finding[] {
+function lockNotes({ locks }: Job, { wish, lostLocks, boards, unfit, idle }: Facts['buying']): readonly Finding[] {
   const found: Finding[] = [];
   const without = (gone: readonly Lock[]) => gone.map(({ id }) => set(null, ['locks', id], undefined));
   const wished = locks.filter(({ state }) => state === 'kept');
@@ -50,20 +52,93 @@ function lockNotes({ locks }: Job, { wish, lostLocks, boards }: Facts['buying'])
         remedies: [{ label: say`Forget ${lostLocks.length === 1 ? 'it' : 'them'}`, changes: without(lostLocks) }],
       }),
     );
-  const otherwise = boards
+  const larger = boards
     .filter(({ lock }) => lock?.state === 'cut')
-    .flatMap(({ pieces }) =>
-      pieces.filter(({ blank, length, turned, width }) => (turned ? width : length) !== blank.length),
-    );
-  if (otherwise.length > 0)
+    .flatMap(({ pieces }) => pieces)
+    .flatMap(({ blank, length, width, turned }) => {
+      const [long, wide] = turned ? [width, length] : [length, width];
+      const says = [
+        ...(long > blank.length ? [say`${tag(blank.part.tag)} from ${dim(long)} to ${dim(blank.length)} long`] : []),
+        ...(wide > blank.width ? [say`${tag(blank.part.tag)} from ${dim(wide)} to ${dim(blank.width)} wide`] : []),
+      ];
+      return says.length > 0 ? [{ id: blank.part.id, says }] : [];
+    });
+  if (larger.length > 0)
     found.push(
-      note(null, 'cut-otherwise', 'stop', 'cuts', {
-        about: otherwise.map(({ blank }) => blank.part.id),
-        title: say`Cut to another size`,
-        because: say`${listOf(otherwise.map(({ blank, length }): Phrase => say`${tag(blank.part.tag)} was cut at ${dim(length)}; the plan now says ${dim(blank.length)}`))}. Trim what is too long; what is too short must be shimmed, or mark its board as spoiled and cut it again.`,
+      note(null, 'cut-otherwise', 'care', 'cuts', {
+        about: larger.map(({ id }) => id),
+        title: say`Cut larger than ${larger.length === 1 ? 'it is' : 'they are'} now`,
+        because: say`Before anything else is done with ${larger.length === 1 ? 'it' : 'them'}: ${listOf(larger.flatMap(({ says }) => says))}.`,
       }),
     );
-  return found;
+  return [...found, ...unfitNotes(unfit), ...idleNotes(idle)];
+}
+
+/** Pieces that are cut, as wood that lies there. Not those with slanted ends: how long they are square is not known. */
+const asOnHand = ({ lock, material, pieces }: Unfit): readonly OnHand[] =>
+  pieces
+    .filter(({ slants }) => slants.left === 0 && slants.right === 0)
+    .map(({ part, x, y, length, width, turned }) => ({
+      id: `${lock.id}.${x}.${y}`,
+      material,
+      length: turned ? width : length,
+      width: turned ? length : width,
+      count: 1,
+      squared: true,
+      bad: [],
+      price: 0,
+      where: '',
+      note: `cut as ${part.slice(part.lastIndexOf('.') + 1)}`,
+    }));
+
+/** Pieces that are cut and no part of the plan: what they were cut as, and that they can be used again. */
+function unfitNotes(unfit: Facts['buying']['unfit']): readonly Finding[] {
+  const all = unfit.flatMap(({ pieces, material }) => pieces.map((piece) => ({ ...piece, material })));
+  if (all.length === 0) return [];
+  const nameOf = (part: string) => tag(part.slice(part.lastIndexOf('.') + 1));
+  const changes = unfit.flatMap((one) => {
+    const back = asOnHand(one);
+    const stays = one.lock.pieces.filter(
+      (piece) => !one.pieces.includes(piece) || piece.slants.left !== 0 || piece.slants.right !== 0,
+    );
+    return [
+      set(null, ['locks', one.lock.id], { ...one.lock, pieces: stays }),
+      ...back.map((hand) => set(null, ['onHand', hand.id], hand)),
+    ];
+  });
+  const usable = unfit.flatMap(asOnHand).length;
+  return [
+    note(null, 'cut-unfit', 'care', 'cuts', {
+      about: [...new Set(all.map(({ part }) => part))],
+      title:
+        all.length === 1
+          ? say`A piece that is cut is no part any more`
+          : say`${strong(all.length)} cut pieces are no parts any more`,
+      because: say`${listOf(all.map(({ part, length, width, material }): Phrase => say`${nameOf(part)}, ${dim(length)} × ${dim(width)} of ${printMaterial(material)}`))}: the plan wants another size, other wood or none of them now. What lacks is planned anew, and their board stays paid.`,
+      numbers: { pieces: all.length },
+      remedies: usable > 0 ? [{ label: say`Use ${usable === 1 ? 'it' : 'them'} as wood on hand`, changes }] : [],
+    }),
+  ];
+}
+
+/** Boards that are bought and that nothing comes from. */
+function idleNotes(idle: Facts['buying']['idle']): readonly Finding[] {
+  const whole = idle.filter(({ lock }) => lock.state === 'bought');
+  if (whole.length === 0) return [];
+  const cents = whole.reduce((sum, { offer }) => sum + offer.price, 0);
+  return [
+    note(null, 'bought-idle', 'care', 'cuts', {
+      title: whole.length === 1 ? say`A bought board lies idle` : say`${strong(whole.length)} bought boards lie idle`,
+      because: say`Nothing comes from ${whole.length === 1 ? 'it' : 'them'} any more: $${(cents / 100).toFixed(2)} before tax, still in what is spent. Take ${whole.length === 1 ? 'it' : 'them'} back, or keep ${whole.length === 1 ? 'it as a spare' : 'them as spares'}.`,
+      numbers: { cents },
+      remedies: [
+        {
+          label: whole.length === 1 ? say`It is taken back` : say`They are taken back`,
+          changes: whole.map(({ lock }) => set(null, ['locks', lock.id], undefined)),
+        },
+      ],
+    }),
+  ];
 }
 
 /** What found no board, what was proved, and pieces that are dangerous to hold. */

@@ -9,4 +9,5 @@ export { combine } from './aims';
 export { choicesFor, solve, solveExactly, usualSeconds, type Chosen, type Solved, type SolveOptions } from './solve';
 export type { IntegerSolver } from './integer';
 export { flipped, lean, type CutLayout, type Slants } from './layout';
+export { FLIPS } from './region';
 export { seeded } from './random';

@@ -4,7 +4,8 @@ import { chainOf } from './ends';
 import type { Group } from './group';
 
 /** How a piece was turned over: its length mirrored, its width mirrored, or both, which is half a turn. */
-export type Flip = 'none' | 'end' | 'over' | 'both';
+export const FLIPS = ['none', 'end', 'over', 'both'] as const;
+export type Flip = (typeof FLIPS)[number];
 
 /** A piece on a bin, in exact lengths. `x` is its least x; length and width are its extents as it lies. */
 export type Lying = {

@@ -126,8 +126,13 @@ function layIn(run: Run, sticks: readonly (readonly CutPiece[])[], kerf: Length)
 export function arrange(board: Board, shop: Shop): SawnBoard {
   if (!isLane(board)) return { board, lane: false, crosscutFirst: true, sticks: [] };
   const ripped = board.pieces.some((piece) => ripOf(piece) !== null);
-  if (!board.pieces.every(isSquare))
-    return { board, lane: true, crosscutFirst: ripped, sticks: [{ pieces: board.pieces, rip: null, past: null }] };
+  const asItLies = {
+    board,
+    lane: true,
+    crosscutFirst: ripped,
+    sticks: [{ pieces: board.pieces, rip: null, past: null }],
+  };
+  if (!board.pieces.every(isSquare)) return asItLies;
   const kerf = kerfFor(shop, 'board');
   const runs = runsOf(board);
   const roughed = able(shop.tools, WAYS.rip) ? runs.map((run) => layIn(run, sticksOf(run.pieces, kerf), kerf)) : [null];
@@ -137,6 +142,10 @@ export function arrange(board: Board, shop: Shop): SawnBoard {
       (crosscutFirst ? null : roughed[at]) ?? sure(layIn(run, [longestFirst(run.pieces)], kerf), 'room in the run'),
   );
   const laid = sticks.map((stick) => (crosscutFirst || !ripped ? { ...stick, rip: null, past: null } : stick));
+  // What is cut lies where it was cut, also where a piece beside it is no part any more.
+  const places = new Set(board.pieces.map(({ blank, x }) => `${blank.part.id} ${x}`));
+  const moves = laid.some(({ pieces }) => pieces.some(({ blank, x }) => !places.has(`${blank.part.id} ${x}`)));
+  if (board.lock?.state === 'cut' && moves) return asItLies;
   return { board: withPieces(board, runs, laid, kerf), lane: true, crosscutFirst, sticks: laid };
 }
 

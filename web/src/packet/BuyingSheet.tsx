@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import { hardwareName, isPoured, offerName, type Job, type Plan } from '@sill/core';
 import { StoreCuts, storeCutLetters } from '../sheets/StoreCuts';
+import { besides } from '../words/besides';
 import { runs } from '../words/labels';
 import { missingIn } from '../words/missing';
 import { Dim, Text } from '../words/Dim';
@@ -20,7 +21,7 @@ export function buyingRows(plan: Plan, job: Job, label: (id: string) => string):
   const high = (lines: number) => 2.8 + 5.5 * lines;
   const boards = list.boards.map((line): BuyingRow => {
     const name = offerName(line.offer, job.units);
-    const use = `${runs(line.partIds.map(label))}${line.spare > 0 ? ` ${line.spare} spare` : ''}`;
+    const use = `${runs(line.partIds.map(label))} ${besides(line)}`.trim();
     const letters = use.length + storeCutLetters(line.storeCuts);
     return {
       key: line.offer.id,

@@ -15,6 +15,7 @@ import {
 import { NoPlan } from '../stages/shared/NoPlan';
 import { useFrom, useJob, usePlan } from '../state/hooks';
 import { useTicks } from '../state/useTicks';
+import { besides } from '../words/besides';
 import { Dim, Text } from '../words/Dim';
 import { runs, useLabel } from '../words/labels';
 import { missingIn } from '../words/missing';
@@ -189,7 +190,7 @@ function Line({ line, onChoose }: LineProps) {
           <Text of={offerName(line.offer, job.units)} />
         </b>
         <span className="soft">
-          {rejected > 0 ? `${kept} kept, ${rejected} rejected` : runs(line.partIds.map(label)) || 'spare'}
+          {rejected > 0 ? `${kept} kept, ${rejected} rejected` : runs(line.partIds.map(label)) || besides(line)}
         </span>
       </button>
       <strong>

@@ -18,6 +18,7 @@ import { useApp, useJob } from '../../state/hooks';
 import { said } from '../../state/view';
 import { StoreCuts } from '../../sheets/StoreCuts';
 import { Text } from '../../words/Dim';
+import { besides } from '../../words/besides';
 import { cents, dollars, taxWords } from '../../words/money';
 import { runs, useLabel } from '../../words/labels';
 import { missingIn } from '../../words/missing';
@@ -36,7 +37,9 @@ const Amounts = ({ count, price, total }: AmountsProps) => (
   </>
 );
 
-function BoardRow({ line: { offer, count, total, spare, partIds, storeCuts } }: { readonly line: BoardLine }) {
+function BoardRow({ line }: { readonly line: BoardLine }) {
+  const { offer, count, total, partIds, storeCuts } = line;
+  const rest = besides(line);
   const { units } = useJob();
   const label = useLabel();
   return (
@@ -51,10 +54,10 @@ function BoardRow({ line: { offer, count, total, spare, partIds, storeCuts } }: 
       <TableCell className="soft">
         {runs(partIds.map(label))}
         <StoreCuts of={storeCuts} />
-        {spare > 0 && (
+        {rest !== '' && (
           <b>
             {partIds.length > 0 ? ', ' : ''}
-            {spare} spare
+            {rest}
           </b>
         )}
       </TableCell>

@@ -1,4 +1,5 @@
 import { hardwareName, offerName, printLength, soldAt, writeCsv, type Job, type Plan } from '@sill/core';
+import { besides } from '../../words/besides';
 import { cents, dollars, taxWords } from '../../words/money';
 import { missingIn } from '../../words/missing';
 
@@ -43,9 +44,11 @@ export function buyingText(plan: Plan, job: Job, label: Label): readonly string[
   const several = list.byYard.length > 1;
   return [
     `${job.name}, ${list.byYard.map(({ yard }) => yard.name).join(' and ')}`,
-    ...list.boards.map(({ offer, count, total, storeCuts }) => {
+    ...list.boards.map((line) => {
+      const { offer, count, total, storeCuts } = line;
+      const rest = line.idle + line.spoiled > 0 ? ` (${besides(line)})` : '';
       const cuts = storeCuts.flatMap((at) => at ?? []).map((at) => printLength(at, job.units, true));
-      return `${several ? `${soldAt(job, offer).name}: ` : ''}${count} x ${offerName(offer, job.units)}, ${cents(total)}${cuts.length > 0 ? `, cut at ${cuts.join(', ')}` : ''}`;
+      return `${several ? `${soldAt(job, offer).name}: ` : ''}${count} x ${offerName(offer, job.units)}${rest}, ${cents(total)}${cuts.length > 0 ? `, cut at ${cuts.join(', ')}` : ''}`;
     }),
     ...list.hardware.map(
       ({ offer, count, total }) =>
