@@ -113,6 +113,16 @@ test('all is bought, then the piece gets smaller: nothing is bought besides, wha
   expect(note !== undefined).toBe(after.buying.idle.length > 0);
 });
 
+test('what is cut is no longer driven home: no store cuts it, and it asks for no longer car', () => {
+  const job = { ...jobOf('standing'), shop: { ...newJob('facts').shop, car: inches(80) } };
+  const before = plan(job);
+  const long = before.buying.boards.filter(({ length, offer }) => length > inches(80) && !('sheet' in offer));
+  const driven = ({ list }: Plan) => list.boards.reduce((sum, { storeCuts }) => sum + storeCuts.length, 0);
+  expect(long.length).toBeGreaterThan(1);
+  expect(driven(before)).toBe(long.length);
+  expect(driven(holds(before, { ...job, locks: [lockOf(first(long), 'a', 'cut')] }))).toBe(long.length - 1);
+});
+
 test('what is cut longer or wider than it must be now is trimmed, and the note says from what to what', () => {
   const job = jobOf('shelf-unit');
   const before = plan(job);

@@ -87,7 +87,9 @@ export function buyingList(job: Job, boards: Boards, needs: readonly HardwareNee
     const idle = boards.idle.filter((one) => one.offer === offer).length;
     const count = cut.length + spare + spoiled + idle;
     const partIds = [...new Set(cut.flatMap((board) => board.pieces.map((piece) => piece.blank.part.id)))];
-    const long = 'sheet' in offer ? [] : cut.filter(({ length }) => length > job.shop.car);
+    // What is cut is no longer driven anywhere.
+    const driven = 'sheet' in offer ? [] : cut.filter(({ lock }) => lock?.state !== 'cut');
+    const long = driven.filter(({ length }) => length > job.shop.car);
     return {
       offer,
       count,

@@ -21,7 +21,7 @@ export function buyingRows(plan: Plan, job: Job, label: (id: string) => string):
   const high = (lines: number) => 2.8 + 5.5 * lines;
   const boards = list.boards.map((line): BuyingRow => {
     const name = offerName(line.offer, job.units);
-    const use = `${runs(line.partIds.map(label))} ${besides(line)}`.trim();
+    const use = [runs(line.partIds.map(label)), besides(line)].filter((text) => text !== '').join(' · ');
     const letters = use.length + storeCutLetters(line.storeCuts);
     return {
       key: line.offer.id,

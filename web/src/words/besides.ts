@@ -5,7 +5,7 @@ export const besides = ({ spare, spoiled, idle }: Pick<BoardLine, 'spare' | 'spo
   [
     [spare, 'spare'],
     [spoiled, 'spoiled'],
-    [idle, 'bought and idle'],
+    [idle, 'bought, not used now'],
   ]
     .flatMap(([count, why]) => (count === 0 ? [] : [`${count} ${why}`]))
     .join(', ');

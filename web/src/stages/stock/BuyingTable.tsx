@@ -56,7 +56,7 @@ function BoardRow({ line }: { readonly line: BoardLine }) {
         <StoreCuts of={storeCuts} />
         {rest !== '' && (
           <b>
-            {partIds.length > 0 ? ', ' : ''}
+            {partIds.length > 0 ? ' · ' : ''}
             {rest}
           </b>
         )}
