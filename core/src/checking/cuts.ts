@@ -1,9 +1,11 @@
+import { first } from '../lists';
 import { wholeInches } from '../length';
 import { SHORT_PIECE } from '../sawing';
 import { note, set } from '../job';
 import type { Finding, Job, Lock, OnHand } from '../job';
 import type { Unfit } from '../buying';
 import { printMaterial } from '../stock';
+import { tagList, together } from '../work';
 import { dim, listOf, say, strong, tag, type Phrase } from '../words';
 import type { Facts } from './facts';
 import { unplacedNotes } from './unplaced';
@@ -29,6 +31,12 @@ function aimNote(aim: NonNullable<Facts['buying']['aim']>, cost: number): Findin
     remedies: [{ label: say`Choose the cheapest`, changes: [set(null, ['aim', 'for'], 'cost')] }],
   });
 }
+
+/** Tags as a phrase, runs drawn together whatever order they were found in. */
+const inOrder = (tags: readonly string[]): Phrase =>
+  tagList([...tags].sort((a, b) => a.localeCompare(b, 'en', { numeric: true })));
+/** The tag of a part out of its id, also where there is no such part any more. */
+const tagIn = (part: string): string => part.slice(part.lastIndexOf('.') + 1);
 
 /** What became of boards that stay as they are: their price, those that no longer stand, pieces cut to another size. */
 function lockNotes({ locks }: Job, { wish, lostLocks, boards, unfit, idle }: Facts['buying']): readonly Finding[] {
@@ -57,18 +65,21 @@ function lockNotes({ locks }: Job, { wish, lostLocks, boards, unfit, idle }: Fac
     .flatMap(({ pieces }) => pieces)
     .flatMap(({ blank, length, width, turned }) => {
       const [long, wide] = turned ? [width, length] : [length, width];
-      const says = [
-        ...(long > blank.length ? [say`${tag(blank.part.tag)} from ${dim(long)} to ${dim(blank.length)} long`] : []),
-        ...(wide > blank.width ? [say`${tag(blank.part.tag)} from ${dim(wide)} to ${dim(blank.width)} wide`] : []),
-      ];
-      return says.length > 0 ? [{ id: blank.part.id, says }] : [];
+      return [
+        { blank, from: long, to: blank.length, side: 'long' },
+        { blank, from: wide, to: blank.width, side: 'wide' },
+      ].filter(({ from, to }) => from > to);
     });
+  const alike = together(larger, ({ from, to, side }) => `${from} ${to} ${side}`).map((rows): Phrase => {
+    const { from, to, side } = first(rows);
+    return say`${inOrder(rows.map(({ blank }) => blank.part.tag))} from ${dim(from)} to ${dim(to)} ${side}`;
+  });
   if (larger.length > 0)
     found.push(
       note(null, 'cut-otherwise', 'care', 'cuts', {
-        about: larger.map(({ id }) => id),
+        about: [...new Set(larger.map(({ blank }) => blank.part.id))],
         title: say`Cut larger than ${larger.length === 1 ? 'it is' : 'they are'} now`,
-        because: say`Before anything else is done with ${larger.length === 1 ? 'it' : 'them'}: ${listOf(larger.flatMap(({ says }) => says))}.`,
+        because: say`Before anything else is done with ${larger.length === 1 ? 'it' : 'them'}: ${listOf(alike)}.`,
       }),
     );
   return [...found, ...unfitNotes(unfit), ...idleNotes(idle)];
@@ -88,14 +99,17 @@ const asOnHand = ({ lock, material, pieces }: Unfit): readonly OnHand[] =>
       bad: [],
       price: 0,
       where: '',
-      note: `cut as ${part.slice(part.lastIndexOf('.') + 1)}`,
+      note: `cut as ${tagIn(part)}`,
     }));
 
 /** Pieces that are cut and no part of the plan: what they were cut as, and that they can be used again. */
 function unfitNotes(unfit: Facts['buying']['unfit']): readonly Finding[] {
   const all = unfit.flatMap(({ pieces, material }) => pieces.map((piece) => ({ ...piece, material })));
   if (all.length === 0) return [];
-  const nameOf = (part: string) => tag(part.slice(part.lastIndexOf('.') + 1));
+  const sizes = together(all, ({ length, width, material }) => `${length} ${width} ${material}`).map((rows): Phrase => {
+    const { length, width, material } = first(rows);
+    return say`${inOrder(rows.map(({ part }) => tagIn(part)))}, ${dim(length)} × ${dim(width)} of ${printMaterial(material)}`;
+  });
   const changes = unfit.flatMap((one) => {
     const back = asOnHand(one);
     const stays = one.lock.pieces.filter(
@@ -114,7 +128,7 @@ function unfitNotes(unfit: Facts['buying']['unfit']): readonly Finding[] {
         all.length === 1
           ? say`A piece that is cut is no part any more`
           : say`${strong(all.length)} cut pieces are no parts any more`,
-      because: say`${listOf(all.map(({ part, length, width, material }): Phrase => say`${nameOf(part)}, ${dim(length)} × ${dim(width)} of ${printMaterial(material)}`))}: the plan wants another size, other wood or none of them now. What lacks is planned anew, and their board stays paid.`,
+      because: say`${listOf(sizes)}: the plan wants another size, other wood or none of them now. What lacks is planned anew, and their board stays paid.`,
       numbers: { pieces: all.length },
       remedies: usable > 0 ? [{ label: say`Use ${usable === 1 ? 'it' : 'them'} as wood on hand`, changes }] : [],
     }),

@@ -3,7 +3,9 @@ import { fireEvent, screen, waitFor } from '@testing-library/react';
 import {
   degreesText,
   demoJob,
+  first,
   inches,
+  lockOf,
   newJob,
   newPiece,
   offerName,
@@ -12,7 +14,7 @@ import {
   type Plan,
   type Spot,
 } from '@sill/core';
-import { drawAll, onBench } from '../testing/bench';
+import { drawAll, onBench, planOnce } from '../testing/bench';
 import { readCuts, readSentence } from '../testing/packet-reader';
 import { blocksOf, boardHeight, ROOM, settingHeight, stepHeight } from './heights';
 import Packet from './Packet';
@@ -49,6 +51,18 @@ async function long() {
   await waitFor(() => expect(drawnPages().length).toBeGreaterThan(0), { timeout: 20_000 });
   return pages();
 }
+
+test('pieces that are cut larger than they are now: the first cut sheet says from what to what, no other does', () => {
+  const job = { ...newJob('cut'), pieces: [newPiece('p', 'shelf-unit')] };
+  const board = first(planOnce(job).buying.boards);
+  const [piece] = job.pieces;
+  const lower = { ...piece!, size: { ...piece!.size, height: piece!.size.height - inches(6) } };
+  open({ ...job, pieces: [lower], locks: [lockOf(board, 'a', 'cut')] });
+  const sheets = pages().filter((page) => /^Cut sheet/.test(page.querySelector('h1')?.textContent ?? ''));
+  const told = sheets.map(({ textContent }) => /Cut larger than/.test(textContent ?? ''));
+  expect(told).toEqual(sheets.map((_, at) => at === 0));
+  expect(first(sheets).textContent).toMatch(/Before anything else is done with .* from \S+.* to \S+.* long/);
+});
 
 test('the first pages are there at once, the rest follows by itself', async () => {
   open();

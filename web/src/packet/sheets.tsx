@@ -1,9 +1,20 @@
 import type { ReactNode } from 'react';
-import { first, type Job, last, type Plan, printMaterial, type Setup } from '@sill/core';
+import {
+  type Board,
+  type Finding,
+  first,
+  type Job,
+  last,
+  plain,
+  type Plan,
+  printMaterial,
+  type Setup,
+} from '@sill/core';
 import { Boards } from '../sheets/Boards';
 import { SetupName, SetupWords } from '../sheets/SetupWords';
 import { runs } from '../words/labels';
 import { Dim } from '../words/Dim';
+import { Words } from '../words/Words';
 import { BuyingSheet, buyingRows } from './BuyingSheet';
 import { FastenerSheet, fastenerRows } from './Fasteners';
 import { blocksOf, boardHeight, ROOM, rowHeight, settingHeight, stepHeight, type Paper } from './heights';
@@ -74,8 +85,18 @@ const partPages = ({ plan, label, paper }: Laying): readonly Page[] =>
     body: <PartsSheet rows={rows} label={label} />,
   }));
 
-const cutPages = ({ plan, job, paper }: Laying): readonly Page[] =>
-  paginate(plan.buying.boards, (board) => boardHeight(board, plan), ROOM[paper] - 14).map((boards, at, all) => ({
+/** What is to be done with pieces that are cut already, before any board is laid under the saw. */
+const notesOnCut = ({ findings }: Plan): readonly Finding[] =>
+  findings.filter(({ kind }) => kind === 'cut-otherwise' || kind === 'cut-unfit');
+/** Height of such a note on paper, mm. */
+const noteHeight = ({ title, because }: Finding): number =>
+  4 + 5.5 * Math.ceil(`${plain(title, 'in')}. ${plain(because, 'in')}`.length / 84);
+
+const cutPages = ({ plan, job, paper }: Laying): readonly Page[] => {
+  const notes = notesOnCut(plan);
+  const noted = notes.reduce((sum, note) => sum + noteHeight(note), 0);
+  const heightOf = (board: Board) => boardHeight(board, plan) + (board === plan.buying.boards[0] ? noted : 0);
+  return paginate(plan.buying.boards, heightOf, ROOM[paper] - 14).map((boards, at, all) => ({
     title: `Cut sheet ${at + 1} of ${all.length}`,
     about: `boards ${first(boards).number} to ${last(boards).number}`,
     body: (
@@ -86,10 +107,20 @@ const cutPages = ({ plan, job, paper }: Laying): readonly Page[] =>
           ). Measure each piece after the cut before, or hook the tape once and mark every cut by the readings below its
           board, beside the number of the cut.
         </p>
+        {(at === 0 ? notes : []).map(({ id, title, because }) => (
+          <p key={id} className="caution">
+            <TickBox />{' '}
+            <b>
+              <Words of={title} />.
+            </b>{' '}
+            <Words of={because} />
+          </p>
+        ))}
         <Boards plan={plan} lit={null} only={new Set(boards.map((board) => board.number))} tape="hooked" />
       </>
     ),
   }));
+};
 
 const orderPages = ({ plan, label, paper }: Laying): readonly Page[] =>
   paginate(
