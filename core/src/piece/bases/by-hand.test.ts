@@ -1,0 +1,127 @@
+import { first, found, held } from '../../lists';
+import { inches, printLength } from '../../length';
+import { DEFAULT_SHOP } from '../../job';
+import { buildPiece, newPiece, topCandidates } from '../index';
+
+/** Sizes of the parts of a start as it stands in the gallery, by tag, as a tape reads them. */
+function partsOf(start: string) {
+  const piece = newPiece('p', start);
+  const { parts } = buildPiece(piece, first(topCandidates(piece)), DEFAULT_SHOP, 'in');
+  const sizes = new Map(
+    parts.map(({ tag, length, width, thickness }) => [
+      tag,
+      [length, width, thickness].map((size) => printLength(size, 'in')).join(' x '),
+    ]),
+  );
+  return {
+    sizes,
+    is: (tags: string, size: string) => {
+      for (const tag of tags.split(' ')) expect([tag, held(sizes, tag)]).toEqual([tag, size]);
+    },
+    part: (tag: string) => found(parts, (one) => one.tag === tag),
+    count: (tags: RegExp) => parts.filter(({ tag }) => tags.test(tag)).length,
+  };
+}
+
+test('a board-end bench, 48 x 14 x 18', () => {
+  const { is, count } = partsOf('bench');
+  is('E1A E1B E2A E2B', '16 1/2 x 5 1/2 x 1 1/2'); // 18 - 1 1/2; (14 - 2 x 3/4 overhang - 2 x 3/4 apron) / 2
+  is('A1 A2', '44 x 3 1/2 x 3/4'); // 48 - 2 x 2
+  is('S1', '37 x 3 1/2 x 1 1/2'); // 44 - 2 x (2 inset + 1 1/2)
+  expect(count(/^E/)).toBe(4);
+});
+
+test('a trestle table, 72 x 36 x 29 1/2 with breadboard ends', () => {
+  const { is } = partsOf('trestle');
+  is('T1 T12', '65 x 3 x 1 1/2'); // 72 - 2 x 3 1/2 ends; 36 in twelve
+  is('B1 B2', '36 x 3 1/2 x 1 1/2');
+  is('F1 K1 F2 K2', '28 x 3 1/2 x 3 1/2'); // 36 - 2 x 4
+  is('P1 P2', '21 x 3 1/2 x 3 1/2'); // 29 1/2 - 1 1/2 - 2 x 3 1/2
+  is('S1', '41 x 5 1/2 x 1 1/2'); // 72 - 2 x 12 - 2 x 3 1/2
+  is('N1', '41 x 3 1/2 x 1 1/2');
+  // Run (28 - 3 1/2) / 2 - 1 1/2 = 10 3/4, times the root of two: 15.203. The kickers run 10: 14.142.
+  is('D1 D2 D3 D4', '15 13/64 x 2 1/2 x 1 1/2');
+  is('V1 V2', '14 9/64 x 2 1/2 x 1 1/2');
+});
+
+test('a heavy trestle table, 78 x 36 x 30: two posts a trestle', () => {
+  const { is } = partsOf('heavy');
+  is('F1 F2 K1 K2', '28 x 3 1/2 x 3 1/2'); // 36 - 2 x 4
+  is('P1 P2 P3 P4', '21 1/2 x 3 1/2 x 3 1/2'); // 30 - 1 1/2 - 2 x 3 1/2
+  is('S1', '54 x 3 1/2 x 3 1/2'); // 78 - 2 x 12: lapped over the posts
+});
+
+test('an end table with two drawers, 22 x 18 x 24, its sheet edged all round', () => {
+  const { is, part } = partsOf('end-table');
+  is('T1', '20 1/2 x 16 1/2 x 23/32'); // 22 and 18 less 3/4 on each side
+  is('G1 G2', '22 x 23/32 x 3/4'); // mitred: long point to long point
+  is('G3 G4', '18 x 23/32 x 3/4');
+  is('L1 L2 L3 L4', '23 9/32 x 3 1/2 x 2 1/4'); // 24 - 23/32; three 1x4
+  is('R1 R2 R3', '13 x 1 1/2 x 3/4'); // 22 - 2 x 1 - 2 x 3 1/2
+  is('E1 E2', '11 1/2 x 6 1/4 x 3/4'); // 18 - 2 x 1 - 2 x 2 1/4
+  is('W1C W1D W2C W2D', '11 1/16 x 3 x 15/32'); // 13 - 2 x 1/2 for slides - 2 x 15/32
+  expect(part('W1F').length).toBe(inches(12.75)); // 13 - 2 x 1/8
+});
+
+test('an extending table, 60 x 34 x 30: leaves of 14 that keep 3 under the top', () => {
+  const { is } = partsOf('extending');
+  is('L1 L4', '27 21/32 x 3 1/2 x 3'); // 30 - 1 1/2 - (23/32 + 2 x 1/16)
+  is('A1 A2', '49 x 3 1/2 x 1 1/2'); // 60 - 2 x 2 - 2 x 3 1/2
+  is('E1 E2', '24 x 3 1/2 x 1 1/2'); // 34 - 2 x 2 - 2 x 3
+  is('Z1 Z2', '49 x 27/32 x 3/4'); // as long as the apron, as high as the gap
+  is('N1', '25 1/2 x 4 11/32 x 1 1/2'); // 34 - 2 x 2 - 2 x 3/4 setback - 2 x 1 1/2; 3 1/2 + 27/32
+  is('M1 M2', '26 7/8 x 17 x 23/32'); // 25 1/2 + 2 x 1 1/2 - 2 x 3/4 - 2 x 1/16; 14 + 3
+  is('U1 U2 U3 U4', '46 3/4 x 1 1/2 x 3/4'); // 14 + 3 + the keeper's far side at 30 3/4 - 1
+});
+
+test('a shelf unit, 48 x 18 x 72', () => {
+  const { is, count } = partsOf('shelf-unit');
+  is('L1 L2 L3 L4', '71 9/32 x 2 1/2 x 1 1/2'); // 72 - 23/32
+  is('R1 R8', '45 x 2 1/2 x 3/4'); // 48 - 2 x 1 1/2
+  is('S1 S8', '13 x 2 1/2 x 3/4'); // 18 - 2 x 2 1/2
+  is('H1 H4', '48 x 18 x 23/32');
+  expect([count(/^R/), count(/^S/), count(/^H/)]).toEqual([8, 8, 4]);
+});
+
+test('a hairpin table, 42 x 20 x 17 1/2: legs of 16 under an inch and a half', () => {
+  const { is, part } = partsOf('hairpin');
+  expect(part('L1').length).toBe(inches(16)); // 17 1/2 - 1 1/2
+  is('C1 C2', '16 x 3 1/2 x 3/4'); // 20 - 2 x 2
+});
+
+test('an X frame, 66 x 34 x 29 1/2 under planks on plywood', () => {
+  const { is } = partsOf('x-frame');
+  is('Y1', '64 1/2 x 32 1/2 x 23/32'); // 66 and 34 less 3/4 on each side
+  is('G1 G2', '66 x 1 15/32 x 3/4'); // 23/32 + 3/4 high
+  is('K1 K2', '26 x 3 1/2 x 1 1/2'); // 34 - 2 x 4
+  is('S1 N1', '47 x 3 1/2 x 1 1/2'); // 66 - 2 x 8 - 2 x 1 1/2
+});
+
+test('a cupboard, 30 x 15 x 34, with doors over its front and a kick of 3 1/2', () => {
+  const { is } = partsOf('cupboard');
+  is('G1 G2', '29 25/32 x 14 9/32 x 23/32'); // 34 - 3 1/2 - 23/32; 15 - 23/32
+  is('T1', '30 x 14 9/32 x 23/32');
+  is('B1', '28 9/16 x 14 1/16 x 23/32'); // 30 - 2 x 23/32; 14 9/32 - 7/32 of the back
+  is('H1A H1B', '28 7/16 x 14 1/16 x 23/32'); // loose: 1/16 of play at each end
+  is('D1A D1B', '30 1/4 x 14 13/16 x 23/32'); // 34 - 3 1/2 - 2 x 1/8; (30 - 3 x 1/8) / 2
+});
+
+test('a chest of four drawers, 20 x 18 x 28 on legs of 3', () => {
+  const { is, part } = partsOf('chest');
+  is('G1 G2', '24 9/32 x 17 9/32 x 23/32'); // 28 - 3 - 23/32; 18 - 23/32
+  is('W1C W4D', '16 5/8 x 4 57/64 x 15/32'); // 20 - 2 x 23/32 - 2 x 1/2 - 2 x 15/32
+  is('L1 L4', '3 x 1 1/2 x 1 1/2');
+  const fronts = ['W1F', 'W2F', 'W3F', 'W4F'].map(part);
+  for (const { length } of fronts) expect(length).toBe(inches(19.75)); // 20 - 2 x 1/8
+  // Four fronts and five reveals of 1/8 are the height of the case.
+  expect(fronts.reduce((sum, { width }) => sum + width, 0)).toBe(inches(28 - 3 - 5 / 8));
+});
+
+test('a bookcase, 32 x 11 1/2 x 60: shelves housed a quarter deep, the back let in half way', () => {
+  const { is } = partsOf('bookcase');
+  is('G1 G2', '55 25/32 x 11 1/2 x 23/32'); // 60 - 3 1/2 - 23/32
+  is('B1', '30 9/16 x 11 9/32 x 23/32'); // 32 - 2 x 23/32; 11 1/2 - 7/32
+  is('H1A H1B H1C H1D', '31 1/16 x 11 9/32 x 23/32'); // 30 9/16 + 2 x 1/4
+  is('P1 P2', '30 x 3 1/2 x 3/4'); // 32 - 2 x 1
+  expect(partsOf('bookcase').part('K1').length).toBe(inches(32 - 23 / 32));
+});

@@ -1,0 +1,68 @@
+import { first, found } from '../../lists';
+import { inches, type Length } from '../../length';
+import { DEFAULT_SHOP, type Piece } from '../../job';
+import { boxOf, buildPiece, newPiece, topCandidates } from '../index';
+
+/** A standing table of 60 x 28 x 36 under another top. */
+function under(top: string, topChoices: Piece['topChoices'] = {}) {
+  const piece: Piece = { ...newPiece('p', 'standing'), top, topChoices };
+  const { parts } = buildPiece(piece, first(topCandidates(piece)), DEFAULT_SHOP, 'in');
+  const part = (tag: string) => found(parts, (one) => one.tag === tag);
+  const inOrder = (tags: RegExp): readonly Length[] =>
+    parts.filter(({ tag }) => tags.test(tag)).map(({ length }) => length);
+  return { parts, part, inOrder };
+}
+
+test('planks on plywood, edged flush: seams step by nine inches, the outer rows share what is left', () => {
+  const { part, inOrder } = under('planks');
+  expect([part('Y1').length, part('Y1').width]).toEqual([inches(58.5), inches(26.5)]); // 60 and 28 less 3/4 all round
+  expect(inOrder(/^T1/)).toEqual([36, 22.5].map(inches));
+  expect(inOrder(/^T2/)).toEqual([27, 31.5].map(inches)); // 36 - 9
+  expect(inOrder(/^T3/)).toEqual([18, 40.5].map(inches)); // 18 + 36 leaves 4 1/2: too short to hold, left on
+  expect(inOrder(/^T4/)).toEqual([9, 36, 13.5].map(inches));
+  expect(part('T1A').width).toBe(inches(2.75)); // (26 1/2 - 6 x 3 1/2) / 2
+  expect(part('T2A').width).toBe(inches(3.5));
+  expect(part('L1').length).toBe(inches(36 - 23 / 32 - 3 / 4));
+});
+
+test('a sheet with solid edging: mitred, as thick as the sheet', () => {
+  const { part } = under('edged-sheet');
+  expect([part('T1').length, part('T1').width]).toEqual([inches(58.5), inches(26.5)]);
+  expect([part('G1').length, part('G3').length].map((size) => size / inches(1))).toEqual([60, 28]);
+  expect(part('G1').width).toBe(inches(23 / 32));
+  expect(part('L1').length).toBe(inches(36 - 23 / 32));
+});
+
+test('breadboard ends take their width off the boards between them', () => {
+  const { part, parts } = under('breadboard');
+  expect(part('T1').length).toBe(inches(60 - 2 * 3.5));
+  expect(part('B1').length).toBe(inches(28));
+  const boards = parts.filter(({ tag }) => /^T\d/.test(tag));
+  expect(boards.reduce((sum, { width }) => sum + width, 0)).toBe(inches(28));
+});
+
+test('slats: as many as go in with the gap asked for, the first and the last at the edges, even gaps', () => {
+  const { parts } = under('slats');
+  const slats = parts.filter(({ tag }) => /^T\d/.test(tag)).map((slat) => boxOf(slat));
+  expect(slats).toHaveLength(7); // eight would be 8 x 3 1/2 + 7 x 1/4 = 29 3/4
+  expect([first(slats).min[1], slats[6]!.max[1]]).toEqual([0, inches(28)]);
+  const gaps = slats.slice(1).map((slat, at) => slat.min[1] - slats[at]!.max[1]);
+  for (const gap of gaps) expect(Math.abs(gap - inches((28 - 7 * 3.5) / 6))).toBeLessThanOrEqual(inches(1 / 32));
+});
+
+test('a bought stone and a top that is there: the legs are what is left of the height', () => {
+  expect(under('bought').part('L1').length).toBe(inches(36 - 1.25));
+  expect(under('found').part('L1').length).toBe(inches(35));
+  expect(under('found', { thick: inches(2) }).part('L1').length).toBe(inches(34));
+});
+
+test('a frame that holds six tiles of 12 with eighths between and around them', () => {
+  const piece = newPiece('p', 'tiled');
+  const { parts } = buildPiece(piece, first(topCandidates(piece)), DEFAULT_SHOP, 'in');
+  const part = (tag: string) => found(parts, (one) => one.tag === tag);
+  const field = [3 * 12 + 4 / 8, 2 * 12 + 3 / 8] as const;
+  expect([part('Y1').length, part('Y1').width]).toEqual(field.map(inches));
+  // Sides of 3 1/2 with a rebate of 3/4 stand 2 3/4 beyond the field.
+  expect([part('G1').length, part('G3').length]).toEqual(field.map((size) => inches(size + 2 * 2.75)));
+  expect(parts.filter(({ tag }) => /^Q\d/.test(tag))).toHaveLength(6);
+});
