@@ -16,6 +16,14 @@ export type CutPiece = {
   readonly slants: Slants;
 };
 
+/** What a piece measures itself, however it lies: turned, its length runs across the board. */
+export const ownSize = ({
+  length,
+  width,
+  turned,
+}: Pick<CutPiece, 'length' | 'width' | 'turned'>): { readonly length: Length; readonly width: Length } =>
+  turned ? { length: width, width: length } : { length, width };
+
 /** One board or sheet to cut, bought or there already. Numbers run through the job, in the order they are cut. */
 export type Board = {
   readonly number: number;

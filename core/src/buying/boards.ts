@@ -306,25 +306,27 @@ export function chooseBoards(
   const market = marketOf(job);
   const worth = worthOf(job);
   const sizes = sizesOf(job.measured);
-  const standsFor = ({ from }: Lock) => boardOf(from, job.onHand, market);
-  const there = (job.locks ?? []).filter((lock) => standsFor(lock) !== null);
+  const standing = new Map((job.locks ?? []).map((lock) => [lock, boardOf(lock.from, job.onHand, market)]));
+  const standsFor = (lock: Lock) => sure(standing.get(lock), 'board of the lock');
+  const there = (job.locks ?? []).filter((lock) => standing.get(lock) !== null);
   const gone = (job.locks ?? []).filter((lock) => !there.includes(lock));
-  const materialOf = (lock: Lock) => offerMaterial(sure(standsFor(lock), 'board of the lock').offer);
+  const materialOf = (lock: Lock) => offerMaterial(standsFor(lock).offer);
   const settled = lockedIn(blanks, there, materialOf);
   const held = settled.kept.map(({ lock, pieces }): BoardLaid => {
-    const { offer, hand } = sure(standsFor(lock), 'board of the lock');
+    const { offer, hand } = standsFor(lock);
     return { ...blankBoard(offer, hand, sizes), lock, pieces, cuts: lock.cuts, offcuts: lock.offcuts };
   });
-  const spoiled = settled.spoiled.map((lock) => sure(standsFor(lock), 'board of the lock'));
+  const spoiled = settled.spoiled.map(standsFor);
   // What was cut into pieces that are no parts now is gone all the same, and paid.
   const { cutUp } = settled;
   const used = [...settled.kept.map(({ lock }) => lock), ...settled.spoiled, ...cutUp].map(({ from }) => from);
   const boughtOf = (locks: readonly Lock[]) =>
     locks.flatMap((lock) => {
-      const { offer, hand } = sure(standsFor(lock), 'board of the lock');
+      const { offer, hand } = standsFor(lock);
       return hand ? [] : [{ lock, offer, stock: asOwned(lock, offer, sizes) }];
     });
   const whole = boughtOf(settled.whole);
+  const paidFor = [...whole, ...boughtOf(cutUp)];
   const onHand = [...without(job.onHand, used), ...whole.map(({ stock }) => stock)];
   const priceOf = ({ offer, hand }: Pick<BoardLaid, 'offer' | 'hand'>) => (hand ? 0 : worth(offer));
   const aim = job.aim ?? { for: 'cost', extra: null };
@@ -369,15 +371,15 @@ export function chooseBoards(
     const own = whole.find(({ stock }) => stock.id === board.hand?.id);
     return own ? { ...board, offer: own.offer, hand: null, lock: own.lock } : board;
   };
-  const found = mix.picked.flatMap(({ boards }, at) =>
+  const chosen = mix.picked.flatMap(({ boards }, at) =>
     [...nth(pools, at).mine, ...boards.map(asBought)].sort((a, b) => longest(b) - longest(a) || b.length - a.length),
   );
-  const idle = [...whole, ...boughtOf(cutUp)].filter(({ lock }) => found.every((board) => board.lock?.id !== lock.id));
+  const idle = paidFor.filter(({ lock }) => chosen.every((board) => board.lock?.id !== lock.id));
   const unplaced = pools.flatMap((pool) => pool.unplaced);
-  const paid = [...whole, ...boughtOf(cutUp)].reduce((sum, { offer }) => sum + worth(offer), 0);
+  const paid = paidFor.reduce((sum, { offer }) => sum + worth(offer), 0);
   const fixed = [...held, ...spoiled].reduce((sum, board) => sum + priceOf(board), paid);
   return {
-    boards: found.map((board, at) => ({ ...board, number: at + 1 })),
+    boards: chosen.map((board, at) => ({ ...board, number: at + 1 })),
     status: unplaced.length > 0 ? 'infeasible' : pools.every(({ optimal }) => optimal) ? 'optimal' : 'feasible',
     cost: mix.cost + fixed,
     lowerBound: pools.reduce((sum, { lowerBound }) => sum + lowerBound, fixed),

@@ -4,7 +4,7 @@ import { kerfFor, type Job, type Lock, type Shop } from '../job';
 import type { Length } from '../length';
 import type { Blank } from '../milling';
 import { isSheet, type Stocked } from '../stock';
-import type { Board, CutPiece } from './board';
+import { ownSize, type Board, type CutPiece } from './board';
 
 /** Cut pieces that are no part of the plan as they are: of another size, wood or angle, or more than are wanted. */
 export type Unfit = { readonly lock: Lock; readonly material: Stocked; readonly pieces: Lock['pieces'] };
@@ -28,13 +28,13 @@ const SQUARE: Slants = { left: 0, right: 0 };
 const sameSlants = (a: Slants, b: Slants): boolean => a.left === b.left && a.right === b.right;
 
 /** Whether a piece has just the size, the wood and the ends of a blank as it lies. */
-function isAsPlanned(blank: Blank, { length, width, turned, slants }: Lock['pieces'][number], material: Stocked) {
-  const [long, wide] = turned ? [width, length] : [length, width];
+function isAsPlanned(blank: Blank, piece: Lock['pieces'][number], material: Stocked) {
+  const { length, width } = ownSize(piece);
   return (
     blank.material === material &&
-    blank.length === long &&
-    blank.width === wide &&
-    FLIPS.some((flip) => sameSlants(flipped(blank.ends ?? SQUARE, flip), slants))
+    blank.length === length &&
+    blank.width === width &&
+    FLIPS.some((flip) => sameSlants(flipped(blank.ends ?? SQUARE, flip), piece.slants))
   );
 }
 
@@ -44,8 +44,9 @@ function isAsPlanned(blank: Blank, { length, width, turned, slants }: Lock['piec
  */
 function canBecome(blank: Blank, piece: Lock['pieces'][number], material: Stocked): boolean {
   if (isAsPlanned(blank, piece, material)) return true;
-  const [long, wide] = piece.turned ? [piece.width, piece.length] : [piece.length, piece.width];
-  return blank.material === material && blank.length <= long && blank.width <= wide && sameSlants(piece.slants, SQUARE);
+  const { length, width } = ownSize(piece);
+  const within = blank.length <= length && blank.width <= width;
+  return blank.material === material && within && sameSlants(piece.slants, SQUARE);
 }
 
 /**

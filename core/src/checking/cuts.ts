@@ -3,7 +3,7 @@ import { wholeInches } from '../length';
 import { SHORT_PIECE } from '../sawing';
 import { note, set } from '../job';
 import type { Finding, Job, Lock, OnHand } from '../job';
-import type { Unfit } from '../buying';
+import { ownSize, type Unfit } from '../buying';
 import { printMaterial } from '../stock';
 import { tagList, together } from '../work';
 import { dim, listOf, say, strong, tag, type Phrase } from '../words';
@@ -63,11 +63,12 @@ function lockNotes({ locks }: Job, { wish, lostLocks, boards, unfit, idle }: Fac
   const larger = boards
     .filter(({ lock }) => lock?.state === 'cut')
     .flatMap(({ pieces }) => pieces)
-    .flatMap(({ blank, length, width, turned }) => {
-      const [long, wide] = turned ? [width, length] : [length, width];
+    .flatMap((piece) => {
+      const { blank } = piece;
+      const { length, width } = ownSize(piece);
       return [
-        { blank, from: long, to: blank.length, side: 'long' },
-        { blank, from: wide, to: blank.width, side: 'wide' },
+        { blank, from: length, to: blank.length, side: 'long' },
+        { blank, from: width, to: blank.width, side: 'wide' },
       ].filter(({ from, to }) => from > to);
     });
   const alike = together(larger, ({ from, to, side }) => `${from} ${to} ${side}`).map((rows): Phrase => {
@@ -89,17 +90,16 @@ function lockNotes({ locks }: Job, { wish, lostLocks, boards, unfit, idle }: Fac
 const asOnHand = ({ lock, material, pieces }: Unfit): readonly OnHand[] =>
   pieces
     .filter(({ slants }) => slants.left === 0 && slants.right === 0)
-    .map(({ part, x, y, length, width, turned }) => ({
-      id: `${lock.id}.${x}.${y}`,
+    .map((piece) => ({
+      id: `${lock.id}.${piece.x}.${piece.y}`,
       material,
-      length: turned ? width : length,
-      width: turned ? length : width,
+      ...ownSize(piece),
       count: 1,
       squared: true,
       bad: [],
       price: 0,
       where: '',
-      note: `cut as ${tagIn(part)}`,
+      note: `cut as ${tagIn(piece.part)}`,
     }));
 
 /** Pieces that are cut and no part of the plan: what they were cut as, and that they can be used again. */

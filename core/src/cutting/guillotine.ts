@@ -108,8 +108,7 @@ function put(group: Group, sheet: Sheet, at: number, piece: Orientation, split: 
         }
       : null;
   slot.cut = { way: piece, crosscutFirst, right, top };
-  if (right && top) free.splice(at, 1, right, top);
-  else free.splice(at, 1, ...[right ?? top ?? []].flat());
+  free.splice(at, 1, ...[right, top].filter((rest) => rest !== null));
   sheet.items.push(piece.item);
   sheet.area += piece.length * piece.width;
 }
