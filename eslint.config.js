@@ -11,6 +11,7 @@ const ROOMS = [
   'words',
   'stock',
   'job',
+  'ledger',
   'piece',
   'work',
   'milling',

@@ -7,6 +7,7 @@ export * from './solid';
 export * from './words';
 export * from './stock';
 export * from './job';
+export * from './ledger';
 export * from './piece';
 export * from './work';
 export * from './milling';

@@ -263,7 +263,6 @@ describe('a top laid from salvage', () => {
     count,
     squared: true,
     bad: [],
-    price: 0,
     where: '',
     note: '',
     ...rest,

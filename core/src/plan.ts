@@ -143,14 +143,12 @@ const combinations = <T>(options: readonly (readonly T[])[]): readonly (readonly
     [[]],
   );
 
-const unfitIn = ({ buying }: PlanBegun): number => buying.unfit.reduce((sum, { pieces }) => sum + pieces.length, 0);
-
 /** Whether one draft is to be preferred: it finds boards for more, it uses more of what is cut, it costs less. */
 const cheaper = (a: PlanBegun, b: PlanBegun): boolean =>
   a.buying.unplaced.length !== b.buying.unplaced.length
     ? a.buying.unplaced.length < b.buying.unplaced.length
-    : unfitIn(a) !== unfitIn(b)
-      ? unfitIn(a) < unfitIn(b)
+    : a.buying.unfit.length !== b.buying.unfit.length
+      ? a.buying.unfit.length < b.buying.unfit.length
       : a.list.total < b.list.total;
 
 /**

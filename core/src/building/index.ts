@@ -3,6 +3,7 @@
  * Used by the Build stage, the shop packet and the calendar.
  */
 export * from './step';
+export * from './doing';
 export * from './clamping';
 export * from './offcuts';
 export { stepsOf } from './steps';

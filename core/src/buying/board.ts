@@ -1,4 +1,4 @@
-import type { Lock, OnHand } from '../job';
+import type { OnHand } from '../job';
 import type { Length } from '../length';
 import type { Blank } from '../milling';
 import type { BoardOffer, SheetOffer, Stocked } from '../stock';
@@ -31,8 +31,12 @@ export type Board = {
   readonly offer: BoardOffer | SheetOffer;
   /** The piece on hand that it is; null where it is bought. */
   readonly hand: OnHand | null;
-  /** Settled by the person: it stays as it is. Null where it may change with the plan. */
-  readonly lock: Pick<Lock, 'id' | 'state'> | null;
+  /** What it is in the ledger, or the one of a row on hand; null where it is still to be bought. */
+  readonly body: string | null;
+  /** To be bought, there, cut at some settings of the saw, or cut. Begun and cut it stays as it is. */
+  readonly state: 'to buy' | 'bought' | 'on hand' | 'begun' | 'cut';
+  /** The wish that it stays as it is, by its id; null where it may change with the plan. */
+  readonly kept: string | null;
   readonly material: Stocked;
   readonly length: Length;
   readonly width: Length;

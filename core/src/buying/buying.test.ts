@@ -128,7 +128,6 @@ describe('what is on hand', () => {
     count: 1,
     squared: false,
     bad: [],
-    price: 0,
     where: '',
     note: '',
     ...rest,

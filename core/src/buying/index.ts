@@ -5,9 +5,13 @@
 export * from './boxes';
 export * from './market';
 export * from './board';
+export * from './offers';
+export type { SolveCache } from './pool';
 export * from './boards';
 export * from './list';
 export * from './spares';
 export * from './store-cuts';
 export * from './judge';
-export * from './locks';
+export { lockOf, withPiece, type Refusal } from './locks';
+export * from './telling';
+export * from './now';

@@ -2,7 +2,10 @@ import { inches } from '../length';
 import { newJob, type Job, type Lock } from '../job';
 import { planJob } from '../plan';
 import { demoJob } from '../piece';
-import { lockOf, withPiece, type Board } from './index';
+import { newStamp, told } from '../testing/telling';
+import { cutAs, lockOf, spoiledAs, withPiece, type Board } from './index';
+
+const stamp = newStamp();
 
 const plan = (job: Job) => planJob(job, { today: '2026-11-24', effort: 'quick' });
 /** Loose 2x4s on a piece that has no 2x4 of its own but these. */
@@ -30,10 +33,10 @@ const ALL = ['Q1', 'Q1', 'Q2', 'Q2', 'Q2', 'Q2'];
 
 test('a board that is kept stays as it is, whatever else changes; the rest is planned around it', () => {
   const [first] = mine(base);
-  const job = locked([lockOf(first!, 'a', 'kept')]);
+  const job = locked([lockOf(first!, 'a')]);
   const again = mine(job);
   expect(everyPiece(again)).toEqual(ALL);
-  const kept = again.find(({ lock }) => lock?.id === 'a')!;
+  const kept = again.find(({ kept: by }) => by === 'a')!;
   expect(tags(kept)).toEqual(tags(first!));
   expect(kept.offer.id).toBe(first!.offer.id);
   expect(plan(job).buying.wish).toBe(0);
@@ -50,7 +53,7 @@ test('worked by hand: a short piece brought to a board of its own costs what the
       .sort(),
   ).toEqual([6, 8, 8]);
   const six = mine(base).find(({ offer }) => offer.length === inches(72))!;
-  const alone = lockOf({ ...six, pieces: [six.pieces[0]!] }, 'a', 'kept');
+  const alone = lockOf({ ...six, pieces: [six.pieces[0]!] }, 'a');
   const after = plan(locked([alone])).buying;
   expect(after.wish).toBe(736);
   expect(after.cost - before.cost).toBe(736);
@@ -68,7 +71,7 @@ test('a piece dragged to another board lies there; what it pushes off is cut els
   expect(brought.lock.pieces.map(({ part }) => part)).toEqual(['only.Q1']);
   const after = mine(locked([brought.lock]));
   expect(everyPiece(after)).toEqual(ALL);
-  expect(tags(after.find(({ lock }) => lock !== null)!)).toEqual(['Q1']);
+  expect(tags(after.find(({ kept }) => kept !== null)!)).toEqual(['Q1']);
   const four = { ...six, length: inches(48) };
   expect(withPiece(four, long, base, 'a')).toEqual({ refused: 'too long' });
   expect(withPiece(eight, long, base, 'a')).toEqual({ refused: 'already there' });
@@ -78,11 +81,11 @@ test('a piece dragged to another board lies there; what it pushes off is cut els
 test('a spoiled board is paid for and its pieces are cut again', () => {
   const [first] = mine(base);
   const before = plan(base);
-  const after = plan(locked([lockOf(first!, 'a', 'spoiled')]));
+  const after = plan(told(base, spoiledAs(base, first!, stamp)));
   expect(everyPiece(after.buying.boards.filter(({ material }) => material === 'select 1x4'))).toEqual(ALL);
   expect(after.buying.cost).toBe(before.buying.cost + first!.offer.price);
   const line = after.list.boards.find(({ offer }) => offer.id === first!.offer.id)!;
-  expect(line.spoiled).toBe(1);
+  expect(line.lost).toBe(1);
   expect(after.list.subtotal).toBe(before.list.subtotal + first!.offer.price);
 });
 
@@ -97,17 +100,17 @@ test('what is cut stays though the plan has another size; what is only kept does
   });
   const has = first!.pieces.some(({ blank }) => blank.part.tag === 'Q1');
   expect(has).toBe(true);
-  const kept = plan(shorter(locked([lockOf(first!, 'a', 'kept')])));
+  const kept = plan(shorter(locked([lockOf(first!, 'a')])));
   expect(kept.buying.lostLocks.map(({ id }) => id)).toEqual(['a']);
   expect(kept.findings.some(({ id }) => id === 'job.lost-locks')).toBe(true);
-  const cut = plan(shorter(locked([lockOf(first!, 'a', 'cut')])));
+  const cut = plan(shorter(told(base, cutAs(base, first!, null, stamp))));
   expect(cut.buying.lostLocks).toEqual([]);
   expect(cut.findings.find(({ id }) => id === 'job.cut-otherwise')!.about).toEqual(['only.Q1']);
 });
 
 test('more of a piece than is wanted: the later lock is let go', () => {
   const boards = mine(base).filter(({ pieces }) => pieces.some(({ blank }) => blank.part.tag === 'Q1'));
-  const locks = ['a', 'b', 'c'].map((id) => lockOf(boards[0]!, id, 'kept'));
+  const locks = ['a', 'b', 'c'].map((id) => lockOf(boards[0]!, id));
   const found = plan(locked(locks)).buying;
   expect(found.lostLocks).toHaveLength(1);
   expect(everyPiece(found.boards.filter(({ material }) => material === 'select 1x4'))).toEqual(ALL);
@@ -122,13 +125,12 @@ test('pieces on hand are used up by the locks on them', () => {
     count: 1,
     squared: true,
     bad: [],
-    price: 0,
     where: '',
     note: '',
   };
   const job = { ...base, onHand: [hand] };
   const own = mine(job).find((board) => board.hand?.id === 'h1')!;
-  const after = mine({ ...job, locks: [lockOf(own, 'a', 'cut')] });
+  const after = mine(told(job, cutAs(job, own, null, stamp)));
   expect(after.filter((board) => board.hand?.id === 'h1')).toHaveLength(1);
   expect(everyPiece(after)).toEqual(ALL);
 });

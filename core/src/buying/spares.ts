@@ -1,7 +1,9 @@
 import type { Length } from '../length';
 import type { Job } from '../job';
+import type { Body } from '../ledger';
 import type { BoardKey, BoardOffer, SheetOffer } from '../stock';
-import { offerMaterial, offersOf, type Boards } from './boards';
+import type { Boards } from './boards';
+import { offersOf } from './offers';
 import { marketOf, worthOf } from './market';
 
 /** How sure the spares of a nominal size shall be that no second trip is needed. */
@@ -31,6 +33,8 @@ export type Spares = {
   readonly cut: number;
   readonly offer: BoardOffer | SheetOffer;
   readonly count: number;
+  /** Bought already, and the plan needs them for nothing else. */
+  readonly own: readonly Body[];
   /** Chance that more are spoiled than there are spares. */
   readonly secondTrip: number;
 };
@@ -41,8 +45,9 @@ export type Spares = {
  */
 export function sparesFor(job: Job, boards: Boards): readonly Spares[] {
   const sizes = new Map<BoardKey, { longest: Length; cut: number }>();
-  for (const { offer, material, pieces } of boards.boards) {
-    if ('sheet' in offer) continue;
+  for (const { offer, material, pieces, state } of boards.boards) {
+    // What is cut can not turn out spoiled at the saw any more.
+    if ('sheet' in offer || state === 'cut') continue;
     const before = sizes.get(material as BoardKey) ?? { longest: 0, cut: 0 };
     const longest = Math.max(before.longest, ...pieces.map(({ length }) => length));
     sizes.set(material as BoardKey, { longest, cut: before.cut + 1 });
@@ -57,8 +62,10 @@ export function sparesFor(job: Job, boards: Boards): readonly Spares[] {
       .sort((a, b) => worth(a) - worth(b) || a.length - b.length)[0];
     if (!offer) return [];
     // What is bought already and lies idle is a spare: no other is bought for it.
-    const idle = boards.idle.filter((own) => offerMaterial(own.offer) === material && own.offer.length >= offer.length);
-    const count = Math.max(0, wanted - idle.length);
-    return [{ material, cut, offer, count, secondTrip: secondTrip(cut, count + idle.length, spoiled) }];
+    const own = boards.idle
+      .filter((body) => body.material === material && body.state === 'whole' && body.length >= offer.length)
+      .slice(0, wanted);
+    const count = wanted - own.length;
+    return [{ material, cut, offer, count, own, secondTrip: secondTrip(cut, wanted, spoiled) }];
   });
 }

@@ -2,8 +2,9 @@ import { first } from '../lists';
 import { wholeInches } from '../length';
 import { SHORT_PIECE } from '../sawing';
 import { note, set } from '../job';
-import type { Finding, Job, Lock, OnHand } from '../job';
-import { ownSize, type Unfit } from '../buying';
+import type { Finding, Job, Lock } from '../job';
+import { entered, holdingsOf, misentryWords, type Body } from '../ledger';
+import { ownSize, sparesFor } from '../buying';
 import { printMaterial } from '../stock';
 import { tagList, together } from '../work';
 import { dim, listOf, say, strong, tag, type Phrase } from '../words';
@@ -38,30 +39,35 @@ const inOrder = (tags: readonly string[]): Phrase =>
 /** The tag of a part out of its id, also where there is no such part any more. */
 const tagIn = (part: string): string => part.slice(part.lastIndexOf('.') + 1);
 
-/** What became of boards that stay as they are: their price, those that no longer stand, pieces cut to another size. */
-function lockNotes({ locks }: Job, { wish, lostLocks, boards, unfit, idle }: Facts['buying']): readonly Finding[] {
+/** What became of wishes: what they cost, and those that no longer stand. */
+function wishNotes({ locks }: Job, { wish, lostLocks }: Facts['buying']): readonly Finding[] {
   const found: Finding[] = [];
   const without = (gone: readonly Lock[]) => gone.map(({ id }) => set(null, ['locks', id], undefined));
-  const wished = locks.filter(({ state }) => state === 'kept');
   if (wish >= 1)
     found.push(
       note(null, 'wish', 'care', 'cuts', {
         title: say`Kept boards cost $${(wish / 100).toFixed(2)}`,
-        because: say`That much more than if ${strong(wished.length)} kept ${wished.length === 1 ? 'board' : 'boards'} could change with the rest.`,
+        because: say`That much more than if ${strong(locks.length)} kept ${locks.length === 1 ? 'board' : 'boards'} could change with the rest.`,
         numbers: { cents: wish },
-        remedies: [{ label: say`Let them change`, changes: without(wished) }],
+        remedies: [{ label: say`Let them change`, changes: without(locks) }],
       }),
     );
   if (lostLocks.length > 0)
     found.push(
       note(null, 'lost-locks', 'care', 'cuts', {
         title: say`${lostLocks.length === 1 ? 'A kept board' : `${lostLocks.length} kept boards`} could not stay`,
-        because: say`A piece on ${lostLocks.length === 1 ? 'it' : 'them'} is gone or has another size now, or the board is not sold any more. Its pieces are planned anew.`,
+        because: say`A piece on ${lostLocks.length === 1 ? 'it' : 'them'} is gone, has another size now or is cut elsewhere, or the board is not to be had any more. Its pieces are planned anew.`,
         remedies: [{ label: say`Forget ${lostLocks.length === 1 ? 'it' : 'them'}`, changes: without(lostLocks) }],
       }),
     );
+  return found;
+}
+
+/** What is cut: pieces that are larger than they must be now, pieces that are none, boards that nothing comes from. */
+function factNotes(job: Job, { boards, unfit, idle }: Facts['buying'], spares: readonly Body[]): readonly Finding[] {
+  const found: Finding[] = [];
   const larger = boards
-    .filter(({ lock }) => lock?.state === 'cut')
+    .filter(({ state }) => state === 'cut' || state === 'begun')
     .flatMap(({ pieces }) => pieces)
     .flatMap((piece) => {
       const { blank } = piece;
@@ -83,44 +89,17 @@ function lockNotes({ locks }: Job, { wish, lostLocks, boards, unfit, idle }: Fac
         because: say`Before anything else is done with ${larger.length === 1 ? 'it' : 'them'}: ${listOf(alike)}.`,
       }),
     );
-  return [...found, ...unfitNotes(unfit), ...idleNotes(idle)];
+  return [...found, ...unfitNotes(unfit), ...idleNotes(job, idle, spares), ...misentryNotes(job)];
 }
 
-/** Pieces that are cut, as wood that lies there. Not those with slanted ends: how long they are square is not known. */
-const asOnHand = ({ lock, material, pieces }: Unfit): readonly OnHand[] =>
-  pieces
-    .filter(({ slants }) => slants.left === 0 && slants.right === 0)
-    .map((piece) => ({
-      id: `${lock.id}.${piece.x}.${piece.y}`,
-      material,
-      ...ownSize(piece),
-      count: 1,
-      squared: true,
-      bad: [],
-      price: 0,
-      where: '',
-      note: `cut as ${tagIn(piece.part)}`,
-    }));
-
-/** Pieces that are cut and no part of the plan: what they were cut as, and that they can be used again. */
+/** Pieces that are cut and no part of the plan: what they were cut as. */
 function unfitNotes(unfit: Facts['buying']['unfit']): readonly Finding[] {
-  const all = unfit.flatMap(({ pieces, material }) => pieces.map((piece) => ({ ...piece, material })));
-  if (all.length === 0) return [];
+  if (unfit.length === 0) return [];
+  const all = unfit.map(({ piece, material }) => ({ ...piece, material }));
   const sizes = together(all, ({ length, width, material }) => `${length} ${width} ${material}`).map((rows): Phrase => {
     const { length, width, material } = first(rows);
     return say`${inOrder(rows.map(({ part }) => tagIn(part)))}, ${dim(length)} × ${dim(width)} of ${printMaterial(material)}`;
   });
-  const changes = unfit.flatMap((one) => {
-    const back = asOnHand(one);
-    const stays = one.lock.pieces.filter(
-      (piece) => !one.pieces.includes(piece) || piece.slants.left !== 0 || piece.slants.right !== 0,
-    );
-    return [
-      set(null, ['locks', one.lock.id], { ...one.lock, pieces: stays }),
-      ...back.map((hand) => set(null, ['onHand', hand.id], hand)),
-    ];
-  });
-  const usable = unfit.flatMap(asOnHand).length;
   return [
     note(null, 'cut-unfit', 'care', 'cuts', {
       about: [...new Set(all.map(({ part }) => part))],
@@ -128,18 +107,20 @@ function unfitNotes(unfit: Facts['buying']['unfit']): readonly Finding[] {
         all.length === 1
           ? say`A piece that is cut is no part any more`
           : say`${strong(all.length)} cut pieces are no parts any more`,
-      because: say`${listOf(sizes)}: the plan wants another size, other wood or none of them now. What lacks is planned anew, and their board stays paid.`,
+      because: say`${listOf(sizes)}: the plan wants another size, other wood or none of them now, and no other part is cheaper cut from ${all.length === 1 ? 'it' : 'them'}. What lacks is planned anew, and their board stays paid.`,
       numbers: { pieces: all.length },
-      remedies: usable > 0 ? [{ label: say`Use ${usable === 1 ? 'it' : 'them'} as wood on hand`, changes }] : [],
     }),
   ];
 }
 
-/** Boards that are bought and that nothing comes from. */
-function idleNotes(idle: Facts['buying']['idle']): readonly Finding[] {
-  const whole = idle.filter(({ lock }) => lock.state === 'bought');
+/** The id of an entry that a remedy writes: another each time. */
+const entryId = ({ ledger }: Job, what: string, at: number): string => `${what}.${ledger.length + at}`;
+
+/** Boards that are bought, whole, and that nothing comes from, spares left out. */
+function idleNotes(job: Job, idle: readonly Body[], spares: readonly Body[]): readonly Finding[] {
+  const whole = idle.filter((body) => body.state === 'whole' && !spares.includes(body));
   if (whole.length === 0) return [];
-  const cents = whole.reduce((sum, { offer }) => sum + offer.price, 0);
+  const cents = whole.reduce((sum, { bought }) => sum + (bought?.price ?? 0), 0);
   return [
     note(null, 'bought-idle', 'care', 'cuts', {
       title: whole.length === 1 ? say`A bought board lies idle` : say`${strong(whole.length)} bought boards lie idle`,
@@ -148,7 +129,30 @@ function idleNotes(idle: Facts['buying']['idle']): readonly Finding[] {
       remedies: [
         {
           label: whole.length === 1 ? say`It is taken back` : say`They are taken back`,
-          changes: whole.map(({ lock }) => set(null, ['locks', lock.id], undefined)),
+          changes: whole.map(({ id }, at) =>
+            entered({ id: entryId(job, 'returned', at), at: null, what: 'returned', of: id }),
+          ),
+        },
+      ],
+    }),
+  ];
+}
+
+/** Entries of the ledger that can not be so, as two browsers may have told them apart. */
+function misentryNotes(job: Job): readonly Finding[] {
+  const { faults } = holdingsOf(job);
+  if (faults.length === 0) return [];
+  return [
+    note(null, 'misentry', 'care', 'cuts', {
+      title: faults.length === 1 ? say`An entry can not be so` : say`${strong(faults.length)} entries can not be so`,
+      because: say`${faults.slice(0, 3).map(misentryWords).join(' ')}${faults.length > 3 ? ` And ${faults.length - 3} more.` : ''} The plan is made without ${faults.length === 1 ? 'it' : 'them'}; wood that is cut counts as found.`,
+      numbers: { entries: faults.length },
+      remedies: [
+        {
+          label: faults.length === 1 ? say`Take it out` : say`Take them out`,
+          changes: faults.map(({ entry }, at) =>
+            entered({ id: entryId(job, 'corrected', at), at: null, what: 'corrected', of: entry.id }),
+          ),
         },
       ],
     }),
@@ -162,7 +166,9 @@ export function cutNotes({ job, buying, offcuts }: Facts): readonly Finding[] {
   if (buying.aim) found.push(aimNote(buying.aim, buying.cost));
   else if (buying.boards.length > 0 && buying.unplaced.length === 0) {
     const gap = buying.cost - buying.lowerBound;
-    const held = buying.boards.filter(({ lock }) => lock !== null).length;
+    const held = buying.boards.filter(
+      ({ state, kept }) => kept !== null || (state !== 'to buy' && state !== 'on hand'),
+    ).length;
     found.push(
       gap === 0
         ? note(null, 'proved', 'good', 'cuts', {
@@ -177,7 +183,8 @@ export function cutNotes({ job, buying, offcuts }: Facts): readonly Finding[] {
           }),
     );
   }
-  found.push(...lockNotes(job, buying));
+  const spares = sparesFor(job, buying).flatMap(({ own }) => own);
+  found.push(...wishNotes(job, buying), ...factNotes(job, buying, spares));
   const samples = offcuts.filter(({ jobs }) => jobs.some(({ kind }) => kind === 'sample'));
   if (samples.length > 0)
     found.push(

@@ -90,7 +90,6 @@ export function readOnHand(text: string, units: Units, measured: Measured = {}):
       count,
       squared,
       bad,
-      price: 0,
       where,
       note: notes.join(', ').slice(0, 200),
     },

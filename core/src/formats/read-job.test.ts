@@ -1,6 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { applyChanges, newJob, DEFAULT_SHOP, JOB_FORMAT, set, type Job } from '../job';
+import { holdingsOf } from '../ledger';
 import { inches, PER_FOOT } from '../length';
 import { demoJob, newPiece, STARTS } from '../piece';
 import { SAMPLE_YARD } from '../stock';
@@ -23,7 +24,7 @@ test.each([
   ['not JSON', '{"format":', 'damaged'],
   ['another kind', '{"format":"sill-plan/cut-problem@1"}', 'not a job file'],
   ['a list', '[]', 'not a job file'],
-  ['a newer version', JSON.stringify({ ...demoJob(), format: 'sill-plan/job@4' }), 'newer version'],
+  ['a newer version', JSON.stringify({ ...demoJob(), format: 'sill-plan/job@5' }), 'newer version'],
 ])('%s gets a message', (_, text, message) => {
   const read = readJobText(text);
   expect(read.ok).toBe(false);
@@ -178,6 +179,62 @@ test('a damaged job of the first version names the field, in today’s words', (
   if (!result.ok) expect(result.fields[0]).toMatchObject({ field: 'pieces 1, legs' });
   expect(readJob({ format: 'sill-plan/job@1' }).ok).toBe(false);
   expect(readJob({ ...first, pieces: 'none' }).ok).toBe(false);
+});
+
+test('what happened by the marks of version 3 is in the ledger: bought at the list’s price, cut, spoiled, taken, ticked', () => {
+  const file = join(__dirname, 'fixtures', 'job-3-last.json');
+  const result = readJob(JSON.parse(readFileSync(file, 'utf8')));
+  if (!result.ok) throw new Error(result.message);
+  const { ledger, onHand, locks, done } = result.value;
+  const { bodies, boxes, faults, rejected, done: steps } = holdingsOf(result.value);
+  expect(faults).toEqual([]);
+  // By hand: cut 13.88, bought 15.48, spoiled 10.98 as settled boards; the cart has one and two more of the first two;
+  // the board with a bad stretch was paid 3.99 and is cut.
+  const paid = ledger.flatMap((entry) => (entry.what === 'bought' ? [entry.price] : []));
+  expect(paid.sort((a, b) => a - b)).toEqual([399, 1098, 1388, 1388, 1548, 1548, 1548]);
+  const states = [...bodies.values()]
+    .filter(({ bought }) => bought)
+    .map(({ state, material }) => `${state} ${material}`);
+  expect(states.sort()).toEqual(
+    ['cut 2x10', 'cut 2x4', 'spoiled 2x6', ...Array(3).fill('whole 2x6'), 'whole 2x10'].sort(),
+  );
+  expect([...bodies.values()].find(({ id, bought }) => bought?.price === 399 && !id.includes('/'))?.bad).toHaveLength(
+    1,
+  );
+  expect(onHand.map(({ id, count }) => [id, count])).toContainEqual(['plank', 2]);
+  expect(onHand.some(({ id }) => id === 'taken')).toBe(false);
+  expect(locks).toHaveLength(1);
+  expect([...rejected.values()]).toEqual([1, 1]);
+  expect(boxes).toHaveLength(1);
+  expect(done).toEqual(['stage:brief', 'stage:shape']);
+  expect(steps.size).toBe(2);
+});
+
+test.each([
+  [
+    'a cut longer than its board',
+    {
+      what: 'cut',
+      of: 'x',
+      material: '2x4',
+      length: 100,
+      width: 50,
+      cuts: [],
+      offcuts: [],
+      by: null,
+      pieces: [{ part: 'p.T1', x: 1, y: 0, length: 100, width: 10, turned: false, slants: { left: 0, right: 0 } }],
+    },
+    'has a piece that reaches beyond its board',
+  ],
+  [
+    'a price of nothing',
+    { what: 'box', offer: 'o', kind: 'clip', size: '', count: 1, price: 0, yard: { id: 'y', name: 'Y', tax: 5 } },
+    'must be at least 1 cent',
+  ],
+  ['an entry of a newer program', { what: 'painted', of: 'x' }, 'must be an entry that this program knows'],
+])('%s in a ledger is refused with a sentence', (_, entry, why) => {
+  const result = readJob({ ...newJob('bad'), ledger: [{ id: 'e1', at: null, ...entry }] });
+  expect(result.ok ? '' : result.message).toContain(why);
 });
 
 describe('files as older programs wrote them', () => {

@@ -11,6 +11,7 @@ import {
 } from '../job';
 import { findFamily, findTop, wrongWith, type Choices, type Specs } from '../piece';
 import type { Yard } from '../stock';
+import { ledgerFromMarks, MarksSchema, type Marks } from './from-marks';
 import { NEWEST, upgraded, upgradedShop, upgradedYard } from './versions';
 
 /** What is wrong with choices against what a family or top offers. */
@@ -39,6 +40,16 @@ function wrongPieces(job: Job): readonly FieldError[] {
   });
 }
 
+/** A job file as one of today's: the marks of an older one become a ledger. */
+function toNewest(input: unknown, version: number): ReadResult<unknown> {
+  if (version >= NEWEST) return { ok: true, value: input };
+  const job = upgraded(input, version);
+  const marks = read<Marks>(MarksSchema, job, 'job');
+  return marks.ok
+    ? { ok: true, value: { ...(job as object), ...ledgerFromMarks(marks.value), format: JOB_FORMAT } }
+    : marks;
+}
+
 /**
  * Reads a job from parsed JSON. A file of another kind, a damaged one or one from a newer version of the program comes
  * back as a message; nothing is guessed.
@@ -58,7 +69,9 @@ export function readJob(input: unknown): ReadResult<Job> {
       message: `This job was saved by a newer version (${format}). This program reads up to ${JOB_FORMAT}; update it first.`,
       fields: [{ field: 'format', message: `must be ${JOB_FORMAT}` }],
     };
-  const result = read<Job>(JobSchema, upgraded(input, Number(version[1])), 'job');
+  const now = toNewest(input, Number(version[1]));
+  if (!now.ok) return now;
+  const result = read<Job>(JobSchema, now.value, 'job');
   if (!result.ok) return result;
   const fields = wrongPieces(result.value).slice(0, 20);
   const first = fields[0];

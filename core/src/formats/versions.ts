@@ -77,20 +77,17 @@ const STEPS: readonly ((job: Loose) => Loose)[] = [
   (job) => ({ ...job, yard: yardTo3(job.yard), shop: shopTo3(job.shop) }),
 ];
 
-/** The newest version there is a step to. */
-export const NEWEST = STEPS.length + 1;
+/** The last version that these steps lead to; from there on what happened is read from marks. */
+const MARKED = STEPS.length + 1;
+/** The newest version there is. */
+export const NEWEST = MARKED + 1;
 
 /**
- * A job file of an older version as one of today's, step by step. What it does not know it leaves for the reader to
+ * A job file of an older version as one of version 3, step by step. What it does not know it leaves for the reader to
  * name.
  */
 export const upgraded = (input: unknown, version: number): unknown =>
-  version >= NEWEST
-    ? input
-    : {
-        ...STEPS.slice(version - 1).reduce((job, step) => step(job), record(input)),
-        format: `sill-plan/job@${NEWEST}`,
-      };
+  version >= MARKED ? input : STEPS.slice(version - 1).reduce((job, step) => step(job), record(input));
 
 /** A price list or a shop kept by itself carries no version: what it is like tells. */
 export const upgradedYard = (input: unknown): unknown => yardTo3(yardTo2(input));

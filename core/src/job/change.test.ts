@@ -10,7 +10,6 @@ const plank: OnHand = {
   count: 1,
   squared: false,
   bad: [],
-  price: 0,
   where: '',
   note: '',
 };

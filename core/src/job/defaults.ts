@@ -57,6 +57,6 @@ export const newJob = (name: string): Job => ({
   locks: [],
   aim: { for: 'cost', extra: null },
   measured: {},
-  cart: {},
+  ledger: [],
   done: [],
 });

@@ -1,39 +1,15 @@
 import { nth } from '../lists';
 import * as v from 'valibot';
-import { inches, LONGEST, PER_FOOT } from '../length';
+import { inches, PER_FOOT } from '../length';
 import { BLADES, DRIVERS, KITS, TOOL_NAMES, type Tool } from './tools';
-import {
-  BOARD_KEYS,
-  HARDWARE_KINDS,
-  LUMBER_NAMES,
-  SHEET_NAMES,
-  STOCKED,
-  type BoardKey,
-  type HardwareKind,
-  type Lumber,
-  type Sheet,
-  type Stocked,
-} from '../stock';
+import { HARDWARE_KINDS, LUMBER_NAMES, SHEET_NAMES, type HardwareKind, type Lumber, type Sheet } from '../stock';
+import { board, cents, id, length, material, name, oneOf, size, text, unique, whole, type Fixed } from './fields';
+import { LaidSchema, LedgerSchema } from './ledger';
 
 /**
- * The job file, `sill-plan/job@3`: everything a person stated, and nothing that is computed. Checked once, at the
+ * The job file, `sill-plan/job@4`: everything a person stated, and nothing that is computed. Checked once, at the
  * border (HTTP body, file import, command line). Lengths are integers of 1/320 mm, money is cents.
  */
-const whole = (least: number, most: number) =>
-  v.pipe(
-    v.number('must be a number'),
-    v.integer('must be a whole number'),
-    v.minValue(least, `must be at least ${least}`),
-    v.maxValue(most, `must be at most ${most}`),
-  );
-const length = whole(0, LONGEST);
-const size = whole(1, LONGEST);
-const cents = whole(0, 100_000_000);
-const text = (most: number) => v.pipe(v.string('must be text'), v.maxLength(most, `must be at most ${most} letters`));
-const name = v.pipe(text(120), v.nonEmpty('must not be empty'));
-const id = v.pipe(v.string('must be text'), v.regex(/^[A-Za-z0-9][A-Za-z0-9_.-]{0,63}$/, 'must be a short plain id'));
-const oneOf = <const Options extends readonly string[]>(options: Options) =>
-  v.picklist(options, `must be one of ${options.join(', ')}`);
 
 /** Grits a piece may be sanded to; 0 leaves sanding out. */
 export const SAND_TO = [0, 120, 150, 180, 220] as const;
@@ -65,14 +41,6 @@ const ChoicesSchema = v.record(
   text(40),
   v.union([text(40), v.number('must be a number'), v.boolean()], 'must be text, a number, true or false'),
 );
-/** One of a long list of names, as a pattern: the published schema stays readable. */
-const named = <Name extends string>(names: readonly Name[], what: string) =>
-  v.pipe(
-    v.string('must be text'),
-    v.regex(new RegExp(`^(${names.join('|')})$`), what),
-  ) as unknown as v.GenericSchema<Name>;
-const board = named<BoardKey>(BOARD_KEYS, 'must be a board such as 2x4 or oak 1x6');
-const material = named<Stocked>(STOCKED, 'must be a board such as 2x4 or oak 1x6, or a sheet such as ply 3/4');
 const tag = v.pipe(v.string('must be text'), v.regex(/^[A-Za-z0-9]{1,12}$/, 'must be up to 12 letters and digits'));
 
 export const LoosePartSchema = v.object({
@@ -96,8 +64,6 @@ export const OnHandSchema = v.object({
   squared: v.boolean('must be true or false'),
   /** Stretches of the length that are no good: split, loose knot, nails. */
   bad: v.pipe(v.array(v.object({ from: length, to: length })), v.maxLength(20, 'must be at most 20 stretches')),
-  /** What it cost at the yard on this job's trip, cents; 0 where it was there before. */
-  price: v.optional(cents, 0),
   /** A photo of it that the server keeps, by its id. */
   photo: v.optional(id),
   /** Where it lies. */
@@ -106,45 +72,12 @@ export const OnHandSchema = v.object({
 });
 export type OnHand = Fixed<v.InferOutput<typeof OnHandSchema>>;
 
-/** A board whose layout a person has settled: the rest is planned around it. */
+/** A board that a person wishes to keep as it is laid out: the rest is planned around it. */
 const LockSchema = v.object({
   id,
   /** The offer it is bought by, or `hand.` and the id of what is there. */
-  from: text(90),
-  /** Kept as it lies; bought so; cut already; or spoiled, so that its pieces need another board. */
-  state: oneOf(['kept', 'bought', 'cut', 'spoiled']),
-  /** Where each piece lies, as it was laid. */
-  pieces: v.pipe(
-    v.array(
-      v.object({
-        part: text(90),
-        x: length,
-        y: length,
-        length: size,
-        width: size,
-        turned: v.boolean('must be true or false'),
-        slants: v.object({ left: v.number('must be a number'), right: v.number('must be a number') }),
-      }),
-    ),
-    v.maxLength(200, 'must be at most 200 pieces'),
-  ),
-  /** The cuts that make them, in order, and what they leave. */
-  cuts: v.pipe(
-    v.array(
-      v.object({
-        kind: oneOf(['crosscut', 'rip']),
-        at: length,
-        from: length,
-        to: length,
-        angle: v.number('must be a number'),
-      }),
-    ),
-    v.maxLength(800, 'must be at most 800 cuts'),
-  ),
-  offcuts: v.pipe(
-    v.array(v.object({ x: length, y: length, length, width: length })),
-    v.maxLength(400, 'must be at most 400 offcuts'),
-  ),
+  from: text(120),
+  ...LaidSchema.entries,
 });
 export type Lock = Fixed<v.InferOutput<typeof LockSchema>>;
 
@@ -267,9 +200,6 @@ export const HardwareOfferSchema = v.object({
   count: whole(1, 100_000),
   price: cents,
 });
-const unique = <Row extends { id: string }>(what: string) =>
-  v.check<Row[], string>((rows) => new Set(rows.map((row) => row.id)).size === rows.length, what);
-
 export const YardSchema = v.object({
   id,
   name,
@@ -330,7 +260,7 @@ export const ShopSchema = v.object({
   hours: whole(1, 16),
 });
 
-export const JOB_FORMAT = 'sill-plan/job@3';
+export const JOB_FORMAT = 'sill-plan/job@4';
 
 export const JobSchema = v.object({
   format: v.literal(JOB_FORMAT, `must be ${JOB_FORMAT}`),
@@ -370,18 +300,11 @@ export const JobSchema = v.object({
   }),
   /** What today's boards and sheets really measure, where it is not what the table says. */
   measured: v.optional(v.record(material, v.object({ width: v.optional(size), thickness: v.optional(size) })), {}),
-  /** At the yard: boards kept and rejected so far, by offer. */
-  cart: v.optional(v.record(text(80), v.object({ kept: whole(0, 500), rejected: whole(0, 500) })), {}),
-  /** What has been ticked off: ids of saw setups and build steps. */
+  /** What happened: bought, cut, spoiled, built. The plan is made around it. */
+  ledger: v.optional(LedgerSchema, []),
+  /** Stages that are settled. */
   done: v.pipe(v.array(text(120)), v.maxLength(5000)),
 });
-
-/** Read-only all the way down: jobs are changed by making new ones. */
-type Fixed<T> = T extends readonly (infer Item)[]
-  ? readonly Fixed<Item>[]
-  : T extends object
-    ? { readonly [Key in keyof T]: Fixed<T[Key]> }
-    : T;
 
 export type Job = Fixed<v.InferOutput<typeof JobSchema>>;
 export type Piece = Fixed<v.InferOutput<typeof PieceSchema>>;

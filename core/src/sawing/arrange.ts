@@ -145,8 +145,11 @@ export function arrange(board: Board, shop: Shop): SawnBoard {
   // What is cut lies where it was cut, also where a piece beside it is no part any more.
   const places = new Set(board.pieces.map(({ blank, x }) => `${blank.part.id} ${x}`));
   const moves = laid.some(({ pieces }) => pieces.some(({ blank, x }) => !places.has(`${blank.part.id} ${x}`)));
-  if (board.lock?.state === 'cut' && moves) return asItLies;
-  return { board: withPieces(board, runs, laid, kerf), lane: true, crosscutFirst, sticks: laid };
+  const isCut = board.state === 'cut' || board.state === 'begun';
+  if (isCut && moves) return asItLies;
+  const sawn = withPieces(board, runs, laid, kerf);
+  const { cuts, offcuts } = isCut ? board : sawn;
+  return { board: { ...sawn, cuts, offcuts }, lane: true, crosscutFirst, sticks: laid };
 }
 
 /** The board with its pieces in new places, and the cuts and offcuts that follow. */

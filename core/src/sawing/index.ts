@@ -9,3 +9,4 @@ export * from './cautions';
 export * from './marks';
 export * from './passes';
 export * from './words';
+export * from './sawn';

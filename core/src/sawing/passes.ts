@@ -1,5 +1,6 @@
 import { nth } from '../lists';
 import type { CutPiece } from '../buying';
+import { printOf, type Doing } from '../ledger';
 import type { NumberedCut, Setup } from './setup';
 
 /** One go through the saw: what is cut at once, in the order of work. Ticked off one by one at the bench. */
@@ -50,3 +51,9 @@ export function passesOf(setup: Setup, cuts: readonly NumberedCut[]): readonly P
     pieces: group.flatMap(({ piece }) => (piece ? [piece] : [])),
   }));
 }
+
+/** A pass as work that is ticked off: what it cuts, at what setting. */
+export const passDoing = ({ id, setup, pieces, boards }: Pass): Doing => ({
+  id: `saw:${id}`,
+  as: printOf([setup.kind, setup.setting, boards.length, pieces.map(({ blank, x, y }) => [blank.part.id, x, y])]),
+});

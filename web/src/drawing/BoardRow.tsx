@@ -19,6 +19,7 @@ import {
 import { useJob, useMark, useUnits } from '../state/hooks';
 import { DropPlace, useHeld } from './held';
 import { DimSpan, Text } from '../words/Dim';
+import { stateWords } from './board-state';
 import './BoardRow.css';
 
 type Props = {
@@ -94,7 +95,7 @@ export function BoardRow({ board, cuts, longest, label, lit, wide: total, uses, 
           <b>
             <Text of={boardName(board, units)} />
           </b>
-          <small>{board.lock?.state ?? (board.hand ? 'on hand' : atStore.length > 0 ? 'store cuts' : 'buy')}</small>
+          <small>{stateWords(board, atStore.length > 0)}</small>
         </span>
         {tools}
         <EndSection width={width} thickness={first.blank.thickness} />

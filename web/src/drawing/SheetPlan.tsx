@@ -15,6 +15,7 @@ import { useMark, useUnits } from '../state/hooks';
 import { Drawing } from './BoardRow';
 import { runs } from '../words/labels';
 import { Dim, DimSpan, Text } from '../words/Dim';
+import { stateWords } from './board-state';
 
 type Props = {
   readonly board: Board;
@@ -75,7 +76,7 @@ export function SheetPlan({ board, cuts, label, lit, wide, tools }: Props) {
           <b>
             <Text of={boardName(board, units)} />
           </b>
-          <small>{board.lock?.state ?? (board.hand ? 'on hand' : 'buy')}</small>
+          <small>{stateWords(board)}</small>
         </span>
         {tools}
       </div>

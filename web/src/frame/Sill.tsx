@@ -5,9 +5,9 @@ import { useNavigate } from 'react-router';
 import { first, isComplete, type Job, nth, offerName, type Plan, sure, wholeInches } from '@sill/core';
 import { endPlan, endProof, planAgain } from '../state/replanning';
 import { useApp, useFrom, useJob, usePlan, useStage } from '../state/hooks';
-import { settledMark, useTicks } from '../state/useTicks';
+import { useSettle } from '../state/useSettle';
 import { Dim } from '../words/Dim';
-import { cents, difference, dollars, taxWords } from '../words/money';
+import { cents, difference, dollars, sumRows, taxWords } from '../words/money';
 import { STAGES } from '../stages/registry';
 import { useGo } from '../state/useGo';
 import './Sill.css';
@@ -25,7 +25,8 @@ function tallies(plan: Plan, job: Job): readonly Tally[] {
   const { list, calendar, carry } = plan;
   const complete = isComplete(plan);
   const of = job.budget === null ? 'no budget set' : `of $${(job.budget / 100).toFixed(job.budget % 100 ? 2 : 0)}`;
-  const boards = list.boards.reduce((sum, line) => sum + line.total, list.inCart);
+  const boards = list.boards.reduce((sum, line) => sum + line.total + line.paid, 0);
+  const toBuy = list.boards.filter(({ count }) => count > 0);
   const heaviest = plan.pieces.reduce((most, item) => (item.weight > most.weight ? item : most), first(plan.pieces));
   return [
     {
@@ -36,6 +37,7 @@ function tallies(plan: Plan, job: Job): readonly Tally[] {
         <>
           Boards {cents(boards)}, of which spares {cents(list.spares)}. Screws, glue, sandpaper and finish{' '}
           {cents(list.subtotal - boards)}. {taxWords(list)} {cents(list.tax)}.
+          {sumRows(list).map(([name, value]) => ` ${name} ${cents(value)}.`)}
           {!complete &&
             ' Not all that is asked for is in it: the list in Stock names what is missing, the notes the way out.'}
         </>
@@ -44,8 +46,15 @@ function tallies(plan: Plan, job: Job): readonly Tally[] {
     {
       name: 'To buy',
       figure: `${list.boardCount} ${list.boardCount === 1 ? 'board' : 'boards'}`,
-      aside: `${list.spareCount > 0 ? `+${list.spareCount} spare` : 'no spares'}${complete ? '' : ', incomplete'}`,
-      explain: <>{list.boards.map((line) => `${line.count} of ${offerName(line.offer, job.units)}`).join(', ')}.</>,
+      aside: `${list.boughtCount > 0 ? `${list.boughtCount} bought, ` : ''}${list.spareCount > 0 ? `+${list.spareCount} spare` : 'no spares'}${complete ? '' : ', incomplete'}`,
+      explain: (
+        <>
+          {toBuy.length === 0
+            ? 'No board is still to be bought'
+            : toBuy.map((line) => `${line.count} of ${offerName(line.offer, job.units)}`).join(', ')}
+          .
+        </>
+      ),
     },
     {
       name: 'Left over',
@@ -57,8 +66,8 @@ function tallies(plan: Plan, job: Job): readonly Tally[] {
       ),
       explain: (
         <>
-          Share of the {list.boardCount} boards, by volume, that ends in no piece: saw kerf, squared ends and offcuts.
-          Offcuts of a foot and more add up to <Dim of={wholeInches(list.usable)} mark />.
+          Share of the {list.boardCount + list.boughtCount} boards, by volume, that ends in no piece: saw kerf, squared
+          ends and offcuts. Offcuts of a foot and more add up to <Dim of={wholeInches(list.usable)} mark />.
         </>
       ),
     },
@@ -93,7 +102,7 @@ export function Sill() {
   const job = useJob();
   const plan = usePlan();
   const { working, halted, proving, searched, moved, failed, earlier } = useFrom((state) => state.planning);
-  const { tick } = useTicks();
+  const settleStage = useSettle();
   const dispatch = useApp();
   const navigate = useNavigate();
   const stage = useStage();
@@ -103,7 +112,7 @@ export function Sill() {
   const at = STAGES.findIndex((item) => item.name === stage);
   const here = nth(STAGES, at);
   const settle = () => {
-    tick([settledMark(stage)]);
+    settleStage(stage);
     const next = STAGES[at + 1];
     if (next) go(next.name);
     else void navigate(packet);

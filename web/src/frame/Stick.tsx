@@ -3,7 +3,7 @@ import { NavLink } from 'react-router';
 import { usePlan, usePiece, useJob, useStage } from '../state/hooks';
 import { notesOf } from '../state/notes';
 import { STAGES } from '../stages/registry';
-import { settledMark } from '../state/useTicks';
+import { settledMark } from '../state/useSettle';
 import { useGo } from '../state/useGo';
 import './Stick.css';
 

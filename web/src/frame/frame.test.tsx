@@ -6,7 +6,7 @@ import { ConflictDialog } from './ConflictDialog';
 import { NoteFor } from '../stages/shared/NoteFor';
 import { Margin } from './Margin';
 import { Stick } from './Stick';
-import { settledMark } from '../state/useTicks';
+import { settledMark } from '../state/useSettle';
 import { changed, conflicted } from '../state/bench';
 
 // The sill and the header reach for workers and files; the browser tests go through them.

@@ -5,7 +5,7 @@ import { besides } from '../words/besides';
 import { runs } from '../words/labels';
 import { missingIn } from '../words/missing';
 import { Dim, Text } from '../words/Dim';
-import { cents, taxWords } from '../words/money';
+import { cents, sumRows, taxWords } from '../words/money';
 import { TickBox } from './TickBox';
 
 type BuyingRow = {
@@ -19,46 +19,50 @@ type BuyingRow = {
 export function buyingRows(plan: Plan, job: Job, label: (id: string) => string): readonly BuyingRow[] {
   const { list } = plan;
   const high = (lines: number) => 2.8 + 5.5 * lines;
-  const boards = list.boards.map((line): BuyingRow => {
-    const name = offerName(line.offer, job.units);
-    const use = [runs(line.partIds.map(label)), besides(line)].filter((text) => text !== '').join(' · ');
-    const letters = use.length + storeCutLetters(line.storeCuts);
-    return {
-      key: line.offer.id,
-      height: high(Math.max(Math.ceil(name.length / 15), Math.ceil(line.count / 5), Math.ceil(letters / 42))),
-      cells: [
-        Array.from({ length: line.count }, (_, at) => <TickBox key={at} />),
-        <>
-          <b>
-            <Text of={name} />
-          </b>{' '}
-          {'grade' in line.offer ? line.offer.grade : ''}
-        </>,
-        line.count,
-        cents(line.offer.price),
-        cents(line.total),
-        <>
-          {use}
-          <StoreCuts of={line.storeCuts} />
-        </>,
-      ],
-    };
-  });
-  const hardware = list.hardware.map((line): BuyingRow => {
-    const name = hardwareName(line.offer.kind, line.offer.size);
-    return {
-      key: line.offer.id,
-      height: high(Math.ceil(name.length / 15)),
-      cells: [
-        <TickBox key="box" />,
-        <Text key="name" of={name} />,
-        line.count,
-        cents(line.offer.price),
-        cents(line.total),
-        `${line.need.count} ${isPoured(line.offer.kind) ? 'fl oz' : ''} needed, ${line.offer.count} in one`,
-      ],
-    };
-  });
+  const boards = list.boards
+    .filter(({ count, storeCuts }) => count > 0 || storeCuts.length > 0)
+    .map((line): BuyingRow => {
+      const name = offerName(line.offer, job.units);
+      const use = [runs(line.partIds.map(label)), besides(line)].filter((text) => text !== '').join(' · ');
+      const letters = use.length + storeCutLetters(line.storeCuts);
+      return {
+        key: line.offer.id,
+        height: high(Math.max(Math.ceil(name.length / 15), Math.ceil(line.count / 5), Math.ceil(letters / 42))),
+        cells: [
+          Array.from({ length: line.count }, (_, at) => <TickBox key={at} />),
+          <>
+            <b>
+              <Text of={name} />
+            </b>{' '}
+            {'grade' in line.offer ? line.offer.grade : ''}
+          </>,
+          line.count,
+          cents(line.offer.price),
+          cents(line.total),
+          <>
+            {use}
+            <StoreCuts of={line.storeCuts} />
+          </>,
+        ],
+      };
+    });
+  const hardware = list.hardware
+    .filter(({ count }) => count > 0)
+    .map((line): BuyingRow => {
+      const name = hardwareName(line.offer.kind, line.offer.size);
+      return {
+        key: line.offer.id,
+        height: high(Math.ceil(name.length / 15)),
+        cells: [
+          <TickBox key="box" />,
+          <Text key="name" of={name} />,
+          line.count,
+          cents(line.offer.price),
+          cents(line.total),
+          `${line.need.count} ${isPoured(line.offer.kind) ? 'fl oz' : ''} needed, ${line.offer.count} in one`,
+        ],
+      };
+    });
   const elsewhere = missingIn(plan, label).map(({ name, count, why }): BuyingRow => {
     const cells = [<TickBox key="box" />, <Text key="name" of={name} />, count, '', '', why];
     return { key: name, height: high(Math.max(Math.ceil(why.length / 42), Math.ceil(name.length / 15))), cells };
@@ -67,6 +71,11 @@ export function buyingRows(plan: Plan, job: Job, label: (id: string) => string):
     ...boards,
     ...hardware,
     ...elsewhere,
+    ...sumRows(list).map(([name, value]) => ({
+      key: name,
+      height: high(1),
+      cells: ['', name, '', '', cents(value), 'with tax'],
+    })),
     { key: 'tax', height: high(1), cells: ['', taxWords(list), '', '', cents(list.tax), ''] },
     {
       key: 'total',

@@ -5,7 +5,7 @@ import {
   demoJob,
   first,
   inches,
-  lockOf,
+  cutAs,
   newJob,
   newPiece,
   offerName,
@@ -57,7 +57,9 @@ test('pieces that are cut larger than they are now: the first cut sheet says fro
   const board = first(planOnce(job).buying.boards);
   const [piece] = job.pieces;
   const lower = { ...piece!, size: { ...piece!.size, height: piece!.size.height - inches(6) } };
-  open({ ...job, pieces: [lower], locks: [lockOf(board, 'a', 'cut')] });
+  let ids = 0;
+  const facts = cutAs(job, board, null, { id: () => `c${++ids}`, at: null });
+  open({ ...job, pieces: [lower], ledger: [...facts] });
   const sheets = pages().filter((page) => /^Cut sheet/.test(page.querySelector('h1')?.textContent ?? ''));
   const told = sheets.map(({ textContent }) => /Cut larger than/.test(textContent ?? ''));
   expect(told).toEqual(sheets.map((_, at) => at === 0));

@@ -1,5 +1,6 @@
 import { createSlice, original, type PayloadAction } from '@reduxjs/toolkit';
-import { applyChanges, type Change, isAlike, type Job, sure } from '@sill/core';
+import { format } from 'date-fns';
+import { applyChanges, type Change, type Entry, isAlike, type Job, sure } from '@sill/core';
 import type { Kept } from './kept';
 import { rebased, stepsOnTop, type Saved, type Sent } from './rebase';
 
@@ -52,6 +53,13 @@ const MOST_UNDO = 200;
 const MOST_SENT = 20;
 /** Changes to one field within this are one step back. */
 const TOGETHER_MS = 1500;
+
+/** What is told in the ledger, with the minute it was told at. */
+const stamped = (changes: readonly Change[], at: number): readonly Change[] =>
+  changes.map((change) => {
+    const entry = change.path[0] === 'ledger' ? (change.value as Partial<Entry> | undefined) : undefined;
+    return entry?.at === null ? { ...change, value: { ...entry, at: format(at, "yyyy-MM-dd'T'HH:mm") } } : change;
+  });
 
 /** A step forward that can be undone. */
 const step = (state: BenchState, job: Job, key: string, at: number): BenchState => {
@@ -107,7 +115,10 @@ export const bench = createSlice({
     },
     closed: () => initialState,
     changed: {
-      prepare: (changes: readonly Change[]) => ({ payload: changes, meta: { at: Date.now() } }),
+      prepare: (changes: readonly Change[]) => {
+        const at = Date.now();
+        return { payload: stamped(changes, at), meta: { at } };
+      },
       reducer: (
         state: BenchState,
         { payload, meta }: PayloadAction<readonly Change[], string, { at: number }>,

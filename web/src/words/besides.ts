@@ -1,11 +1,19 @@
 import type { BoardLine } from '@sill/core';
+import { cents } from './money';
 
-/** Of a line of boards, those that no piece comes from, by why: spare, spoiled, idle since the plan changed. */
-export const besides = ({ spare, spoiled, idle }: Pick<BoardLine, 'spare' | 'spoiled' | 'idle'>): string =>
+/** Of a line of the list, what is besides what must be bought: spares, and what is bought and became of it. */
+export const besides = ({
+  spare,
+  owned,
+  paid,
+  idle,
+  lost,
+}: Pick<BoardLine, 'spare' | 'owned' | 'paid' | 'idle' | 'lost'>): string =>
   [
-    [spare, 'spare'],
-    [spoiled, 'spoiled'],
-    [idle, 'bought, not used now'],
+    spare > 0 ? `${spare} spare` : '',
+    owned > 0 ? `${owned} bought for ${cents(paid)}` : '',
+    idle > 0 ? `${idle} of them not used now` : '',
+    lost > 0 ? `${lost} of them spoiled` : '',
   ]
-    .flatMap(([count, why]) => (count === 0 ? [] : [`${count} ${why}`]))
+    .filter((words) => words !== '')
     .join(', ');

@@ -11,16 +11,17 @@ import {
   type Board,
   type BoardLine,
   type Change,
+  type Entry,
   type Plan,
 } from '@sill/core';
 import { useApp, useChange, useEdges, useJob } from '../state/hooks';
-import { newId } from '../state/newId';
+import { STAMP, useHoldings, useTell } from '../state/useLedger';
 import { said } from '../state/view';
 import { LengthField } from '../ui/LengthField';
 import { Dim, Text } from '../words/Dim';
 import { cents, difference } from '../words/money';
 import { Words } from '../words/Words';
-import { inCart, keep, keepWithStretch, noneLeft, reject } from './errand';
+import { keep, keepWithStretch, noneLeft, reject, taken } from './errand';
 import { Sighting } from './Sighting';
 import { useRackBoards } from './useRackBoards';
 
@@ -32,9 +33,10 @@ type ActiveProps = { readonly line: BoardLine; readonly plan: Plan; readonly onD
 /** The board being chosen: what it must give, what the rack has, and what to do with the one in hand. */
 export function Active({ line, plan, onDone }: ActiveProps) {
   const job = useJob();
-  const { kept, rejected } = inCart(job, line.offer.id);
+  const kept = taken(line);
+  const rejected = useHoldings().rejected.get(line.offer.id) ?? 0;
   const boards = plan.buying.boards.filter((board) => board.hand === null && board.offer.id === line.offer.id);
-  const board = boards[Math.min(kept, boards.length - 1)] ?? null;
+  const board = boards.find(({ state }) => state === 'to buy') ?? boards.at(-1) ?? null;
   const longest = board ? Math.max(...board.pieces.map((piece) => piece.length)) : inches(24);
   const isBoard = !('sheet' in line.offer);
   const rack = useRackBoards(soldAt(job, line.offer).id, isBoard ? bareId(job, line.offer) : null);
@@ -51,7 +53,7 @@ export function Active({ line, plan, onDone }: ActiveProps) {
           {cents(line.offer.price)}
         </span>
         <strong>
-          {Math.min(kept + 1, line.count)} of {line.count}
+          {line.count > 0 ? kept + 1 : kept} of {kept + line.count}
         </strong>
       </div>
       {isBoard && <Sighting found={hand} />}
@@ -69,9 +71,10 @@ export function Active({ line, plan, onDone }: ActiveProps) {
       {isBoard && rack && !rack.reached && <p className="soft">No signal: judge by eye. What you tick is kept.</p>}
       <Verdicts
         line={line}
+        board={board}
         plan={plan}
         bad={judged?.bad[0] ?? { from: 0, to: inches(6) }}
-        note={rack?.simulated ? SIMULATED_RACK : ''}
+        note={rack?.simulated ? SIMULATED_RACK : undefined}
         onLast={onDone}
       />
     </li>
@@ -80,33 +83,45 @@ export function Active({ line, plan, onDone }: ActiveProps) {
 
 type VerdictsProps = {
   readonly line: BoardLine;
+  /** What the board in hand is to be. */
+  readonly board: Board | null;
   readonly plan: Plan;
   /** The stretch that is offered as the bad one. */
   readonly bad: Stretched;
   /** Stands on a board that is kept with a bad stretch. */
-  readonly note: string;
+  readonly note: string | undefined;
   /** Called when this was the last board of its line. */
   readonly onLast: () => void;
 };
 
 /** What can be done with the board in hand: keep it, mark a bad stretch, put it back, or say that none is left. */
-function Verdicts({ line, plan, bad: offered, note, onLast }: VerdictsProps) {
+function Verdicts({ line, board, plan, bad: offered, note, onLast }: VerdictsProps) {
   const job = useJob();
   const change = useChange();
   const [marking, setMarking] = useState(false);
   const { instead, askInstead, forget } = useInstead(line, plan);
-  const make = (changes: readonly Change[]) => {
-    const { kept } = inCart(job, line.offer.id);
-    change(changes);
+  const tell = useTell();
+  const made = () => {
     setMarking(false);
     forget();
-    if (kept + 1 >= line.count) onLast();
+    if (line.count <= 1) onLast();
+  };
+  const take = (entries: readonly Entry[]) => {
+    tell(entries);
+    made();
   };
   const isBoard = !('sheet' in line.offer);
   if (instead) {
     return (
       <div className="yard-buttons">
-        <Button variant="contained" color="primary" onClick={() => make(instead.changes)}>
+        <Button
+          variant="contained"
+          color="primary"
+          onClick={() => {
+            change(instead.changes);
+            made();
+          }}
+        >
           <span>
             Take the best from what is there <b>{difference(instead.costs)}</b>
           </span>
@@ -120,14 +135,14 @@ function Verdicts({ line, plan, bad: offered, note, onLast }: VerdictsProps) {
       <Stretch
         limit={line.offer.length}
         initial={offered}
-        onMark={(bad) => make(keepWithStretch(job, line, bad, newId, note))}
+        onMark={(bad) => take(keepWithStretch(job, line, bad, STAMP, note))}
         onCancel={() => setMarking(false)}
       />
     );
   }
   return (
     <div className="yard-buttons">
-      <Button variant="contained" color="primary" onClick={() => make(keep(job, line))}>
+      <Button variant="contained" color="primary" onClick={() => take(keep(job, line, board, STAMP))}>
         Keep
       </Button>
       {isBoard && (
@@ -136,7 +151,7 @@ function Verdicts({ line, plan, bad: offered, note, onLast }: VerdictsProps) {
         </Button>
       )}
       {isBoard && (
-        <Button className="stop" onClick={() => change(reject(job, line))}>
+        <Button className="stop" onClick={() => tell(reject(line, STAMP))}>
           Reject
         </Button>
       )}
@@ -152,7 +167,7 @@ function useInstead(line: BoardLine, plan: Plan) {
   const { planner } = useEdges();
   const [instead, setInstead] = useState<{ readonly changes: readonly Change[]; readonly costs: number } | null>(null);
   const askInstead = () => {
-    const changes = noneLeft(job, line, newId);
+    const changes = noneLeft(job, line);
     planner.planQuickly(applyChanges(job, changes)).then(
       (then) => {
         const lacking = then.buying.unplaced[0];

@@ -2,26 +2,29 @@ import { Button } from '@mui/material';
 import { Fragment, useState } from 'react';
 import { useNavigate } from 'react-router';
 import {
+  boxesNow,
   byYard,
   hardwareName,
   isComplete,
+  lineNow,
   nominalOf,
   offerName,
-  printOnHand,
+  printLength,
+  printMaterial,
   type BoardLine,
   type HardwareLine,
   type Plan,
 } from '@sill/core';
 import { NoPlan } from '../stages/shared/NoPlan';
 import { useFrom, useJob, usePlan } from '../state/hooks';
-import { useTicks } from '../state/useTicks';
+import { corrections, STAMP, useHoldings, useTell } from '../state/useLedger';
 import { besides } from '../words/besides';
 import { Dim, Text } from '../words/Dim';
 import { runs, useLabel } from '../words/labels';
 import { missingIn } from '../words/missing';
 import { cents, dollars } from '../words/money';
 import { Active } from './Active';
-import { inCart } from './errand';
+import { boxesTaken, taken } from './errand';
 import './YardPage.css';
 
 /** Where things stand in most yards, in the order they are walked past. */
@@ -38,10 +41,12 @@ export default function YardPage() {
   const label = useLabel();
   const plan = usePlan();
   const navigate = useNavigate();
+  const marked = [...useHoldings().bodies.values()].filter(
+    ({ bought, bad, state }) => bought && bad.length > 0 && state === 'whole',
+  );
   const saving = useFrom((state) => state.bench.saving);
   if (!plan) return <NoPlan />;
   const missing = missingIn(plan, label);
-  const bought = job.onHand.filter(({ price }) => price > 0);
   return (
     <main className="yard-page">
       <header>
@@ -52,12 +57,12 @@ export default function YardPage() {
         </span>
       </header>
       <ul className="yard-list">
-        {bought.map((hand) => (
-          <li key={hand.id} className="yard-line done">
+        {marked.map((body) => (
+          <li key={body.id} className="yard-line done">
             <b>
-              <Text of={printOnHand(hand, job.units)} />
+              <Text of={`${printMaterial(body.material)} ${printLength(body.length, job.units)}`} />
             </b>
-            <span className="soft">in the cart{hand.bad.length > 0 ? ', with a bad stretch' : ''}</span>
+            <span className="soft">in the cart, with a bad stretch</span>
           </li>
         ))}
       </ul>
@@ -86,7 +91,7 @@ export default function YardPage() {
       <p className="soft">
         Lift with another: sheets and long boards are awkward before they are heavy. The yard’s own rules come first.
       </p>
-      <YardSill plan={plan} bought={bought.reduce((sum, { count }) => sum + count, 0)} />
+      <YardSill plan={plan} />
     </main>
   );
 }
@@ -95,10 +100,11 @@ export default function YardPage() {
 function Boards({ plan }: { readonly plan: Plan }) {
   const job = useJob();
   const [chosen, setChosen] = useState<string | null>(null);
-  const { boards } = plan.list;
+  const holdings = useHoldings();
+  const boards = plan.list.boards.map((line) => lineNow(line, holdings));
   const stops = byYard(job, boards);
   const walked = stops.flatMap(({ lines }) => AISLES.flatMap(([, holds]) => lines.filter(holds)));
-  const open = walked.find((line) => inCart(job, line.offer.id).kept < line.count);
+  const open = walked.find((line) => line.count > 0);
   const active = boards.find((line) => line.offer.id === chosen) ?? open ?? null;
   return stops.map(({ yard, lines: here }) => (
     <Fragment key={yard.id}>
@@ -127,19 +133,31 @@ function Boards({ plan }: { readonly plan: Plan }) {
 }
 
 /** A box of screws, a bottle, a sheet of sandpaper: ticked when it is in the cart. */
-function HardwareRow({ line: { offer, count } }: { readonly line: HardwareLine }) {
-  const { has, toggle } = useTicks();
-  const id = `yard.${offer.id}`;
+function HardwareRow({ line: planned }: { readonly line: HardwareLine }) {
+  const job = useJob();
+  const tell = useTell();
+  const holdings = useHoldings();
+  const { boxes } = holdings;
+  const line = boxesNow(planned, holdings);
+  const { offer, count, owned } = line;
+  const toggle = () =>
+    tell(
+      count > 0
+        ? boxesTaken(job, line, STAMP)
+        : corrections(boxes.filter((box) => box.offer === offer.id).map(({ id }) => id)),
+    );
   return (
     <li className="yard-line">
       <label className="tick">
-        <input type="checkbox" checked={has(id)} onChange={() => toggle(id)} />
+        <input type="checkbox" checked={count === 0 && owned > 0} onChange={toggle} />
         <span>
           <b>
             <Text of={hardwareName(offer.kind, offer.size)} />
           </b>{' '}
           <span className="soft">
-            {count} of {offer.count}, {cents(offer.price)} each
+            {count === 0 ? owned : count} of {offer.count}, {cents(offer.price)} each
+            {owned > 0 && count > 0 && `, ${owned} more in the cart`}
+            {line.idle > 0 && `, ${line.idle} not needed now`}
           </span>
         </span>
       </label>
@@ -147,12 +165,14 @@ function HardwareRow({ line: { offer, count } }: { readonly line: HardwareLine }
   );
 }
 
-/** What it comes to, what is in the cart already (`bought` lie there with a price paid) and the longest board. */
-function YardSill({ plan, bought }: { readonly plan: Plan; readonly bought: number }) {
+/** What it comes to, what is in the cart already and the longest board still to be found. */
+function YardSill({ plan }: { readonly plan: Plan }) {
   const job = useJob();
-  const { boards, total } = plan.list;
-  const kept = boards.reduce((sum, line) => sum + Math.min(line.count, inCart(job, line.offer.id).kept), 0);
-  const longest = Math.max(0, ...boards.map(({ offer }) => offer.length));
+  const { total } = plan.list;
+  const holdings = useHoldings();
+  const boards = plan.list.boards.map((line) => lineNow(line, holdings));
+  const kept = boards.reduce((sum, line) => sum + taken(line), 0);
+  const longest = Math.max(0, ...boards.flatMap(({ offer, count }) => (count > 0 ? [offer.length] : [])));
   return (
     <footer className="yard-sill">
       <span>
@@ -162,7 +182,7 @@ function YardSill({ plan, bought }: { readonly plan: Plan; readonly bought: numb
       <span>
         <small>In the cart</small>
         <b data-testid="in-cart">
-          {kept + bought} of {bought + boards.reduce((sum, { count }) => sum + count, 0)}
+          {kept} of {boards.reduce((sum, { count }) => sum + count, kept)}
         </b>
       </span>
       <span>
@@ -181,8 +201,9 @@ type LineProps = { readonly line: BoardLine; readonly onChoose: () => void };
 function Line({ line, onChoose }: LineProps) {
   const job = useJob();
   const label = useLabel();
-  const { kept, rejected } = inCart(job, line.offer.id);
-  const done = kept >= line.count;
+  const rejected = useHoldings().rejected.get(line.offer.id) ?? 0;
+  const kept = taken(line);
+  const done = line.count === 0;
   return (
     <li className={done ? 'yard-line done' : 'yard-line'}>
       <button type="button" onClick={onChoose}>
@@ -191,10 +212,11 @@ function Line({ line, onChoose }: LineProps) {
         </b>
         <span className="soft">
           {rejected > 0 ? `${kept} kept, ${rejected} rejected` : runs(line.partIds.map(label)) || besides(line)}
+          {line.idle > 0 && ` · ${line.idle} not needed now`}
         </span>
       </button>
       <strong>
-        {kept} of {line.count}
+        {kept} of {kept + line.count}
       </strong>
     </li>
   );

@@ -1,26 +1,49 @@
-import { applyChanges, demoJob, inches, planJob, type Job, type Plan } from '@sill/core';
-import { inCart, keep, keepWithStretch, noneLeft, reject } from './errand';
+import {
+  applyChanges,
+  demoJob,
+  entered,
+  holdingsOf,
+  inches,
+  planJob,
+  type Entry,
+  type Job,
+  type Plan,
+} from '@sill/core';
+import { boxesTaken, keep, keepWithStretch, noneLeft, reject, taken } from './errand';
 
 let ids = 0;
-const newId = () => `t${ids++}`;
+const stamp = { id: () => `t${ids++}`, at: '2026-11-28T09:00' };
 const plan = (job: Job): Plan => planJob(job, { today: '2026-11-24', effort: 'quick' });
+const told = (to: Job, entries: readonly Entry[]) => applyChanges(to, entries.map(entered));
 /** One table: quick to plan. */
 const job: Job = { ...demoJob(), pieces: demoJob().pieces.slice(0, 1) };
 const first = plan(job);
 const line = first.list.boards.find(({ offer }) => !('sheet' in offer))!;
+const lineIn = ({ list }: Plan) => list.boards.find(({ offer }) => offer.id === line.offer.id)!;
 
-test('boards kept and put back are counted, and change nothing else', () => {
-  const after = applyChanges(applyChanges(job, keep(job, line)), reject(applyChanges(job, keep(job, line)), line));
-  expect(inCart(after, line.offer.id)).toEqual({ kept: 1, rejected: 1 });
-  expect(plan(after).list.total).toBe(first.list.total);
+test('a board that is kept is bought at its price; one put back is counted; neither changes what all comes to', () => {
+  const after = told(job, [...keep(job, line, null, stamp), ...reject(line, stamp)]);
+  const then = plan(after);
+  expect(taken(lineIn(then))).toBe(1);
+  expect(lineIn(then)).toMatchObject({ count: line.count - 1, paid: line.offer.price });
+  expect(holdingsOf(after).rejected.get(line.offer.id)).toBe(1);
+  expect(then.list.total).toBe(first.list.total);
+  expect(then.buying.boards.map(({ pieces }) => pieces)).toEqual(first.buying.boards.map(({ pieces }) => pieces));
 });
 
-test('a bad stretch: the board is on hand and paid, cut round, and nothing is bought twice', () => {
+test('a dearer list does not make dearer what is paid', () => {
+  const after = told(job, keep(job, line, null, stamp));
+  const dearer = { ...after.yard, boards: after.yard.boards.map((row) => ({ ...row, price: row.price * 2 })) };
+  const { list } = plan({ ...after, yard: dearer });
+  expect(list.receipts.map(({ subtotal }) => subtotal)).toEqual([line.offer.price]);
+});
+
+test('a bad stretch: the board is paid, cut round it, and nothing is bought twice', () => {
   const bad = [{ from: inches(30), to: inches(33) }];
-  const after = applyChanges(job, keepWithStretch(job, line, bad, newId));
+  const after = told(job, keepWithStretch(job, line, bad, stamp));
   const then = plan(after);
-  const board = then.buying.boards.find(({ hand }) => hand !== null);
-  expect(then.list.inCart).toBe(line.offer.price);
+  const board = then.buying.boards.find(({ hand }) => hand !== null && hand.bad.length > 0);
+  expect(then.list.receipts.map(({ subtotal }) => subtotal)).toEqual([line.offer.price]);
   expect(then.list.total).toBeGreaterThanOrEqual(first.list.total);
   expect(then.buying.unplaced).toEqual([]);
   for (const piece of board?.pieces ?? [])
@@ -29,22 +52,31 @@ test('a bad stretch: the board is on hand and paid, cut round, and nothing is bo
 
 test('a stretch shown by the simulated yard says so on the board', () => {
   const bad = [{ from: inches(30), to: inches(33) }];
-  const noteOf = (note?: string) => applyChanges(job, keepWithStretch(job, line, bad, newId, note)).onHand.at(-1)!.note;
+  const noteOf = (note?: string) =>
+    [...holdingsOf(told(job, keepWithStretch(job, line, bad, stamp, note))).bodies.values()].at(-1)!.note;
   expect([noteOf(), noteOf('beside a simulated reading')]).toEqual([
     'kept with a bad stretch',
     'beside a simulated reading',
   ]);
 });
 
-test('none left: what is in the cart is used, the rest comes from other sizes, at the price it said', () => {
+test('none left: what is bought is used, the rest comes from other sizes, at the price it said', () => {
   const two = first.list.boards.find(({ count, spare }) => count - spare >= 2) ?? line;
-  const kept = applyChanges(job, keep(job, two));
-  const after = applyChanges(kept, noneLeft(kept, two, newId));
-  expect(after.cart).toEqual({});
-  expect(after.onHand).toMatchObject([{ count: 1, price: two.offer.price, where: 'in the cart' }]);
-  const then = plan(after);
-  expect(then.list.boards.some(({ offer }) => offer.id === two.offer.id)).toBe(false);
-  expect(then.buying.unplaced).toEqual([]);
-  const paid = [...then.list.boards, ...then.list.hardware].reduce((sum, { total }) => sum + total, two.offer.price);
-  expect(then.list.subtotal).toBe(paid);
+  const kept = told(job, keep(job, two, null, stamp));
+  const after = applyChanges(kept, noneLeft(kept, two));
+  const { list, buying } = plan(after);
+  const left = list.boards.find(({ offer }) => offer.id === two.offer.id);
+  expect(left).toMatchObject({ count: 0, owned: 1, paid: two.offer.price });
+  expect(buying.boards.filter(({ offer }) => offer.id === two.offer.id).map(({ state }) => state)).toEqual(['bought']);
+  expect(buying.unplaced).toEqual([]);
+  const paid = [...list.boards, ...list.hardware].reduce((sum, { total }) => sum + total, two.offer.price);
+  expect(list.subtotal).toBe(paid);
+});
+
+test('all boxes of a line are taken at once, and are not bought again', () => {
+  const boxes = first.list.hardware.find(({ count }) => count > 0)!;
+  const then = plan(told(job, boxesTaken(job, boxes, stamp)));
+  const row = then.list.hardware.find(({ offer }) => offer.id === boxes.offer.id);
+  expect(row).toMatchObject({ count: 0, owned: boxes.count, paid: boxes.total });
+  expect(then.list.total).toBe(first.list.total);
 });

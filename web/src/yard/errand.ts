@@ -1,83 +1,55 @@
 import {
-  offerMaterial,
-  marketOf,
-  offerWidth,
-  sizesOf,
-  soldAt,
   bareId,
+  boxBought,
+  purchaseOf,
+  set,
+  soldAt,
+  type Board,
   type BoardLine,
-  type BoardOffer,
   type Change,
+  type Entry,
+  type HardwareLine,
   type Job,
   type Length,
-  type OnHand,
-  type SheetOffer,
-  set,
+  type Stamp,
 } from '@sill/core';
 
-/** How many of a line are in the cart, and how many were put back. */
-export const inCart = (job: Job, offer: string) => job.cart[offer] ?? { kept: 0, rejected: 0 };
+/** How many of a line are in the cart or at home, what is spoiled left out. */
+export const taken = ({ owned, lost }: Pick<BoardLine, 'owned' | 'lost'>): number => owned - lost;
 
-const cartWith = (job: Job, offer: string, add: { readonly kept?: number; readonly rejected?: number }): Change => {
-  const now = inCart(job, offer);
-  const then = { kept: now.kept + (add.kept ?? 0), rejected: now.rejected + (add.rejected ?? 0) };
-  return set(null, ['cart', offer], then);
-};
+/** A board of a line is taken, for the pieces of `board` where one is chosen. */
+export const keep = (job: Job, { offer }: BoardLine, board: Board | null, stamp: Stamp): readonly Entry[] => [
+  purchaseOf(job, offer, board?.pieces.map(({ blank }) => blank.part.id) ?? [], stamp),
+];
 
-/** Boards that are taken, as a piece on hand that was paid for. */
-const taken = (job: Job, offer: BoardOffer | SheetOffer, count: number, bad: OnHand['bad'], id: string): OnHand => ({
-  id,
-  material: offerMaterial(offer),
-  length: offer.length,
-  width: offerWidth(offer, sizesOf(job.measured)),
-  count,
-  squared: false,
-  bad,
-  price: offer.price,
-  where: 'in the cart',
-  note: bad.length > 0 ? 'kept with a bad stretch' : '',
-});
-
-export const keep = (job: Job, { offer }: BoardLine): readonly Change[] => [cartWith(job, offer.id, { kept: 1 })];
-
-export const reject = (job: Job, { offer }: BoardLine): readonly Change[] => [cartWith(job, offer.id, { rejected: 1 })];
+export const reject = ({ offer }: BoardLine, stamp: Stamp): readonly Entry[] => [
+  { id: stamp.id(), at: stamp.at, what: 'rejected', offer: offer.id },
+];
 
 /**
- * Before the rest is planned anew: all that is in the cart is on hand now, so that the new plan is made from it too.
- *
- * @param more boards taken just now.
- */
-function settleCart(job: Job, more: readonly OnHand[], newId: () => string): readonly Change[] {
-  const { boards, sheets } = marketOf(job);
-  const offers: readonly (BoardOffer | SheetOffer)[] = [...boards, ...sheets];
-  const inIt = Object.entries(job.cart).flatMap(([id, { kept }]) => {
-    const offer = kept > 0 ? offers.find((row) => row.id === id) : undefined;
-    return offer ? [taken(job, offer, kept, [], newId())] : [];
-  });
-  return [...[...inIt, ...more].map((hand) => set(null, ['onHand', hand.id], hand)), set(null, ['cart'], {})];
-}
-
-/**
- * Kept, but cut round a stretch: the plan takes it as it is, and buys what is then still lacking.
+ * Taken, but to be cut round a stretch: the plan takes it as it is, and buys what is then still lacking.
  *
  * @param note kept with the board: where the stretch was read, if not by eye.
  */
-export const keepWithStretch = (
+export function keepWithStretch(
   job: Job,
   { offer }: BoardLine,
   bad: readonly { readonly from: Length; readonly to: Length }[],
-  newId: () => string,
-  note = '',
-): readonly Change[] => {
-  const board = taken(job, offer, 1, bad, newId());
-  return settleCart(job, [note === '' ? board : { ...board, note }], newId);
-};
+  stamp: Stamp,
+  note = 'kept with a bad stretch',
+): readonly Entry[] {
+  const bought = purchaseOf(job, offer, [], stamp);
+  return [bought, { id: stamp.id(), at: stamp.at, what: 'marked', of: bought.id, bad, note }];
+}
 
-/** No more of this size to be had: it is out of the price list, and the rest is planned from what is there. */
-export function noneLeft(job: Job, { offer }: BoardLine, newId: () => string): readonly Change[] {
+/** All boxes of a line that are still to be bought are taken. */
+export const boxesTaken = (job: Job, { offer, count }: HardwareLine, stamp: Stamp): readonly Entry[] =>
+  Array.from({ length: count }, () => boxBought(job, offer, stamp));
+
+/** No more of this size to be had: it is out of the price list; what was bought of it stays. */
+export function noneLeft(job: Job, { offer }: BoardLine): readonly Change[] {
   const kind = 'sheet' in offer ? 'sheets' : 'boards';
   const yard = soldAt(job, offer);
   const path = yard === job.yard ? (['yard'] as const) : (['alsoAt', yard.id] as const);
-  const out = set(null, [...path, kind, bareId(job, offer), 'inStock'], false);
-  return [out, ...settleCart(job, [], newId)];
+  return [set(null, [...path, kind, bareId(job, offer), 'inStock'], false)];
 }

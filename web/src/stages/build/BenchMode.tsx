@@ -1,16 +1,16 @@
 import { useMemo, useState } from 'react';
-import type { Plan } from '@sill/core';
+import { doingOf, type Plan } from '@sill/core';
 import { PartPicture } from '../../drawing/PartPicture';
 import { drawnIn, joinedIn, measured } from '../../drawing/steps';
 import { Bench } from '../../ui/Bench';
-import { useTicks } from '../../state/useTicks';
+import { useDone } from '../../state/useLedger';
 import { Words } from '../../words/Words';
 
 type Props = { readonly facts: Plan['pieces'][number]; readonly start: number; readonly onClose: () => void };
 
 /** The steps at the bench, one action at a time. */
 export function BenchMode({ facts, start, onClose }: Props) {
-  const { has, tick } = useTicks();
+  const { has, tick } = useDone();
   const list = useMemo(
     () => facts.steps.flatMap((step, number) => step.actions.map((action, k) => ({ step, number, action, k }))),
     [facts.steps],
@@ -18,7 +18,7 @@ export function BenchMode({ facts, start, onClose }: Props) {
   const [at, setAt] = useState(() =>
     Math.max(
       0,
-      list.findIndex((item) => item.number === start && !has(item.action.id)),
+      list.findIndex((item) => item.number === start && !has(doingOf(item.step, item.action, facts.parts))),
     ),
   );
   const item = list[at];
@@ -41,7 +41,7 @@ export function BenchMode({ facts, start, onClose }: Props) {
       first={at === 0}
       last={at + 1 === list.length}
       onNext={() => {
-        tick([action.id]);
+        tick([doingOf(step, action, facts.parts)]);
         if (at + 1 < list.length) setAt(at + 1);
         else onClose();
       }}

@@ -1,12 +1,12 @@
-import { nth, sure } from '@sill/core';
+import { doingOf, nth, sure } from '@sill/core';
 import { Button } from '@mui/material';
 import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import type { Plan, Step } from '@sill/core';
+import type { Doing, Part, Plan, Step } from '@sill/core';
 import { PartPicture } from '../../drawing/PartPicture';
 import { drawnIn, joinedIn, measured } from '../../drawing/steps';
 import { useChangePiece, usePiece, usePieceFacts } from '../../state/hooks';
-import { useTicks } from '../../state/useTicks';
+import { useDone } from '../../state/useLedger';
 import { Words } from '../../words/Words';
 import { StageHead } from '../shared/StageHead';
 import { Waiting } from '../shared/Waiting';
@@ -22,7 +22,9 @@ type Facts = Plan['pieces'][number];
 const minutes = (count: number) =>
   count < 60 ? `${count} min` : `${Math.floor(count / 60)} h${count % 60 ? ` ${count % 60} min` : ''}`;
 
-const isDone = (step: Step, has: (id: string) => boolean): boolean => step.actions.every((action) => has(action.id));
+/** What is ticked off in a step. */
+const doings = (step: Step, parts: readonly Part[]): readonly Doing[] =>
+  step.actions.map((action) => doingOf(step, action, parts));
 
 /** Steps in order: what to pick up, do and check, with a picture of each. */
 export function BuildStage() {
@@ -43,14 +45,15 @@ function StepsOfPiece() {
 
 function Steps() {
   const facts = sure(usePieceFacts(), 'plan of the piece in view');
-  const { has } = useTicks();
+  const { has } = useDone();
+  const isDone = (step: Step) => doings(step, facts.parts).every(has);
   const [search, setSearch] = useSearchParams();
   const [bench, setBench] = useState(false);
   const [rehearse, setRehearse] = useState(false);
   const { steps } = facts;
   const asked = Number(search.get('step'));
   // The first that is open when one comes here; ticking its last action does not turn the page.
-  const [firstOpen] = useState(() => steps.findIndex((step) => !isDone(step, has)));
+  const [firstOpen] = useState(() => steps.findIndex((step) => !isDone(step)));
   const at = asked >= 1 && asked <= steps.length ? asked - 1 : Math.min(steps.length - 1, Math.max(0, firstOpen));
   const step = nth(steps, at);
   const go = (to: number) =>
@@ -67,14 +70,7 @@ function Steps() {
       </StageHead>
       <div className="step-bar" role="group" aria-label="Steps">
         {steps.map((item, k) => (
-          <StepMark
-            key={item.id}
-            step={item}
-            number={k + 1}
-            here={k === at}
-            done={isDone(item, has)}
-            onGo={() => go(k)}
-          />
+          <StepMark key={item.id} step={item} number={k + 1} here={k === at} done={isDone(item)} onGo={() => go(k)} />
         ))}
       </div>
       <StepView
@@ -139,11 +135,11 @@ type ViewProps = {
 };
 
 function StepView({ facts, step, onNext, onBack }: ViewProps) {
-  const { has, toggle, tick } = useTicks();
+  const { has, toggle, tick } = useDone();
   const drawn = useMemo(() => drawnIn(step, facts), [step, facts]);
   const joints = useMemo(() => joinedIn(step, facts.fastenings), [step, facts.fastenings]);
   const finish = () => {
-    tick(step.actions.map((action) => action.id));
+    tick(doings(step, facts.parts));
     onNext?.();
   };
   return (
@@ -176,16 +172,19 @@ function StepView({ facts, step, onNext, onBack }: ViewProps) {
           <Words of={step.title} piece={step.piece} />
         </h2>
         <ol className="actions">
-          {step.actions.map((action) => (
-            <li key={action.id}>
-              <label className="tick">
-                <input type="checkbox" checked={has(action.id)} onChange={() => toggle(action.id)} />
-                <span>
-                  <Words of={action.text} piece={step.piece} />
-                </span>
-              </label>
-            </li>
-          ))}
+          {step.actions.map((action) => {
+            const doing = doingOf(step, action, facts.parts);
+            return (
+              <li key={action.id}>
+                <label className="tick">
+                  <input type="checkbox" checked={has(doing)} onChange={() => toggle(doing)} />
+                  <span>
+                    <Words of={action.text} piece={step.piece} />
+                  </span>
+                </label>
+              </li>
+            );
+          })}
         </ol>
         {step.cautions.map((caution, at) => (
           <p key={at} className="caution">

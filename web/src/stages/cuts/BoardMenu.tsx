@@ -1,33 +1,59 @@
 import { mdiDotsHorizontal } from '@mdi/js';
 import { Divider, IconButton, ListSubheader, Menu, MenuItem } from '@mui/material';
 import { useState } from 'react';
-import { isSheet, type Board, type Lock, type Plan } from '@sill/core';
+import { boardsNow, found, isSheet, type Board, type Plan } from '@sill/core';
+import { useHoldings } from '../../state/useLedger';
 import { Icon } from '../../ui/Icon';
 import { useLabel } from '../../words/labels';
-import { useLocks } from './useLocks';
+import { isCut, useBoards } from './useBoards';
 import './BoardMenu.css';
 
-const STATES: readonly (readonly [Lock['state'], string])[] = [
-  ['kept', 'Keep it as it is'],
-  ['bought', 'It is bought, for these pieces'],
-  ['cut', 'It is cut'],
-  ['spoiled', 'It is spoiled: cut its pieces from another'],
-];
+/** What can be told or wished of a board as it stands. */
+function useChoices(board: Board): readonly (readonly [string, () => void])[] {
+  const { keep, free, buy, cut, spoil, takeBack, mistaken } = useBoards();
+  const { state, kept } = board;
+  const of = (may: boolean, words: string, work: (board: Board) => void) =>
+    may ? [[words, () => work(board)] as const] : [];
+  return [
+    ...of(kept === null && !isCut(board), 'Keep it as it is', keep),
+    ...of(kept !== null, 'Let it change again', free),
+    ...of(state === 'to buy', 'It is bought, for these pieces', buy),
+    ...of(state !== 'cut', 'It is cut', cut),
+    ...of(true, 'It is spoiled: cut its pieces from another', spoil),
+    ...of(state === 'bought', 'It is taken back to the yard', takeBack),
+    ...of(state === 'bought', 'It is not bought after all', mistaken),
+    ...of(isCut(board), 'It is not cut after all', mistaken),
+  ];
+}
+
+/** Pieces of a board that is cut, by the body that each is. */
+function usePieces({ state, body }: Board) {
+  const { bodies } = useHoldings();
+  if (state !== 'cut') return [];
+  return [...bodies.values()].flatMap(({ id, from, piece, state: is }) =>
+    from === body && piece && is === 'whole' ? [{ id, part: piece.part }] : [],
+  );
+}
 
 /** What a person settles about a board; pieces of other boards of its material can be brought to it. */
-export function BoardMenu({ board, plan }: { readonly board: Board; readonly plan: Plan }) {
+export function BoardMenu({ board: { number }, plan }: { readonly board: Board; readonly plan: Plan }) {
   const label = useLabel();
-  const { settle, free, bring } = useLocks();
+  const holdings = useHoldings();
+  const boards = boardsNow(plan.buying.boards, holdings);
+  const board = found(boards, (one) => one.number === number);
+  const { bring, spoilPiece } = useBoards();
+  const choices = useChoices(board);
+  const pieces = usePieces(board);
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const choose = (work: () => void) => () => {
     setAnchor(null);
     work();
   };
   const elsewhere =
-    isSheet(board.material) || anchor === null
+    isSheet(board.material) || anchor === null || isCut(board)
       ? []
-      : plan.buying.boards
-          .filter((other) => other.material === board.material && other !== board && other.lock?.state !== 'cut')
+      : boards
+          .filter((other) => other.material === board.material && other !== board && !isCut(other))
           .flatMap((other) => other.pieces.map((piece) => ({ piece, other })));
   return (
     <>
@@ -41,13 +67,17 @@ export function BoardMenu({ board, plan }: { readonly board: Board; readonly pla
         <Icon path={mdiDotsHorizontal} small />
       </IconButton>
       <Menu anchorEl={anchor} open={anchor !== null} onClose={() => setAnchor(null)}>
-        {STATES.map(([state, words]) => (
-          <MenuItem key={state} selected={board.lock?.state === state} onClick={choose(() => settle(board, state))}>
+        {choices.map(([words, work]) => (
+          <MenuItem key={words} onClick={choose(work)}>
             {words}
           </MenuItem>
         ))}
-        {board.lock && <MenuItem onClick={choose(() => free(board))}>Let it change again</MenuItem>}
-        {elsewhere.length > 0 && <Divider />}
+        {pieces.length + elsewhere.length > 0 && <Divider />}
+        {pieces.map(({ id, part }) => (
+          <MenuItem key={id} onClick={choose(() => spoilPiece(id))}>
+            {label(part)} is spoiled: cut it anew
+          </MenuItem>
+        ))}
         {elsewhere.length > 0 && <ListSubheader>Bring a piece here</ListSubheader>}
         {elsewhere.slice(0, 40).map(({ piece, other }, at) => (
           <MenuItem key={at} onClick={choose(() => bring(piece, other, board))}>

@@ -1,7 +1,7 @@
 import { memo } from 'react';
 import { nth, type Plan, type Setup, SHORT_PIECE, sure } from '@sill/core';
 import { useGrowing } from '../../ui/growing';
-import { useTicks } from '../../state/useTicks';
+import { useSawing } from './useSawing';
 import { Dim } from '../../words/Dim';
 import { Words } from '../../words/Words';
 import { runs, useLabel } from '../../words/labels';
@@ -32,12 +32,12 @@ export function BySetup({ plan }: { readonly plan: Plan }) {
 
 /** A setting, its boards and what to look out for. */
 const SetupBlock = memo(function SetupBlock({ plan, setup, number }: BlockProps) {
-  const { has, toggle } = useTicks();
+  const { has, toggle } = useSawing(plan);
   const label = useLabel();
   return (
-    <section className="sheet setup-block" data-done={has(setup.id)}>
+    <section className="sheet setup-block" data-done={has(setup)}>
       <label className="tick">
-        <input type="checkbox" checked={has(setup.id)} onChange={() => toggle(setup.id)} />
+        <input type="checkbox" checked={has(setup)} onChange={() => toggle(setup)} />
         <span>
           <strong>
             {number}. <SetupName setup={setup} />

@@ -1,12 +1,13 @@
 import { useMemo, useState } from 'react';
-import { edgesWords, first, nth, type Pass, passesOf, type Plan, sure } from '@sill/core';
+import { edgesWords, first, nth, type Pass, passDoing, passesOf, type Plan, sure } from '@sill/core';
 import { Bench } from '../../ui/Bench';
-import { useTicks } from '../../state/useTicks';
+import { useDone } from '../../state/useLedger';
 import { Dim } from '../../words/Dim';
 import { Words } from '../../words/Words';
 import { runs, useLabel } from '../../words/labels';
 import { Boards } from '../../sheets/Boards';
 import { SetupName, SetupWords } from '../../sheets/SetupWords';
+import { useSawing } from './useSawing';
 
 const listed = (numbers: readonly number[]): string =>
   numbers.length < 2 ? numbers.join('') : `${numbers.slice(0, -1).join(', ')} and ${numbers.at(-1)}`;
@@ -79,7 +80,8 @@ function PassWords({ pass, plan }: { readonly pass: Pass; readonly plan: Plan })
 
 /** The cuts at the saw, one pass at a time; a setting is done when its last pass is. */
 export function CutBench({ plan, onClose }: { readonly plan: Plan; readonly onClose: () => void }) {
-  const { has, tick } = useTicks();
+  const { has, tick } = useDone();
+  const sawing = useSawing(plan);
   const list = useMemo(
     () =>
       plan.setups.flatMap((setup, number) =>
@@ -90,7 +92,7 @@ export function CutBench({ plan, onClose }: { readonly plan: Plan; readonly onCl
   const [at, setAt] = useState(() =>
     Math.max(
       0,
-      list.findIndex(({ pass, setup }) => !has(pass.id) && !has(setup.id)),
+      list.findIndex(({ pass, setup }) => !has(passDoing(pass)) && !sawing.has(setup)),
     ),
   );
   const item = list[at];
@@ -108,7 +110,7 @@ export function CutBench({ plan, onClose }: { readonly plan: Plan; readonly onCl
       first={at === 0}
       last={at + 1 === list.length}
       onNext={() => {
-        tick(k + 1 === count ? [pass.id, setup.id] : [pass.id]);
+        tick([passDoing(pass)], k + 1 === count ? sawing.told(setup) : []);
         if (at + 1 < list.length) setAt(at + 1);
         else onClose();
       }}

@@ -3,7 +3,6 @@ import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { counted, type Plan } from '@sill/core';
 import { usePlan } from '../../state/hooks';
-import { useTicks } from '../../state/useTicks';
 import { StageHead } from '../shared/StageHead';
 import { Waiting } from '../shared/Waiting';
 import { Boards, type TapeReading } from '../../sheets/Boards';
@@ -12,6 +11,7 @@ import { BoardMenu } from './BoardMenu';
 import { BySetup } from './BySetup';
 import { CutBench } from './CutBench';
 import { CutsMenu } from './CutsMenu';
+import { useSawing } from './useSawing';
 import { Dragging } from './Dragging';
 import { Offcuts } from './Offcuts';
 import { SetupName, SetupWords } from '../../sheets/SetupWords';
@@ -119,7 +119,7 @@ type StripProps = {
 };
 
 function SetupStrip({ plan, chosen, onChoose }: StripProps) {
-  const { has } = useTicks();
+  const { has } = useSawing(plan);
   return (
     <div className="setups" role="group" aria-label="Saw settings in order">
       {plan.setups.map((setup) => (
@@ -128,7 +128,7 @@ function SetupStrip({ plan, chosen, onChoose }: StripProps) {
           type="button"
           className="setup"
           aria-pressed={setup.id === chosen}
-          data-done={has(setup.id)}
+          data-done={has(setup)}
           onClick={() => onChoose(setup.id)}
         >
           <strong>
@@ -136,7 +136,7 @@ function SetupStrip({ plan, chosen, onChoose }: StripProps) {
           </strong>
           <span>
             <SetupWords setup={setup} brief />
-            {has(setup.id) && ' · done'}
+            {has(setup) && ' · done'}
           </span>
         </button>
       ))}

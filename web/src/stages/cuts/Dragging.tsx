@@ -2,13 +2,13 @@ import { DndContext, DragOverlay, MouseSensor, TouchSensor, useSensor, useSensor
 import { useState, type ReactNode } from 'react';
 import type { HeldPiece } from '../../drawing/held';
 import { useLabel } from '../../words/labels';
-import { useLocks } from './useLocks';
+import { useBoards } from './useBoards';
 import './Dragging.css';
 
 /** Pieces inside can be dragged from board to board. With the keyboard the board's menu does the same. */
 export function Dragging({ children }: { readonly children: ReactNode }) {
   const label = useLabel();
-  const { bring } = useLocks();
+  const { bring } = useBoards();
   const [held, setHeld] = useState<HeldPiece | null>(null);
   // A finger must rest on a piece first: else it scrolls.
   const sensors = useSensors(

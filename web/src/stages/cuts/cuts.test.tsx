@@ -41,7 +41,13 @@ test('by saw setup: each in its order with its caution; ticked, it is done in th
   const boxes = screen.getAllByRole<HTMLInputElement>('checkbox');
   expect(boxes).toHaveLength(plan.setups.length);
   await user.click(boxes[0]!);
-  expect(jobNow().done).toContain(plan.setups[0]!.id);
+  const told = jobNow().ledger.filter(({ what }) => what === 'cut');
+  expect(told).toHaveLength(plan.setups[0]!.boards.length);
+  await user.click(boxes[0]!);
+  expect(boxes[0]!.checked).toBe(false);
+  await user.click(boxes[0]!);
+  // A board is bought once, however often its cuts are ticked.
+  expect(jobNow().ledger.filter(({ what }) => what === 'bought')).toHaveLength(plan.setups[0]!.boards.length);
   await user.click(screen.getByRole('button', { name: 'By board' }));
   const first = within(screen.getByRole('group', { name: 'Saw settings in order' })).getAllByRole('button')[0]!;
   expect(first.textContent).toMatch(/ · done$/);

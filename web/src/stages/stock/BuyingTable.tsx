@@ -19,7 +19,7 @@ import { said } from '../../state/view';
 import { StoreCuts } from '../../sheets/StoreCuts';
 import { Text } from '../../words/Dim';
 import { besides } from '../../words/besides';
-import { cents, dollars, taxWords } from '../../words/money';
+import { cents, dollars, sumRows, taxWords } from '../../words/money';
 import { runs, useLabel } from '../../words/labels';
 import { missingIn } from '../../words/missing';
 import { buyingCsv, buyingText } from './buying-files';
@@ -43,7 +43,7 @@ function BoardRow({ line }: { readonly line: BoardLine }) {
   const { units } = useJob();
   const label = useLabel();
   return (
-    <TableRow>
+    <TableRow className={count === 0 ? 'nothing' : undefined}>
       <TableCell className="tag-cell">
         <Text of={offerName(offer, units)} />
       </TableCell>
@@ -83,11 +83,13 @@ function BoardRows({ list, narrow }: { readonly list: BuyingList; readonly narro
 function HardwareRows({ list, narrow }: { readonly list: BuyingList; readonly narrow: boolean }) {
   const [open, setOpen] = useState(false);
   const sum = list.hardware.reduce((all, { total }) => all + total, 0);
+  const bought = list.hardware.filter(({ count }) => count === 0).length;
   return (
     <>
       <TableRow>
         <TableCell colSpan={narrow ? 2 : 4} className="soft">
           Screws, hardware, glue and finish · {list.hardware.length} {list.hardware.length === 1 ? 'line' : 'lines'}
+          {bought > 0 && `, ${bought} bought`}
         </TableCell>
         <TableCell align="right">{cents(sum)}</TableCell>
         <TableCell>
@@ -97,14 +99,15 @@ function HardwareRows({ list, narrow }: { readonly list: BuyingList; readonly na
         </TableCell>
       </TableRow>
       {open &&
-        list.hardware.map(({ offer, count, total, need }) => (
-          <TableRow key={offer.id}>
+        list.hardware.map(({ offer, count, total, need, ...owned }) => (
+          <TableRow key={offer.id} className={count === 0 ? 'nothing' : undefined}>
             <TableCell colSpan={narrow ? 1 : 2}>
               <Text of={hardwareName(offer.kind, offer.size)} />
             </TableCell>
             <Amounts count={count} price={offer.price} total={total} />
             <TableCell className="soft">
               {offer.count} {isPoured(offer.kind) ? 'fl oz a can' : 'a box'}; {need.count} needed
+              {owned.owned > 0 && <b> · {besides({ spare: 0, ...owned })}</b>}
             </TableCell>
           </TableRow>
         ))}
@@ -193,6 +196,15 @@ export function BuyingTable({ plan }: { readonly plan: Plan }) {
                 <TableCell colSpan={narrow ? 2 : 3} className="over">
                   {why}
                 </TableCell>
+              </TableRow>
+            ))}
+            {sumRows(list).map(([name, value]) => (
+              <TableRow key={name}>
+                <TableCell colSpan={narrow ? 2 : 4} className="soft">
+                  {name}, with tax
+                </TableCell>
+                <TableCell align="right">{cents(value)}</TableCell>
+                <TableCell />
               </TableRow>
             ))}
             <TotalRow list={list} complete={missing.length === 0} narrow={narrow} />

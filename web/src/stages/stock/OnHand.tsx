@@ -214,7 +214,6 @@ function Offcuts({
         count: 1,
         squared: true,
         bad: [],
-        price: 0,
         where: '',
         note: `from ${job.name}`,
       })),

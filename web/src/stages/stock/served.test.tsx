@@ -41,7 +41,6 @@ describe('the rack', () => {
     count: 1,
     squared: false,
     bad: [],
-    price: 0,
     where: 'loft',
     note: '',
   };

@@ -1,0 +1,313 @@
+import fc from 'fast-check';
+import { nth } from '../lists';
+import { inches } from '../length';
+import { applyChanges, newJob, set, type Entry, type Job } from '../job';
+import { misentryOf } from '../ledger';
+import { blanksOf } from '../milling';
+import { newPlanCache, planJob, type Plan, type PlanCache } from '../plan';
+import { newPiece, STARTS } from '../piece';
+import { isSawn, notSawn, sawnAt } from '../sawing';
+import { SAMPLE_YARDS } from '../stock';
+import { holdingsOf } from '../ledger';
+import { newStamp, told } from '../testing/telling';
+import { runs } from '../testing/runs';
+import { boughtAs, boxBought, cutAs, spoiledAs, type Board, type Stamp } from './index';
+
+/**
+ * What is owned, kept by the tests alone: each thing by its id, what was paid, how it was cut, whether it is there. It
+ * is told of every event beside the ledger and knows nothing of how that is read.
+ */
+type Thing = {
+  readonly material: string;
+  readonly length: number;
+  readonly width: number;
+  readonly bad: readonly { readonly from: number; readonly to: number }[];
+  readonly paid: { readonly price: number; readonly yard: string; readonly tax: number } | null;
+  readonly laid: readonly { readonly x: number; readonly y: number; readonly length: number; readonly width: number }[];
+  readonly there: boolean;
+  readonly returned: boolean;
+};
+type Model = ReadonlyMap<string, Thing>;
+
+const WOOD = { bad: [], paid: null, laid: [], there: true, returned: false } as const;
+
+/** The model after an entry, in the plainest way. */
+function after(model: Model, entry: Entry): Model {
+  const next = new Map(model);
+  const change = (id: string, to: Partial<Thing>) => {
+    const thing = next.get(id);
+    if (thing) next.set(id, { ...thing, ...to });
+  };
+  if (entry.what === 'bought' || entry.what === 'box') {
+    const paid = { price: entry.price, yard: entry.yard.id, tax: entry.yard.tax };
+    const size =
+      entry.what === 'box'
+        ? { material: 'box', length: 0, width: 0 }
+        : { material: entry.material, length: entry.length, width: entry.width };
+    next.set(entry.id, { ...WOOD, ...size, paid });
+  }
+  if (entry.what === 'returned') change(entry.of, { there: false, returned: true });
+  if (entry.what === 'marked') change(entry.of, { bad: entry.bad });
+  if (entry.what === 'spoiled' || entry.what === 'gone')
+    for (const id of next.keys()) if (id === entry.of || id.startsWith(`${entry.of}/`)) change(id, { there: false });
+  if (entry.what === 'cut') {
+    change(entry.of, { laid: entry.pieces });
+    if (entry.by === null) {
+      entry.pieces.forEach(({ length, width }, k) =>
+        next.set(`${entry.of}/p${k}`, { ...WOOD, material: entry.material, length, width }),
+      );
+      entry.offcuts.forEach(({ length, width }, k) =>
+        next.set(`${entry.of}/o${k}`, { ...WOOD, material: entry.material, length, width }),
+      );
+    }
+  }
+  return next;
+}
+/** What is there from the start, and after all entries that were not taken back. */
+function modelOf(job: Job): Model {
+  const hands = job.onHand.flatMap((hand) =>
+    Array.from({ length: hand.count }, (_, k): [string, Thing] => {
+      const { material, length, width, bad } = hand;
+      return [`hand.${hand.id}:${k + 1}`, { ...WOOD, material, length, width, bad }];
+    }),
+  );
+  const back = new Set(job.ledger.flatMap((entry) => (entry.what === 'corrected' ? [entry.of] : [])));
+  return job.ledger.filter(({ id }) => !back.has(id)).reduce(after, new Map(hands));
+}
+
+/** So much tax is on each yard's receipt; all events are of one day. */
+function spentIn(model: Model): number {
+  const yards = new Map<string, number>();
+  for (const { paid, returned } of model.values())
+    if (paid && !returned) {
+      const key = `${paid.yard} ${paid.tax}`;
+      yards.set(key, (yards.get(key) ?? 0) + paid.price);
+    }
+  return [...yards].reduce((sum, [key, cents]) => {
+    const tax = Number(key.slice(key.lastIndexOf(' ') + 1));
+    return sum + cents + Math.round((cents * tax) / 100);
+  }, 0);
+}
+
+const overlap = (a: Board['pieces'][number], b: Board['pieces'][number]): boolean =>
+  a.x < b.x + b.length && b.x < a.x + a.length && a.y < b.y + b.width && b.y < a.y + a.width;
+const isSquare = ({ slants }: Board['pieces'][number]): boolean => slants.left === 0 && slants.right === 0;
+
+/** Every part is on a board once or named as missing; boards are what they are said to be; the money adds up. */
+function holds(job: Job, plan: Plan): void {
+  const model = modelOf(job);
+  const counts = new Map<string, number>();
+  const add = (id: string, count: number) => counts.set(id, (counts.get(id) ?? 0) + count);
+  for (const { pieces } of plan.buying.boards) for (const { blank } of pieces) add(blank.part.id, 1);
+  for (const { blank, quantity } of plan.buying.unplaced) add(blank.part.id, quantity);
+  expect(counts).toEqual(new Map(blanksOf(job, plan.parts).map(({ part, quantity }) => [part.id, quantity])));
+
+  const used = plan.buying.boards.flatMap(({ body }) => body ?? []);
+  expect(new Set(used).size).toBe(used.length);
+  for (const board of plan.buying.boards) {
+    const thing = board.body === null ? null : model.get(board.body);
+    if (board.body === null) {
+      expect(board.state).toBe('to buy');
+      continue;
+    }
+    expect(thing).toMatchObject({ material: board.material, there: true });
+    if (!thing) continue;
+    for (const piece of board.pieces) {
+      expect(piece.blank.material).toBe(thing.material);
+      expect(piece.x + piece.length).toBeLessThanOrEqual(thing.length);
+      expect(piece.y + piece.width).toBeLessThanOrEqual(thing.width);
+      for (const { from, to } of thing.bad) expect(piece.x >= to || piece.x + piece.length <= from).toBe(true);
+      const own = piece.turned ? { length: piece.width, width: piece.length } : piece;
+      expect(piece.blank.length).toBeLessThanOrEqual(own.length);
+      expect(piece.blank.width).toBeLessThanOrEqual(own.width);
+      if (thing.laid.length > 0)
+        expect(thing.laid).toContainEqual(
+          expect.objectContaining({ x: piece.x, y: piece.y, length: piece.length, width: piece.width }),
+        );
+    }
+    const square = board.pieces.filter(isSquare);
+    expect(square.some((a, k) => square.slice(k + 1).some((b) => overlap(a, b)))).toBe(false);
+    // What is cut up is used as it was cut, or by its pieces: never both.
+    if (used.some((id) => id !== board.body && id.startsWith(`${board.body}/p`)))
+      expect(board.pieces.length).toBeLessThan(thing.laid.length);
+  }
+
+  const { sums, total, spent, boards, hardware } = plan.list;
+  expect(spent).toBe(spentIn(model));
+  expect(sums.used + sums.idle + sums.lost).toBe(spent);
+  expect(spent + sums.toBuy).toBe(total);
+  for (const value of Object.values(sums)) expect(value).toBeGreaterThanOrEqual(0);
+  // Each yard's own tax, rounded at most once up and once down.
+  const toBuy = [...boards, ...hardware].reduce((sum, { count, offer }) => {
+    const at = job.alsoAt.find(({ id }) => offer.id.startsWith(`${id}.`)) ?? job.yard;
+    return sum + count * offer.price * (1 + at.tax / 100);
+  }, 0);
+  expect(Math.abs(sums.toBuy - toBuy)).toBeLessThanOrEqual(1 + job.alsoAt.length);
+
+  // Nothing is bought where something whole that would do for it lies idle, or an offcut where one piece is all of it.
+  const idle = [...model].filter(
+    ([id, { there, laid }]) => there && laid.length === 0 && !used.includes(id) && !servesItself(id, plan, job),
+  );
+  for (const board of plan.buying.boards.filter(({ state, kept }) => state === 'to buy' && kept === null)) {
+    const would = idle.filter(
+      ([id, { material, length, width, bad, paid }]) =>
+        material === board.material &&
+        bad.length === 0 &&
+        (paid
+          ? length >= board.length && width >= board.width
+          : id.includes('/') &&
+            board.pieces.length === 1 &&
+            isSquare(nth(board.pieces, 0)) &&
+            length >= nth(board.pieces, 0).length &&
+            width >= nth(board.pieces, 0).width),
+    );
+    expect(would.map(([id]) => id)).toEqual([]);
+  }
+}
+/** Whether a cut piece is a part by itself: it lies on the board it was cut from, in the plan too. */
+function servesItself(id: string, plan: Plan, job: Job): boolean {
+  const [, root, k] = /^(.*)\/p(\d+)$/.exec(id) ?? [];
+  const board = plan.buying.boards.find(({ body }) => body === root);
+  const cut = job.ledger.find((entry) => entry.what === 'cut' && entry.of === root);
+  const piece = cut?.what === 'cut' ? cut.pieces[Number(k)] : undefined;
+  return piece !== undefined && (board?.pieces.some(({ x, y }) => x === piece.x && y === piece.y) ?? false);
+}
+
+type Scene = { readonly job: Job; readonly plan: Plan; readonly stamp: Stamp };
+/** What may happen: entries or another job; null where it can not happen now. `n` picks on what. */
+const EVENTS: Readonly<Record<string, (scene: Scene, n: number) => readonly Entry[] | Job | null>> = {
+  buy: ({ job, plan, stamp }, n) => pick(plan.buying.boards, n, (board) => boughtAs(job, board, stamp)),
+  box: ({ job, plan, stamp }, n) =>
+    pick(plan.list.hardware, n, ({ offer, count }) =>
+      count > 0 && offer.price > 0 ? [boxBought(job, offer, stamp)] : null,
+    ),
+  cut: ({ job, plan, stamp }, n) =>
+    pick(plan.buying.boards, n, (board) => (board.state === 'cut' ? null : cutAs(job, board, null, stamp))),
+  saw: ({ job, plan, stamp }, n) =>
+    pick(plan.setups, n, (setup) => sawnAt(job, setup, { boards: plan.buying.boards, setups: plan.setups }, stamp)),
+  unsaw: ({ job, plan, stamp }, n) => {
+    const sawn = { boards: plan.buying.boards, setups: plan.setups };
+    const done = plan.setups.filter((setup) => isSawn(setup, sawn, holdingsOf(job)));
+    return pick(done, n, (setup) => notSawn(job, setup, sawn, stamp));
+  },
+  spoil: ({ job, plan, stamp }, n) => pick(plan.buying.boards, n, (board) => spoiledAs(job, board, stamp)),
+  spoilPiece: ({ job, stamp }, n) =>
+    pick(
+      [...holdingsOf(job).bodies.values()].filter(({ from, state }) => from !== null && state === 'whole'),
+      n,
+      ({ id }) => [{ id: stamp.id(), at: stamp.at, what: 'spoiled', of: id }],
+    ),
+  giveAway: ({ job, stamp }, n) =>
+    pick([...holdingsOf(job).bodies.values()], n, ({ id }) => [{ id: stamp.id(), at: stamp.at, what: 'gone', of: id }]),
+  mark: ({ job, stamp }, n) =>
+    pick(
+      [...holdingsOf(job).bodies.values()].filter(({ bought, state }) => bought && state === 'whole'),
+      n,
+      ({ id }) => [
+        {
+          id: stamp.id(),
+          at: stamp.at,
+          what: 'marked',
+          of: id,
+          bad: [{ from: inches(n % 40), to: inches((n % 40) + 4) }],
+          note: '',
+        },
+      ],
+    ),
+  takeBack: ({ job, stamp }, n) =>
+    pick(
+      job.ledger.filter(({ what }) => what === 'bought' || what === 'box'),
+      n,
+      ({ id }) => [{ id: stamp.id(), at: stamp.at, what: 'returned', of: id }],
+    ),
+  correct: ({ job, stamp }, n) =>
+    pick(
+      job.ledger.filter(({ what }) => what !== 'corrected'),
+      n,
+      ({ id }) => [{ id: stamp.id(), at: stamp.at, what: 'corrected', of: id }],
+    ),
+  resize: ({ job }, n) => {
+    const side = nth(['length', 'width', 'height'] as const, n % 3);
+    const by = inches(nth([-3, -1, 1, 2], (n >> 2) % 4));
+    return {
+      ...job,
+      pieces: job.pieces.map((piece) => ({
+        ...piece,
+        size: { ...piece.size, [side]: Math.max(inches(8), piece.size[side] + by) },
+      })),
+    };
+  },
+  copies: ({ job }, n) => ({ ...job, pieces: job.pieces.map((piece) => ({ ...piece, copies: 1 + (n % 2) })) }),
+  wood: ({ job }, n) => ({
+    ...job,
+    pieces: job.pieces.map((piece) => ({ ...piece, wood: nth(['common', 'oak', 'common'] as const, n % 3) })),
+  }),
+  dearer: ({ job }, n) => ({
+    ...job,
+    yard: { ...job.yard, boards: job.yard.boards.map((row) => ({ ...row, price: row.price + (n % 7) * 11 })) },
+  }),
+  noneLeft: ({ job }, n) => ({
+    ...job,
+    yard: {
+      ...job.yard,
+      boards: job.yard.boards.map((row, at) => (at % 9 === n % 9 ? { ...row, inStock: n % 2 === 0 } : row)),
+    },
+  }),
+  alsoAt: ({ job }, n) => ({
+    ...job,
+    alsoAt: job.alsoAt.length > 0 ? [] : [nth(SAMPLE_YARDS, 1 + (n % (SAMPLE_YARDS.length - 1)))],
+  }),
+};
+const pick = <T, R>(list: readonly T[], n: number, work: (one: T) => R | null): R | null =>
+  list.length === 0 ? null : work(nth(list, n % list.length));
+
+/** Carries out events, the plan made anew after each; undo takes the last job back. */
+function carriedOut(start: string, events: readonly (readonly [string, number])[], cache: PlanCache) {
+  const stamp = newStamp();
+  const planned = (job: Job) => planJob(job, { today: '2026-11-28', effort: 'quick', cache });
+  let job: Job = { ...newJob('model'), spares: 'none', pieces: [newPiece('p', start)] };
+  let plan = planned(job);
+  const past: Job[] = [];
+  for (const [what, n] of events) {
+    const to = what === 'undo' ? (past.pop() ?? null) : (EVENTS[what]?.({ job, plan, stamp }, n) ?? null);
+    if (to === null) continue;
+    const isEntries = Array.isArray(to);
+    // What can not be so is refused, and nothing is changed.
+    if (isEntries && misentryOf(job, to as readonly Entry[])) continue;
+    if (what !== 'undo') past.push(job);
+    job = isEntries ? told(job, to as readonly Entry[]) : (to as Job);
+    plan = planned(job);
+    holds(job, plan);
+  }
+  return { job, plan };
+}
+
+const event = fc.tuple(fc.constantFrom(...Object.keys(EVENTS), 'undo', 'buy', 'cut', 'saw'), fc.nat(1000));
+
+test('whatever happens to a job, in whatever order: its plan is made around it, and the books are right', () => {
+  fc.assert(
+    fc.property(
+      fc.constantFrom(...STARTS.map(({ id }) => id)),
+      fc.array(event, { minLength: 1, maxLength: 50, size: 'max' }),
+      (start, events) => {
+        const { job, plan } = carriedOut(start, events, newPlanCache());
+        // In another browser, which knows nothing of the way there, the same plan comes out.
+        const anew = planJob(job, { today: '2026-11-28', effort: 'quick' });
+        expect(anew.buying.boards).toEqual(plan.buying.boards);
+        expect(anew.list).toEqual(plan.list);
+      },
+    ),
+    runs(12, 2028),
+  );
+});
+
+test('a kept board is kept, bought and none left: it is bought once', () => {
+  const stamp = newStamp();
+  const planned = (job: Job) => planJob(job, { today: '2026-11-28', effort: 'quick' });
+  const job: Job = { ...newJob('once'), spares: 'none', pieces: [newPiece('p', 'coffee')] };
+  const board = nth(planned(job).buying.boards, 0);
+  const bought = told(job, boughtAs(job, board, stamp));
+  const none = applyChanges(bought, [set(null, ['yard', 'boards', board.offer.id, 'inStock'], false)]);
+  const line = planned(none).list.boards.find(({ offer }) => offer.id === board.offer.id);
+  expect(line).toMatchObject({ owned: 1, count: 0, paid: board.offer.price });
+});

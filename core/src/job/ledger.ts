@@ -1,0 +1,131 @@
+import * as v from 'valibot';
+import { HARDWARE_KINDS, type HardwareKind } from '../stock';
+import { cents, id, length, material, name, size, text, unique, whole, type Fixed } from './fields';
+
+/** Pieces as they lie on a board or sheet, the cuts that make them in order, and what they leave. */
+export const LaidSchema = v.object({
+  pieces: v.pipe(
+    v.array(
+      v.object({
+        part: text(90),
+        x: length,
+        y: length,
+        length: size,
+        width: size,
+        turned: v.boolean('must be true or false'),
+        slants: v.object({ left: v.number('must be a number'), right: v.number('must be a number') }),
+      }),
+    ),
+    v.maxLength(200, 'must be at most 200 pieces'),
+  ),
+  cuts: v.pipe(
+    v.array(
+      v.object({
+        kind: v.picklist(['crosscut', 'rip'], 'must be crosscut or rip'),
+        at: length,
+        from: length,
+        to: length,
+        angle: v.number('must be a number'),
+      }),
+    ),
+    v.maxLength(800, 'must be at most 800 cuts'),
+  ),
+  offcuts: v.pipe(
+    v.array(v.object({ x: length, y: length, length, width: length })),
+    v.maxLength(400, 'must be at most 400 offcuts'),
+  ),
+});
+export type Laid = Fixed<v.InferOutput<typeof LaidSchema>>;
+
+/** What a thing that is owned goes by: a purchase, `hand.` and a row on hand with a number, or a piece of either. */
+const body = v.pipe(text(200), v.nonEmpty('must name a board'));
+const price = v.pipe(cents, v.minValue(1, 'must be at least 1 cent: what costs nothing is on hand, not bought'));
+const yard = v.object({ id, name, tax: v.pipe(v.number('must be a number'), v.minValue(0), v.maxValue(50)) });
+const common = {
+  id,
+  /** Local time, to the minute; null for what happened before it was kept. */
+  at: v.nullable(
+    v.pipe(v.string('must be text'), v.regex(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/, 'must be like 2026-11-28T14:05')),
+  ),
+};
+const wood = { material, length: size, width: size };
+
+const EntrySchema = v.variant(
+  'what',
+  [
+    /** One board or sheet, at the price it had. `parts` are those it was to give, where it was bought for some. */
+    v.object({
+      ...common,
+      what: v.literal('bought'),
+      offer: text(120),
+      ...wood,
+      grade: text(40),
+      price,
+      yard,
+      parts: v.pipe(v.array(text(90)), v.maxLength(200)),
+    }),
+    /** A box, bottle or pack of so many. */
+    v.object({
+      ...common,
+      what: v.literal('box'),
+      offer: text(120),
+      kind: v.picklist(
+        HARDWARE_KINDS as [HardwareKind, ...HardwareKind[]],
+        `must be one of ${HARDWARE_KINDS.join(', ')}`,
+      ),
+      size: text(40),
+      count: whole(1, 100_000),
+      price,
+      yard,
+    }),
+    /** Looked at and put back. */
+    v.object({ ...common, what: v.literal('rejected'), offer: text(120) }),
+    /** Taken back to the yard, for the price paid. */
+    v.object({ ...common, what: v.literal('returned'), of: body }),
+    /** Stretches of a board that are no good; those told last hold. */
+    v.object({
+      ...common,
+      what: v.literal('marked'),
+      of: body,
+      bad: v.pipe(v.array(v.object({ from: length, to: length })), v.maxLength(20, 'must be at most 20 stretches')),
+      note: text(200),
+    }),
+    /** Cut as laid out: at one setting of the saw, by its id, or wholly (null). What it really measured and was. */
+    v.pipe(
+      v.object({
+        ...common,
+        what: v.literal('cut'),
+        of: body,
+        ...wood,
+        ...LaidSchema.entries,
+        by: v.nullable(text(120)),
+      }),
+      v.check(
+        (cut) => cut.pieces.every((one) => one.x + one.length <= cut.length && one.y + one.width <= cut.width),
+        'has a piece that reaches beyond its board',
+      ),
+    ),
+    /** No good any more: a board, a piece or an offcut. What was to come from it is made anew. */
+    v.object({ ...common, what: v.literal('spoiled'), of: body }),
+    /** Given away or thrown away. */
+    v.object({ ...common, what: v.literal('gone'), of: body }),
+    /** Put on the rack as the row of that id, for any job. */
+    v.object({ ...common, what: v.literal('racked'), of: body, row: id }),
+    /** Taken from the rack: the row of that id is on hand for this job since. */
+    v.object({ ...common, what: v.literal('fetched'), row: id }),
+    /** A step of the work order, by its id; `as` tells whether it is still the same work, null in old jobs. */
+    v.object({ ...common, what: v.literal('done'), of: text(120), as: v.nullable(text(20)) }),
+    /** An entry was wrong: it counts as never made. */
+    v.object({ ...common, what: v.literal('corrected'), of: id }),
+  ],
+  'must be an entry that this program knows',
+);
+export type Entry = Fixed<v.InferOutput<typeof EntrySchema>>;
+export type EntryOf<What extends Entry['what']> = Extract<Entry, { readonly what: What }>;
+
+/** What happened in a job, in the order it was told. Entries are added and corrected, never changed. */
+export const LedgerSchema = v.pipe(
+  v.array(EntrySchema),
+  v.maxLength(20_000, 'must be at most 20000 entries'),
+  unique('two entries of the ledger have the same id'),
+);

@@ -1,0 +1,208 @@
+import type { Entry, EntryOf, Job, OnHand } from '../job';
+import type { Length } from '../length';
+import type { Stocked } from '../stock';
+
+/** One board, sheet, piece or offcut, by the id that entries name it by. */
+export type Body = {
+  readonly id: string;
+  readonly material: Stocked;
+  /** As it lies when its grain runs along x. */
+  readonly length: Length;
+  readonly width: Length;
+  readonly squared: boolean;
+  readonly bad: OnHand['bad'];
+  readonly note: string;
+  readonly bought: EntryOf<'bought'> | null;
+  /** The row on hand that it is one of. */
+  readonly hand: OnHand | null;
+  /** The body it was cut from, and as which piece of it; null for an offcut. */
+  readonly from: string | null;
+  readonly piece: EntryOf<'cut'>['pieces'][number] | null;
+  /** As it was cut: what was told first holds. */
+  readonly cut: EntryOf<'cut'> | null;
+  /** Settings of the saw that it went through, while not all of it is cut. */
+  readonly settings: readonly string[];
+  readonly state: 'whole' | 'begun' | 'cut' | 'spoiled' | 'returned' | 'gone' | 'racked';
+};
+
+/** Why an entry can not be so; it counts for nothing, but for a cut of what is unknown: that wood is there, and cut. */
+export type Misentry = {
+  readonly entry: Entry;
+  readonly why: 'unknown' | 'not there' | 'cut before' | 'never bought' | 'too many';
+};
+
+/** How things stand after all entries. */
+export type Holdings = {
+  readonly bodies: ReadonlyMap<string, Body>;
+  /** Boxes bought and not taken back. */
+  readonly boxes: readonly EntryOf<'box'>[];
+  /** Boards looked at and put back, by offer. */
+  readonly rejected: ReadonlyMap<string, number>;
+  /** Steps that are done, by their ids. */
+  readonly done: ReadonlyMap<string, EntryOf<'done'>>;
+  readonly faults: readonly Misentry[];
+};
+
+/** The id of the `k`th of a row on hand, counted from one. */
+const handBody = ({ id }: Pick<OnHand, 'id'>, k: number): string => `hand.${id}:${k}`;
+export const pieceBody = (body: string, k: number): string => `${body}/p${k}`;
+const offcutBody = (body: string, k: number): string => `${body}/o${k}`;
+/** The body that all of this was one of: a whole board. */
+export const rootOf = (body: string): string => body.slice(0, (body + '/').indexOf('/'));
+
+const FRESH = {
+  squared: false,
+  bad: [],
+  note: '',
+  bought: null,
+  hand: null,
+  from: null,
+  piece: null,
+  cut: null,
+  settings: [],
+  state: 'whole',
+} as const;
+
+/** Entries that stand: those that a later one corrected left out, and the corrections. */
+export function standingEntries(ledger: readonly Entry[]): readonly Entry[] {
+  const wrong = new Set<string>();
+  const kept: Entry[] = [];
+  for (const entry of [...ledger].reverse()) {
+    if (wrong.has(entry.id)) continue;
+    if (entry.what === 'corrected') wrong.add(entry.of);
+    else kept.unshift(entry);
+  }
+  return kept;
+}
+
+/** Whether two cuts of one body lay out the same. */
+const isSameCut = (a: EntryOf<'cut'>, b: EntryOf<'cut'>): boolean =>
+  JSON.stringify([a.pieces, a.cuts, a.offcuts]) === JSON.stringify([b.pieces, b.cuts, b.offcuts]);
+
+/** The books while they are read. */
+type Books = {
+  readonly bodies: Map<string, Body>;
+  readonly boxes: Map<string, EntryOf<'box'>>;
+  readonly rejected: Map<string, number>;
+  readonly done: Map<string, EntryOf<'done'>>;
+  readonly faults: Misentry[];
+};
+
+/** Ends a body that is there, with all that was cut from it and is there still. */
+function end({ bodies }: Books, entry: EntryOf<'spoiled' | 'gone' | 'racked'>): Misentry['why'] | null {
+  const body = bodies.get(entry.of);
+  if (!body) return 'unknown';
+  if (body.state !== 'whole' && body.state !== 'begun' && body.state !== 'cut') return 'not there';
+  bodies.set(body.id, { ...body, state: entry.what });
+  for (const part of bodies.values())
+    if (part.id.startsWith(`${body.id}/`) && part.state === 'whole')
+      bodies.set(part.id, { ...part, state: entry.what });
+  return null;
+}
+
+/** Wood that is cut and that nobody told of: it is there all the same. */
+function unheardOf({ bodies, faults }: Books, entry: EntryOf<'cut'>): Body {
+  const hand = /^hand\.(.*):\d+$/.exec(entry.of)?.[1];
+  const tooMany = hand !== undefined && bodies.has(`hand.${hand}:1`);
+  // A row on hand may be taken out once it is cut up.
+  if (hand === undefined || tooMany) faults.push({ entry, why: tooMany ? 'too many' : 'unknown' });
+  const { of: id, material, length, width } = entry;
+  return { ...FRESH, id, material, length, width };
+}
+
+/** A body as it is cut: at one setting, or wholly, so that its pieces and offcuts are there. */
+function cutUp(books: Books, entry: EntryOf<'cut'>): Misentry['why'] | null {
+  const { bodies } = books;
+  const { of, material, by } = entry;
+  const body = bodies.get(of) ?? unheardOf(books, entry);
+  if (body.state === 'cut' || (body.cut && !isSameCut(body.cut, entry))) return 'cut before';
+  if (body.state !== 'whole' && body.state !== 'begun') return 'not there';
+  const cut = body.cut ?? entry;
+  if (by !== null) {
+    bodies.set(of, { ...body, cut, state: 'begun', settings: [...body.settings, by] });
+    return null;
+  }
+  bodies.set(of, { ...body, cut, state: 'cut' });
+  const part = { ...FRESH, material, squared: true, from: of };
+  const add = (id: string, { length, width }: Pick<Body, 'length' | 'width'>, piece: Body['piece']) =>
+    bodies.set(id, { ...part, id, length, width, piece });
+  cut.pieces.forEach((piece, k) => add(pieceBody(of, k), piece, piece));
+  cut.offcuts.forEach((left, k) => {
+    if (left.length > 0 && left.width > 0) add(offcutBody(of, k), left, null);
+  });
+  return null;
+}
+
+function takeBack({ bodies, boxes }: Books, { of }: EntryOf<'returned'>): Misentry['why'] | null {
+  if (boxes.delete(of)) return null;
+  const body = bodies.get(of);
+  if (!body?.bought) return 'never bought';
+  if (body.state !== 'whole') return body.cut ? 'cut before' : 'not there';
+  bodies.set(of, { ...body, state: 'returned' });
+  return null;
+}
+
+/** Takes an entry into the books; why it can not be so, where it can not. */
+function take(books: Books, entry: Entry): Misentry['why'] | null {
+  const { bodies, boxes, rejected, done } = books;
+  switch (entry.what) {
+    case 'bought': {
+      const { id, material, length, width } = entry;
+      bodies.set(id, { ...FRESH, id, material, length, width, bought: entry });
+      return null;
+    }
+    case 'box':
+      boxes.set(entry.id, entry);
+      return null;
+    case 'rejected':
+      rejected.set(entry.offer, (rejected.get(entry.offer) ?? 0) + 1);
+      return null;
+    case 'returned':
+      return takeBack(books, entry);
+    case 'marked': {
+      const body = bodies.get(entry.of);
+      if (body?.state !== 'whole') return body ? 'not there' : 'unknown';
+      bodies.set(entry.of, { ...body, bad: entry.bad, note: entry.note });
+      return null;
+    }
+    case 'cut':
+      return cutUp(books, entry);
+    case 'spoiled':
+    case 'gone':
+    case 'racked':
+      return end(books, entry);
+    case 'done':
+      done.set(entry.of, entry);
+      return null;
+    case 'fetched':
+    case 'corrected':
+      return null;
+  }
+}
+
+function opened(onHand: readonly OnHand[]): Books {
+  const bodies = new Map<string, Body>();
+  for (const hand of onHand)
+    for (let k = 1; k <= hand.count; k++) {
+      const { material, length, width, squared, bad, note } = hand;
+      const id = handBody(hand, k);
+      bodies.set(id, { ...FRESH, id, material, length, width, squared, bad, note, hand });
+    }
+  return { bodies, boxes: new Map(), rejected: new Map(), done: new Map(), faults: [] };
+}
+
+const known = new WeakMap<Job['ledger'], { readonly onHand: Job['onHand']; readonly holdings: Holdings }>();
+
+/** How things stand in a job: read once for a ledger and what is on hand. */
+export function holdingsOf({ ledger, onHand }: Pick<Job, 'ledger' | 'onHand'>): Holdings {
+  const before = known.get(ledger);
+  if (before && before.onHand === onHand) return before.holdings;
+  const books = opened(onHand);
+  for (const entry of standingEntries(ledger)) {
+    const why = take(books, entry);
+    if (why !== null) books.faults.push({ entry, why });
+  }
+  const holdings = { ...books, boxes: [...books.boxes.values()] };
+  known.set(ledger, { onHand, holdings });
+  return holdings;
+}

@@ -1,0 +1,26 @@
+import { useMemo } from 'react';
+import { boardsNow, isSawn, notSawn, sawnAt, set, type Plan, type Setup } from '@sill/core';
+import { useJob } from '../../state/hooks';
+import { STAMP, useHoldings, useTell } from '../../state/useLedger';
+
+/** Settings of the saw as they are worked through: what is ticked is cut, board by board. */
+export function useSawing(plan: Plan) {
+  const job = useJob();
+  const holdings = useHoldings();
+  const tell = useTell();
+  const { boards } = plan.buying;
+  const now = useMemo(() => boardsNow(boards, holdings), [boards, holdings]);
+  const sawn = { boards: now, setups: plan.setups };
+  const has = (setup: Setup) => isSawn(setup, sawn, holdings);
+  /** What is told when a setting is done; wishes for its boards are carried out then. */
+  const told = (setup: Setup) => (has(setup) ? [] : sawnAt(job, setup, sawn, STAMP));
+  const wishes = (setup: Setup) =>
+    sawn.boards.flatMap(({ number, kept }) =>
+      kept !== null && setup.boards.includes(number) ? [set(null, ['locks', kept], undefined)] : [],
+    );
+  return {
+    has,
+    told,
+    toggle: (setup: Setup) => (has(setup) ? tell(notSawn(job, setup, sawn, STAMP)) : tell(told(setup), wishes(setup))),
+  };
+}

@@ -1,0 +1,59 @@
+import { useMemo } from 'react';
+import {
+  doneAs,
+  entered,
+  holdingsOf,
+  isDone,
+  misentryOf,
+  misentryWords,
+  type Change,
+  type Doing,
+  type Entry,
+  type Holdings,
+} from '@sill/core';
+import { useApp, useChange, useJob } from './hooks';
+import { newId } from './newId';
+import { said } from './view';
+
+/** How entries are signed here; the minute is put to them when they are told. */
+export const STAMP = { id: newId, at: null };
+
+/** What is owned, cut and done in the job. */
+export function useHoldings(): Holdings {
+  const { ledger, onHand } = useJob();
+  return useMemo(() => holdingsOf({ ledger, onHand }), [ledger, onHand]);
+}
+
+/** Tells what happened: written where it can be so, else said why not, and nothing is changed. */
+export function useTell(): (entries: readonly Entry[], more?: readonly Change[]) => void {
+  const job = useJob();
+  const change = useChange();
+  const dispatch = useApp();
+  return (entries, more = []) => {
+    const wrong = misentryOf(job, entries);
+    if (wrong) dispatch(said({ text: misentryWords(wrong), bad: true }));
+    else if (entries.length + more.length > 0) change([...entries.map(entered), ...more]);
+  };
+}
+
+/** Entries that take others back. */
+export const corrections = (ids: readonly string[]): readonly Entry[] =>
+  ids.map((of) => ({ id: STAMP.id(), at: STAMP.at, what: 'corrected', of }));
+
+/** Work that is ticked off: steps, and passes at the saw. */
+export function useDone() {
+  const holdings = useHoldings();
+  const tell = useTell();
+  const has = (doing: Doing) => isDone(doing, holdings);
+  const tick = (all: readonly Doing[]) =>
+    all.filter((doing) => !has(doing)).map((doing) => doneAs(doing, { id: STAMP.id(), at: STAMP.at }));
+  return {
+    has,
+    toggle: (doing: Doing) => {
+      const before = holdings.done.get(doing.id);
+      tell(has(doing) && before ? corrections([before.id]) : tick([doing]));
+    },
+    /** Ticks those that are not; no change where all are. `more` is told with them. */
+    tick: (all: readonly Doing[], more: readonly Entry[] = []) => tell([...tick(all), ...more]),
+  };
+}
