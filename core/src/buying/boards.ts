@@ -19,6 +19,8 @@ export type Boards = {
   readonly unplaced: readonly Unplaced[];
   /** Bought, there still, and no piece of the plan comes from them now: to be taken back or kept where whole. */
   readonly idle: readonly Body[];
+  /** Offcuts and cut pieces that are there and come to nothing in the plan. */
+  readonly left: readonly Body[];
   /** Pieces that are cut and are no part of the plan. */
   readonly unfit: readonly Unfit[];
   /** Wishes that can not stand any more, and were left out. */
@@ -34,6 +36,15 @@ export type Boards = {
     readonly cheapest: { readonly cost: number; readonly value: number };
   } | null;
 };
+
+/** What was cut off and is there still, but for the pieces that are parts where they were cut. */
+function leftOf(bodies: readonly Body[], boards: readonly BoardLaid[]): readonly Body[] {
+  const at = new Map(boards.flatMap((board) => (board.body === null ? [] : [[board.body, board] as const])));
+  return bodies.filter(({ id, from, piece, state }) => {
+    if (from === null || state !== 'whole' || at.has(id)) return false;
+    return !piece || !(at.get(from)?.pieces.some(({ x, y }) => x === piece.x && y === piece.y) ?? false);
+  });
+}
 
 /** How pools of boards are searched: all alike, or only so many of them for long, the others quickly. */
 export type ChooseOptions = SolveOptions & { readonly searched?: number };
@@ -118,6 +129,7 @@ export function chooseBoards(
     idle: bodies.filter(
       ({ bought, state, id }) => bought && ['whole', 'begun', 'cut'].includes(state) && !used.has(id),
     ),
+    left: leftOf(bodies, chosen),
     unfit: pools.flatMap((pool) => pool.unfit),
     lostLocks: wishes.flatMap(({ lock, material }) => (material === null || lost.includes(lock) ? [lock] : [])),
     wish,

@@ -146,7 +146,7 @@ function holds(job: Job, plan: Plan): void {
 
   // Nothing is bought where something whole that would do for it lies idle, or an offcut where one piece is all of it.
   const idle = [...model].filter(
-    ([id, { there, laid }]) => there && laid.length === 0 && !used.includes(id) && !servesItself(id, plan, job),
+    ([id, { there, laid }]) => there && laid.length === 0 && !used.includes(id) && !servesItself(id, plan, model),
   );
   for (const board of plan.buying.boards.filter(({ state, kept }) => state === 'to buy' && kept === null)) {
     const would = idle.filter(
@@ -165,11 +165,10 @@ function holds(job: Job, plan: Plan): void {
   }
 }
 /** Whether a cut piece is a part by itself: it lies on the board it was cut from, in the plan too. */
-function servesItself(id: string, plan: Plan, job: Job): boolean {
+function servesItself(id: string, plan: Plan, model: Model): boolean {
   const [, root, k] = /^(.*)\/p(\d+)$/.exec(id) ?? [];
   const board = plan.buying.boards.find(({ body }) => body === root);
-  const cut = job.ledger.find((entry) => entry.what === 'cut' && entry.of === root);
-  const piece = cut?.what === 'cut' ? cut.pieces[Number(k)] : undefined;
+  const piece = root === undefined ? undefined : model.get(root)?.laid[Number(k)];
   return piece !== undefined && (board?.pieces.some(({ x, y }) => x === piece.x && y === piece.y) ?? false);
 }
 

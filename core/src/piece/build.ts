@@ -1,6 +1,7 @@
 import { first, held, sure } from '../lists';
 import { inches, type Length, type Units } from '../length';
 import { note, set } from '../job';
+import { handBody, holdingsOf } from '../ledger';
 import type { Finding, Job, Piece, Shop } from '../job';
 import { common, contacts, faceArea, volumeOf, type Solid } from '../solid';
 import { boardKey, sizesIn, TABLE_SIZES, topNominals, type Nominal, type Sizes } from '../stock';
@@ -308,11 +309,17 @@ export const choosesWidth = (piece: Piece): boolean => {
 };
 
 /** What is on hand for a piece whose top is laid from it: of the first such piece of a job; nothing for others. */
-export function salvageFor(piece: Piece, job: Pick<Job, 'pieces' | 'onHand' | 'shop'>): readonly Length[] {
+export function salvageFor(piece: Piece, job: Pick<Job, 'pieces' | 'onHand' | 'shop' | 'ledger'>): readonly Length[] {
   const asks = ({ topChoices, top }: Piece) => top === planks.id && topChoices.salvage === true;
   if (!asks(piece) || job.pieces.find(asks)?.id !== piece.id) return [];
   const chosen = settled(planks.choices, piece.topChoices) as Choices as { readonly planks: Nominal };
   const material = boardKey(piece.wood, chosen.planks);
-  const there = job.onHand.filter((hand) => hand.material === material);
+  const { bodies } = holdingsOf(job);
+  // What was cut was cut for it; what is on the rack, given away or spoiled is not there.
+  const isHere = (id: string) => ['whole', 'begun', 'cut'].includes(bodies.get(id)?.state ?? 'gone');
+  const there = job.onHand.flatMap((hand) => {
+    const units = Array.from({ length: hand.count }, (_, k) => handBody(hand, k + 1)).filter(isHere);
+    return hand.material === material && units.length > 0 ? [{ ...hand, count: units.length }] : [];
+  });
   return usableLengths(there, job.shop.squareEnds, piece.copies);
 }

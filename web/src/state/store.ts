@@ -1,6 +1,7 @@
 import { configureStore, createListenerMiddleware } from '@reduxjs/toolkit';
 import { border } from './border';
 import type { Edges } from './edges';
+import { listenForRack } from './racking';
 import { listenForPlans } from './replanning';
 import { root, type AppDispatch, type Listen, type RootState } from './root';
 import { listenForSaves } from './saving';
@@ -13,6 +14,7 @@ export function makeStore(edges: Edges) {
   const listen = listeners.startListening as Listen;
   listenForSaves(listen);
   listenForPlans(listen);
+  listenForRack(listen);
   listen({ actionCreator: lookChosen, effect: ({ payload }, { extra }) => extra.keepLook(payload) });
   return configureStore({
     reducer: root,

@@ -1,14 +1,16 @@
 import { Button, Table, TableBody, TableCell, TableHead, TableRow, TextField } from '@mui/material';
 import { useState, type FormEvent } from 'react';
-import { type Board, KEEP_OFFCUT, type OnHand, type Plan, printOnHand, readOnHand, sure } from '@sill/core';
+import { type Board, type OnHand, type Plan, printOnHand, readOnHand, set } from '@sill/core';
 import { addressOf, ROUTES } from '@sill/core/contract';
 import { ask } from '../../platform/ask';
 import { choosePhoto, smallPhoto } from '../../platform/photos';
 import { useChangeJob, useJob } from '../../state/hooks';
 import { newId } from '../../state/newId';
+import { useHoldings, useTell } from '../../state/useLedger';
 import { useErrand } from '../../state/useErrand';
 import { Dim, Text } from '../../words/Dim';
 import { runs, useLabel } from '../../words/labels';
+import { LeftOver } from './LeftOver';
 import { useRack } from './useRack';
 import './OnHand.css';
 
@@ -20,12 +22,25 @@ export function OnHandTab({ plan }: { readonly plan: Plan | null }) {
   const change = useChangeJob();
   const rack = useRack();
   const { busy, run } = useErrand();
+  const { bodies } = useHoldings();
+  const tell = useTell();
   const add = (hand: OnHand) => change(['onHand', hand.id], hand);
+  const unitsOf = ({ id }: OnHand) =>
+    [...bodies.values()].filter(({ hand, state }) => hand?.id === id && state === 'whole');
+  // What was given away or put on the rack is not here; what is cut was, and the row tells of what.
+  const here = job.onHand.flatMap((hand) => {
+    const gone = [...bodies.values()].filter(
+      ({ hand: of, state }) => of?.id === hand.id && (state === 'racked' || state === 'gone' || state === 'spoiled'),
+    );
+    return gone.length < hand.count ? [{ ...hand, count: hand.count - gone.length }] : [];
+  });
   const remove = ({ id }: OnHand) => change(['onHand', id], undefined);
   const toRack = (hand: OnHand) =>
     run(async () => {
-      await rack.put([...(rack.pieces ?? []), hand]);
-      remove(hand);
+      const row = newId();
+      const units = unitsOf(hand);
+      await rack.put([...(rack.pieces ?? []), { ...hand, id: row, count: units.length }]);
+      tell(units.map(({ id }) => ({ id: newId(), at: null, what: 'racked', of: id, row })));
       return `${printOnHand(hand, job.units)} lies on the rack now, for any job.`;
     });
   const photograph = (hand: OnHand) =>
@@ -39,7 +54,8 @@ export function OnHandTab({ plan }: { readonly plan: Plan | null }) {
   const fromRack = (hand: OnHand) =>
     run(async () => {
       await rack.put((rack.pieces ?? []).filter((row) => row !== hand));
-      add({ ...hand, id: newId() });
+      const row = newId();
+      tell([{ id: newId(), at: null, what: 'fetched', row }], [set(null, ['onHand', row], { ...hand, id: row })]);
       return `${printOnHand(hand, job.units)} is for this job now.`;
     });
   return (
@@ -48,7 +64,7 @@ export function OnHandTab({ plan }: { readonly plan: Plan | null }) {
         <Entry onAdd={(value) => add({ id: newId(), ...value })} />
         <Pieces
           name="On hand for this job"
-          pieces={job.onHand}
+          pieces={here}
           used={plan?.buying.boards ?? []}
           none="Nothing yet. Offcuts and salvage entered here are used before anything is bought."
           actions={(hand) => (
@@ -56,7 +72,11 @@ export function OnHandTab({ plan }: { readonly plan: Plan | null }) {
               <Button size="small" disabled={busy} onClick={() => photograph(hand)}>
                 Photo
               </Button>
-              <Button size="small" disabled={busy || rack.pieces === null} onClick={() => toRack(hand)}>
+              <Button
+                size="small"
+                disabled={busy || rack.pieces === null || unitsOf(hand).length === 0}
+                onClick={() => toRack(hand)}
+              >
                 To the rack
               </Button>
               <Button size="small" onClick={() => remove(hand)}>
@@ -75,7 +95,7 @@ export function OnHandTab({ plan }: { readonly plan: Plan | null }) {
             name="On the rack"
             pieces={rack.pieces}
             used={[]}
-            none="Empty. When a job is cut, its offcuts come here."
+            none="Empty. What a job leaves over can be put here."
             actions={(hand) => (
               <Button size="small" disabled={busy} onClick={() => fromRack(hand)}>
                 Use it here
@@ -83,10 +103,8 @@ export function OnHandTab({ plan }: { readonly plan: Plan | null }) {
             )}
           />
         )}
-        {plan && rack.pieces !== null && (
-          <Offcuts plan={plan} onPut={(offcuts) => rack.put([...sure(rack.pieces, 'rack'), ...offcuts])} />
-        )}
       </section>
+      {plan && <LeftOver plan={plan} />}
     </div>
   );
 }
@@ -188,52 +206,6 @@ function Pieces({ name, pieces, used, none, actions }: PiecesProps) {
           })}
         </TableBody>
       </Table>
-    </div>
-  );
-}
-
-/** What the job leaves over, to be put on the rack once all is cut. */
-function Offcuts({
-  plan,
-  onPut,
-}: {
-  readonly plan: Plan;
-  readonly onPut: (offcuts: readonly OnHand[]) => Promise<void>;
-}) {
-  const job = useJob();
-  const change = useChangeJob();
-  const { busy, run } = useErrand();
-  const offcuts = plan.buying.boards.flatMap((board) =>
-    board.offcuts
-      .filter(({ length, width }) => length >= KEEP_OFFCUT && ('sheet' in board.offer ? width >= KEEP_OFFCUT : true))
-      .map(({ length, width }): OnHand => ({
-        id: newId(),
-        material: board.material,
-        length,
-        width,
-        count: 1,
-        squared: true,
-        bad: [],
-        where: '',
-        note: `from ${job.name}`,
-      })),
-  );
-  const PUT = 'offcuts-put';
-  const cut = plan.setups.length > 0 && plan.setups.every(({ id }) => job.done.includes(id));
-  if (offcuts.length === 0) return null;
-  if (job.done.includes(PUT)) return <p className="soft">The offcuts of this job are on the rack.</p>;
-  const put = () =>
-    run(async () => {
-      await onPut(offcuts);
-      change(['done', PUT], PUT);
-      return `${offcuts.length} offcuts are on the rack now.`;
-    });
-  return (
-    <div className="row wrap">
-      <Button disabled={!cut || busy} onClick={put}>
-        Put this job’s {offcuts.length} offcuts on the rack
-      </Button>
-      {!cut && <span className="soft">When every cut is ticked off under Cuts.</span>}
     </div>
   );
 }

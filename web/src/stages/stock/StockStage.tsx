@@ -6,6 +6,7 @@ import { StageHead } from '../shared/StageHead';
 import { TopOptions } from '../shared/TopOptions';
 import { Waiting } from '../shared/Waiting';
 import { BuyingTable } from './BuyingTable';
+import { LedgerTab } from './LedgerTab';
 import { MeasuredToday } from './MeasuredToday';
 import { OnHandTab } from './OnHand';
 import { Savings } from './Savings';
@@ -14,10 +15,14 @@ import { Yards } from './Yards';
 import { Segmented } from '../../ui/Segmented';
 import './StockStage.css';
 
-const TABS = ['buy', 'hand', 'shop', 'yards'] as const;
+const TABS = ['buy', 'hand', 'ledger', 'shop', 'yards'] as const;
 type Tab = (typeof TABS)[number];
 
-const ABOUT: Partial<Record<Tab, string>> = { shop: 'what your shop can do', hand: 'used before anything is bought' };
+const ABOUT: Partial<Record<Tab, string>> = {
+  shop: 'what your shop can do',
+  hand: 'used before anything is bought',
+  ledger: 'what happened, and what was paid',
+};
 
 /** What to buy, what it costs, and the prices and shop it is worked out from. */
 export function StockStage() {
@@ -42,6 +47,7 @@ export function StockStage() {
           options={[
             ['buy', 'To buy'],
             ['hand', `On hand${job.onHand.length > 0 ? ` ${job.onHand.length}` : ''}`],
+            ['ledger', 'Ledger'],
             ['shop', 'My shop'],
             ['yards', 'Yards'],
           ]}
@@ -69,6 +75,7 @@ export function StockStage() {
           <MeasuredToday plan={plan} />
         </div>
       )}
+      {tab === 'ledger' && <LedgerTab plan={plan} />}
       {tab === 'yards' && <Yards />}
       {tab === 'shop' && <ShopForm />}
     </>

@@ -1,9 +1,10 @@
 /** @jest-environment jsdom */
-import { screen, waitFor, within } from '@testing-library/react';
+import { act, screen, waitFor, within } from '@testing-library/react';
 import { demoJob, DEFAULT_SHOP, inches, type OnHand, type Shop } from '@sill/core';
 import type { RouteName } from '@sill/core/contract';
 import { Offline, Refused, type Ask } from '../../platform/ask';
 import { onBench } from '../../testing/bench';
+import { redone, undone } from '../../state/bench';
 import { OnHandTab } from './OnHand';
 import { ShopForm } from './ShopForm';
 
@@ -56,13 +57,56 @@ describe('the rack', () => {
       expect(mine.getAllByRole('button', { name: 'To the rack' })[0]).toHaveProperty('disabled', false),
     );
     await user.click(mine.getAllByRole('button', { name: 'To the rack' })[0]!);
-    await waitFor(() => expect(jobNow().onHand.map(({ id }) => id)).toEqual(['other']));
-    expect(racks[0]).toMatchObject({ revision: 2, value: { pieces: [{ id: 'plank' }] } });
+    await waitFor(() => expect(racks[0]).toMatchObject({ revision: 2 }));
+    const [{ id: row }] = racks[0]!.value.pieces as [OnHand];
+    expect(row).not.toBe('plank');
+    await waitFor(() => expect(mine.getAllByRole('row')).toHaveLength(2));
     await user.click(await screen.findByRole('button', { name: 'Use it here' }));
-    await waitFor(() => expect(jobNow().onHand).toHaveLength(2));
-    expect(jobNow().onHand[1]).toMatchObject({ length: inches(40), where: 'loft' });
-    expect(jobNow().onHand[1]!.id).not.toBe('plank');
+    await waitFor(() => expect(jobNow().onHand).toHaveLength(3));
+    expect(jobNow().onHand[2]).toMatchObject({ length: inches(40), where: 'loft' });
+    expect(['plank', row]).not.toContain(jobNow().onHand[2]!.id);
     await waitFor(() => expect(racks[0]).toMatchObject({ revision: 3, value: { pieces: [] } }));
+  });
+
+  const onRack = (pieces: readonly OnHand[]) => [{ id: 'rack', revision: 1, value: { pieces } }];
+  const rackButtons = (name: string) =>
+    waitFor(() => expect(screen.getAllByRole('button', { name })[0]).toHaveProperty('disabled', false));
+
+  test('a move is undone and done again on both sides: the board is in one place only', async () => {
+    const racks = onRack([{ ...plank, id: 'old' }]);
+    const { user, store, jobNow } = onBench(<OnHandTab plan={null} />, { job, path, ask: serving({ racks }).ask });
+    const onTheRack = () => (racks[0]!.value.pieces as OnHand[]).map(({ id }) => id);
+    await rackButtons('To the rack');
+    await user.click(screen.getAllByRole('button', { name: 'To the rack' })[0]!);
+    await waitFor(() => expect(onTheRack()).toHaveLength(2));
+    const [, moved] = onTheRack();
+    await waitFor(() => expect(jobNow().ledger).toHaveLength(1));
+    act(() => void store.dispatch(undone()));
+    await waitFor(() => expect(onTheRack()).toEqual(['old']));
+    expect(jobNow().ledger).toEqual([]);
+    act(() => void store.dispatch(redone()));
+    await waitFor(() => expect(onTheRack()).toEqual(['old', moved]));
+    act(() => void store.dispatch(undone()));
+    await waitFor(() => expect(onTheRack()).toEqual(['old']));
+    await user.click(await screen.findByRole('button', { name: 'Use it here' }));
+    await waitFor(() => expect(jobNow().onHand).toHaveLength(3));
+    await waitFor(() => expect(onTheRack()).toEqual([]));
+    act(() => void store.dispatch(undone()));
+    await waitFor(() => expect(onTheRack()).toHaveLength(1));
+    expect(jobNow().onHand).toHaveLength(2);
+  });
+
+  test('what another job has taken from the rack is not had back by undo, and it is said', async () => {
+    const racks = onRack([]);
+    const { user, store, jobNow } = onBench(<OnHandTab plan={null} />, { job, path, ask: serving({ racks }).ask });
+    await rackButtons('To the rack');
+    await user.click(screen.getAllByRole('button', { name: 'To the rack' })[0]!);
+    await waitFor(() => expect(jobNow().ledger).toHaveLength(1));
+    racks[0] = { id: 'rack', revision: 7, value: { pieces: [] } };
+    act(() => void store.dispatch(undone()));
+    await waitFor(() => expect(message(store)?.text).toContain('another job has it'));
+    expect(jobNow().ledger).toHaveLength(1);
+    expect(racks[0].value.pieces).toEqual([]);
   });
 
   test('without a server the rack says so, and what is on hand can still be entered', async () => {

@@ -1,0 +1,96 @@
+import { Button, Table, TableBody, TableCell, TableHead, TableRow } from '@mui/material';
+import { inches, isSheet, KEEP_OFFCUT, printMaterial, type Body, type Entry, type OnHand, type Plan } from '@sill/core';
+import { useJob } from '../../state/hooks';
+import { newId } from '../../state/newId';
+import { useErrand } from '../../state/useErrand';
+import { useTell } from '../../state/useLedger';
+import { Dim, Text } from '../../words/Dim';
+import { useLabel } from '../../words/labels';
+import { cents } from '../../words/money';
+import { useRack } from './useRack';
+
+const told = (what: 'returned' | 'gone' | 'spoiled', { id }: Body): Entry => ({ id: newId(), at: null, what, of: id });
+
+/** A row of the rack that a body becomes. */
+const asRow = ({ material, length, width, squared, bad, note }: Body, id: string, from: string): OnHand => ({
+  ...{ id, material, length, width, count: 1, squared, bad, where: '' },
+  note: note === '' ? `from ${from}` : note,
+});
+
+/** Long enough to be kept, and no strip: a foot, of a sheet both ways. */
+const isWorthKeeping = ({ material, length, width, piece }: Body): boolean =>
+  piece !== null || (length >= KEEP_OFFCUT && width >= (isSheet(material) ? KEEP_OFFCUT : inches(1)));
+
+/** What is bought and not needed, and what is left of boards that are cut: taken back, racked or given away. */
+export function LeftOver({ plan }: { readonly plan: Plan }) {
+  const job = useJob();
+  const label = useLabel();
+  const tell = useTell();
+  const rack = useRack();
+  const { busy, run } = useErrand();
+  const idle = plan.buying.idle.filter(({ state }) => state === 'whole');
+  const rows = [...idle, ...plan.buying.left.filter(isWorthKeeping)];
+  if (rows.length === 0) return null;
+  const toRack = (bodies: readonly Body[]) =>
+    run(async () => {
+      const moved = bodies.map((body) => ({ body, row: newId() }));
+      await rack.put([...(rack.pieces ?? []), ...moved.map(({ body, row }) => asRow(body, row, job.name))]);
+      tell(moved.map(({ body, row }) => ({ id: newId(), at: null, what: 'racked', of: body.id, row })));
+      return `${bodies.length === 1 ? 'It lies' : `${bodies.length} pieces lie`} on the rack now, for any job.`;
+    });
+  return (
+    <section className="sheet" aria-label="Left over">
+      <h2>Left over</h2>
+      <div className="scroll">
+        <Table size="small" aria-label="Left over">
+          <TableHead>
+            <TableRow>
+              <TableCell>Piece</TableCell>
+              <TableCell>What it is</TableCell>
+              <TableCell />
+            </TableRow>
+          </TableHead>
+          <TableBody>
+            {rows.map((body) => (
+              <TableRow key={body.id}>
+                <TableCell className="tag-cell">
+                  <Text of={printMaterial(body.material)} /> <Dim of={body.length} /> × <Dim of={body.width} />
+                </TableCell>
+                <TableCell className="soft">
+                  {body.bought
+                    ? `bought for ${cents(body.bought.price)}, not used now`
+                    : body.piece
+                      ? `cut as ${label(body.piece.part)}, no part now`
+                      : 'offcut'}
+                </TableCell>
+                <TableCell align="right" className="actions">
+                  {body.bought && (
+                    <Button size="small" onClick={() => tell([told('returned', body)])}>
+                      Taken back
+                    </Button>
+                  )}
+                  <Button size="small" disabled={busy || rack.pieces === null} onClick={() => toRack([body])}>
+                    To the rack
+                  </Button>
+                  <Button size="small" onClick={() => tell([told('gone', body)])}>
+                    Given away
+                  </Button>
+                  <Button size="small" onClick={() => tell([told('spoiled', body)])}>
+                    Spoiled
+                  </Button>
+                </TableCell>
+              </TableRow>
+            ))}
+          </TableBody>
+        </Table>
+      </div>
+      {rows.length > 1 && (
+        <div className="row wrap">
+          <Button disabled={busy || rack.pieces === null} onClick={() => toRack(rows)}>
+            Put all {rows.length} on the rack
+          </Button>
+        </div>
+      )}
+    </section>
+  );
+}

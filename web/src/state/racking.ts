@@ -1,0 +1,69 @@
+import { isAnyOf } from '@reduxjs/toolkit';
+import { holdingsOf, type Entry, type Job, type OnHand } from '@sill/core';
+import { redone, undone } from './bench';
+import { RACK, server } from './server';
+import { said } from './view';
+import type { Listen } from './root';
+
+type Moves = { readonly put: readonly OnHand[]; readonly take: readonly string[] };
+
+const rowsOf = (entries: readonly Entry[], what: 'racked' | 'fetched'): readonly string[] => [
+  ...new Set(entries.flatMap((entry) => (entry.what === what ? [entry.row] : []))),
+];
+
+/** What is put on the rack by an undo or redo, and which rows are taken from it: wood is in one place only. */
+export function movesBetween(before: Job, after: Job): Moves {
+  const not = (one: Job, other: Job) => {
+    const known = new Set(other.ledger.map(({ id }) => id));
+    return one.ledger.filter(({ id }) => !known.has(id));
+  };
+  const [gone, came] = [not(before, after), not(after, before)];
+  const { bodies } = holdingsOf(after);
+  const racked = rowsOf(came, 'racked').flatMap((row): readonly OnHand[] => {
+    const moved = came.flatMap((entry) => (entry.what === 'racked' && entry.row === row ? [entry.of] : []));
+    const body = bodies.get(moved[0] ?? '');
+    if (!body) return [];
+    const { material, length, width, squared, bad, note, hand } = body;
+    const wood = { material, length, width, squared, bad, note: hand?.note ?? note, where: hand?.where ?? '' };
+    return [{ ...wood, id: row, count: moved.length }];
+  });
+  return {
+    put: [...racked, ...rowsOf(gone, 'fetched').flatMap((row) => before.onHand.filter(({ id }) => id === row))],
+    take: [...rowsOf(gone, 'racked'), ...rowsOf(came, 'fetched')],
+  };
+}
+
+/**
+ * Undo and redo of a move to or from the rack are done on the rack too. Where they can not be, because another job has
+ * taken it or the server does not answer, the job stays as it was and says why.
+ */
+export function listenForRack(listen: Listen): void {
+  let isTakenBack = false;
+  listen({
+    matcher: isAnyOf(undone, redone),
+    effect: async (action, { getState, getOriginalState, dispatch, extra: { ask } }) => {
+      const before = getOriginalState().bench.job;
+      const after = getState().bench.job;
+      if (isTakenBack || !before || !after || before === after) return;
+      const { put, take } = movesBetween(before, after);
+      if (put.length + take.length === 0) return;
+      const back = (why: string) => {
+        isTakenBack = true;
+        dispatch(undone.match(action) ? redone() : undone());
+        isTakenBack = false;
+        dispatch(said({ text: why, bad: true }));
+      };
+      try {
+        const row = (await ask('racks', {})).find(({ id }) => id === RACK);
+        const there = row?.value.pieces ?? [];
+        if (take.some((id) => there.every((piece) => piece.id !== id)))
+          return back('Left as it was: it lies on the rack no more, another job has it.');
+        const pieces = [...there.filter(({ id }) => !take.includes(id)), ...put];
+        await ask('saveRack', { params: { id: RACK }, body: { revision: row?.revision ?? 0, value: { pieces } } });
+        dispatch(server.util.invalidateTags(['racks']));
+      } catch (error) {
+        back(`Left as it was: the rack can not be changed just now. ${error instanceof Error ? error.message : ''}`);
+      }
+    },
+  });
+}

@@ -1,0 +1,77 @@
+import {
+  hardwareName,
+  isSheet,
+  plain,
+  printLength,
+  printMaterial,
+  type Body,
+  type Entry,
+  type Holdings,
+  type Plan,
+  type Units,
+} from '@sill/core';
+import { runs } from './labels';
+
+type Telling = {
+  readonly holdings: Holdings;
+  readonly units: Units;
+  readonly label: (id: string) => string;
+  /** The sentence of each step, by its id. */
+  readonly steps: ReadonlyMap<string, string>;
+};
+
+/** The sentence of each step of a plan, by the id it is ticked off under. */
+export const stepSentences = ({ pieces }: Plan, units: Units): ReadonlyMap<string, string> =>
+  new Map(
+    pieces.flatMap(({ steps }) =>
+      steps.flatMap(({ actions }) => actions.map(({ id, text }) => [id, plain(text, units)])),
+    ),
+  );
+
+type Wood = Pick<Body, 'material' | 'length' | 'width' | 'piece'>;
+
+/** A thing by what it is: a board with its length, a piece by its tag. */
+function bodyName(body: Wood | undefined, { units, label }: Telling): string {
+  if (!body) return 'something unknown';
+  const { material, length, width, piece } = body;
+  const size = isSheet(material)
+    ? `${printLength(length, units)} × ${printLength(width, units)}`
+    : printLength(length, units);
+  return piece ? `${label(piece.part)}, ${printMaterial(material)} ${size}` : `${printMaterial(material)} ${size}`;
+}
+
+/** What an entry says, in a few words. */
+export function entryWords(entry: Entry, telling: Telling): string {
+  const { holdings, units, label, steps } = telling;
+  const of = (id: string) => bodyName(holdings.bodies.get(id), telling);
+  switch (entry.what) {
+    case 'bought':
+      return `Bought ${bodyName({ ...entry, piece: null }, telling)}, ${entry.yard.name}`;
+    case 'box':
+      return `Bought ${hardwareName(entry.kind, entry.size)}, ${entry.count} in it, ${entry.yard.name}`;
+    case 'rejected':
+      return `Put back a board: ${entry.offer}`;
+    case 'returned':
+      return `Taken back ${of(entry.of)}`;
+    case 'marked': {
+      const bad = entry.bad.map(({ from, to }) => `${printLength(from, units)} to ${printLength(to, units)}`);
+      return `Bad stretch on ${of(entry.of)}: ${bad.join(', ')}`;
+    }
+    case 'cut': {
+      const parts = runs(entry.pieces.map(({ part }) => label(part)));
+      return `${entry.by === null ? 'Cut' : 'Cut in part'} ${of(entry.of)}: ${parts}`;
+    }
+    case 'spoiled':
+      return `Spoiled ${of(entry.of)}`;
+    case 'gone':
+      return `Given away ${of(entry.of)}`;
+    case 'racked':
+      return `To the rack ${of(entry.of)}`;
+    case 'fetched':
+      return 'From the rack';
+    case 'done':
+      return `Done: ${steps.get(entry.of) ?? (entry.of.startsWith('saw:') ? 'a pass at the saw' : 'a step that the plan has no more')}`;
+    case 'corrected':
+      return 'Taken back as a mistake';
+  }
+}
