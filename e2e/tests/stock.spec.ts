@@ -126,7 +126,7 @@ test('on hand: entered in a line, used first, put on the rack and taken by anoth
   await page.getByRole('button', { name: 'On hand' }).click();
   await page.getByRole('table', { name: 'On the rack' }).getByRole('button', { name: 'Use it here' }).click();
   await expect(page.getByRole('table', { name: 'On hand for this job' })).toContainText('2×4 61');
-  await expect(page.getByText('Empty. When a job is cut')).toBeVisible();
+  await expect(page.getByText('Empty. What a job leaves over')).toBeVisible();
 });
 
 test.describe('at the yard, with one thumb', () => {

@@ -155,3 +155,27 @@ test('boards bought and cut at random, then another size: all is placed once, no
     runs(40, 2027),
   );
 });
+
+test('a board that is cut is told at no setting that has others left: what is done is done', () => {
+  const job = jobOf('standing');
+  const before = plan(job);
+  const board = sure(
+    before.buying.boards.find(({ number }) =>
+      before.setups.some(({ boards }) => boards.length > 1 && boards[0] === number),
+    ),
+    'board that shares a setting',
+  );
+  const done = cut(job, board);
+  const after = holds(done);
+  const mine = sure(
+    after.buying.boards.find(({ state }) => state === 'cut'),
+    'board that is cut',
+  );
+  const { boards } = after.buying;
+  const state = (number: number) => boards.find((one) => one.number === number)?.state;
+  for (const setup of after.setups)
+    expect(setup.boards.includes(mine.number)).toBe(setup.boards.every((number) => state(number) === 'cut'));
+  // The boards of the plan are those it had: it was carried out as it stands.
+  const laid = (of: Plan) => of.buying.boards.map(({ pieces }) => pieces.map(({ blank, x }) => [blank.part.id, x]));
+  expect(laid(after)).toEqual(laid(before));
+});

@@ -1,4 +1,5 @@
 import type { Finding } from '../job';
+import { builtNotes } from './built';
 import { cutNotes } from './cuts';
 import type { Facts } from './facts';
 import { jointNotes } from './joints';
@@ -31,4 +32,5 @@ export const findingsOf = (facts: Facts): readonly Finding[] =>
     ]),
     ...moneyNotes(facts),
     ...cutNotes(facts),
+    ...builtNotes(facts),
   ].sort((a, b) => RANK[a.level] - RANK[b.level]);

@@ -51,6 +51,7 @@ export const FINDINGS = {
   samples: 'an offcut to try the stain on',
   aim: 'what boards were chosen for, and what that costs',
   wish: 'what kept boards cost',
+  'built-otherwise': 'steps that were done otherwise than the plan has them now',
   misentry: 'entries of the ledger that can not be so',
   'lost-locks': 'boards that could not stay as they were',
   'cut-otherwise': 'pieces cut longer or wider than they should be now',

@@ -5,7 +5,7 @@ import { holdingsOf, type Holdings } from '../ledger';
 import type { Setup } from './setup';
 
 /** Whether a board went through the saw at a setting. */
-const wentThrough = ({ body, state }: Board, { id }: Setup, { bodies }: Holdings): boolean =>
+export const wentThrough = ({ body, state }: Board, { id }: Setup, { bodies }: Holdings): boolean =>
   state === 'cut' || (body !== null && (bodies.get(body)?.settings.includes(id) ?? false));
 
 /** Boards of the plan by number. */

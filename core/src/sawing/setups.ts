@@ -281,10 +281,14 @@ function sheetSetups(sawn: readonly SawnBoard[], cuts: readonly NumberedCut[], s
 export function sawingOf(boards: readonly Board[], shop: Shop): Sawing {
   const sawn = boards.map((board) => arrange(board, shop));
   const cuts = numberCuts(sawn, shop);
+  const setupsFor = (of: readonly SawnBoard[]) => [...laneSetups(of, cuts, shop), ...sheetSetups(of, cuts, shop)];
+  // A setting that has boards left tells of them alone: what is cut is not cut again.
+  const left = sawn.filter(({ board }) => board.state !== 'cut');
+  const open = new Map(left.length < sawn.length ? setupsFor(left).map((setup) => [setup.id, setup]) : []);
   return {
     boards: sawn.map(({ board }) => board),
     cuts,
-    setups: [...laneSetups(sawn, cuts, shop), ...sheetSetups(sawn, cuts, shop)],
+    setups: setupsFor(sawn).map((setup) => open.get(setup.id) ?? setup),
   };
 }
 

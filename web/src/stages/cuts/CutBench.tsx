@@ -89,12 +89,14 @@ export function CutBench({ plan, onClose }: { readonly plan: Plan; readonly onCl
       ),
     [plan],
   );
-  const [at, setAt] = useState(() =>
-    Math.max(
-      0,
-      list.findIndex(({ pass, setup }) => !has(passDoing(pass)) && !sawing.has(setup)),
-    ),
-  );
+  const isDone = ({ pass, setup }: (typeof list)[number]) =>
+    has(passDoing(pass)) || sawing.has(setup) || sawing.isThrough(pass);
+  /** The next that is open from there on; the end of the list where none is. */
+  const nextFrom = (from: number) => {
+    const next = list.findIndex((one, k) => k >= from && !isDone(one));
+    return next < 0 ? list.length : next;
+  };
+  const [at, setAt] = useState(() => nextFrom(0) % Math.max(1, list.length));
   const item = list[at];
   if (!item) return null;
   const { setup, number, pass, k, count } = item;
@@ -108,10 +110,11 @@ export function CutBench({ plan, onClose }: { readonly plan: Plan; readonly onCl
       picture={<Boards plan={plan} lit={pass} only={new Set(pass.boards)} tape="hooked" />}
       caution={setup.cautions[0] && <Words of={setup.cautions[0]} />}
       first={at === 0}
-      last={at + 1 === list.length}
+      last={nextFrom(at + 1) === list.length}
       onNext={() => {
         tick([passDoing(pass)], k + 1 === count ? sawing.told(setup) : []);
-        if (at + 1 < list.length) setAt(at + 1);
+        const next = nextFrom(at + 1);
+        if (next < list.length) setAt(next);
         else onClose();
       }}
       onBack={() => setAt(Math.max(0, at - 1))}

@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { boardsNow, isSawn, notSawn, sawnAt, set, type Plan, type Setup } from '@sill/core';
+import { boardsNow, isSawn, notSawn, sawnAt, set, wentThrough, type Pass, type Plan, type Setup } from '@sill/core';
 import { useJob } from '../../state/hooks';
 import { STAMP, useHoldings, useTell } from '../../state/useLedger';
 
@@ -12,6 +12,9 @@ export function useSawing(plan: Plan) {
   const now = useMemo(() => boardsNow(boards, holdings), [boards, holdings]);
   const sawn = { boards: now, setups: plan.setups };
   const has = (setup: Setup) => isSawn(setup, sawn, holdings);
+  /** Whether all boards of a pass are through at its setting. */
+  const isThrough = ({ setup, boards: numbers }: Pass) =>
+    now.every((board) => !numbers.includes(board.number) || wentThrough(board, setup, holdings));
   /** What is told when a setting is done; wishes for its boards are carried out then. */
   const told = (setup: Setup) => (has(setup) ? [] : sawnAt(job, setup, sawn, STAMP));
   const wishes = (setup: Setup) =>
@@ -20,6 +23,7 @@ export function useSawing(plan: Plan) {
     );
   return {
     has,
+    isThrough,
     told,
     toggle: (setup: Setup) => (has(setup) ? tell(notSawn(job, setup, sawn, STAMP)) : tell(told(setup), wishes(setup))),
   };

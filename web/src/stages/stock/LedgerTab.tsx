@@ -38,7 +38,7 @@ export function LedgerTab({ plan }: { readonly plan: Plan | null }) {
   return (
     <div className="stack">
       {plan && <Money plan={plan} />}
-      <section className="sheet" aria-label="What happened">
+      <section className="sheet ledger-rows" aria-label="What happened">
         <div className="scroll">
           <Table size="small" aria-label="What happened">
             <TableHead>

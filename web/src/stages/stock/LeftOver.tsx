@@ -85,7 +85,7 @@ export function LeftOver({ plan }: { readonly plan: Plan }) {
         </Table>
       </div>
       {rows.length > 1 && (
-        <div className="row wrap">
+        <div className="table-tools">
           <Button disabled={busy || rack.pieces === null} onClick={() => toRack(rows)}>
             Put all {rows.length} on the rack
           </Button>
