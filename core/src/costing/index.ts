@@ -5,3 +5,4 @@
 export * from './tops';
 export * from './inch';
 export * from './savings';
+export * from './since';

@@ -1,9 +1,10 @@
 import { createAction, isAnyOf } from '@reduxjs/toolkit';
-import { isAlike, isProved, type Plan } from '@sill/core';
+import { isAlike, isProved, sinceWords, type Plan } from '@sill/core';
 import { Stopped } from '../platform/workers/asking';
 import { changed, closed, conflicted, opened, redone, replaced, settled, undone } from './bench';
 import { cleared, failed, halted, planned, proofEnded, remembered, searching, started } from './planning';
 import type { Listen } from './root';
+import { said } from './view';
 
 /** Works the plan out once more after it was stopped. */
 export const planAgain = createAction('planning/again');
@@ -52,7 +53,13 @@ export function listenForPlans(listen: Listen): void {
         }
         const plan = await planner.planQuickly(job, id);
         if (!current()) return;
+        const { plan: before, of } = getState().planning;
         dispatch(planned({ job, plan, proving: !isProved(plan) }));
+        // What a fact made of the plan is said at once; what a wish makes of it shows in the figures.
+        if (before && of && changed.match(action) && job.ledger.length > of.ledger.length) {
+          const text = sinceWords(before, plan, job.units);
+          if (text !== null) dispatch(said({ text, bad: false }));
+        }
         if (isProved(plan)) return;
         await proveOn(plan);
       } catch (error) {
