@@ -1,11 +1,14 @@
-import { set } from '@sill/core';
 import { cpus } from 'node:os';
 import { createRequire } from 'node:module';
 import type * as MaxRects from 'maxrects-packer';
 import { Bench } from 'tinybench';
 import {
   applyChanges,
+  boughtAs,
   buildPiece,
+  cutAs,
+  entered,
+  spoiledAs,
   compareTops,
   DEFAULT_SHOP,
   demoJob,
@@ -14,6 +17,7 @@ import {
   newJob,
   newPlanCache,
   outlinedFaces,
+  set,
   pieceFrom,
   planJob,
   solidOf,
@@ -23,6 +27,7 @@ import {
   topCandidates,
   usualSeconds,
   type CutProblem,
+  type Entry,
   type IntegerSolver,
   type Job,
   type PlanCache,
@@ -319,7 +324,55 @@ function memory(integer: IntegerSolver) {
   ]);
 }
 
-const SECTIONS = { planning, shapes, cutting, sheets, beside, memory } as const;
+/**
+ * The demo job, 133 pieces, as it is bought and cut: the plan after each of such facts, and after another size with all
+ * of it bought and half of it cut, where what is cut must find its parts anew.
+ */
+function facts() {
+  const cache = newPlanCache();
+  const planned = (of: Job) => planJob(of, { today, effort: 'quick', cache });
+  let ids = 0;
+  const stamp = { id: () => `b${++ids}`, at: '2026-11-28T09:00' };
+  const told = (of: Job, entries: readonly Entry[]) => applyChanges(of, entries.map(entered));
+  let job = demoJob();
+  const first = planned(job);
+  const times: Record<string, number[]> = { 'a board is bought': [], 'a board is cut': [], 'a board is spoiled': [] };
+  const time = (name: string, next: Job) => {
+    const start = performance.now();
+    planned(next);
+    times[name]?.push(performance.now() - start);
+    job = next;
+  };
+  for (const { number } of first.buying.boards) {
+    const board = planned(job).buying.boards.find((one) => one.number === number);
+    if (board) time('a board is bought', told(job, boughtAs(job, board, stamp)));
+  }
+  for (let at = 0; at < first.buying.boards.length / 2; at++) {
+    const board = planned(job).buying.boards.find(({ state }) => state === 'bought');
+    if (board) time('a board is cut', told(job, cutAs(job, board, null, stamp)));
+  }
+  for (const board of planned(job)
+    .buying.boards.filter(({ state }) => state === 'bought')
+    .slice(0, 5))
+    time('a board is spoiled', told(job, spoiledAs(job, board, stamp)));
+  const wished = (of: Job, run: number) => applyChanges(of, [set('glaze', ['size', 'length'], inches(56 + run / 8))]);
+  times['another size, all of it bought and half of it cut'] = [...timed(31, (run) => void planned(wished(job, run)))];
+  times['another size, nothing bought'] = [...timed(31, (run) => void planned(wished(demoJob(), run)))];
+  print(
+    `The plan after facts: ${first.parts.length} parts, ${first.buying.boards.length} boards.`,
+    Object.entries(times).map(([name, all]) => {
+      const sorted = [...all].sort((a, b) => a - b);
+      return {
+        after: name,
+        'median ms': ms(quantile(sorted, 0.5)),
+        'most ms': ms(sorted.at(-1) ?? 0),
+        times: sorted.length,
+      };
+    }),
+  );
+}
+
+const SECTIONS = { planning, facts, shapes, cutting, sheets, beside, memory } as const;
 /** All of them, or those that are named: `npm run bench -- shapes`. */
 const named = process.argv.slice(2).filter((name): name is keyof typeof SECTIONS => name in SECTIONS);
 const integer = await loadIntegerSolver();
