@@ -103,7 +103,14 @@ export async function jobWith(sill: Sill, change: (piece: Record<string, unknown
     job: { pieces: Record<string, unknown>[] };
   };
   const [piece] = demo.job.pieces;
-  const job = { ...demo.job, name: 'One piece', locks: [], ledger: [], done: [], pieces: [{ ...piece, ...change(piece!) }] };
+  const job = {
+    ...demo.job,
+    name: 'One piece',
+    locks: [],
+    ledger: [],
+    done: [],
+    pieces: [{ ...piece, ...change(piece!) }],
+  };
   const answer = await fetch(`${sill.url}/api/jobs`, {
     method: 'POST',
     headers: { 'content-type': 'application/json' },

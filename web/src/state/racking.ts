@@ -12,7 +12,7 @@ const rowsOf = (entries: readonly Entry[], what: 'racked' | 'fetched'): readonly
 ];
 
 /** What is put on the rack by an undo or redo, and which rows are taken from it: wood is in one place only. */
-export function movesBetween(before: Job, after: Job): Moves {
+function movesBetween(before: Job, after: Job): Moves {
   const not = (one: Job, other: Job) => {
     const known = new Set(other.ledger.map(({ id }) => id));
     return one.ledger.filter(({ id }) => !known.has(id));
