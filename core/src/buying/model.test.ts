@@ -4,7 +4,7 @@ import { inches } from '../length';
 import { applyChanges, newJob, set, type Entry, type Job } from '../job';
 import { misentryOf } from '../ledger';
 import { blanksOf } from '../milling';
-import { newPlanCache, planJob, type Plan, type PlanCache } from '../plan';
+import { newPlanCache, planJob, priceJob, type Plan, type PlanCache, type PricedJob } from '../plan';
 import { newPiece, STARTS } from '../piece';
 import { isSawn, notSawn, sawnAt } from '../sawing';
 import { SAMPLE_YARDS } from '../stock';
@@ -94,7 +94,7 @@ const overlap = (a: Board['pieces'][number], b: Board['pieces'][number]): boolea
 const isSquare = ({ slants }: Board['pieces'][number]): boolean => slants.left === 0 && slants.right === 0;
 
 /** Every part is on a board once or named as missing; boards are what they are said to be; the money adds up. */
-function holds(job: Job, plan: Plan): void {
+function holds(job: Job, plan: PricedJob): void {
   const model = modelOf(job);
   const counts = new Map<string, number>();
   const add = (id: string, count: number) => counts.set(id, (counts.get(id) ?? 0) + count);
@@ -165,14 +165,15 @@ function holds(job: Job, plan: Plan): void {
   }
 }
 /** Whether a cut piece is a part by itself: it lies on the board it was cut from, in the plan too. */
-function servesItself(id: string, plan: Plan, model: Model): boolean {
+function servesItself(id: string, plan: PricedJob, model: Model): boolean {
   const [, root, k] = /^(.*)\/p(\d+)$/.exec(id) ?? [];
   const board = plan.buying.boards.find(({ body }) => body === root);
   const piece = root === undefined ? undefined : model.get(root)?.laid[Number(k)];
   return piece !== undefined && (board?.pieces.some(({ x, y }) => x === piece.x && y === piece.y) ?? false);
 }
 
-type Scene = { readonly job: Job; readonly plan: Plan; readonly stamp: Stamp };
+/** `planned` has the settings of the saw too. */
+type Scene = { readonly job: Job; readonly plan: PricedJob; readonly stamp: Stamp; readonly planned: () => Plan };
 /** What may happen: entries or another job; null where it can not happen now. `n` picks on what. */
 const EVENTS: Readonly<Record<string, (scene: Scene, n: number) => readonly Entry[] | Job | null>> = {
   buy: ({ job, plan, stamp }, n) => pick(plan.buying.boards, n, (board) => boughtAs(job, board, stamp)),
@@ -180,13 +181,16 @@ const EVENTS: Readonly<Record<string, (scene: Scene, n: number) => readonly Entr
     pick(plan.list.hardware, n, ({ offer, count }) =>
       count > 0 && offer.price > 0 ? [boxBought(job, offer, stamp)] : null,
     ),
-  cut: ({ job, plan, stamp }, n) =>
-    pick(plan.buying.boards, n, (board) => (board.state === 'cut' ? null : cutAs(job, board, null, stamp))),
-  saw: ({ job, plan, stamp }, n) =>
-    pick(plan.setups, n, (setup) => sawnAt(job, setup, { boards: plan.buying.boards, setups: plan.setups }, stamp)),
-  unsaw: ({ job, plan, stamp }, n) => {
-    const sawn = { boards: plan.buying.boards, setups: plan.setups };
-    const done = plan.setups.filter((setup) => isSawn(setup, sawn, holdingsOf(job)));
+  cut: ({ job, planned, stamp }, n) =>
+    pick(planned().buying.boards, n, (board) => (board.state === 'cut' ? null : cutAs(job, board, null, stamp))),
+  saw: ({ job, planned, stamp }, n) =>
+    pick(planned().setups, n, (setup) =>
+      sawnAt(job, setup, { boards: planned().buying.boards, setups: planned().setups }, stamp),
+    ),
+  unsaw: ({ job, planned, stamp }, n) => {
+    const { buying, setups } = planned();
+    const sawn = { boards: buying.boards, setups };
+    const done = setups.filter((setup) => isSawn(setup, sawn, holdingsOf(job)));
     return pick(done, n, (setup) => notSawn(job, setup, sawn, stamp));
   },
   spoil: ({ job, plan, stamp }, n) => pick(plan.buying.boards, n, (board) => spoiledAs(job, board, stamp)),
@@ -263,19 +267,22 @@ const pick = <T, R>(list: readonly T[], n: number, work: (one: T) => R | null): 
 /** Carries out events, the plan made anew after each; undo takes the last job back. */
 function carriedOut(start: string, events: readonly (readonly [string, number])[], cache: PlanCache) {
   const stamp = newStamp();
-  const planned = (job: Job) => planJob(job, { today: '2026-11-28', effort: 'quick', cache });
+  const options = { today: '2026-11-28', effort: 'quick', cache } as const;
   let job: Job = { ...newJob('model'), spares: 'none', pieces: [newPiece('p', start)] };
-  let plan = planned(job);
+  let plan = priceJob(job, options);
   const past: Job[] = [];
   for (const [what, n] of events) {
-    const to = what === 'undo' ? (past.pop() ?? null) : (EVENTS[what]?.({ job, plan, stamp }, n) ?? null);
+    const to =
+      what === 'undo'
+        ? (past.pop() ?? null)
+        : (EVENTS[what]?.({ job, plan, stamp, planned: () => planJob(job, options) }, n) ?? null);
     if (to === null) continue;
     const isEntries = Array.isArray(to);
     // What can not be so is refused, and nothing is changed.
     if (isEntries && misentryOf(job, to as readonly Entry[])) continue;
     if (what !== 'undo') past.push(job);
     job = isEntries ? told(job, to as readonly Entry[]) : (to as Job);
-    plan = planned(job);
+    plan = priceJob(job, options);
     holds(job, plan);
   }
   return { job, plan };
@@ -291,7 +298,7 @@ test('whatever happens to a job, in whatever order: its plan is made around it, 
       (start, events) => {
         const { job, plan } = carriedOut(start, events, newPlanCache());
         // In another browser, which knows nothing of the way there, the same plan comes out.
-        const anew = planJob(job, { today: '2026-11-28', effort: 'quick' });
+        const anew = priceJob(job, { today: '2026-11-28', effort: 'quick' });
         expect(anew.buying.boards).toEqual(plan.buying.boards);
         expect(anew.list).toEqual(plan.list);
       },

@@ -331,3 +331,28 @@ describe('a reader that has only the printed pages', () => {
     expect(readSentence('Bore 2 holes for dowels: A1, left end: 7/8 from the top edge.').depths).toEqual([]);
   });
 });
+
+test('half cut: the sheets have the boards that are left, the order the settings that are', () => {
+  const job = { ...newJob('half'), pieces: [newPiece('p', 'shelf-unit')] };
+  const { boards } = planOnce(job).buying;
+  let ids = 0;
+  const stamp = { id: () => `h${++ids}`, at: null };
+  const half = boards.slice(0, Math.floor(boards.length / 2));
+  const done = { ...job, ledger: half.flatMap((board) => cutAs(job, board, null, stamp)) };
+  const plan = planOnce(done);
+  open(done);
+  const sheets = pages().filter((page) => /^Cut sheet/.test(page.querySelector('h1')?.textContent ?? ''));
+  const text = sheets.map(({ textContent }) => textContent).join(' ');
+  expect(text).toContain(`${half.length} boards of this job, cut already, left out.`);
+  const left = plan.buying.boards.filter(({ state }) => state !== 'cut');
+  expect(left).toHaveLength(boards.length - half.length);
+  const tags = left.flatMap(({ pieces }) => pieces.map(({ blank }) => blank.part.tag));
+  for (const tag of tags) expect(text).toContain(tag);
+  const order = titled('In this order')
+    .map(({ textContent }) => textContent)
+    .join(' ');
+  const numbers = [...order.matchAll(/Cuts ([\d, ]+)/g)].flatMap(([, list]) => list!.split(', ').map(Number));
+  const isLeft = new Set(left.map(({ number }) => number));
+  expect(numbers.length).toBeGreaterThan(0);
+  for (const number of numbers) expect(isLeft.has(plan.cuts[number - 1]!.board)).toBe(true);
+});

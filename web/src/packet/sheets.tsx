@@ -1,8 +1,11 @@
 import type { ReactNode } from 'react';
 import {
   type Board,
+  counted,
   type Finding,
   first,
+  holdingsOf,
+  isSawn,
   type Job,
   last,
   plain,
@@ -95,10 +98,14 @@ const noteHeight = ({ title, because }: Finding): number =>
 const cutPages = ({ plan, job, paper }: Laying): readonly Page[] => {
   const notes = notesOnCut(plan);
   const noted = notes.reduce((sum, note) => sum + noteHeight(note), 0);
-  const heightOf = (board: Board) => boardHeight(board, plan) + (board === plan.buying.boards[0] ? noted : 0);
-  return paginate(plan.buying.boards, heightOf, ROOM[paper] - 14).map((boards, at, all) => ({
+  // What is cut is not taken to the saw again.
+  const left = plan.buying.boards.filter(({ state }) => state !== 'cut');
+  const cut = plan.buying.boards.length - left.length;
+  const heightOf = (board: Board) => boardHeight(board, plan) + (board === left[0] ? noted + (cut > 0 ? 6 : 0) : 0);
+  const sheets = paginate(left, heightOf, ROOM[paper] - 14);
+  return (sheets.length === 0 && notes.length > 0 ? [[]] : sheets).map((boards, at, all) => ({
     title: `Cut sheet ${at + 1} of ${all.length}`,
-    about: `boards ${first(boards).number} to ${last(boards).number}`,
+    about: boards.length > 0 ? `boards ${first(boards).number} to ${last(boards).number}` : 'all boards are cut',
     body: (
       <>
         <p>
@@ -107,6 +114,7 @@ const cutPages = ({ plan, job, paper }: Laying): readonly Page[] => {
           ). Measure each piece after the cut before, or hook the tape once and mark every cut by the readings below its
           board, beside the number of the cut.
         </p>
+        {at === 0 && cut > 0 && <p>{counted(cut, 'board')} of this job, cut already, left out.</p>}
         {(at === 0 ? notes : []).map(({ id, title, because }) => (
           <p key={id} className="caution">
             <TickBox />{' '}
@@ -122,9 +130,9 @@ const cutPages = ({ plan, job, paper }: Laying): readonly Page[] => {
   }));
 };
 
-const orderPages = ({ plan, label, paper }: Laying): readonly Page[] =>
+const orderPages = ({ plan, job, label, paper }: Laying): readonly Page[] =>
   paginate(
-    plan.setups,
+    plan.setups.filter((setup) => !isSawn(setup, { boards: plan.buying.boards, setups: plan.setups }, holdingsOf(job))),
     (setup) => settingHeight(setup, runs(setup.parts.map((part) => label(part.id)))),
     ROOM[paper] - 8,
   ).map((setups) => ({

@@ -4,6 +4,7 @@ import {
   applyChanges,
   bareId,
   inches,
+  isProved,
   judge,
   offerName,
   soldAt,
@@ -124,6 +125,7 @@ function Verdicts({ line, board, plan, bad: offered, note, onLast }: VerdictsPro
         >
           <span>
             Take the best from what is there <b>{difference(instead.costs)}</b>
+            {instead.atMost && ' at most'}
           </span>
         </Button>
         <Button onClick={forget}>No</Button>
@@ -165,7 +167,11 @@ function useInstead(line: BoardLine, plan: Plan) {
   const job = useJob();
   const dispatch = useApp();
   const { planner } = useEdges();
-  const [instead, setInstead] = useState<{ readonly changes: readonly Change[]; readonly costs: number } | null>(null);
+  const [instead, setInstead] = useState<{
+    readonly changes: readonly Change[];
+    readonly costs: number;
+    readonly atMost: boolean;
+  } | null>(null);
   const askInstead = () => {
     const changes = noneLeft(job, line);
     planner.planQuickly(applyChanges(job, changes)).then(
@@ -173,7 +179,8 @@ function useInstead(line: BoardLine, plan: Plan) {
         const lacking = then.buying.unplaced[0];
         if (lacking)
           dispatch(said({ text: `Nothing else in stock will do: ${lacking.because}. Try another yard.`, bad: true }));
-        else setInstead({ changes, costs: then.list.total - plan.list.total });
+        // A longer search may still find cheaper ones: what is promised is kept, or less.
+        else setInstead({ changes, costs: then.list.total - plan.list.total, atMost: !isProved(then) });
       },
       (error: Error) => void dispatch(said({ text: error.message, bad: true })),
     );

@@ -5,6 +5,7 @@ import {
   holdingsOf,
   inches,
   planJob,
+  SAMPLE_YARDS,
   type Entry,
   type Job,
   type Plan,
@@ -79,4 +80,24 @@ test('all boxes of a line are taken at once, and are not bought again', () => {
   const row = then.list.hardware.find(({ offer }) => offer.id === boxes.offer.id);
   expect(row).toMatchObject({ count: 0, owned: boxes.count, paid: boxes.total });
   expect(then.list.total).toBe(first.list.total);
+});
+
+test('at two yards, spares too: a board that is kept is one board, on the receipt of its own yard', () => {
+  const [, other] = SAMPLE_YARDS.filter(({ id }) => id !== job.yard.id);
+  const two: Job = { ...job, spares: 'each', alsoAt: [{ ...other!, tax: 3 }] };
+  const before = plan(two);
+  const away = before.list.boards.find(({ offer, count }) => count > 0 && offer.id.startsWith(`${other!.id}.`));
+  const here = before.list.boards.find(({ offer, count }) => count > 0 && !offer.id.startsWith(`${other!.id}.`));
+  for (const row of [away, here].filter((one) => one !== undefined)) {
+    const marked = keepWithStretch(two, row, [{ from: inches(1), to: inches(2) }], stamp);
+    for (const entries of [keep(two, row, null, stamp), marked]) {
+      const { list } = plan(told(two, entries));
+      expect(list.boards.reduce((sum, { owned }) => sum + owned, 0)).toBe(1);
+      const yard = row === away ? two.alsoAt[0]! : two.yard;
+      expect(list.receipts).toMatchObject([
+        { yard: { id: yard.id }, subtotal: row.offer.price, tax: Math.round((row.offer.price * yard.tax) / 100) },
+      ]);
+    }
+  }
+  expect(here ?? away).toBeDefined();
 });
