@@ -108,9 +108,11 @@ function settled(used: ReadonlyMap<string, number>, { hardware, notSold }: Rehea
   const faults: Fault[] = [];
   const bought = new Map<string, number>();
   const poured = new Set<string>();
-  for (const { offer, count } of hardware) {
+  for (const { offer, count, owned, need } of hardware) {
     const key = `${offer.kind} ${offer.size}`;
-    bought.set(key, (bought.get(key) ?? 0) + count * offer.count);
+    // What was bought and is not needed any more lies idle: that is told where the money is.
+    if (need.count === 0) continue;
+    bought.set(key, (bought.get(key) ?? 0) + (count + owned) * offer.count);
     if (['glue', 'stain', 'finish', 'disc'].includes(offer.kind)) poured.add(key);
   }
   const missing = new Set(notSold.map(({ kind, size }) => `${kind} ${size}`));
@@ -139,9 +141,15 @@ export type Rehearsal = {
  * the order of the steps. One copy of each piece is built; boards, screws and hardware are counted for all.
  */
 export function rehearse(plan: Rehearsed, job: Pick<Job, 'shop'>): Rehearsal {
-  const sawn = sawBoards(plan.buying.boards, plan.cuts, plan.setups, (board) =>
+  // What is cut is there; only what is left goes through the saw.
+  const left = plan.buying.boards.filter(({ state }) => state !== 'cut');
+  const numbers = new Set(left.map(({ number }) => number));
+  const setups = plan.setups.filter((setup) => setup.boards.some((number) => numbers.has(number)));
+  const sawnNow = sawBoards(left, plan.cuts, setups, (board) =>
     kerfFor(job.shop, 'sheet' in board.offer ? 'sheet' : 'board'),
   );
+  const cutBefore = plan.buying.boards.flatMap(({ state, pieces }) => (state === 'cut' ? pieces : []));
+  const sawn = { faults: sawnNow.faults, pieces: [...cutBefore, ...sawnNow.pieces] };
   const faults: Fault[] = [...sawn.faults];
   const used = new Map<string, number>();
   let operations = 0;
