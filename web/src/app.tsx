@@ -3,7 +3,7 @@ import './look/base.css';
 import './ui/layout.css';
 import createCache from '@emotion/cache';
 import { CacheProvider } from '@emotion/react';
-import { Alert, CssBaseline, Snackbar, ThemeProvider } from '@mui/material';
+import { Alert, Button, CssBaseline, Snackbar, ThemeProvider } from '@mui/material';
 import { lazy, Suspense, useMemo } from 'react';
 import { createBrowserRouter, Navigate, RouterProvider, useParams } from 'react-router';
 import { stageOf } from './stages/registry';
@@ -84,6 +84,10 @@ const cache = createCache({ key: 'sill', ...(nonce ? { nonce } : {}) });
 function Message() {
   const message = useFrom((state) => state.view.message);
   const dispatch = useApp();
+  const follow = () => {
+    if (message?.link) void router.navigate(message.link.to);
+    dispatch(said(null));
+  };
   return (
     <Snackbar
       open={message !== null}
@@ -93,6 +97,11 @@ function Message() {
     >
       <Alert variant="filled" severity={message?.bad ? 'error' : 'info'} onClose={() => dispatch(said(null))}>
         {message?.text}
+        {message?.link && (
+          <Button size="small" color="inherit" variant="text" onClick={follow}>
+            {message.link.words}
+          </Button>
+        )}
       </Alert>
     </Snackbar>
   );

@@ -1,4 +1,4 @@
-import { inches, mm } from '../length';
+import { inches, mm, type Length } from '../length';
 import { applyChanges, type Change, type Job, type Piece, set } from '../job';
 import { familyOf, topOf, type Part, type Specs } from '../piece';
 import { planJob, priceJob, type Plan, type PlanOptions } from '../plan';
@@ -51,11 +51,15 @@ function otherChoices(piece: Piece, specs: Specs, path: 'choices' | 'topChoices'
 
 const lower = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
 
+/** Once something is bought or cut, half an inch may be what saves a board. */
+const lessOf = ({ units, ledger }: Job): readonly Length[] =>
+  ledger.length === 0 ? LESS[units] : [units === 'in' ? inches(1 / 2) : mm(12), ...LESS[units]];
+
 /** Every single change worth a try: a size less, another choice, another yard, no spares. */
 export function wishes(job: Job, yards: readonly Yard[]): readonly Wish[] {
   const sizes = job.pieces.flatMap((piece) =>
     (['length', 'width'] as const).flatMap((side) =>
-      LESS[job.units].flatMap((less): readonly Wish[] => {
+      lessOf(job).flatMap((less): readonly Wish[] => {
         const size = piece.size[side] - less;
         return size < inches(8)
           ? []

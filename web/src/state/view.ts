@@ -6,7 +6,12 @@ export type ScreenLook = 'light' | 'workshop';
 export type ViewState = {
   readonly marked: string | null;
   readonly look: ScreenLook;
-  readonly message: { readonly text: string; readonly bad: boolean } | null;
+  /** `link` leads to where more can be done about it. */
+  readonly message: {
+    readonly text: string;
+    readonly bad: boolean;
+    readonly link?: { readonly to: string; readonly words: string };
+  } | null;
 };
 
 const initialState: ViewState = { marked: null, look: 'light', message: null };
