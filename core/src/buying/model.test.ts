@@ -11,7 +11,7 @@ import { SAMPLE_YARDS } from '../stock';
 import { holdingsOf } from '../ledger';
 import { newStamp, told } from '../testing/telling';
 import { runs } from '../testing/runs';
-import { boughtAs, boxBought, cutAs, spoiledAs, type Board, type Stamp } from './index';
+import { boughtAs, boxBought, cutAs, lockOf, spoiledAs, type Board, type Stamp } from './index';
 
 /**
  * What is owned, kept by the tests alone: each thing by its id, what was paid, how it was cut, whether it is there. It
@@ -48,9 +48,12 @@ function after(model: Model, entry: Entry): Model {
   }
   if (entry.what === 'returned') change(entry.of, { there: false, returned: true });
   if (entry.what === 'marked') change(entry.of, { bad: entry.bad });
-  if (entry.what === 'spoiled' || entry.what === 'gone')
+  if (entry.what === 'spoiled' || entry.what === 'gone' || entry.what === 'racked')
     for (const id of next.keys()) if (id === entry.of || id.startsWith(`${entry.of}/`)) change(id, { there: false });
   if (entry.what === 'cut') {
+    // A row on hand may be taken out once it is cut: the wood is there all the same.
+    const { material, length, width } = entry;
+    if (!next.has(entry.of)) next.set(entry.of, { ...WOOD, material, length, width });
     change(entry.of, { laid: entry.pieces });
     if (entry.by === null) {
       entry.pieces.forEach(({ length, width }, k) =>
@@ -202,6 +205,31 @@ const EVENTS: Readonly<Record<string, (scene: Scene, n: number) => readonly Entr
     ),
   giveAway: ({ job, stamp }, n) =>
     pick([...holdingsOf(job).bodies.values()], n, ({ id }) => [{ id: stamp.id(), at: stamp.at, what: 'gone', of: id }]),
+  rack: ({ job, stamp }, n) =>
+    pick([...holdingsOf(job).bodies.values()], n, ({ id }) => [
+      { id: stamp.id(), at: stamp.at, what: 'racked', of: id, row: `row${n}` },
+    ]),
+  keep: ({ job, planned, stamp }, n) => {
+    const open = planned().buying.boards.filter(
+      ({ state, kept }) => kept === null && state !== 'cut' && state !== 'begun',
+    );
+    return pick(open, n, (board) => ({ ...job, locks: [...job.locks, lockOf(board, stamp.id())] }));
+  },
+  letGo: ({ job }, n) => ({ ...job, locks: job.locks.slice(n % 3) }),
+  found: ({ job, stamp }, n) => {
+    const { material, length, width } = nth(
+      [
+        { material: '2x4', length: 50, width: 3.5 },
+        { material: '2x6', length: 70, width: 5.5 },
+        { material: '1x4', length: 36, width: 3.5 },
+        { material: 'ply 3/4', length: 48, width: 24 },
+      ] as const,
+      n % 4,
+    );
+    const row = { id: stamp.id(), material, length: inches(length), width: inches(width), count: 1 + (n % 2) };
+    return { ...job, onHand: [...job.onHand, { ...row, squared: n % 3 > 0, bad: [], where: '', note: '' }] };
+  },
+  lost: ({ job }, n) => ({ ...job, onHand: job.onHand.filter((_, k) => k !== n % 3) }),
   mark: ({ job, stamp }, n) =>
     pick(
       [...holdingsOf(job).bodies.values()].filter(({ bought, state }) => bought && state === 'whole'),
