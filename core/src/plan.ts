@@ -2,11 +2,20 @@ import { first, nth } from './lists';
 import { areasOf, finishingNeeds, finishingSteps, type Areas } from './finishing';
 import { blanksOf } from './milling';
 import { buildPiece, salvageFor, topCandidates, weightOf, type Joint, type Part } from './piece';
-import { buyingList, chooseBoards, type Boards, type BuyingList, type ChooseOptions, type SolveCache } from './buying';
+import {
+  buyingList,
+  chooseBoards,
+  withOffcutsLeft,
+  type Boards,
+  type BuyingList,
+  type ChooseOptions,
+  type SolveCache,
+} from './buying';
 import { fastenings, hardwareNeeds, type Fastening } from './joinery';
 import { minutesAt, type NumberedCut, type Setup } from './sawing';
 import { saturdays, type BenchCalendar } from './calendar';
 import { findingsOf, type PieceFacts } from './checking';
+import { holdingsOf } from './ledger';
 import { kerfFor, type Finding, type Job, type Piece } from './job';
 import { sizesOf, type HardwareNeed, type Nominal } from './stock';
 import { sawable, unbuilt, unordered } from './unworked';
@@ -240,7 +249,7 @@ export function planJob(job: Job, options: PlanOptions): Plan {
   const chains = pieces.flatMap(({ piece, steps }) =>
     Array.from({ length: piece.copies }, () => steps.map(({ id, work, pause }) => ({ id, work, wait: pause }))),
   );
-  const offcuts = offcutUses(boards, pieces, kerfFor(job.shop, 'board'));
+  const offcuts = offcutUses(withOffcutsLeft(boards, holdingsOf(job)), pieces, kerfFor(job.shop, 'board'));
   const pounds = Math.max(0, ...pieces.map((item) => item.weight));
   return {
     pieces,

@@ -179,3 +179,27 @@ test('a board that is cut is told at no setting that has others left: what is do
   const laid = (of: Plan) => of.buying.boards.map(({ pieces }) => pieces.map(({ blank, x }) => [blank.part.id, x]));
   expect(laid(after)).toEqual(laid(before));
 });
+
+test('an offcut that is given away has no job any more', () => {
+  const job = jobOf('standing');
+  const done = plan(job).buying.boards.reduce<Job>((so, board) => {
+    const same = plan(so).buying.boards.find(
+      ({ state, pieces }) => state === 'to buy' && pieces.length === board.pieces.length,
+    );
+    return same ? cut(so, same) : so;
+  }, job);
+  const { offcuts } = plan(done);
+  const use = sure(
+    offcuts.find(({ board }) =>
+      plan(done).buying.boards.some(({ number, state }) => number === board && state === 'cut'),
+    ),
+    'use of an offcut of a cut board',
+  );
+  const { bodies } = holdingsOf(done);
+  const away = [...bodies.values()]
+    .filter(({ id, length }) => id.includes('/o') && length === use.offcut.length)
+    .map(({ id }, k) => ({ id: `g${k}`, at: null, what: 'gone' as const, of: id }));
+  expect(away.length).toBeGreaterThan(0);
+  const after = plan(told(done, away)).offcuts;
+  expect(after.some(({ board, offcut }) => board === use.board && offcut.length === use.offcut.length)).toBe(false);
+});

@@ -30,6 +30,7 @@ export type BoardLine = Owned & {
   readonly spare: number;
   /** Cents, of what is still to buy. */
   readonly total: number;
+  /** What is still to be bought is for; of what is bought all that comes from it. */
   readonly partIds: readonly string[];
   /** Where the store should cut each board that is longer than the car; null for one it can not be cut for. */
   readonly storeCuts: readonly (readonly Length[] | null)[];
@@ -116,7 +117,8 @@ function boardLines(
   return [...offers.values()].map((offer): BoardLine => {
     const cut = mine.filter((board) => board.offer.id === offer.id);
     const spare = spares.reduce((sum, row) => sum + (row.offer.id === offer.id ? row.count : 0), 0);
-    const count = cut.filter(({ state }) => state === 'to buy').length + spare;
+    const toBuy = cut.filter(({ state }) => state === 'to buy');
+    const count = toBuy.length + spare;
     // What is cut is no longer driven anywhere.
     const driven = 'sheet' in offer ? [] : cut.filter(({ state }) => state === 'to buy' || state === 'bought');
     const long = driven.filter(({ length }) => length > job.shop.car);
@@ -126,7 +128,9 @@ function boardLines(
         fate,
       ),
       ...{ offer, count, spare, total: count * offer.price },
-      partIds: [...new Set(cut.flatMap((board) => board.pieces.map((piece) => piece.blank.part.id)))],
+      partIds: [
+        ...new Set((count > 0 ? toBuy : cut).flatMap((board) => board.pieces.map((piece) => piece.blank.part.id))),
+      ],
       storeCuts: long.map((board) => storeCuts(board, job.shop.car)),
     };
   });

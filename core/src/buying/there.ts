@@ -1,10 +1,10 @@
 import type { EntryOf, Job, OnHand } from '../job';
-import type { Body, Holdings } from '../ledger';
+import { offcutBody, type Body, type Holdings } from '../ledger';
 import { lean } from '../cutting';
-import type { Stocked } from '../stock';
+import type { Sizes, Stocked } from '../stock';
 import { boughtOffer, offerOf } from './offers';
+import type { Board } from './board';
 import { blankBoard, type BoardLaid } from './pool';
-import type { Sizes } from '../stock';
 
 /** A body that is cut, at some settings or wholly. */
 export type CutBody = Body & { readonly cut: EntryOf<'cut'> };
@@ -95,4 +95,15 @@ export function thereOf(
   }
   // In the order they were told of on hand, so that nothing else changes what is asked of the optimiser.
   return { rows: [...rows.values()], wholes, leftovers };
+}
+
+/** Boards with those of their offcuts that are there and that no other piece is cut from. */
+export function withOffcutsLeft(boards: readonly Board[], { bodies }: Holdings): readonly Board[] {
+  const used = new Set(boards.flatMap(({ body }) => body ?? []));
+  return boards.map((board) => {
+    const { body, state, offcuts } = board;
+    if (body === null || state !== 'cut') return board;
+    const isLeft = (id: string) => bodies.get(id)?.state === 'whole' && !used.has(id);
+    return { ...board, offcuts: offcuts.filter((_, k) => isLeft(offcutBody(body, k))) };
+  });
 }

@@ -46,7 +46,7 @@ export type Holdings = {
 /** The id of the `k`th of a row on hand, counted from one. */
 export const handBody = ({ id }: Pick<OnHand, 'id'>, k: number): string => `hand.${id}:${k}`;
 export const pieceBody = (body: string, k: number): string => `${body}/p${k}`;
-const offcutBody = (body: string, k: number): string => `${body}/o${k}`;
+export const offcutBody = (body: string, k: number): string => `${body}/o${k}`;
 /** The body that all of this was one of: a whole board. */
 export const rootOf = (body: string): string => body.slice(0, (body + '/').indexOf('/'));
 

@@ -16,8 +16,8 @@ type Telling = {
   readonly holdings: Holdings;
   readonly units: Units;
   readonly label: (id: string) => string;
-  /** The sentence of each step, by its id. */
-  readonly steps: ReadonlyMap<string, string>;
+  /** The sentence of each step, by its id; null while the plan is not there. */
+  readonly steps: ReadonlyMap<string, string> | null;
 };
 
 /** The sentence of each step of a plan, by the id it is ticked off under. */
@@ -70,7 +70,7 @@ export function entryWords(entry: Entry, telling: Telling): string {
     case 'fetched':
       return 'From the rack';
     case 'done':
-      return `Done: ${steps.get(entry.of) ?? (entry.of.startsWith('saw:') ? 'a pass at the saw' : 'a step that the plan has no more')}`;
+      return `Done: ${steps?.get(entry.of) ?? (entry.of.startsWith('saw:') ? 'a pass at the saw' : steps ? 'a step that the plan has no more' : 'a step')}`;
     case 'corrected':
       return 'Taken back as a mistake';
   }

@@ -23,7 +23,7 @@ export function LedgerTab({ plan }: { readonly plan: Plan | null }) {
   const tell = useTell();
   const [all, setAll] = useState(false);
   const standing = useMemo(() => new Set(standingEntries(job.ledger)), [job.ledger]);
-  const steps = useMemo(() => (plan ? stepSentences(plan, job.units) : new Map<string, string>()), [plan, job.units]);
+  const steps = useMemo(() => (plan ? stepSentences(plan, job.units) : null), [plan, job.units]);
   const told = [...job.ledger].reverse().filter(({ what }) => what !== 'corrected');
   const telling = { holdings, units: job.units, label, steps };
   if (told.length === 0)
