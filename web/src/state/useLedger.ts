@@ -53,7 +53,8 @@ export function useDone() {
       const before = holdings.done.get(doing.id);
       tell(has(doing) && before ? corrections([before.id]) : tick([doing]));
     },
-    /** Ticks those that are not; no change where all are. `more` is told with them. */
-    tick: (all: readonly Doing[], more: readonly Entry[] = []) => tell([...tick(all), ...more]),
+    /** Ticks those that are not; no change where all are. `more` is told and `changes` are made with them. */
+    tick: (all: readonly Doing[], more: readonly Entry[] = [], changes: readonly Change[] = []) =>
+      tell([...tick(all), ...more], changes),
   };
 }

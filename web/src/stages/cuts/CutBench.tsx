@@ -112,7 +112,8 @@ export function CutBench({ plan, onClose }: { readonly plan: Plan; readonly onCl
       first={at === 0}
       last={nextFrom(at + 1) === list.length}
       onNext={() => {
-        tick([passDoing(pass)], k + 1 === count ? sawing.told(setup) : []);
+        const isLast = list.every((one) => one === item || one.setup.id !== setup.id || isDone(one));
+        tick([passDoing(pass)], isLast ? sawing.told(setup) : [], isLast ? sawing.wishes(setup) : []);
         const next = nextFrom(at + 1);
         if (next < list.length) setAt(next);
         else onClose();

@@ -25,6 +25,7 @@ export function useSawing(plan: Plan) {
     has,
     isThrough,
     told,
+    wishes,
     toggle: (setup: Setup) => (has(setup) ? tell(notSawn(job, setup, sawn, STAMP)) : tell(told(setup), wishes(setup))),
   };
 }
