@@ -61,6 +61,15 @@ function carriedOver({ holdings, job, material }: Surroundings, cuts: readonly C
   return { boards, serving, unfit };
 }
 
+/** Whether all of a layout lies on what a board is now, and on none of its bad stretches. */
+const liesOn = ({ pieces }: Lock, { length, width, bad }: OnHand): boolean =>
+  pieces.every(
+    (piece) =>
+      piece.x + piece.length <= length &&
+      piece.y + piece.width <= width &&
+      bad.every(({ from, to }) => piece.x >= to || piece.x + piece.length <= from),
+  );
+
 /** Boards laid out as a person wishes, from what is there or sold; wishes that can not be; what is left then. */
 function wishedFor({ locks, offers, material, job }: Surroundings, { rows, wholes }: There, wants: Wants) {
   const sizes = sizesOf(job.measured);
@@ -73,7 +82,8 @@ function wishedFor({ locks, offers, material, job }: Surroundings, { rows, whole
     const own = spare.findIndex(({ bought }) => bought?.offer === from);
     const bought = spare[own]?.bought;
     const offer = hand ? offerOf(hand) : bought ? boughtOffer(bought) : offers.find((row) => row.id === from);
-    const pieces = offer && wants.takeAll(lock.pieces, (blank, piece) => isAsPlanned(blank, piece, material));
+    const isFree = hand === null || liesOn(lock, hand);
+    const pieces = isFree && offer && wants.takeAll(lock.pieces, (blank, piece) => isAsPlanned(blank, piece, material));
     if (!offer || !pieces) {
       lost.push(lock);
       return [];

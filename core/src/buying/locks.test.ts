@@ -164,3 +164,18 @@ describe('boards chosen for something else than their price', () => {
     }
   });
 });
+
+test('a kept board that turns out bad where a piece lies can not be kept so', () => {
+  const row = { id: 'h2', material: 'select 1x4' as const, length: inches(70), width: inches(3.5), count: 1 };
+  const hand = { ...row, squared: true, bad: [], where: '', note: '' };
+  const job = { ...base, onHand: [hand] };
+  const own = mine(job).find((board) => board.hand?.id === 'h2')!;
+  const kept = { ...job, locks: [lockOf(own, 'a')] };
+  expect(plan(kept).buying.lostLocks).toEqual([]);
+  const bad = [{ from: own.pieces[0]!.x, to: own.pieces[0]!.x + inches(1) }];
+  const after = plan({ ...kept, onHand: [{ ...hand, bad }] }).buying;
+  expect(after.lostLocks.map(({ id }) => id)).toEqual(['a']);
+  for (const { hand: on, pieces } of after.boards)
+    for (const { x, length } of pieces)
+      expect((on?.bad ?? []).every(({ from, to }) => x >= to || x + length <= from)).toBe(true);
+});

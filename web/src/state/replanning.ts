@@ -60,8 +60,15 @@ export function listenForPlans(listen: Listen): void {
           const text = sinceWords(before, plan, job.units);
           // What is dearer now may be had for less in another way: each is tried and priced there.
           const link = { to: `/jobs/${id}/stock?tab=buy`, words: 'What would save' };
-          if (text !== null)
-            dispatch(said({ text, bad: false, ...(plan.list.total > before.list.total ? { link } : {}) }));
+          const shown = getState().view.message;
+          if (text !== null && !shown?.bad)
+            dispatch(
+              said({
+                text: shown ? `${shown.text} ${text}` : text,
+                bad: false,
+                ...(plan.list.total > before.list.total ? { link } : {}),
+              }),
+            );
         }
         if (isProved(plan)) return;
         await proveOn(plan);
