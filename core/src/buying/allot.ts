@@ -8,7 +8,7 @@ import { cutBoard, originOf, sourceOf, type CutBody } from './there';
 type Lying = { readonly part: string; readonly length: number; readonly width: number };
 
 /** What a board gives, wherever it lies on it: two boards that give the same may be cut one as the other. */
-const gives = (pieces: readonly Lying[]): string =>
+export const gives = (pieces: readonly Lying[]): string =>
   pieces
     .map(({ part, length, width }) => `${part} ${length} ${width}`)
     .sort()

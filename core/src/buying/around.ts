@@ -3,11 +3,11 @@ import type { EntryOf, Job, Lock, OnHand } from '../job';
 import { pieceBody, type Body, type Holdings } from '../ledger';
 import type { Blank } from '../milling';
 import { sizesOf, type BoardOffer, type SheetOffer, type Stocked } from '../stock';
-import { allotted } from './allot';
+import { allotted, gives } from './allot';
 import { canBecome, isAsPlanned, wantsOf, type Wants } from './locks';
 import { boughtOffer, offerOf } from './offers';
 import { blankBoard, type BoardLaid, type StockPool } from './pool';
-import { asRow, cutBoard, isCut, thereOf, type CutBody, type There } from './there';
+import { asRow, cutBoard, isCut, originOf, thereOf, type CutBody, type There } from './there';
 
 /** A cut piece that is no part of the plan: of another size, wood or angle, or more than are wanted. */
 export type Unfit = {
@@ -202,12 +202,20 @@ export function settleAround(asked: Surroundings): Around {
     bodies.flatMap(({ state, piece, from }) => (piece && state !== 'whole' ? (from ?? []) : [])),
   );
   const fixed = new Set(cuts.filter(({ id }) => !byPrice || disturbed.has(id)).map(({ id }) => id));
+  // A wish that was carried out is none any more: its board is cut, and what is left of it is there.
+  const locks = asked.locks.filter((lock) => {
+    const body = cuts.find(
+      (one) => !fixed.has(one.id) && originOf(one) === lock.from && gives(one.cut.pieces) === gives(lock.pieces),
+    );
+    if (body) fixed.add(body.id);
+    return !body;
+  });
   const withParents = (body: CutBody): readonly string[] => {
     const parent = cuts.find(({ id }) => id === body.from);
     return parent ? [...withParents(parent), body.id] : [body.id];
   };
   for (let more = 1; ; more *= 2) {
-    const { around, unlike } = layAround(asked, fixed, cuts);
+    const { around, unlike } = layAround({ ...asked, locks }, fixed, cuts);
     if (unlike.length === 0) return around;
     for (const body of unlike.slice(0, more)) withParents(body).forEach((id) => fixed.add(id));
   }

@@ -8,7 +8,7 @@ import { planJob, type Plan } from '../plan';
 import { newPiece, STARTS } from '../piece';
 import { runs } from '../testing/runs';
 import { newStamp, told } from '../testing/telling';
-import { boughtAs, cutAs, type Board } from './index';
+import { boughtAs, cutAs, lockOf, type Board } from './index';
 
 const plan = (job: Job): Plan => planJob(job, { today: '2026-11-24', effort: 'quick' });
 const jobOf = (start: string): Job => ({ ...newJob('facts'), spares: 'none', pieces: [newPiece('p', start)] });
@@ -202,4 +202,18 @@ test('an offcut that is given away has no job any more', () => {
   expect(away.length).toBeGreaterThan(0);
   const after = plan(told(done, away)).offcuts;
   expect(after.some(({ board, offcut }) => board === use.board && offcut.length === use.offcut.length)).toBe(false);
+});
+
+test('a kept board that is cut is a wish no more: what is left of it serves others, as of any that is cut', () => {
+  const job = jobOf('pedestal');
+  const board = sure(
+    plan(job).buying.boards.find(({ state, offcuts }) => state === 'to buy' && offcuts.length > 0),
+    'board with an offcut',
+  );
+  const kept = { ...job, locks: [lockOf(board, 'k')] };
+  const done = cut(kept, board);
+  const after = holds(done);
+  expect(after.buying.lostLocks).toEqual([]);
+  expect(after.buying.boards.some(({ kept: by }) => by !== null)).toBe(false);
+  expect(after.buying.wish).toBe(0);
 });
