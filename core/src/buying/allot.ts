@@ -3,7 +3,7 @@ import type { Body, Holdings } from '../ledger';
 import type { Sizes } from '../stock';
 import { boughtOffer } from './offers';
 import type { BoardLaid } from './pool';
-import { cutBoard, originOf, sourceOf, type CutBody } from './there';
+import { cutBoard, isBoughtFor, originOf, sourceOf, type CutBody } from './there';
 
 type Lying = { readonly part: string; readonly length: number; readonly width: number };
 
@@ -15,11 +15,6 @@ export const gives = (pieces: readonly Lying[]): string =>
     .join();
 const givesOf = ({ pieces }: BoardLaid): string =>
   gives(pieces.map(({ blank, length, width }) => ({ part: blank.part.id, length, width })));
-const partsOf = ({ pieces }: BoardLaid): string =>
-  pieces
-    .map(({ blank }) => blank.part.id)
-    .sort()
-    .join();
 
 /** Each board as the cut body that it was cut just like; bodies that no board is like. */
 function likeCut(boards: readonly BoardLaid[], loose: readonly CutBody[], sizes: Sizes) {
@@ -66,9 +61,7 @@ export function allotted(
       const own = claim(
         wholes,
         ({ bought, length }) =>
-          bought?.offer === board.offer.id &&
-          length === board.length &&
-          (!forThese || [...bought.parts].sort().join() === partsOf(board)),
+          bought?.offer === board.offer.id && length === board.length && (!forThese || isBoughtFor(bought, board)),
       );
       if (own?.bought) told[at] = { ...board, body: own.id, state: 'bought', offer: boughtOffer(own.bought) };
     });

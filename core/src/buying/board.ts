@@ -24,6 +24,9 @@ export const ownSize = ({
 }: Pick<CutPiece, 'length' | 'width' | 'turned'>): { readonly length: Length; readonly width: Length } =>
   turned ? { length: width, width: length } : { length, width };
 
+/** Cut, at some settings of the saw or wholly: it stays as it lies. */
+export const isCutInto = ({ state }: Pick<Board, 'state'>): boolean => state === 'begun' || state === 'cut';
+
 /** One board or sheet to cut, bought or there already. Numbers run through the job, in the order they are cut. */
 export type Board = {
   readonly number: number;

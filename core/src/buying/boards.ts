@@ -1,6 +1,6 @@
 import { first, sure } from '../lists';
 import type { Job, Lock } from '../job';
-import { holdingsOf, rootOf, type Body } from '../ledger';
+import { holdingsOf, isThere, rootOf, type Body } from '../ledger';
 import { combine, type SolveOptions, type Solved } from '../cutting';
 import type { Blank } from '../milling';
 import { boardKey, LUMBER_NAMES, NOMINALS, SHEET_NAMES, type Stocked } from '../stock';
@@ -126,9 +126,7 @@ export function chooseBoards(
     cost: mix.cost + paid,
     lowerBound: pools.reduce((sum, { lowerBound }) => sum + lowerBound, paid),
     unplaced,
-    idle: bodies.filter(
-      ({ bought, state, id }) => bought && ['whole', 'begun', 'cut'].includes(state) && !used.has(id),
-    ),
+    idle: bodies.filter((body) => body.bought && isThere(body) && !used.has(body.id)),
     left: leftOf(bodies, chosen),
     unfit: pools.flatMap((pool) => pool.unfit),
     lostLocks: wishes.flatMap(({ lock, material }) => (material === null || lost.includes(lock) ? [lock] : [])),

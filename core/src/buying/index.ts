@@ -14,5 +14,5 @@ export * from './store-cuts';
 export * from './judge';
 export { lockOf, withPiece, type Refusal } from './locks';
 export * from './telling';
-export { withOffcutsLeft } from './there';
+export { asRow, withOffcutsLeft } from './there';
 export * from './now';

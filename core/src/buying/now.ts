@@ -1,12 +1,7 @@
 import type { Body, Holdings } from '../ledger';
 import type { Board } from './board';
 import type { BoardLine, HardwareLine } from './list';
-
-const partsOf = ({ pieces }: Board): string =>
-  pieces
-    .map(({ blank }) => blank.part.id)
-    .sort()
-    .join();
+import { isBoughtFor } from './there';
 
 const stateOf = ({ state, bought }: Body): Board['state'] =>
   state === 'cut' || state === 'begun' ? state : bought ? 'bought' : 'on hand';
@@ -19,9 +14,7 @@ export function boardsNow(boards: readonly Board[], { bodies }: Holdings): reado
   const known = new Set(boards.flatMap(({ body }) => body ?? []));
   const fresh = [...bodies.values()].filter(({ id, bought }) => bought && bought.parts.length > 0 && !known.has(id));
   return boards.map((board) => {
-    const at = fresh.findIndex(
-      ({ bought }) => bought?.offer === board.offer.id && [...bought.parts].sort().join() === partsOf(board),
-    );
+    const at = fresh.findIndex(({ bought }) => bought && isBoughtFor(bought, board));
     const body = board.body === null ? fresh.splice(at, at < 0 ? 0 : 1)[0] : bodies.get(board.body);
     return body ? { ...board, body: body.id, state: stateOf(body) } : board;
   });

@@ -56,6 +56,15 @@ export const cutBoard = (body: CutBody, pieces: BoardLaid['pieces'], sizes: Size
   offcuts: body.cut.offcuts,
 });
 
+/** Whether a board was bought for just the pieces of a board of the plan, by the offer that it is of. */
+export const isBoughtFor = (
+  { offer, parts }: EntryOf<'bought'>,
+  board: Pick<BoardLaid, 'offer' | 'pieces'>,
+): boolean => {
+  const wanted = board.pieces.map(({ blank }) => blank.part.id);
+  return offer === board.offer.id && [...parts].sort().join() === wanted.sort().join();
+};
+
 /** What is there of a material while some of what is cut stays so, the rest looked at as if it were whole. */
 export type There = {
   /** Rows on hand and boards with a bad stretch: they go first. */

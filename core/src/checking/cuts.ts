@@ -4,7 +4,7 @@ import { SHORT_PIECE } from '../sawing';
 import { note, set } from '../job';
 import type { Finding, Job, Lock } from '../job';
 import { entered, holdingsOf, misentryWords, type Body } from '../ledger';
-import { ownSize, sparesFor } from '../buying';
+import { isCutInto, ownSize, sparesFor } from '../buying';
 import { printMaterial } from '../stock';
 import { tagList, together } from '../work';
 import { dim, listOf, say, strong, tag, type Phrase } from '../words';
@@ -67,7 +67,7 @@ function wishNotes({ locks }: Job, { wish, lostLocks }: Facts['buying']): readon
 function factNotes(job: Job, { boards, unfit, idle }: Facts['buying'], spares: readonly Body[]): readonly Finding[] {
   const found: Finding[] = [];
   const larger = boards
-    .filter(({ state }) => state === 'cut' || state === 'begun')
+    .filter(isCutInto)
     .flatMap(({ pieces }) => pieces)
     .flatMap((piece) => {
       const { blank } = piece;

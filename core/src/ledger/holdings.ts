@@ -44,7 +44,7 @@ export type Holdings = {
 };
 
 /** The id of the `k`th of a row on hand, counted from one. */
-export const handBody = ({ id }: Pick<OnHand, 'id'>, k: number): string => `hand.${id}:${k}`;
+const handBody = ({ id }: Pick<OnHand, 'id'>, k: number): string => `hand.${id}:${k}`;
 export const pieceBody = (body: string, k: number): string => `${body}/p${k}`;
 export const offcutBody = (body: string, k: number): string => `${body}/o${k}`;
 /** The body that all of this was one of: a whole board. */
@@ -75,6 +75,9 @@ export function standingEntries(ledger: readonly Entry[]): readonly Entry[] {
   return kept;
 }
 
+/** Whether a body is in the job still: whole, or cut for it. */
+export const isThere = ({ state }: Body): boolean => state === 'whole' || state === 'begun' || state === 'cut';
+
 /** Whether two cuts of one body lay out the same. */
 const isSameCut = (a: EntryOf<'cut'>, b: EntryOf<'cut'>): boolean =>
   JSON.stringify([a.pieces, a.cuts, a.offcuts]) === JSON.stringify([b.pieces, b.cuts, b.offcuts]);
@@ -92,7 +95,7 @@ type Books = {
 function end({ bodies }: Books, entry: EntryOf<'spoiled' | 'gone' | 'racked'>): Misentry['why'] | null {
   const body = bodies.get(entry.of);
   if (!body) return 'unknown';
-  if (body.state !== 'whole' && body.state !== 'begun' && body.state !== 'cut') return 'not there';
+  if (!isThere(body)) return 'not there';
   bodies.set(body.id, { ...body, state: entry.what });
   for (const part of bodies.values())
     if (part.id.startsWith(`${body.id}/`) && part.state === 'whole')
@@ -205,4 +208,14 @@ export function holdingsOf({ ledger, onHand }: Pick<Job, 'ledger' | 'onHand'>): 
   const holdings = { ...books, boxes: [...books.boxes.values()] };
   known.set(ledger, { onHand, holdings });
   return holdings;
+}
+
+/** Rows on hand with so many as are in the job still; not those that are all spoiled, given away or on the rack. */
+export function handsThere(job: Pick<Job, 'ledger' | 'onHand'>): readonly OnHand[] {
+  const { bodies } = holdingsOf(job);
+  return job.onHand.flatMap((hand) => {
+    const units = Array.from({ length: hand.count }, (_, k) => bodies.get(handBody(hand, k + 1)));
+    const count = units.filter((body) => body && isThere(body)).length;
+    return count > 0 ? [{ ...hand, count }] : [];
+  });
 }

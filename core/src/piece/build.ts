@@ -1,7 +1,7 @@
 import { first, held, sure } from '../lists';
 import { inches, type Length, type Units } from '../length';
 import { note, set } from '../job';
-import { handBody, holdingsOf } from '../ledger';
+import { handsThere } from '../ledger';
 import type { Finding, Job, Piece, Shop } from '../job';
 import { common, contacts, faceArea, volumeOf, type Solid } from '../solid';
 import { boardKey, sizesIn, TABLE_SIZES, topNominals, type Nominal, type Sizes } from '../stock';
@@ -314,12 +314,7 @@ export function salvageFor(piece: Piece, job: Pick<Job, 'pieces' | 'onHand' | 's
   if (!asks(piece) || job.pieces.find(asks)?.id !== piece.id) return [];
   const chosen = settled(planks.choices, piece.topChoices) as Choices as { readonly planks: Nominal };
   const material = boardKey(piece.wood, chosen.planks);
-  const { bodies } = holdingsOf(job);
   // What was cut was cut for it; what is on the rack, given away or spoiled is not there.
-  const isHere = (id: string) => ['whole', 'begun', 'cut'].includes(bodies.get(id)?.state ?? 'gone');
-  const there = job.onHand.flatMap((hand) => {
-    const units = Array.from({ length: hand.count }, (_, k) => handBody(hand, k + 1)).filter(isHere);
-    return hand.material === material && units.length > 0 ? [{ ...hand, count: units.length }] : [];
-  });
+  const there = handsThere(job).filter((hand) => hand.material === material);
   return usableLengths(there, job.shop.squareEnds, piece.copies);
 }

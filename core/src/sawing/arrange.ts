@@ -1,7 +1,7 @@
 import { first, nth, sure } from '../lists';
 import { inches, type Length } from '../length';
 import { able, kerfFor, WAYS, type Shop } from '../job';
-import { KEEP_OFFCUT, type Board, type CutPiece } from '../buying';
+import { isCutInto, KEEP_OFFCUT, type Board, type CutPiece } from '../buying';
 import type { Rip } from '../milling';
 
 /** Pieces next to each other on a board that stay in one until they are ripped. */
@@ -145,7 +145,7 @@ export function arrange(board: Board, shop: Shop): SawnBoard {
   // What is cut lies where it was cut, also where a piece beside it is no part any more.
   const places = new Set(board.pieces.map(({ blank, x }) => `${blank.part.id} ${x}`));
   const moves = laid.some(({ pieces }) => pieces.some(({ blank, x }) => !places.has(`${blank.part.id} ${x}`)));
-  const isCut = board.state === 'cut' || board.state === 'begun';
+  const isCut = isCutInto(board);
   if (isCut && moves) return asItLies;
   const sawn = withPieces(board, runs, laid, kerf);
   const { cuts, offcuts } = isCut ? board : sawn;

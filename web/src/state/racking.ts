@@ -1,5 +1,5 @@
 import { isAnyOf } from '@reduxjs/toolkit';
-import { holdingsOf, type Entry, type Job, type OnHand } from '@sill/core';
+import { asRow, holdingsOf, type Entry, type Job, type OnHand } from '@sill/core';
 import { redone, undone } from './bench';
 import { RACK, server } from './server';
 import { said } from './view';
@@ -23,9 +23,9 @@ function movesBetween(before: Job, after: Job): Moves {
     const moved = came.flatMap((entry) => (entry.what === 'racked' && entry.row === row ? [entry.of] : []));
     const body = bodies.get(moved[0] ?? '');
     if (!body) return [];
-    const { material, length, width, squared, bad, note, hand } = body;
-    const wood = { material, length, width, squared, bad, note: hand?.note ?? note, where: hand?.where ?? '' };
-    return [{ ...wood, id: row, count: moved.length }];
+    const { note, hand } = body;
+    const known = { note: hand?.note ?? note, where: hand?.where ?? '' };
+    return [{ ...asRow(body), ...known, id: row, count: moved.length }];
   });
   return {
     put: [...racked, ...rowsOf(gone, 'fetched').flatMap((row) => before.onHand.filter(({ id }) => id === row))],

@@ -36,9 +36,10 @@ export function useTell(): (entries: readonly Entry[], more?: readonly Change[])
   };
 }
 
-/** Entries that take others back. */
-export const corrections = (ids: readonly string[]): readonly Entry[] =>
-  ids.map((of) => ({ id: STAMP.id(), at: STAMP.at, what: 'corrected', of }));
+/** An entry that says one thing of something: that it is spoiled, taken back, given away; or of an entry, a mistake. */
+export const about = (what: 'spoiled' | 'returned' | 'gone' | 'corrected', of: string): Entry => ({
+  ...{ id: STAMP.id(), at: STAMP.at, what, of },
+});
 
 /** Work that is ticked off: steps, and passes at the saw. */
 export function useDone() {
@@ -51,7 +52,7 @@ export function useDone() {
     has,
     toggle: (doing: Doing) => {
       const before = holdings.done.get(doing.id);
-      tell(has(doing) && before ? corrections([before.id]) : tick([doing]));
+      tell(has(doing) && before ? [about('corrected', before.id)] : tick([doing]));
     },
     /** Ticks those that are not; no change where all are. `more` is told and `changes` are made with them. */
     tick: (all: readonly Doing[], more: readonly Entry[] = [], changes: readonly Change[] = []) =>

@@ -17,7 +17,7 @@ import {
 } from '@sill/core';
 import { NoPlan } from '../stages/shared/NoPlan';
 import { useFrom, useJob, usePlan } from '../state/hooks';
-import { corrections, STAMP, useHoldings, useTell } from '../state/useLedger';
+import { about, STAMP, useHoldings, useTell } from '../state/useLedger';
 import { besides } from '../words/besides';
 import { Dim, Text } from '../words/Dim';
 import { runs, useLabel } from '../words/labels';
@@ -96,12 +96,17 @@ export default function YardPage() {
   );
 }
 
+/** The lines of boards as they stand after what was taken since the plan was made. */
+function useLinesNow({ list }: Plan): readonly BoardLine[] {
+  const holdings = useHoldings();
+  return list.boards.map((line) => lineNow(line, holdings));
+}
+
 /** The boards by yard and aisle; one is being chosen, the first that is still wanted unless another is tapped. */
 function Boards({ plan }: { readonly plan: Plan }) {
   const job = useJob();
   const [chosen, setChosen] = useState<string | null>(null);
-  const holdings = useHoldings();
-  const boards = plan.list.boards.map((line) => lineNow(line, holdings));
+  const boards = useLinesNow(plan);
   const stops = byYard(job, boards);
   const walked = stops.flatMap(({ lines }) => AISLES.flatMap(([, holds]) => lines.filter(holds)));
   const open = walked.find((line) => line.count > 0);
@@ -144,7 +149,7 @@ function HardwareRow({ line: planned }: { readonly line: HardwareLine }) {
     tell(
       count > 0
         ? boxesTaken(job, line, STAMP)
-        : corrections(boxes.filter((box) => box.offer === offer.id).map(({ id }) => id)),
+        : boxes.filter((box) => box.offer === offer.id).map(({ id }) => about('corrected', id)),
     );
   return (
     <li className="yard-line">
@@ -169,8 +174,7 @@ function HardwareRow({ line: planned }: { readonly line: HardwareLine }) {
 function YardSill({ plan }: { readonly plan: Plan }) {
   const job = useJob();
   const { total } = plan.list;
-  const holdings = useHoldings();
-  const boards = plan.list.boards.map((line) => lineNow(line, holdings));
+  const boards = useLinesNow(plan);
   const kept = boards.reduce((sum, line) => sum + taken(line), 0);
   const longest = Math.max(0, ...boards.flatMap(({ offer, count }) => (count > 0 ? [offer.length] : [])));
   return (

@@ -1,11 +1,11 @@
 import { mdiDotsHorizontal } from '@mdi/js';
 import { Divider, IconButton, ListSubheader, Menu, MenuItem } from '@mui/material';
 import { useState } from 'react';
-import { boardsNow, found, isSheet, type Board, type Plan } from '@sill/core';
+import { boardsNow, found, isCutInto, isSheet, type Board, type Plan } from '@sill/core';
 import { useHoldings } from '../../state/useLedger';
 import { Icon } from '../../ui/Icon';
 import { useLabel } from '../../words/labels';
-import { isCut, useBoards } from './useBoards';
+import { useBoards } from './useBoards';
 import './BoardMenu.css';
 
 /** What can be told or wished of a board as it stands. */
@@ -15,14 +15,14 @@ function useChoices(board: Board): readonly (readonly [string, () => void])[] {
   const of = (may: boolean, words: string, work: (board: Board) => void) =>
     may ? [[words, () => work(board)] as const] : [];
   return [
-    ...of(kept === null && !isCut(board), 'Keep it as it is', keep),
+    ...of(kept === null && !isCutInto(board), 'Keep it as it is', keep),
     ...of(kept !== null, 'Let it change again', free),
     ...of(state === 'to buy', 'It is bought, for these pieces', buy),
     ...of(state !== 'cut', 'It is cut', cut),
     ...of(true, 'It is spoiled: cut its pieces from another', spoil),
     ...of(state === 'bought', 'It is taken back to the yard', takeBack),
     ...of(state === 'bought', 'It is not bought after all', mistaken),
-    ...of(isCut(board), 'It is not cut after all', mistaken),
+    ...of(isCutInto(board), 'It is not cut after all', mistaken),
   ];
 }
 
@@ -50,10 +50,10 @@ export function BoardMenu({ board: { number }, plan }: { readonly board: Board; 
     work();
   };
   const elsewhere =
-    isSheet(board.material) || anchor === null || isCut(board)
+    isSheet(board.material) || anchor === null || isCutInto(board)
       ? []
       : boards
-          .filter((other) => other.material === board.material && other !== board && !isCut(other))
+          .filter((other) => other.material === board.material && other !== board && !isCutInto(other))
           .flatMap((other) => other.pieces.map((piece) => ({ piece, other })));
   return (
     <>

@@ -1,18 +1,20 @@
 import {
   boughtAs,
   cutAs,
+  isCutInto,
   lockOf,
   set,
   spoiledAs,
   standingEntries,
   withPiece,
   type Board,
+  type Change,
   type CutPiece,
   type Refusal,
 } from '@sill/core';
 import { useApp, useChange, useJob } from '../../state/hooks';
 import { newId } from '../../state/newId';
-import { corrections, STAMP, useTell } from '../../state/useLedger';
+import { about, STAMP, useTell } from '../../state/useLedger';
 import { said } from '../../state/view';
 
 const REFUSED: Readonly<Record<Refusal | 'cut', string>> = {
@@ -23,7 +25,9 @@ const REFUSED: Readonly<Record<Refusal | 'cut', string>> = {
   'already there': 'It lies there already.',
   cut: 'That board is cut already.',
 };
-export const isCut = ({ state }: Board): boolean => state === 'cut' || state === 'begun';
+/** The wish for a board let go. */
+export const letGo = ({ kept }: Board): readonly Change[] =>
+  kept === null ? [] : [set(null, ['locks', kept], undefined)];
 
 /** What a person wishes of boards, and what happened to them. */
 export function useBoards() {
@@ -31,35 +35,33 @@ export function useBoards() {
   const change = useChange();
   const tell = useTell();
   const dispatch = useApp();
-  const free = ({ kept }: Board) => (kept === null ? [] : [set(null, ['locks', kept], undefined)]);
   const refuse = (why: keyof typeof REFUSED) => dispatch(said({ text: `Left as it was. ${REFUSED[why]}`, bad: false }));
   return {
     keep: (board: Board) => {
       const lock = lockOf(board, board.kept ?? newId());
       change([set(null, ['locks', lock.id], lock)]);
     },
-    free: (board: Board) => change(free(board)),
+    free: (board: Board) => change(letGo(board)),
     buy: (board: Board) => tell(boughtAs(job, board, STAMP)),
     // A wish that is carried out is none any more.
-    cut: (board: Board) => tell(cutAs(job, board, null, STAMP), free(board)),
-    spoil: (board: Board) => tell(spoiledAs(job, board, STAMP), free(board)),
-    spoilPiece: (of: string) => tell([{ id: newId(), at: null, what: 'spoiled', of }]),
-    takeBack: (board: Board) =>
-      board.body !== null && tell([{ id: newId(), at: null, what: 'returned', of: board.body }]),
+    cut: (board: Board) => tell(cutAs(job, board, null, STAMP), letGo(board)),
+    spoil: (board: Board) => tell(spoiledAs(job, board, STAMP), letGo(board)),
+    spoilPiece: (of: string) => tell([about('spoiled', of)]),
+    takeBack: (board: Board) => board.body !== null && tell([about('returned', board.body)]),
     /** It was told by mistake: all that was told of its cuts, or of its purchase where it is not cut. */
     mistaken: (board: Board) => {
       const own = standingEntries(job.ledger).filter((entry) =>
-        isCut(board) ? entry.what === 'cut' && entry.of === board.body : entry.id === board.body,
+        isCutInto(board) ? entry.what === 'cut' && entry.of === board.body : entry.id === board.body,
       );
-      tell(corrections(own.map(({ id }) => id)));
+      tell(own.map(({ id }) => about('corrected', id)));
     },
     /** Brings a piece from one board to another, which is then kept so. */
     bring: (piece: CutPiece, from: Board, to: Board) => {
       if (from.number === to.number) return;
-      if (isCut(from) || isCut(to)) return refuse('cut');
+      if (isCutInto(from) || isCutInto(to)) return refuse('cut');
       const brought = withPiece(to, piece, job, to.kept ?? newId());
       if ('refused' in brought) return refuse(brought.refused);
-      change([...free(from), set(null, ['locks', brought.lock.id], brought.lock)]);
+      change([...letGo(from), set(null, ['locks', brought.lock.id], brought.lock)]);
     },
   };
 }

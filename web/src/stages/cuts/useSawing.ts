@@ -1,7 +1,8 @@
 import { useMemo } from 'react';
-import { boardsNow, isSawn, notSawn, sawnAt, set, wentThrough, type Pass, type Plan, type Setup } from '@sill/core';
+import { boardsNow, isSawn, notSawn, sawnAt, wentThrough, type Pass, type Plan, type Setup } from '@sill/core';
 import { useJob } from '../../state/hooks';
 import { STAMP, useHoldings, useTell } from '../../state/useLedger';
+import { letGo } from './useBoards';
 
 /** Settings of the saw as they are worked through: what is ticked is cut, board by board. */
 export function useSawing(plan: Plan) {
@@ -17,10 +18,7 @@ export function useSawing(plan: Plan) {
     now.every((board) => !numbers.includes(board.number) || wentThrough(board, setup, holdings));
   /** What is told when a setting is done; wishes for its boards are carried out then. */
   const told = (setup: Setup) => (has(setup) ? [] : sawnAt(job, setup, sawn, STAMP));
-  const wishes = (setup: Setup) =>
-    sawn.boards.flatMap(({ number, kept }) =>
-      kept !== null && setup.boards.includes(number) ? [set(null, ['locks', kept], undefined)] : [],
-    );
+  const wishes = (setup: Setup) => now.filter(({ number }) => setup.boards.includes(number)).flatMap(letGo);
   return {
     has,
     isThrough,

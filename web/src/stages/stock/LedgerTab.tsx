@@ -3,7 +3,7 @@ import { format, parseISO } from 'date-fns';
 import { useMemo, useState } from 'react';
 import { standingEntries, type Entry, type Plan } from '@sill/core';
 import { useJob } from '../../state/hooks';
-import { corrections, useHoldings, useTell } from '../../state/useLedger';
+import { about, useHoldings, useTell } from '../../state/useLedger';
 import { entryWords, stepSentences } from '../../words/entries';
 import { useLabel } from '../../words/labels';
 import { cents, dollars, sumRows } from '../../words/money';
@@ -60,7 +60,7 @@ export function LedgerTab({ plan }: { readonly plan: Plan | null }) {
                     <TableCell align="right">{price !== null && cents(price)}</TableCell>
                     <TableCell align="right" className="actions">
                       {stands ? (
-                        <Button size="small" onClick={() => tell(corrections([entry.id]))}>
+                        <Button size="small" onClick={() => tell([about('corrected', entry.id)])}>
                           A mistake
                         </Button>
                       ) : (

@@ -1,21 +1,13 @@
 import { Button, Table, TableBody, TableCell, TableHead, TableRow } from '@mui/material';
-import { inches, isSheet, KEEP_OFFCUT, printMaterial, type Body, type Entry, type OnHand, type Plan } from '@sill/core';
+import { asRow, inches, isSheet, KEEP_OFFCUT, printMaterial, type Body, type Plan } from '@sill/core';
 import { useJob } from '../../state/hooks';
 import { newId } from '../../state/newId';
 import { useErrand } from '../../state/useErrand';
-import { useTell } from '../../state/useLedger';
+import { about, useTell } from '../../state/useLedger';
 import { Dim, Text } from '../../words/Dim';
 import { useLabel } from '../../words/labels';
 import { cents } from '../../words/money';
 import { useRack } from './useRack';
-
-const told = (what: 'returned' | 'gone' | 'spoiled', { id }: Body): Entry => ({ id: newId(), at: null, what, of: id });
-
-/** A row of the rack that a body becomes. */
-const asRow = ({ material, length, width, squared, bad, note }: Body, id: string, from: string): OnHand => ({
-  ...{ id, material, length, width, count: 1, squared, bad, where: '' },
-  note: note === '' ? `from ${from}` : note,
-});
 
 /** Long enough to be kept, and no strip: a foot, of a sheet both ways. */
 const isWorthKeeping = ({ material, length, width, piece }: Body): boolean =>
@@ -34,7 +26,10 @@ export function LeftOver({ plan }: { readonly plan: Plan }) {
   const toRack = (bodies: readonly Body[]) =>
     run(async () => {
       const moved = bodies.map((body) => ({ body, row: newId() }));
-      await rack.put([...(rack.pieces ?? []), ...moved.map(({ body, row }) => asRow(body, row, job.name))]);
+      await rack.put([
+        ...(rack.pieces ?? []),
+        ...moved.map(({ body, row }) => ({ ...asRow(body), id: row, note: body.note || `from ${job.name}` })),
+      ]);
       tell(moved.map(({ body, row }) => ({ id: newId(), at: null, what: 'racked', of: body.id, row })));
       return `${bodies.length === 1 ? 'It lies' : `${bodies.length} pieces lie`} on the rack now, for any job.`;
     });
@@ -65,17 +60,17 @@ export function LeftOver({ plan }: { readonly plan: Plan }) {
                 </TableCell>
                 <TableCell align="right" className="actions">
                   {body.bought && (
-                    <Button size="small" onClick={() => tell([told('returned', body)])}>
+                    <Button size="small" onClick={() => tell([about('returned', body.id)])}>
                       Taken back
                     </Button>
                   )}
                   <Button size="small" disabled={busy || rack.pieces === null} onClick={() => toRack([body])}>
                     To the rack
                   </Button>
-                  <Button size="small" onClick={() => tell([told('gone', body)])}>
+                  <Button size="small" onClick={() => tell([about('gone', body.id)])}>
                     Given away
                   </Button>
-                  <Button size="small" onClick={() => tell([told('spoiled', body)])}>
+                  <Button size="small" onClick={() => tell([about('spoiled', body.id)])}>
                     Spoiled
                   </Button>
                 </TableCell>

@@ -1,6 +1,6 @@
 import { Button, Table, TableBody, TableCell, TableHead, TableRow, TextField } from '@mui/material';
 import { useState, type FormEvent } from 'react';
-import { type Board, type OnHand, type Plan, printOnHand, readOnHand, set } from '@sill/core';
+import { type Board, handsThere, type OnHand, type Plan, printOnHand, readOnHand, set } from '@sill/core';
 import { addressOf, ROUTES } from '@sill/core/contract';
 import { ask } from '../../platform/ask';
 import { choosePhoto, smallPhoto } from '../../platform/photos';
@@ -28,12 +28,7 @@ export function OnHandTab({ plan }: { readonly plan: Plan | null }) {
   const unitsOf = ({ id }: OnHand) =>
     [...bodies.values()].filter(({ hand, state }) => hand?.id === id && state === 'whole');
   // What was given away or put on the rack is not here; what is cut was, and the row tells of what.
-  const here = job.onHand.flatMap((hand) => {
-    const gone = [...bodies.values()].filter(
-      ({ hand: of, state }) => of?.id === hand.id && (state === 'racked' || state === 'gone' || state === 'spoiled'),
-    );
-    return gone.length < hand.count ? [{ ...hand, count: hand.count - gone.length }] : [];
-  });
+  const here = handsThere(job);
   const remove = ({ id }: OnHand) => change(['onHand', id], undefined);
   const toRack = (hand: OnHand) =>
     run(async () => {
