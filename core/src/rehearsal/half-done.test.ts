@@ -9,7 +9,7 @@ import { rehearse } from './index';
 
 const planOf = (job: Job): Plan => planJob(job, { today: '2026-11-28', effort: 'quick' });
 
-test.each(['coffee', 'shelf-unit', 'chest', 'trestle'])(
+test.each(['coffee', 'shelf-unit', 'chest', 'trestle', 'shelf-coffee', 'pedestal'])(
   '%s: all bought, half cut, one setting done: the rest is done as it is told, with what is there',
   (start) => {
     const stamp = newStamp();
