@@ -25,6 +25,7 @@ import {
 import { loose, misassembled, overlapping, unconnected } from './testing/laws';
 import { jobOf, tables } from './testing/tables';
 import { runs } from './testing/runs';
+import { found } from './testing/telling';
 
 const today = '2026-11-24';
 const plan = (job: Job): Plan => planJob(job, { today, effort: 'quick' });
@@ -274,7 +275,7 @@ describe('a top laid from salvage', () => {
   ];
 
   test('its planks are those that lie there, and no such board is bought', () => {
-    const planned = planJob({ ...newJob('salvage'), pieces: [piece], onHand: salvage }, { today });
+    const planned = planJob(found({ ...newJob('salvage'), pieces: [piece] }, salvage), { today });
     const planks = planned.parts.filter(({ name }) => name === 'plank');
     // 48 by 21 inside the edging: six rows of 3 1/2, each of 20 and 28.
     expect(planks).toHaveLength(12);
@@ -290,7 +291,7 @@ describe('a top laid from salvage', () => {
     const none = planJob({ ...newJob('none'), pieces: [piece] }, { today });
     expect(none.findings.some(({ id }) => id === 't.salvage')).toBe(true);
     const second = { ...piece, id: 'u' };
-    const both = planJob({ ...newJob('both'), pieces: [piece, second], onHand: salvage }, { today });
+    const both = planJob(found({ ...newJob('both'), pieces: [piece, second] }, salvage), { today });
     expect(both.findings.filter(({ id }) => id.endsWith('.salvage')).map(({ id }) => id)).toEqual(['u.salvage']);
     expect(both.buying.unplaced).toEqual([]);
   });

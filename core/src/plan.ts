@@ -1,7 +1,7 @@
 import { first, nth } from './lists';
 import { areasOf, finishingNeeds, finishingSteps, type Areas } from './finishing';
 import { blanksOf } from './milling';
-import { buildPiece, salvageFor, topCandidates, weightOf, type Joint, type Part } from './piece';
+import { buildPiece, knownOf, topCandidates, weightOf, type Joint, type Part } from './piece';
 import {
   buyingList,
   chooseBoards,
@@ -84,14 +84,14 @@ type PlanBegun = Pick<Plan, 'parts' | 'joints' | 'needs' | 'buying' | 'list'> & 
 
 /** A piece as built for one top width, kept so that what did not change is not built again. */
 function modelOf(piece: Piece, topNominal: Nominal, job: Job, { models: known, parts: alike }: PlanCache): Modelled {
-  const salvage = salvageFor(piece, job);
+  const about = knownOf(piece, job);
   const key = JSON.stringify([
     piece,
     topNominal,
     job.units,
     job.shop.edgeRip,
     job.measured,
-    salvage,
+    about,
     kerfFor(job.shop, 'board'),
     job.shop.drivers,
     job.shop.spacing,
@@ -99,7 +99,7 @@ function modelOf(piece: Piece, topNominal: Nominal, job: Job, { models: known, p
   ]);
   const before = known.get(key);
   if (before) return { ...before, piece };
-  const built = buildPiece(piece, topNominal, job.shop, job.units, sizesOf(job.measured), salvage);
+  const built = buildPiece(piece, topNominal, job.shop, job.units, sizesOf(job.measured), about);
   const same = (part: Part): Part => {
     const all = JSON.stringify(part);
     return alike.get(all) ?? (alike.set(all, part), part);

@@ -276,7 +276,10 @@ test('jobs go to another machine as one file, with their photos and the rack', a
   const put = await fetch(`${sill.url}/api/jobs/${id}`, {
     method: 'PUT',
     headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({ revision, job: { ...job, name: 'Goes along', onHand: [hand] } }),
+    body: JSON.stringify({
+      revision,
+      job: { ...job, name: 'Goes along', ledger: [{ id: 'f1', at: null, what: 'found', hand }] },
+    }),
   });
   expect(await put.text()).toContain('"revision":2');
   await page.goto('/');
@@ -299,9 +302,9 @@ test('jobs go to another machine as one file, with their photos and the rack', a
   const there = listed.filter(({ name }) => name === 'Goes along');
   expect(there).toHaveLength(2);
   const came = (await jobOf(sill.url, there.find((row) => row.id !== id)!.id)) as unknown as {
-    job: { onHand: { photo: string }[] };
+    job: { ledger: { hand: { photo: string } }[] };
   };
-  expect(came.job.onHand[0]!.photo).not.toBe(photo);
-  const back = await fetch(`${sill.url}/api/photos/${came.job.onHand[0]!.photo}`);
+  expect(came.job.ledger[0]!.hand.photo).not.toBe(photo);
+  const back = await fetch(`${sill.url}/api/photos/${came.job.ledger[0]!.hand.photo}`);
   expect(Buffer.from(await back.arrayBuffer()).equals(picture)).toBe(true);
 });

@@ -1,7 +1,8 @@
 import { inches } from '../length';
 import { clampsOver, DEFAULT_SHOP, newJob, type Method, type Piece, type Shop } from '../job';
 import { fastenings } from '../joinery';
-import { around, boxOf, buildPiece, extent, pieceFrom, STARTS, topCandidates } from '../piece';
+import { around, boxOf, buildPiece, extent, pieceFrom, STARTS, topCandidates, type Known } from '../piece';
+import { TABLE_SIZES } from '../stock';
 import { plain } from '../words';
 import { stepsOf, type Step } from './index';
 
@@ -12,8 +13,9 @@ const start = (id: string, more: Partial<Piece> = {}): Piece => ({
   ),
   ...more,
 });
-const stepsIn = (piece: Piece, shop: Shop = DEFAULT_SHOP) => {
-  const model = buildPiece(piece, topCandidates(piece)[0]!, shop, 'in');
+const stepsIn = (piece: Piece, shop: Shop = DEFAULT_SHOP, asBuilt: Known['asBuilt'] = {}) => {
+  const known = { salvage: [], asBuilt };
+  const model = buildPiece(piece, topCandidates(piece)[0]!, shop, 'in', TABLE_SIZES, known);
   const made = fastenings(model.joints, model.parts, 'in', piece, shop);
   return { model, made, steps: stepsOf(piece, model, made, { ...newJob('j'), shop }) };
 };
@@ -176,8 +178,8 @@ test('a loose shelf measured too long for its uprights has no place for its pins
   const piece = start('cupboard');
   const { model } = stepsIn(piece);
   const shelf = model.parts.find(({ tag }) => tag === 'H1A')!;
-  const long = { ...piece, asBuilt: { H1A: { length: shelf.length + inches(1 / 4), cut: true } } };
-  const { steps, made } = stepsIn(long);
+  const long = { H1A: { length: shelf.length + inches(1 / 4), cut: true } };
+  const { steps, made } = stepsIn(piece, DEFAULT_SHOP, long);
   const step = titled(steps, /^Set the loose shelves/);
   expect(words(step).some((text) => text.includes('shelf pins') || text.startsWith('Bore'))).toBe(true);
   expect(made.filter(({ joint }) => joint.kind === 'pins')).toHaveLength(4);

@@ -27,7 +27,7 @@ export type Surroundings = {
   readonly blanks: readonly Blank[];
   readonly locks: readonly Lock[];
   readonly holdings: Holdings;
-  readonly job: Pick<Job, 'onHand' | 'ledger' | 'measured'>;
+  readonly job: Pick<Job, 'ledger' | 'measured'>;
   /** Everything sold of the material, in stock or not. */
   readonly offers: readonly Offer[];
   readonly worth: (offer: Offer) => number;
@@ -146,7 +146,7 @@ function layAround(asked: Surroundings, fixed: ReadonlySet<string>, cuts: readon
     cuts.filter(({ id }) => fixed.has(id)),
     wants,
   );
-  const there = thereOf(material, holdings, job, fixed, over.serving);
+  const there = thereOf(material, holdings, fixed, over.serving);
   const wished = wishedFor(asked, there, wants);
   const { free, spare } = wished;
   const rest = wants.rest();

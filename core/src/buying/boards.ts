@@ -1,6 +1,6 @@
 import { first, sure } from '../lists';
 import type { Job, Lock } from '../job';
-import { holdingsOf, isThere, rootOf, type Body } from '../ledger';
+import { holdingsOf, isThere, rootOf, type Body, type Holdings } from '../ledger';
 import { combine, type SolveOptions, type Solved } from '../cutting';
 import type { Blank } from '../milling';
 import { boardKey, LUMBER_NAMES, NOMINALS, SHEET_NAMES, type Stocked } from '../stock';
@@ -58,16 +58,16 @@ const ORDER: readonly Stocked[] = [
 const longest = (board: BoardLaid) => Math.max(...board.pieces.map((piece) => piece.length));
 
 /** What the board of each wish is: as it is sold, as it was bought, or as it lies there; null where it is none. */
-function wishesOf(job: Solving & Partial<Pick<Job, 'locks'>>, offers: Surroundings['offers'], bodies: readonly Body[]) {
+function wishesOf(locks: Job['locks'], offers: Surroundings['offers'], { bodies, hands }: Holdings) {
   const materials = new Map<string, Stocked>([
-    ...bodies.flatMap(({ bought, id, material }) => [
+    ...[...bodies.values()].flatMap(({ bought, id, material }) => [
       ...(bought ? [[bought.offer, material] as const] : []),
       [`hand.${id}`, material] as const,
     ]),
     ...offers.map((offer) => [offer.id, offerMaterial(offer)] as const),
-    ...job.onHand.map(({ id, material }) => [`hand.${id}`, material] as const),
+    ...[...hands.values()].map(({ id, material }) => [`hand.${id}`, material] as const),
   ]);
-  return (job.locks ?? []).map((lock) => ({ lock, material: materials.get(lock.from) ?? null }));
+  return locks.map((lock) => ({ lock, material: materials.get(lock.from) ?? null }));
 }
 
 /**
@@ -86,7 +86,7 @@ export function chooseBoards(
   const bodies = [...holdings.bodies.values()];
   const aim = job.aim ?? { for: 'cost', extra: null };
   const offers = [...market.boards, ...market.sheets];
-  const wishes = wishesOf(job, offers, bodies);
+  const wishes = wishesOf(job.locks ?? [], offers, holdings);
   const pools: Around[] = [];
   let wish = 0;
   for (const material of ORDER) {

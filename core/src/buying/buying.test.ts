@@ -4,6 +4,7 @@ import { DEFAULT_SHOP, newJob, type OnHand } from '../job';
 import { blanksOf } from '../milling';
 import { buildPiece, newPiece } from '../piece';
 import type { HardwareOffer } from '../stock';
+import { found } from '../testing/telling';
 import { boxesFor, buyingList, chooseBoards, offerMaterial } from './index';
 import { runs } from '../testing/runs';
 
@@ -119,7 +120,7 @@ describe('what is on hand', () => {
   const job = { ...newJob('a table'), pieces: [piece] };
   const { parts } = buildPiece(piece, '2x6', DEFAULT_SHOP, 'in');
   const blanks = blanksOf(job, parts);
-  const choose = (onHand: readonly OnHand[]) => chooseBoards(blanks, { ...job, onHand }, {}, new Map());
+  const choose = (onHand: readonly OnHand[]) => chooseBoards(blanks, found(job, onHand), {}, new Map());
   const there = (length: number, rest: Partial<OnHand> = {}): OnHand => ({
     id: 'h1',
     material: '2x4',
@@ -146,7 +147,7 @@ describe('what is on hand', () => {
           const boards = choose([hand]);
           expect(boards.unplaced).toEqual([]);
           expect(boards.cost).toBeLessThanOrEqual(without.cost);
-          const list = buyingList({ ...job, onHand: [hand] }, boards, []);
+          const list = buyingList(found(job, [hand]), boards, []);
           const used = boards.boards.filter((board) => board.hand !== null);
           expect(used.length).toBeLessThanOrEqual(count);
           expect(list.boards.reduce((sum, line) => sum + line.count - line.spare, 0)).toBe(

@@ -2,7 +2,7 @@ import { inches } from '../length';
 import { newJob, type Job, type Lock } from '../job';
 import { planJob } from '../plan';
 import { demoJob } from '../piece';
-import { newStamp, told } from '../testing/telling';
+import { found, newStamp, told } from '../testing/telling';
 import { cutAs, lockOf, spoiledAs, withPiece, type Board } from './index';
 
 const stamp = newStamp();
@@ -128,7 +128,7 @@ test('pieces on hand are used up by the locks on them', () => {
     where: '',
     note: '',
   };
-  const job = { ...base, onHand: [hand] };
+  const job = found(base, [hand]);
   const own = mine(job).find((board) => board.hand?.id === 'h1')!;
   const after = mine(told(job, cutAs(job, own, null, stamp)));
   expect(after.filter((board) => board.hand?.id === 'h1')).toHaveLength(1);
@@ -168,12 +168,12 @@ describe('boards chosen for something else than their price', () => {
 test('a kept board that turns out bad where a piece lies can not be kept so', () => {
   const row = { id: 'h2', material: 'select 1x4' as const, length: inches(70), width: inches(3.5), count: 1 };
   const hand = { ...row, squared: true, bad: [], where: '', note: '' };
-  const job = { ...base, onHand: [hand] };
+  const job = found(base, [hand]);
   const own = mine(job).find((board) => board.hand?.id === 'h2')!;
   const kept = { ...job, locks: [lockOf(own, 'a')] };
   expect(plan(kept).buying.lostLocks).toEqual([]);
   const bad = [{ from: own.pieces[0]!.x, to: own.pieces[0]!.x + inches(1) }];
-  const after = plan({ ...kept, onHand: [{ ...hand, bad }] }).buying;
+  const after = plan(found({ ...base, locks: kept.locks }, [{ ...hand, bad }])).buying;
   expect(after.lostLocks.map(({ id }) => id)).toEqual(['a']);
   for (const { hand: on, pieces } of after.boards)
     for (const { x, length } of pieces)

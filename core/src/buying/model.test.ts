@@ -46,14 +46,16 @@ function after(model: Model, entry: Entry): Model {
         : { material: entry.material, length: entry.length, width: entry.width };
     next.set(entry.id, { ...WOOD, ...size, paid });
   }
+  if (entry.what === 'found' || entry.what === 'fetched') {
+    const { id, count, material, length, width, bad } = entry.hand;
+    for (let k = 1; k <= count; k++) next.set(`hand.${id}:${k}`, { ...WOOD, material, length, width, bad });
+  }
+  if (entry.what === 'sized') change(entry.of, { length: entry.length, width: entry.width });
   if (entry.what === 'returned') change(entry.of, { there: false, returned: true });
   if (entry.what === 'marked') change(entry.of, { bad: entry.bad });
   if (entry.what === 'spoiled' || entry.what === 'gone' || entry.what === 'racked')
     for (const id of next.keys()) if (id === entry.of || id.startsWith(`${entry.of}/`)) change(id, { there: false });
   if (entry.what === 'cut') {
-    // A row on hand may be taken out once it is cut: the wood is there all the same.
-    const { material, length, width } = entry;
-    if (!next.has(entry.of)) next.set(entry.of, { ...WOOD, material, length, width });
     change(entry.of, { laid: entry.pieces });
     if (entry.by === null) {
       entry.pieces.forEach(({ length, width }, k) =>
@@ -66,16 +68,10 @@ function after(model: Model, entry: Entry): Model {
   }
   return next;
 }
-/** What is there from the start, and after all entries that were not taken back. */
+/** What is there after all entries that were not taken back. */
 function modelOf(job: Job): Model {
-  const hands = job.onHand.flatMap((hand) =>
-    Array.from({ length: hand.count }, (_, k): [string, Thing] => {
-      const { material, length, width, bad } = hand;
-      return [`hand.${hand.id}:${k + 1}`, { ...WOOD, material, length, width, bad }];
-    }),
-  );
   const back = new Set(job.ledger.flatMap((entry) => (entry.what === 'corrected' ? [entry.of] : [])));
-  return job.ledger.filter(({ id }) => !back.has(id)).reduce(after, new Map(hands));
+  return job.ledger.filter(({ id }) => !back.has(id)).reduce(after, new Map());
 }
 
 /** So much tax is on each yard's receipt; all events are of one day. */
@@ -216,7 +212,7 @@ const EVENTS: Readonly<Record<string, (scene: Scene, n: number) => readonly Entr
     return pick(open, n, (board) => ({ ...job, locks: [...job.locks, lockOf(board, stamp.id())] }));
   },
   letGo: ({ job }, n) => ({ ...job, locks: job.locks.slice(n % 3) }),
-  found: ({ job, stamp }, n) => {
+  found: ({ stamp }, n) => {
     const { material, length, width } = nth(
       [
         { material: '2x4', length: 50, width: 3.5 },
@@ -227,9 +223,17 @@ const EVENTS: Readonly<Record<string, (scene: Scene, n: number) => readonly Entr
       n % 4,
     );
     const row = { id: stamp.id(), material, length: inches(length), width: inches(width), count: 1 + (n % 2) };
-    return { ...job, onHand: [...job.onHand, { ...row, squared: n % 3 > 0, bad: [], where: '', note: '' }] };
+    const hand = { ...row, squared: n % 3 > 0, bad: [], where: '', note: '' };
+    return [{ id: stamp.id(), at: stamp.at, what: 'found', hand }];
   },
-  lost: ({ job }, n) => ({ ...job, onHand: job.onHand.filter((_, k) => k !== n % 3) }),
+  size: ({ job, stamp }, n) =>
+    pick(
+      [...holdingsOf(job).bodies.values()].filter(({ from, state }) => from === null && state === 'whole'),
+      n,
+      ({ id, length, width }) => [
+        { id: stamp.id(), at: stamp.at, what: 'sized', of: id, length: length - inches((n % 5) / 4), width },
+      ],
+    ),
   mark: ({ job, stamp }, n) =>
     pick(
       [...holdingsOf(job).bodies.values()].filter(({ bought, state }) => bought && state === 'whole'),

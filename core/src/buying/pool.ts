@@ -81,7 +81,7 @@ export type Unplaced = { readonly blank: Blank; readonly quantity: number; reado
 
 export type BoardLaid = Omit<Board, 'number'>;
 
-export type Solving = Pick<Job, 'yard' | 'alsoAt' | 'shop' | 'onHand' | 'measured'>;
+export type Solving = Pick<Job, 'yard' | 'alsoAt' | 'shop' | 'measured'>;
 type Aim = Job['aim'];
 /** One way to cut a pool: the cheapest, or one that measures less by the aim. */
 type PoolCut = { readonly cost: number; readonly measure: number; readonly boards: readonly BoardLaid[] };

@@ -1,4 +1,4 @@
-import type { EntryOf, Job, OnHand } from '../job';
+import type { EntryOf, OnHand } from '../job';
 import { offcutBody, type Body, type Holdings } from '../ledger';
 import { lean } from '../cutting';
 import type { Sizes, Stocked } from '../stock';
@@ -81,15 +81,13 @@ export type There = {
  */
 export function thereOf(
   material: Stocked,
-  { bodies }: Holdings,
-  { onHand }: Pick<Job, 'onHand'>,
+  { bodies, hands }: Holdings,
   fixed: ReadonlySet<string>,
   serving: ReadonlySet<string>,
 ): There {
   const rows = new Map<string, OnHand>();
   const wholes: Body[] = [];
   const leftovers: Body[] = [];
-  const byId = new Map(onHand.map((hand) => [`hand.${hand.id}`, hand]));
   for (const body of bodies.values()) {
     const isFree = body.state === 'whole' || (isCut(body) && !fixed.has(body.id));
     if (body.material !== material || !isFree || serving.has(body.id)) continue;
@@ -99,7 +97,7 @@ export function thereOf(
     else {
       const origin = originOf(body);
       const count = (rows.get(origin)?.count ?? 0) + 1;
-      rows.set(origin, { ...(byId.get(origin) ?? asRow(body)), count });
+      rows.set(origin, { ...((origin.startsWith('hand.') && hands.get(origin.slice('hand.'.length))) || asRow(body)), count });
     }
   }
   // In the order they were told of on hand, so that nothing else changes what is asked of the optimiser.

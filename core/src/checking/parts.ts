@@ -1,7 +1,7 @@
 import { inches, type Length } from '../length';
 import { note, set } from '../job';
 import type { Finding, Job } from '../job';
-import { chordSaving, salvageFor, topOf } from '../piece';
+import { chordSaving, knownOf, topOf } from '../piece';
 import { isBoard, printMaterial, sizesOf, type BoardKey } from '../stock';
 import { dim, listOf, say, strong, tag, type Bit } from '../words';
 import type { PieceFacts } from './facts';
@@ -50,7 +50,7 @@ export function partNotes({ piece, parts }: PieceFacts, job: Job): readonly Find
       }),
     );
   }
-  if (topOf(piece)?.id === 'planks' && piece.topChoices.salvage === true && salvageFor(piece, job).length === 0)
+  if (topOf(piece)?.id === 'planks' && piece.topChoices.salvage === true && knownOf(piece, job).salvage.length === 0)
     found.push(
       note(piece.id, 'salvage', 'care', 'stock', {
         title: say`No planks on hand for this top`,

@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { LaidSchema, OnHandSchema, YardSchema, type Entry, type Job } from '../job';
+import { LaidSchema, OnHandSchema, YardSchema, type Entry, type Job, type OnHand } from '../job';
 import { sizesOf, type BoardOffer, type HardwareOffer, type SheetOffer, type Stocked } from '../stock';
 
 const count = v.pipe(v.number('must be a number'), v.integer('must be a whole number'), v.minValue(0), v.maxValue(500));
@@ -64,7 +64,9 @@ function woodOf(
  * hand and ticks. When it happened was not kept; prices are those of the list. Nothing is guessed beyond that: a box
  * that was ticked counts as one, a board that is not on the list any more as found.
  */
-export function ledgerFromMarks(job: Marks): Pick<Job, 'ledger' | 'onHand' | 'locks' | 'done'> {
+export function ledgerFromMarks(
+  job: Marks,
+): Pick<Job, 'ledger' | 'locks' | 'done'> & { readonly onHand: readonly OnHand[] } {
   const ledger: Entry[] = [];
   const tell = (told: Told): string => {
     const id = `before.${ledger.length + 1}`;

@@ -1,7 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { applyChanges, newJob, DEFAULT_SHOP, JOB_FORMAT, set, type Job } from '../job';
-import { holdingsOf } from '../ledger';
+import { holdingsOf, readingsOf } from '../ledger';
 import { inches, PER_FOOT } from '../length';
 import { demoJob, newPiece, STARTS } from '../piece';
 import { SAMPLE_YARD } from '../stock';
@@ -24,7 +24,7 @@ test.each([
   ['not JSON', '{"format":', 'damaged'],
   ['another kind', '{"format":"sill-plan/cut-problem@1"}', 'not a job file'],
   ['a list', '[]', 'not a job file'],
-  ['a newer version', JSON.stringify({ ...demoJob(), format: 'sill-plan/job@5' }), 'newer version'],
+  ['a newer version', JSON.stringify({ ...demoJob(), format: 'sill-plan/job@6' }), 'newer version'],
 ])('%s gets a message', (_, text, message) => {
   const read = readJobText(text);
   expect(read.ok).toBe(false);
@@ -126,9 +126,6 @@ test('a job of the first version migrates: nothing a person stated is lost', () 
     loose: [],
     joins: {},
     first: 'top',
-    asBuilt: {},
-    diagonals: {},
-    simulated: [],
     wood: 'common',
     planed: 0,
     finish: { sandTo: 0, stain: 'none', coat: 'none', coats: 0 },
@@ -185,8 +182,8 @@ test('what happened by the marks of version 3 is in the ledger: bought at the li
   const file = join(__dirname, 'fixtures', 'job-3-last.json');
   const result = readJob(JSON.parse(readFileSync(file, 'utf8')));
   if (!result.ok) throw new Error(result.message);
-  const { ledger, onHand, locks, done } = result.value;
-  const { bodies, boxes, faults, rejected, done: steps } = holdingsOf(result.value);
+  const { ledger, locks, done } = result.value;
+  const { bodies, hands, boxes, faults, rejected, done: steps } = holdingsOf(result.value);
   expect(faults).toEqual([]);
   // By hand: cut 13.88, bought 15.48, spoiled 10.98 as settled boards; the cart has one and two more of the first two;
   // the board with a bad stretch was paid 3.99 and is cut.
@@ -201,13 +198,37 @@ test('what happened by the marks of version 3 is in the ledger: bought at the li
   expect([...bodies.values()].find(({ id, bought }) => bought?.price === 399 && !id.includes('/'))?.bad).toHaveLength(
     1,
   );
-  expect(onHand.map(({ id, count }) => [id, count])).toContainEqual(['plank', 2]);
-  expect(onHand.some(({ id }) => id === 'taken')).toBe(false);
+  expect(hands.get('plank')?.count).toBe(2);
+  expect(hands.has('taken')).toBe(false);
   expect(locks).toHaveLength(1);
   expect([...rejected.values()]).toEqual([1, 1]);
   expect(boxes).toHaveLength(1);
   expect(done).toEqual(['stage:brief', 'stage:shape']);
   expect(steps.size).toBe(2);
+});
+
+test('what version 4 kept beside its ledger is in it: wood found, first; fetched, with its row; measured, last', () => {
+  const file = join(__dirname, 'fixtures', 'job-4-last.json');
+  const result = readJob(JSON.parse(readFileSync(file, 'utf8')));
+  if (!result.ok) throw new Error(result.message);
+  const { hands, bodies, faults } = holdingsOf(result.value);
+  expect(faults).toEqual([]);
+  // A row that was taken out once one of its boards was cut was there, as many as the number of that board says.
+  expect([...hands.values()].map(({ id, count, material }) => [id, count, material])).toEqual([
+    ['sold', 2, '2x4'],
+    ['plank', 2, '2x6'],
+    ['came', 1, '1x4'],
+  ]);
+  expect(hands.get('plank')?.photo).toBe('pic.1');
+  expect(['hand.sold:2', 'hand.plank:1', 'hand.plank:2'].map((id) => bodies.get(id)?.state)).toEqual([
+    'cut',
+    'whole',
+    'racked',
+  ]);
+  const { asBuilt, diagonals, from } = readingsOf(result.value, 'glaze');
+  expect(asBuilt).toEqual({ A1: { length: 300_000 }, C1: { length: 150_000, cut: true } });
+  expect(diagonals).toEqual({ 'glaze.base': [400_000, 400_127] });
+  expect(from.map((entry) => entry.what !== 'fitted' && entry.simulated)).toEqual([true, false, false, false, true]);
 });
 
 test.each([

@@ -12,7 +12,8 @@ import {
 import { findFamily, findTop, wrongWith, type Choices, type Specs } from '../piece';
 import type { Yard } from '../stock';
 import { ledgerFromMarks, MarksSchema, type Marks } from './from-marks';
-import { NEWEST, upgraded, upgradedShop, upgradedYard } from './versions';
+import { ledgerFromRows, RowsSchema, type Rows } from './from-rows';
+import { BESIDE, NEWEST, upgraded, upgradedShop, upgradedYard } from './versions';
 
 /** What is wrong with choices against what a family or top offers. */
 function wrongChoices(specs: Specs, choices: Choices, where: string): readonly FieldError[] {
@@ -40,14 +41,23 @@ function wrongPieces(job: Job): readonly FieldError[] {
   });
 }
 
-/** A job file as one of today's: the marks of an older one become a ledger. */
-function toNewest(input: unknown, version: number): ReadResult<unknown> {
-  if (version >= NEWEST) return { ok: true, value: input };
+/** A job file of which all that happened stands in marks, as one with a ledger. */
+function toLedger(input: unknown, version: number): ReadResult<unknown> {
+  if (version >= BESIDE) return { ok: true, value: input };
   const job = upgraded(input, version);
   const marks = read<Marks>(MarksSchema, job, 'job');
-  return marks.ok
-    ? { ok: true, value: { ...(job as object), ...ledgerFromMarks(marks.value), format: JOB_FORMAT } }
-    : marks;
+  return marks.ok ? { ok: true, value: { ...(job as object), ...ledgerFromMarks(marks.value) } } : marks;
+}
+
+/** A job file as one of today's: what an older one kept beside its ledger, or instead of one, is in it. */
+function toNewest(input: unknown, version: number): ReadResult<unknown> {
+  if (version >= NEWEST) return { ok: true, value: input };
+  const job = toLedger(input, version);
+  if (!job.ok) return job;
+  const rows = read<Rows>(RowsSchema, job.value, 'job');
+  return rows.ok
+    ? { ok: true, value: { ...(job.value as object), ledger: ledgerFromRows(rows.value), format: JOB_FORMAT } }
+    : rows;
 }
 
 /**

@@ -79,8 +79,10 @@ const STEPS: readonly ((job: Loose) => Loose)[] = [
 
 /** The last version that these steps lead to; from there on what happened is read from marks. */
 const MARKED = STEPS.length + 1;
+/** The last version that kept what was found and measured beside its ledger. */
+export const BESIDE = MARKED + 1;
 /** The newest version there is. */
-export const NEWEST = MARKED + 1;
+export const NEWEST = BESIDE + 1;
 
 /**
  * A job file of an older version as one of version 3, step by step. What it does not know it leaves for the reader to

@@ -1,36 +1,25 @@
-import { inches } from '../length';
 import { demoJob } from '../piece';
-import { applyChanges, hasPath, set, type OnHand } from './index';
+import { applyChanges, hasPath, set, type Lock } from './index';
 
-const plank: OnHand = {
-  id: 'plank',
-  material: '2x6',
-  length: inches(40),
-  width: inches(5.5),
-  count: 1,
-  squared: false,
-  bad: [],
-  where: '',
-  note: '',
-};
+const kept: Lock = { id: 'kept', from: '2x4x8', pieces: [], cuts: [], offcuts: [] };
 
 describe('changes by id, on whatever the job is by then', () => {
-  const job = { ...demoJob(), onHand: [plank, { ...plank, id: 'other' }], done: ['a'] };
+  const job = { ...demoJob(), locks: [kept, { ...kept, id: 'other' }], done: ['a'] };
 
   test('a row is added at the end, patched in its place, and taken out', () => {
-    const more = applyChanges(job, [set(null, ['onHand', 'third'], { ...plank, id: 'third' })]);
-    expect(more.onHand.map(({ id }) => id)).toEqual(['plank', 'other', 'third']);
-    const patched = applyChanges(more, [set(null, ['onHand', 'other', 'count'], 4)]);
-    expect(patched.onHand.map(({ count }) => count)).toEqual([1, 4, 1]);
-    const fewer = applyChanges(patched, [set(null, ['onHand', 'other'], undefined)]);
-    expect(fewer.onHand.map(({ id }) => id)).toEqual(['plank', 'third']);
+    const more = applyChanges(job, [set(null, ['locks', 'third'], { ...kept, id: 'third' })]);
+    expect(more.locks.map(({ id }) => id)).toEqual(['kept', 'other', 'third']);
+    const patched = applyChanges(more, [set(null, ['locks', 'other', 'from'], '2x6x8')]);
+    expect(patched.locks.map(({ from }) => from)).toEqual(['2x4x8', '2x6x8', '2x4x8']);
+    const fewer = applyChanges(patched, [set(null, ['locks', 'other'], undefined)]);
+    expect(fewer.locks.map(({ id }) => id)).toEqual(['kept', 'third']);
   });
 
-  test('a photo that comes late stands beside what was typed meanwhile', () => {
-    const late = set(null, ['onHand', 'plank', 'photo'], 'picture');
-    const typed = applyChanges(job, [set(null, ['onHand', 'plank', 'where'], 'loft')]);
-    expect(applyChanges(typed, [late]).onHand[0]).toEqual({ ...plank, where: 'loft', photo: 'picture' });
-    const removed = applyChanges(typed, [set(null, ['onHand', 'plank'], undefined)]);
+  test('what comes late stands beside what was changed meanwhile', () => {
+    const late = set(null, ['locks', 'kept', 'cuts'], []);
+    const typed = applyChanges(job, [set(null, ['locks', 'kept', 'from'], '2x6x8')]);
+    expect(applyChanges(typed, [late]).locks[0]).toEqual({ ...kept, from: '2x6x8' });
+    const removed = applyChanges(typed, [set(null, ['locks', 'kept'], undefined)]);
     expect(applyChanges(removed, [late])).toEqual(removed);
   });
 

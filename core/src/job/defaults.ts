@@ -53,7 +53,6 @@ export const newJob = (name: string): Job => ({
   yard: SAMPLE_YARD,
   alsoAt: [],
   shop: DEFAULT_SHOP,
-  onHand: [],
   locks: [],
   aim: { for: 'cost', extra: null },
   measured: {},

@@ -1,6 +1,10 @@
 import * as v from 'valibot';
 import { HARDWARE_KINDS, type HardwareKind } from '../stock';
-import { cents, id, length, material, name, size, text, unique, whole, type Fixed } from './fields';
+import { cents, id, length, material, name, size, tag, text, unique, whole, type Fixed } from './fields';
+
+/** Sides of a part. */
+export const SIDES = ['length', 'width', 'thickness'] as const;
+export type Side = (typeof SIDES)[number];
 
 /** Pieces as they lie on a board or sheet, the cuts that make them in order, and what they leave. */
 export const LaidSchema = v.object({
@@ -37,6 +41,26 @@ export const LaidSchema = v.object({
 });
 export type Laid = Fixed<v.InferOutput<typeof LaidSchema>>;
 
+/** Offcuts, salvage, boards bought before: what is there already, to be used before anything is bought. */
+export const OnHandSchema = v.object({
+  id,
+  material,
+  length: size,
+  /** As wide as the material is sold where it was not ripped. */
+  width: size,
+  count: whole(1, 500),
+  /** Both ends are clean and square: nothing need come off them. */
+  squared: v.boolean('must be true or false'),
+  /** Stretches of the length that are no good: split, loose knot, nails. */
+  bad: v.pipe(v.array(v.object({ from: length, to: length })), v.maxLength(20, 'must be at most 20 stretches')),
+  /** A photo of it that the server keeps, by its id. */
+  photo: v.optional(id),
+  /** Where it lies. */
+  where: text(80),
+  note: text(200),
+});
+export type OnHand = Fixed<v.InferOutput<typeof OnHandSchema>>;
+
 /** What a thing that is owned goes by: a purchase, `hand.` and a row on hand with a number, or a piece of either. */
 const body = v.pipe(text(200), v.nonEmpty('must name a board'));
 const price = v.pipe(cents, v.minValue(1, 'must be at least 1 cent: what costs nothing is on hand, not bought'));
@@ -49,10 +73,16 @@ const common = {
   ),
 };
 const wood = { material, length: size, width: size };
+/** A size that was read off something, and whether a simulated tape made it up. */
+const reading = { size, simulated: v.boolean('must be true or false') };
 
 const EntrySchema = v.variant(
   'what',
   [
+    /** There already: offcuts, salvage, boards bought before. */
+    v.object({ ...common, what: v.literal('found'), hand: OnHandSchema }),
+    /** A picture of a row on hand. */
+    v.object({ ...common, what: v.literal('photographed'), of: id, photo: id }),
     /** One board or sheet, at the price it had. `parts` are those it was to give, where it was bought for some. */
     v.object({
       ...common,
@@ -90,6 +120,8 @@ const EntrySchema = v.variant(
       bad: v.pipe(v.array(v.object({ from: length, to: length })), v.maxLength(20, 'must be at most 20 stretches')),
       note: text(200),
     }),
+    /** What a board really measures, before it is cut. */
+    v.object({ ...common, what: v.literal('sized'), of: body, length: size, width: size }),
     /** Cut as laid out: at one setting of the saw, by its id, or wholly (null). What it really measured and was. */
     v.pipe(
       v.object({
@@ -111,8 +143,28 @@ const EntrySchema = v.variant(
     v.object({ ...common, what: v.literal('gone'), of: body }),
     /** Put on the rack as the row of that id, for any job. */
     v.object({ ...common, what: v.literal('racked'), of: body, row: id }),
-    /** Taken from the rack: the row of that id is on hand for this job since. */
-    v.object({ ...common, what: v.literal('fetched'), row: id }),
+    /** Taken from the rack: on hand for this job since. */
+    v.object({ ...common, what: v.literal('fetched'), hand: OnHandSchema }),
+    /** One side of a part as built; the plan follows it, and what is cut already stays. Those told last hold. */
+    v.object({
+      ...common,
+      what: v.literal('measured'),
+      piece: id,
+      tag,
+      side: v.picklist(SIDES, `must be one of ${SIDES.join(', ')}`),
+      ...reading,
+    }),
+    /** A part that is cut to fit is cut: it stays as it is. */
+    v.object({ ...common, what: v.literal('fitted'), piece: id, tag }),
+    /** The first or second diagonal as read at a step. */
+    v.object({
+      ...common,
+      what: v.literal('diagonal'),
+      piece: id,
+      step: text(120),
+      which: v.picklist([0, 1], 'must be 0 or 1'),
+      ...reading,
+    }),
     /** A step of the work order, by its id; `as` tells whether it is still the same work, null in old jobs. */
     v.object({ ...common, what: v.literal('done'), of: text(120), as: v.nullable(text(20)) }),
     /** An entry was wrong: it counts as never made. */

@@ -1,6 +1,6 @@
 import { nth } from '../lists';
 import * as v from 'valibot';
-import { OnHandSchema, type OnHand } from './schema';
+import { OnHandSchema, type OnHand } from './ledger';
 
 /** One thing wrong with input: where, in words, and what would be right. */
 export type FieldError = { readonly field: string; readonly message: string };

@@ -3,11 +3,11 @@ import * as v from 'valibot';
 import { inches, PER_FOOT } from '../length';
 import { BLADES, DRIVERS, KITS, TOOL_NAMES, type Tool } from './tools';
 import { HARDWARE_KINDS, LUMBER_NAMES, SHEET_NAMES, type HardwareKind, type Lumber, type Sheet } from '../stock';
-import { board, cents, id, length, material, name, oneOf, size, text, unique, whole, type Fixed } from './fields';
+import { board, cents, id, length, material, name, oneOf, size, tag, text, unique, whole, type Fixed } from './fields';
 import { LaidSchema, LedgerSchema } from './ledger';
 
 /**
- * The job file, `sill-plan/job@4`: everything a person stated, and nothing that is computed. Checked once, at the
+ * The job file, `sill-plan/job@5`: everything a person stated, and nothing that is computed. Checked once, at the
  * border (HTTP body, file import, command line). Lengths are integers of 1/320 mm, money is cents.
  */
 
@@ -41,7 +41,6 @@ const ChoicesSchema = v.record(
   text(40),
   v.union([text(40), v.number('must be a number'), v.boolean()], 'must be text, a number, true or false'),
 );
-const tag = v.pipe(v.string('must be text'), v.regex(/^[A-Za-z0-9]{1,12}$/, 'must be up to 12 letters and digits'));
 
 export const LoosePartSchema = v.object({
   tag,
@@ -51,26 +50,6 @@ export const LoosePartSchema = v.object({
   width: size,
   count: whole(1, 500),
 });
-
-/** Offcuts, salvage, boards bought before: what is there already, to be used before anything is bought. */
-export const OnHandSchema = v.object({
-  id,
-  material,
-  length: size,
-  /** As wide as the material is sold where it was not ripped. */
-  width: size,
-  count: whole(1, 500),
-  /** Both ends are clean and square: nothing need come off them. */
-  squared: v.boolean('must be true or false'),
-  /** Stretches of the length that are no good: split, loose knot, nails. */
-  bad: v.pipe(v.array(v.object({ from: length, to: length })), v.maxLength(20, 'must be at most 20 stretches')),
-  /** A photo of it that the server keeps, by its id. */
-  photo: v.optional(id),
-  /** Where it lies. */
-  where: text(80),
-  note: text(200),
-});
-export type OnHand = Fixed<v.InferOutput<typeof OnHandSchema>>;
 
 /** A board that a person wishes to keep as it is laid out: the rest is planned around it. */
 const LockSchema = v.object({
@@ -143,26 +122,6 @@ export const PieceSchema = v.object({
   ),
   /** What is built first where both ways are open. */
   first: v.optional(oneOf(['top', 'base']), 'top'),
-  /** Sizes measured off what is built, by tag; the plan follows them, and what is cut already stays. */
-  asBuilt: v.optional(
-    v.record(
-      tag,
-      v.object({
-        length: v.optional(size),
-        width: v.optional(size),
-        thickness: v.optional(size),
-        cut: v.optional(v.boolean('must be true or false')),
-      }),
-    ),
-    {},
-  ),
-  /** Diagonals read at a step, by its id. */
-  diagonals: v.optional(v.record(text(120), v.strictTuple([size, size])), {}),
-  /**
-   * Which of the readings are of a simulated tape: `asBuilt.L1.length`, `diagonals.STEP.0`. Nothing else tells them
-   * from real ones.
-   */
-  simulated: v.optional(v.pipe(v.array(text(200)), v.maxLength(1000, 'must be at most 1000 readings')), []),
   /** Parts set by hand, by tag: what is given replaces what was worked out. */
   overrides: v.record(
     tag,
@@ -260,7 +219,7 @@ export const ShopSchema = v.object({
   hours: whole(1, 16),
 });
 
-export const JOB_FORMAT = 'sill-plan/job@4';
+export const JOB_FORMAT = 'sill-plan/job@5';
 
 export const JobSchema = v.object({
   format: v.literal(JOB_FORMAT, `must be ${JOB_FORMAT}`),
@@ -280,14 +239,6 @@ export const JobSchema = v.object({
     [],
   ),
   shop: ShopSchema,
-  onHand: v.optional(
-    v.pipe(
-      v.array(OnHandSchema),
-      v.maxLength(300, 'must be at most 300 rows'),
-      unique('two pieces on hand have the same id'),
-    ),
-    [],
-  ),
   /** Boards that stay as they are when the rest is planned anew. */
   locks: v.optional(
     v.pipe(v.array(LockSchema), v.maxLength(500, 'must be at most 500 boards'), unique('two locks have the same id')),
@@ -300,7 +251,7 @@ export const JobSchema = v.object({
   }),
   /** What today's boards and sheets really measure, where it is not what the table says. */
   measured: v.optional(v.record(material, v.object({ width: v.optional(size), thickness: v.optional(size) })), {}),
-  /** What happened: bought, cut, spoiled, built. The plan is made around it. */
+  /** What happened: found, bought, cut, spoiled, built, measured. The plan is made around it. */
   ledger: v.optional(LedgerSchema, []),
   /** Stages that are settled. */
   done: v.pipe(v.array(text(120)), v.maxLength(5000)),

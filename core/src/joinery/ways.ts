@@ -1,6 +1,6 @@
 import { held } from '../lists';
 import { able, type Job, type Method, type Piece } from '../job';
-import { buildPiece, joinOf, pairKey, type Joint, type Part } from '../piece';
+import { buildPiece, knownOf, joinOf, pairKey, type Joint, type Part } from '../piece';
 import { sizesOf, type HardwareOffer, type Nominal } from '../stock';
 import type { Fastening } from './fastening';
 import { fastenings } from './fasten-all';
@@ -75,7 +75,8 @@ export function waysOfJoint(
   const piece = job.pieces.find(({ id }) => id === pieceId);
   if (!piece) return [];
   const madeBy = (joins: Piece['joins']) => {
-    const model = buildPiece({ ...piece, joins }, topNominal, job.shop, job.units, sizesOf(job.measured));
+    const tried = { ...piece, joins };
+    const model = buildPiece(tried, topNominal, job.shop, job.units, sizesOf(job.measured), knownOf(piece, job));
     return { model, made: fastenings(model.joints, model.parts, job.units, { joins }, job.shop) };
   };
   const now = madeBy(piece.joins);

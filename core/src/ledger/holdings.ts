@@ -28,12 +28,14 @@ export type Body = {
 /** Why an entry can not be so; it counts for nothing, but for a cut of what is unknown: that wood is there, and cut. */
 export type Misentry = {
   readonly entry: Entry;
-  readonly why: 'unknown' | 'not there' | 'cut before' | 'never bought' | 'too many';
+  readonly why: 'unknown' | 'not there' | 'cut before' | 'never bought' | 'told before' | 'too many';
 };
 
 /** How things stand after all entries. */
 export type Holdings = {
   readonly bodies: ReadonlyMap<string, Body>;
+  /** Rows that were found or came from the rack, by their ids, whatever became of them. */
+  readonly hands: ReadonlyMap<string, OnHand>;
   /** Boxes bought and not taken back. */
   readonly boxes: readonly EntryOf<'box'>[];
   /** Boards looked at and put back, by offer. */
@@ -85,6 +87,7 @@ const isSameCut = (a: EntryOf<'cut'>, b: EntryOf<'cut'>): boolean =>
 /** The books while they are read. */
 type Books = {
   readonly bodies: Map<string, Body>;
+  readonly hands: Map<string, OnHand>;
   readonly boxes: Map<string, EntryOf<'box'>>;
   readonly rejected: Map<string, number>;
   readonly done: Map<string, EntryOf<'done'>>;
@@ -104,11 +107,9 @@ function end({ bodies }: Books, entry: EntryOf<'spoiled' | 'gone' | 'racked'>): 
 }
 
 /** Wood that is cut and that nobody told of: it is there all the same. */
-function unheardOf({ bodies, faults }: Books, entry: EntryOf<'cut'>): Body {
+function unheardOf({ hands, faults }: Books, entry: EntryOf<'cut'>): Body {
   const hand = /^hand\.(.*):\d+$/.exec(entry.of)?.[1];
-  const tooMany = hand !== undefined && bodies.has(`hand.${hand}:1`);
-  // A row on hand may be taken out once it is cut up.
-  if (hand === undefined || tooMany) faults.push({ entry, why: tooMany ? 'too many' : 'unknown' });
+  faults.push({ entry, why: hand !== undefined && hands.has(hand) ? 'too many' : 'unknown' });
   const { of: id, material, length, width } = entry;
   return { ...FRESH, id, material, length, width };
 }
@@ -145,10 +146,39 @@ function takeBack({ bodies, boxes }: Books, { of }: EntryOf<'returned'>): Misent
   return null;
 }
 
+/** Wood that is on hand: so many bodies. */
+function lay({ bodies, hands }: Books, hand: OnHand): Misentry['why'] | null {
+  if (hands.has(hand.id)) return 'told before';
+  hands.set(hand.id, hand);
+  for (let k = 1; k <= hand.count; k++) {
+    const { material, length, width, squared, bad, note } = hand;
+    const id = handBody(hand, k);
+    bodies.set(id, { ...FRESH, id, material, length, width, squared, bad, note, hand });
+  }
+  return null;
+}
+
+/** Puts to a board that is not cut yet what is now known of it. */
+function learn({ bodies }: Books, of: string, known: Partial<Body>): Misentry['why'] | null {
+  const body = bodies.get(of);
+  if (body?.state !== 'whole') return body ? (body.cut ? 'cut before' : 'not there') : 'unknown';
+  bodies.set(of, { ...body, ...known });
+  return null;
+}
+
 /** Takes an entry into the books; why it can not be so, where it can not. */
 function take(books: Books, entry: Entry): Misentry['why'] | null {
-  const { bodies, boxes, rejected, done } = books;
+  const { bodies, hands, boxes, rejected, done } = books;
   switch (entry.what) {
+    case 'found':
+    case 'fetched':
+      return lay(books, entry.hand);
+    case 'photographed': {
+      const hand = hands.get(entry.of);
+      if (!hand) return 'unknown';
+      hands.set(entry.of, { ...hand, photo: entry.photo });
+      return null;
+    }
     case 'bought': {
       const { id, material, length, width } = entry;
       bodies.set(id, { ...FRESH, id, material, length, width, bought: entry });
@@ -162,12 +192,10 @@ function take(books: Books, entry: Entry): Misentry['why'] | null {
       return null;
     case 'returned':
       return takeBack(books, entry);
-    case 'marked': {
-      const body = bodies.get(entry.of);
-      if (body?.state !== 'whole') return body ? 'not there' : 'unknown';
-      bodies.set(entry.of, { ...body, bad: entry.bad, note: entry.note });
-      return null;
-    }
+    case 'marked':
+      return learn(books, entry.of, { bad: entry.bad, note: entry.note });
+    case 'sized':
+      return learn(books, entry.of, { length: entry.length, width: entry.width });
     case 'cut':
       return cutUp(books, entry);
     case 'spoiled':
@@ -177,43 +205,37 @@ function take(books: Books, entry: Entry): Misentry['why'] | null {
     case 'done':
       done.set(entry.of, entry);
       return null;
-    case 'fetched':
+    // Of parts and steps, not of boards: `readings` reads them.
+    case 'measured':
+    case 'fitted':
+    case 'diagonal':
     case 'corrected':
       return null;
   }
 }
 
-function opened(onHand: readonly OnHand[]): Books {
-  const bodies = new Map<string, Body>();
-  for (const hand of onHand)
-    for (let k = 1; k <= hand.count; k++) {
-      const { material, length, width, squared, bad, note } = hand;
-      const id = handBody(hand, k);
-      bodies.set(id, { ...FRESH, id, material, length, width, squared, bad, note, hand });
-    }
-  return { bodies, boxes: new Map(), rejected: new Map(), done: new Map(), faults: [] };
-}
+const known = new WeakMap<Job['ledger'], Holdings>();
 
-const known = new WeakMap<Job['ledger'], { readonly onHand: Job['onHand']; readonly holdings: Holdings }>();
-
-/** How things stand in a job: read once for a ledger and what is on hand. */
-export function holdingsOf({ ledger, onHand }: Pick<Job, 'ledger' | 'onHand'>): Holdings {
+/** How things stand in a job: read once for a ledger. */
+export function holdingsOf({ ledger }: Pick<Job, 'ledger'>): Holdings {
   const before = known.get(ledger);
-  if (before && before.onHand === onHand) return before.holdings;
-  const books = opened(onHand);
+  if (before) return before;
+  const books: Books = {
+    ...{ bodies: new Map(), hands: new Map(), boxes: new Map(), rejected: new Map(), done: new Map(), faults: [] },
+  };
   for (const entry of standingEntries(ledger)) {
     const why = take(books, entry);
     if (why !== null) books.faults.push({ entry, why });
   }
   const holdings = { ...books, boxes: [...books.boxes.values()] };
-  known.set(ledger, { onHand, holdings });
+  known.set(ledger, holdings);
   return holdings;
 }
 
 /** Rows on hand with so many as are in the job still; not those that are all spoiled, given away or on the rack. */
-export function handsThere(job: Pick<Job, 'ledger' | 'onHand'>): readonly OnHand[] {
-  const { bodies } = holdingsOf(job);
-  return job.onHand.flatMap((hand) => {
+export function handsThere(job: Pick<Job, 'ledger'>): readonly OnHand[] {
+  const { bodies, hands } = holdingsOf(job);
+  return [...hands.values()].flatMap((hand) => {
     const units = Array.from({ length: hand.count }, (_, k) => bodies.get(handBody(hand, k + 1)));
     const count = units.filter((body) => body && isThere(body)).length;
     return count > 0 ? [{ ...hand, count }] : [];

@@ -1,6 +1,6 @@
 import { inches } from '../length';
-import type { Entry, EntryOf, OnHand } from '../job';
-import { holdingsOf, misentryOf, misentryWords, rootOf, type Misentry } from './index';
+import type { Entry, EntryOf, OnHand, Side } from '../job';
+import { handsThere, holdingsOf, misentryOf, misentryWords, readingsOf, rootOf, type Misentry } from './index';
 
 const at = '2026-11-28T09:00';
 const yard = { id: 'y', name: 'Yard', tax: 5 };
@@ -21,14 +21,15 @@ const told = (id: string, what: 'returned' | 'spoiled' | 'gone' | 'corrected', o
   ...{ id, at, what, of },
 });
 const hand: OnHand = { id: 'h', ...wood, count: 2, squared: true, bad: [], where: '', note: '' };
-const states = (ledger: readonly Entry[], onHand: readonly OnHand[] = []) =>
-  Object.fromEntries([...holdingsOf({ ledger, onHand }).bodies].map(([id, { state }]) => [id, state]));
-const faults = (ledger: readonly Entry[], onHand: readonly OnHand[] = []) =>
-  holdingsOf({ ledger, onHand }).faults.map(({ entry, why }): [string, Misentry['why']] => [entry.id, why]);
+const found: EntryOf<'found'> = { id: 'found', at, what: 'found', hand };
+const states = (ledger: readonly Entry[]) =>
+  Object.fromEntries([...holdingsOf({ ledger }).bodies].map(([id, { state }]) => [id, state]));
+const faults = (ledger: readonly Entry[]) =>
+  holdingsOf({ ledger }).faults.map(({ entry, why }): [string, Misentry['why']] => [entry.id, why]);
 
 test('what is bought is whole, what is cut gives its pieces and offcuts, each of its own size', () => {
   expect(states([bought('b')])).toEqual({ b: 'whole' });
-  const { bodies } = holdingsOf({ ledger: [bought('b'), cut('c', 'b')], onHand: [] });
+  const { bodies } = holdingsOf({ ledger: [bought('b'), cut('c', 'b')] });
   expect([...bodies.keys()]).toEqual(['b', 'b/p0', 'b/p1', 'b/o0']);
   expect(bodies.get('b/o0')).toMatchObject({ length: inches(33.5), material: '2x4', from: 'b', piece: null });
   expect(bodies.get('b/p1')?.piece?.part).toBe('p.L2');
@@ -38,7 +39,7 @@ test('what is bought is whole, what is cut gives its pieces and offcuts, each of
 test('cut at one setting it is begun, at the last it is cut; its first layout holds', () => {
   const begun = [bought('b'), cut('c', 'b', 'stop:1'), cut('d', 'b', 'stop:2')];
   expect(states(begun)).toEqual({ b: 'begun' });
-  expect(holdingsOf({ ledger: begun, onHand: [] }).bodies.get('b')?.settings).toEqual(['stop:1', 'stop:2']);
+  expect(holdingsOf({ ledger: begun }).bodies.get('b')?.settings).toEqual(['stop:1', 'stop:2']);
   expect(states([...begun, cut('e', 'b')])).toMatchObject({ b: 'cut', 'b/p0': 'whole' });
   const other: Entry = { ...cut('f', 'b'), pieces: [piece('p.L9', 0.5, 60)] };
   expect(faults([...begun, other])).toEqual([['f', 'cut before']]);
@@ -65,20 +66,55 @@ test.each<[string, readonly Entry[], Misentry['why']]>([
   ['a third of two on hand', [cut('c', 'hand.h:3')], 'too many'],
   ['something spoiled that never was', [told('s', 'spoiled', 'nothing')], 'unknown'],
 ])('%s can not be so, and is told in a sentence', (_, ledger, why) => {
-  const found = holdingsOf({ ledger, onHand: [hand] }).faults;
-  expect(found.map((fault) => fault.why)).toEqual([why]);
-  expect(found.map(misentryWords).join()).toMatch(/^(A|Something) .* of 2026-11-28, 09:00 can not be so: .*\.$/);
+  const wrong = holdingsOf({ ledger: [found, ...ledger] }).faults;
+  expect(wrong.map((fault) => fault.why)).toEqual([why]);
+  expect(wrong.map(misentryWords).join()).toMatch(/^(A|Something) .* of 2026-11-28, 09:00 can not be so: .*\.$/);
 });
 
 test('wood that is cut and was never told of is there and cut all the same: nothing of it is lost', () => {
   expect(states([cut('c', 'b')])).toMatchObject({ b: 'cut', 'b/p0': 'whole', 'b/o0': 'whole' });
   expect(faults([cut('c', 'b')])).toEqual([['c', 'unknown']]);
-  // A row on hand may be taken out once it is cut up.
-  expect(faults([cut('c', 'hand.h:1')])).toEqual([]);
+});
+
+test('wood that was found is there so many times; once some is cut, its finding can not be a mistake', () => {
+  expect(states([found])).toEqual({ 'hand.h:1': 'whole', 'hand.h:2': 'whole' });
+  expect(states([found, told('x', 'corrected', 'found')])).toEqual({});
+  const job = { ledger: [found, cut('c', 'hand.h:1')] };
+  expect(misentryOf(job, [told('x', 'corrected', 'found')])?.why).toBe('unknown');
+  expect(faults([found, { ...found, id: 'again' }])).toEqual([['again', 'told before']]);
+  expect(handsThere({ ledger: [found, told('g', 'gone', 'hand.h:2')] })).toEqual([{ ...hand, count: 1 }]);
+});
+
+test('a photo is put to the row, a true size to the board, while it is whole', () => {
+  const photo: Entry = { id: 'p', at, what: 'photographed', of: 'h', photo: 'pic' };
+  expect(holdingsOf({ ledger: [found, photo] }).hands.get('h')).toEqual({ ...hand, photo: 'pic' });
+  expect(faults([photo])).toEqual([['p', 'unknown']]);
+  const sized: Entry = { id: 's', at, what: 'sized', of: 'b', length: inches(95), width: inches(3.5) };
+  expect(holdingsOf({ ledger: [bought('b'), sized] }).bodies.get('b')?.length).toBe(inches(95));
+  expect(faults([bought('b'), cut('c', 'b'), sized])).toEqual([['s', 'cut before']]);
+});
+
+test('of what was read of a part the last holds; what is taken back was never read', () => {
+  const read = (id: string, size: number, side: Side = 'length'): Entry => ({
+    ...{ id, at, what: 'measured', piece: 't', tag: 'A1', side, size: inches(size), simulated: false },
+  });
+  const diagonal = (id: string, which: 0 | 1): Entry => ({
+    ...{ id, at, what: 'diagonal', piece: 't', step: 't.s1', which, size: inches(40), simulated: true },
+  });
+  const ledger = [read('a', 20), read('w', 3, 'width'), read('b', 21), diagonal('d', 1)];
+  expect(readingsOf({ ledger }, 't')).toMatchObject({
+    asBuilt: { A1: { length: inches(21), width: inches(3) } },
+    diagonals: { 't.s1': [null, inches(40)] },
+  });
+  expect(readingsOf({ ledger }, 't').from.map(({ id }) => id)).toEqual(['a', 'w', 'b', 'd']);
+  expect(readingsOf({ ledger: [...ledger, told('x', 'corrected', 'b')] }, 't').asBuilt['A1']?.length).toBe(inches(20));
+  const fitted: Entry = { id: 'f', at, what: 'fitted', piece: 't', tag: 'B1' };
+  expect(readingsOf({ ledger: [fitted] }, 't').asBuilt).toEqual({ B1: { cut: true } });
+  expect(readingsOf({ ledger }, 'other').from).toEqual([]);
 });
 
 test('a purchase can not be taken back once its board is cut; the cut first, then it can', () => {
-  const job = { ledger: [bought('b'), cut('c', 'b')], onHand: [] };
+  const job = { ledger: [bought('b'), cut('c', 'b')] };
   expect(misentryOf(job, [told('x', 'corrected', 'b')])?.why).toBe('unknown');
   expect(misentryOf(job, [told('x', 'corrected', 'c'), told('y', 'corrected', 'b')])).toBeNull();
 });

@@ -8,9 +8,9 @@ export const entered = (entry: Entry): Change => set(null, ['ledger', entry.id],
  * What would be wrong in the books with more entries in them: null where all can be so. An entry that corrects is
  * wrong where something that was told since rests on what it takes back.
  */
-export function misentryOf(job: Pick<Job, 'ledger' | 'onHand'>, more: readonly Entry[]): Misentry | null {
+export function misentryOf(job: Pick<Job, 'ledger'>, more: readonly Entry[]): Misentry | null {
   const before = new Set(holdingsOf(job).faults.map(({ entry, why }) => `${entry.id} ${why}`));
-  const { faults } = holdingsOf({ onHand: job.onHand, ledger: [...job.ledger, ...more] });
+  const { faults } = holdingsOf({ ledger: [...job.ledger, ...more] });
   return faults.find(({ entry, why }) => !before.has(`${entry.id} ${why}`)) ?? null;
 }
 
@@ -19,19 +19,26 @@ const BECAUSE: Readonly<Record<Misentry['why'], string>> = {
   'not there': 'it is about something that is spoiled, given away, taken back or on the rack',
   'cut before': 'it is about something that is cut already',
   'never bought': 'it is about something that was never bought',
+  'told before': 'it is about wood that was told of already',
   'too many': 'there are not so many of them on hand',
 };
 const TOLD: Readonly<Record<Entry['what'], string>> = {
+  found: 'Wood that was found',
+  photographed: 'A photo',
   bought: 'A purchase',
   box: 'A purchase',
   rejected: 'A board put back',
   returned: 'A return',
   marked: 'A bad stretch',
+  sized: 'The size of a board',
   cut: 'A cut',
   spoiled: 'Something spoiled',
   gone: 'Something given away',
   racked: 'A move to the rack',
   fetched: 'A move from the rack',
+  measured: 'A measured size',
+  fitted: 'A part cut to fit',
+  diagonal: 'A diagonal',
   done: 'A step done',
   corrected: 'A correction',
 };

@@ -2,11 +2,15 @@ import { inches } from '../length';
 import { DEFAULT_SHOP, newJob, type Piece } from '../job';
 import { planJob } from '../plan';
 import { plain } from '../words';
-import { buildPiece, newPiece, topCandidates, type Adaptation } from './index';
+import { TABLE_SIZES } from '../stock';
+import { told } from '../testing/telling';
+import { buildPiece, newPiece, topCandidates, type Adaptation, type Known } from './index';
 
-const built = (piece: Piece) => buildPiece(piece, topCandidates(piece)[0]!, DEFAULT_SHOP, 'in');
-const lengthOf = (piece: Piece, tag: string) => built(piece).parts.find((part) => part.tag === tag)!.length;
-const told = (all: readonly Adaptation[]) =>
+type Measured = Known['asBuilt'];
+const built = (piece: Piece, asBuilt: Measured = {}) =>
+  buildPiece(piece, topCandidates(piece)[0]!, DEFAULT_SHOP, 'in', TABLE_SIZES, { salvage: [], asBuilt });
+const lengthOf = (piece: Piece, tag: string, asBuilt: Measured = {}) => built(piece, asBuilt).parts.find((part) => part.tag === tag)!.length;
+const changes = (all: readonly Adaptation[]) =>
   all.map(({ part, changes, from, to, then }) => `${part} ${changes} ${(to - from) / inches(1)} ${then}`);
 
 const table = newPiece('t', 'standing');
@@ -15,27 +19,24 @@ const bread: Piece = { ...table, top: 'breadboard', topChoices: {} };
 describe('a top measured 1/8 narrow, and what follows', () => {
   const width = table.size.width - inches(1 / 8);
   test('both breadboard ends are cut 1/8 shorter, nothing else changes', () => {
-    const narrow: Piece = { ...bread, asBuilt: { TOP: { width } } };
-    expect(told(built(narrow).adaptations)).toEqual(['B1 length -0.125 follows', 'B2 length -0.125 follows']);
-    expect(lengthOf(narrow, 'B1')).toBe(lengthOf(bread, 'B1') - inches(1 / 8));
-    const [before, after] = [built(bread), built(narrow)];
+    const narrow = { TOP: { width } };
+    expect(changes(built(bread, narrow).adaptations)).toEqual(['B1 length -0.125 follows', 'B2 length -0.125 follows']);
+    expect(lengthOf(bread, 'B1', narrow)).toBe(lengthOf(bread, 'B1') - inches(1 / 8));
+    const [before, after] = [built(bread), built(bread, narrow)];
     const others = (model: typeof before) =>
       model.parts.filter(({ tag }) => !tag.startsWith('B')).map(({ tag, length }) => [tag, length]);
     expect(others(after)).toEqual(others(before));
   });
 
   test('an end that is cut already stays as it is: it is 1/8 too long, so it is trimmed', () => {
-    const cut: Piece = { ...bread, asBuilt: { TOP: { width }, B1: { cut: true } } };
-    expect(told(built(cut).adaptations)).toEqual(['B1 length -0.125 trim', 'B2 length -0.125 follows']);
-    expect(lengthOf(cut, 'B1')).toBe(lengthOf(bread, 'B1'));
+    const cut = { TOP: { width }, B1: { cut: true } };
+    expect(changes(built(bread, cut).adaptations)).toEqual(['B1 length -0.125 trim', 'B2 length -0.125 follows']);
+    expect(lengthOf(bread, 'B1', cut)).toBe(lengthOf(bread, 'B1'));
   });
 
   test('a top that came out wider leaves a cut end short: a shim to 3/16, anew beyond', () => {
-    const by = (off: number): Piece => ({
-      ...bread,
-      asBuilt: { TOP: { width: table.size.width + inches(off) }, B1: { cut: true } },
-    });
-    const then = (off: number) => built(by(off)).adaptations.find(({ part }) => part === 'B1')!.then;
+    const by = (off: number) => ({ TOP: { width: table.size.width + inches(off) }, B1: { cut: true } });
+    const then = (off: number) => built(bread, by(off)).adaptations.find(({ part }) => part === 'B1')!.then;
     expect([1 / 64, 1 / 8, 3 / 16, 1 / 4].map(then)).toEqual(['leave it', 'shim', 'shim', 'cut anew']);
   });
 });
@@ -43,24 +44,29 @@ describe('a top measured 1/8 narrow, and what follows', () => {
 test('a leg 1/16 thicker along the table: each apron that ends on it is 1/16 shorter, once for each such leg', () => {
   const along = built(table).parts.find(({ tag }) => tag === 'L1')!;
   const side = Math.abs(along.frame.v[0]) > 0.9 ? 'width' : 'thickness';
-  const thick: Piece = { ...table, asBuilt: { L1: { [side]: along[side] + inches(1 / 16) } } };
-  expect(told(built(thick).adaptations)).toEqual(['A1 length -0.0625 follows']);
-  const both: Piece = { ...table, asBuilt: { ...thick.asBuilt, L3: { [side]: along[side] + inches(1 / 16) } } };
-  expect(lengthOf(both, 'A1')).toBe(lengthOf(table, 'A1') - inches(1 / 8));
+  const thick = { L1: { [side]: along[side] + inches(1 / 16) } };
+  expect(changes(built(table, thick).adaptations)).toEqual(['A1 length -0.0625 follows']);
+  const both = { ...thick, L3: { [side]: along[side] + inches(1 / 16) } };
+  expect(lengthOf(table, 'A1', both)).toBe(lengthOf(table, 'A1') - inches(1 / 8));
 });
 
 test('a part that must fit takes the size of its gap; once it is cut, that is what it measures', () => {
   const planned = lengthOf(table, 'C1');
-  const gap: Piece = { ...table, asBuilt: { C1: { length: planned - inches(3 / 32) } } };
-  expect(lengthOf(gap, 'C1')).toBe(planned - inches(3 / 32));
-  expect(built(gap).adaptations).toHaveLength(1);
-  const cut: Piece = { ...table, asBuilt: { C1: { length: planned - inches(3 / 32), cut: true } } };
-  expect(lengthOf(cut, 'C1')).toBe(planned);
+  const gap = { C1: { length: planned - inches(3 / 32) } };
+  expect(lengthOf(table, 'C1', gap)).toBe(planned - inches(3 / 32));
+  expect(built(table, gap).adaptations).toHaveLength(1);
+  const cut = { C1: { length: planned - inches(3 / 32), cut: true } };
+  expect(lengthOf(table, 'C1', cut)).toBe(planned);
 });
 
 test('the plan says what was measured, what changed and why, and buys for the sizes that follow', () => {
-  const piece: Piece = { ...bread, asBuilt: { TOP: { width: table.size.width + inches(1 / 4) }, B2: { cut: true } } };
-  const plan = planJob({ ...newJob('j'), pieces: [piece] }, { today: '2026-11-24', effort: 'quick' });
+  const job = told({ ...newJob('j'), pieces: [bread] }, [
+    ...[{ ...{ id: 'm', at: null, what: 'measured', piece: 't', tag: 'TOP', side: 'width' } as const, simulated: false }].map(
+      (entry) => ({ ...entry, size: table.size.width + inches(1 / 4) }),
+    ),
+    { id: 'f', at: null, what: 'fitted', piece: 't', tag: 'B2' },
+  ]);
+  const plan = planJob(job, { today: '2026-11-24', effort: 'quick' });
   const note = plan.findings.find(({ id }) => id === 't.measured-TOP-width')!;
   expect(note.level).toBe('care');
   expect(plain(note.title, 'in')).toBe('TOP is 1/4 over in width');

@@ -1,6 +1,7 @@
 import { first, held } from '../lists';
 import { inches, type Length } from '../length';
-import type { Piece } from '../job';
+import { SIDES, type Side } from '../job';
+import type { Readings } from '../ledger';
 import { dot, type Vec, through } from '../solid';
 import { around, type Box } from './geometry';
 import type { Joint, Part } from './part';
@@ -8,9 +9,6 @@ import { boxOf } from './shape';
 
 /** The tag under which a whole glued top is measured. */
 export const WHOLE_TOP = 'TOP';
-
-type Side = 'length' | 'width' | 'thickness';
-const SIDES: readonly Side[] = ['length', 'width', 'thickness'];
 
 /** What a measured size means for another part. */
 export type Adaptation = {
@@ -94,17 +92,17 @@ const advice = (change: Length): Adaptation['then'] =>
  * is said what to do. Every size is told with what it came from.
  */
 export function asBuilt(
-  piece: Pick<Piece, 'asBuilt'>,
+  measured: Readings['asBuilt'],
   parts: readonly Part[],
   joints: readonly Joint[],
 ): { readonly parts: readonly Part[]; readonly adaptations: readonly Adaptation[] } {
-  const entries = Object.entries(piece.asBuilt);
+  const entries = Object.entries(measured);
   if (entries.length === 0) return { parts, adaptations: [] };
   const all = new Map(measurable(parts).map((part) => [part.tag, part]));
   const now = new Map(parts.map((part) => [part.tag, part]));
   const adaptations: Adaptation[] = [];
   const isCut = (part: Part) => {
-    const said = piece.asBuilt[part.tag];
+    const said = measured[part.tag];
     return said !== undefined && (said.cut ?? part.fit === null);
   };
   const set = (tag: string, side: Side, to: Length) => {
@@ -155,7 +153,7 @@ export function asBuilt(
           to,
           then: cut ? advice(to - from) : 'follows',
         });
-        if (!cut && piece.asBuilt[other.tag]?.[follows.changes] === undefined) set(other.tag, follows.changes, to);
+        if (!cut && measured[other.tag]?.[follows.changes] === undefined) set(other.tag, follows.changes, to);
       }
     }
   }

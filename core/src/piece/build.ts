@@ -1,7 +1,7 @@
 import { first, held, sure } from '../lists';
 import { inches, type Length, type Units } from '../length';
 import { note, set } from '../job';
-import { handsThere } from '../ledger';
+import { handsThere, readingsOf, type Readings } from '../ledger';
 import type { Finding, Job, Piece, Shop } from '../job';
 import { common, contacts, faceArea, volumeOf, type Solid } from '../solid';
 import { boardKey, sizesIn, TABLE_SIZES, topNominals, type Nominal, type Sizes } from '../stock';
@@ -188,12 +188,21 @@ function edgingHits(piece: Piece, base: Built, over: Built): readonly Finding[] 
   ];
 }
 
+/** What happened that a piece is built by. */
+export type Known = {
+  /** Lengths of what is on hand for its top. */
+  readonly salvage: readonly Length[];
+  /** What its parts measure. */
+  readonly asBuilt: Readings['asBuilt'];
+};
+const UNKNOWN: Known = { salvage: [], asBuilt: {} };
+
 /**
  * Parts and joints of one copy of a piece, or the findings that say why it can not be built.
  *
  * @param topNominal the nominal width the top is joined from, already settled where the choice is "cheapest".
- * @param salvage lengths on hand that a top of random planks may be laid from.
  * @param sizes what boards and sheets measure: the table, unless today's boards were measured.
+ * @param known what there is for it, and what was measured of it: nothing where it is only tried.
  */
 export function buildPiece(
   piece: Piece,
@@ -201,12 +210,12 @@ export function buildPiece(
   shop: Shop,
   units: Units,
   sizes: Sizes = TABLE_SIZES,
-  salvage: readonly Length[] = [],
+  known: Known = UNKNOWN,
 ): PieceModel {
   const family = familyOf(piece);
   const top = topOf(piece);
   const choices = settled(family.choices, piece.choices);
-  const room = roomOf(piece, topNominal, shop, units, sizes, salvage);
+  const room = roomOf(piece, topNominal, shop, units, sizes, known.salvage);
   if (top) {
     const because = refusal(piece, family, top);
     if (because) return { ...NOTHING, findings: [refused(piece, top, because)] };
@@ -241,7 +250,7 @@ export function buildPiece(
     adaptations: [],
   };
   const settledModel = overridden(piece, made, sizes);
-  return { ...settledModel, ...asBuilt(piece, settledModel.parts, settledModel.joints) };
+  return { ...settledModel, ...asBuilt(known.asBuilt, settledModel.parts, settledModel.joints) };
 }
 
 /** The last assembly: top and base together. A base of loose legs comes in here too. */
@@ -308,8 +317,14 @@ export const choosesWidth = (piece: Piece): boolean => {
   return top !== null && top.candidates(settled(top.choices, { ...piece.topChoices, width: 'cheapest' })).length > 1;
 };
 
+/** What happened in a job that one of its pieces is built by. */
+export const knownOf = (piece: Piece, job: Pick<Job, 'pieces' | 'shop' | 'ledger'>): Known => ({
+  salvage: salvageFor(piece, job),
+  asBuilt: readingsOf(job, piece.id).asBuilt,
+});
+
 /** What is on hand for a piece whose top is laid from it: of the first such piece of a job; nothing for others. */
-export function salvageFor(piece: Piece, job: Pick<Job, 'pieces' | 'onHand' | 'shop' | 'ledger'>): readonly Length[] {
+function salvageFor(piece: Piece, job: Pick<Job, 'pieces' | 'shop' | 'ledger'>): readonly Length[] {
   const asks = ({ topChoices, top }: Piece) => top === planks.id && topChoices.salvage === true;
   if (!asks(piece) || job.pieces.find(asks)?.id !== piece.id) return [];
   const chosen = settled(planks.choices, piece.topChoices) as Choices as { readonly planks: Nominal };

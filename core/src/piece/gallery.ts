@@ -160,9 +160,6 @@ export function pieceFrom(from: Start, id: string, name = from.name): Piece {
     loose: [],
     joins: {},
     first: 'top',
-    asBuilt: {},
-    diagonals: {},
-    simulated: [],
   };
 }
 

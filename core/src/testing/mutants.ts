@@ -4,6 +4,7 @@ import { LONGEST } from '../length';
 import { newJob, TOOL_NAMES, type Job } from '../job';
 import { readJob, readOnHand } from '../formats';
 import { demoJob, newPiece, STARTS } from '../piece';
+import { found } from './telling';
 
 export type Json = null | boolean | number | string | readonly Json[] | { readonly [key: string]: Json };
 
@@ -36,9 +37,9 @@ function sound(): readonly Job[] {
   return [
     ...gallery,
     demo,
-    { ...demo, onHand },
+    found(demo, onHand),
     { ...demo, units: 'mm', shop: { ...demo.shop, tools: TOOL_NAMES } },
-    ...gallery.map((job) => ({ ...job, onHand })),
+    ...gallery.map((job) => found(job, onHand)),
   ];
 }
 

@@ -1,12 +1,16 @@
 import { strToU8, zipSync } from 'fflate';
 import { demoJob, readOnHand, type Job, type OnHand } from '@sill/core';
-import { packed, photosIn, unpacked, withPhotos } from './bundle';
+import { ledgerWithPhotos, packed, photosIn, unpacked, withPhotos } from './bundle';
 
 const demo = demoJob();
 const entry = readOnHand('2x4 41 1/2 x3', 'in');
 if (!entry.ok) throw new Error(entry.message);
 const hand: OnHand = { ...entry.value, id: 'h1' };
-const shown: Job = { ...demo, name: 'One: with/photo', onHand: [{ ...hand, photo: 'old-1' }] };
+const shown: Job = {
+  ...demo,
+  name: 'One: with/photo',
+  ledger: [{ id: 'f1', at: null, what: 'found', hand: { ...hand, photo: 'old-1' } }],
+};
 const picture = new Uint8Array([0xff, 0xd8, 0xff, 1, 2, 3]);
 
 test('jobs, photos and the rack come out as they went in, also under one name', () => {
@@ -32,6 +36,9 @@ test('photos get the ids of the new machine; one that did not come is not shown'
   const rows = withPhotos([{ ...hand, photo: 'a' }, { ...hand, photo: 'b' }, hand], new Map([['a', 'new']]));
   expect(rows.map(({ photo }) => photo)).toEqual(['new', undefined, undefined]);
   expect('photo' in rows[1]!).toBe(false);
+  const taken = (id: string, photo: string) => ({ id, at: null, what: 'photographed', of: 'h1', photo }) as const;
+  const ledger = ledgerWithPhotos([...shown.ledger, taken('p1', 'a'), taken('p2', 'b')], new Map([['a', 'new']]));
+  expect(ledger).toEqual([{ id: 'f1', at: null, what: 'found', hand }, taken('p1', 'new')]);
 });
 
 test('what can not be read is named, the rest comes in; what is no such file is a sentence', () => {

@@ -1,5 +1,5 @@
 import { strFromU8, strToU8, unzipSync, zipSync, type Zippable } from 'fflate';
-import { held, type Job, type Rack, readJobText, readRack } from '@sill/core';
+import { type Entry, held, type Job, type Rack, readJobText, readRack } from '@sill/core';
 import { fileName } from '../platform/files';
 
 /** Jobs on their way to another machine: with the photos they show, and the rack where it comes along. */
@@ -14,10 +14,27 @@ export type Bundle = {
 const MOST_EACH = 8_000_000;
 const MOST_ALL = 400_000_000;
 
+/** What an entry shows a photo of. */
+const shownIn = (entry: Entry): readonly { readonly photo?: string | undefined }[] =>
+  entry.what === 'photographed' ? [entry] : entry.what === 'found' || entry.what === 'fetched' ? [entry.hand] : [];
+
 /** Ids of the photos that jobs and a rack show. */
 export const photosIn = ({ jobs, rack }: Pick<Bundle, 'jobs' | 'rack'>): readonly string[] => [
-  ...new Set([...jobs.flatMap(({ onHand }) => onHand), ...(rack?.pieces ?? [])].flatMap(({ photo }) => photo ?? [])),
+  ...new Set(
+    [...jobs.flatMap(({ ledger }) => ledger.flatMap(shownIn)), ...(rack?.pieces ?? [])].flatMap(
+      ({ photo }) => photo ?? [],
+    ),
+  ),
 ];
+
+/** A ledger with its photos under the ids that this server gave them; those that did not come were never taken. */
+export const ledgerWithPhotos = (ledger: Job['ledger'], ids: ReadonlyMap<string, string>): Job['ledger'] =>
+  ledger.flatMap((entry): Job['ledger'] => {
+    if (entry.what === 'photographed') return ids.has(entry.photo) ? [{ ...entry, photo: held(ids, entry.photo) }] : [];
+    return entry.what === 'found' || entry.what === 'fetched'
+      ? withPhotos([entry.hand], ids).map((hand) => ({ ...entry, hand }))
+      : [entry];
+  });
 
 /** One zip file: `jobs/1 Name.json`, `photos/ID`, `rack.json`. */
 export function packed({ jobs, photos, rack }: Bundle): Uint8Array {

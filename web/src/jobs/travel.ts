@@ -2,7 +2,7 @@ import { counted, type Job, type OnHand } from '@sill/core';
 import type { JobSummary } from '@sill/core/contract';
 import { ask, Refused } from '../platform/ask';
 import { RACK } from '../state/server';
-import { packed, photosIn, unpacked, withPhotos } from './bundle';
+import { ledgerWithPhotos, packed, photosIn, unpacked, withPhotos } from './bundle';
 
 /** The bytes of a picture; null where it is gone. */
 const photo = (id: string): Promise<Uint8Array | null> =>
@@ -45,7 +45,7 @@ export async function takeIn(file: Blob): Promise<Arrived> {
   const made: string[] = [];
   for (const job of jobs)
     try {
-      made.push((await ask('makeJob', { body: { job: { ...job, onHand: withPhotos(job.onHand, ids) } } })).id);
+      made.push((await ask('makeJob', { body: { job: { ...job, ledger: ledgerWithPhotos(job.ledger, ids) } } })).id);
     } catch (error) {
       problems.push(`${job.name}: ${(error as Error).message}`);
     }

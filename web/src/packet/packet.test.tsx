@@ -97,7 +97,6 @@ test('parts that no board gives are on the list by name', () => {
   const demo = demoJob();
   open({
     ...demo,
-    onHand: [],
     yard: { ...demo.yard, boards: demo.yard.boards.filter(({ board }) => board !== '2x3') },
   });
   const text = titled('Buying list')

@@ -7,9 +7,11 @@ import type { Listen } from './root';
 
 type Moves = { readonly put: readonly OnHand[]; readonly take: readonly string[] };
 
-const rowsOf = (entries: readonly Entry[], what: 'racked' | 'fetched'): readonly string[] => [
-  ...new Set(entries.flatMap((entry) => (entry.what === what ? [entry.row] : []))),
+const rackedIn = (entries: readonly Entry[]): readonly string[] => [
+  ...new Set(entries.flatMap((entry) => (entry.what === 'racked' ? [entry.row] : []))),
 ];
+const fetchedIn = (entries: readonly Entry[]): readonly OnHand[] =>
+  entries.flatMap((entry) => (entry.what === 'fetched' ? [entry.hand] : []));
 
 /** What is put on the rack by an undo or redo, and which rows are taken from it: wood is in one place only. */
 function movesBetween(before: Job, after: Job): Moves {
@@ -19,7 +21,7 @@ function movesBetween(before: Job, after: Job): Moves {
   };
   const [gone, came] = [not(before, after), not(after, before)];
   const { bodies } = holdingsOf(after);
-  const racked = rowsOf(came, 'racked').flatMap((row): readonly OnHand[] => {
+  const racked = rackedIn(came).flatMap((row): readonly OnHand[] => {
     const moved = came.flatMap((entry) => (entry.what === 'racked' && entry.row === row ? [entry.of] : []));
     const body = bodies.get(moved[0] ?? '');
     if (!body) return [];
@@ -28,8 +30,8 @@ function movesBetween(before: Job, after: Job): Moves {
     return [{ ...asRow(body), ...known, id: row, count: moved.length }];
   });
   return {
-    put: [...racked, ...rowsOf(gone, 'fetched').flatMap((row) => before.onHand.filter(({ id }) => id === row))],
-    take: [...rowsOf(gone, 'racked'), ...rowsOf(came, 'fetched')],
+    put: [...racked, ...fetchedIn(gone)],
+    take: [...rackedIn(gone), ...fetchedIn(came).map(({ id }) => id)],
   };
 }
 

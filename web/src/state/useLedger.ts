@@ -6,10 +6,12 @@ import {
   isDone,
   misentryOf,
   misentryWords,
+  readingsOf,
   type Change,
   type Doing,
   type Entry,
   type Holdings,
+  type Readings,
 } from '@sill/core';
 import { useApp, useChange, useJob } from './hooks';
 import { newId } from './newId';
@@ -20,9 +22,12 @@ export const STAMP = { id: newId, at: null };
 
 /** What is owned, cut and done in the job. */
 export function useHoldings(): Holdings {
-  const { ledger, onHand } = useJob();
-  return useMemo(() => holdingsOf({ ledger, onHand }), [ledger, onHand]);
+  const { ledger } = useJob();
+  return useMemo(() => holdingsOf({ ledger }), [ledger]);
 }
+
+/** What was measured of a piece. */
+export const useReadings = (piece: string): Readings => readingsOf(useJob(), piece);
 
 /** Tells what happened: written where it can be so, else said why not, and nothing is changed. */
 export function useTell(): (entries: readonly Entry[], more?: readonly Change[]) => void {

@@ -4,6 +4,7 @@ import {
   plain,
   printLength,
   printMaterial,
+  printOnHand,
   type Body,
   type Entry,
   type Holdings,
@@ -40,11 +41,21 @@ function bodyName(body: Wood | undefined, { units, label }: Telling): string {
   return piece ? `${label(piece.part)}, ${printMaterial(material)} ${size}` : `${printMaterial(material)} ${size}`;
 }
 
+const madeUp = ({ simulated }: { readonly simulated: boolean }): string => (simulated ? ', a simulated reading' : '');
+
 /** What an entry says, in a few words. */
 export function entryWords(entry: Entry, telling: Telling): string {
   const { holdings, units, label, steps } = telling;
   const of = (id: string) => bodyName(holdings.bodies.get(id), telling);
+  const onHand = (id: string) => {
+    const hand = holdings.hands.get(id);
+    return hand ? printOnHand(hand, units) : 'something unknown';
+  };
   switch (entry.what) {
+    case 'found':
+      return `Found ${printOnHand(entry.hand, units)}`;
+    case 'photographed':
+      return `Photo of ${onHand(entry.of)}`;
     case 'bought':
       return `Bought ${bodyName({ ...entry, piece: null }, telling)}, ${entry.yard.name}`;
     case 'box':
@@ -57,6 +68,8 @@ export function entryWords(entry: Entry, telling: Telling): string {
       const bad = entry.bad.map(({ from, to }) => `${printLength(from, units)} to ${printLength(to, units)}`);
       return `Bad stretch on ${of(entry.of)}: ${bad.join(', ')}`;
     }
+    case 'sized':
+      return `${of(entry.of)}: really ${printLength(entry.length, units)} long, ${printLength(entry.width, units)} wide`;
     case 'cut': {
       const parts = runs(entry.pieces.map(({ part }) => label(part)));
       return `${entry.by === null ? 'Cut' : 'Cut in part'} ${of(entry.of)}: ${parts}`;
@@ -68,7 +81,13 @@ export function entryWords(entry: Entry, telling: Telling): string {
     case 'racked':
       return `To the rack ${of(entry.of)}`;
     case 'fetched':
-      return 'From the rack';
+      return `From the rack ${printOnHand(entry.hand, units)}`;
+    case 'measured':
+      return `Measured ${label(`${entry.piece}.${entry.tag}`)}: ${entry.side} ${printLength(entry.size, units)}${madeUp(entry)}`;
+    case 'fitted':
+      return `Cut to fit ${label(`${entry.piece}.${entry.tag}`)}`;
+    case 'diagonal':
+      return `${entry.which === 0 ? 'First' : 'Second'} diagonal ${printLength(entry.size, units)}${madeUp(entry)}`;
     case 'done':
       return `Done: ${steps?.get(entry.of) ?? (entry.of.startsWith('saw:') ? 'a pass at the saw' : steps ? 'a step that the plan has no more' : 'a step')}`;
     case 'corrected':

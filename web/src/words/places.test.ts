@@ -8,7 +8,7 @@ test('places are told as the screens call them', () => {
   expect(placeWords(['pieces', 'glaze'], [job])).toBe('Glaze table');
   expect(placeWords(['pieces', 'glaze', 'topChoices', 'edgeBoards'], [job])).toBe('Glaze table: top, edge boards');
   expect(placeWords(['budget'], [job])).toBe('Budget');
-  expect(placeWords(['onHand', 'h1'], [job])).toBe('On hand, h1');
+  expect(placeWords(['ledger', 'h1'], [job])).toBe('The ledger, h1');
   expect(placeWords([], [job])).toBe('The whole job');
 });
 

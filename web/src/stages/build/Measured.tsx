@@ -1,7 +1,6 @@
 import { Button, MenuItem, TextField } from '@mui/material';
 import { useState } from 'react';
 import {
-  type Change,
   inches,
   type Length,
   measurable,
@@ -9,21 +8,21 @@ import {
   type Part,
   type Plan,
   rackOf,
-  set,
+  type Side,
+  SIDES,
   type Step,
   sure,
   WHOLE_TOP,
 } from '@sill/core';
 import { LengthField } from '../../ui/LengthField';
-import { useChange, usePiece } from '../../state/hooks';
+import { usePiece } from '../../state/hooks';
 import { useLazyTapeQuery } from '../../state/server';
 import { useErrand } from '../../state/useErrand';
+import { about, STAMP, useReadings, useTell } from '../../state/useLedger';
 import { Dim } from '../../words/Dim';
 import './Measured.css';
 
 type Facts = Plan['pieces'][number];
-type Side = 'length' | 'width' | 'thickness';
-const SIDES: readonly Side[] = ['length', 'width', 'thickness'];
 
 /** A length that the digital tape sends, held where the plan says about so much. */
 function TapeButton({
@@ -54,10 +53,6 @@ function TapeButton({
   );
 }
 
-/** Whether a reading is a simulated tape's: kept by where it stands in the piece. */
-const invention = (piece: string, key: string, invented: boolean): Change =>
-  set(piece, ['simulated', key], invented ? key : undefined);
-
 /** Stands beside every reading that was invented. */
 const Simulated = () => <em className="soft">simulated</em>;
 
@@ -66,21 +61,22 @@ const MARK: Length = inches(1 / 8);
 
 /** Both diagonals as read, and which corner to push by how much. */
 export function Diagonals({ step }: { readonly step: Step }) {
-  const change = useChange();
+  const tell = useTell();
   // What was said stands in the job; the plan follows a moment later.
-  const { id: piece, diagonals, simulated } = sure(usePiece(), 'piece in view');
+  const { id: piece } = sure(usePiece(), 'piece in view');
+  const { diagonals, from } = useReadings(piece);
   if (!step.diagonals) return null;
   const should = step.diagonals;
   const [one, two] = diagonals[step.id] ?? [];
   const read = [one ?? should[0], two ?? should[1]] as const;
   const known = diagonals[step.id] !== undefined;
-  const keyOf = (at: 0 | 1) => `diagonals.${step.id}.${at}`;
-  const record = (at: 0 | 1, length: Length, invented = false) =>
-    change([
-      set(piece, ['diagonals', step.id], at === 0 ? [length, read[1]] : [read[0], length]),
-      invention(piece, keyOf(at), invented),
+  const record = (which: 0 | 1, length: Length, simulated = false) =>
+    tell([
+      { id: STAMP.id(), at: STAMP.at, what: 'diagonal', piece, step: step.id, which, size: length, simulated },
     ]);
-  const invented = ([0, 1] as const).filter((at) => simulated.includes(keyOf(at)));
+  const lastOf = (at: 0 | 1) =>
+    from.flatMap((entry) => (entry.what === 'diagonal' && entry.step === step.id && entry.which === at ? [entry] : [])).at(-1);
+  const invented = ([0, 1] as const).filter((at) => lastOf(at)?.simulated);
   const racked = known && step.sides ? rackOf(step.sides, read) : null;
   const off = read.map((length, at) => Math.abs(length - nth(should, at)) > MARK);
   return (
@@ -140,8 +136,9 @@ export function Diagonals({ step }: { readonly step: Step }) {
 
 /** What a part measures as built: typed, or sent by the tape. What depends on it follows. */
 export function AsBuilt({ facts, step }: { readonly facts: Facts; readonly step: Step }) {
-  const change = useChange();
-  const { id: piece, asBuilt, simulated } = sure(usePiece(), 'piece in view');
+  const tell = useTell();
+  const { id: piece } = sure(usePiece(), 'piece in view');
+  const { asBuilt, from } = useReadings(piece);
   const there = new Set([...step.adds, ...step.there]);
   const parts = measurable(facts.parts).filter(({ id, tag }) =>
     tag === WHOLE_TOP ? facts.parts.some((part) => part.role === 'top' && there.has(part.id)) : there.has(id),
@@ -153,15 +150,22 @@ export function AsBuilt({ facts, step }: { readonly facts: Facts; readonly step:
   const planned = (of: Part, which: Side): Length => (of.changed[which] as number | undefined) ?? of[which];
   const said = asBuilt[part.tag];
   const value = said?.[side] ?? planned(part, side);
-  const keyOf = (name: string, one: Side) => `asBuilt.${name}.${one}`;
-  const record = (length: Length, invented = false) =>
-    change([set(piece, ['asBuilt', part.tag, side], length), invention(piece, keyOf(part.tag, side), invented)]);
-  const recorded = Object.entries(asBuilt).filter(([name]) => parts.some((one) => one.tag === name));
-  const forget = (name: string) =>
-    change([
-      set(piece, ['asBuilt', name], undefined),
-      ...SIDES.map((one) => invention(piece, keyOf(name, one), false)),
+  const record = (length: Length, simulated = false) =>
+    tell([
+      { id: STAMP.id(), at: STAMP.at, what: 'measured', piece, tag: part.tag, side, size: length, simulated },
     ]);
+  const isInvented = (name: string, one: Side) =>
+    from
+      .flatMap((entry) => (entry.what === 'measured' && entry.tag === name && entry.side === one ? [entry] : []))
+      .at(-1)?.simulated;
+  const recorded = Object.entries(asBuilt).filter(([name]) => parts.some((one) => one.tag === name));
+  const takeBack = (isIt: (entry: (typeof from)[number]) => boolean) =>
+    tell(from.filter(isIt).map(({ id }) => about('corrected', id)));
+  const forget = (name: string) => takeBack((entry) => entry.what !== 'diagonal' && entry.tag === name);
+  const setCut = (cut: boolean) =>
+    cut
+      ? tell([{ id: STAMP.id(), at: STAMP.at, what: 'fitted', piece, tag: part.tag }])
+      : takeBack((entry) => entry.what === 'fitted' && entry.tag === part.tag);
   return (
     <details className="sheet measured" open={recorded.length > 0}>
       <summary>Measured as built</summary>
@@ -194,7 +198,7 @@ export function AsBuilt({ facts, step }: { readonly facts: Facts; readonly step:
           <input
             type="checkbox"
             checked={said?.cut ?? false}
-            onChange={(event) => change([set(piece, ['asBuilt', part.tag, 'cut'], event.target.checked)])}
+            onChange={(event) => setCut(event.target.checked)}
           />
           <span>{part.tag} is cut</span>
         </label>
@@ -204,7 +208,7 @@ export function AsBuilt({ facts, step }: { readonly facts: Facts; readonly step:
           <strong>{name}</strong>{' '}
           {SIDES.flatMap((one) => (sizes[one] === undefined ? [] : [[one, sizes[one]] as const])).map(([one, size]) => (
             <span key={one}>
-              {one} <Dim of={size} mark /> {simulated.includes(keyOf(name, one)) && <Simulated />}{' '}
+              {one} <Dim of={size} mark /> {isInvented(name, one) && <Simulated />}{' '}
             </span>
           ))}
           <Button size="small" onClick={() => forget(name)} aria-label={`Forget what ${name} measures`}>

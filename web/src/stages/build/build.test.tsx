@@ -1,6 +1,6 @@
 /** @jest-environment jsdom */
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
-import { demoJob, holdingsOf, inches, offcutForSpacers, plain, printLength, roundToTape, type Job } from '@sill/core';
+import { demoJob, holdingsOf, inches, offcutForSpacers, plain, printLength, readingsOf, roundToTape, type Job } from '@sill/core';
 import { onBench, planOnce } from '../../testing/bench';
 import { BuildStage } from './BuildStage';
 
@@ -72,7 +72,7 @@ test('two diagonals that differ say which corner to push; alike they say square'
     fireEvent.blur(field(name));
   };
   type('First, near left to far right', '43 3/4');
-  expect(jobNow().pieces.find(({ id }) => id === 'glaze')!.diagonals[step.id]![0]).toBe(inches(43.75));
+  expect(readingsOf(jobNow(), 'glaze').diagonals[step.id]![0]).toBe(inches(43.75));
   type('Second, near right to far left', '43 1/4');
   expect(screen.getByText(/The first is longer/).textContent).toContain('until the long side has slid by');
   type('Second, near right to far left', '43 3/4');

@@ -1,6 +1,6 @@
 /** @jest-environment jsdom */
 import { fireEvent, screen } from '@testing-library/react';
-import { demoJob, inches, type Step } from '@sill/core';
+import { demoJob, inches, readingsOf, type Step } from '@sill/core';
 import type { Ask } from '../../platform/ask';
 import { onBench, planOnce } from '../../testing/bench';
 import { AsBuilt, Diagonals } from './Measured';
@@ -10,7 +10,10 @@ const plan = planOnce(job);
 const facts = plan.pieces[0]!;
 const framed = facts.steps.find(({ diagonals, adds }) => diagonals && adds.includes('glaze.L1'))!;
 const path = '/jobs/demo/build?piece=glaze';
-const glaze = (jobNow: () => typeof job) => jobNow().pieces.find(({ id }) => id === 'glaze')!;
+const glaze = (jobNow: () => typeof job) => readingsOf(jobNow(), 'glaze');
+/** What was told, the last of each thing, and whether a simulated tape made it up. */
+const told = (jobNow: () => typeof job) =>
+  glaze(jobNow).from.flatMap((entry) => (entry.what === 'fitted' ? [] : [[entry.what, entry.simulated] as const]));
 const type = (label: string | RegExp, value: string) => {
   const field = screen.getByLabelText(label);
   fireEvent.change(field, { target: { value } });
@@ -28,7 +31,10 @@ describe('diagonals as read', () => {
     const [should] = framed.diagonals!;
     for (const label of [/^First/, /^Second/]) type(label, String(should / inches(1) + 1 / 16));
     expect(screen.getByRole('status').textContent).toContain('it is square');
-    expect(glaze(jobNow).simulated).toEqual([]);
+    expect(told(jobNow)).toEqual([
+      ['diagonal', false],
+      ['diagonal', false],
+    ]);
     expect(screen.queryByText('simulated')).toBeNull();
   });
 
@@ -43,9 +49,10 @@ describe('diagonals as read', () => {
     const { jobNow, user } = show(tape(framed.diagonals![0] + inches(1 / 4), true));
     await user.click(screen.getAllByRole('button', { name: 'From the tape' })[0]!);
     expect(await screen.findByText('simulated')).toBeTruthy();
-    expect(glaze(jobNow).simulated).toEqual([`diagonals.${framed.id}.0`]);
+    expect(told(jobNow)).toEqual([['diagonal', true]]);
     type(/^First/, '43 1/2');
-    expect(glaze(jobNow).simulated).toEqual([]);
+    expect(told(jobNow).at(-1)).toEqual(['diagonal', false]);
+    expect(glaze(jobNow).diagonals[framed.id]![0]).toBe(inches(43.5));
     expect(screen.queryByText('simulated')).toBeNull();
   });
 
@@ -53,8 +60,8 @@ describe('diagonals as read', () => {
     const { jobNow, user } = show(tape(framed.diagonals![0], false));
     await user.click(screen.getAllByRole('button', { name: 'From the tape' })[1]!);
     await screen.findByRole('status');
-    expect(glaze(jobNow).diagonals[framed.id]![1]).toBe(framed.diagonals![0]);
-    expect(glaze(jobNow).simulated).toEqual([]);
+    expect(glaze(jobNow).diagonals[framed.id]).toEqual([null, framed.diagonals![0]]);
+    expect(told(jobNow)).toEqual([['diagonal', false]]);
   });
 });
 
@@ -65,8 +72,13 @@ describe('sizes as built', () => {
     await user.click(screen.getByRole('button', { name: 'From the tape' }));
     expect(await screen.findByText('simulated')).toBeTruthy();
     const [tag] = Object.keys(glaze(jobNow).asBuilt);
-    expect(glaze(jobNow).simulated).toEqual([`asBuilt.${tag}.length`]);
+    expect(told(jobNow)).toEqual([['measured', true]]);
+    fireEvent.change(screen.getByLabelText('Reads'), { target: { value: '34' } });
+    fireEvent.keyDown(screen.getByLabelText('Reads'), { key: 'Enter' });
+    expect(screen.queryByText('simulated')).toBeNull();
     await user.click(screen.getByRole('button', { name: `Forget what ${tag} measures` }));
-    expect(glaze(jobNow)).toMatchObject({ asBuilt: {}, simulated: [] });
+    expect(glaze(jobNow)).toEqual({ asBuilt: {}, diagonals: {}, from: [] });
+    // The ledger keeps what was told, and that it was taken back.
+    expect(jobNow().ledger.map(({ what }) => what)).toEqual(['measured', 'measured', 'corrected', 'corrected']);
   });
 });

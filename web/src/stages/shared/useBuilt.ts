@@ -3,10 +3,10 @@ import {
   buildPiece,
   first,
   type Job,
+  knownOf,
   type Nominal,
   type Piece,
   type PieceModel,
-  salvageFor,
   sizesOf,
   topCandidates,
   unbuilt,
@@ -19,7 +19,7 @@ export type BuiltEarly = { readonly model: PieceModel; readonly settled: boolean
 /** What fails here fails in the plan too, where a note says so. */
 function modelOf(piece: Piece, nominal: Nominal, job: Job): PieceModel {
   try {
-    return buildPiece(piece, nominal, job.shop, job.units, sizesOf(job.measured), salvageFor(piece, job));
+    return buildPiece(piece, nominal, job.shop, job.units, sizesOf(job.measured), knownOf(piece, job));
   } catch (error) {
     return unbuilt(piece, error);
   }

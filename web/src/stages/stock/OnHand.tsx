@@ -1,12 +1,12 @@
 import { Button, Table, TableBody, TableCell, TableHead, TableRow, TextField } from '@mui/material';
 import { useState, type FormEvent } from 'react';
-import { type Board, handsThere, type OnHand, type Plan, printOnHand, readOnHand, set } from '@sill/core';
+import { type Board, handsThere, type OnHand, type Plan, printOnHand, readOnHand, standingEntries } from '@sill/core';
 import { addressOf, ROUTES } from '@sill/core/contract';
 import { ask } from '../../platform/ask';
 import { choosePhoto, smallPhoto } from '../../platform/photos';
-import { useChangeJob, useJob } from '../../state/hooks';
+import { useJob } from '../../state/hooks';
 import { newId } from '../../state/newId';
-import { useHoldings, useTell } from '../../state/useLedger';
+import { about, STAMP, useHoldings, useTell } from '../../state/useLedger';
 import { useErrand } from '../../state/useErrand';
 import { Dim, Text } from '../../words/Dim';
 import { runs, useLabel } from '../../words/labels';
@@ -19,17 +19,23 @@ const photoAddress = (id: string): string => addressOf(ROUTES.photo, { params: {
 /** What is there already: entered in one line each, used before anything is bought. */
 export function OnHandTab({ plan }: { readonly plan: Plan | null }) {
   const job = useJob();
-  const change = useChangeJob();
   const rack = useRack();
   const { busy, run } = useErrand();
   const { bodies } = useHoldings();
   const tell = useTell();
-  const add = (hand: OnHand) => change(['onHand', hand.id], hand);
+  const add = (hand: OnHand) => tell([{ id: newId(), at: STAMP.at, what: 'found', hand }]);
   const unitsOf = ({ id }: OnHand) =>
     [...bodies.values()].filter(({ hand, state }) => hand?.id === id && state === 'whole');
   // What was given away or put on the rack is not here; what is cut was, and the row tells of what.
   const here = handsThere(job);
-  const remove = ({ id }: OnHand) => change(['onHand', id], undefined);
+  // What was only written down wrong was never there; what is cut in part or came from the rack is given away.
+  const remove = (hand: OnHand) => {
+    const units = unitsOf(hand);
+    const found = standingEntries(job.ledger).flatMap((entry) =>
+      entry.what === 'found' && entry.hand.id === hand.id && entry.hand.count === units.length ? [entry.id] : [],
+    );
+    tell(found.length > 0 ? found.map((id) => about('corrected', id)) : units.map(({ id }) => about('gone', id)));
+  };
   const toRack = (hand: OnHand) =>
     run(async () => {
       const row = newId();
@@ -43,14 +49,13 @@ export function OnHandTab({ plan }: { readonly plan: Plan | null }) {
       const file = await choosePhoto();
       if (file === null) return 'No photo was taken.';
       const { id } = await ask('keepPhoto', { body: await smallPhoto(file) });
-      change(['onHand', hand.id, 'photo'], id);
+      tell([{ id: newId(), at: STAMP.at, what: 'photographed', of: hand.id, photo: id }]);
       return `The photo of ${printOnHand(hand, job.units)} is kept.`;
     });
   const fromRack = (hand: OnHand) =>
     run(async () => {
       await rack.put((rack.pieces ?? []).filter((row) => row !== hand));
-      const row = newId();
-      tell([{ id: newId(), at: null, what: 'fetched', row }], [set(null, ['onHand', row], { ...hand, id: row })]);
+      tell([{ id: newId(), at: STAMP.at, what: 'fetched', hand: { ...hand, id: newId() } }]);
       return `${printOnHand(hand, job.units)} is for this job now.`;
     });
   return (
@@ -74,7 +79,7 @@ export function OnHandTab({ plan }: { readonly plan: Plan | null }) {
               >
                 To the rack
               </Button>
-              <Button size="small" onClick={() => remove(hand)}>
+              <Button size="small" disabled={unitsOf(hand).length === 0} onClick={() => remove(hand)}>
                 Remove
               </Button>
             </>

@@ -1,6 +1,6 @@
 import { Button } from '@mui/material';
 import { useNavigate, useSearchParams } from 'react-router';
-import { choosesWidth } from '@sill/core';
+import { choosesWidth, handsThere } from '@sill/core';
 import { useJob, usePiece, usePlan } from '../../state/hooks';
 import { StageHead } from '../shared/StageHead';
 import { TopOptions } from '../shared/TopOptions';
@@ -31,6 +31,7 @@ export function StockStage() {
   const piece = usePiece();
   const navigate = useNavigate();
   const [search, setSearch] = useSearchParams();
+  const onHand = handsThere(job).length;
   const tab = TABS.find((name) => name === search.get('tab')) ?? 'buy';
   return (
     <>
@@ -46,7 +47,7 @@ export function StockStage() {
           value={tab}
           options={[
             ['buy', 'To buy'],
-            ['hand', `On hand${job.onHand.length > 0 ? ` ${job.onHand.length}` : ''}`],
+            ['hand', `On hand${onHand > 0 ? ` ${onHand}` : ''}`],
             ['ledger', 'Ledger'],
             ['shop', 'My shop'],
             ['yards', 'Yards'],

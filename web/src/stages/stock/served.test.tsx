@@ -1,6 +1,6 @@
 /** @jest-environment jsdom */
 import { act, screen, waitFor, within } from '@testing-library/react';
-import { demoJob, DEFAULT_SHOP, inches, type OnHand, type Shop } from '@sill/core';
+import { demoJob, DEFAULT_SHOP, handsThere, inches, type Job, type OnHand, type Shop } from '@sill/core';
 import type { RouteName } from '@sill/core/contract';
 import { Offline, Refused, type Ask } from '../../platform/ask';
 import { onBench } from '../../testing/bench';
@@ -45,7 +45,14 @@ describe('the rack', () => {
     where: 'loft',
     note: '',
   };
-  const job = { ...demoJob(), onHand: [plank, { ...plank, id: 'other', length: inches(30) }] };
+  const job: Job = {
+    ...demoJob(),
+    ledger: [plank, { ...plank, id: 'other', length: inches(30) }].map((hand) => ({
+      ...{ id: `found.${hand.id}`, at: null, what: 'found' as const, hand },
+    })),
+  };
+  const there = ({ ledger }: Job) => handsThere({ ledger });
+  const since = ({ ledger }: Job) => ledger.slice(job.ledger.length).map(({ what }) => what);
   const path = '/jobs/demo/stock';
 
   test('a board goes to the rack and leaves the job; taken from it, it comes under a name of its own', async () => {
@@ -62,9 +69,10 @@ describe('the rack', () => {
     expect(row).not.toBe('plank');
     await waitFor(() => expect(mine.getAllByRole('row')).toHaveLength(2));
     await user.click(await screen.findByRole('button', { name: 'Use it here' }));
-    await waitFor(() => expect(jobNow().onHand).toHaveLength(3));
-    expect(jobNow().onHand[2]).toMatchObject({ length: inches(40), where: 'loft' });
-    expect(['plank', row]).not.toContain(jobNow().onHand[2]!.id);
+    await waitFor(() => expect(since(jobNow())).toEqual(['racked', 'fetched']));
+    const came = there(jobNow()).at(-1)!;
+    expect(came).toMatchObject({ length: inches(40), where: 'loft' });
+    expect(['plank', row]).not.toContain(came.id);
     await waitFor(() => expect(racks[0]).toMatchObject({ revision: 3, value: { pieces: [] } }));
   });
 
@@ -80,20 +88,20 @@ describe('the rack', () => {
     await user.click(screen.getAllByRole('button', { name: 'To the rack' })[0]!);
     await waitFor(() => expect(onTheRack()).toHaveLength(2));
     const [, moved] = onTheRack();
-    await waitFor(() => expect(jobNow().ledger).toHaveLength(1));
+    await waitFor(() => expect(since(jobNow())).toEqual(['racked']));
     act(() => void store.dispatch(undone()));
     await waitFor(() => expect(onTheRack()).toEqual(['old']));
-    expect(jobNow().ledger).toEqual([]);
+    expect(since(jobNow())).toEqual([]);
     act(() => void store.dispatch(redone()));
     await waitFor(() => expect(onTheRack()).toEqual(['old', moved]));
     act(() => void store.dispatch(undone()));
     await waitFor(() => expect(onTheRack()).toEqual(['old']));
     await user.click(await screen.findByRole('button', { name: 'Use it here' }));
-    await waitFor(() => expect(jobNow().onHand).toHaveLength(3));
+    await waitFor(() => expect(there(jobNow())).toHaveLength(3));
     await waitFor(() => expect(onTheRack()).toEqual([]));
     act(() => void store.dispatch(undone()));
     await waitFor(() => expect(onTheRack()).toHaveLength(1));
-    expect(jobNow().onHand).toHaveLength(2);
+    expect(there(jobNow())).toHaveLength(2);
   });
 
   test('what another job has taken from the rack is not had back by undo, and it is said', async () => {
@@ -101,11 +109,11 @@ describe('the rack', () => {
     const { user, store, jobNow } = onBench(<OnHandTab plan={null} />, { job, path, ask: serving({ racks }).ask });
     await rackButtons('To the rack');
     await user.click(screen.getAllByRole('button', { name: 'To the rack' })[0]!);
-    await waitFor(() => expect(jobNow().ledger).toHaveLength(1));
+    await waitFor(() => expect(since(jobNow())).toEqual(['racked']));
     racks[0] = { id: 'rack', revision: 7, value: { pieces: [] } };
     act(() => void store.dispatch(undone()));
     await waitFor(() => expect(message(store)?.text).toContain('another job has it'));
-    expect(jobNow().ledger).toHaveLength(1);
+    expect(since(jobNow())).toEqual(['racked']);
     expect(racks[0].value.pieces).toEqual([]);
   });
 
@@ -114,9 +122,10 @@ describe('the rack', () => {
     const { user, jobNow } = onBench(<OnHandTab plan={null} />, { job, path, ask: away });
     expect(await screen.findByText(/kept by the server, which does not answer/)).toBeTruthy();
     await user.type(screen.getByLabelText('What lies there'), '1x4 20 x2{Enter}');
-    expect(jobNow().onHand.at(-1)).toMatchObject({ material: '1x4', length: inches(20), count: 2 });
+    expect(there(jobNow()).at(-1)).toMatchObject({ material: '1x4', length: inches(20), count: 2 });
     await user.click(screen.getAllByRole('button', { name: 'Remove' })[0]!);
-    expect(jobNow().onHand.map(({ id }) => id)).not.toContain('plank');
+    expect(there(jobNow()).map(({ id }) => id)).not.toContain('plank');
+    expect(since(jobNow())).toEqual(['found', 'corrected']);
   });
 });
 
