@@ -97,7 +97,10 @@ export function thereOf(
     else {
       const origin = originOf(body);
       const count = (rows.get(origin)?.count ?? 0) + 1;
-      rows.set(origin, { ...((origin.startsWith('hand.') && hands.get(origin.slice('hand.'.length))) || asRow(body)), count });
+      rows.set(origin, {
+        ...((origin.startsWith('hand.') && hands.get(origin.slice('hand.'.length))) || asRow(body)),
+        count,
+      });
     }
   }
   // In the order they were told of on hand, so that nothing else changes what is asked of the optimiser.

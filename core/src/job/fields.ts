@@ -20,7 +20,10 @@ export const id = v.pipe(
   v.string('must be text'),
   v.regex(/^[A-Za-z0-9][A-Za-z0-9_.-]{0,63}$/, 'must be a short plain id'),
 );
-export const tag = v.pipe(v.string('must be text'), v.regex(/^[A-Za-z0-9]{1,12}$/, 'must be up to 12 letters and digits'));
+export const tag = v.pipe(
+  v.string('must be text'),
+  v.regex(/^[A-Za-z0-9]{1,12}$/, 'must be up to 12 letters and digits'),
+);
 export const oneOf = <const Options extends readonly string[]>(options: Options) =>
   v.picklist(options, `must be one of ${options.join(', ')}`);
 

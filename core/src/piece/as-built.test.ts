@@ -9,7 +9,8 @@ import { buildPiece, newPiece, topCandidates, type Adaptation, type Known } from
 type Measured = Known['asBuilt'];
 const built = (piece: Piece, asBuilt: Measured = {}) =>
   buildPiece(piece, topCandidates(piece)[0]!, DEFAULT_SHOP, 'in', TABLE_SIZES, { salvage: [], asBuilt });
-const lengthOf = (piece: Piece, tag: string, asBuilt: Measured = {}) => built(piece, asBuilt).parts.find((part) => part.tag === tag)!.length;
+const lengthOf = (piece: Piece, tag: string, asBuilt: Measured = {}) =>
+  built(piece, asBuilt).parts.find((part) => part.tag === tag)!.length;
 const changes = (all: readonly Adaptation[]) =>
   all.map(({ part, changes, from, to, then }) => `${part} ${changes} ${(to - from) / inches(1)} ${then}`);
 
@@ -61,9 +62,12 @@ test('a part that must fit takes the size of its gap; once it is cut, that is wh
 
 test('the plan says what was measured, what changed and why, and buys for the sizes that follow', () => {
   const job = told({ ...newJob('j'), pieces: [bread] }, [
-    ...[{ ...{ id: 'm', at: null, what: 'measured', piece: 't', tag: 'TOP', side: 'width' } as const, simulated: false }].map(
-      (entry) => ({ ...entry, size: table.size.width + inches(1 / 4) }),
-    ),
+    ...[
+      {
+        ...({ id: 'm', at: null, what: 'measured', piece: 't', tag: 'TOP', side: 'width' } as const),
+        simulated: false,
+      },
+    ].map((entry) => ({ ...entry, size: table.size.width + inches(1 / 4) })),
     { id: 'f', at: null, what: 'fitted', piece: 't', tag: 'B2' },
   ]);
   const plan = planJob(job, { today: '2026-11-24', effort: 'quick' });

@@ -1,6 +1,6 @@
-import { isAnyOf } from '@reduxjs/toolkit';
-import { asRow, holdingsOf, type Entry, type Job, type OnHand } from '@sill/core';
-import { redone, undone } from './bench';
+import { isAnyOf, type UnknownAction } from '@reduxjs/toolkit';
+import { asRow, holdingsOf, standingEntries, type Change, type Entry, type Job, type OnHand } from '@sill/core';
+import { changed, redone, replaced, undone } from './bench';
 import { RACK, server } from './server';
 import { said } from './view';
 import type { Listen } from './root';
@@ -13,11 +13,11 @@ const rackedIn = (entries: readonly Entry[]): readonly string[] => [
 const fetchedIn = (entries: readonly Entry[]): readonly OnHand[] =>
   entries.flatMap((entry) => (entry.what === 'fetched' ? [entry.hand] : []));
 
-/** What is put on the rack by an undo or redo, and which rows are taken from it: wood is in one place only. */
+/** What is put on the rack from one job to another state of it, and which rows are taken: wood is in one place only. */
 function movesBetween(before: Job, after: Job): Moves {
   const not = (one: Job, other: Job) => {
-    const known = new Set(other.ledger.map(({ id }) => id));
-    return one.ledger.filter(({ id }) => !known.has(id));
+    const known = new Set(standingEntries(other.ledger).map(({ id }) => id));
+    return standingEntries(one.ledger).filter(({ id }) => !known.has(id));
   };
   const [gone, came] = [not(before, after), not(after, before)];
   const { bodies } = holdingsOf(after);
@@ -26,7 +26,7 @@ function movesBetween(before: Job, after: Job): Moves {
     const body = bodies.get(moved[0] ?? '');
     if (!body) return [];
     const { note, hand } = body;
-    const known = { note: hand?.note ?? note, where: hand?.where ?? '' };
+    const known = { note: hand?.note || note || `from ${after.name}`, where: hand?.where ?? '' };
     return [{ ...asRow(body), ...known, id: row, count: moved.length }];
   });
   return {
@@ -35,14 +35,19 @@ function movesBetween(before: Job, after: Job): Moves {
   };
 }
 
+/** Whether a change says that something told before was a mistake: a move itself is done where it is told. */
+const corrects = (action: UnknownAction): boolean =>
+  changed.match(action) &&
+  action.payload.some(({ path, value }: Change) => path[0] === 'ledger' && (value as Entry).what === 'corrected');
+
 /**
- * Undo and redo of a move to or from the rack are done on the rack too. Where they can not be, because another job has
- * taken it or the server does not answer, the job stays as it was and says why.
+ * A move to or from the rack that is undone, done again or a mistake is so on the rack too. Where it can not be, because
+ * another job has taken it or the server does not answer, the job stays as it was and says why.
  */
 export function listenForRack(listen: Listen): void {
   let isTakenBack = false;
   listen({
-    matcher: isAnyOf(undone, redone),
+    predicate: (action) => isAnyOf(undone, redone, replaced)(action) || corrects(action),
     effect: async (action, { getState, getOriginalState, dispatch, extra: { ask } }) => {
       const before = getOriginalState().bench.job;
       const after = getState().bench.job;

@@ -71,11 +71,11 @@ export function Diagonals({ step }: { readonly step: Step }) {
   const read = [one ?? should[0], two ?? should[1]] as const;
   const known = diagonals[step.id] !== undefined;
   const record = (which: 0 | 1, length: Length, simulated = false) =>
-    tell([
-      { id: STAMP.id(), at: STAMP.at, what: 'diagonal', piece, step: step.id, which, size: length, simulated },
-    ]);
+    tell([{ id: STAMP.id(), at: STAMP.at, what: 'diagonal', piece, step: step.id, which, size: length, simulated }]);
   const lastOf = (at: 0 | 1) =>
-    from.flatMap((entry) => (entry.what === 'diagonal' && entry.step === step.id && entry.which === at ? [entry] : [])).at(-1);
+    from
+      .flatMap((entry) => (entry.what === 'diagonal' && entry.step === step.id && entry.which === at ? [entry] : []))
+      .at(-1);
   const invented = ([0, 1] as const).filter((at) => lastOf(at)?.simulated);
   const racked = known && step.sides ? rackOf(step.sides, read) : null;
   const off = read.map((length, at) => Math.abs(length - nth(should, at)) > MARK);
@@ -151,9 +151,7 @@ export function AsBuilt({ facts, step }: { readonly facts: Facts; readonly step:
   const said = asBuilt[part.tag];
   const value = said?.[side] ?? planned(part, side);
   const record = (length: Length, simulated = false) =>
-    tell([
-      { id: STAMP.id(), at: STAMP.at, what: 'measured', piece, tag: part.tag, side, size: length, simulated },
-    ]);
+    tell([{ id: STAMP.id(), at: STAMP.at, what: 'measured', piece, tag: part.tag, side, size: length, simulated }]);
   const isInvented = (name: string, one: Side) =>
     from
       .flatMap((entry) => (entry.what === 'measured' && entry.tag === name && entry.side === one ? [entry] : []))
@@ -195,11 +193,7 @@ export function AsBuilt({ facts, step }: { readonly facts: Facts; readonly step:
       </div>
       {part.fit !== null && (
         <label className="tick">
-          <input
-            type="checkbox"
-            checked={said?.cut ?? false}
-            onChange={(event) => setCut(event.target.checked)}
-          />
+          <input type="checkbox" checked={said?.cut ?? false} onChange={(event) => setCut(event.target.checked)} />
           <span>{part.tag} is cut</span>
         </label>
       )}

@@ -1,6 +1,16 @@
 /** @jest-environment jsdom */
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
-import { demoJob, holdingsOf, inches, offcutForSpacers, plain, printLength, readingsOf, roundToTape, type Job } from '@sill/core';
+import {
+  demoJob,
+  holdingsOf,
+  inches,
+  offcutForSpacers,
+  plain,
+  printLength,
+  readingsOf,
+  roundToTape,
+  type Job,
+} from '@sill/core';
 import { onBench, planOnce } from '../../testing/bench';
 import { BuildStage } from './BuildStage';
 

@@ -1,10 +1,10 @@
 /** @jest-environment jsdom */
 import { act, screen, waitFor, within } from '@testing-library/react';
-import { demoJob, DEFAULT_SHOP, handsThere, inches, type Job, type OnHand, type Shop } from '@sill/core';
+import { demoJob, DEFAULT_SHOP, handsThere, inches, type Job, type OnHand, set, type Shop } from '@sill/core';
 import type { RouteName } from '@sill/core/contract';
 import { Offline, Refused, type Ask } from '../../platform/ask';
 import { onBench } from '../../testing/bench';
-import { redone, undone } from '../../state/bench';
+import { changed, redone, undone } from '../../state/bench';
 import { OnHandTab } from './OnHand';
 import { ShopForm } from './ShopForm';
 
@@ -102,6 +102,24 @@ describe('the rack', () => {
     act(() => void store.dispatch(undone()));
     await waitFor(() => expect(onTheRack()).toHaveLength(1));
     expect(there(jobNow())).toHaveLength(2);
+  });
+
+  test('a move that was a mistake is taken back on both sides; a mistake in that brings it again', async () => {
+    const racks = onRack([]);
+    const { user, store, jobNow } = onBench(<OnHandTab plan={null} />, { job, path, ask: serving({ racks }).ask });
+    const onTheRack = () => (racks[0]!.value.pieces as OnHand[]).map(({ id, where }) => [id, where]);
+    await rackButtons('To the rack');
+    await user.click(screen.getAllByRole('button', { name: 'To the rack' })[0]!);
+    await waitFor(() => expect(since(jobNow())).toEqual(['racked']));
+    const moved = onTheRack();
+    const correct = (id: string, of: string) =>
+      act(() => void store.dispatch(changed([set(null, ['ledger', id], { id, at: null, what: 'corrected', of })])));
+    correct('x1', jobNow().ledger.at(-1)!.id);
+    await waitFor(() => expect(onTheRack()).toEqual([]));
+    expect(there(jobNow())).toHaveLength(2);
+    correct('x2', 'x1');
+    await waitFor(() => expect(onTheRack()).toEqual(moved));
+    expect(there(jobNow())).toHaveLength(1);
   });
 
   test('what another job has taken from the rack is not had back by undo, and it is said', async () => {
