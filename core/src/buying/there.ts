@@ -28,9 +28,12 @@ export function asRow({ id, material, length, width, squared, bad, note, piece }
 }
 
 /** Bought, and as it is sold. */
-const isAsSold = ({ bought, bad }: Body): boolean => bought !== null && bad.length === 0;
+const isAsSold = ({ bought, bad, ...body }: Body): boolean =>
+  bought !== null && bad.length === 0 && isLike(body, bought);
 /** One of a row on hand, and as that row says. */
-const isOfRow = ({ hand, bad }: Body): boolean => hand !== null && bad === hand.bad;
+const isOfRow = ({ hand, bad, ...body }: Body): boolean => hand !== null && bad === hand.bad && isLike(body, hand);
+const isLike = (one: Pick<Body, 'length' | 'width'>, other: Pick<Body, 'length' | 'width'>): boolean =>
+  one.length === other.length && one.width === other.width;
 
 /** Where a board comes from: an offer, or a row of what is there. */
 export const sourceOf = ({ hand, offer }: Pick<BoardLaid, 'hand' | 'offer'>): string =>
