@@ -125,10 +125,10 @@ describe('bad input: one error shape, nothing changed', () => {
       'a newer version',
       (job: ReturnType<typeof demoJob>) => ({ ...job, format: 'sill-plan/job@5' }),
       'format',
-      'must be sill-plan/job@4',
+      'must be sill-plan/job@5',
     ],
-    ['another kind of file', () => ({ format: 'something/else@1' }), 'format', 'must be sill-plan/job@4'],
-    ['nothing', () => null, 'format', 'must be sill-plan/job@4'],
+    ['another kind of file', () => ({ format: 'something/else@1' }), 'format', 'must be sill-plan/job@5'],
+    ['nothing', () => null, 'format', 'must be sill-plan/job@5'],
   ])('%s', async (_, spoil, field, message) => {
     const was = await before();
     const answer = await send('put', '/api/jobs/demo').send({ revision: 1, job: spoil(demoJob()) });

@@ -3,16 +3,16 @@ import './look/base.css';
 import './ui/layout.css';
 import createCache from '@emotion/cache';
 import { CacheProvider } from '@emotion/react';
-import { Alert, Button, CssBaseline, Snackbar, ThemeProvider } from '@mui/material';
+import { CssBaseline, ThemeProvider } from '@mui/material';
 import { lazy, Suspense, useMemo } from 'react';
 import { createBrowserRouter, Navigate, RouterProvider, useParams } from 'react-router';
 import { stageOf } from './stages/registry';
 import { SignIn } from './access/SignIn';
 import { JobGate, StageFrame } from './frame/Frame';
+import { Message } from './frame/Message';
 import { Trouble } from './frame/Trouble';
 import { JobsPage } from './jobs/JobsPage';
-import { said } from './state/view';
-import { useApp, useFrom } from './state/hooks';
+import { useFrom } from './state/hooks';
 import { makeTheme } from './look/theme';
 
 const Packet = lazy(() => import('./packet/Packet'));
@@ -80,32 +80,6 @@ const router = createBrowserRouter([
 /** Styles are written under the nonce that the server put into this page. */
 const nonce = document.querySelector<HTMLMetaElement>('meta[property=csp-nonce]')?.nonce;
 const cache = createCache({ key: 'sill', ...(nonce ? { nonce } : {}) });
-
-function Message() {
-  const message = useFrom((state) => state.view.message);
-  const dispatch = useApp();
-  const follow = () => {
-    if (message?.link) void router.navigate(message.link.to);
-    dispatch(said(null));
-  };
-  return (
-    <Snackbar
-      open={message !== null}
-      autoHideDuration={message?.bad ? null : 6000}
-      onClose={(_, reason) => reason !== 'clickaway' && dispatch(said(null))}
-      anchorOrigin={{ vertical: 'bottom', horizontal: 'center' }}
-    >
-      <Alert variant="filled" severity={message?.bad ? 'error' : 'info'} onClose={() => dispatch(said(null))}>
-        {message?.text}
-        {message?.link && (
-          <Button size="small" color="inherit" variant="text" onClick={follow}>
-            {message.link.words}
-          </Button>
-        )}
-      </Alert>
-    </Snackbar>
-  );
-}
 
 export function App() {
   const look = useFrom((state) => state.view.look);

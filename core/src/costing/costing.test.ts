@@ -52,7 +52,7 @@ describe('what would save most', () => {
         const job = jobOf(piece, 'in');
         const plan = planJob(job, quick);
         if (plan.parts.length === 0 || plan.buying.unplaced.length > 0) return;
-        const last = [...savings(job, plan, [], quick)].at(-1)!;
+        const last = [...savings(job, plan, wishes(job, []), quick)].at(-1)!;
         expect(last.done).toBe(last.of);
         for (const saving of last.found) {
           const then = planJob(applyChanges(job, saving.changes), quick);
@@ -81,7 +81,7 @@ describe('what would save most', () => {
       sheets: SAMPLE_YARD.sheets.map((offer) => ({ ...offer, price: Math.round(offer.price / 2) })),
     };
     const plan = planJob(job, quick);
-    const { found } = [...savings(job, plan, [other, job.yard], quick)].at(-1)!;
+    const { found } = [...savings(job, plan, wishes(job, [other, job.yard]), quick)].at(-1)!;
     expect(found.map(({ id }) => id)).toContain('yard.far');
     expect(wishes(job, []).some(({ id }) => id === 'c.choices.front.doors')).toBe(true);
     expect(found.some(({ id }) => id.startsWith('c.choices.front'))).toBe(false);

@@ -55,11 +55,11 @@ const lower = (text: string): string => text.charAt(0).toLowerCase() + text.slic
 const lessOf = ({ units, ledger }: Job): readonly Length[] =>
   ledger.length === 0 ? LESS[units] : [units === 'in' ? inches(1 / 2) : mm(12), ...LESS[units]];
 
-/** Every single change worth a try: a size less, another choice, another yard, no spares. */
-export function wishes(job: Job, yards: readonly Yard[]): readonly Wish[] {
-  const sizes = job.pieces.flatMap((piece) =>
+/** A side less by so much. */
+const smaller = (job: Job, by: readonly Length[]): readonly Wish[] =>
+  job.pieces.flatMap((piece) =>
     (['length', 'width'] as const).flatMap((side) =>
-      lessOf(job).flatMap((less): readonly Wish[] => {
+      by.flatMap((less): readonly Wish[] => {
         const size = piece.size[side] - less;
         return size < inches(8)
           ? []
@@ -74,13 +74,9 @@ export function wishes(job: Job, yards: readonly Yard[]): readonly Wish[] {
       }),
     ),
   );
-  const choices = job.pieces.flatMap((piece) => {
-    const top = topOf(piece);
-    return [
-      ...otherChoices(piece, familyOf(piece).choices, 'choices'),
-      ...(top ? otherChoices(piece, top.choices, 'topChoices') : []),
-    ];
-  });
+
+/** Bought elsewhere, or no spares bought. */
+function otherBuys(job: Job, yards: readonly Yard[]): readonly Wish[] {
   const others = yards
     .filter(({ id }) => id !== job.yard.id && !job.alsoAt.some((other) => other.id === id))
     .flatMap((yard): readonly Wish[] => [
@@ -99,8 +95,26 @@ export function wishes(job: Job, yards: readonly Yard[]): readonly Wish[] {
     job.spares === 'none'
       ? []
       : [{ id: 'spares', label: say`Buy no spares`, changes: [set(null, ['spares'], 'none')] }];
-  return [...sizes, ...choices, ...others, ...spares];
+  return [...others, ...spares];
 }
+
+/** Every single change worth a try: a size less, another choice, another yard, no spares. */
+export function wishes(job: Job, yards: readonly Yard[]): readonly Wish[] {
+  const choices = job.pieces.flatMap((piece) => {
+    const top = topOf(piece);
+    return [
+      ...otherChoices(piece, familyOf(piece).choices, 'choices'),
+      ...(top ? otherChoices(piece, top.choices, 'topChoices') : []),
+    ];
+  });
+  return [...smaller(job, lessOf(job)), ...choices, ...otherBuys(job, yards)];
+}
+
+/** Changes small enough to make once the work has begun: half an inch or one less, another yard, no further spare. */
+export const smallWishes = (job: Job, yards: readonly Yard[]): readonly Wish[] => [
+  ...smaller(job, job.units === 'in' ? [inches(1 / 2), inches(1)] : [mm(12), mm(25)]),
+  ...otherBuys(job, yards),
+];
 
 /** So many of the best are worked out to the end. */
 const SHORTLIST = 8;
@@ -113,14 +127,14 @@ export type SavingsProgress = { readonly done: number; readonly of: number; read
  * is a size where one nearer to the present costs no more.
  *
  * @param plan of the job as it is, proved or searched to the end, from the same `options`.
+ * @param all what is tried: `wishes` or `smallWishes`.
  */
 export function* savings(
   job: Job,
   plan: Plan,
-  yards: readonly Yard[],
+  all: readonly Wish[],
   options: PlanOptions,
 ): Generator<SavingsProgress, void, void> {
-  const all = wishes(job, yards);
   const now = plan.list.total;
   const quick: { readonly wish: Wish; readonly total: number }[] = [];
   const of = all.length + SHORTLIST;

@@ -58,15 +58,13 @@ export function listenForPlans(listen: Listen): void {
         // What a fact made of the plan is said at once; what a wish makes of it shows in the figures.
         if (before && of && changed.match(action) && job.ledger.length > of.ledger.length) {
           const text = sinceWords(before, plan, job.units);
-          // What is dearer now may be had for less in another way: each is tried and priced there.
-          const link = { to: `/jobs/${id}/stock?tab=buy`, words: 'What would save' };
           const shown = getState().view.message;
           if (text !== null && !shown?.bad)
             dispatch(
               said({
                 text: shown ? `${shown.text} ${text}` : text,
                 bad: false,
-                ...(plan.list.total > before.list.total ? { link } : {}),
+                dearer: plan.list.total > before.list.total,
               }),
             );
         }

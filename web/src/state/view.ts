@@ -1,4 +1,5 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import { closed } from './bench';
 
 export type ScreenLook = 'light' | 'workshop';
 
@@ -6,12 +7,8 @@ export type ScreenLook = 'light' | 'workshop';
 export type ViewState = {
   readonly marked: string | null;
   readonly look: ScreenLook;
-  /** `link` leads to where more can be done about it. */
-  readonly message: {
-    readonly text: string;
-    readonly bad: boolean;
-    readonly link?: { readonly to: string; readonly words: string };
-  } | null;
+  /** `dearer`: something happened that makes the job cost more; other ways are looked for beside it. */
+  readonly message: { readonly text: string; readonly bad: boolean; readonly dearer?: boolean } | null;
 };
 
 const initialState: ViewState = { marked: null, look: 'light', message: null };
@@ -24,6 +21,9 @@ export const view = createSlice({
     lookChosen: (state, { payload }: PayloadAction<ScreenLook>) => void (state.look = payload),
     said: (state, { payload }: PayloadAction<ViewState['message']>) => void (state.message = payload),
   },
+  // What happened in a job is of that job alone.
+  extraReducers: (builder) =>
+    void builder.addCase(closed, (state) => void (state.message = state.message?.dearer ? null : state.message)),
 });
 
 export const { marked, lookChosen, said } = view.actions;

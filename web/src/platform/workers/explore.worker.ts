@@ -3,6 +3,8 @@ import {
   costAround,
   newPlanCache,
   savings,
+  smallWishes,
+  wishes,
   type CostPoint,
   type Job,
   type Plan,
@@ -11,15 +13,24 @@ import {
   type Yard,
 } from '@sill/core';
 
+/** A plan that may cost less; `small` where the work has begun, and only small changes are looked at. */
+export type SavingsAsked = {
+  readonly job: Job;
+  readonly plan: Plan;
+  readonly yards: readonly Yard[];
+  readonly small: boolean;
+};
+
 /** Works out what else a job could cost, telling each result as it is there. Ending the worker ends it. */
 const worker = {
   costAround(job: Job, piece: string, side: PieceSide, today: string, told: (point: CostPoint) => void): void {
     const options = { today, effort: 'quick', cache: newPlanCache() } as const;
     for (const point of costAround(job, piece, side, options)) told(point);
   },
-  savings(job: Job, plan: Plan, yards: readonly Yard[], today: string, told: (so: SavingsProgress) => void): void {
+  savings({ job, plan, yards, small }: SavingsAsked, today: string, told: (so: SavingsProgress) => void): void {
     const options = { today, effort: 'full', cache: newPlanCache() } as const;
-    for (const so of savings(job, plan, yards, options)) told(so);
+    const tried = small ? smallWishes(job, yards) : wishes(job, yards);
+    for (const so of savings(job, plan, tried, options)) told(so);
   },
 };
 

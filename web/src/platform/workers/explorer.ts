@@ -1,6 +1,6 @@
 import { proxy, type Remote } from 'comlink';
-import type { CostPoint, Job, Plan, SavingsProgress, PieceSide, Yard } from '@sill/core';
-import type { ExploreWorker } from './explore.worker';
+import type { CostPoint, Job, SavingsProgress, PieceSide } from '@sill/core';
+import type { ExploreWorker, SavingsAsked } from './explore.worker';
 import { asking } from './asking';
 import { today } from '../today';
 
@@ -23,9 +23,5 @@ function errand(run: (remote: Remote<ExploreWorker>) => Promise<void>): Errand {
 export const exploreCosts = (job: Job, piece: string, side: PieceSide, told: (point: CostPoint) => void): Errand =>
   errand((remote) => remote.costAround(job, piece, side, today(), proxy(told)));
 
-export const exploreSavings = (
-  job: Job,
-  plan: Plan,
-  yards: readonly Yard[],
-  told: (so: SavingsProgress) => void,
-): Errand => errand((remote) => remote.savings(job, plan, yards, today(), proxy(told)));
+export const exploreSavings = (asked: SavingsAsked, told: (so: SavingsProgress) => void): Errand =>
+  errand((remote) => remote.savings(asked, today(), proxy(told)));

@@ -5,13 +5,14 @@ import { boardsNow, found, isCutInto, isSheet, type Board, type Plan } from '@si
 import { useHoldings } from '../../state/useLedger';
 import { Icon } from '../../ui/Icon';
 import { useLabel } from '../../words/labels';
+import { FoundDialog } from './FoundDialog';
 import { useBoards } from './useBoards';
 import './BoardMenu.css';
 
 /** What can be told or wished of a board as it stands. */
-function useChoices(board: Board): readonly (readonly [string, () => void])[] {
+function useChoices(board: Board, find: () => void): readonly (readonly [string, () => void])[] {
   const { keep, free, buy, cut, spoil, takeBack, mistaken } = useBoards();
-  const { state, kept } = board;
+  const { state, kept, body } = board;
   const of = (may: boolean, words: string, work: (board: Board) => void) =>
     may ? [[words, () => work(board)] as const] : [];
   return [
@@ -19,6 +20,7 @@ function useChoices(board: Board): readonly (readonly [string, () => void])[] {
     ...of(kept !== null, 'Let it change again', free),
     ...of(state === 'to buy', 'It is bought, for these pieces', buy),
     ...of(state !== 'cut', 'It is cut', cut),
+    ...of(body !== null && !isCutInto(board), 'It measures otherwise, or is bad in a place', find),
     ...of(true, 'It is spoiled: cut its pieces from another', spoil),
     ...of(state === 'bought', 'It is taken back to the yard', takeBack),
     ...of(state === 'bought', 'It is not bought after all', mistaken),
@@ -42,7 +44,9 @@ export function BoardMenu({ board: { number }, plan }: { readonly board: Board; 
   const boards = boardsNow(plan.buying.boards, holdings);
   const board = found(boards, (one) => one.number === number);
   const { bring, spoilPiece } = useBoards();
-  const choices = useChoices(board);
+  const [finding, setFinding] = useState(false);
+  const choices = useChoices(board, () => setFinding(true));
+  const body = board.body === null ? undefined : holdings.bodies.get(board.body);
   const pieces = usePieces(board);
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const choose = (work: () => void) => () => {
@@ -85,6 +89,7 @@ export function BoardMenu({ board: { number }, plan }: { readonly board: Board; 
           </MenuItem>
         ))}
       </Menu>
+      {finding && body && <FoundDialog body={body} onClose={() => setFinding(false)} />}
     </>
   );
 }

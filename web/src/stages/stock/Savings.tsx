@@ -1,10 +1,9 @@
-import { Button, LinearProgress } from '@mui/material';
+import { LinearProgress } from '@mui/material';
 import type { Plan, SavingsProgress } from '@sill/core';
-import { useChange, useEdges, useJob } from '../../state/hooks';
-import { difference } from '../../words/money';
-import { Words } from '../../words/Words';
+import { useEdges, useJob } from '../../state/hooks';
 import { useExploring } from '../../state/useExploring';
-import { useYards } from './useYards';
+import { useYards } from '../../state/useYards';
+import { SavingRow } from '../shared/SavingRow';
 import './Savings.css';
 
 const NONE: SavingsProgress = { done: 0, of: 1, found: [] };
@@ -12,11 +11,10 @@ const NONE: SavingsProgress = { done: 0, of: 1, found: [] };
 /** The single changes that save most, each worked out to the end, one click to take and one to go back. */
 export function Savings({ plan }: { readonly plan: Plan }) {
   const job = useJob();
-  const change = useChange();
   const yards = useYards();
   const { explorer } = useEdges();
   const { found: so, state } = useExploring(`savings ${yards.length}`, NONE, (tell) =>
-    explorer.exploreSavings(job, plan, yards, (next) => tell(() => next)),
+    explorer.exploreSavings({ job, plan, yards, small: false }, (next) => tell(() => next)),
   );
   return (
     <section className="sheet savings" aria-label="What would save most">
@@ -32,20 +30,7 @@ export function Savings({ plan }: { readonly plan: Plan }) {
       )}
       <ul>
         {so.found.map((saving) => (
-          <li key={saving.id}>
-            <span>
-              <Words of={saving.label} />
-              {saving.but && (
-                <small className="soft">
-                  {' '}
-                  but: <Words of={saving.but} />
-                </small>
-              )}
-            </span>
-            <Button size="small" variant="text" color="success" onClick={() => change(saving.changes)}>
-              {difference(-saving.saves)}
-            </Button>
-          </li>
+          <SavingRow key={saving.id} saving={saving} />
         ))}
       </ul>
       {state === 'done' && so.found.length === 0 && <p className="soft">No single change makes it cheaper.</p>}

@@ -11,7 +11,7 @@ import { useErrand } from '../../state/useErrand';
 import { AddRow } from './AddRow';
 import { PriceHistory } from './PriceHistory';
 import { PriceRows, type Kind, type YardPath } from './PriceRows';
-import { useYards } from './useYards';
+import { useYards } from '../../state/useYards';
 import { Segmented } from '../../ui/Segmented';
 import './Yards.css';
 

@@ -30,7 +30,7 @@ function open() {
   let end: (failed?: boolean) => void = () => {};
   const explorer = {
     ...QUIET.explorer,
-    exploreSavings: (_job: unknown, _plan: unknown, _yards: unknown, told: typeof tell) => {
+    exploreSavings: (_asked: unknown, told: typeof tell) => {
       errand.begun++;
       tell = told;
       const done = new Promise<void>(

@@ -1,6 +1,6 @@
 import type { Yard } from '@sill/core';
-import { useJob } from '../../state/hooks';
-import { useYardsQuery } from '../../state/server';
+import { useJob } from './hooks';
+import { useYardsQuery } from './server';
 
 /** The yards that are known, with this job's own list among them. */
 export function useYards(): readonly Yard[] {

@@ -1,0 +1,61 @@
+import { Alert, Snackbar } from '@mui/material';
+import type { Plan, SavingsProgress } from '@sill/core';
+import { useApp, useEdges, useFrom, useJob } from '../state/hooks';
+import { useExploring } from '../state/useExploring';
+import { useYards } from '../state/useYards';
+import { said } from '../state/view';
+import { SavingRow } from '../stages/shared/SavingRow';
+import './Message.css';
+
+const NONE: SavingsProgress = { done: 0, of: 1, found: [] };
+/** Other ways shown at most. */
+const SHOWN = 3;
+
+/** Once something happened that makes it dearer: small changes that make it cheaper again, each tried and priced. */
+function OtherWays({ plan }: { readonly plan: Plan }) {
+  const job = useJob();
+  const yards = useYards();
+  const dispatch = useApp();
+  const { explorer } = useEdges();
+  const { found: so, state } = useExploring(`instead ${yards.length}`, NONE, (tell) =>
+    explorer.exploreSavings({ job, plan, yards, small: true }, (next) => tell(() => next)),
+  );
+  if (state === 'failed') return null;
+  if (state !== 'done' && so.found.length === 0) return <p className="other-ways">Looking for what would cost less.</p>;
+  if (so.found.length === 0) return <p className="other-ways">No small change makes it cheaper.</p>;
+  return (
+    <div className="other-ways">
+      Or, each worked out for the whole job:
+      <ul>
+        {so.found.slice(0, SHOWN).map((saving) => (
+          <SavingRow key={saving.id} saving={saving} onTake={() => dispatch(said(null))} />
+        ))}
+      </ul>
+    </div>
+  );
+}
+
+/** What was just done, or could not be, at the foot of the page. What makes it dearer stays until it is read. */
+export function Message() {
+  const message = useFrom((state) => state.view.message);
+  const plan = useFrom(({ planning, bench }) => (bench.job ? planning.plan : null));
+  const dispatch = useApp();
+  return (
+    <Snackbar
+      open={message !== null}
+      autoHideDuration={message?.bad || message?.dearer ? null : 6000}
+      onClose={(_, reason) => reason !== 'clickaway' && dispatch(said(null))}
+      anchorOrigin={{ vertical: 'bottom', horizontal: 'center' }}
+    >
+      <Alert
+        className="message"
+        variant="filled"
+        severity={message?.bad ? 'error' : 'info'}
+        onClose={() => dispatch(said(null))}
+      >
+        {message?.text}
+        {message?.dearer && plan && <OtherWays plan={plan} />}
+      </Alert>
+    </Snackbar>
+  );
+}
