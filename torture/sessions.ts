@@ -5,6 +5,7 @@ import { chromium, type Browser, type BrowserContext, type Page } from '@playwri
 import { newJob, newPiece, seeded, STARTS, type Job } from '../core/src';
 import { inLanes, pause, pick, within, type Ordeal } from './ordeal';
 import { bundled, Killable, ROOT } from './server';
+import { BEGAN, endTasks, startTasks, type Task } from './tasks';
 
 /** A session, and any one step of it, takes no longer. */
 const SESSION_MS = 180_000;
@@ -23,8 +24,11 @@ type Tab = { page: Page | null; readonly fields: readonly Field[] };
 
 /** For how long a page did not answer, in which stage, and how long after its start. */
 type Block = { readonly ms: number; readonly stage: string; readonly after: number };
+/** The same, and how much of it was its own work where that was traced: the rest, something else had the core. */
+type Measured = Block & { readonly cpu: number | null };
 /** What a page reports of itself. */
-const report = () => {
+const report = (began: string) => {
+  performance.mark(`${began}${performance.now()}`);
   const all = ((globalThis as { blocks?: Block[] }).blocks ??= []);
   // What happens while the page is first drawn is the program's start.
   new PerformanceObserver((list) =>
@@ -230,7 +234,7 @@ async function session(browser: Browser, server: Killable, seed: number): Promis
   });
   const { id } = (await made.json()) as { id: string };
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
-  await context.addInitScript(report);
+  await context.addInitScript(report, BEGAN);
   if (roll() < 0.15) await context.addInitScript(without);
   const own = new Session(context, server, id, roll, large ? 1 : FIELDS.length);
   const steps: string[] = [];
@@ -277,6 +281,10 @@ async function session(browser: Browser, server: Killable, seed: number): Promis
   return { faults: own.faults.map((fault) => `seed ${seed}: ${fault} (${steps.join(' ')})`), blocks: own.blocks };
 }
 
+/** How much of a block was the page's own work: of the task that began and ended when it did. */
+const workOf = ({ ms, after }: Block, tasks: readonly Task[]): number | null =>
+  tasks.find((task) => Math.abs(task.after - after) < 60 && Math.abs(task.ms - ms) < 30)?.cpu ?? null;
+
 /**
  * Browser sessions in which the network, the server, the storage and the tabs fail at random: what a person was told to
  * be saved or kept is.
@@ -290,7 +298,9 @@ export const sessions: Ordeal = async ({ until, seed, most, lanes }) => {
     args: ['--no-sandbox'],
   });
   const faults: string[] = [];
-  const blocks: (Block & { readonly seed: number })[] = [];
+  const blocks: (Measured & { readonly seed: number })[] = [];
+  // One browser writes one trace: of pages that have it to themselves.
+  const isTraced = lanes === 1;
   let [tried, begun] = [0, 0];
   const oneByOne = async () => {
     const folder = mkdtempSync(join(tmpdir(), 'sill-sessions-'));
@@ -299,9 +309,11 @@ export const sessions: Ordeal = async ({ until, seed, most, lanes }) => {
     while (begun < most && performance.now() < until) {
       const own = seed * 100_003 + begun++;
       try {
+        if (isTraced) await startTasks(browser);
         const outcome = await within(SESSION_MS, session(browser, server, own), 'the session');
         faults.push(...outcome.faults);
-        blocks.push(...outcome.blocks.map((block) => ({ ...block, seed: own })));
+        const tasks = isTraced ? await endTasks(browser, 30) : [];
+        blocks.push(...outcome.blocks.map((block) => ({ ...block, cpu: workOf(block, tasks), seed: own })));
       } catch (error) {
         faults.push(`seed ${own}: ${(error as Error).message}`);
       }
@@ -313,12 +325,19 @@ export const sessions: Ordeal = async ({ until, seed, most, lanes }) => {
   await inLanes(lanes, oneByOne);
   await browser.close();
   const long = blocks.filter(({ ms }) => ms > BLOCK_MS).sort((a, b) => b.ms - a.ms);
+  const longest = (of: (block: Measured) => number) => Math.max(0, ...blocks.map(of));
+  const own = `; its own work was at most ${longest(({ cpu }) => cpu ?? 0)} ms of one`;
   return {
     tried,
     faults,
     said: [
-      `after its start a page was blocked for at most ${Math.max(0, ...blocks.map(({ ms }) => ms))} ms, ${long.length} times over ${BLOCK_MS}`,
-      ...long.slice(0, 5).map(({ ms, stage, after, seed: of }) => `  ${ms} ms in ${stage}, ${after} ms on, seed ${of}`),
+      `after its start a page was blocked for at most ${longest(({ ms }) => ms)} ms, ${long.length} times over ${BLOCK_MS}${isTraced ? own : ''}`,
+      ...long
+        .slice(0, 8)
+        .map(
+          ({ ms, cpu, stage, after, seed: of }) =>
+            `  ${ms} ms${cpu === null ? '' : `, ${cpu} of work,`} in ${stage}, ${after} ms on, seed ${of}`,
+        ),
     ].join('\n'),
   };
 };
