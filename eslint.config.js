@@ -22,6 +22,7 @@ const ROOMS = [
   'sawing',
   'building',
   'calendar',
+  'strength',
   'checking',
   'formats',
   'rehearsal',

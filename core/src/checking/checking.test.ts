@@ -4,7 +4,7 @@ import { boxOf, demoJob, newPiece } from '../piece';
 import { planJob, type Plan } from '../plan';
 import { plain } from '../words';
 import { weightOf } from '../piece';
-import { isComplete, kneeRoom, movement, seating, showsAt, tipsAt, topSag } from './index';
+import { isComplete, kneeRoom, seating } from './index';
 
 const job = (piece: Piece, rest: Partial<Job> = {}): Job => ({ ...newJob('j'), pieces: [piece], ...rest });
 const plan = (of: Job) => planJob(of, { today: '2026-11-24', effort: 'quick' });
@@ -76,25 +76,6 @@ describe('wood, by hand', () => {
     const top = parts.find((part) => part.tag === 'T1')!;
     // 60 x 5 1/4 x 1 1/2 in is 472.5 cubic inches, 0.2734 cubic feet, at 29 lb.
     expect(weightOf(top)).toBeCloseTo(7.93, 2);
-  });
-
-  test('movement: width x Ct x change', () => {
-    expect(movement(31.5, 'spf', 4)).toBeCloseTo(31.5 * 0.0022 * 4);
-  });
-
-  test('sag: P L^3 / 48 E I, and where it shows', () => {
-    const sag = topSag(parts, 200)!;
-    const inertia = (24 * 1.5 ** 3) / 12;
-    expect(sag.sag).toBeCloseTo((200 * sag.span ** 3) / (48 * 1.4e6 * inertia), 6);
-    expect(showsAt(24)).toBeCloseTo(1 / 16);
-  });
-
-  test('tipping: own weight about the feet, over the overhang', () => {
-    const weight = parts.reduce((sum, part) => sum + weightOf(part), 0);
-    // Overhang 2 at the sides, half of 31 1/2 is 15 3/4; 3 at the ends, half of 60 is 30.
-    const side = (weight * (15.75 - 2)) / 2;
-    const end = (weight * (30 - 3)) / 3;
-    expect(tipsAt(parts).pounds).toBeCloseTo(Math.min(side, end), 4);
   });
 });
 

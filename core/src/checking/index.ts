@@ -15,7 +15,6 @@ import { woodNotes } from './wood';
 export * from './facts';
 
 export * from './people';
-export * from './strength';
 
 const RANK = { stop: 0, care: 1, good: 2 } as const;
 
@@ -25,7 +24,7 @@ export const findingsOf = (facts: Facts): readonly Finding[] =>
     ...facts.pieces.flatMap((piece) => [
       ...piece.model.findings,
       ...sizeNotes(piece, facts.job),
-      ...woodNotes(piece),
+      ...woodNotes(piece, facts.job),
       ...partNotes(piece, facts.job),
       ...jointNotes(piece, facts.job),
       ...shopNotes(piece, facts.job),

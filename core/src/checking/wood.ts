@@ -1,23 +1,18 @@
 import { first } from '../lists';
 import { inches, toInches } from '../length';
 import { note, set } from '../job';
-import type { Finding, Piece } from '../job';
+import type { Finding, Job, Piece } from '../job';
 import { choosable, familyOf, settled, topOf, type Choices, type Part } from '../piece';
 import { isBoard, LUMBER, SPECIES, speciesOf, SUMMER_MOISTURE, WINTER_MOISTURE, type BoardKey } from '../stock';
-import { about, dim, say, type Phrase } from '../words';
+import { about, dim, say } from '../words';
 import type { PieceFacts } from './facts';
-import { movement, showsAt, tipsAt, topSag } from './strength';
+import { movement, tipsAt } from '../strength';
+import { sagNotes } from './sag';
 
-/** The load a table top is checked for, lb at the worst point. */
-const POINT_LOAD = 200;
 /** A grown person leaning on an edge, lb. */
 const LEANING = 250;
 
 const toSixteenth = (value: number) => inches(Math.max(1, Math.round(value * 16)) / 16);
-/** Small bends to the nearest 1/64, the finest a person can see. */
-const fine = (value: number): Phrase =>
-  value < 1 / 64 ? say`under ${dim(inches(1 / 64))}` : say`${dim(inches(Math.round(value * 64) / 64))}`;
-
 /** How far a top of boards moves with the seasons, and whether its fixing lets it. */
 function movementNote(piece: Piece, top: Part, clips: boolean): readonly Finding[] {
   const species = speciesOf(top.material as BoardKey);
@@ -40,7 +35,8 @@ function movementNote(piece: Piece, top: Part, clips: boolean): readonly Finding
 }
 
 /** Movement, stiffness and tipping: estimates for ordinary home use, not an engineer's rating. */
-export function woodNotes({ piece, parts }: PieceFacts): readonly Finding[] {
+export function woodNotes(facts: PieceFacts, job: Job): readonly Finding[] {
+  const { piece, parts } = facts;
   if (parts.length === 0) return [];
   const found: Finding[] = [];
   const choices: Choices = settled(familyOf(piece).choices, piece.choices);
@@ -49,27 +45,7 @@ export function woodNotes({ piece, parts }: PieceFacts): readonly Finding[] {
   const boards = parts.filter((part) => part.role === 'top' && isBoard(part.material));
   if (kind?.moves && boards.length > 0) found.push(...movementNote(piece, first(boards), choices.fixing === 'clips'));
 
-  const sag = topSag(parts, POINT_LOAD);
-  if (sag) {
-    const stiff = sag.sag <= showsAt(sag.span);
-    const more = number('crossSupports') + 1;
-    found.push(
-      note(piece.id, 'sag', stiff ? 'good' : 'care', 'shape', {
-        title: stiff ? say`Stiff enough` : say`The top will sag`,
-        because: say`${POINT_LOAD} lb in the middle of its longest span, ${dim(toSixteenth(sag.span))}, bends it ${fine(sag.sag)}. It would show at ${fine(showsAt(sag.span))}. An estimate for home use, not a rating.`,
-        numbers: { sagInches: sag.sag, spanInches: sag.span },
-        remedies:
-          stiff || !choosable(piece, 'crossSupports')
-            ? []
-            : [
-                {
-                  label: say`Use ${more} cross supports`,
-                  changes: [set(piece.id, ['choices', 'crossSupports'], more)],
-                },
-              ],
-      }),
-    );
-  }
+  found.push(...sagNotes(facts, job));
 
   const line = LUMBER[piece.wood];
   if ('treated' in line)

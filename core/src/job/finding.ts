@@ -44,6 +44,7 @@ export const FINDINGS = {
   treated: 'treated boards where food lies',
   movement: 'a top that is held fast moves with the seasons',
   sag: 'what spans too far sags',
+  'shelf-sag': 'a shelf that spans too far sags',
   tipping: 'who leans on it tips it',
   unplaced: 'a part that no board gives',
   proved: 'the boards are the cheapest there can be, or how near',

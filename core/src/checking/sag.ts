@@ -1,0 +1,89 @@
+import { first } from '../lists';
+import { inches, type Length } from '../length';
+import { applyChanges, note, set, type Change, type Finding, type Job, type Piece } from '../job';
+import { buildPiece, choosable, familyOf, settled, topCandidates, type PieceModel } from '../piece';
+import { sizesOf } from '../stock';
+import { decksOf, sagOf, shows, showsAt, type Deck, type Load, type Sag } from '../strength';
+import { dim, say, type Phrase } from '../words';
+import type { PieceFacts } from './facts';
+
+/** What the top of a table is checked for, and a seat, lb at the worst point. */
+const [TABLE, SEAT] = [200, 250];
+/** Books, lb a foot of shelf. */
+const BOOKS = 25;
+
+/** A top or shelf that bends the most for what would show on it. */
+type Worst = Sag & { readonly deck: Deck; readonly load: Load };
+
+function worstOf({ parts, joints }: Pick<PieceModel, 'parts' | 'joints'>, { use }: Piece, kind: Deck['kind']) {
+  const load: Load =
+    kind === 'shelf' || use === 'storage' ? { aFoot: BOOKS } : { point: use === 'bench' ? SEAT : TABLE };
+  return decksOf(parts, joints).reduce<Worst | null>((worst, deck) => {
+    const sag = deck.kind === kind ? sagOf(deck, load) : null;
+    return sag && (!worst || shows(sag) > shows(worst)) ? { ...sag, deck, load } : worst;
+  }, null);
+}
+
+/** Counts of a family that may carry what sags: tried one more at a time. */
+const COUNTS = ['crossSupports', 'columns'] as const;
+const MORE = [1, 2, 3] as const;
+/** A size less is looked for in steps so large, down to half. */
+const STEP: Length = inches(2);
+
+/** The first change of a kind with which the worst is stiff enough, and how it is called. */
+function wayOut({ piece }: PieceFacts, job: Job, kind: Deck['kind']): Finding['remedies'] {
+  const isStiff = (change: Change): boolean => {
+    const then = first(applyChanges({ ...job, pieces: [piece] }, [change]).pieces);
+    const model = buildPiece(then, first(topCandidates(then)), job.shop, job.units, sizesOf(job.measured));
+    const worst = model.findings.length === 0 ? worstOf(model, then, kind) : null;
+    return worst !== null && shows(worst) <= 1;
+  };
+  const choices = settled(familyOf(piece).choices, piece.choices);
+  const more = COUNTS.flatMap((name) => {
+    const now = choices[name];
+    const spec = choosable(piece, name);
+    if (typeof now !== 'number' || !spec) return [];
+    const tries = MORE.map((by) => ({
+      label: name === 'columns' ? say`Divide it into ${now + by} columns` : say`Use ${now + by} cross supports`,
+      changes: [set(piece.id, ['choices', name], now + by)],
+    }));
+    return tries.find(({ changes }) => isStiff(first(changes))) ?? [];
+  });
+  if (more.length > 0) return more;
+  for (let length = piece.size.length - STEP; length >= piece.size.length / 2; length -= STEP) {
+    const shorter = set(piece.id, ['size', 'length'], length);
+    if (isStiff(shorter)) return [{ label: say`Make it ${dim(length)} long`, changes: [shorter] }];
+  }
+  return [];
+}
+
+/** Small bends to the nearest 1/64, the finest a person can see. */
+const fine = (value: number): Phrase =>
+  value < 1 / 64 ? say`under ${dim(inches(1 / 64))}` : say`${dim(inches(Math.round(value * 64) / 64))}`;
+const toSixteenth = (value: number) => inches(Math.max(1, Math.round(value * 16)) / 16);
+
+function sagNote(facts: PieceFacts, job: Job, kind: Deck['kind']): readonly Finding[] {
+  const { piece, model } = facts;
+  const worst = worstOf(model, piece, kind);
+  if (!worst) return [];
+  const { sag, span, load } = worst;
+  const stiff = shows(worst) <= 1;
+  const what = kind === 'top' ? 'top' : 'shelf';
+  const under =
+    'point' in load ? say`${load.point} lb where it bends most` : say`${load.aFoot} lb a foot, as of books, for years`;
+  return [
+    note(piece.id, kind === 'top' ? 'sag' : 'shelf-sag', stiff ? 'good' : 'care', 'shape', {
+      about: stiff ? [] : worst.deck.parts.map(({ id }) => id),
+      title: stiff ? (kind === 'top' ? say`Stiff enough` : say`Shelves stiff enough`) : say`The ${what} will sag`,
+      because: say`${under}, over ${dim(toSixteenth(span))}, bends it ${fine(sag)}. It would show at ${fine(showsAt(span))}. An estimate for home use, not a rating.`,
+      numbers: { sagInches: sag, spanInches: span },
+      remedies: stiff ? [] : wayOut(facts, job, kind),
+    }),
+  ];
+}
+
+/** Whether tops and shelves bend so that it shows, and the change that helps, tried on the piece. */
+export const sagNotes = (facts: PieceFacts, job: Job): readonly Finding[] => [
+  ...sagNote(facts, job, 'top'),
+  ...sagNote(facts, job, 'shelf'),
+];
