@@ -16,8 +16,8 @@ function moreIn(one: readonly BoardLine[], than: readonly BoardLine[], units: Un
 }
 
 /**
- * What a fact made of a plan, in a sentence: what is to be bought now and was not, what no more, what lies idle, and
- * what that makes of the total; null where the plan was only carried out. A board that is bought is no change: it is
+ * What a fact made of a plan, in a sentence: what is to be bought now and was not, what no more, what was paid and is
+ * lost, what lies idle, and what that makes of the total; null where the plan was only carried out. A board that is bought is no change: it is
  * off what is to buy, and its price with it.
  */
 export function sinceWords(before: Plan, after: Plan, units: Units): string | null {
@@ -28,10 +28,12 @@ export function sinceWords(before: Plan, after: Plan, units: Units): string | nu
   const fewer = bought > had ? [] : moreIn(before.list.boards, after.list.boards, units);
   const idle = isWhole(after) - isWhole(before);
   const unfit = after.buying.unfit.length - before.buying.unfit.length;
+  const lost = after.list.sums.lost - before.list.sums.lost;
   const unplaced = after.buying.unplaced.length - before.buying.unplaced.length;
   const told = [
     more.length > 0 ? `To buy now: ${more.join(', ')}` : '',
     fewer.length > 0 ? `no more to buy: ${fewer.join(', ')}` : '',
+    lost > 0 ? `${dollars(lost)} of wood is spoiled or gone` : '',
     idle > 0 ? `${counted(idle, 'bought board')} ${idle === 1 ? 'is' : 'are'} not needed now` : '',
     unfit > 0 ? `${counted(unfit, 'cut piece')} ${unfit === 1 ? 'is' : 'are'} no part now` : '',
     unplaced > 0 ? 'not all parts have a board now: the notes say the way out' : '',

@@ -42,17 +42,13 @@ export function Message() {
   const dispatch = useApp();
   return (
     <Snackbar
+      className="message"
       open={message !== null}
       autoHideDuration={message?.bad || message?.dearer ? null : 6000}
       onClose={(_, reason) => reason !== 'clickaway' && dispatch(said(null))}
       anchorOrigin={{ vertical: 'bottom', horizontal: 'center' }}
     >
-      <Alert
-        className="message"
-        variant="filled"
-        severity={message?.bad ? 'error' : 'info'}
-        onClose={() => dispatch(said(null))}
-      >
+      <Alert variant="filled" severity={message?.bad ? 'error' : 'info'} onClose={() => dispatch(said(null))}>
         {message?.text}
         {message?.dearer && plan && <OtherWays plan={plan} />}
       </Alert>

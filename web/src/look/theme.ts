@@ -116,6 +116,7 @@ export function makeTheme(look: ScreenLook): Theme {
       error: { main: colour.keel },
       warning: { main: colour.ochre },
       success: { main: colour.moss },
+      info: { main: colour.slate, contrastText: colour.slateInk },
       text: { primary: colour.ink, secondary: colour.soft },
       background: { default: colour.paper, paper: colour.sheet },
       divider: colour.line,
