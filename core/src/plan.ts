@@ -17,7 +17,7 @@ import { saturdays, type BenchCalendar } from './calendar';
 import { findingsOf, type PieceFacts } from './checking';
 import { holdingsOf } from './ledger';
 import { kerfFor, type Finding, type Job, type Piece } from './job';
-import { sizesOf, type HardwareNeed, type Nominal } from './stock';
+import { boardKey, sizesOf, type HardwareNeed, type Nominal } from './stock';
 import { sawable, unbuilt, unordered } from './unworked';
 import { offcutUses, stepsOf, stuckByPegs, type OffcutUse, type Step } from './building';
 
@@ -160,13 +160,29 @@ const cheaper = (a: PlanBegun, b: PlanBegun): boolean =>
       ? a.buying.unfit.length < b.buying.unfit.length
       : a.list.total < b.list.total;
 
+/** A board of a top, by its tag. */
+const TOP_BOARD = /^T\d/;
+
+/** Widths that a top may be joined from. Left to the cheapest it is settled once the first of its boards is cut. */
+function widthsOpen(piece: Piece, job: Job): readonly Nominal[] {
+  const open = topCandidates(piece);
+  if (open.length === 1) return open;
+  const isOwn = (part: string) => part.startsWith(`${piece.id}.`) && TOP_BOARD.test(part.slice(piece.id.length + 1));
+  const cut = new Set<string>();
+  for (const { state, cut: laid, piece: own, material } of holdingsOf(job).bodies.values())
+    if (state === 'begun' ? laid?.pieces.some(({ part }) => isOwn(part)) : state === 'whole' && own && isOwn(own.part))
+      cut.add(material);
+  const settled = open.filter((nominal) => cut.has(boardKey(piece.wood, nominal)));
+  return settled.length === 1 ? settled : open;
+}
+
 /**
  * Settles "cheapest" tops: the widths that make the whole job cost least, boards and screws together. All
  * combinations are tried where they are few. Else the pieces settled each on its own are set against all of one width,
  * and in a job of few pieces each is tried once more among the others; that can miss the least by a little.
  */
 function settleTops(job: Job, options: PlanOptions, cache: PlanCache): PlanBegun {
-  if (options.effort !== 'quick' && job.pieces.some((piece) => topCandidates(piece).length > 1)) {
+  if (options.effort !== 'quick' && job.pieces.some((piece) => widthsOpen(piece, job).length > 1)) {
     // Which widths are cheapest shows without a long search; only the boards of those are searched for long.
     const quick = settleTops(job, { ...options, effort: 'quick' }, cache);
     return draft(
@@ -180,7 +196,7 @@ function settleTops(job: Job, options: PlanOptions, cache: PlanCache): PlanBegun
     rows
       .map((tops) => ({ tops, found: draft(of, tops, options, cache) }))
       .reduce((least, next) => (cheaper(next.found, least.found) ? next : least));
-  const candidates = job.pieces.map(topCandidates);
+  const candidates = job.pieces.map((piece) => widthsOpen(piece, job));
   const count = candidates.reduce((product, row) => product * row.length, 1);
   if (count <= MOST_COMBINATIONS) return best(job, combinations(candidates)).found;
   const alone = job.pieces.map((piece, at) => {

@@ -74,6 +74,29 @@ test.each(['coffee', 'bench', 'standing', 'hairpin', 'dining'])(
   },
 );
 
+test('a top left to the cheapest is settled once its first board is cut, and open again when that was a mistake', () => {
+  const job = jobOf('standing');
+  const before = plan(job);
+  const width = first(before.pieces).topNominal;
+  const board = sure(
+    before.buying.boards.find(({ pieces }) => pieces.some(({ blank }) => blank.part.role === 'top')),
+    'board with a piece of the top',
+  );
+  const cutOne = cut(job, board);
+  // Boards of that width cost ten times as much from now on.
+  const dear = (of: Job): Job => ({
+    ...of,
+    yard: {
+      ...of.yard,
+      boards: of.yard.boards.map((row) => (row.board === width ? { ...row, price: row.price * 10 } : row)),
+    },
+  });
+  expect(first(plan(dear(job)).pieces).topNominal).not.toBe(width);
+  expect(first(holds(dear(cutOne)).pieces).topNominal).toBe(width);
+  const mistakes = cutOne.ledger.map(({ id }, at) => ({ id: `x${at}`, at: null, what: 'corrected' as const, of: id }));
+  expect(first(plan(dear(told(cutOne, mistakes))).pieces).topNominal).not.toBe(width);
+});
+
 test('a case made two inches deeper: what is cut too short is no part, and is named', () => {
   const job = jobOf('shelf-unit');
   const before = plan(job);

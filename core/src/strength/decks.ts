@@ -60,17 +60,36 @@ function crossing(box: Box, along: 0 | 1, under: readonly Part[]): readonly Supp
     .sort((a, b) => a.from - b.from);
 }
 
-/** The decks of a piece, each with what carries it: what it is joined to, and what it lies on. */
+const known = new WeakMap<readonly Part[], readonly Deck[]>();
+
+/** The decks of a piece, each with what carries it: what it is joined to, and what it lies on. Found once for parts. */
 export function decksOf(parts: readonly Part[], joints: readonly Joint[]): readonly Deck[] {
+  const before = known.get(parts);
+  if (before) return before;
+  const decks = deckings(parts, joints);
+  known.set(parts, decks);
+  return decks;
+}
+
+/** What each part is joined to in a way that can carry it. */
+function neighboursOf(joints: readonly Joint[]): ReadonlyMap<string, readonly string[]> {
+  const all = new Map<string, string[]>();
+  const add = (one: string, other: string) => void (all.get(one)?.push(other) ?? all.set(one, [other]));
+  for (const { drilled, into, kind } of joints) {
+    if (HANGING.includes(kind)) continue;
+    add(drilled, into);
+    add(into, drilled);
+  }
+  return all;
+}
+
+function deckings(parts: readonly Part[], joints: readonly Joint[]): readonly Deck[] {
+  const neighbours = neighboursOf(joints);
   const carriers = parts.filter(({ role, loose }) => !loose && role !== 'edging' && role !== 'door');
   /** What carries some parts that are one: joined to them and no higher, or right below. */
   const carrying = (own: readonly Part[], box: Box, but: ReadonlySet<string>): readonly Part[] => {
     const ids = new Set(own.map(({ id }) => id));
-    const held = new Set(
-      joints.flatMap(({ drilled, into, kind }) =>
-        HANGING.includes(kind) ? [] : ids.has(drilled) ? [into] : ids.has(into) ? [drilled] : [],
-      ),
-    );
+    const held = new Set(own.flatMap(({ id }) => neighbours.get(id) ?? []));
     return carriers.filter((part) => {
       if (but.has(part.id) || ids.has(part.id)) return false;
       const other = boxOf(part);
