@@ -17,8 +17,8 @@ function moreIn(one: readonly BoardLine[], than: readonly BoardLine[], units: Un
 
 /**
  * What a fact made of a plan, in a sentence: what is to be bought now and was not, what no more, what was paid and is
- * lost, what lies idle, and what that makes of the total; null where the plan was only carried out. A board that is bought is no change: it is
- * off what is to buy, and its price with it.
+ * lost, what lies idle, and what that makes of the total; null where the plan was only carried out. A board that is
+ * bought is no change: it is off what is to buy, and its price with it.
  */
 export function sinceWords(before: Plan, after: Plan, units: Units): string | null {
   const dearer = after.list.total - before.list.total;

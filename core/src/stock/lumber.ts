@@ -100,7 +100,7 @@ export const speciesOf = (board: BoardKey): Species => LUMBER[lumberOf(board)].w
 export const woodOf = (material: Stocked): { readonly density: number; readonly modulus: number } =>
   isSheet(material) ? SHEETS[material] : SPECIES[speciesOf(material)];
 
-/** Stiffness across the grain for that along it: of boards and panels of boards a sixteenth or so (Wood Handbook, ch. 5). */
+/** Stiffness across the grain for that along it: of boards and panels a sixteenth or so (Wood Handbook, ch. 5). */
 const ACROSS = { solid: 0.06, plywood: 0.5, fibre: 1 } as const;
 export const crossShare = (material: Stocked): number =>
   !isSheet(material) || material.startsWith('panel')

@@ -41,7 +41,7 @@ const corrects = (action: UnknownAction): boolean =>
   action.payload.some(({ path, value }: Change) => path[0] === 'ledger' && (value as Entry).what === 'corrected');
 
 /**
- * A move to or from the rack that is undone, done again or a mistake is so on the rack too. Where it can not be, because
+ * A move to or from the rack that is undone, done again or a mistake is so on the rack too. Where it can not be, as
  * another job has taken it or the server does not answer, the job stays as it was and says why.
  */
 export function listenForRack(listen: Listen): void {

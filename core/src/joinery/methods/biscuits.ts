@@ -4,7 +4,7 @@ import { inches } from '../../length';
 import { bothHalves, bought, pegging, slotting } from '../making';
 import type { WayToJoin } from '../method';
 import { pegs } from '../pegs';
-import { sideGrain } from '../strength';
+import { sideGrain } from '../pounds';
 
 const SLOT_DEEP = inches(1 / 2);
 

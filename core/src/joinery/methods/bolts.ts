@@ -9,7 +9,7 @@ import { boring, bought, clearanceHoles, driving, endOf, throughOf, type Site3 }
 import type { WayToJoin } from '../method';
 import { tipOf, type Shank } from '../shank';
 import { straight } from '../straight';
-import { lagPounds } from '../strength';
+import { lagPounds } from '../pounds';
 
 /** The nut's hole stands so far back from the tip, and goes so far past the bolt. */
 const BACK: Length = inches(1 / 2);

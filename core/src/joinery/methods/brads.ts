@@ -1,7 +1,7 @@
 import { bought, driving, tellSites, throughOf } from '../making';
 import type { WayToJoin } from '../method';
 import { straight } from '../straight';
-import { gluedPounds } from '../strength';
+import { gluedPounds } from '../pounds';
 
 export const brads: WayToJoin = {
   name: 'Glue and brads',

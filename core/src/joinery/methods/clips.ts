@@ -5,7 +5,7 @@ import { CLIP_OFF, clips as laid, SLOT, SLOT_MIDDLE } from '../clips';
 import type { Fastening } from '../fastening';
 import { driving, slotting, type Site3 } from '../making';
 import type { WayToJoin } from '../method';
-import { bitesOf, screwPounds } from '../strength';
+import { bitesOf, screwPounds } from '../pounds';
 
 /** The two far corners of a part's box in its own directions. */
 function ends(part: Part) {

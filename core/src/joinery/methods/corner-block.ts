@@ -4,7 +4,7 @@ import { together } from '../../work';
 import { BLOCK, cornerBlock as blocks } from '../corner-block';
 import { bought, driving, work } from '../making';
 import type { WayToJoin } from '../method';
-import { bitesOf, GLUE_POUNDS, screwPounds } from '../strength';
+import { bitesOf, GLUE_POUNDS, screwPounds } from '../pounds';
 
 export const cornerBlock: WayToJoin = {
   name: 'Corner block',

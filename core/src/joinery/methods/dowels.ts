@@ -5,7 +5,7 @@ import { told, together } from '../../work';
 import { bothHalves, boring, bought, pegging } from '../making';
 import type { WayToJoin } from '../method';
 import { pegs } from '../pegs';
-import { bitesOf, GLUE_POUNDS, sideGrain } from '../strength';
+import { bitesOf, GLUE_POUNDS, sideGrain } from '../pounds';
 
 /** A fifth of what tears a hardwood dowel in two. */
 const DOWEL_PSI = 2000;

@@ -1,5 +1,5 @@
 import type { WayToJoin } from '../method';
-import { gluedPounds } from '../strength';
+import { gluedPounds } from '../pounds';
 
 export const glue: WayToJoin = {
   name: 'Glue alone',

@@ -1,6 +1,6 @@
 import { tongueFits } from '../../piece';
 import type { WayToJoin } from '../method';
-import { GLUE_POUNDS } from '../strength';
+import { GLUE_POUNDS } from '../pounds';
 
 /** Its halves are cut-outs of the two parts: they are told with these. */
 export const halfLap: WayToJoin = {

@@ -1,7 +1,7 @@
 import { bought, clearanceHoles, driving } from '../making';
 import type { WayToJoin } from '../method';
 import { straight } from '../straight';
-import { lagPounds } from '../strength';
+import { lagPounds } from '../pounds';
 
 export const lagScrews: WayToJoin = {
   name: 'Lag screws',

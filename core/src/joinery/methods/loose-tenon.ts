@@ -5,7 +5,7 @@ import { told, together } from '../../work';
 import { bothHalves, bought, pegging, slotting } from '../making';
 import type { WayToJoin } from '../method';
 import { pegs } from '../pegs';
-import { GLUE_POUNDS, sideGrain } from '../strength';
+import { GLUE_POUNDS, sideGrain } from '../pounds';
 
 const ROOM = inches(1 / 16);
 

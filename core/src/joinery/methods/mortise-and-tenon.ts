@@ -1,7 +1,7 @@
 import { toInches } from '../../length';
 import { hasTongue, tongueFits } from '../../piece';
 import type { WayToJoin } from '../method';
-import { GLUE_POUNDS } from '../strength';
+import { GLUE_POUNDS } from '../pounds';
 
 /** Its tenon and mortise are cut-outs of the two parts: they are told with these. */
 export const mortiseAndTenon: WayToJoin = {

@@ -4,7 +4,7 @@ import type { Fastening } from '../fastening';
 import { bought, clearanceHoles, driving, work } from '../making';
 import type { WayToJoin } from '../method';
 import { straight } from '../straight';
-import { screwedPounds } from '../strength';
+import { screwedPounds } from '../pounds';
 
 /** A plug fills the counterbore of its screw. */
 const plugSize = ({ fastener }: Fastening): string => fastener?.counterbore?.name ?? '3/8';

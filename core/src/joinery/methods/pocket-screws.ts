@@ -6,7 +6,7 @@ import type { Fastening } from '../fastening';
 import { bought, driving, throughOf, work } from '../making';
 import type { JointBench, WayToJoin } from '../method';
 import { pockets } from '../pockets';
-import { bitesOf, screwPounds } from '../strength';
+import { bitesOf, screwPounds } from '../pounds';
 
 type Drilled = { readonly item: Fastening; readonly face: PartSide; readonly exit: Named; readonly run: Axis };
 

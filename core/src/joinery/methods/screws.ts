@@ -1,7 +1,7 @@
 import { bought, clearanceHoles, driving } from '../making';
 import type { WayToJoin } from '../method';
 import { straight } from '../straight';
-import { screwedPounds } from '../strength';
+import { screwedPounds } from '../pounds';
 
 export const screws: WayToJoin = {
   name: 'Screws through',

@@ -2,7 +2,7 @@ import { inches } from '../../length';
 import { bought, clearanceHoles, driving, work } from '../making';
 import type { WayToJoin } from '../method';
 import { straight } from '../straight';
-import { screwedPounds } from '../strength';
+import { screwedPounds } from '../pounds';
 
 const SLOT = inches(1 / 2);
 
