@@ -2,15 +2,29 @@ import { held, nth } from '../lists';
 import { inches, type Length } from '../length';
 import { boxOf, extent, type Axis, type Joint, type Part } from '../piece';
 
-/** Clips stand so far apart at most: every 8 to 12 in is usual. */
-const APART: Length = inches(10);
+/** Clips stand so far apart at most along the rails at the ends of the boards: every 8 to 12 in is usual. */
+const APART: Length = inches(12);
 /** A board that lies on the rail with less than this share of what its widest neighbour does gets none. */
 const GOOD = 0.6;
 
+/** Rails that have another such rail on both sides along the boards: the boards are held down there by those. */
+function betweenOthers(clips: readonly Joint[], parts: ReadonlyMap<string, Part>): ReadonlySet<string> {
+  const rails = [...new Set(clips.map(({ drilled }) => drilled))].map((id) => {
+    const box = boxOf(held(parts, id));
+    const run: Axis = extent(box, 0) >= extent(box, 1) ? 0 : 1;
+    return { id, run, at: box.min[run === 0 ? 1 : 0] };
+  });
+  const isBetween = ({ run, at }: (typeof rails)[number]) => {
+    const alike = rails.filter((other) => other.run === run).map((other) => other.at);
+    return Math.min(...alike) < at && at < Math.max(...alike);
+  };
+  return new Set(rails.filter(isBetween).map(({ id }) => id));
+}
+
 /**
  * Of the joints of a rail with the boards that it crosses, those that get a clip where the boards are one by their
- * glue: the two outermost that lie on it well, and one for every ten inches between. All of those of a rail along the
- * boards.
+ * glue: the two outermost that lie on it well, and at the ends of the boards one for every twelve inches between. All of
+ * those of a rail along the boards. So a table has the 8 to 16 that are usual.
  *
  * @returns ids of joints of kind `top clips`.
  */
@@ -18,6 +32,7 @@ export function clippedJoints(joints: readonly Joint[], parts: ReadonlyMap<strin
   const glued = new Set(joints.filter(({ kind }) => kind === 'edge').flatMap(({ drilled, into }) => [drilled, into]));
   const kept = new Set<string>();
   const clips = joints.filter(({ kind }) => kind === 'top clips');
+  const between = betweenOthers(clips, parts);
   for (const rail of new Set(clips.map(({ drilled }) => drilled))) {
     const own = clips.filter(({ drilled }) => drilled === rail);
     const box = boxOf(held(parts, rail));
@@ -40,7 +55,9 @@ export function clippedJoints(joints: readonly Joint[], parts: ReadonlyMap<strin
     const stretch = ({ at }: (typeof good)[number]) => Math.floor((at - first.at) / APART);
     const chosen = good.filter(
       (row, k) =>
-        row === first || row === last || (stretch(nth(good, k + 1)) > stretch(row) && last.at - row.at > APART / 2),
+        row === first ||
+        row === last ||
+        (!between.has(rail) && stretch(nth(good, k + 1)) > stretch(row) && last.at - row.at > APART / 2),
     );
     for (const { id, into } of rows) if (!glued.has(into) || chosen.some((row) => row.id === id)) kept.add(id);
   }

@@ -80,7 +80,7 @@ export function clips(site: Site): JointLayout | null {
       return first(wood) + nth(wood, 1) >= thick - inches(1 / 16);
     });
   };
-  const targets = shifted(low, spaced(high - low, inches(10), inches(9), units));
+  const targets = shifted(low, spaced(high - low, inches(12), inches(9), units));
   return {
     fastener: CLIP,
     jig: drilled.thickness,

@@ -1,6 +1,7 @@
 import { inches, printLength, type Length } from '../length';
 import { DEFAULT_SHOP, newJob, type Piece } from '../job';
-import { buildPiece, newPiece, pairKey } from '../piece';
+import { buildPiece, newPiece, pairKey, topCandidates } from '../piece';
+import type { Nominal } from '../stock';
 import { clippedJoints } from './clip-places';
 import {
   boltFor,
@@ -71,7 +72,7 @@ const table = (choices: Piece['choices'], topChoices: Piece['topChoices'] = {}):
   const piece = newPiece('t', 'standing');
   return { ...piece, choices: { ...piece.choices, ...choices }, topChoices };
 };
-const made = (piece: Piece, nominal: '1x6' | '2x6' = '2x6') => {
+const made = (piece: Piece, nominal: Nominal = '2x6') => {
   const { parts, joints } = buildPiece(piece, nominal, DEFAULT_SHOP, 'in');
   return { parts, joints, made: fastenings(joints, parts, 'in', piece) };
 };
@@ -108,6 +109,24 @@ describe('fastenings', () => {
           (item.by === 'nothing' && (item.meets < 6 || !kept.has(item.joint.id))),
       ),
     ).toBe(true);
+  });
+
+  test('clips: the two outermost boards on every rail, more only on those at the ends of the boards; 18 at most a table', () => {
+    const clipsOf = (start: string) => {
+      const piece = newPiece('t', start);
+      const own = made(piece, topCandidates(piece)[0]!).made.filter(({ by }) => by === 'clips');
+      const counts = new Map<string, number>();
+      for (const { drilled, positions } of own)
+        counts.set(drilled.tag, (counts.get(drilled.tag) ?? 0) + positions.length);
+      return counts;
+    };
+    // 66 by 34: long aprons of 51, every twelve inches; at the ends three; two on what crosses between.
+    expect(Object.fromEntries(clipsOf('dining'))).toEqual({ A1: 4, A2: 4, E1: 3, E2: 3, C1: 2, C2: 2 });
+    expect(Object.fromEntries(clipsOf('coffee'))).toEqual({ A1: 4, A2: 4, E1: 2, E2: 2, C1: 2 });
+    for (const start of ['standing', 'desk', 'trestle', 'x-frame', 'heavy', 'bench', 'tiled']) {
+      const total = [...clipsOf(start).values()].reduce((sum, count) => sum + count, 0);
+      expect([start, total >= 6 && total <= 18]).toEqual([start, true]);
+    }
   });
 
   test('glue by hand: both faces of every joint; screws, clips and glue for all copies', () => {
