@@ -23,8 +23,8 @@ function betweenOthers(clips: readonly Joint[], parts: ReadonlyMap<string, Part>
 
 /**
  * Of the joints of a rail with the boards that it crosses, those that get a clip where the boards are one by their
- * glue: the two outermost that lie on it well, and at the ends of the boards one for every twelve inches between. All of
- * those of a rail along the boards. So a table has the 8 to 16 that are usual.
+ * glue: the two outermost that lie on it well, and at the ends of the boards one for every twelve inches between. All
+ * of those of a rail along the boards. Eight to sixteen a table are usual; a large one has a few more.
  *
  * @returns ids of joints of kind `top clips`.
  */

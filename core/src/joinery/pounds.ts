@@ -1,6 +1,7 @@
 import { toInches } from '../length';
 import type { Part } from '../piece';
-import { woodOf } from '../stock';
+import { dot, through, type Vec } from '../solid';
+import { isSheet, woodOf } from '../stock';
 import type { Fastening } from './fastening';
 
 /**
@@ -16,10 +17,32 @@ const gravityOf = ({ material }: Part): number => (material === 'bought' ? 0.42 
 export const bitesOf = ({ shanks }: Fastening): number =>
   shanks.reduce((sum, { bite }) => sum + toInches(Math.round(bite)), 0);
 
-const isEndGrain = ({ joint }: Fastening): boolean => joint.kind === 'rail end';
+/** Layers of a sheet that run along its edge, for all of them. */
+const HALF = 0.5;
 
-/** What the glue between faces of long grain adds: nothing at the end of a rail. */
-export const sideGrain = (item: Fastening): number => (isEndGrain(item) ? 0 : (item.glue / 2) * GLUE_POUNDS);
+/**
+ * How much of a face, by the way it looks, is long grain that glue holds on: all of a board's sides and nothing of its
+ * end, half way between at a mitre; of a sheet all of its face and half of its edge (Wood Handbook, ch. 10: butt joints
+ * of end grain are not relied on).
+ */
+export function longGrain({ material, frame }: Pick<Part, 'material' | 'frame'>, normal: Vec): number {
+  if (material === 'bought') return 1;
+  if (isSheet(material) && !material.startsWith('panel')) return HALF + HALF * dot(normal, through(frame)) ** 2;
+  return 1 - dot(normal, frame.u) ** 2;
+}
+
+/** Of two faces that meet the worse one says how much holds. */
+const glueShare = ({ drilled, into, closes }: Fastening): number =>
+  closes ? Math.min(longGrain(drilled, closes), longGrain(into, closes)) : 1;
+
+/** Threads in the end of a board, or in the edge of a sheet, hold three quarters. */
+const isInEnd = (part: Part, { closes }: Fastening): boolean => closes !== null && longGrain(part, closes) < 0.6;
+
+/** The part that the threads of a straight screw are in: into the end of a rail it comes through what that ends on. */
+const threaded = ({ joint, drilled, into }: Fastening): Part => (joint.kind === 'rail end' ? drilled : into);
+
+/** What the glue between the faces adds, by their long grain: nothing at the end of a rail. */
+export const sideGrain = (item: Fastening): number => (item.glue / 2) * GLUE_POUNDS * glueShare(item);
 
 /** Wood screws, lb: 2850 G^2 D an inch of thread (National Design Specification for Wood Construction, 12.2). */
 export const screwPounds = (part: Part, shank: number, bites: number): number =>
@@ -29,20 +52,17 @@ export const screwPounds = (part: Part, shank: number, bites: number): number =>
  * Wood screws straight through: three quarters in end grain, and half of the glue's strength where the grain is long.
  */
 export const screwedPounds = (item: Fastening): number => {
-  const end = isEndGrain(item);
-  const { drilled, into, fastener } = item;
-  return (
-    screwPounds(end ? drilled : into, fastener?.shank ?? 0, bitesOf(item)) * (end ? 0.75 : 1) + sideGrain(item) / 2
-  );
+  const part = threaded(item);
+  const held = screwPounds(part, item.fastener?.shank ?? 0, bitesOf(item));
+  return held * (isInEnd(part, item) ? 0.75 : 1) + sideGrain(item) / 2;
 };
 
 /** Lag screws and bolts, lb: 1800 G^(3/2) D^(3/4) an inch of thread, three quarters in end grain (the same, 12.2). */
 export const lagPounds = (item: Fastening): number => {
-  const end = isEndGrain(item);
+  const part = threaded(item);
   const shank = toInches(item.fastener?.shank ?? 0);
-  return 1800 * gravityOf(end ? item.drilled : item.into) ** 1.5 * shank ** 0.75 * bitesOf(item) * (end ? 0.75 : 1);
+  return 1800 * gravityOf(part) ** 1.5 * shank ** 0.75 * bitesOf(item) * (isInEnd(part, item) ? 0.75 : 1);
 };
 
 /** Glue by its long grain area; end grain nothing, and a housing little. */
-export const gluedPounds = (item: Fastening): number =>
-  isEndGrain(item) ? 0 : (item.glue / 2) * GLUE_POUNDS * (item.joint.kind === 'dado' ? 0.3 : 0.5);
+export const gluedPounds = (item: Fastening): number => sideGrain(item) * (item.joint.kind === 'dado' ? 0.3 : 0.5);

@@ -1,5 +1,5 @@
 import { toInches } from '../../length';
-import { hasTongue, tongueFits } from '../../piece';
+import { tongueFits } from '../../piece';
 import type { WayToJoin } from '../method';
 import { GLUE_POUNDS } from '../pounds';
 
@@ -24,8 +24,16 @@ export const mortiseAndTenon: WayToJoin = {
   fits: ({ joint, drilled, into }) => tongueFits('mortise and tenon', joint, drilled, into),
   lays: () => null,
   buys: () => [],
-  strength: ({ drilled, into }) =>
-    hasTongue(drilled, into) ? 2 * 1.25 * toInches(drilled.width) * 0.67 * GLUE_POUNDS : 0,
+  strength: ({ drilled, into }) => {
+    const mortise = into.cuts.find(({ kind, for: tenon }) => kind === 'mortise' && tenon === drilled.tag);
+    if (!mortise) return 0;
+    const [across, up] = ([0, 1] as const).map((at) => {
+      const places = mortise.outline.map((point) => point[at]);
+      return toInches(Math.max(...places) - Math.min(...places));
+    });
+    // Both cheeks of the tenon, as deep as it goes.
+    return 2 * toInches(mortise.to - mortise.from) * Math.max(across ?? 0, up ?? 0) * GLUE_POUNDS;
+  },
   prepares: () => [],
   makes: () => [],
 };
