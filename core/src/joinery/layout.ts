@@ -46,6 +46,8 @@ export type JointLayout = {
   /** Least wood it must hold in, and leave before the far face; null for what goes through. */
   readonly bite: Length;
   readonly leaves: Length | null;
+  /** So far from each other at least are those of one joint; where one can not be, it is left out. */
+  readonly apart?: Length;
   /** A pencil's width off its place it must still hold: it is marked and bored by hand. */
   readonly wary?: boolean;
   /** Laid besides, on the same face: a corner block's second row. */

@@ -131,6 +131,8 @@ export function placeOn(
   const plain = [drilled, into].every(isPlain);
   const meetsAnother = (one: ShankLaid): boolean =>
     isTaken(one) || [holes, shanks, slots].some((others) => others.some((other) => clash(one, other)));
+  const { apart = 0 } = layout;
+  const tooNear = ({ position }: ShankLaid): boolean => shanks.some((own) => Math.abs(own.position - position) < apart);
   for (const target of layout.targets) {
     let usual: { readonly shank: Shank; readonly trouble: Trouble } | null = null;
     const able: { readonly shank: Shank; readonly room: number; readonly slot: readonly ShankLaid[] }[] = [];
@@ -145,7 +147,7 @@ export function placeOn(
       const trouble =
         faultOf(shank, layout) ??
         (whole?.() === false ? 'wood is cut away' : null) ??
-        (meetsAnother(shank) || slot.some(meetsAnother)
+        (meetsAnother(shank) || tooNear(shank) || slot.some(meetsAnother)
           ? 'meets another'
           : shank.driven && roomBehind(shank, always(shank.through)) < least
             ? 'no room'

@@ -27,6 +27,9 @@ const POCKET_HOLE = inches(3 / 16);
 /** From the edges of what a pocket screw goes into. */
 const STRIP = inches(1 / 8);
 
+/** Two pockets of one joint leave as much wood between them as either takes. */
+const POCKETS_APART = inches(3 / 4);
+
 const surfaceBehind = (part: Part, from: Vec, direction: Vec): number => {
   const back = times(direction, -1);
   return Math.max(0, raysIn(rawSolidOf(part), from, back).find(([low, high]) => low < 10 && high > 0)?.[1] ?? 0);
@@ -120,6 +123,7 @@ export function pockets(site: Site, fine: boolean): JointLayout | null {
     lie,
     bite: inches(5 / 16),
     wary: true,
+    apart: POCKETS_APART,
     leaves: 0,
   };
 }
