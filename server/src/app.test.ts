@@ -123,7 +123,7 @@ describe('bad input: one error shape, nothing changed', () => {
     ['no name', (job: ReturnType<typeof demoJob>) => ({ ...job, name: '' }), 'name', 'must not be empty'],
     [
       'a newer version',
-      (job: ReturnType<typeof demoJob>) => ({ ...job, format: 'sill-plan/job@5' }),
+      (job: ReturnType<typeof demoJob>) => ({ ...job, format: 'sill-plan/job@6' }),
       'format',
       'must be sill-plan/job@5',
     ],
