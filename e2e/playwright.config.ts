@@ -3,9 +3,9 @@ import { defineConfig } from '@playwright/test';
 /** Debian's Chromium, headless, software rendering. Each test file brings up its own server on its own database. */
 export default defineConfig({
   testDir: './tests',
-  timeout: 60_000,
+  timeout: 120_000,
   // The first plan of a job takes seconds where the machine is busy with another browser.
-  expect: { timeout: 20_000 },
+  expect: { timeout: 40_000 },
   workers: 2,
   fullyParallel: true,
   retries: 0,
