@@ -310,9 +310,11 @@ export const sessions: Ordeal = async ({ until, seed, most, lanes }) => {
       const own = seed * 100_003 + begun++;
       try {
         if (isTraced) await startTasks(browser);
-        const outcome = await within(SESSION_MS, session(browser, server, own), 'the session');
+        let tasks: readonly Task[] = [];
+        const outcome = await within(SESSION_MS, session(browser, server, own), 'the session').finally(async () => {
+          if (isTraced) tasks = await endTasks(browser, 30);
+        });
         faults.push(...outcome.faults);
-        const tasks = isTraced ? await endTasks(browser, 30) : [];
         blocks.push(...outcome.blocks.map((block) => ({ ...block, cpu: workOf(block, tasks), seed: own })));
       } catch (error) {
         faults.push(`seed ${own}: ${(error as Error).message}`);

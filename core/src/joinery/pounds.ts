@@ -1,7 +1,7 @@
 import { toInches } from '../length';
 import type { Part } from '../piece';
 import { dot, through, type Vec } from '../solid';
-import { isSheet, woodOf } from '../stock';
+import { isSolid, woodOf } from '../stock';
 import type { Fastening } from './fastening';
 
 /**
@@ -27,7 +27,7 @@ const HALF = 0.5;
  */
 export function longGrain({ material, frame }: Pick<Part, 'material' | 'frame'>, normal: Vec): number {
   if (material === 'bought') return 1;
-  if (isSheet(material) && !material.startsWith('panel')) return HALF + HALF * dot(normal, through(frame)) ** 2;
+  if (!isSolid(material)) return HALF + HALF * dot(normal, through(frame)) ** 2;
   return 1 - dot(normal, frame.u) ** 2;
 }
 

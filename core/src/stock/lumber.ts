@@ -100,14 +100,12 @@ export const speciesOf = (board: BoardKey): Species => LUMBER[lumberOf(board)].w
 export const woodOf = (material: Stocked): { readonly density: number; readonly modulus: number } =>
   isSheet(material) ? SHEETS[material] : SPECIES[speciesOf(material)];
 
+/** Wood with one grain all through: a board, or a panel glued of boards. Other sheets are of layers or fibres. */
+export const isSolid = (material: string): boolean => !isSheet(material) || material.startsWith('panel');
 /** Stiffness across the grain for that along it: of boards and panels a sixteenth or so (Wood Handbook, ch. 5). */
 const ACROSS = { solid: 0.06, plywood: 0.5, fibre: 1 } as const;
 export const crossShare = (material: Stocked): number =>
-  !isSheet(material) || material.startsWith('panel')
-    ? ACROSS.solid
-    : material.includes('ply')
-      ? ACROSS.plywood
-      : ACROSS.fibre;
+  isSolid(material) ? ACROSS.solid : material.includes('ply') ? ACROSS.plywood : ACROSS.fibre;
 
 /**
  * What a family's material is in a line: its 2x4 is that line's 2x4, its 3/4 plywood is 18 mm where sheets are metric.

@@ -1,7 +1,7 @@
 import { nth } from '../lists';
 import { toInches } from '../length';
-import { alongOf, boxOf, extent, type Part } from '../piece';
-import { crossShare, isSheet, woodOf, type Stocked } from '../stock';
+import { alongOf, boxOf, extent } from '../piece';
+import { crossShare, isSolid, woodOf, type Stocked } from '../stock';
 import type { Carrier, Deck, Support } from './decks';
 
 /** What stands on a deck: pounds at one point, or pounds a foot of its length all along, for years. */
@@ -111,12 +111,11 @@ export function sagOf(deck: Deck, load: Load): Sag | null {
   const all = ({ own, under }: (typeof ways)[number]) => own.sag + under.sag;
   const [governs] = [...ways].sort((a, b) => all(a) - all(b));
   if (!governs) return null;
-  const lasting = 'point' in load ? 1 : deck.parts.some(isOfSheet) ? CREEP.sheet : CREEP.solid;
+  const lasting =
+    'point' in load ? 1 : deck.parts.every(({ material }) => isSolid(material)) ? CREEP.solid : CREEP.sheet;
   const shared = lasting / all(governs) / ways.reduce((sum, way) => sum + 1 / all(way), 0);
   const { own, under } = governs;
   const byItself = { sag: own.sag * shared, span: own.span };
   const whole = { sag: all(governs) * shared, span: Math.max(own.span, under.span) };
   return shows(byItself) > shows(whole) ? byItself : whole;
 }
-
-const isOfSheet = ({ material }: Part): boolean => isSheet(material) && !material.startsWith('panel');

@@ -1,25 +1,18 @@
 import { Alert, Snackbar } from '@mui/material';
-import type { Plan, SavingsProgress } from '@sill/core';
-import { useApp, useEdges, useFrom, useJob } from '../state/hooks';
-import { useExploring } from '../state/useExploring';
-import { useYards } from '../state/useYards';
+import type { Plan } from '@sill/core';
+import { useApp, useFrom } from '../state/hooks';
+import { useSavings } from '../state/useSavings';
 import { said } from '../state/view';
 import { SavingRow } from '../stages/shared/SavingRow';
 import './Message.css';
 
-const NONE: SavingsProgress = { done: 0, of: 1, found: [] };
 /** Other ways shown at most. */
 const SHOWN = 3;
 
 /** Once something happened that makes it dearer: small changes that make it cheaper again, each tried and priced. */
 function OtherWays({ plan }: { readonly plan: Plan }) {
-  const job = useJob();
-  const yards = useYards();
   const dispatch = useApp();
-  const { explorer } = useEdges();
-  const { found: so, state } = useExploring(`instead ${yards.length}`, NONE, (tell) =>
-    explorer.exploreSavings({ job, plan, yards, small: true }, (next) => tell(() => next)),
-  );
+  const { found: so, state } = useSavings(plan, true);
   if (state === 'failed') return null;
   if (state !== 'done' && so.found.length === 0) return <p className="other-ways">Looking for what would cost less.</p>;
   if (so.found.length === 0) return <p className="other-ways">No small change makes it cheaper.</p>;

@@ -1,21 +1,12 @@
 import { LinearProgress } from '@mui/material';
-import type { Plan, SavingsProgress } from '@sill/core';
-import { useEdges, useJob } from '../../state/hooks';
-import { useExploring } from '../../state/useExploring';
-import { useYards } from '../../state/useYards';
+import type { Plan } from '@sill/core';
+import { useSavings } from '../../state/useSavings';
 import { SavingRow } from '../shared/SavingRow';
 import './Savings.css';
 
-const NONE: SavingsProgress = { done: 0, of: 1, found: [] };
-
 /** The single changes that save most, each worked out to the end, one click to take and one to go back. */
 export function Savings({ plan }: { readonly plan: Plan }) {
-  const job = useJob();
-  const yards = useYards();
-  const { explorer } = useEdges();
-  const { found: so, state } = useExploring(`savings ${yards.length}`, NONE, (tell) =>
-    explorer.exploreSavings({ job, plan, yards, small: false }, (next) => tell(() => next)),
-  );
+  const { found: so, state } = useSavings(plan, false);
   return (
     <section className="sheet savings" aria-label="What would save most">
       <h2>What would save most</h2>
