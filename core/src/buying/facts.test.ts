@@ -12,6 +12,11 @@ import { boughtAs, cutAs, lockOf, type Board } from './index';
 
 const plan = (job: Job): Plan => planJob(job, { today: '2026-11-24', effort: 'quick' });
 const jobOf = (start: string): Job => ({ ...newJob('facts'), spares: 'none', pieces: [newPiece('p', start)] });
+/** A shelf unit of which the first board is cut to posts and all rails are of thin stock. */
+const unitOf = (): Job => {
+  const job = jobOf('shelf-unit');
+  return { ...job, pieces: job.pieces.map((piece) => ({ ...piece, choices: { ...piece.choices, rails: '1x3' } })) };
+};
 const sized = (job: Job, side: 'length' | 'width' | 'height', by: number): Job => ({
   ...job,
   pieces: job.pieces.map((piece) => ({ ...piece, size: { ...piece.size, [side]: piece.size[side] + inches(by) } })),
@@ -98,7 +103,7 @@ test('a top left to the cheapest is settled once its first board is cut, and ope
 });
 
 test('a case made two inches deeper: what is cut too short is no part, and is named', () => {
-  const job = jobOf('shelf-unit');
+  const job = unitOf();
   const before = plan(job);
   const board = first(before.buying.boards);
   const longer = sized(cut(job, board), 'height', 20);
@@ -146,7 +151,7 @@ test('what is cut is no longer driven home: no store cuts it, and it asks for no
 });
 
 test('what is cut longer or wider than it must be now is trimmed, and the note says from what to what', () => {
-  const job = jobOf('shelf-unit');
+  const job = unitOf();
   const before = plan(job);
   const after = holds(sized(cut(job, first(before.buying.boards)), 'height', -6));
   expect(after.buying.unfit).toEqual([]);

@@ -7,6 +7,7 @@ import { isBoard, LUMBER, SPECIES, speciesOf, SUMMER_MOISTURE, WINTER_MOISTURE, 
 import { about, dim, say } from '../words';
 import type { PieceFacts } from './facts';
 import { movement, tipsAt } from '../strength';
+import { firmNotes } from './firm';
 import { sagNotes } from './sag';
 
 /** A grown person leaning on an edge, lb. */
@@ -45,7 +46,7 @@ export function woodNotes(facts: PieceFacts, job: Job): readonly Finding[] {
   const boards = parts.filter((part) => part.role === 'top' && isBoard(part.material));
   if (kind?.moves && boards.length > 0) found.push(...movementNote(piece, first(boards), choices.fixing === 'clips'));
 
-  found.push(...sagNotes(facts, job));
+  found.push(...sagNotes(facts, job), ...firmNotes(facts));
 
   const line = LUMBER[piece.wood];
   if ('treated' in line)

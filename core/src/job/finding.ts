@@ -46,6 +46,8 @@ export const FINDINGS = {
   sag: 'what spans too far sags',
   'shelf-sag': 'a shelf that spans too far sags',
   tipping: 'who leans on it tips it',
+  sway: 'a push at the top moves it so far that it feels loose',
+  'joint-gives': 'a joint that is asked more than it bears',
   unplaced: 'a part that no board gives',
   proved: 'the boards are the cheapest there can be, or how near',
   short: 'short pieces, to be held safely',

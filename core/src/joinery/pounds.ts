@@ -11,7 +11,7 @@ import type { Fastening } from './fastening';
 export const GLUE_POUNDS = 200;
 
 /** Specific gravity of the wood of a part; of what is bought, a softwood's. */
-const gravityOf = ({ material }: Part): number => (material === 'bought' ? 0.42 : woodOf(material).density / 62.4);
+export const gravityOf = ({ material }: Part): number => (material === 'bought' ? 0.42 : woodOf(material).density / 62.4);
 
 /** Inches of wood that all fasteners of a joint hold in. */
 export const bitesOf = ({ shanks }: Fastening): number =>
@@ -32,7 +32,7 @@ export function longGrain({ material, frame }: Pick<Part, 'material' | 'frame'>,
 }
 
 /** Of two faces that meet the worse one says how much holds. */
-const glueShare = ({ drilled, into, closes }: Fastening): number =>
+export const glueShare = ({ drilled, into, closes }: Fastening): number =>
   closes ? Math.min(longGrain(drilled, closes), longGrain(into, closes)) : 1;
 
 /** Threads in the end of a board, or in the edge of a sheet, hold three quarters. */

@@ -7,6 +7,8 @@ type Common<V> = {
   readonly help?: string;
   /** Shown only where it matters, by the other choices. */
   readonly when?: (choices: Choices) => boolean;
+  /** Tried where the piece feels loose or a joint gives: another of these stiffens it. */
+  readonly firms?: boolean;
 };
 /** What a family or a top lets a person choose, as data: the interface shows it, the border checks against it. */
 export type PickSpec<V extends string = string> = Common<V> & {
@@ -26,7 +28,7 @@ export type Values<S extends Specs> = {
   readonly [Key in keyof S]: S[Key] extends PickSpec<infer V> ? V : S[Key] extends YesSpec ? boolean : number;
 };
 
-type Rest = { readonly help?: string; readonly when?: (choices: Choices) => boolean };
+type Rest = Omit<Common<never>, 'label' | 'initial'>;
 
 export const pick = <const V extends string>(
   label: string,

@@ -64,6 +64,8 @@ export const STARTS: readonly Start[] = [
     overhangEnds: at(12),
     overhangSides: at(4),
     kickers: true,
+    headStruts: true,
+    strutAngle: 35,
   }),
   start('heavy', 'Heavy trestle table', 'Timbers and bolts', 'dining', 'heavy-trestle', 'joined', [78, 36, 30], {
     overhangEnds: at(12),
@@ -73,7 +75,9 @@ export const STARTS: readonly Start[] = [
     overhangEnds: at(8),
     overhangSides: at(4),
   }),
-  start('pedestal', 'Round pedestal table', 'One post, crossed feet', 'dining', 'pedestal', 'round', [42, 42, 29.5]),
+  start('pedestal', 'Round pedestal table', 'One post, crossed feet', 'dining', 'pedestal', 'round', [42, 42, 29.5], {
+    braces: '8',
+  }),
   start('bench', 'Bench', 'Board ends, long seat', 'bench', 'bench', 'joined', [48, 14, 18], {
     overhangEnds: at(2),
     overhangSides: at(0.75),
@@ -104,7 +108,9 @@ export const STARTS: readonly Start[] = [
   start('bookcase', 'Bookcase', 'Fixed shelves, closed back', 'storage', 'case', 'joined', [32, 11.5, 60], {
     shelves: 4,
   }),
-  start('shelf-unit', 'Shelf unit', 'Posts, rails and shelves', 'storage', 'shelf-unit', 'joined', [48, 18, 72]),
+  start('shelf-unit', 'Shelf unit', 'Posts, rails and shelves', 'storage', 'shelf-unit', 'joined', [48, 18, 72], {
+    rails: '2x4',
+  }),
   start(
     'outdoor',
     'Outdoor table',
@@ -124,6 +130,7 @@ export const STARTS: readonly Start[] = [
     'pedestal',
     'octagon',
     [40, 40, 29],
+    { braces: '8' },
   ),
   start(
     'tiled',
@@ -133,7 +140,7 @@ export const STARTS: readonly Start[] = [
     'aprons',
     'tiles',
     [42, 29.875, 18],
-    { apron: '1x3', crossSupports: 1, legs: 'three 1x4' },
+    { apron: '1x4', crossSupports: 1, legs: 'three 1x4' },
     { tile: '12', long: 3, wide: 2 },
   ),
 ];

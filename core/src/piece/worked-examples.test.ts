@@ -75,7 +75,7 @@ test('a strut at 45 degrees from 12 in out reaches 12 in up; at 60 degrees 20.78
   expect(riseOf(12, 45)).toBeCloseTo(12, 9);
   expect(riseOf(12, 60)).toBeCloseTo(20.7846, 4);
   const base = newPiece('t', 'trestle');
-  const get = built({ ...base, choices: { ...base.choices, kickers: false, strutAngle: 45 } });
+  const get = built({ ...base, choices: { ...base.choices, kickers: false, headStruts: false, strutAngle: 45 } });
   const strut = get('D1');
   // Foot 36 - 2 x 4 = 28 long, post 3 1/2: (28 - 3 1/2) / 2 - 1 1/2 = 10 3/4 out. The long edge is its hypotenuse.
   expect(toInches(strut.length)).toBeCloseTo(10.75 * Math.SQRT2, 3);

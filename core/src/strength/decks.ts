@@ -28,12 +28,16 @@ const isFlat = (part: Part): boolean =>
 /** What things stand on: tops, shelves, the bottom of a case. Its sides are no decks, as they stand. */
 const isDecking = (part: Part): boolean => isFlat(part) && ['top', 'shelf', 'side'].includes(part.role);
 
-/** Parts that hang together by some joints. */
-function joined(parts: readonly Part[], joints: readonly Joint[]): readonly (readonly Part[])[] {
+/** Parts that hang together by joints of some kinds. */
+export function joined(
+  parts: readonly Part[],
+  joints: readonly Joint[],
+  kinds: readonly Joint['kind'][],
+): readonly (readonly Part[])[] {
   const groups = new Map(parts.map((part) => [part.id, [part]]));
   for (const { drilled, into, kind } of joints) {
     const [one, other] = [groups.get(drilled), groups.get(into)];
-    if (!one || !other || one === other || !ONE.includes(kind)) continue;
+    if (!one || !other || one === other || !kinds.includes(kind)) continue;
     one.push(...other);
     for (const { id } of other) groups.set(id, one);
   }
@@ -99,7 +103,7 @@ function deckings(parts: readonly Part[], joints: readonly Joint[]): readonly De
   const flat = parts.filter(isDecking);
   const isUnderOther = (own: readonly Part[], box: Box) =>
     flat.some((other) => !own.includes(other) && liesOn(boxOf(other), box));
-  return joined(flat, joints).flatMap((own): readonly Deck[] => {
+  return joined(flat, joints, ONE).flatMap((own): readonly Deck[] => {
     const box = around(own.map(boxOf)) as Box;
     // A batten under a top is no deck: it carries one.
     if (isUnderOther(own, box)) return [];

@@ -13,10 +13,24 @@ import {
 } from 'react';
 import { Raycaster, Spherical, Vector3, type BufferGeometry, type Object3D } from 'three';
 import type { OrbitControls as Controls } from 'three-stdlib';
-import { type Box, extent, first, middleOf, outOf, type Part, type PieceModel, solidOf, toInches } from '@sill/core';
+import {
+  type Box,
+  extent,
+  first,
+  middleOf,
+  outOf,
+  type Part,
+  type PieceModel,
+  solidOf,
+  toInches,
+  type Leaned,
+  type Vec,
+} from '@sill/core';
 import { useApp, useFrom } from '../state/hooks';
 import { marked } from '../state/view';
 import { Dim } from '../words/Dim';
+import { Bent } from './Bent';
+import type { Leaning } from './leaning';
 import { Lights } from './Lights';
 import { Ready } from './Ready';
 import { rendererLater } from './renderer';
@@ -24,6 +38,7 @@ import { useSpace } from './space';
 import {
   faceMiddles,
   linesOf,
+  placeOf,
   reachOf,
   shownSolid,
   surfaceOf,
@@ -70,7 +85,7 @@ type BodyProps = {
   readonly offset: Vector;
   readonly ghost: boolean;
   readonly picked: boolean;
-  readonly onPick: (id: string) => void;
+  readonly onPick: (id: string, at: Vector) => void;
 };
 
 function Body({ part, surface, lines, offset, ghost, picked, onPick }: BodyProps) {
@@ -103,10 +118,13 @@ function Body({ part, surface, lines, offset, ghost, picked, onPick }: BodyProps
           // A drag that turns the piece is no click on it.
           if (event.delta > 4) return;
           event.stopPropagation();
-          onPick(part.id);
+          const { x, y, z } = event.point;
+          onPick(part.id, [x, y, z]);
         }}
       >
         <meshLambertMaterial
+          // What was opaque is compiled so.
+          key={String(clear)}
           color={isMarked ? space.lit : own}
           transparent={clear}
           opacity={clear ? 0.16 : 1}
@@ -287,7 +305,10 @@ const EYE: Vector = [0.496, 0.431, 0.754];
 type Props = {
   readonly model: Pick<PieceModel, 'parts' | 'motions'>;
   readonly look: Look3D;
-  readonly onPick: (id: string | null) => void;
+  /** A part, and where on it in the piece; null beside all. */
+  readonly onPick: (id: string | null, at: Vec | null) => void;
+  /** A load on the piece, and what comes of it once that is known. */
+  readonly lean: { readonly leaning: Leaning; readonly leaned: Leaned | null } | null;
   readonly handle: Ref<ModelHandle>;
   /** Stands in its place until the first picture is made. */
   readonly until: ReactNode;
@@ -321,7 +342,7 @@ function useBodies(
 }
 
 /** The piece in space: drag to turn, scroll to come closer, click a part for its sizes. */
-export default function Model({ model, look, onPick, handle, until }: Props) {
+export default function Model({ model, look, onPick, lean, handle, until }: Props) {
   const space = useSpace();
   const parts = useMemo(() => model.parts.filter((part) => !part.loose), [model.parts]);
   const whole = useMemo(() => wholeOf(parts), [parts]);
@@ -374,7 +395,7 @@ export default function Model({ model, look, onPick, handle, until }: Props) {
           camera={{ fov: FIELD, near: 1, far: 5000, position: home }}
           role="img"
           aria-label="The piece in space"
-          onPointerMissed={() => onPick(null)}
+          onPointerMissed={() => onPick(null, null)}
         >
           <Lights />
           {bodies.map(({ part, surface, lines, centre }) => (
@@ -384,14 +405,15 @@ export default function Model({ model, look, onPick, handle, until }: Props) {
               surface={surface}
               lines={lines}
               offset={apartBy(part, centre, apart, height)}
-              ghost={look.ghost}
+              ghost={look.ghost || lean !== null}
               picked={part.id === look.picked}
-              onPick={onPick}
+              onPick={(id, at) => onPick(id, placeOf(at, whole))}
             />
           ))}
           {measures.map(({ from, to }, at) => (
             <Line key={at} points={[from, to]} color={space.measure} lineWidth={1.5} />
           ))}
+          {lean && <Bent {...lean} whole={whole} />}
           <Labels labels={labels} spans={spans} />
           <OrbitControls
             makeDefault

@@ -1,7 +1,7 @@
 import { found, sure } from '@sill/core';
 import { Button, Slider, ToggleButton } from '@mui/material';
 import { Component, lazy, Suspense, useMemo, useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
-import type { Part, PieceModel } from '@sill/core';
+import type { Part, PieceModel, Vec } from '@sill/core';
 import { saveData, saveFile } from '../platform/files';
 import { useApp } from '../state/hooks';
 import { said } from '../state/view';
@@ -10,6 +10,8 @@ import { PartTag } from '../words/PartTag';
 import { USUAL_VIEW } from './iso';
 import type { Look3D, ModelHandle } from './Model';
 import { PartPicture } from './PartPicture';
+import { firstLean, middleOn, useLeaning, type LeanOn } from './leaning';
+import { LeanSwitch, LeanTools } from './LeanTools';
 import type { Section } from './scene';
 import { useRoomForSpace } from './useRoomForSpace';
 import { hasWebGl } from './webgl';
@@ -44,10 +46,34 @@ const SWITCHES = [
   ['tags', 'tags'],
 ] as const;
 
-type Props = { readonly model: PieceModel; readonly label: string };
+/** What each key does to the picture. */
+const keysOf = (
+  hand: ModelHandle | null,
+  step: (by: number) => void,
+  clear: () => void,
+): Readonly<Record<string, () => void>> => ({
+  ArrowLeft: () => hand?.turn(-TURN, 0),
+  ArrowRight: () => hand?.turn(TURN, 0),
+  ArrowUp: () => hand?.turn(0, TURN),
+  ArrowDown: () => hand?.turn(0, -TURN),
+  '+': () => hand?.zoom(0.85),
+  '=': () => hand?.zoom(0.85),
+  '-': () => hand?.zoom(1.18),
+  Home: () => hand?.reset(),
+  ']': () => step(1),
+  '[': () => step(-1),
+  Escape: clear,
+});
+
+type Props = {
+  readonly model: PieceModel;
+  readonly label: string;
+  /** What comes of a load; left out where none can be put on it. */
+  readonly leanOn?: LeanOn;
+};
 
 /** The live picture of a piece with its tools, and a drawn one where WebGL is missing. */
-export function ModelView({ model, label }: Props) {
+export function ModelView({ model, label, leanOn }: Props) {
   const [look, setLook] = useState(PLAIN);
   const dispatch = useApp();
   const handle = useRef<ModelHandle>(null);
@@ -58,29 +84,23 @@ export function ModelView({ model, label }: Props) {
   const drawn = useMemo(() => placed.map((part) => ({ part, as: 'there' as const })), [placed]);
   const paper = <PartPicture parts={drawn} view={USUAL_VIEW} measure="outside" label={label} />;
   const set = (change: Partial<Look3D>) => setLook((before) => ({ ...before, ...change }));
+  const { leaning, result, leaned, times, setLeaning } = useLeaning(placed, leanOn);
+  const pick = (id: string | null, at: Vec | null) => {
+    set({ picked: id });
+    if (leaning && id && at) setLeaning({ ...leaning, part: id, at });
+  };
   const picked = placed.find((part) => part.id === look.picked) ?? null;
 
   const step = (by: number) => {
     const at = placed.findIndex((part) => part.id === look.picked);
-    set({ picked: placed[(at + by + placed.length) % placed.length]?.id ?? null });
+    const next = placed[(at + by + placed.length) % placed.length];
+    set({ picked: next?.id ?? null });
+    if (leaning && next) setLeaning({ ...leaning, ...middleOn(next) });
   };
   const onKey = (event: KeyboardEvent) => {
     // Sliders and buttons inside keep their own keys.
     if (event.target !== event.currentTarget) return;
-    const keys: Readonly<Record<string, () => void>> = {
-      ArrowLeft: () => handle.current?.turn(-TURN, 0),
-      ArrowRight: () => handle.current?.turn(TURN, 0),
-      ArrowUp: () => handle.current?.turn(0, TURN),
-      ArrowDown: () => handle.current?.turn(0, -TURN),
-      '+': () => handle.current?.zoom(0.85),
-      '=': () => handle.current?.zoom(0.85),
-      '-': () => handle.current?.zoom(1.18),
-      Home: () => handle.current?.reset(),
-      ']': () => step(1),
-      '[': () => step(-1),
-      Escape: () => set({ picked: null }),
-    };
-    const act = keys[event.key];
+    const act = keysOf(handle.current, step, () => set({ picked: null }))[event.key];
     if (!act) return;
     event.preventDefault();
     act();
@@ -115,7 +135,14 @@ export function ModelView({ model, label }: Props) {
         {room && able ? (
           <Guard instead={paper}>
             <Suspense fallback={paper}>
-              <Model model={model} look={look} onPick={(id) => set({ picked: id })} handle={handle} until={paper} />
+              <Model
+                model={model}
+                look={look}
+                onPick={pick}
+                lean={leaning && { leaning, leaned }}
+                handle={handle}
+                until={paper}
+              />
             </Suspense>
           </Guard>
         ) : (
@@ -125,6 +152,7 @@ export function ModelView({ model, label }: Props) {
       </div>
       {able && (
         <LookTools look={look} set={set} opens={model.motions.length > 0}>
+          {leanOn && <LeanSwitch on={leaning !== null} onChange={(on) => setLeaning(on ? firstLean(placed) : null)} />}
           <Button size="small" onClick={savePng}>
             PNG
           </Button>
@@ -132,6 +160,14 @@ export function ModelView({ model, label }: Props) {
             glTF
           </Button>
         </LookTools>
+      )}
+      {leaning && (
+        <LeanTools
+          leaning={leaning}
+          result={result}
+          times={times}
+          set={(change) => setLeaning({ ...leaning, ...change })}
+        />
       )}
     </div>
   );

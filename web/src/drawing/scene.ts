@@ -8,6 +8,7 @@ import {
   faceArea,
   facesOf,
   first,
+  type Leaned,
   type Motion,
   nth,
   openedBy,
@@ -27,6 +28,12 @@ export const worldOf = ([x, y, z]: Vec, whole: Box): Vector => [
   (x - (whole.min[0] + whole.max[0]) / 2) / PER_INCH,
   (z - whole.min[2]) / PER_INCH,
   ((whole.min[1] + whole.max[1]) / 2 - y) / PER_INCH,
+];
+/** A point of that world in the piece. */
+export const placeOf = ([x, y, z]: Vector, whole: Box): Vec => [
+  x * PER_INCH + (whole.min[0] + whole.max[0]) / 2,
+  (whole.min[1] + whole.max[1]) / 2 - z * PER_INCH,
+  y * PER_INCH + whole.min[2],
 ];
 const turnedOver = ([x, y, z]: Vec): Vector => [x, z, -y];
 
@@ -63,6 +70,18 @@ export const faceMiddles = (solid: Solid): readonly Vec[] =>
 /** Edges of a body as pairs of points. */
 export function linesOf(solid: Solid, whole: Box): BufferGeometry {
   const positions = edgesOf(solid).flatMap(([a, b]) => [...worldOf(a, whole), ...worldOf(b, whole)]);
+  const geometry = new BufferGeometry();
+  geometry.setAttribute('position', new Float32BufferAttribute(positions, 3));
+  return geometry;
+}
+
+/** Edges that are bent: each point moved by so many inches, so many times as far as it goes. */
+export function bentLines({ points, by }: Leaned['edges'][number], times: number, whole: Box): BufferGeometry {
+  const positions = points.flatMap((point, at) => {
+    const [x, y, z] = turnedOver(nth(by, at));
+    const [px, py, pz] = worldOf(point, whole);
+    return [px + x * times, py + y * times, pz + z * times];
+  });
   const geometry = new BufferGeometry();
   geometry.setAttribute('position', new Float32BufferAttribute(positions, 3));
   return geometry;

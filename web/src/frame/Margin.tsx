@@ -1,7 +1,9 @@
 import { Link } from '@mui/material';
+import { isSought } from '@sill/core';
 import { NoteMark } from '../stages/shared/NoteFor';
 import { useChange, useNotes, usePlan } from '../state/hooks';
 import { Words } from '../words/Words';
+import { SoughtWays } from './SoughtWays';
 import './Margin.css';
 
 /** Where the interface is general: the word that goes over all of it. */
@@ -37,6 +39,12 @@ export function Margin() {
                     </Link>
                   </span>
                 ))}
+                {isSought(note) && (
+                  <>
+                    {' '}
+                    <SoughtWays note={note} />
+                  </>
+                )}
               </p>
             </div>
           </li>

@@ -28,7 +28,7 @@ const shelved = (choices: Choices) => choices.below !== 'none';
 
 export const apronChoices = {
   ...legChoices,
-  apron: pick('Aprons', RAIL_STOCK, '2x4'),
+  apron: pick('Aprons', RAIL_STOCK, '2x4', { firms: true }),
   corners: pick('Apron corners', { butted: 'between the legs', mitred: 'mitred round the legs' }, 'butted', {
     help: 'Between the legs is the stronger and the easier way. Mitred round the legs shows one band of wood with no leg in it.',
   }),

@@ -118,7 +118,7 @@ export const bench = family({
       : 'Board ends stand under a straight top: round and octagonal ones want legs or a pedestal.',
   choices: {
     ends: pick('Ends', ENDS, '2x10'),
-    apron: pick('Aprons', APRONS, '1x4'),
+    apron: pick('Aprons', APRONS, '1x4', { firms: true }),
     foot: yes('Arched foot', true, { help: 'An arch leaves two feet, which stand on an uneven floor.' }),
     stretcherHeight: measure('Stretcher height', inches(5), inches(1), inches(30)),
     ...overhangs,

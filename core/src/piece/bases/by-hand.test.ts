@@ -39,9 +39,9 @@ test('a trestle table, 72 x 36 x 29 1/2 with breadboard ends', () => {
   is('P1 P2', '21 x 3 1/2 x 3 1/2'); // 29 1/2 - 1 1/2 - 2 x 3 1/2
   is('S1', '41 x 5 1/2 x 1 1/2'); // 72 - 2 x 12 - 2 x 3 1/2
   is('N1', '41 x 3 1/2 x 1 1/2');
-  // Run (28 - 3 1/2) / 2 - 1 1/2 = 10 3/4, times the root of two: 15.203. The kickers run 10: 14.142.
-  is('D1 D2 D3 D4', '15 13/64 x 2 1/2 x 1 1/2');
-  is('V1 V2', '14 9/64 x 2 1/2 x 1 1/2');
+  // Run (28 - 3 1/2) / 2 - 1 1/2 = 10 3/4, by the cosine of 35 degrees: 13.123. The kickers run 10: 12.208.
+  is('D1 D2 D3 D4 D5 D6 D7 D8', '13 1/8 x 2 1/2 x 1 1/2');
+  is('V1 V2', '12 13/64 x 2 1/2 x 1 1/2');
 });
 
 test('a heavy trestle table, 78 x 36 x 30: two posts a trestle', () => {
@@ -77,8 +77,8 @@ test('an extending table, 60 x 34 x 30: leaves of 14 that keep 3 under the top',
 test('a shelf unit, 48 x 18 x 72', () => {
   const { is, count } = partsOf('shelf-unit');
   is('L1 L2 L3 L4', '71 9/32 x 2 1/2 x 1 1/2'); // 72 - 23/32
-  is('R1 R8', '45 x 2 1/2 x 3/4'); // 48 - 2 x 1 1/2
-  is('S1 S8', '13 x 2 1/2 x 3/4'); // 18 - 2 x 2 1/2
+  is('R1 R8', '45 x 3 1/2 x 1 1/2'); // 48 - 2 x 1 1/2
+  is('S1 S8', '13 x 3 1/2 x 1 1/2'); // 18 - 2 x 2 1/2
   is('H1 H4', '48 x 18 x 23/32');
   expect([count(/^R/), count(/^S/), count(/^H/)]).toEqual([8, 8, 4]);
 });

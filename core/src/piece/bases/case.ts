@@ -26,7 +26,7 @@ const CHOICES = {
   back: pick('Back', { closed: 'closed, in a rebate', open: 'open' }, 'closed', {
     help: 'A back keeps the case square. Without one, fixed shelves and the joints must.',
   }),
-  stand: pick('Stands on', { floor: 'the floor', plinth: 'a plinth', legs: 'legs' }, 'plinth'),
+  stand: pick('Stands on', { floor: 'the floor', plinth: 'a plinth', legs: 'legs' }, 'plinth', { firms: true }),
   standHeight: measure('Plinth or leg height', inches(3.5), inches(1), inches(20), {
     when: (c) => c.stand !== 'floor',
   }),

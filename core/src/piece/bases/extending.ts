@@ -103,7 +103,7 @@ export const extending = family({
         : 'The fixed top is screwed to its spacers, and this one takes no screws.',
   choices: {
     ...legChoices,
-    apron: pick('Aprons', APRONS, '2x4'),
+    apron: pick('Aprons', APRONS, '2x4', { firms: true }),
     travel: measure('Each leaf comes out', inches(14), inches(4), inches(40)),
     overlap: measure('Stays under the top', inches(3), inches(2), inches(12), {
       help: 'What stays under the top and past the keeper carries the leaf.',

@@ -12,8 +12,8 @@ const BEAMS = { '2x4': '2×4', '2x6': '2×6', '4x4': '4×4' } as const;
 
 const CHOICES = {
   post: pick('Post', POSTS, 'three 2x4'),
-  beams: pick('Crossing beams', BEAMS, '2x4'),
-  braces: pick('Diagonal braces', { '4': 'four, at the foot', '8': 'eight, foot and head' }, '4'),
+  beams: pick('Crossing beams', BEAMS, '2x4', { firms: true }),
+  braces: pick('Diagonal braces', { '4': 'four, at the foot', '8': 'eight, foot and head' }, '4', { firms: true }),
   braceAngle: angle('Brace angle, degrees', 45, 35, 60),
   overhang: measure('Beams short of the edge', inches(4), 0, inches(20)),
   ...topFixing,

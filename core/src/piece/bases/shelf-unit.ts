@@ -75,8 +75,8 @@ export const shelfUnit = family({
   about: 'Open shelves on four posts: for ware, books, plants, tools.',
   topped: false,
   choices: {
-    posts: pick('Posts', POSTS, '2x3'),
-    rails: pick('Rails', RAILS, '1x3'),
+    posts: pick('Posts', POSTS, '2x3', { firms: true }),
+    rails: pick('Rails', RAILS, '1x3', { firms: true }),
     shelves: pick('Shelves', BOARDS, 'ply 3/4', {
       help: 'Sheet keeps small things from falling through; slats let air and water through.',
     }),

@@ -231,10 +231,12 @@ export const splayed = family({
     legs: pick('Legs', LEG_STOCK, '2x4'),
     splayEnds: angle('Splay along, degrees', 8, 0, 15, { help: 'Both ends of the leg are cut to this angle.' }),
     splaySides: angle('Splay across, degrees', 0, 0, 15, { help: 'With splay both ways every cut is a compound one.' }),
-    apron: pick('Aprons', { ...RAIL_STOCK }, '1x4'),
+    apron: pick('Aprons', { ...RAIL_STOCK }, '1x4', { firms: true }),
     ...overhangs,
     crossSupports: count('Cross supports', 1, 0, 6),
-    stretchers: pick('Stretchers', { none: 'none', ends: 'at the ends', h: 'ends and middle' }, 'ends'),
+    stretchers: pick('Stretchers', { none: 'none', ends: 'at the ends', h: 'ends and middle' }, 'ends', {
+      firms: true,
+    }),
     stretcherHeight: measure('Stretcher height', inches(7), inches(1), inches(40), {
       when: (c) => c.stretchers !== 'none',
     }),

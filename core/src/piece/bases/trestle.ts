@@ -1,4 +1,3 @@
-import { nth } from '../../lists';
 import { inches, type Length } from '../../length';
 import { planeAt, radians, type Vec } from '../../solid';
 import type { Nominal } from '../../stock';
@@ -61,9 +60,18 @@ const STRETCHER: Nominal = '2x6';
 
 const CHOICES = {
   post: pick('Posts', POSTS, '4x4'),
-  struts: yes('Struts on the foot', true),
-  strutAngle: angle('Strut angle, degrees', 45, 30, 60, { when: (c) => c.struts === true || c.kickers === true }),
-  kickers: yes('Kickers under the top', false, { help: 'Kickers stop a long table from swaying end to end.' }),
+  struts: yes('Struts on the foot', true, { firms: true }),
+  headStruts: yes('Struts under the head', false, {
+    firms: true,
+    help: 'They keep the head from tipping on its post when someone leans on an edge.',
+  }),
+  strutAngle: angle('Strut angle, degrees', 45, 30, 60, {
+    when: (c) => c.struts === true || c.headStruts === true || c.kickers === true,
+  }),
+  kickers: yes('Kickers under the top', false, {
+    firms: true,
+    help: 'Kickers stop a long table from swaying end to end.',
+  }),
   stretcherHeight: measure('Stretcher height', inches(8), inches(4), inches(36)),
   overhangEnds: overhangs.overhangEnds,
   overhangSides: overhangs.overhangSides,
@@ -134,18 +142,26 @@ function check(kit: Kit, room: Room, choices: Chosen, sizes: Sizes): void {
     );
   }
   const rise = riseOf(strutRun, choices.strutAngle);
-  if (choices.struts && rise > postLength - inches(1)) {
-    const fits = Math.floor((Math.atan((postLength - inches(1)) / strutRun) * 180) / Math.PI);
+  const both = choices.struts && choices.headStruts;
+  // Two to a side share the post.
+  const most = both ? Math.floor((postLength - inches(1)) / 2) : postLength - inches(1);
+  if ((choices.struts || choices.headStruts) && rise > most) {
+    const fits = Math.floor((Math.atan(most / strutRun) * 180) / Math.PI);
     kit.stop(
       'strut-past-head',
-      say`The struts run past the head`,
+      both ? say`The struts meet on the post` : say`The struts run past the post`,
       say`From ${dim(strutRun)} out, at ${choices.strutAngle} degrees, a strut rises ${dim(Math.round(rise))}; the post is ${dim(postLength)}.`,
       { rise, postLength },
       [
         ...(fits >= 30
           ? [{ label: say`Cut them at ${fits} degrees`, changes: [kit.change(['choices', 'strutAngle'], fits)] }]
           : []),
-        { label: say`Leave the struts out`, changes: [kit.change(['choices', 'struts'], false)] },
+        both && rise <= postLength - inches(1)
+          ? { label: say`Leave those under the head out`, changes: [kit.change(['choices', 'headStruts'], false)] }
+          : {
+              label: say`Leave the struts out`,
+              changes: [kit.change(['choices', 'struts'], false), kit.change(['choices', 'headStruts'], false)],
+            },
       ],
     );
   }
@@ -193,19 +209,25 @@ function trestles(
     );
     kit.join('screws', `F${n}`, `P${n}`);
     kit.join('screws', `K${n}`, `P${n}`);
-    if (choices.struts)
+    const struts = (first: number, name: string, beamTag: string, floor: Length, down: boolean) =>
       ([-1, 1] as const).forEach((side, k) =>
-        strut(kit, {
-          tag: `D${2 * at + k + 1}`,
-          name: 'strut',
-          wall: { at: [x, side < 0 ? postY : postY + post.across, 0], out: [0, side, 0] },
-          floor: beam.thickness,
-          run: strutRun,
-          degrees: choices.strutAngle,
-          stock: STRUT,
-          joins: [`F${n}`, `P${n}`],
-        }),
+        strut(
+          kit,
+          {
+            tag: `D${first + 2 * at + k}`,
+            name,
+            wall: { at: [x, side < 0 ? postY : postY + post.across, 0], out: [0, side, 0] },
+            floor,
+            run: strutRun,
+            degrees: choices.strutAngle,
+            stock: STRUT,
+            joins: [beamTag, `P${n}`],
+          },
+          down,
+        ),
       );
+    if (choices.struts) struts(1, 'strut', `F${n}`, beam.thickness, false);
+    if (choices.headStruts) struts(5, 'head strut', `K${n}`, postTop, true);
   });
 }
 
@@ -267,20 +289,18 @@ function between(
 }
 
 function assemble(kit: Kit, choices: Chosen): void {
-  const struts = choices.struts
-    ? [
-        ['D1', 'D2'],
-        ['D3', 'D4'],
-      ]
-    : [[], []];
+  const strutsOf = (n: number): readonly string[] => [
+    ...(choices.struts ? [`D${2 * n - 1}`, `D${2 * n}`] : []),
+    ...(choices.headStruts ? [`D${2 * n + 3}`, `D${2 * n + 4}`] : []),
+  ];
   [1, 2].forEach((n) =>
     kit.assemble(
       `trestle-${n}`,
       say`Join trestle ${n}`,
-      [`F${n}`, `P${n}`, `K${n}`, ...nth(struts, n - 1)],
+      [`F${n}`, `P${n}`, `K${n}`, ...strutsOf(n)],
       [],
       [
-        say`Keep post and foot square with a clamped corner before the struts go in: a strut fixes whatever angle there is.`,
+        say`Keep the post square to foot and head with a clamped corner before the struts go in: a strut fixes whatever angle there is.`,
       ],
     ),
   );

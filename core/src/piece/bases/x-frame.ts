@@ -111,7 +111,10 @@ export const xFrame = family({
     length < 1.1 * width ? 'Two X frames want a top longer than it is wide.' : null,
   choices: {
     legs: pick('Legs', LEGS, '2x4'),
-    spine: yes('Second stretcher under the top', true, { help: 'A second stretcher keeps the two frames upright.' }),
+    spine: yes('Second stretcher under the top', true, {
+      firms: true,
+      help: 'A second stretcher keeps the two frames upright.',
+    }),
     overhangEnds: overhangs.overhangEnds,
     overhangSides: overhangs.overhangSides,
     ...topFixing,

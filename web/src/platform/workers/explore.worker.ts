@@ -1,11 +1,14 @@
 import { expose } from 'comlink';
 import {
   costAround,
+  helpsFor,
   newPlanCache,
+  planJob,
   savings,
   smallWishes,
   wishes,
   type CostPoint,
+  type Help,
   type Job,
   type Plan,
   type SavingsProgress,
@@ -31,6 +34,10 @@ const worker = {
     const options = { today, effort: 'full', cache: newPlanCache() } as const;
     const tried = small ? smallWishes(job, yards) : wishes(job, yards);
     for (const so of savings(job, plan, tried, options)) told(so);
+  },
+  helps(job: Job, finding: string, today: string): readonly Help[] {
+    const options = { today, effort: 'quick', cache: newPlanCache() } as const;
+    return helpsFor(job, planJob(job, options), finding, options);
   },
 };
 

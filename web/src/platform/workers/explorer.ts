@@ -1,5 +1,5 @@
 import { proxy, type Remote } from 'comlink';
-import type { CostPoint, Job, SavingsProgress, PieceSide } from '@sill/core';
+import type { CostPoint, Help, Job, SavingsProgress, PieceSide } from '@sill/core';
 import type { ExploreWorker, SavingsAsked } from './explore.worker';
 import { asking } from './asking';
 import { today } from '../today';
@@ -22,6 +22,10 @@ function errand(run: (remote: Remote<ExploreWorker>) => Promise<void>): Errand {
 
 export const exploreCosts = (job: Job, piece: string, side: PieceSide, told: (point: CostPoint) => void): Errand =>
   errand((remote) => remote.costAround(job, piece, side, today(), proxy(told)));
+
+/** Ways out of a note that are tried only when they are asked for, with their price, told all at once. */
+export const exploreHelps = (job: Job, finding: string, told: (helps: readonly Help[]) => void): Errand =>
+  errand(async (remote) => told(await remote.helps(job, finding, today())));
 
 export const exploreSavings = (asked: SavingsAsked, told: (so: SavingsProgress) => void): Errand =>
   errand((remote) => remote.savings(asked, today(), proxy(told)));

@@ -4,6 +4,7 @@ import wasm from 'highs/runtime?url';
 import { loadIntegerSolver } from '@sill/core/highs';
 import {
   compareTops,
+  leanOn,
   newPlanCache,
   planByMaterials,
   planJob,
@@ -11,6 +12,8 @@ import {
   waysOfJoint,
   type CutProblem,
   type Job,
+  type Lean,
+  type Leaned,
   type Nominal,
   type Plan,
   type Rehearsal,
@@ -130,6 +133,10 @@ const worker = {
   },
   compareTops(job: Job, plan: Plan, pieceId: string, today: string): readonly TopOption[] {
     return compareTops(job, plan, pieceId, { today, effort: 'quick', cache });
+  },
+  lean(job: Job, pieceId: string, lean: Lean, today: string): Leaned | null {
+    const facts = planJob(job, { today, effort: 'quick', cache }).pieces.find(({ piece }) => piece.id === pieceId);
+    return facts ? leanOn(facts.parts, facts.fastenings, lean) : null;
   },
   rehearse(plan: Plan, job: Job): Rehearsal {
     return rehearse(plan, job);

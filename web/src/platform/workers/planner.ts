@@ -1,5 +1,5 @@
 import { proxy } from 'comlink';
-import type { Job, Nominal, Plan, Rehearsal, TopOption, WayCompared } from '@sill/core';
+import type { Job, Lean, Leaned, Nominal, Plan, Rehearsal, TopOption, WayCompared } from '@sill/core';
 import { today } from '../today';
 import { asking, Stopped, WorkerGone } from './asking';
 import { newReceiver, type LightPlan } from './handing';
@@ -42,6 +42,10 @@ export async function planOfLastTime(id: string): Promise<{ readonly job: Job; r
 
 export const topOptions = (job: Job, plan: Plan, pieceId: string): Promise<readonly TopOption[]> =>
   quick.ask((remote) => remote.compareTops(job, plan, pieceId, today()));
+
+/** What comes of a load on a piece; null where its part carries nothing. */
+export const leanedOn = (job: Job, pieceId: string, lean: Lean): Promise<Leaned | null> =>
+  quick.ask((remote) => remote.lean(job, pieceId, lean, today()));
 
 /** A plan carried out as it is told, operation by operation. */
 export const rehearsed = (plan: Plan, job: Job): Promise<Rehearsal> =>

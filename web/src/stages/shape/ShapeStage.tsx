@@ -1,8 +1,8 @@
 import { Button } from '@mui/material';
-import { useDeferredValue, useState } from 'react';
-import { choosesWidth, familyOf, type Piece, sure, topOf } from '@sill/core';
+import { useCallback, useDeferredValue, useState } from 'react';
+import { choosesWidth, familyOf, type Lean, type Piece, sure, topOf } from '@sill/core';
 import { ModelView } from '../../drawing/ModelView';
-import { usePiece, usePieceFacts, usePlan } from '../../state/hooks';
+import { useEdges, useJob, usePiece, usePieceFacts, usePlan } from '../../state/hooks';
 import { SizeFields } from '../shared/SizeFields';
 import { StageHead } from '../shared/StageHead';
 import { TopOptions } from '../shared/TopOptions';
@@ -41,6 +41,9 @@ function ShapeOf({ piece }: { readonly piece: Piece }) {
   const facts = usePieceFacts();
   const { model } = sure(useBuilt(piece), 'piece that is built');
   // The fields first, the picture in the next turn: both at once keep the page busy for long.
+  const job = useJob();
+  const { planner } = useEdges();
+  const leanOn = useCallback((lean: Lean) => planner.leanedOn(job, piece.id, lean), [planner, job, piece.id]);
   const drawn = useDeferredValue(true, false);
   return (
     <div className="shape-columns">
@@ -54,7 +57,7 @@ function ShapeOf({ piece }: { readonly piece: Piece }) {
           <Waiting>{null}</Waiting>
         ) : (
           <section className="sheet" aria-label="The piece">
-            {drawn && <ModelView model={model} label={piece.name} />}
+            {drawn && <ModelView model={model} label={piece.name} leanOn={leanOn} />}
           </section>
         )}
         {facts && facts.parts.length > 0 && <InchChart piece={piece} />}

@@ -1,0 +1,108 @@
+import { inches } from '../length';
+import { newJob, type Job, type Piece } from '../job';
+import { helpsFor } from '../helps';
+import { applyChanges } from '../job';
+import { newPiece, type Choices } from '../piece';
+import { planJob } from '../plan';
+import { plain } from '../words';
+import { isSought } from './firm';
+
+type Size = readonly [number, number, number];
+const OPTIONS = { today: '2026-11-28', effort: 'quick' } as const;
+const jobOf = (start: string, choices: Choices = {}, size?: Size): Job => {
+  const base = newPiece('p', start);
+  const piece: Piece = { ...base, choices: { ...base.choices, ...choices } };
+  const [length, width, height] = (size ?? []).map((side) => inches(side));
+  return {
+    ...newJob('j'),
+    pieces: [size ? { ...piece, size: { length: length!, width: width!, height: height! } } : piece],
+  };
+};
+const JUDGED = ['sag', 'shelf-sag', 'sway', 'joint-gives'];
+const called = (job: Job): readonly string[] =>
+  planJob(job, OPTIONS).findings.flatMap(({ kind, level }) =>
+    JUDGED.includes(kind) && level !== 'good' ? [kind] : [],
+  );
+
+/** Known to be sound: as they are usually built, and stands for years. */
+const GOOD: readonly (readonly [name: string, start: string, choices?: Choices, size?: Size])[] = [
+  ['dining table, 2x4 aprons on glued legs', 'dining'],
+  ['dining table nine feet long', 'dining', {}, [110, 38, 29.5]],
+  ['standing work table', 'standing'],
+  ['work table on 2x6 aprons', 'standing', { apron: '2x6' }],
+  ['desk', 'desk'],
+  ['coffee table', 'coffee'],
+  ['coffee table without a cross support', 'coffee', { crossSupports: 0 }],
+  ['coffee table with a slatted shelf', 'shelf-coffee'],
+  ['splayed legs with stretchers', 'splayed'],
+  ['trestle with struts at foot and head, kickers', 'trestle'],
+  ['the same without kickers', 'trestle', { kickers: false }],
+  ['heavy trestle, bolted', 'heavy'],
+  ['X frames with two stretchers', 'x-frame'],
+  ['pedestal braced at foot and head', 'pedestal'],
+  ['bench of 4 ft', 'bench'],
+  ['end table with drawers', 'end-table'],
+  ['extending table', 'extending'],
+  ['cupboard with a back', 'cupboard'],
+  ['bookcase of 24 in with a back', 'bookcase', {}, [24, 11.5, 60]],
+  ['shelf unit on 2x4 rails', 'shelf-unit'],
+  ['tiled table on 1x4 aprons', 'tiled'],
+];
+
+/** Known to fail, and what must be said of it. */
+const BAD: readonly (readonly [name: string, kind: string, start: string, choices?: Choices, size?: Size])[] = [
+  ['books on 45 in of 3/4 plywood', 'shelf-sag', 'bookcase', {}, [47, 11.5, 60]],
+  ['a bookcase without a back', 'sway', 'bookcase', { back: 'open' }],
+  ['a wide one in two columns without a back', 'sway', 'bookcase', { back: 'open', columns: 2 }, [47, 11.5, 72]],
+  ['a cupboard without a back', 'sway', 'cupboard', { back: 'open' }],
+  ['a drawer cart without a back', 'sway', 'chest', { back: 'open', stand: 'plinth' }],
+  ['legs on one screw into end grain', 'joint-gives', 'chest'],
+  ['a pedestal whose head has no braces', 'joint-gives', 'pedestal', { braces: '4' }],
+  ['slats on one batten at their middles', 'joint-gives', 'octagon'],
+  ['an octagon on thin crossing beams', 'sway', 'octagon'],
+  ['a trestle head on a post, nothing below it', 'joint-gives', 'trestle', { headStruts: false }],
+  ['a trestle with no strut at all', 'joint-gives', 'trestle', { headStruts: false, struts: false, kickers: false }],
+  ['a shelf unit on thin rails', 'sway', 'shelf-unit', { rails: '1x3' }],
+  ['a taller one', 'sway', 'shelf-unit', { rails: '1x3' }, [48, 18, 84]],
+  ['a shelf unit of two shelves, thin rails', 'sway', 'shelf-unit', { rails: '1x3', levels: 2 }],
+  ['a heavy tiled top on 1x3 aprons', 'joint-gives', 'tiled', { apron: '1x3' }],
+  ['a dining table on 1x3 aprons', 'joint-gives', 'dining', { apron: '1x3' }],
+  ['a high bench on 2x3 aprons', 'sway', 'standing', { apron: '2x3' }, [72, 28, 42]],
+  ['a high bench on 1x3 aprons', 'joint-gives', 'standing', { apron: '1x3' }, [72, 28, 42]],
+  ['X frames with one stretcher', 'sway', 'x-frame', { spine: false }],
+  ['slats of 1 in over 24 in', 'sag', 'outdoor', { crossSupports: 0 }],
+  ['a bench of 6 ft on 1x3 aprons', 'sag', 'bench', { apron: '1x3' }, [72, 14, 18]],
+  ['a bench of 8 ft', 'sag', 'bench', {}, [96, 14, 18]],
+];
+
+test.each(GOOD.map((one) => ({ one, name: one[0] })))('sound: $name', ({ one: [, start, choices, size] }) => {
+  expect(called(jobOf(start, choices, size))).toEqual([]);
+});
+
+test.each(BAD.map((one) => ({ one, name: one[0] })))('not sound: $name', ({ one: [, kind, start, choices, size] }) => {
+  expect(called(jobOf(start, choices, size))).toContain(kind);
+});
+
+describe('what would help', () => {
+  test('is tried on the whole piece: taken, it ends the note and costs what it said', () => {
+    const job = jobOf('pedestal', { braces: '4' });
+    const plan = planJob(job, OPTIONS);
+    const note = plan.findings.find(({ kind }) => kind === 'joint-gives')!;
+    expect(isSought(note)).toBe(true);
+    expect(plain(note.because, 'in')).toContain('nothing else holds there');
+    const helps = helpsFor(job, plan, note.id, OPTIONS);
+    expect(helps.map(({ label }) => plain(label, 'in'))).toContain('Diagonal braces: eight, foot and head');
+    for (const { changes, adds } of helps) {
+      const after = planJob(applyChanges(job, changes), OPTIONS);
+      expect(after.findings.find(({ id }) => id === note.id)!.level).toBe('good');
+      expect(after.list.total - plan.list.total).toBe(adds);
+    }
+  });
+
+  test('of a note that is good, or is about something else, nothing is looked for', () => {
+    const job = jobOf('desk');
+    const plan = planJob(job, OPTIONS);
+    expect(helpsFor(job, plan, 'p.joint-gives', OPTIONS)).toEqual([]);
+    expect(helpsFor(job, plan, 'p.none', OPTIONS)).toEqual([]);
+  });
+});

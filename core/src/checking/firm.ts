@@ -1,0 +1,168 @@
+import { first } from '../lists';
+import { inches } from '../length';
+import { able, applyChanges, note, set, type Change, type Finding, type Job, type Piece, type Remedy } from '../job';
+import { fastenings, WAYS_FOR, WAYS_TO_JOIN, type Fastening } from '../joinery';
+import {
+  buildPiece,
+  choosable,
+  familyOf,
+  JOINT_KINDS,
+  knownOf,
+  settled,
+  topCandidates,
+  type Choices,
+  type Spec,
+} from '../piece';
+import { sizesOf } from '../stock';
+import { judgedFor, LOOSE, OVERASKED, type CaseKind, type Judged } from '../strength';
+import { dim, say, strong, tag, type Phrase } from '../words';
+import type { PieceFacts } from './facts';
+
+/** So many of a choice and so many in all are tried at most: each builds the whole piece. */
+const [OF_ONE, TRIES] = [3, 6];
+
+const isFirm = ({ sway }: Judged): boolean => sway === null || Math.max(...sway) <= LOOSE;
+const holds = ({ weakest, falls }: Judged): boolean => !falls && (weakest === null || weakest.share <= OVERASKED);
+
+/** The piece after a change under the same loads; null where it can not be built so. */
+function judgedWith(change: Change, piece: Piece, job: Job): Judged | null {
+  const then = first(applyChanges({ ...job, pieces: [piece] }, [change]).pieces);
+  const model = buildPiece(
+    then,
+    first(topCandidates(then)),
+    job.shop,
+    job.units,
+    sizesOf(job.measured),
+    knownOf(then, job),
+  );
+  if (model.findings.length > 0) return null;
+  return judgedFor(model.parts, fastenings(model.joints, model.parts, job.units, then, job.shop), then.use);
+}
+
+/** Other values of a choice: a larger stock comes after what there is, so that first. */
+function others(
+  spec: Spec,
+  now: string | number | boolean,
+): readonly { readonly value: string | boolean; readonly words: Phrase }[] {
+  if (spec.kind === 'yes')
+    return now === false ? [{ value: true, words: say`Put in ${spec.label.toLowerCase()}` }] : [];
+  if (spec.kind !== 'pick') return [];
+  const all = Object.entries<string>(spec.options);
+  const at = all.findIndex(([value]) => value === now);
+  return [...all.slice(at + 1), ...all.slice(0, at).reverse()]
+    .slice(0, OF_ONE)
+    .map(([value, words]) => ({ value, words: say`${spec.label}: ${words}` }));
+}
+
+/** What may stiffen a piece or strengthen a joint of it: choices that are made for that, then other ways to join. */
+function candidates({ piece }: PieceFacts, job: Job, weak: Fastening | null): readonly Remedy[] {
+  const specs = familyOf(piece).choices;
+  const now: Choices = settled(specs, piece.choices);
+  const choices = Object.entries(specs).flatMap(([name, spec]) =>
+    spec.firms && choosable(piece, name)
+      ? others(spec, now[name] ?? spec.initial).map(({ value, words }) => ({
+          label: words,
+          changes: [set(piece.id, ['choices', name], value)],
+        }))
+      : [],
+  );
+  if (!weak) return choices;
+  const { kind } = weak.joint;
+  const joins = WAYS_FOR[kind]
+    .filter((by) => by !== weak.by && able(job.shop.tools, WAYS_TO_JOIN[by].tools))
+    .map((by) => ({
+      label: say`${WAYS_TO_JOIN[by].name} for all such joints`,
+      changes: [set(piece.id, ['joins', kind], { by })],
+    }));
+  return [...choices.slice(0, TRIES), ...joins.slice(0, OF_ONE)];
+}
+
+/** Whether the ways out of a note are looked for only when they are asked for: trying them takes a second or two. */
+export const isSought = ({ kind, level }: Pick<Finding, 'kind' | 'level'>): boolean =>
+  level === 'care' && (kind === 'sway' || kind === 'joint-gives');
+
+/** Ways out of a note that a piece is loose or a joint gives: those that mend it when tried on the whole piece. */
+export function soughtWays(facts: PieceFacts, job: Job, { kind }: Pick<Finding, 'kind'>): readonly Remedy[] {
+  const now = judgedFor(facts.parts, facts.fastenings, facts.piece.use);
+  const mends = kind === 'sway' ? isFirm : holds;
+  const weak = now.weakest && now.weakest.share > OVERASKED ? now.weakest.hold.item : null;
+  return candidates(facts, job, weak).filter(({ changes }) => {
+    const then = judgedWith(first(changes), facts.piece, job);
+    return then && mends(then) && (!isFirm(now) || isFirm(then)) && (!holds(now) || holds(then));
+  });
+}
+
+/** Small bends to the nearest 1/64, the finest a person can see. */
+const fine = (value: number): Phrase =>
+  value < 1 / 64 ? say`under ${dim(inches(1 / 64))}` : say`${dim(inches(Math.round(value * 64) / 64))}`;
+
+const UNDER: Readonly<Record<CaseKind, Phrase>> = {
+  'push along': say`a push of 40 lb along it at the top`,
+  'push across': say`a push of 40 lb across it at the top`,
+  someone: say`someone of 250 lb who leans or sits on an edge`,
+  drag: say`a foot that catches as it is dragged`,
+  books: say`25 lb a foot of shelf, as of books, for years`,
+};
+const ESTIMATE = say`An estimate for home use, not a rating.`;
+
+function swayNote({ piece }: PieceFacts, now: Judged): readonly Finding[] {
+  if (!now.sway) return [];
+  const [along, across] = now.sway;
+  const firm = isFirm(now);
+  return [
+    note(piece.id, 'sway', firm ? 'good' : 'care', 'shape', {
+      title: firm ? say`It stands firm` : say`It will feel loose`,
+      because: say`With its feet held, a push of 20 lb at the top moves it ${fine(along)} along and ${fine(across)} across. Over ${dim(inches(LOOSE))} feels loose. ${ESTIMATE}`,
+      numbers: { alongInches: along, acrossInches: across },
+    }),
+  ];
+}
+
+const percent = (share: number): Phrase => say`${Math.round(share * 100)} %`;
+const times = (share: number): Phrase => say`${Math.round(share * 10) / 10} times`;
+
+function jointNote({ piece }: PieceFacts, { weakest, falls }: Judged): readonly Finding[] {
+  if (falls)
+    return [
+      note(piece.id, 'joint-gives', 'care', 'shape', {
+        about: falls.on ? [falls.on.id] : [],
+        title: falls.on ? say`${tag(falls.on.tag)} tilts off` : say`Nothing holds it together`,
+        because: say`What holds it does so in one line: under ${UNDER[falls.kind]} it turns about that. ${ESTIMATE}`,
+      }),
+    ];
+  if (!weakest) return [];
+  const { drilled, into } = weakest.hold.item;
+  const pair = say`${tag(drilled.tag)} on ${tag(into.tag)}`;
+  if (weakest.share <= OVERASKED)
+    return [
+      note(piece.id, 'joint-gives', 'good', 'shape', {
+        title: say`The joints hold`,
+        because: say`Nearest to what it may bear is ${pair}: ${percent(weakest.share)} of that, under ${UNDER[weakest.kind]}. ${ESTIMATE}`,
+        numbers: { share: weakest.share },
+      }),
+    ];
+  const much = Number.isFinite(weakest.share)
+    ? say`asks ${times(weakest.share)} what it may bear, when all has given that can`
+    : say`levers it off, and nothing else holds there`;
+  return [
+    note(piece.id, 'joint-gives', 'care', 'shape', {
+      about: [drilled.id, into.id],
+      title: say`The joint of ${pair} gives`,
+      because: say`${strong(JOINT_KINDS[weakest.hold.item.joint.kind])}: ${UNDER[weakest.kind]} ${much}. Joints differ by half from one to the next. ${ESTIMATE}`,
+      numbers: { share: Math.min(99, weakest.share) },
+    }),
+  ];
+}
+
+const known = new WeakMap<PieceFacts['fastenings'], readonly Finding[]>();
+
+/** Whether it stands firm and its joints hold. */
+export function firmNotes(facts: PieceFacts): readonly Finding[] {
+  const { piece, parts, fastenings: made } = facts;
+  const before = known.get(made);
+  if (before) return before;
+  const now = judgedFor(parts, made, piece.use);
+  const notes = [...swayNote(facts, now), ...jointNote(facts, now)];
+  known.set(made, notes);
+  return notes;
+}

@@ -1,0 +1,127 @@
+import type { Use } from '../job';
+import { toInches } from '../length';
+import type { Joint, Part } from '../piece';
+import { add, times, type Vec } from '../solid';
+import { decksOf, type Deck } from './decks';
+import type { Force, Grip } from './frame';
+import { heightOf, type Model } from './model';
+
+/**
+ * What a load is: a push from the side at the top, someone who leans or sits on it, a foot that catches as it is
+ * dragged, what stands on shelves for years.
+ */
+export type CaseKind = 'push along' | 'push across' | 'someone' | 'drag' | 'books';
+/** Loads that come at one time. */
+export type LoadCase = {
+  readonly kind: CaseKind;
+  readonly forces: readonly Force[];
+  /** What it lies on, where that is a part of a top. */
+  readonly on: Part | null;
+  /** Feet that are in the air then. */
+  readonly off: readonly number[];
+};
+
+/** A push from the side at the top, lb. */
+export const PUSH = 40;
+/** Someone who leans or sits on an edge, lb. */
+const SOMEONE = 250;
+/** A foot that catches on a rug or a sill, lb. */
+const CATCHES = 30;
+/** Books, lb a foot of shelf. */
+const BOOKS = 25;
+
+/** Where a plan's point over a deck is held: its part there, or the nearest. */
+function gripOn(model: Model, deck: Deck, x: number, y: number): { readonly at: Grip; readonly part: Part } | null {
+  const z = toInches(deck.box.max[2]);
+  const point: Vec = [x, y, z];
+  const off = ({ id }: Part) => {
+    const laid = model.of.get(id);
+    if (!laid) return Infinity;
+    return Math.min(...laid.places.map((place) => Math.hypot(place[0] - x, place[1] - y)));
+  };
+  const [part] = [...deck.parts].sort((a, b) => off(a) - off(b));
+  const laid = part && model.of.get(part.id);
+  return laid && part ? { at: laid.gripAt(point), part } : null;
+}
+
+/** In from an edge someone sits, in. */
+const SITS = 2;
+
+/** Middle, and the middles of a long and a short edge. */
+function placesOf({ box }: Deck): readonly (readonly [number, number])[] {
+  const [x0, y0] = [toInches(box.min[0]), toInches(box.min[1])];
+  const [x1, y1] = [toInches(box.max[0]), toInches(box.max[1])];
+  const [x, y] = [(x0 + x1) / 2, (y0 + y1) / 2];
+  return [
+    [x, y],
+    [x, y0 + SITS],
+    [x0 + SITS, y],
+  ];
+}
+
+/** Books all along a shelf, in four heaps. */
+function bookedOn(model: Model, deck: Deck): readonly Force[] {
+  const { box } = deck;
+  const along = box.max[0] - box.min[0] >= box.max[1] - box.min[1] ? 0 : 1;
+  const [low, high] = [toInches(box.min[along]), toInches(box.max[along])];
+  const other = along === 0 ? 1 : 0;
+  const middle = toInches(box.min[other] + box.max[other]) / 2;
+  return [0.125, 0.375, 0.625, 0.875].flatMap((share) => {
+    const here = low + (high - low) * share;
+    const grip = along === 0 ? gripOn(model, deck, here, middle) : gripOn(model, deck, middle, here);
+    return grip ? [{ at: grip.at, force: [0, 0, (-BOOKS * (high - low)) / 12 / 4] as Vec }] : [];
+  });
+}
+
+/** Where a piece is pushed: the middle of what lies highest. */
+function topGrip(model: Model, parts: readonly Part[]): Grip | null {
+  const high = heightOf(parts);
+  const spots = model.laid.flatMap(({ places, gripAt }) =>
+    places.filter(([, , z]) => z > high - 4).map((place) => ({ place, gripAt })),
+  );
+  if (spots.length === 0) return null;
+  const middle = times(
+    spots.reduce<Vec>((sum, { place }) => add(sum, place), [0, 0, 0]),
+    1 / spots.length,
+  );
+  const off = ({ place }: (typeof spots)[number]) => Math.hypot(place[0] - middle[0], place[1] - middle[1]);
+  const { place, gripAt } = spots.reduce((best, spot) => (off(spot) < off(best) ? spot : best));
+  return gripAt(place);
+}
+
+/** The loads that a piece of such a use is judged by. */
+export function casesOf(model: Model, parts: readonly Part[], joints: readonly Joint[], use: Use): readonly LoadCase[] {
+  const top = topGrip(model, parts);
+  const one = (
+    kind: CaseKind,
+    at: Grip,
+    force: Vec,
+    on: Part | null = null,
+    off: readonly number[] = [],
+  ): LoadCase => ({
+    kind,
+    forces: [{ at, force }],
+    on,
+    off,
+  });
+  const pushes = top ? [one('push along', top, [PUSH, 0, 0]), one('push across', top, [0, PUSH, 0])] : [];
+  const decks = decksOf(parts, joints);
+  const tops = decks.filter(({ kind }) => kind === 'top' && use !== 'storage');
+  const sat = [...new Set([tops[0], tops[Math.floor(tops.length / 2)]])]
+    .flatMap((deck) => deck ?? [])
+    .flatMap((deck) => placesOf(deck).flatMap(([x, y]) => gripOn(model, deck, x, y) ?? []))
+    .map(({ at, part }) => one('someone', at, [0, 0, -SOMEONE], part));
+  const [foot] = model.feet;
+  const drags = foot
+    ? ([0, 1] as const).map((way) => one('drag', foot.grip, way === 0 ? [CATCHES, 0, 0] : [0, CATCHES, 0], null, [0]))
+    : [];
+  const books = decks
+    .filter(({ kind }) => kind === 'shelf' || use === 'storage')
+    .flatMap((deck) => bookedOn(model, deck));
+  return [
+    ...pushes,
+    ...sat,
+    ...drags,
+    ...(books.length > 0 ? [{ kind: 'books' as const, forces: books, on: null, off: [] }] : []),
+  ];
+}
