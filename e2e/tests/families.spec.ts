@@ -208,3 +208,28 @@ test('from a top that is there: what it can become, and why not the others', asy
   await expect(page.getByRole('row', { name: /^T1 found top/ })).toContainText('bought');
   await saved(page);
 });
+
+test('a pedestal without head braces gives: what would help is tried, priced and taken; then it is leaned on', async ({
+  page,
+  sill,
+}) => {
+  await page.goto(`/jobs/${await copyOfDemo(sill)}/shape`);
+  await page.getByRole('button', { name: '+ Add a piece' }).click();
+  await page
+    .getByRole('dialog')
+    .getByRole('button', { name: /^Round pedestal table/ })
+    .click();
+  const margin = page.getByRole('complementary', { name: 'Margin notes' });
+  await expect(margin.getByRole('heading', { name: 'The joints hold' })).toBeVisible();
+  await page.getByRole('radio', { name: 'four, at the foot' }).check();
+  await expect(margin.getByRole('heading', { name: /^The joint of K\d on P1 gives$/ })).toBeVisible();
+  await margin.getByRole('button', { name: 'What would help' }).click();
+  await margin.getByRole('button', { name: /^Diagonal braces: eight, foot and head \((the same price|[+−]\$)/ }).click();
+  await expect(margin.getByRole('heading', { name: 'The joints hold' })).toBeVisible();
+  await page.getByRole('button', { name: 'lean on it' }).click();
+  await expect(page.getByText(/The place gives/)).toBeVisible();
+  await page.getByRole('button', { name: 'across it' }).click();
+  await expect(page.getByText(/The place gives .* of what it may bear for a short while/)).toBeVisible();
+  expect(await violations(page)).toEqual([]);
+  await saved(page);
+});
