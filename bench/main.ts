@@ -1,10 +1,12 @@
 import { cpus } from 'node:os';
 import { createRequire } from 'node:module';
+import { CholeskyDecomposition, Matrix } from 'ml-matrix';
 import type * as MaxRects from 'maxrects-packer';
 import { Bench } from 'tinybench';
 import {
   applyChanges,
   boughtAs,
+  boxOf,
   buildPiece,
   cutAs,
   entered,
@@ -14,6 +16,7 @@ import {
   demoJob,
   fastenings,
   inches,
+  leanOn,
   newJob,
   newPlanCache,
   outlinedFaces,
@@ -32,6 +35,8 @@ import {
   type Job,
   type PlanCache,
 } from '../core/src';
+import { judgedFor } from '../core/src/strength';
+import { modelOf } from '../core/src/strength/model';
 import { loadIntegerSolver } from '../core/src/cutting/highs';
 import { homeSheets, homeSize, longList, mitred, oneWidth, rectangles } from './lists';
 
@@ -372,7 +377,46 @@ function facts() {
   );
 }
 
-const SECTIONS = { planning, facts, shapes, cutting, sheets, beside, memory } as const;
+/**
+ * Every kind of piece under all loads of its use, and leaned on once more; the dense factoring of a well-known package
+ * on a matrix as large, beside.
+ */
+function strength() {
+  const rows = STARTS.map((start) => {
+    const piece = pieceFrom(start, 'p');
+    const { parts, fastenings: made } = planJob({ ...newJob('bench'), pieces: [piece] }, { today, effort: 'quick' })
+      .pieces[0]!;
+    // A copy each time: what is known is kept with the very list.
+    const all = timed(15, () => void judgedFor(parts, [...made], piece.use));
+    const model = modelOf(parts, made);
+    const unknowns = 6 * model.laid.reduce((sum, { places }) => sum + places.length, 0);
+    const [top] = [...parts].sort((a, b) => boxOf(b).max[2] - boxOf(a).max[2]);
+    const lean = timed(15, (run) => {
+      const at = boxOf(top!).max;
+      leanOn(parts, made, { part: top!.id, at: [at[0] / 2, at[1] / 2, at[2]], force: [0, 0, -100 - run] });
+    });
+    const dense = Matrix.eye(unknowns).add(Matrix.ones(unknowns, unknowns));
+    const beside = timed(1, () => void new CholeskyDecomposition(dense));
+    const middle = (times: readonly number[]) =>
+      quantile(
+        [...times].sort((a, b) => a - b),
+        0.5,
+      );
+    return {
+      piece: start.id,
+      unknowns,
+      'all loads ms': ms(middle(all)),
+      'most ms': ms(Math.max(...all)),
+      'one lean ms': ms(middle(lean)),
+      'dense factoring alone ms': ms(middle(beside)),
+    };
+  });
+  print('Whether it holds: model, every load of its use and what gives; median of 15.', rows);
+  const medians = rows.map((row) => row['all loads ms']).sort((a, b) => a - b);
+  process.stdout.write(`Median of all kinds ${quantile(medians, 0.5)} ms, most ${medians.at(-1)} ms.\n`);
+}
+
+const SECTIONS = { planning, facts, strength, shapes, cutting, sheets, beside, memory } as const;
 /** All of them, or those that are named: `npm run bench -- shapes`. */
 const named = process.argv.slice(2).filter((name): name is keyof typeof SECTIONS => name in SECTIONS);
 const integer = await loadIntegerSolver();

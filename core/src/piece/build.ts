@@ -14,7 +14,7 @@ import { tongued } from './tongues';
 import { asBuilt } from './as-built';
 import { overridden } from './overrides';
 import type { Joint, JointKind, Part } from './part';
-import { boxOf, openedBy, solidOf } from './shape';
+import { alongOf, boxOf, openedBy, solidOf } from './shape';
 import { planks } from './tops/planks';
 import { usableLengths } from './tops/salvage';
 import type { PieceModel } from './model';
@@ -109,8 +109,9 @@ function fixTop(
       kind === 'top clips' ? ((min[1] + max[1]) / 2 < middle ? max[1] + CLIP_REACH : min[1] - CLIP_REACH) : 0;
     const inside = wide.find(({ part }) => boxOf(part).min[1] < beside && boxOf(part).max[1] > beside);
     // A rail along the boards is fixed to one of those it bears on: for clips the inner, else the one it bears on most;
-    // one across them to all it crosses well.
-    const chosen = wide.length === 0 ? touching.slice(0, 1) : narrow ? [inside ?? first(wide)] : wide;
+    // one across them, or across the battens of a top, to all it crosses well.
+    const along = narrow && wide.some(({ part }) => alongOf(part) === 0);
+    const chosen = wide.length === 0 ? touching.slice(0, 1) : along ? [inside ?? first(wide)] : wide;
     for (const { part } of chosen)
       joints.push({
         id: `${rail.id}>${part.tag}`,

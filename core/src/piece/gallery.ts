@@ -65,7 +65,6 @@ export const STARTS: readonly Start[] = [
     overhangSides: at(4),
     kickers: true,
     headStruts: true,
-    strutAngle: 35,
   }),
   start('heavy', 'Heavy trestle table', 'Timbers and bolts', 'dining', 'heavy-trestle', 'joined', [78, 36, 30], {
     overhangEnds: at(12),

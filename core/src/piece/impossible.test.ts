@@ -38,9 +38,20 @@ describe('an impossible wish is a finding with a way out, never a list', () => {
         'trestle',
         [['choices', 'strutAngle'], 60],
         [['choices', 'kickers'], false],
+        [['choices', 'headStruts'], false],
         [['size', 'height'], inches(20)],
       ),
       'strut-past-head',
+    ],
+    [
+      'struts at foot and head that meet',
+      wish(
+        'trestle',
+        [['choices', 'strutAngle'], 60],
+        [['choices', 'kickers'], false],
+        [['size', 'height'], inches(20)],
+      ),
+      'struts-meet',
     ],
     [
       'kickers down to the stretcher',

@@ -48,6 +48,8 @@ export type Judged = {
 
 /** Joints that are asked too much give so often before what is left is taken to be asked of them. */
 const GIVES = 5;
+/** They give a little more than what they are over by, as others then lean on them again. */
+const EAGER = 1.5;
 /** So little over what it bears is nothing. */
 const NEARLY = 1.05;
 
@@ -68,14 +70,18 @@ export function askedOf({ ties }: Model, kind: CaseKind, moved: Float64Array, le
  */
 function settledUnder(model: Model, { kind, forces, off }: LoadCase, moved: Float64Array): JointAsked | null {
   const left: Left = new Map();
+  const shares: number[] = [];
   for (let now = moved, gave = 0; ; gave++) {
     const { all, worst } = askedOf(model, kind, now, left);
     if (!worst) return null;
-    if (worst.share <= NEARLY || gave === GIVES) return { hold: worst.tie.hold, share: worst.share, kind };
+    shares.push(worst.share);
+    // What two rounds did not ease is asked for by the load itself, not by how stiff it is.
+    const isStuck = gave >= 2 && worst.share > 0.95 * nth(shares, gave - 2);
+    if (worst.share <= NEARLY || gave === GIVES || isStuck) return { hold: worst.tie.hold, share: worst.share, kind };
     for (const { tie, share } of all) {
       if (share <= 1) continue;
       for (const [at, mode] of tie.modes.entries())
-        if (at > 0 || given(mode, now) > 0) left.set(mode, (left.get(mode) ?? 1) / share);
+        if (at > 0 || given(mode, now) > 0) left.set(mode, (left.get(mode) ?? 1) / share ** EAGER);
     }
     const next = model.answer([...model.weight, ...forces], { isHeld: true, off, left });
     if (!next) return { hold: worst.tie.hold, share: Infinity, kind };

@@ -53,7 +53,8 @@ async function long() {
 }
 
 test('pieces that are cut larger than they are now: the first cut sheet says from what to what, no other does', () => {
-  const job = { ...newJob('cut'), pieces: [newPiece('p', 'shelf-unit')] };
+  const unit = newPiece('p', 'shelf-unit');
+  const job = { ...newJob('cut'), pieces: [{ ...unit, choices: { ...unit.choices, rails: '1x3' } }] };
   const board = first(planOnce(job).buying.boards);
   const [piece] = job.pieces;
   const lower = { ...piece!, size: { ...piece!.size, height: piece!.size.height - inches(6) } };

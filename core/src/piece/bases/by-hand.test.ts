@@ -39,9 +39,9 @@ test('a trestle table, 72 x 36 x 29 1/2 with breadboard ends', () => {
   is('P1 P2', '21 x 3 1/2 x 3 1/2'); // 29 1/2 - 1 1/2 - 2 x 3 1/2
   is('S1', '41 x 5 1/2 x 1 1/2'); // 72 - 2 x 12 - 2 x 3 1/2
   is('N1', '41 x 3 1/2 x 1 1/2');
-  // Run (28 - 3 1/2) / 2 - 1 1/2 = 10 3/4, by the cosine of 35 degrees: 13.123. The kickers run 10: 12.208.
-  is('D1 D2 D3 D4 D5 D6 D7 D8', '13 1/8 x 2 1/2 x 1 1/2');
-  is('V1 V2', '12 13/64 x 2 1/2 x 1 1/2');
+  // Two share the post: (21 - 1) / 2 = 10, times the root of two; the kickers run 10 too.
+  is('D1 D2 D3 D4 D5 D6 D7 D8', '14 9/64 x 2 1/2 x 1 1/2');
+  is('V1 V2', '14 9/64 x 2 1/2 x 1 1/2');
 });
 
 test('a heavy trestle table, 78 x 36 x 30: two posts a trestle', () => {

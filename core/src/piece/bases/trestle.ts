@@ -57,6 +57,8 @@ const POSTS = { '4x4': 'solid 4×4', '2x4': 'two 2×4, glued' } as const;
 const BEAM: Nominal = '4x4';
 const STRUT: Nominal = '2x3';
 const STRETCHER: Nominal = '2x6';
+/** A shorter strut holds nothing. */
+const LEAST_RUN: Length = inches(4);
 
 const CHOICES = {
   post: pick('Posts', POSTS, '4x4'),
@@ -89,6 +91,9 @@ function sizesOf(kit: Kit, room: Room, choices: Chosen) {
   const stretcher = kit.sizes.dressed(STRETCHER);
   const spine = kit.sizes.dressed('2x4');
   const postLength = room.under - 2 * beam.thickness;
+  const out = Math.floor((foot.width - post.across) / 2) - inches(1.5);
+  // Two to a side share the post.
+  const shared = Math.floor((postLength - inches(1)) / 2 / tan(choices.strutAngle));
   return {
     beam,
     plies,
@@ -98,7 +103,7 @@ function sizesOf(kit: Kit, room: Room, choices: Chosen) {
     spine,
     postLength,
     postTop: beam.thickness + postLength,
-    strutRun: Math.floor((foot.width - post.across) / 2) - inches(1.5),
+    strutRun: Math.min(out, choices.struts && choices.headStruts ? shared : out),
     kickerRun: Math.min(inches(10), Math.floor((foot.length - 2 * post.along) / 2) - inches(1)),
     kickerFrom: room.under - spine.width,
     /** The middle of the trestles, across. */
@@ -142,26 +147,30 @@ function check(kit: Kit, room: Room, choices: Chosen, sizes: Sizes): void {
     );
   }
   const rise = riseOf(strutRun, choices.strutAngle);
-  const both = choices.struts && choices.headStruts;
-  // Two to a side share the post.
-  const most = both ? Math.floor((postLength - inches(1)) / 2) : postLength - inches(1);
-  if ((choices.struts || choices.headStruts) && rise > most) {
-    const fits = Math.floor((Math.atan(most / strutRun) * 180) / Math.PI);
+  if (choices.struts && choices.headStruts) {
+    if (strutRun < LEAST_RUN)
+      kit.stop(
+        'struts-meet',
+        say`No room for struts at foot and head`,
+        say`On a post of ${dim(postLength)} two to a side, at ${choices.strutAngle} degrees, reach only ${dim(Math.max(0, strutRun))} out; ${dim(LEAST_RUN)} hold something.`,
+        { postLength },
+        [{ label: say`Leave those under the head out`, changes: [kit.change(['choices', 'headStruts'], false)] }],
+      );
+  } else if ((choices.struts || choices.headStruts) && rise > postLength - inches(1)) {
+    const fits = Math.floor((Math.atan((postLength - inches(1)) / strutRun) * 180) / Math.PI);
     kit.stop(
       'strut-past-head',
-      both ? say`The struts meet on the post` : say`The struts run past the post`,
+      say`The struts run past the post`,
       say`From ${dim(strutRun)} out, at ${choices.strutAngle} degrees, a strut rises ${dim(Math.round(rise))}; the post is ${dim(postLength)}.`,
       { rise, postLength },
       [
         ...(fits >= 30
           ? [{ label: say`Cut them at ${fits} degrees`, changes: [kit.change(['choices', 'strutAngle'], fits)] }]
           : []),
-        both && rise <= postLength - inches(1)
-          ? { label: say`Leave those under the head out`, changes: [kit.change(['choices', 'headStruts'], false)] }
-          : {
-              label: say`Leave the struts out`,
-              changes: [kit.change(['choices', 'struts'], false), kit.change(['choices', 'headStruts'], false)],
-            },
+        {
+          label: say`Leave the struts out`,
+          changes: [kit.change(['choices', 'struts'], false), kit.change(['choices', 'headStruts'], false)],
+        },
       ],
     );
   }

@@ -5,7 +5,7 @@ import type { Nominal } from '../../stock';
 import { dim, say } from '../../words';
 import { measure, pick } from '../choice';
 import { top } from '../family';
-import { boxAt, kitFor } from '../kit';
+import { boxAt, kitFor, type Kit } from '../kit';
 
 /** Side of a regular octagon from its width across flats: w tan(22.5). */
 export const octagonSide = (flats: number): number => flats * Math.tan(Math.PI / 8);
@@ -106,20 +106,20 @@ export const octagon = top({
     });
     names.forEach((tag, at) => kit.join('glue', tag, nth(names, (at + 1) % 8)));
     const slats = fill(kit, { half: inner - choices.gap, centre: half, z, gap: choices.gap, stock: slat });
-    // Three battens across the slats, over flat sides of the ring at both ends.
-    const reach = Math.floor(side / 2 - batten.width - inches(1 / 2));
-    const rows = reach >= batten.width + inches(1) ? [-reach, 0, reach] : [0];
-    const battens = rows.map((off, at) => {
+    const battens = battensAt(kit, slats, inner - choices.gap, batten.width).map((off, at) => {
       const tag = `B${at + 1}`;
       const x = Math.round(half + off - batten.width / 2);
-      const inset = inches(1 / 2);
+      // Square-ended, half an inch inside the ring's outer edge at its corners.
+      const end = Math.floor(Math.min(half, Math.SQRT2 * half - Math.abs(off) - batten.width / 2)) - inches(1 / 2);
       kit.board(
         { tag, role: 'top', name: 'batten', material: BATTEN },
-        boxAt([x, inset, room.under], [batten.width, room.width - 2 * inset, batten.thickness]),
+        boxAt([x, Math.round(half) - end, room.under], [batten.width, 2 * end, batten.thickness]),
         1,
         0,
       );
-      for (const other of [...slats, ...names]) if (kit.touch(tag, other)) kit.join('screws', tag, other);
+      // Of the ring the boards that both its ends lie on: a corner of another holds no screw.
+      const under = off === 0 ? ['G3', 'G7'] : off > 0 ? ['G2', 'G8'] : ['G4', 'G6'];
+      for (const other of [...slats, ...under]) if (kit.touch(tag, other)) kit.join('screws', tag, other);
       return tag;
     });
     kit.assemble(
@@ -142,6 +142,31 @@ export const octagon = top({
   },
 });
 
+/** Past its last batten a slat reaches no farther than this. */
+const REACH: Length = inches(8);
+
+/**
+ * Where battens cross the slats, from the middle: one there, one near both ends of the shortest slat, so that none
+ * turns about a single line, and one near both ends of the longest where that reaches far past these.
+ *
+ * @param half how far the longest slat reaches.
+ */
+function battensAt(kit: Kit, slats: readonly string[], half: number, width: Length): readonly number[] {
+  const room = width / 2 + inches(1 / 4);
+  // The shortest slat in the middle of its slanted ends.
+  const short = Math.min(
+    ...slats.map((tag) => {
+      const { length, outline, width: wide } = kit.get(tag);
+      const slants = outline !== null && outline.every(([, y]) => y === 0 || y === wide);
+      return (length - (slants ? wide : 0)) / 2;
+    }),
+  );
+  const near = Math.max(Math.floor(width / 2) + inches(1 / 2), Math.floor(short - room));
+  const middle = near >= width + inches(1) ? [0] : [];
+  const far = half - near > REACH ? [Math.floor(half - room)] : [];
+  return [...far.map((off) => -off), -near, ...middle, near, ...far];
+}
+
 type Fill = {
   readonly half: number;
   readonly centre: number;
@@ -151,7 +176,7 @@ type Fill = {
 };
 
 /** Slats across the ring's middle, each cut to the octagon. */
-function fill(kit: ReturnType<typeof kitFor>, { half, centre, z, gap, stock }: Fill): readonly string[] {
+function fill(kit: Kit, { half, centre, z, gap, stock }: Fill): readonly string[] {
   const { width, thickness } = kit.sizes.dressed(stock);
   const number = Math.max(1, Math.floor((2 * half + gap) / (width + gap)));
   const start = -(number * width + (number - 1) * gap) / 2;
