@@ -224,7 +224,9 @@ test('a pedestal without head braces gives: what would help is tried, priced and
   await page.getByRole('radio', { name: 'four, at the foot' }).check();
   await expect(margin.getByRole('heading', { name: /^The joint of K\d on P1 gives$/ })).toBeVisible();
   await margin.getByRole('button', { name: 'What would help' }).click();
-  await margin.getByRole('button', { name: /^Diagonal braces: eight, foot and head \((the same price|[+−]\$)/ }).click();
+  await margin
+    .getByRole('button', { name: /^Diagonal braces: eight, foot and head \((the same price|[+−]\$)/ })
+    .click();
   await expect(margin.getByRole('heading', { name: 'The joints hold' })).toBeVisible();
   await page.getByRole('button', { name: 'lean on it' }).click();
   await expect(page.getByText(/The place gives/)).toBeVisible();

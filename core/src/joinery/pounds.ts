@@ -11,7 +11,8 @@ import type { Fastening } from './fastening';
 export const GLUE_POUNDS = 200;
 
 /** Specific gravity of the wood of a part; of what is bought, a softwood's. */
-export const gravityOf = ({ material }: Part): number => (material === 'bought' ? 0.42 : woodOf(material).density / 62.4);
+export const gravityOf = ({ material }: Part): number =>
+  material === 'bought' ? 0.42 : woodOf(material).density / 62.4;
 
 /** Inches of wood that all fasteners of a joint hold in. */
 export const bitesOf = ({ shanks }: Fastening): number =>
