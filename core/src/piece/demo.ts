@@ -26,7 +26,7 @@ export function demoJob(): Job {
         where: 'Beside the kiln door',
         size: { length: inches(48), width: inches(18), height: inches(66) },
         boughtPrice: 26500,
-        choices: { ...ware.choices, shelves: '1x4' },
+        choices: { ...ware.choices, shelves: '1x4', rails: '1x3' },
       },
       {
         ...bench,
