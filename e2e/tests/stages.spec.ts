@@ -76,6 +76,7 @@ test('keys 1 to 7 go to the stages, and the action at the foot settles one', asy
     await expect(page).toHaveURL(new RegExp(`/${stage}`));
   }
   await page.keyboard.press('2');
+  await expect(page.getByRole('heading', { name: 'Shape', exact: true })).toBeVisible();
   await page.getByRole('button', { name: 'Settle the shape' }).click();
   await expect(page).toHaveURL(/parts/);
   await expect(page.getByRole('link', { name: /^Shape, settled/ })).toBeVisible();
