@@ -17,6 +17,7 @@ import { sizesOf } from '../stock';
 import { judgedFor, LOOSE, OVERASKED, type CaseKind, type Judged } from '../strength';
 import { dim, say, strong, tag, type Phrase } from '../words';
 import type { PieceFacts } from './facts';
+import { fine } from './rounded';
 
 /** So many of a choice and so many in all are tried at most: each builds the whole piece. */
 const [OF_ONE, TRIES] = [3, 6];
@@ -92,10 +93,6 @@ export function soughtWays(facts: PieceFacts, job: Job, { kind }: Pick<Finding, 
   });
 }
 
-/** Small bends to the nearest 1/64, the finest a person can see. */
-const fine = (value: number): Phrase =>
-  value < 1 / 64 ? say`under ${dim(inches(1 / 64))}` : say`${dim(inches(Math.round(value * 64) / 64))}`;
-
 const UNDER: Readonly<Record<CaseKind, Phrase>> = {
   'push along': say`a push of 40 lb along it at the top`,
   'push across': say`a push of 40 lb across it at the top`,
@@ -154,15 +151,8 @@ function jointNote({ piece }: PieceFacts, { weakest, falls }: Judged): readonly 
   ];
 }
 
-const known = new WeakMap<PieceFacts['fastenings'], readonly Finding[]>();
-
 /** Whether it stands firm and its joints hold. */
 export function firmNotes(facts: PieceFacts): readonly Finding[] {
-  const { piece, parts, fastenings: made } = facts;
-  const before = known.get(made);
-  if (before) return before;
-  const now = judgedFor(parts, made, piece.use);
-  const notes = [...swayNote(facts, now), ...jointNote(facts, now)];
-  known.set(made, notes);
-  return notes;
+  const now = judgedFor(facts.parts, facts.fastenings, facts.piece.use);
+  return [...swayNote(facts, now), ...jointNote(facts, now)];
 }

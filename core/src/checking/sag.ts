@@ -4,8 +4,9 @@ import { applyChanges, note, set, type Change, type Finding, type Job, type Piec
 import { buildPiece, choosable, familyOf, settled, topCandidates, type PieceModel } from '../piece';
 import { sizesOf } from '../stock';
 import { decksOf, sagOf, shows, showsAt, type Deck, type Load, type Sag } from '../strength';
-import { dim, say, type Phrase } from '../words';
+import { dim, say } from '../words';
 import type { PieceFacts } from './facts';
+import { fine, toSixteenth } from './rounded';
 
 /** What the top of a table is checked for, and a seat, lb at the worst point. */
 const [TABLE, SEAT] = [200, 250];
@@ -56,11 +57,6 @@ function wayOut({ piece }: PieceFacts, job: Job, kind: Deck['kind']): Finding['r
   }
   return [];
 }
-
-/** Small bends to the nearest 1/64, the finest a person can see. */
-const fine = (value: number): Phrase =>
-  value < 1 / 64 ? say`under ${dim(inches(1 / 64))}` : say`${dim(inches(Math.round(value * 64) / 64))}`;
-const toSixteenth = (value: number) => inches(Math.max(1, Math.round(value * 16)) / 16);
 
 function sagNote(facts: PieceFacts, job: Job, kind: Deck['kind']): readonly Finding[] {
   const { piece, model } = facts;

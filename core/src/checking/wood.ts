@@ -1,5 +1,5 @@
 import { first } from '../lists';
-import { inches, toInches } from '../length';
+import { toInches } from '../length';
 import { note, set } from '../job';
 import type { Finding, Job, Piece } from '../job';
 import { choosable, familyOf, settled, topOf, type Choices, type Part } from '../piece';
@@ -8,12 +8,12 @@ import { about, dim, say } from '../words';
 import type { PieceFacts } from './facts';
 import { movement, tipsAt } from '../strength';
 import { firmNotes } from './firm';
+import { toSixteenth } from './rounded';
 import { sagNotes } from './sag';
 
 /** A grown person leaning on an edge, lb. */
 const LEANING = 250;
 
-const toSixteenth = (value: number) => inches(Math.max(1, Math.round(value * 16)) / 16);
 /** How far a top of boards moves with the seasons, and whether its fixing lets it. */
 function movementNote(piece: Piece, top: Part, clips: boolean): readonly Finding[] {
   const species = speciesOf(top.material as BoardKey);

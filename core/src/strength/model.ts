@@ -89,8 +89,9 @@ function modelled(parts: readonly Part[], fastenings: readonly Fastening[]): Mod
   });
   const of = new Map(laid.flatMap((one) => one.body.parts.map(({ id }) => [id, one] as const)));
   const ties = holds.map((hold): Tie => {
-    const [a, b] = [hold.item.drilled, hold.item.into].map(({ id }) => held(of, id).gripAt(hold.at)) as [never, never];
-    return { hold, modes: spring({ a, b, ways: hold.ways, along: hold.along, about: hold.about }) };
+    const gripOn = ({ id }: Part) => held(of, id).gripAt(hold.at);
+    const { item, ways, along, about } = hold;
+    return { hold, modes: spring({ a: gripOn(item.drilled), b: gripOn(item.into), ways, along, about }) };
   });
   const stands = laid.flatMap((one, at) => (feet[at] ?? []).map((point) => ({ point, grip: one.gripAt(point) })));
   const answer = solver({

@@ -2,7 +2,7 @@ import { Line } from '@react-three/drei';
 import { useThree } from '@react-three/fiber';
 import { useEffect, useMemo } from 'react';
 import type { Box, Leaned } from '@sill/core';
-import { timesDrawn, type Leaning } from './leaning';
+import type { Leaning } from './leaning';
 import { bentLines, worldOf, type Vector } from './scene';
 import { useSpace } from './space';
 
@@ -11,17 +11,22 @@ const HAND = 4;
 /** Where a load comes from, in the world of the model. */
 const FROM: Readonly<Record<Leaning['way'], Vector>> = { down: [0, 1, 0], along: [-1, 0, 0], across: [0, 0, 1] };
 
-type Props = { readonly leaning: Leaning; readonly leaned: Leaned | null; readonly whole: Box };
+type Props = {
+  readonly leaning: Leaning;
+  readonly leaned: Leaned | null;
+  /** How many times too far it is drawn. */
+  readonly times: number;
+  readonly whole: Box;
+};
 
 /** A load on the piece, and its outline as it bends, over the straight one. */
-export function Bent({ leaning, leaned, whole }: Props) {
+export function Bent({ leaning, leaned, times, whole }: Props) {
   const space = useSpace();
   const invalidate = useThree((state) => state.invalidate);
-  const lines = useMemo(() => {
-    const edges = leaned?.edges ?? [];
-    const times = timesDrawn(edges);
-    return edges.map((edge) => bentLines(edge, times, whole));
-  }, [leaned, whole]);
+  const lines = useMemo(
+    () => (leaned?.edges ?? []).map((edge) => bentLines(edge, times, whole)),
+    [leaned, times, whole],
+  );
   useEffect(() => invalidate(), [invalidate, lines, leaning]);
   useEffect(() => () => lines.forEach((line) => line.dispose()), [lines]);
   const at = worldOf(leaning.at, whole);

@@ -8,6 +8,7 @@ import {
   useMemo,
   useRef,
   useState,
+  type ComponentProps,
   type ReactNode,
   type Ref,
 } from 'react';
@@ -23,14 +24,12 @@ import {
   type PieceModel,
   solidOf,
   toInches,
-  type Leaned,
   type Vec,
 } from '@sill/core';
 import { useApp, useFrom } from '../state/hooks';
 import { marked } from '../state/view';
 import { Dim } from '../words/Dim';
 import { Bent } from './Bent';
-import type { Leaning } from './leaning';
 import { Lights } from './Lights';
 import { Ready } from './Ready';
 import { rendererLater } from './renderer';
@@ -308,7 +307,7 @@ type Props = {
   /** A part, and where on it in the piece; null beside all. */
   readonly onPick: (id: string | null, at: Vec | null) => void;
   /** A load on the piece, and what comes of it once that is known. */
-  readonly lean: { readonly leaning: Leaning; readonly leaned: Leaned | null } | null;
+  readonly lean: Pick<ComponentProps<typeof Bent>, 'leaning' | 'leaned' | 'times'> | null;
   readonly handle: Ref<ModelHandle>;
   /** Stands in its place until the first picture is made. */
   readonly until: ReactNode;

@@ -139,7 +139,7 @@ export function ModelView({ model, label, leanOn }: Props) {
                 model={model}
                 look={look}
                 onPick={pick}
-                lean={leaning && { leaning, leaned }}
+                lean={leaning && { leaning, leaned, times }}
                 handle={handle}
                 until={paper}
               />

@@ -1,0 +1,8 @@
+import { inches, type Length } from '../length';
+import { dim, say, type Phrase } from '../words';
+
+/** Small bends to the nearest 1/64, the finest a person can see. */
+export const fine = (value: number): Phrase =>
+  value < 1 / 64 ? say`under ${dim(inches(1 / 64))}` : say`${dim(inches(Math.round(value * 64) / 64))}`;
+/** Inches to the nearest sixteenth, never nothing. */
+export const toSixteenth = (value: number): Length => inches(Math.max(1, Math.round(value * 16)) / 16);
