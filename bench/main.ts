@@ -387,7 +387,7 @@ function strength() {
     const { parts, fastenings: made } = planJob({ ...newJob('bench'), pieces: [piece] }, { today, effort: 'quick' })
       .pieces[0]!;
     // A copy each time: what is known is kept with the very list.
-    const all = timed(15, () => void judgedFor(parts, [...made], piece.use));
+    const all = timed(15, () => void judgedFor(parts, [...made], piece));
     const model = modelOf(parts, made);
     const unknowns = 6 * model.laid.reduce((sum, { places }) => sum + places.length, 0);
     const [top] = [...parts].sort((a, b) => boxOf(b).max[2] - boxOf(a).max[2]);

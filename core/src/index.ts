@@ -21,7 +21,7 @@ export * from './calendar';
 export * from './checking';
 export * from './formats';
 export * from './rehearsal';
-export { leanOn, type Lean, type Leaned } from './strength';
+export { BOOKS, leanOn, type Lean, type Leaned } from './strength';
 export * from './plan';
 export * from './helps';
 export * from './costing';

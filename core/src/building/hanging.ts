@@ -1,7 +1,8 @@
 import { first } from '../lists';
-import { inches, toInches, type Length } from '../length';
+import { inches, roundToTape, toInches, type Length, type Units } from '../length';
 import { boring, type Fastening, type Site3 } from '../joinery';
-import { boxOf, type Part } from '../piece';
+import { boxOf, type Part, type PieceModel } from '../piece';
+import type { HardwareKind } from '../stock';
 import { counted, dim, listOf, say, strong, type Bit, type Phrase } from '../words';
 import { tagList, together, type Operation } from '../work';
 import { benchOf, operation, type Making } from './making';
@@ -145,49 +146,56 @@ export const hanging = (joints: readonly Fastening[], making: Making): readonly 
   ...plates(ofKind(joints, 'plate'), making),
 ];
 
-/** Hardware that no joint brings: pulls on fronts and doors, stays of what drops. */
-export function fittings({ model, ...making }: Making): readonly Operation[] {
-  const of = (kind: 'pull' | 'stay') =>
-    model.needs.filter((need) => need.kind === kind).reduce((sum, need) => sum + need.count, 0);
-  const [pulls, stays] = [of('pull'), of('stay')];
-  const on = model.parts.filter(({ role, name }) => role === 'door' || name === 'applied front');
-  const all = { ...making, model };
+/** The angle at which a stretched stay stands: as far along the front as up the side. */
+const stayReach = (size: string, units: Units): Length => roundToTape(inches(Number(size)) / Math.SQRT2, units);
+
+/** Hardware that no joint brings: pulls on fronts and doors, what holds them shut, stays of what drops. */
+export function fittings(making: Making): readonly Operation[] {
+  const { model } = making;
+  const needsOf = (kind: HardwareKind) => model.needs.filter((need) => need.kind === kind);
+  const doors = model.parts.filter(({ role }) => role === 'door');
+  const fit = (
+    fastener: HardwareKind,
+    needs: PieceModel['needs'],
+    on: readonly Part[],
+    each: number,
+    says: (count: number) => Phrase,
+  ): readonly Operation[] => {
+    const count = needs.reduce((sum, need) => sum + need.count, 0);
+    if (count === 0) return [];
+    const size = needs[0]?.size ?? '';
+    const does = { kind: 'fit hardware' as const, fastener, size, count, says: says(count) };
+    return [operation(making, `${fastener}s${size && `-${size}`}`, does, on, each * count, { tool: 'drill' })];
+  };
+  const pulled = model.parts.filter(({ role, name }) => role === 'door' || name === 'applied front');
   return [
-    ...(pulls > 0
-      ? [
-          operation(
-            all,
-            'pulls',
-            {
-              kind: 'fit hardware',
-              fastener: 'pull',
-              size: '',
-              count: pulls,
-              says: say`Fit the ${strong(pulls)} pulls to ${tags(on)}: mark the middle of the front, bore ${strong('3/16')} from outside with a block held behind, so that nothing tears out.`,
-            },
-            on,
-            5 * pulls,
-            { tool: 'drill' },
-          ),
-        ]
-      : []),
-    ...(stays > 0
-      ? [
-          operation(
-            all,
-            'stays',
-            {
-              kind: 'fit hardware',
-              fastener: 'stay',
-              size: '',
-              count: stays,
-              says: say`Fit the ${strong(stays)} stays: one end on the front, one on the side, so that they are stretched when the front lies level. Their maker's sheet says how far from the hinge.`,
-            },
-            on,
-            8 * stays,
-            { tool: 'drill' },
-          ),
-        ]
-      : []),
+    ...fit(
+      'pull',
+      needsOf('pull'),
+      pulled,
+      5,
+      (count) =>
+        say`Fit the ${strong(count)} pulls to ${tags(pulled)}: mark the middle of the front, bore ${strong('3/16')} from outside with a block held behind, so that nothing tears out.`,
+    ),
+    ...fit(
+      'catch',
+      needsOf('catch'),
+      doors,
+      6,
+      (count) =>
+        say`Fit the ${strong(count)} catches: screw each up under the case's top, its middle ${dim(inches(2))} in from where the front opens (one near each end of what drops), its face level with the front edge. Stick its plate on the magnet, shut ${tags(doors)}, press: the plate marks its place. Screw it there.`,
+    ),
+    ...together(needsOf('stay'), ({ size }) => size).flatMap((needs) => {
+      const size = first(needs).size;
+      const reach = stayReach(size, making.units);
+      return fit(
+        'stay',
+        needs,
+        doors.filter(({ name }) => name === 'drop front'),
+        8,
+        (count) =>
+          say`Fit the ${strong(count)} stays of ${dim(inches(Number(size)))}, one at each side: ${dim(reach)} from the hinged edge along the inside of the front, and as far up the side from there, ${dim(inches(1))} in from the front edge. Stretched they hold the front level. Try it with one screw in each end; their maker's sheet comes first.`,
+      );
+    }),
   ];
 }

@@ -1,6 +1,6 @@
 import { first, nth } from '../lists';
 import { inches, type Length, type Units } from '../length';
-import { able, WAYS } from '../job';
+import { able, WAYS, type Ways } from '../job';
 import { middleOfParts } from '../joinery';
 import { angled, shortLength, type Part } from '../piece';
 import type { Outline } from '../solid';
@@ -180,12 +180,9 @@ function cutOperations(parts: readonly Part[], when: When, making: Making): read
       for: names,
       says,
     };
+    const owned = (ways: Ways) => ways.find((way) => able(making.shop.tools, [way]))?.[0] ?? null;
     const tool =
-      kind === 'hole'
-        ? 'drill'
-        : when === 'square'
-          ? (WAYS.groove.find((way) => able(making.shop.tools, [way]))?.[0] ?? null)
-          : null;
+      kind === 'hole' ? 'drill' : when === 'square' ? owned(WAYS.groove) : kind === 'taper' ? owned(WAYS.taper) : null;
     return operation(
       making,
       `${part.tag}.${kind}`,

@@ -2,7 +2,7 @@ import { first, nth, sure } from '../lists';
 import { inches, type Length } from '../length';
 import type { Shop } from '../job';
 import { isOnTop, WAYS_TO_JOIN, type Fastening } from '../joinery';
-import { around, boxOf, extent, mostly, type Assembly, type Part } from '../piece';
+import { around, boxOf, extent, mostly, type Assembly, topOf, type Part } from '../piece';
 import type { Vec } from '../solid';
 import { dim, say, type Phrase } from '../words';
 import { tagList, together, type Operation } from '../work';
@@ -174,7 +174,13 @@ function placing(sitting: Sitting, making: Making): Operation {
   );
   const says: readonly Phrase[] = [
     ...(running.says ? [running.says] : []),
-    ...(over ? [say`All of it upside down: the top face down on a blanket, the base on its head.`] : []),
+    ...(over
+      ? [
+          topOf(making.piece)
+            ? say`All of it upside down: the top face down on a blanket, the base on its head.`
+            : say`All of it upside down, on a blanket.`,
+        ]
+      : []),
     ...(early.length > 0
       ? [
           say`${tagList(early.map(({ tag }) => tag))} must go in now: later there is no way in, or no room for the driver.`,

@@ -1,10 +1,9 @@
-import { first, nth } from '../lists';
+import { first, last, nth } from '../lists';
 import type { Piece, Job } from '../job';
-import { inches } from '../length';
 import type { Fastening } from '../joinery';
-import { topOf, type Part, type PieceModel } from '../piece';
-import { say } from '../words';
-import type { Operation } from '../work';
+import { anchored, type Part, type PieceModel } from '../piece';
+import { listOf, say } from '../words';
+import { several, type Operation } from '../work';
 import { clampCount } from '../job';
 import { finished, type Draft } from './draft';
 import { fittings, pinHoles } from './hanging';
@@ -40,11 +39,23 @@ function assemblingSteps(assembling: Assembling, making: Making): readonly Draft
   });
 }
 
+/** A step that joins on its head what more is put on later ends by turning it back. */
+function setUpright(drafts: readonly Draft[], making: Making): readonly Draft[] {
+  const ids = new Set(
+    drafts
+      .flatMap(({ ops }) => ops.flatMap((op) => (op.kind === 'place' ? op.comes : [])))
+      .flatMap(({ parts }) => parts),
+  );
+  const parts = making.model.parts.filter(({ id }) => ids.has(id));
+  const does = { kind: 'turn' as const, about: 'upright' as const, out: [], says: say`Turn it over onto its feet.` };
+  const turn = operation(making, `${last(drafts).name}.upright`, does, parts, 3, { lift: liftOf(parts, making.shop) });
+  return drafts.with(-1, { ...last(drafts), ops: [...last(drafts).ops, turn] });
+}
+
 /** Turned upright where it was joined on its head, levelled, measured. */
 function levelStep(making: Making, parts: readonly Part[], over: boolean): Draft {
   const { piece, shop } = making;
   const { size } = piece;
-  const tall = topOf(piece) === null && size.height > inches(30);
   const running = runningIn(making.model, new Set(parts.map(({ id }) => id)));
   const feet = say`Turn it over onto its feet; all that is fixed so far comes with it.`;
   const op = (about: string, does: Parameters<typeof operation>[2], minutes: number, lift: Operation['lift'] = null) =>
@@ -73,7 +84,7 @@ function levelStep(making: Making, parts: readonly Part[], over: boolean): Draft
         : []),
       op('level', { kind: 'level', levellers: false }, 6),
       op('size', { kind: 'measure', size: [size.length, size.width, size.height] }, 3),
-      ...(tall ? [op('anchor', { kind: 'anchor' }, 8)] : []),
+      ...(anchored(piece, making.model) ? [op('anchor', { kind: 'anchor' }, 8)] : []),
     ],
   };
 }
@@ -146,7 +157,10 @@ export function stepsOf(
     );
     const prepared = preparing.filter((draft) => touched.has(draft)).map(({ name }) => name);
     const sources = assembling.from.flatMap((id) => lastOf.get(id) ?? []);
-    const own = inTurn(assemblingSteps(assembling, making), [...prepared, ...sources]);
+    const made = assemblingSteps(assembling, making);
+    const isOver = made.some(({ ops }) => ops.some((one) => one.kind === 'place' && one.over));
+    const isTaken = isOver && model.assemblies.some(({ from }) => from.includes(assembling.assembly.id));
+    const own = inTurn(isTaken ? setUpright(made, making) : made, [...prepared, ...sources]);
     lastOf.set(assembling.assembly.id, nth(own, own.length - 1).name);
     return { assembling, own };
   });
@@ -159,7 +173,7 @@ export function stepsOf(
       ? [
           {
             name: 'fittings',
-            title: say`Fit the ${[...new Set(fits.map((one) => (one.kind === 'fit hardware' ? `${one.fastener}s` : '')))].join(' and ')}`,
+            title: say`Fit the ${listOf([...new Set(fits.flatMap((one) => (one.kind === 'fit hardware' ? [several(one.fastener)] : [])))])}`,
             after: [...lastOf.values()].filter((name) => name !== 'lay'),
             ops: fits,
           },
@@ -168,11 +182,14 @@ export function stepsOf(
   const drafts: readonly Draft[] = [...preparing, ...wished.flatMap(({ own }) => own), ...hung];
   const laid = laidParts(model);
   const stands = parts.filter((part) => !part.loose && !laid.has(part.id));
-  const over = drafts.some(({ ops }) => ops.some((one) => one.kind === 'place' && one.over));
+  const turns = drafts
+    .flatMap(({ ops }) => ops)
+    .filter((one) => one.kind === 'turn' || (one.kind === 'place' && one.over));
+  const over = turns.length > 0 && last(turns).kind !== 'turn';
   const level = { ...levelStep(making, stands, over), after: drafts.map(({ name }) => name) };
   const coats = inTurn(finishing, [level.name]);
-  const last = assembled
+  const final = assembled
     .filter(({ assembling }) => assembling.laid)
     .flatMap(({ own }) => inTurn(own, [coats.at(-1)?.name ?? level.name]));
-  return finished(piece.id, schedule([...drafts, level, ...coats, ...last], clampCount(shop)));
+  return finished(piece.id, schedule([...drafts, level, ...coats, ...final], clampCount(shop)));
 }

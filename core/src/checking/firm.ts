@@ -14,7 +14,7 @@ import {
   type Spec,
 } from '../piece';
 import { sizesOf } from '../stock';
-import { judgedFor, LOOSE, OVERASKED, type CaseKind, type Judged } from '../strength';
+import { BOOKS, judgedFor, LOOSE, OVERASKED, type CaseKind, type Judged } from '../strength';
 import { dim, say, strong, tag, type Phrase } from '../words';
 import type { PieceFacts } from './facts';
 import { fine } from './rounded';
@@ -37,7 +37,7 @@ function judgedWith(change: Change, piece: Piece, job: Job): Judged | null {
     knownOf(then, job),
   );
   if (model.findings.length > 0) return null;
-  return judgedFor(model.parts, fastenings(model.joints, model.parts, job.units, then, job.shop), then.use);
+  return judgedFor(model.parts, fastenings(model.joints, model.parts, job.units, then, job.shop), then);
 }
 
 /** Other values of a choice: a larger stock comes after what there is, so that first. */
@@ -84,7 +84,7 @@ export const isSought = ({ kind, level }: Pick<Finding, 'kind' | 'level'>): bool
 
 /** Ways out of a note that a piece is loose or a joint gives: those that mend it when tried on the whole piece. */
 export function soughtWays(facts: PieceFacts, job: Job, { kind }: Pick<Finding, 'kind'>): readonly Remedy[] {
-  const now = judgedFor(facts.parts, facts.fastenings, facts.piece.use);
+  const now = judgedFor(facts.parts, facts.fastenings, facts.piece);
   const mends = kind === 'sway' ? isFirm : holds;
   const weak = now.weakest && now.weakest.share > OVERASKED ? now.weakest.hold.item : null;
   return candidates(facts, job, weak).filter(({ changes }) => {
@@ -93,13 +93,15 @@ export function soughtWays(facts: PieceFacts, job: Job, { kind }: Pick<Finding, 
   });
 }
 
-const UNDER: Readonly<Record<CaseKind, Phrase>> = {
+const underOf = ({ carries }: Piece): Readonly<Record<CaseKind, Phrase>> => ({
   'push along': say`a push of 40 lb along it at the top`,
   'push across': say`a push of 40 lb across it at the top`,
   someone: say`someone of 250 lb who leans or sits on an edge`,
+  standing: say`someone of 300 lb who stands on its middle`,
   drag: say`a foot that catches as it is dragged`,
-  books: say`25 lb a foot of shelf, as of books, for years`,
-};
+  books: say`${carries.shelf ?? BOOKS} lb a foot of shelf, for years`,
+  load: say`${carries.top ?? 0} lb on its top, for years`,
+});
 const ESTIMATE = say`An estimate for home use, not a rating.`;
 
 function swayNote({ piece }: PieceFacts, now: Judged): readonly Finding[] {
@@ -124,7 +126,7 @@ function jointNote({ piece }: PieceFacts, { weakest, falls }: Judged): readonly 
       note(piece.id, 'joint-gives', 'care', 'shape', {
         about: falls.on ? [falls.on.id] : [],
         title: falls.on ? say`${tag(falls.on.tag)} tilts off` : say`Nothing holds it together`,
-        because: say`What holds it does so in one line: under ${UNDER[falls.kind]} it turns about that. ${ESTIMATE}`,
+        because: say`What holds it does so in one line: under ${underOf(piece)[falls.kind]} it turns about that. ${ESTIMATE}`,
       }),
     ];
   if (!weakest) return [];
@@ -134,7 +136,7 @@ function jointNote({ piece }: PieceFacts, { weakest, falls }: Judged): readonly 
     return [
       note(piece.id, 'joint-gives', 'good', 'shape', {
         title: say`The joints hold`,
-        because: say`Nearest to what it may bear is ${pair}: ${percent(weakest.share)} of that, under ${UNDER[weakest.kind]}. ${ESTIMATE}`,
+        because: say`Nearest to what it may bear is ${pair}: ${percent(weakest.share)} of that, under ${underOf(piece)[weakest.kind]}. ${ESTIMATE}`,
         numbers: { share: weakest.share },
       }),
     ];
@@ -145,7 +147,7 @@ function jointNote({ piece }: PieceFacts, { weakest, falls }: Judged): readonly 
     note(piece.id, 'joint-gives', 'care', 'shape', {
       about: [drilled.id, into.id],
       title: say`The joint of ${pair} gives`,
-      because: say`${strong(JOINT_KINDS[weakest.hold.item.joint.kind])}: ${UNDER[weakest.kind]} ${much}. Joints differ by half from one to the next. ${ESTIMATE}`,
+      because: say`${strong(JOINT_KINDS[weakest.hold.item.joint.kind])}: ${underOf(piece)[weakest.kind]} ${much}. Joints differ by half from one to the next. ${ESTIMATE}`,
       numbers: { share: Math.min(99, weakest.share) },
     }),
   ];
@@ -153,6 +155,6 @@ function jointNote({ piece }: PieceFacts, { weakest, falls }: Judged): readonly 
 
 /** Whether it stands firm and its joints hold. */
 export function firmNotes(facts: PieceFacts): readonly Finding[] {
-  const now = judgedFor(facts.parts, facts.fastenings, facts.piece.use);
+  const now = judgedFor(facts.parts, facts.fastenings, facts.piece);
   return [...swayNote(facts, now), ...jointNote(facts, now)];
 }

@@ -1,16 +1,13 @@
-import { inches, type Length } from '../length';
+import { inches } from '../length';
 import { note, set } from '../job';
 import type { Finding, Job } from '../job';
-import { chordSaving, knownOf, topOf } from '../piece';
+import { anchored, chordSaving, knownOf, topOf } from '../piece';
 import { isBoard, printMaterial, sizesOf, type BoardKey } from '../stock';
 import { dim, listOf, say, strong, tag, type Bit } from '../words';
 import type { PieceFacts } from './facts';
 
-/** Above this furniture is anchored to the wall. */
-const TALL: Length = inches(30);
-
 /** Parts set or added by hand, parts their stock can not give, what a round top saves, and what must be anchored. */
-export function partNotes({ piece, parts }: PieceFacts, job: Job): readonly Finding[] {
+export function partNotes({ piece, parts, model }: PieceFacts, job: Job): readonly Finding[] {
   if (parts.length === 0) return [];
   const found: Finding[] = [];
   const sizes = sizesOf(job.measured);
@@ -77,11 +74,19 @@ export function partNotes({ piece, parts }: PieceFacts, job: Job): readonly Find
       }),
     );
   }
-  if (topOf(piece) === null && piece.size.height > TALL)
+  const tips = anchored(piece, model);
+  if (tips)
     found.push(
       note(piece.id, 'anchor', 'care', 'shape', {
+        about: tips === 'tall' ? [] : [tips.part.id],
         title: say`Anchor it to the wall`,
-        because: say`At ${dim(piece.size.height)} it tips onto a child who climbs an open drawer or a shelf. A bracket into a stud at the top holds it.`,
+        because:
+          tips === 'tall'
+            ? say`At ${dim(piece.size.height)} it tips onto a child who climbs a shelf. A bracket into a stud at the top holds it.`
+            : tips.pounds < 1
+              ? say`With all that opens standing open it tips by itself. A bracket into a stud at the top holds it; open one at a time.`
+              : say`Standing open it tips when ${Math.round(tips.pounds)} lb press on the front of ${tips.what} ${tag(tips.part.tag)}, as a child does who climbs it or an arm that leans there. A bracket into a stud at the top holds it.`,
+        numbers: tips === 'tall' ? {} : { tipsAtPounds: tips.pounds },
       }),
     );
   return found;

@@ -1,28 +1,37 @@
 import { first } from '../lists';
-import { inches, type Length } from '../length';
+import { inches, toInches, type Length } from '../length';
 import { applyChanges, note, set, type Change, type Finding, type Job, type Piece } from '../job';
 import { buildPiece, choosable, familyOf, settled, topCandidates, type PieceModel } from '../piece';
 import { sizesOf } from '../stock';
-import { decksOf, sagOf, shows, showsAt, type Deck, type Load, type Sag } from '../strength';
+import { BOOKS, decksOf, sagOf, shows, showsAt, type Deck, type Load, type Sag } from '../strength';
 import { dim, say } from '../words';
 import type { PieceFacts } from './facts';
 import { fine, toSixteenth } from './rounded';
 
 /** What the top of a table is checked for, and a seat, lb at the worst point. */
 const [TABLE, SEAT] = [200, 250];
-/** Books, lb a foot of shelf. */
-const BOOKS = 25;
 
 /** A top or shelf that bends the most for what would show on it. */
 type Worst = Sag & { readonly deck: Deck; readonly load: Load };
 
-function worstOf({ parts, joints }: Pick<PieceModel, 'parts' | 'joints'>, { use }: Piece, kind: Deck['kind']) {
-  const load: Load =
-    kind === 'shelf' || use === 'storage' ? { aFoot: BOOKS } : { point: use === 'bench' ? SEAT : TABLE };
-  return decksOf(parts, joints).reduce<Worst | null>((worst, deck) => {
-    const sag = deck.kind === kind ? sagOf(deck, load) : null;
-    return sag && (!worst || shows(sag) > shows(worst)) ? { ...sag, deck, load } : worst;
-  }, null);
+/** What stands on decks of a kind: as it is used, and what a person says it must carry for years. */
+function loadsOn({ use, carries, size }: Piece, kind: Deck['kind']): readonly Load[] {
+  if (kind === 'shelf') return [{ aFoot: carries.shelf ?? BOOKS }];
+  const usual: Load = use === 'storage' ? { aFoot: carries.shelf ?? BOOKS } : { point: use === 'bench' ? SEAT : TABLE };
+  return carries.top === null
+    ? [usual]
+    : [usual, { aFoot: Math.ceil((carries.top * 12) / toInches(Math.max(size.length, size.width))) }];
+}
+
+function worstOf({ parts, joints }: Pick<PieceModel, 'parts' | 'joints'>, piece: Piece, kind: Deck['kind']) {
+  const loads = loadsOn(piece, kind);
+  return decksOf(parts, joints)
+    .filter((deck) => deck.kind === kind)
+    .flatMap((deck) => loads.map((load) => ({ deck, load, sag: sagOf(deck, load) })))
+    .reduce<Worst | null>(
+      (worst, { deck, load, sag }) => (sag && (!worst || shows(sag) > shows(worst)) ? { ...sag, deck, load } : worst),
+      null,
+    );
 }
 
 /** Counts of a family that may carry what sags: tried one more at a time. */
@@ -65,8 +74,7 @@ function sagNote(facts: PieceFacts, job: Job, kind: Deck['kind']): readonly Find
   const { sag, span, load } = worst;
   const stiff = shows(worst) <= 1;
   const what = kind === 'top' ? 'top' : 'shelf';
-  const under =
-    'point' in load ? say`${load.point} lb where it bends most` : say`${load.aFoot} lb a foot, as of books, for years`;
+  const under = 'point' in load ? say`${load.point} lb where it bends most` : say`${load.aFoot} lb a foot, for years`;
   return [
     note(piece.id, kind === 'top' ? 'sag' : 'shelf-sag', stiff ? 'good' : 'care', 'shape', {
       about: stiff ? [] : worst.deck.parts.map(({ id }) => id),

@@ -122,6 +122,7 @@ test('a job of the first version migrates: nothing a person stated is lost', () 
       fixing: 'screwed',
     },
     topChoices: { thickness: '1x', width: '6', edges: 'as bought' },
+    carries: { top: null, shelf: null },
     overrides: {},
     loose: [],
     joins: {},

@@ -28,7 +28,7 @@ export const FINDINGS = {
   wide: 'a part is wider than its board',
   salvage: 'a top of planks on hand, and none are there',
   chords: 'the boards of a round top, each to its chord',
-  anchor: 'tall: it must be fixed to the wall',
+  anchor: 'tall, or it tips when it stands open: it must be fixed to the wall',
   budget: 'the total against the budget',
   bought: 'the total against the price of a bought one',
   spares: 'spare boards, and the odds of a second trip',

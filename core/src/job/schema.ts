@@ -63,6 +63,9 @@ export type Lock = Fixed<v.InferOutput<typeof LockSchema>>;
 /** Parts of a person's own in a piece. */
 export const MOST_LOOSE = 500;
 
+/** More than this, lb on a top and lb a foot of shelf, is no furniture for a home. */
+export const MOST_CARRIED = { top: 2000, shelf: 200 } as const;
+
 export const PieceSchema = v.object({
   id,
   name,
@@ -84,6 +87,11 @@ export const PieceSchema = v.object({
   seats: v.nullable(whole(1, 40)),
   /** Price of the bought one that this must beat, cents. */
   boughtPrice: v.nullable(cents),
+  /** Pounds that it must carry for years: all over its top, and a foot of shelf; null where the usual will do. */
+  carries: v.optional(
+    v.object({ top: v.nullable(whole(1, MOST_CARRIED.top)), shelf: v.nullable(whole(1, MOST_CARRIED.shelf)) }),
+    { top: null, shelf: null },
+  ),
   /** How far it is sanded (0: not counted), what colours it, and what covers it in how many coats. */
   finish: v.optional(
     v.object({

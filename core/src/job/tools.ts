@@ -61,6 +61,7 @@ export const WAYS = {
   sheet: [['table saw'], ['circular saw', 'guide']],
   groove: [['router'], ['table saw']],
   curve: [['jigsaw'], ['band saw']],
+  taper: [['band saw'], ['table saw'], ['circular saw'], ['hand saw']],
   angle: [['mitre saw'], ['table saw'], ['circular saw'], ['hand saw']],
   pockets: [['pocket jig', 'drill']],
   holes: [['drill']],

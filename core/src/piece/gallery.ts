@@ -159,6 +159,7 @@ export function pieceFrom(from: Start, id: string, name = from.name): Piece {
     size: { length: at(length), width: at(width), height: at(height) },
     seats: null,
     boughtPrice: null,
+    carries: { top: null, shelf: null },
     choices: from.choices,
     topChoices: from.topChoices,
     finish: { sandTo: 150, stain: 'none', coat: 'none', coats: 0 },

@@ -80,7 +80,7 @@ export function carryOut(bench: RehearsalBench, op: Operation): void {
       }
       return;
     case 'turn': {
-      const all = [...bench.stands];
+      const all = op.on;
       const one = bench.whole.get(first(all)) ?? new Set();
       const loose = all.find((id) => !one.has(id));
       if (loose)

@@ -1,4 +1,4 @@
-import type { Use } from '../job';
+import type { Piece } from '../job';
 import { toInches } from '../length';
 import type { Joint, Part } from '../piece';
 import { add, times, type Vec } from '../solid';
@@ -7,10 +7,10 @@ import type { Force, Grip } from './frame';
 import { heightOf, type Model } from './model';
 
 /**
- * What a load is: a push from the side at the top, someone who leans or sits on it, a foot that catches as it is
- * dragged, what stands on shelves for years.
+ * What a load is: a push from the side at the top, someone who leans or sits on an edge, one who stands on it, a foot
+ * that catches as it is dragged, what stands on shelves or on its top for years.
  */
-export type CaseKind = 'push along' | 'push across' | 'someone' | 'drag' | 'books';
+export type CaseKind = 'push along' | 'push across' | 'someone' | 'standing' | 'drag' | 'books' | 'load';
 /** Loads that come at one time. */
 export type LoadCase = {
   readonly kind: CaseKind;
@@ -27,8 +27,10 @@ export const PUSH = 40;
 const SOMEONE = 250;
 /** A foot that catches on a rug or a sill, lb. */
 const CATCHES = 30;
-/** Books, lb a foot of shelf. */
-const BOOKS = 25;
+/** One who stands on it to reach a lamp, lb. */
+const STANDING = 300;
+/** Books, lb a foot of shelf, where nothing else is said. */
+export const BOOKS = 25;
 
 /** Where a plan's point over a deck is held: its part there, or the nearest. */
 function gripOn(model: Model, deck: Deck, x: number, y: number): { readonly at: Grip; readonly part: Part } | null {
@@ -47,20 +49,36 @@ function gripOn(model: Model, deck: Deck, x: number, y: number): { readonly at: 
 /** In from an edge someone sits, in. */
 const SITS = 2;
 
-/** Middle, and the middles of a long and a short edge. */
-function placesOf({ box }: Deck): readonly (readonly [number, number])[] {
+/** The middles of a long and a short edge. */
+function edgesOf({ box }: Deck): readonly (readonly [number, number])[] {
   const [x0, y0] = [toInches(box.min[0]), toInches(box.min[1])];
   const [x1, y1] = [toInches(box.max[0]), toInches(box.max[1])];
   const [x, y] = [(x0 + x1) / 2, (y0 + y1) / 2];
   return [
-    [x, y],
     [x, y0 + SITS],
     [x0 + SITS, y],
   ];
 }
 
+const middleOf = ({ box: { min, max } }: Deck): readonly [number, number] => [
+  toInches(min[0] + max[0]) / 2,
+  toInches(min[1] + max[1]) / 2,
+];
+
+/** What stands on a top for years, in four heaps half way to its edges; all tops of a piece share it. */
+function ladenOn(model: Model, deck: Deck, pounds: number): readonly Force[] {
+  const { min, max } = deck.box;
+  const at = (axis: 0 | 1, share: number) => toInches(min[axis] + (max[axis] - min[axis]) * share);
+  return [0.25, 0.75].flatMap((along) =>
+    [0.25, 0.75].flatMap((across) => {
+      const grip = gripOn(model, deck, at(0, along), at(1, across));
+      return grip ? [{ at: grip.at, force: [0, 0, -pounds / 4] as Vec }] : [];
+    }),
+  );
+}
+
 /** Books all along a shelf, in four heaps. */
-function bookedOn(model: Model, deck: Deck): readonly Force[] {
+function bookedOn(model: Model, deck: Deck, aFoot: number): readonly Force[] {
   const { box } = deck;
   const along = box.max[0] - box.min[0] >= box.max[1] - box.min[1] ? 0 : 1;
   const [low, high] = [toInches(box.min[along]), toInches(box.max[along])];
@@ -69,7 +87,7 @@ function bookedOn(model: Model, deck: Deck): readonly Force[] {
   return [0.125, 0.375, 0.625, 0.875].flatMap((share) => {
     const here = low + (high - low) * share;
     const grip = along === 0 ? gripOn(model, deck, here, middle) : gripOn(model, deck, middle, here);
-    return grip ? [{ at: grip.at, force: [0, 0, (-BOOKS * (high - low)) / 12 / 4] as Vec }] : [];
+    return grip ? [{ at: grip.at, force: [0, 0, (-aFoot * (high - low)) / 12 / 4] as Vec }] : [];
   });
 }
 
@@ -89,8 +107,16 @@ function topGrip(model: Model, parts: readonly Part[]): Grip | null {
   return gripAt(place);
 }
 
+/** What a piece is for. */
+export type Asked = Pick<Piece, 'use' | 'carries'>;
+
 /** The loads that a piece of such a use is judged by. */
-export function casesOf(model: Model, parts: readonly Part[], joints: readonly Joint[], use: Use): readonly LoadCase[] {
+export function casesOf(
+  model: Model,
+  parts: readonly Part[],
+  joints: readonly Joint[],
+  { use, carries }: Asked,
+): readonly LoadCase[] {
   const top = topGrip(model, parts);
   const one = (
     kind: CaseKind,
@@ -107,21 +133,30 @@ export function casesOf(model: Model, parts: readonly Part[], joints: readonly J
   const pushes = top ? [one('push along', top, [PUSH, 0, 0]), one('push across', top, [0, PUSH, 0])] : [];
   const decks = decksOf(parts, joints);
   const tops = decks.filter(({ kind }) => kind === 'top' && use !== 'storage');
-  const sat = [...new Set([tops[0], tops[Math.floor(tops.length / 2)]])]
-    .flatMap((deck) => deck ?? [])
-    .flatMap((deck) => placesOf(deck).flatMap(([x, y]) => gripOn(model, deck, x, y) ?? []))
+  const stood = [...new Set([tops[0], tops[Math.floor(tops.length / 2)]])].flatMap((deck) => deck ?? []);
+  const sat = stood
+    .flatMap((deck) => edgesOf(deck).flatMap(([x, y]) => gripOn(model, deck, x, y) ?? []))
     .map(({ at, part }) => one('someone', at, [0, 0, -SOMEONE], part));
+  const standing = stood
+    .flatMap((deck) => gripOn(model, deck, ...middleOf(deck)) ?? [])
+    .map(({ at, part }) => one('standing', at, [0, 0, -STANDING], part));
   const [foot] = model.feet;
   const drags = foot
     ? ([0, 1] as const).map((way) => one('drag', foot.grip, way === 0 ? [CATCHES, 0, 0] : [0, CATCHES, 0], null, [0]))
     : [];
   const books = decks
     .filter(({ kind }) => kind === 'shelf' || use === 'storage')
-    .flatMap((deck) => bookedOn(model, deck));
+    .flatMap((deck) => bookedOn(model, deck, carries.shelf ?? BOOKS));
+  const all = decks.filter(({ kind }) => kind === 'top');
+  const area = ({ box: { min, max } }: Deck) => (max[0] - min[0]) * (max[1] - min[1]);
+  const whole = all.reduce((sum, deck) => sum + area(deck), 0);
+  const laden = all.flatMap((deck) => ladenOn(model, deck, ((carries.top ?? 0) * area(deck)) / whole));
   return [
     ...pushes,
     ...sat,
+    ...standing,
     ...drags,
     ...(books.length > 0 ? [{ kind: 'books' as const, forces: books, on: null, off: [] }] : []),
+    ...(carries.top !== null && laden.length > 0 ? [{ kind: 'load' as const, forces: laden, on: null, off: [] }] : []),
   ];
 }

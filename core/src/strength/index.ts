@@ -6,6 +6,6 @@ export * from './decks';
 export * from './sag';
 export * from './tipping';
 export { leanOn, type Lean, type Leaned } from './lean';
-export type { CaseKind } from './cases';
+export { BOOKS, type CaseKind } from './cases';
 export { judgedFor, LOOSE, OVERASKED, type Judged } from './judge';
 export * from './movement';

@@ -1,8 +1,7 @@
 import { nth } from '../lists';
-import type { Use } from '../job';
 import type { Fastening } from '../joinery';
 import type { Part } from '../piece';
-import { casesOf, PUSH, type CaseKind, type LoadCase } from './cases';
+import { casesOf, PUSH, type Asked, type CaseKind, type LoadCase } from './cases';
 import { given, motionOf, type Mode } from './frame';
 import { modelOf, type Model } from './model';
 import type { Hold } from './springs';
@@ -17,8 +16,10 @@ const BEARS: Readonly<Record<CaseKind, number>> = {
   'push along': 1.6,
   'push across': 1.6,
   someone: 1.6,
+  standing: 1.6,
   drag: 1.6,
   books: 0.9,
+  load: 0.9,
 };
 
 type Tie = Model['ties'][number];
@@ -130,12 +131,12 @@ export const OVERASKED = 1.25;
 const known = new WeakMap<readonly Fastening[], Judged>();
 
 /** A piece as it is fastened under all loads of its use. Kept with the fastenings. */
-export function judgedFor(parts: readonly Part[], made: readonly Fastening[], use: Use): Judged {
+export function judgedFor(parts: readonly Part[], made: readonly Fastening[], asked: Asked): Judged {
   const before = known.get(made);
   if (before) return before;
   const model = modelOf(parts, made);
   const joints = made.map(({ joint }) => joint);
-  const now = judged(model, casesOf(model, parts, joints, use));
+  const now = judged(model, casesOf(model, parts, joints, asked));
   known.set(made, now);
   return now;
 }

@@ -156,7 +156,7 @@ describe.each(STARTS.map(({ id }) => id))('%s as a whole', (id) => {
         model,
         parts,
         fastenings.map(({ joint }) => joint),
-        piece.use,
+        piece,
       ),
     );
     if (sway) expect(sway.every((by) => by > 0 && by < 2)).toBe(true);
@@ -185,7 +185,7 @@ test('slats that only the middle batten holds: what tilts off is named', () => {
       model,
       left,
       made.map(({ joint }) => joint),
-      piece.use,
+      piece,
     ),
   );
   expect(falls!.kind).toBe('someone');

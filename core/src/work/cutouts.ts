@@ -17,6 +17,7 @@ const NAMES: Readonly<Record<Cutout['kind'], string>> = {
   corner: 'clipped corner',
   mortise: 'mortise',
   tenon: 'tenon',
+  taper: 'taper',
 };
 export const cutoutName = (kind: Cutout['kind']): string => NAMES[kind];
 
@@ -200,6 +201,21 @@ const takesWood = (part: Part, { axis, outline, from, to }: Cutout): boolean => 
   );
 };
 
+/** Tapers of the faces that look into the piece: where they begin, and what they leave at the foot. */
+function tapersIn(part: Part, own: readonly Cutout[], teller: Teller): Phrase {
+  const faces = own.map(({ axis, outline }) => {
+    const size = axis === 2 ? part.width : part.thickness;
+    const across = outline.filter(([along]) => along === 0).map(([, at]) => at);
+    const leaves = told(size - (Math.max(...across) - Math.min(...across)), teller.units);
+    return { leaves, start: told(Math.max(...outline.map(([along]) => along)), teller.units) };
+  });
+  const [{ leaves, start }] = faces as [(typeof faces)[number]];
+  const left = faces.every((face) => face.leaves === leaves)
+    ? say`${dim(leaves)}${faces.length > 1 ? ' both ways' : ''}`
+    : listOf(faces.map((face) => dim(face.leaves)));
+  return say`the ${faces.length > 1 ? 'two faces that look' : 'face that looks'} into the piece, from ${dim(start)} up down to the foot, where ${left} is left. Mark those faces first${faces.length > 1 ? '; tape the first offcut back on to mark and cut the second' : ''}. Cut beside the line, plane or sand to it`;
+}
+
 /** The cut-outs of a part as a person marks and cuts them, those of one kind together. */
 export function tellCuts(part: Part, teller: Teller): readonly ToldCuts[] {
   const kinds = [...new Set(part.cuts.map(({ kind }) => kind))];
@@ -214,7 +230,7 @@ export function tellCuts(part: Part, teller: Teller): readonly ToldCuts[] {
       kind,
       taken: all.map(({ taken }) => taken),
       for: [...new Set(own.flatMap((cut) => cut.for ?? []))],
-      says: says.reduce((sum, next) => say`${sum}; ${next}`),
+      says: kind === 'taper' ? tapersIn(part, own, teller) : says.reduce((sum, next) => say`${sum}; ${next}`),
     };
   });
 }

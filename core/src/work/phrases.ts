@@ -38,7 +38,13 @@ export function together<T>(items: readonly T[], key: (item: T) => string): read
   return [...groups.values()];
 }
 
-const ODD: Readonly<Record<string, string>> = { foot: 'feet', leaf: 'leaves', shelf: 'shelves', notch: 'notches' };
+const ODD: Readonly<Record<string, string>> = {
+  foot: 'feet',
+  leaf: 'leaves',
+  shelf: 'shelves',
+  notch: 'notches',
+  catch: 'catches',
+};
 /** More than one of a thing by its name: `feet`, `shelves`, `legs`. */
 export function several(noun: string): string {
   const words = noun.split(' ');

@@ -226,7 +226,7 @@ function sentenceOf(operation: Operation): Phrase {
       return say`Check the outside: ${dim(length)} by ${dim(width)}, ${dim(height)} high.`;
     }
     case 'anchor':
-      return say`Anchor it to the wall: a tall case tips onto a child who climbs an open drawer or shelf.`;
+      return say`Anchor it to the wall, a bracket into a stud at the top: it tips onto a child who climbs an open drawer or a shelf.`;
     case 'sample':
       return say`Try ${operation.what} on an offcut of the same board, sanded to the same grit, and let it dry.`;
     case 'sand':

@@ -21,13 +21,32 @@ import {
   railsBetween,
   topFixing,
 } from './common';
-import { checkApron, checkBoughtLeg, wholeLeg, joinLeg, legChoices, legSection, placeLegs, type Leg } from './legs';
+import {
+  checkApron,
+  checkBoughtLeg,
+  checkTaper,
+  wholeLeg,
+  joinLeg,
+  legChoices,
+  legSection,
+  placeLegs,
+  taperable,
+  taperLegs,
+  type Leg,
+} from './legs';
 
 const butted = (choices: Choices) => choices.corners !== 'mitred';
 const shelved = (choices: Choices) => choices.below !== 'none';
 
 export const apronChoices = {
   ...legChoices,
+  taper: yes('Tapered legs', false, {
+    help: 'The two inner faces run thinner to the foot: lighter to look at, as strong where the apron joins.',
+    when: (choices) => taperable(choices) && !shelved(choices),
+  }),
+  taperTo: measure('Foot of a tapered leg', inches(1.5), inches(3 / 4), inches(3), {
+    when: (choices) => choices.taper === true && taperable(choices) && !shelved(choices),
+  }),
   apron: pick('Aprons', RAIL_STOCK, '2x4', { firms: true }),
   corners: pick('Apron corners', { butted: 'between the legs', mitred: 'mitred round the legs' }, 'butted', {
     help: 'Between the legs is the stronger and the easier way. Mitred round the legs shows one band of wood with no leg in it.',
@@ -310,10 +329,13 @@ export const aprons = family({
         ],
       );
     }
+    const from = room.under - apron.width;
+    const tapered = choices.taper && taperable(choices) && (mitred || choices.below === 'none');
+    if (tapered) checkTaper(kit, section, from, choices.taperTo);
     if (kit.stopped()) return kit.built();
 
     const legs = placeLegs(kit, foot, room.under, section, choices);
-    const from = room.under - apron.width;
+    if (tapered) taperLegs(kit, legs, section, from, choices.taperTo);
     if (mitred) mitredAprons(kit, legs, choices.apron as Nominal, room.under);
     else
       railsBetween(kit, legs, {
@@ -326,7 +348,9 @@ export const aprons = family({
         from,
         setback: choices.setback,
       });
-    const supports = crossSupports(kit, room, ['A1', 'A2'], choices.crossSupports, choices.apron as Nominal);
+    // Mitred aprons run past the legs, which stand between them.
+    const within = [legs[0].box.max[0], legs[2].box.min[0]] as const;
+    const supports = crossSupports(kit, room, ['A1', 'A2'], choices.crossSupports, choices.apron as Nominal, within);
     if (choices.cornerBlocks && !mitred) cornerBlocks(kit, legs, room.under, supports);
     const below = mitred ? 'none' : choices.below;
     if (below !== 'none') shelfBelow(kit, legs, below, choices.shelfHeight, room.units);

@@ -2,7 +2,6 @@ import { inches, type Length } from '../../length';
 import type { Sheet } from '../../stock';
 import { dim, say } from '../../words';
 import { drawer, drawerSizes, sideOf } from '../drawers';
-import type { Room } from '../family';
 import { hingePlaces } from '../hinges';
 import { boxAt, cutFor, type Kit } from '../kit';
 
@@ -65,6 +64,9 @@ export function shelves(
   });
 }
 
+/** Stays as sold, inches when stretched: the longest that a front so high takes at the same distance up its side. */
+const stayFor = (high: Length): string => (high >= inches(12) ? '10' : '6');
+
 /** One or two doors before a column, hinged at its outer edges, or one drop front hinged below. */
 export function fronts(
   kit: Kit,
@@ -89,7 +91,8 @@ export function fronts(
     );
     kit.join('hinge', name, 'B1', true);
     kit.need({ kind: 'hinge', size: '', count: hingePlaces(x1 - x0).length });
-    kit.need({ kind: 'stay', size: '', count: 2 });
+    kit.need({ kind: 'stay', size: stayFor(z1 - z0), count: 2 });
+    kit.need({ kind: 'catch', size: '', count: 2 });
     kit.need({ kind: 'pull', size: '', count: 1 });
     kit.moves(`drop-${n}`, `drop front ${n}`, [name], {
       kind: 'turn',
@@ -118,6 +121,7 @@ export function fronts(
     kit.join('hinge', name, side === 'left' ? column.left : column.right, true);
     kit.need({ kind: 'hinge', size: '', count: hingePlaces(z1 - z0).length });
     kit.need({ kind: 'pull', size: '', count: 1 });
+    kit.need({ kind: 'catch', size: '', count: 1 });
     // The knuckle stands at the front edge, so that the door clears its neighbour.
     kit.moves(`door-${name}`, `door ${name}`, [name], {
       kind: 'turn',
@@ -166,67 +170,4 @@ export function drawerBank(
     done.push(first + at);
   }
   return done;
-}
-
-/** What the case stands on: nothing, a plinth of four boards set back, or four legs. */
-export function standOf(kit: Kit, room: Room, stand: string, height: Length, y0: Length): readonly string[] {
-  if (stand === 'floor') return [];
-  const inset = inches(1);
-  const [x0, x1, f, b] = [inset, room.length - inset, y0 + inset, room.width - inset];
-  if (stand === 'legs') {
-    const leg = kit.sizes.dressed('2x2');
-    const corners = [
-      [x0, f],
-      [x0, b - leg.thickness],
-      [x1 - leg.width, f],
-      [x1 - leg.width, b - leg.thickness],
-    ] as const;
-    return corners.map(([x, y], at) => {
-      kit.board(
-        { tag: `L${at + 1}`, role: 'leg', name: 'leg', material: '2x2' },
-        boxAt([x, y, 0], [leg.width, leg.thickness, height]),
-        2,
-        0,
-      );
-      kit.join('screws', 'B1', `L${at + 1}`);
-      return `L${at + 1}`;
-    });
-  }
-  const stock =
-    height <= kit.sizes.dressed('1x4').width
-      ? '1x4'
-      : height <= kit.sizes.dressed('1x6').width
-        ? '1x6'
-        : height <= kit.sizes.dressed('1x8').width
-          ? '1x8'
-          : '1x12';
-  const { thickness } = kit.sizes.dressed(stock);
-  const deep = height;
-  kit.board(
-    { tag: 'P1', role: 'foot', name: 'plinth front', material: stock },
-    boxAt([x0, f, 0], [x1 - x0, thickness, deep]),
-    0,
-    2,
-  );
-  kit.board(
-    { tag: 'P2', role: 'foot', name: 'plinth back', material: stock },
-    boxAt([x0, b - thickness, 0], [x1 - x0, thickness, deep]),
-    0,
-    2,
-  );
-  kit.board(
-    { tag: 'P3', role: 'foot', name: 'plinth end', material: stock },
-    boxAt([x0, f + thickness, 0], [thickness, b - f - 2 * thickness, deep]),
-    1,
-    2,
-  );
-  kit.board(
-    { tag: 'P4', role: 'foot', name: 'plinth end', material: stock },
-    boxAt([x1 - thickness, f + thickness, 0], [thickness, b - f - 2 * thickness, deep]),
-    1,
-    2,
-  );
-  for (const end of ['P3', 'P4']) for (const long of ['P1', 'P2']) kit.join('screws', long, end);
-  for (const name of ['P1', 'P2', 'P3', 'P4']) kit.join('screws', 'B1', name);
-  return ['P1', 'P2', 'P3', 'P4'];
 }

@@ -6,7 +6,8 @@ import { count, measure, pick, type Choices, type Values } from '../choice';
 import { assembleDrawers } from '../drawers';
 import { family, type Room } from '../family';
 import { boxAt, cutFor, kitFor, type Kit } from '../kit';
-import { drawerBank, fronts, REVEAL, shelves, standOf, type CaseBody, type CaseColumn } from './case-fittings';
+import { drawerBank, fronts, REVEAL, shelves, type CaseBody, type CaseColumn } from './case-fittings';
+import { CASE_LEGS, caseLegHeight, standOn } from './case-stand';
 
 const STOCK = { 'ply 3/4': '3/4 plywood', 'mdf 3/4': '3/4 MDF', 'panel 3/4': 'edge-glued panel' } as const;
 const BACK: Sheet = 'ply 1/4';
@@ -26,10 +27,16 @@ const CHOICES = {
   back: pick('Back', { closed: 'closed, in a rebate', open: 'open' }, 'closed', {
     help: 'A back keeps the case square. Without one, fixed shelves and the joints must.',
   }),
-  stand: pick('Stands on', { floor: 'the floor', plinth: 'a plinth', legs: 'legs' }, 'plinth', { firms: true }),
+  stand: pick(
+    'Stands on',
+    { floor: 'the floor', plinth: 'a plinth', legs: 'legs in a frame', bought: 'bought legs' },
+    'plinth',
+    { firms: true },
+  ),
   standHeight: measure('Plinth or leg height', inches(3.5), inches(1), inches(20), {
-    when: (c) => c.stand !== 'floor',
+    when: (c) => c.stand === 'plinth' || c.stand === 'legs',
   }),
+  standLeg: pick('Bought legs', CASE_LEGS, 'turned 6', { when: (c) => c.stand === 'bought' }),
 };
 type Chosen = Values<typeof CHOICES>;
 
@@ -37,7 +44,8 @@ type Chosen = Values<typeof CHOICES>;
 function sizesOf(kit: Kit, room: Room, choices: Chosen) {
   const stock = choices.stock as Sheet;
   const t = kit.sizes.thickness(stock);
-  const stand = choices.stand === 'floor' ? 0 : choices.standHeight;
+  const stand =
+    choices.stand === 'floor' ? 0 : choices.stand === 'bought' ? caseLegHeight(choices.standLeg) : choices.standHeight;
   const front = closed(choices) ? t : 0;
   const rebate = kit.sizes.thickness(BACK);
   const drawers = choices.front === 'drawers';
@@ -215,9 +223,10 @@ type Fittings = NonNullable<ReturnType<typeof fittings>>;
 /** The case first, then its back and what it stands on, then what hangs and slides in it. */
 function assemble(
   kit: Kit,
+  room: Room,
   choices: Chosen,
+  sizes: Sizes,
   columns: readonly CaseColumn[],
-  under: readonly string[],
   { laid, hung, numbers }: Fittings,
 ): void {
   const dividers = columns.slice(1).map(({ left }) => left);
@@ -232,8 +241,7 @@ function assemble(
       ['case'],
       [say`The back squares the case: pull it to equal diagonals before you nail.`],
     );
-  const stands = under.length > 0 ? 'stand' : last;
-  if (under.length > 0) kit.assemble('stand', say`Fix what it stands on`, under, [last]);
+  const stands = standOn(kit, room, choices, sizes.stand, sizes.body.front, last);
   if (choices.shelfKind === 'loose' && laid.length > 0)
     kit.assemble('loose', say`Set the loose shelves on their pins`, laid, [stands]);
   if (hung.length > 0)
@@ -267,8 +275,7 @@ export const caseFamily = family({
     if (choices.back === 'closed') letIn(kit, room, sizes);
     const fitted = fittings(kit, columns, choices, sizes);
     if (!fitted) return kit.built();
-    const under = standOf(kit, room, choices.stand, sizes.stand, sizes.body.front);
-    assemble(kit, choices, columns, under, fitted);
+    assemble(kit, room, choices, sizes, columns, fitted);
     return kit.built();
   },
 });

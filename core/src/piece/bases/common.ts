@@ -154,19 +154,24 @@ export function checkSupports(kit: Kit, between: Length, thickness: Length, coun
   );
 }
 
-/** Cross supports between the two long rails, spread evenly, upper edges level with theirs. */
+/**
+ * Cross supports between the two long rails, spread evenly, upper edges level with theirs.
+ *
+ * @param within from where to where along them; all along where nothing else stands between the two.
+ */
 export function crossSupports(
   kit: Kit,
   room: Room,
   rails: readonly [string, string],
   count: number,
   nominal: Nominal,
+  within: readonly [Length, Length] | null = null,
 ): readonly string[] {
   const [front, back] = rails.map((name) => boxOf(kit.get(name))) as [Box, Box];
   const { width, thickness } = kit.sizes.dressed(nominal);
   const start = front.max[1];
   const between = back.min[1] - start;
-  const [x0, x1, top] = [front.min[0], front.max[0], front.max[2]];
+  const [[x0, x1], top] = [within ?? [front.min[0], front.max[0]], front.max[2]];
   return spread(x0, x1, thickness, count, tapeStep(room.units)).map((x, at) => {
     const name = `C${at + 1}`;
     const fit = say`the gap between ${tag(rails[0])} and ${tag(rails[1])} at this place`;

@@ -3,13 +3,13 @@ import type { Outline } from '../../solid';
 import { dim, say } from '../../words';
 import { count, pick } from '../choice';
 import { family } from '../family';
-import { boxAt, kitFor, spread } from '../kit';
+import { boxAt, kitFor, spread, type Kit } from '../kit';
 import type { Cutout } from '../part';
 import { checkBetween, footprint, overhangs, topFixing } from './common';
 
 /** Hairpin legs as sold: heights in inches; plate, rod and splay of a common three-rod leg. */
 const HEIGHTS = { '16': '16', '20': '20', '28': '28' } as const;
-const PLATE: Length = inches(4);
+export const PLATE: Length = inches(4);
 const ROD: Length = inches(3 / 8);
 const TIP: Length = inches(1);
 const POUNDS = 3.5;
@@ -34,6 +34,24 @@ const between = (height: Length): Cutout => ({
   to: ROD + 1,
   for: null,
 });
+
+/** A hairpin leg under a corner at [x, y]: its own length runs up, its width along the piece, its thickness across. */
+export function hairpinLeg(kit: Kit, tag: string, size: string, [x, y]: readonly [Length, Length]): void {
+  const height = inches(Number(size));
+  const leg = kit.shaped(
+    {
+      tag,
+      role: 'leg',
+      name: 'hairpin leg',
+      material: 'bought',
+      bought: { kind: 'hairpin-leg', size, pounds: POUNDS },
+    },
+    shape(height),
+    ROD,
+    { at: [x, Math.round(y - ROD / 2), 0], u: [0, 0, 1], v: [1, 0, 0] },
+  );
+  kit.put({ ...leg, cuts: [between(height)] });
+}
 
 /** Four bought metal legs screwed to the underside of the top, and battens that keep it flat. */
 export const hairpin = family({
@@ -104,22 +122,7 @@ export const hairpin = family({
       [x1 - PLATE, y0 + inches(1.5)],
       [x1 - PLATE, y1 - inches(1.5)],
     ] as const;
-    places.forEach(([x, y], at) => {
-      // Its own length runs up, its width along the table, its thickness across.
-      const leg = kit.shaped(
-        {
-          tag: `L${at + 1}`,
-          role: 'leg',
-          name: 'hairpin leg',
-          material: 'bought',
-          bought: { kind: 'hairpin-leg', size: choices.height, pounds: POUNDS },
-        },
-        shape(height),
-        ROD,
-        { at: [x, Math.round(y - ROD / 2), 0], u: [0, 0, 1], v: [1, 0, 0] },
-      );
-      kit.put({ ...leg, cuts: [between(height)] });
-    });
+    places.forEach((place, at) => hairpinLeg(kit, `L${at + 1}`, choices.height, place));
     const names = spread(x0 + PLATE, x1 - PLATE, batten.width, choices.battens, inches(1 / 16)).map((x, at) => {
       const name = `C${at + 1}`;
       kit.board(

@@ -3,20 +3,25 @@ import { inches, type Length } from '../../length';
 import type { LumberSizes, Material, Nominal } from '../../stock';
 import { say, dim, tag } from '../../words';
 import { measure, pick, type Choices } from '../choice';
+import { through, type Outline } from '../../solid';
 import { board, mirror, boxAt, type Kit } from '../kit';
 import type { Box } from '../geometry';
 import type { Room } from '../family';
-import type { JointKind, Part } from '../part';
+import type { Cutout, JointKind, Part } from '../part';
+import { mostly } from '../shape';
 
 /** Leg kinds by what they are glued up from. */
 const LEG_KINDS = {
+  '2x2': 'solid 2×2',
   '4x4': 'solid 4×4',
+  '3x3': '3×3 of two 2×4, ripped',
   'two 2x4': 'two 2×4, glued',
   'three 2x4': 'three 2×4, glued',
   'three 1x4': 'three 1×4, glued',
   'four 1x4': 'four 1×4, glued',
   'box 1x4': 'hollow box of 1×4',
   'box 1x6': 'hollow box of 1×6',
+  'box 1x8': 'hollow box of 1×8',
   bought: 'bought, turned',
 } as const;
 export type LegKind = keyof typeof LEG_KINDS;
@@ -30,12 +35,18 @@ const BOUGHT_POUNDS = 3;
 const bought = (choices: Choices) => choices.legs === 'bought';
 
 const LAMINATED: Readonly<Partial<Record<LegKind, readonly [Nominal, number]>>> = {
+  '2x2': ['2x2', 1],
   '4x4': ['4x4', 1],
+  '3x3': ['2x4', 2],
   'two 2x4': ['2x4', 2],
   'three 2x4': ['2x4', 3],
   'three 1x4': ['1x4', 3],
   'four 1x4': ['1x4', 4],
 };
+
+const glued = (kind: LegKind): boolean => (LAMINATED[kind]?.[1] ?? 1) > 1;
+/** Legs of one piece of wood, glued or not, may run thinner to the foot. */
+export const taperable = ({ legs }: Choices): boolean => LAMINATED[legs as LegKind] !== undefined;
 
 export const legChoices = {
   legs: pick('Legs', LEG_KINDS, 'two 2x4', {
@@ -45,7 +56,7 @@ export const legChoices = {
     when: bought,
   }),
   legEdges: pick('Edges of glued legs', { flush: 'flush, sanded', ripped: 'proud, ripped clean' }, 'flush', {
-    when: (choices) => LAMINATED[choices.legs as LegKind] !== undefined && choices.legs !== '4x4',
+    when: ({ legs }) => glued(legs as LegKind) && legs !== '3x3',
     help: 'Flush is quick and keeps the rounded edges. Glued a little proud and ripped on both sides they look like one timber, and are 1/8 narrower.',
   }),
   boughtSection: measure('Bought leg, square of its block', inches(2.25), inches(1), inches(5), { when: bought }),
@@ -61,6 +72,13 @@ export type LegSection = {
   readonly narrow: Nominal | null;
 };
 
+/** The wide boards of hollow legs, and what the two between them are ripped from. */
+const HOLLOW: Readonly<Partial<Record<LegKind, readonly [Nominal, Nominal]>>> = {
+  'box 1x4': ['1x4', '1x3'],
+  'box 1x6': ['1x6', '1x6'],
+  'box 1x8': ['1x8', '1x8'],
+};
+
 /** Ripped off a glued leg, a sixteenth a side: the rounded edges and the glue. */
 const RIPPED_CLEAN: Length = inches(1 / 8);
 
@@ -74,12 +92,13 @@ export function legSection(
   if (laminated) {
     const [nominal, plies] = laminated;
     const { width, thickness } = sizes.dressed(nominal);
-    const along = plies > 1 && legEdges === 'ripped' ? width - RIPPED_CLEAN : width;
-    return { along, across: thickness * plies, material: nominal, plies, narrow: null };
+    const across = thickness * plies;
+    const clean = plies > 1 && legEdges === 'ripped' ? width - RIPPED_CLEAN : width;
+    return { along: kind === '3x3' ? Math.min(width, across) : clean, across, material: nominal, plies, narrow: null };
   }
-  const wide: Nominal = kind === 'box 1x6' ? '1x6' : '1x4';
+  const [wide, narrow] = HOLLOW[kind] ?? (['1x4', '1x3'] as const);
   const { width } = sizes.dressed(wide);
-  return { along: width, across: width, material: wide, plies: 1, narrow: kind === 'box 1x6' ? '1x6' : '1x3' };
+  return { along: width, across: width, material: wide, plies: 1, narrow };
 }
 
 /** A leg in place: its box, and which of its boards shows on a side. */
@@ -102,6 +121,10 @@ export const wholeLeg = (kit: Kit, { tag: name, box, tags }: Leg): Part => {
   return { ...board(one.piece, { tag: name, role: 'leg', name: 'leg', material: one.material }, box, 2, 0) };
 };
 
+/** Whether a glued leg is narrower than its boards. */
+const ripped = (kit: Kit, { along, material, plies }: LegSection): boolean =>
+  plies > 1 && along < kit.sizes.dressed(material as Nominal).width;
+
 /** Puts one leg into `box`. */
 function placeLeg(
   kit: Kit,
@@ -119,6 +142,8 @@ function placeLeg(
         name: 'leg',
         material: section.material,
         plies: section.plies,
+        // Ripped on both sides: off come the rounded edges and what glue stands out.
+        squared: ripped(kit, section),
         ...(choices.legs === 'bought'
           ? { bought: { kind: 'leg' as const, size: choices.boughtLeg, pounds: BOUGHT_POUNDS } }
           : {}),
@@ -185,6 +210,68 @@ export function placeLegs(
         ],
       );
   return legs as unknown as readonly [Leg, Leg, Leg, Leg];
+}
+
+/** A tapered leg keeps its section so far below the apron. */
+const BELOW_APRON: Length = inches(1);
+
+/**
+ * Tapers both inner faces of four legs, from a little below the apron to a foot so thick.
+ *
+ * @param apron height of the apron's lower edge.
+ */
+export function taperLegs(
+  kit: Kit,
+  legs: readonly [Leg, Leg, Leg, Leg],
+  section: LegSection,
+  apron: Length,
+  foot: Length,
+): void {
+  const start = apron - BELOW_APRON;
+  legs.forEach(({ tag: name }, at) => {
+    const leg = kit.get(name);
+    // Inside is to the right for the left pair, to the back for the front pair.
+    const isHigh = [at < 2, at % 2 === 0] as const;
+    const cuts = ([0, 1] as const).flatMap((way): readonly Cutout[] => {
+      const size = way === 0 ? section.along : section.across;
+      if (foot >= size) return [];
+      const own = mostly(leg.frame.v) === way ? 1 : 2;
+      // Its thickness may run against the piece's axis.
+      const forward = (own === 1 ? leg.frame.v : through(leg.frame))[way] > 0;
+      const toHigh = nth(isHigh, way) === forward;
+      const [inner, thin] = toHigh ? [size, foot] : [0, size - foot];
+      const corners: Outline = [
+        [0, thin],
+        [start, inner],
+        [0, inner],
+      ];
+      const outline = toHigh ? corners : [...corners].reverse();
+      const deep = own === 1 ? leg.thickness : leg.width;
+      return [{ kind: 'taper', axis: own === 1 ? 2 : 1, outline, from: -1, to: deep + 1, for: null }];
+    });
+    kit.put({ ...leg, cuts: [...leg.cuts, ...cuts] });
+  });
+}
+
+/** Says so where a tapered leg has no room to taper in, or its foot is no thinner than it is. */
+export function checkTaper(kit: Kit, section: LegSection, apron: Length, foot: Length): void {
+  const size = Math.max(section.along, section.across);
+  const thinner = Math.floor(size / 2);
+  if (apron - BELOW_APRON >= inches(6) && foot < size) return;
+  kit.stop(
+    'taper',
+    say`The legs can not taper so`,
+    foot < size
+      ? say`Under the apron ${dim(Math.max(0, apron))} is left: a taper over less than ${dim(inches(6))} looks broken.`
+      : say`A foot of ${dim(foot)} is as thick as the leg, ${dim(size)}.`,
+    { apron, foot, size },
+    [
+      ...(apron - BELOW_APRON >= inches(6)
+        ? [{ label: say`A foot of ${dim(thinner)}`, changes: [kit.change(['choices', 'taperTo'], thinner)] }]
+        : []),
+      { label: say`Leave them straight`, changes: [kit.change(['choices', 'taper'], false)] },
+    ],
+  );
 }
 
 /** Says so where an apron is thicker than the leg it ends on: it would meet its neighbour in the corner. */

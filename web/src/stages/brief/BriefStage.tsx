@@ -1,4 +1,16 @@
-import { BEHIND_CHAIR, PLACE, USE_NAMES, USES, familyOf, kneeRoom, seating, topOf, type Piece } from '@sill/core';
+import {
+  BEHIND_CHAIR,
+  BOOKS,
+  MOST_CARRIED,
+  PLACE,
+  USE_NAMES,
+  USES,
+  familyOf,
+  kneeRoom,
+  seating,
+  topOf,
+  type Piece,
+} from '@sill/core';
 import { Choice } from '../../ui/Choice';
 import { NumberField } from '../../ui/NumberField';
 import { TextLine } from '../../ui/TextLine';
@@ -48,9 +60,10 @@ export function BriefStage() {
   );
 }
 
-/** The piece: its name and place, what it is used as, its size, for how many, how often. */
+/** The piece: its name and place, what it is used as, its size, for how many, how often, and what it must carry. */
 function PieceForm({ piece }: { readonly piece: Piece }) {
   const changePiece = useChangePiece(piece.id);
+  const shelved = (usePieceFacts()?.parts ?? []).some(({ role }) => role === 'shelf');
   return (
     <section className="sheet form" aria-label="The piece">
       <TextLine
@@ -90,6 +103,28 @@ function PieceForm({ piece }: { readonly piece: Piece }) {
           value={piece.copies}
           onChange={(value) => value !== null && changePiece(['copies'], value)}
         />
+      </div>
+      <div className="row">
+        <NumberField
+          label="Stands on it for years, lb"
+          optional
+          least={1}
+          most={MOST_CARRIED.top}
+          value={piece.carries.top}
+          onChange={(value) => changePiece(['carries', 'top'], value)}
+          placeholder="the usual"
+        />
+        {shelved && (
+          <NumberField
+            label="On a foot of shelf, lb"
+            optional
+            least={1}
+            most={MOST_CARRIED.shelf}
+            value={piece.carries.shelf}
+            onChange={(value) => changePiece(['carries', 'shelf'], value)}
+            placeholder={String(BOOKS)}
+          />
+        )}
       </div>
       <NumberField
         label="Price of the bought one, each"

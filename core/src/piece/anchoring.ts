@@ -1,0 +1,63 @@
+import { sure } from '../lists';
+import { inches, toInches, type Length } from '../length';
+import type { Piece } from '../job';
+import type { Vec } from '../solid';
+import { topOf } from './families';
+import type { Motion, Part } from './part';
+import { boxOf, cornersOf, openedBy, solidOf } from './shape';
+import { weightOf } from './weight';
+
+/** Above this a case tips onto who climbs its shelves or pulls at its top. */
+const TALL: Length = inches(30);
+/** A child who climbs on the front of an open drawer, and an arm that leans on a drop front, lb; ordinary home use. */
+const CHILD = 60;
+const LEANS = 50;
+
+/** What tips a piece that stands open: so many pounds on the front of what, where an ordinary home may see as much. */
+export type TipsOpen = { readonly what: 'drawer' | 'drop front'; readonly pounds: number; readonly part: Part };
+
+const middle = (points: readonly Vec[]): Vec =>
+  ([0, 1, 2] as const).map((axis) => {
+    const all = points.map((point) => point[axis]);
+    return (Math.min(...all) + Math.max(...all)) / 2;
+  }) as unknown as Vec;
+
+/** What opens towards the front, and what it is called; null for doors, which swing beside the feet. */
+const kindOf = ({ how }: Motion): TipsOpen['what'] | null =>
+  how.kind === 'slide' ? (how.along[1] < 0 ? 'drawer' : null) : Math.abs(how.axis[0]) > 0.9 ? 'drop front' : null;
+
+/**
+ * The load on the front of what is open that lifts the back feet, all that opens standing open: own weight about the
+ * front feet against the reach of the load. Null where nothing opens, or what tips it is more than a home sees.
+ */
+export function tipsOpen(parts: readonly Part[], motions: readonly Motion[]): TipsOpen | null {
+  const opens = motions.filter((motion) => kindOf(motion) !== null);
+  const standing = parts.filter((part) => !part.loose && boxOf(part).min[2] === 0);
+  if (opens.length === 0 || standing.length === 0) return null;
+  const feet = Math.min(...standing.map((part) => boxOf(part).min[1]));
+  const pointsOf = (part: Part): readonly Vec[] => {
+    const motion = opens.find((one) => one.parts.includes(part.id));
+    return cornersOf(motion ? openedBy(solidOf(part), motion, 1) : solidOf(part));
+  };
+  const solid = parts.filter(({ loose }) => !loose);
+  const holds = solid.reduce((sum, part) => sum + weightOf(part) * toInches(middle(pointsOf(part))[1] - feet), 0);
+  const loads = opens.flatMap((motion): readonly TipsOpen[] => {
+    const own = solid.filter(({ id }) => motion.parts.includes(id));
+    if (own.length === 0) return [];
+    const front = (part: Part) => Math.min(...pointsOf(part).map((point) => point[1]));
+    const part = own.reduce((a, b) => (front(b) < front(a) ? b : a));
+    const reach = toInches(feet - front(part));
+    const what = sure(kindOf(motion), 'way it opens');
+    return reach > 0 ? [{ what, part, pounds: Math.max(0, holds / reach) }] : [];
+  });
+  const [worst] = [...loads].sort((a, b) => a.pounds - b.pounds);
+  return worst && worst.pounds < (worst.what === 'drawer' ? CHILD : LEANS) ? worst : null;
+}
+
+/** Why a piece must be fixed to the wall: it is tall, or tips when it stands open; null where it need not be. */
+export function anchored(
+  piece: Piece,
+  { parts, motions }: { readonly parts: readonly Part[]; readonly motions: readonly Motion[] },
+): 'tall' | TipsOpen | null {
+  return tipsOpen(parts, motions) ?? (topOf(piece) === null && piece.size.height > TALL ? 'tall' : null);
+}
