@@ -1,7 +1,8 @@
 import { first, last, nth } from '../lists';
 import type { Piece, Job } from '../job';
+import { inches } from '../length';
 import type { Fastening } from '../joinery';
-import { anchored, type Part, type PieceModel } from '../piece';
+import { anchored, profileOf, type Part, type PieceModel } from '../piece';
 import { listOf, say } from '../words';
 import { several, type Operation } from '../work';
 import { clampCount } from '../job';
@@ -87,6 +88,27 @@ function levelStep(making: Making, parts: readonly Part[], over: boolean): Draft
       ...(anchored(piece, making.model) ? [op('anchor', { kind: 'anchor' }, 8)] : []),
     ],
   };
+}
+
+/** Minutes to set a router, and a foot of edge in each pass; a plane takes thrice as long a foot. */
+const [SET_ROUTER, A_FOOT] = [8, 0.6];
+/** What a router takes off a corner in one pass. */
+const ONE_PASS = inches(1 / 8);
+
+/** The profile of the top's edge, once all stands: before it is sanded. */
+function profiling(making: Making, parts: readonly Part[]): readonly Draft[] {
+  const profile = profileOf(making.piece, parts);
+  if (!profile) return [];
+  const { name, deep, run } = profile;
+  const shape = name === 'bead' ? 'bead' : name === 'chamfer 1/4' ? 'chamfer' : 'round';
+  const isRouted = making.shop.tools.includes('router') || shape === 'bead';
+  const passes = Math.ceil(deep / ONE_PASS);
+  const feet = run / inches(12);
+  const minutes = isRouted ? SET_ROUTER + feet * A_FOOT * passes : feet * A_FOOT * passes * 3;
+  const on = parts.filter(({ role }) => role === 'top' || role === 'edging');
+  const does = { kind: 'profile' as const, shape, deep, run, passes } as const;
+  const op = operation(making, 'edge', does, on, minutes, { tool: isRouted ? 'router' : null });
+  return [{ name: 'profile', title: say`Shape the edge of the top`, there: parts.map(({ id }) => id), ops: [op] }];
 }
 
 /** Each step after the one before it. */
@@ -187,7 +209,7 @@ export function stepsOf(
     .filter((one) => one.kind === 'turn' || (one.kind === 'place' && one.over));
   const over = turns.length > 0 && last(turns).kind !== 'turn';
   const level = { ...levelStep(making, stands, over), after: drafts.map(({ name }) => name) };
-  const coats = inTurn(finishing, [level.name]);
+  const coats = inTurn([...profiling(making, stands), ...finishing], [level.name]);
   const final = assembled
     .filter(({ assembling }) => assembling.laid)
     .flatMap(({ own }) => inTurn(own, [coats.at(-1)?.name ?? level.name]));

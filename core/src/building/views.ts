@@ -1,6 +1,6 @@
 import { hardwareName, isPoured, type HardwareKind } from '../stock';
 import { dim, say, strong, type Phrase } from '../words';
-import { several, tagList, type Operation } from '../work';
+import { PROFILE_BITS, several, tagList, type Operation } from '../work';
 
 /** What to look out for, by what is done. Said where it is done, once a step. */
 const DRILL = say`Glasses on. If the bit grabs, the jig spins: clamp the work, never hold it in your hand.`;
@@ -41,6 +41,7 @@ function counts(rows: readonly (readonly [name: string, count: number])[]): read
 const single = (name: string): string =>
   name
     .replace(/^(pair|hinge|stay|pull|leg|screw|clip|dowel pin|bolt|insert|plug|shelf pin)s\b/, '$1')
+    .replace(/catches\b/, 'catch')
     .replace(/(hinge|clip|leg|screw|brad|stay|pin|bolt|insert|biscuit|tenon|plug)s\b/, '$1');
 
 /** Hardware as it is picked up: so many of it. */
@@ -54,6 +55,7 @@ const WHOLE: ReadonlySet<Operation['kind']> = new Set([
   'level',
   'measure',
   'anchor',
+  'profile',
   'square',
   'sand',
   'coat',
@@ -92,6 +94,9 @@ export function pickUpFor(ops: readonly Operation[]): Phrase {
         hardware.push(...held(one.fastener, one.size, one.count));
         if (one.pilot) bits.add(one.pilot.bit.name);
         if (one.bit !== '') things.push(say`${one.bit} bit`);
+        break;
+      case 'profile':
+        if (one.tool === 'router') things.push(say`${PROFILE_BITS[one.shape]} bit ${dim(one.deep)}`);
         break;
       case 'peg':
       case 'plug':

@@ -14,7 +14,7 @@ import {
   set,
 } from '../job';
 import { blankOf } from '../milling';
-import { topOf, type Part } from '../piece';
+import { profileOf, topOf, type Part } from '../piece';
 import { isBoard, isSheet, nominalOf, sizesOf } from '../stock';
 import { dim, listOf, say, tag, type Phrase } from '../words';
 import type { PieceFacts } from './facts';
@@ -111,6 +111,15 @@ function needsOf({ piece, parts, fastenings }: PieceFacts, job: Job): readonly N
       title: say`Nothing here planes boards`,
       instead: say`Have the yard plane them to ${dim(inches(1 / 16))} over, or take boards as they come.`,
       remedies: [{ label: say`Leave them as they come`, changes: [set(piece.id, ['planed'], 0)] }],
+    },
+    {
+      id: 'bead',
+      parts: profileOf(piece, parts)?.name === 'bead' ? parts.filter(({ role }) => role === 'top') : [],
+      ways: WAYS.bead,
+      stop: false,
+      title: say`Nothing here cuts a bead`,
+      instead: say`A chamfer or a round edge comes off a plane.`,
+      remedies: otherTop(piece, 'profile', 'round 1/4', say`Round it over, 1/4`),
     },
     {
       id: 'sheet',

@@ -66,6 +66,7 @@ export const WAYS = {
   pockets: [['pocket jig', 'drill']],
   holes: [['drill']],
   plane: [['planer']],
+  bead: [['router']],
 } as const satisfies Record<string, Ways>;
 
 export const able = (tools: readonly Tool[], ways: Ways): boolean =>

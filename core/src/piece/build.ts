@@ -2,7 +2,7 @@ import { first, held, sure } from '../lists';
 import { inches, type Length, type Units } from '../length';
 import { note, set } from '../job';
 import { handsThere, readingsOf, type Readings } from '../ledger';
-import type { Finding, Job, Piece, Shop } from '../job';
+import type { Finding, Job, Piece, Remedy, Shop } from '../job';
 import { common, contacts, faceArea, volumeOf, type Solid } from '../solid';
 import { boardKey, sizesIn, TABLE_SIZES, topNominals, type Nominal, type Sizes } from '../stock';
 import { say } from '../words';
@@ -128,6 +128,11 @@ function fixTop(
 const bearing = (solid: Solid, part: Part): number =>
   contacts(solid, solidOf(part)).reduce((sum, face) => sum + (face.normal[2] > 0.9 ? faceArea(face.points) : 0), 0);
 
+const takeJoined = ({ id }: Piece): Remedy => ({
+  label: say`Take joined boards`,
+  changes: [set(id, ['top'], 'joined'), set(id, ['topChoices'], {})],
+});
+
 /** What a person can take instead where a top can not stand on a base: only what then can. */
 function refused(piece: Piece, top: Top, because: string): Finding {
   const plainTop = { ...piece, top: 'joined', topChoices: {} };
@@ -137,14 +142,7 @@ function refused(piece: Piece, top: Top, because: string): Finding {
     title: say`This top can not stand on this base`,
     because: say`${{ strong: top.name }}: ${because}`,
     remedies: [
-      ...(stands(plainTop) && top.id !== 'joined'
-        ? [
-            {
-              label: say`Take joined boards`,
-              changes: [set(piece.id, ['top'], 'joined'), set(piece.id, ['topChoices'], {})],
-            },
-          ]
-        : []),
+      ...(stands(plainTop) && top.id !== 'joined' ? [takeJoined(piece)] : []),
       ...(stands(plainBase)
         ? [
             {
@@ -292,10 +290,13 @@ function unsupported(piece: Piece, base: Built, fixed: readonly Joint[], choices
   // An inch first; where that is not near enough, none.
   const most = overhangs.some((name) => (choices[name] as number) > inches(1)) ? inches(1) : 0;
   const changes = overhangs.map((name) => set(piece.id, ['choices', name], Math.min(choices[name] as number, most)));
+  const isNearer = overhangs.some((name) => (choices[name] as number) > most);
   return note(piece.id, 'top-unsupported', 'stop', 'shape', {
     title: say`The top does not rest on its base`,
-    because: say`The underside of this top is not flat all over, and the base meets it where it is higher. Nearer to the edge it lies on the frame.`,
-    remedies: [{ label: most > 0 ? say`Overhang ${{ dim: most }} at most` : say`No overhang`, changes }],
+    because: say`The underside of this top is not flat all over, and the base meets it where it is higher. Nearer to the edge it would lie on the frame.`,
+    remedies: isNearer
+      ? [{ label: most > 0 ? say`Overhang ${{ dim: most }} at most` : say`No overhang`, changes }]
+      : [takeJoined(piece)],
   });
 }
 

@@ -14,6 +14,7 @@ export * from './families';
 export * from './model';
 export * from './build';
 export * from './weight';
+export { profileOf, type Profile } from './profiled';
 export { anchored, tipsOpen, type TipsOpen } from './anchoring';
 export * from './hinges';
 export { measurable, WHOLE_TOP, type Adaptation } from './as-built';

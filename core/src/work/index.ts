@@ -8,4 +8,4 @@ export * from './operation';
 export * from './cutouts';
 export * from './phrases';
 export * from './places';
-export { wordsOf } from './words';
+export { PROFILE_BITS, wordsOf } from './words';

@@ -239,6 +239,14 @@ export type Does =
       readonly round: Length | null;
       readonly along: PartSide;
     }
+  /** A profile along the upper edge of a top, in so many passes; by a plane where there is no router. */
+  | {
+      readonly kind: 'profile';
+      readonly shape: 'round' | 'chamfer' | 'bead';
+      readonly deep: Length;
+      readonly run: Length;
+      readonly passes: number;
+    }
   | { readonly kind: 'level'; readonly levellers: boolean }
   | { readonly kind: 'measure'; readonly size: readonly [Length, Length, Length] }
   | { readonly kind: 'anchor' }

@@ -21,6 +21,9 @@ function plane({ tags, tool, to, each, passes }: OperationOf<'plane'>): Phrase {
     : say`Have ${tagList(tags)} planed to ${dim(to)} thick, ${dim(each)} off each face.`;
 }
 
+/** The bits that shape an edge. */
+export const PROFILE_BITS = { round: 'round-over', chamfer: 'chamfer', bead: 'beading' } as const;
+
 function laminate({ tags, plies, each, together, noun, rounds }: OperationOf<'laminate'>): Phrase {
   return say`Glue up ${several(noun)} ${tagList(tags)}, ${strong(plies)} boards each, bows facing each other, best faces out, one long edge flush. Glue both faces thin and whole. ${
     each > 0
@@ -221,6 +224,10 @@ function sentenceOf(operation: Operation): Phrase {
         : say`Scrape off the glue. Find the middle and drive a small nail from below there. Swing a router or a pencil on a stick ${dim(operation.round)} long about it; with a saw cut just outside the line and sand to it. It is ${dim(operation.width)} across every way.`;
     case 'level':
       return say`Stand it on a flat floor. If it rocks, ${operation.levellers ? 'turn the levellers until it does not' : 'find the long leg and take off what rocks'}.`;
+    case 'profile':
+      return operation.tool === 'router'
+        ? say`Rout the upper edge of the top all round, ${dim(operation.run)} in all: a ${PROFILE_BITS[operation.shape]} bit of ${dim(operation.deep)}, with a bearing, in ${strong(operation.passes)} passes, each a little deeper. Clamp the top down. Ends first, then the sides: what tears out at a corner goes. Move against the turn of the bit, to the right as you face the edge; never climb. Try it on an offcut.`
+        : say`Plane the upper edge of the top all round, ${dim(operation.run)} in all: mark a line ${dim(operation.deep)} in and ${dim(operation.deep)} down, plane to both, ends first from the corners inwards${operation.shape === 'round' ? ', then round it with a block and paper' : ''}.`;
     case 'measure': {
       const [length, width, height] = operation.size;
       return say`Check the outside: ${dim(length)} by ${dim(width)}, ${dim(height)} high.`;

@@ -3,6 +3,7 @@ import { rectangle } from '../../solid';
 import { count, measure, pick } from '../choice';
 import { top } from '../family';
 import { kitFor } from '../kit';
+import { profileChoices } from './profile';
 
 /** lb per cubic foot: stone and tile figures of builders' tables, glass from its makers. */
 const KINDS = { stone: 168, glass: 156, wood: 40 } as const;
@@ -49,7 +50,7 @@ export const foundTop = top({
   deck: 'rectangle',
   holdsScrews: true,
   moves: true,
-  choices: { thick: measure('Thickness, measured', inches(1), inches(3 / 8), inches(4)) },
+  choices: { thick: measure('Thickness, measured', inches(1), inches(3 / 8), inches(4)), ...profileChoices },
   thickness: (choices) => choices.thick,
   candidates: () => [],
   build(room, choices) {

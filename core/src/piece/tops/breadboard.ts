@@ -5,6 +5,7 @@ import { pick } from '../choice';
 import { top } from '../family';
 import { boxAt, kitFor } from '../kit';
 import { boardCandidates, boardChoices, boardThickness, joinBoards } from './boards';
+import { profileChoices } from './profile';
 
 const ENDS = { '4': '4', '6': '6', '2': '2, an end cap' } as const;
 
@@ -16,7 +17,7 @@ export const breadboard = top({
   deck: 'rectangle',
   holdsScrews: true,
   moves: true,
-  choices: { ...boardChoices, end: pick('End boards, nominal width', ENDS, '4') },
+  choices: { ...boardChoices, end: pick('End boards, nominal width', ENDS, '4'), ...profileChoices },
   thickness: boardThickness,
   candidates: boardCandidates,
   build(room, choices) {

@@ -1,7 +1,8 @@
 import { first, found } from '../../lists';
 import { inches, type Length } from '../../length';
 import { DEFAULT_SHOP, type Piece } from '../../job';
-import { boxOf, buildPiece, newPiece, topCandidates } from '../index';
+import { plain } from '../../words';
+import { boxOf, buildPiece, newPiece, topCandidates, type Choices } from '../index';
 
 /** A standing table of 60 x 28 x 36 under another top. */
 function under(top: string, topChoices: Piece['topChoices'] = {}) {
@@ -65,4 +66,36 @@ test('a frame that holds six tiles of 12 with eighths between and around them', 
   // Sides of 3 1/2 with a rebate of 3/4 stand 2 3/4 beyond the field.
   expect([part('G1').length, part('G3').length]).toEqual(field.map((size) => inches(size + 2 * 2.75)));
   expect(parts.filter(({ tag }) => /^Q\d/.test(tag))).toHaveLength(6);
+});
+
+describe('tiles of a size of one’s own', () => {
+  const tiled = (choices: Choices, size: readonly [number, number]) => {
+    const base = newPiece('p', 'tiled');
+    const [length, width] = size.map((side) => inches(side)) as [number, number];
+    const piece = { ...base, topChoices: { ...choices }, size: { ...base.size, length, width } };
+    return buildPiece(piece, '2x4', DEFAULT_SHOP, 'in');
+  };
+  const own = { tile: 'own', tileLong: inches(6), tileWide: inches(9), tileThick: inches(1 / 4), joint: inches(1 / 8) };
+
+  test('6 by 9, six by three: their run, their price, their weight; the bed lies as deep as they are thick', () => {
+    // 6 x 6 + 7/8 of joints + 2 x (3 1/2 - 3/4); 3 x 9 + 1/2 + 5 1/2.
+    const { parts, findings } = tiled({ ...own, long: 6, wide: 3, tilePrice: 250 }, [42.375, 33]);
+    expect(findings).toEqual([]);
+    const laid = parts.filter(({ name }) => name === 'tile');
+    expect(laid).toHaveLength(18);
+    expect(laid[0]).toMatchObject({
+      length: inches(6),
+      width: inches(9),
+      thickness: inches(1 / 4),
+      bought: { size: '6 x 9', price: 250, pounds: 1.5 },
+    });
+    const top = Math.max(...laid.map((part) => boxOf(part).max[2]));
+    expect(top).toBe(inches(18));
+  });
+
+  test('a size that whole tiles do not make is told, with the nearest that they do', () => {
+    const { findings } = tiled({ ...own, long: 6, wide: 3 }, [42, 33]);
+    const labels = findings.flatMap(({ remedies }) => remedies.map(({ label }) => plain(label, 'in')));
+    expect(labels[0]).toBe('6 by 3 tiles: 42 3/8 by 33');
+  });
 });

@@ -1,6 +1,7 @@
 import { top } from '../family';
 import { kitFor } from '../kit';
 import { assembleTop, boardCandidates, boardChoices, boardThickness, joinBoards, topBox } from './boards';
+import { profileChoices } from './profile';
 
 /** Boards joined edge to edge. */
 export const joined = top({
@@ -10,7 +11,7 @@ export const joined = top({
   deck: 'rectangle',
   holdsScrews: true,
   moves: true,
-  choices: boardChoices,
+  choices: { ...boardChoices, ...profileChoices },
   thickness: boardThickness,
   candidates: boardCandidates,
   build(room, choices) {

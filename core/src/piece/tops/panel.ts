@@ -4,6 +4,7 @@ import { dim, say } from '../../words';
 import { pick } from '../choice';
 import { top } from '../family';
 import { kitFor } from '../kit';
+import { profileChoices } from './profile';
 
 /** Edge-glued panels are sold up to this size. */
 const LONGEST = inches(72);
@@ -17,7 +18,7 @@ export const panel = top({
   deck: 'rectangle',
   holdsScrews: true,
   moves: true,
-  choices: { panels: pick('Panels', { one: 'one', two: 'two, joined' }, 'one') },
+  choices: { panels: pick('Panels', { one: 'one', two: 'two, joined' }, 'one'), ...profileChoices },
   thickness: (_, sizes) => sizes.thickness('panel 3/4'),
   candidates: () => [],
   build(room, choices) {

@@ -10,6 +10,7 @@ import { boxAt, kitFor } from '../kit';
 import { edgeOf, edgingDepth, skirtChoices } from './boards';
 import { edgingRound } from './edging';
 import { salvageRows, seamsOf, SHORTEST } from './salvage';
+import { profileChoices } from './profile';
 
 const CORE = 'ply 3/4' as const;
 const PLANKS = { '1x3': '1×3', '1x4': '1×4', '1x6': '1×6' } as const;
@@ -43,6 +44,7 @@ export const planks = top({
       help: 'Random lengths under Stock, On hand fill the rows; what is lacking is bought.',
     }),
     ...skirtChoices,
+    ...profileChoices,
   },
   thickness: (choices, sizes) => sizes.thickness(CORE) + sizes.dressed(choices.planks).thickness,
   candidates: () => [],

@@ -6,6 +6,7 @@ import { top, type Room } from '../family';
 import { kitFor } from '../kit';
 import { divideTop } from '../top';
 import { assembleTop, boardCandidates, boardChoices, boardThickness } from './boards';
+import { profileChoices } from './profile';
 
 /** Half the chord of a circle at a distance from its middle. */
 export const halfChord = (radius: number, off: number): number => Math.sqrt(Math.max(0, radius * radius - off * off));
@@ -42,7 +43,7 @@ export const round = top({
   deck: 'round',
   holdsScrews: true,
   moves: true,
-  choices: boardChoices,
+  choices: { ...boardChoices, ...profileChoices },
   thickness: boardThickness,
   candidates: boardCandidates,
   build(room: Room, choices) {
