@@ -123,12 +123,12 @@ describe('bad input: one error shape, nothing changed', () => {
     ['no name', (job: ReturnType<typeof demoJob>) => ({ ...job, name: '' }), 'name', 'must not be empty'],
     [
       'a newer version',
-      (job: ReturnType<typeof demoJob>) => ({ ...job, format: 'sill-plan/job@6' }),
+      (job: ReturnType<typeof demoJob>) => ({ ...job, format: 'sill-plan/job@7' }),
       'format',
-      'must be sill-plan/job@5',
+      'must be sill-plan/job@6',
     ],
-    ['another kind of file', () => ({ format: 'something/else@1' }), 'format', 'must be sill-plan/job@5'],
-    ['nothing', () => null, 'format', 'must be sill-plan/job@5'],
+    ['another kind of file', () => ({ format: 'something/else@1' }), 'format', 'must be sill-plan/job@6'],
+    ['nothing', () => null, 'format', 'must be sill-plan/job@6'],
   ])('%s', async (_, spoil, field, message) => {
     const was = await before();
     const answer = await send('put', '/api/jobs/demo').send({ revision: 1, job: spoil(demoJob()) });

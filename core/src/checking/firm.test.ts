@@ -52,6 +52,8 @@ const GOOD: readonly (readonly [name: string, start: string, choices?: Choices, 
   ['shelf unit on 2x4 rails', 'shelf-unit'],
   ['tiled table on 1x4 aprons', 'tiled'],
   ['desk with 1 in of overhang', 'desk', { overhangSides: inches(1) }],
+  ['outdoor table of slats on three cross supports', 'outdoor'],
+  ['octagon of 2x boards, its ring screwed, braced at foot and head', 'octagon'],
 ];
 
 /** Known to fail, and what must be said of it. */

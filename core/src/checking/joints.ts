@@ -101,13 +101,12 @@ function benchNotes({ piece, parts, fastenings, steps }: PieceFacts, job: Job): 
         because: say`It is ${dim(long)} by ${dim(wide)}, the bench ${dim(bench.length)} by ${dim(bench.width)}. Glue it up on straight boards across two sawhorses, levelled by eye from both ends: a top glued on a twist stays twisted.`,
       }),
     );
-  const tops = parts.filter((part) => part.role === 'top').length;
-  if (tops - 1 > JOINTS_AT_ONCE)
+  if (boards - 1 > JOINTS_AT_ONCE)
     found.push(
       note(piece.id, 'open-time', 'care', 'build', {
         title: say`The top goes up in panels`,
-        because: say`${tops - 1} joints at a minute and a half each are more than the five minutes that glue stays open; ${JOINTS_AT_ONCE} at a time fit.`,
-        numbers: { joints: tops - 1 },
+        because: say`${boards - 1} joints at a minute and a half each are more than the five minutes that glue stays open; ${JOINTS_AT_ONCE} at a time fit.`,
+        numbers: { joints: boards - 1 },
       }),
     );
   const blocked = new Set(steps.flatMap(({ noRoom }) => noRoom));

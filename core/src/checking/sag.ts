@@ -3,7 +3,7 @@ import { inches, toInches, type Length } from '../length';
 import { applyChanges, note, set, type Change, type Finding, type Job, type Piece } from '../job';
 import { buildPiece, choosable, familyOf, settled, topCandidates, type PieceModel } from '../piece';
 import { sizesOf } from '../stock';
-import { BOOKS, decksOf, sagOf, shows, showsAt, type Deck, type Load, type Sag } from '../strength';
+import { BOOKS, bendsBy, decksOf, sagOf, shows, showsAt, type Deck, type Load, type Sag } from '../strength';
 import { dim, say } from '../words';
 import type { PieceFacts } from './facts';
 import { fine, toSixteenth } from './rounded';
@@ -67,9 +67,23 @@ function wayOut({ piece }: PieceFacts, job: Job, kind: Deck['kind']): Finding['r
   return [];
 }
 
-function sagNote(facts: PieceFacts, job: Job, kind: Deck['kind']): readonly Finding[] {
-  const { piece, model } = facts;
+/** What carries a deck hangs on one line itself: a batten on a beam in its middle, held at its ends by a ring. */
+const isBalanced = ({ carried }: Deck): boolean => carried.some((way) => way.some(({ on }) => on.length === 1));
+
+/**
+ * The worst of a kind of deck. Where what carries it is itself carried in one line, no beam formula says how it bends: the
+ * whole piece is asked, which knows of all that holds it.
+ */
+function settledWorst({ piece, model, parts, fastenings }: PieceFacts, kind: Deck['kind']): Worst | null {
   const worst = worstOf(model, piece, kind);
+  if (!worst || shows(worst) <= 1 || !isBalanced(worst.deck)) return worst;
+  const bends = bendsBy(parts, fastenings, worst.deck, worst.load);
+  return bends !== null && bends < worst.sag ? { ...worst, sag: bends } : worst;
+}
+
+function sagNote(facts: PieceFacts, job: Job, kind: Deck['kind']): readonly Finding[] {
+  const { piece } = facts;
+  const worst = settledWorst(facts, kind);
   if (!worst) return [];
   const { sag, span, load } = worst;
   const stiff = shows(worst) <= 1;

@@ -2,7 +2,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { applyChanges, newJob, DEFAULT_SHOP, JOB_FORMAT, set, type Job } from '../job';
 import { holdingsOf, readingsOf } from '../ledger';
-import { inches, PER_FOOT } from '../length';
+import { inches, PER_FOOT, toInches } from '../length';
 import { demoJob, newPiece, STARTS } from '../piece';
 import { SAMPLE_YARD } from '../stock';
 import { planJob } from '../plan';
@@ -24,7 +24,7 @@ test.each([
   ['not JSON', '{"format":', 'damaged'],
   ['another kind', '{"format":"sill-plan/cut-problem@1"}', 'not a job file'],
   ['a list', '[]', 'not a job file'],
-  ['a newer version', JSON.stringify({ ...demoJob(), format: 'sill-plan/job@6' }), 'newer version'],
+  ['a newer version', JSON.stringify({ ...demoJob(), format: 'sill-plan/job@7' }), 'newer version'],
 ])('%s gets a message', (_, text, message) => {
   const read = readJobText(text);
   expect(read.ok).toBe(false);
@@ -257,6 +257,17 @@ test.each([
 ])('%s in a ledger is refused with a sentence', (_, entry, why) => {
   const result = readJob({ ...newJob('bad'), ledger: [{ id: 'e1', at: null, ...entry }] });
   expect(result.ok ? '' : result.message).toContain(why);
+});
+
+test('beams under a round top, measured from the square inside it up to version 5, stay as long as they were', () => {
+  const round = { ...newPiece('r', 'pedestal'), choices: { overhang: inches(3) } };
+  const job = { ...newJob('old'), format: 'sill-plan/job@5', pieces: [round, newPiece('t', 'desk')] };
+  const result = readJob(JSON.parse(JSON.stringify(job)));
+  if (!result.ok) throw new Error(result.message);
+  // 42 across holds a square of 29.698: 6.151 more on each side.
+  const [pedestal, desk] = result.value.pieces;
+  expect(toInches(pedestal!.choices.overhang as number)).toBeCloseTo(3 + (42 - 42 / Math.SQRT2) / 2, 3);
+  expect(desk!.choices).toEqual(newPiece('t', 'desk').choices);
 });
 
 describe('files as older programs wrote them', () => {

@@ -13,7 +13,7 @@ import { findFamily, findTop, wrongWith, type Choices, type Specs } from '../pie
 import type { Yard } from '../stock';
 import { ledgerFromMarks, MarksSchema, type Marks } from './from-marks';
 import { ledgerFromRows, RowsSchema, type Rows } from './from-rows';
-import { BESIDE, NEWEST, upgraded, upgradedShop, upgradedYard } from './versions';
+import { BESIDE, NEWEST, upgraded, upgradedLater, upgradedShop, upgradedYard } from './versions';
 
 /** What is wrong with choices against what a family or top offers. */
 function wrongChoices(specs: Specs, choices: Choices, where: string): readonly FieldError[] {
@@ -52,11 +52,15 @@ function toLedger(input: unknown, version: number): ReadResult<unknown> {
 /** A job file as one of today's: what an older one kept beside its ledger, or instead of one, is in it. */
 function toNewest(input: unknown, version: number): ReadResult<unknown> {
   if (version >= NEWEST) return { ok: true, value: input };
+  if (version > BESIDE) return { ok: true, value: { ...upgradedLater(input, version), format: JOB_FORMAT } };
   const job = toLedger(input, version);
   if (!job.ok) return job;
   const rows = read<Rows>(RowsSchema, job.value, 'job');
   return rows.ok
-    ? { ok: true, value: { ...(job.value as object), ledger: ledgerFromRows(rows.value), format: JOB_FORMAT } }
+    ? {
+        ok: true,
+        value: { ...upgradedLater(job.value, version), ledger: ledgerFromRows(rows.value), format: JOB_FORMAT },
+      }
     : rows;
 }
 

@@ -38,6 +38,9 @@ function yardTo3(input: unknown): unknown {
   return Array.isArray(yard.boards) ? { ...yard, boards: yard.boards.map(boardTo3) } : input;
 }
 
+/** The farthest that beams may stay short of the edge, as the family has it. */
+const MOST_SHORT = inches(30);
+
 /** One family, its choices in groups: version 1. */
 function pieceTo2(input: unknown): unknown {
   const piece = record(input);
@@ -77,12 +80,35 @@ const STEPS: readonly ((job: Loose) => Loose)[] = [
   (job) => ({ ...job, yard: yardTo3(job.yard), shop: shopTo3(job.shop) }),
 ];
 
+/** Beams under a round or octagonal top were measured from the square inside it, up to version 5. */
+function pieceTo6(input: unknown): unknown {
+  const piece = record(input);
+  const [choices, size] = [record(piece.choices), record(piece.size)];
+  const across = Math.min(Number(size.length), Number(size.width));
+  const isRound = piece.family === 'pedestal' && (piece.top === 'round' || piece.top === 'octagon');
+  if (!isRound || !Number.isFinite(across)) return input;
+  const before = typeof choices.overhang === 'number' ? choices.overhang : inches(4);
+  const overhang = before + Math.round((across - Math.floor(across / Math.SQRT2)) / 2);
+  return { ...piece, choices: { ...choices, overhang: Math.min(overhang, MOST_SHORT) } };
+}
+
+/** From each version since what happened stands in a ledger to the next. */
+const LATER: readonly ((job: Loose) => Loose)[] = [
+  (job) => ({ ...job, pieces: Array.isArray(job.pieces) ? job.pieces.map(pieceTo6) : job.pieces }),
+];
+
 /** The last version that these steps lead to; from there on what happened is read from marks. */
 const MARKED = STEPS.length + 1;
 /** The last version that kept what was found and measured beside its ledger. */
 export const BESIDE = MARKED + 1;
+/** The first version that keeps all that happened in its ledger. */
+const LEDGER = BESIDE + 1;
 /** The newest version there is. */
-export const NEWEST = BESIDE + 1;
+export const NEWEST = LEDGER + LATER.length;
+
+/** A job file of a version since `LEDGER`, or brought up to that, as one of the newest. */
+export const upgradedLater = (input: unknown, version: number): Loose =>
+  LATER.slice(Math.max(0, version - LEDGER)).reduce((job, step) => step(job), record(input));
 
 /**
  * A job file of an older version as one of version 3, step by step. What it does not know it leaves for the reader to

@@ -7,7 +7,7 @@ import { board, cents, id, length, material, name, oneOf, size, tag, text, uniqu
 import { LaidSchema, LedgerSchema } from './ledger';
 
 /**
- * The job file, `sill-plan/job@5`: everything a person stated, and nothing that is computed. Checked once, at the
+ * The job file, `sill-plan/job@6`: everything a person stated, and nothing that is computed. Checked once, at the
  * border (HTTP body, file import, command line). Lengths are integers of 1/320 mm, money is cents.
  */
 
@@ -227,7 +227,7 @@ export const ShopSchema = v.object({
   hours: whole(1, 16),
 });
 
-export const JOB_FORMAT = 'sill-plan/job@5';
+export const JOB_FORMAT = 'sill-plan/job@6';
 
 export const JobSchema = v.object({
   format: v.literal(JOB_FORMAT, `must be ${JOB_FORMAT}`),

@@ -162,7 +162,7 @@ const POCKET_SHANKS: readonly Fastener[] = [1, 1.25, 1.5, 2, 2.5].flatMap((lengt
 export const BRADS: readonly Fastener[] = [1, 1.25, 1.5, 2].map((length) =>
   made('brad', written(length), length, { ...NONE, shank: inches(0.05), wide: inches(0.05) }),
 );
-const BOLTS: readonly Fastener[] = byGauge('bolt', '3/8', [5, 7, 9, 12], ' x ', BOLT);
+const BOLTS: readonly Fastener[] = byGauge('bolt', '3/8', [4, 5, 6, 7, 8, 9, 10, 12], ' x ', BOLT);
 export const LAGS: readonly Fastener[] = [
   ...byGauge('lag', '1/4', [2, 3], ' x '),
   ...byGauge('lag', '5/16', [3.5, 5], ' x '),
@@ -217,17 +217,33 @@ export function woodScrew(deep: Length, bite: Length): Fastener {
 /** 18 gauge brads: twice the thinner part; they only hold while glue sets. */
 export const bradFor = (thinner: Length): Fastener => BRADS.find(({ length }) => length >= 2 * thinner) ?? last(BRADS);
 
-/** Thread that stands out of the wood for washer and nut. */
-const FOR_NUT: Length = inches(1 / 2);
+/** A bolt's head with its washer lies at least so deep in a counterbore: parts lie flat on it, feet on the floor. */
+const LEAST_SUNK: Length = inches(3 / 8);
+/** The counterbore of a nut outside: the nut, its washer, and the last thread, which stays below the surface. */
+export const NUT_SUNK: Length = inches(1 / 2);
+const SHORT_OF_SURFACE: Length = inches(1 / 16);
+/** Wood left under a head. */
+const UNDER_HEAD: Length = inches(1);
+/** Into a long part a bolt goes so far, to a nut that is let in from the side. */
+const LET_IN: Length = inches(3);
+
+/** A bolt, how deep its head goes down, and whether it goes through both parts. */
+export type Bolt = { readonly fastener: Fastener; readonly sunk: Length; readonly through: boolean };
 
 /**
- * Bolts go through both parts where one is as long; else through one and at least 3 in into the other, to a nut let in
- * there.
+ * Bolts go through both parts where one fits: head and nut below the surfaces. Else through one and at least 3 in into
+ * the other, to a nut let in there from the side.
  */
-export const boltFor = (deep: Length, beyond: Length): Fastener =>
-  BOLTS.find(({ length }) => length >= deep + beyond + FOR_NUT) ??
-  BOLTS.find(({ length }) => length >= deep + inches(3)) ??
-  last(BOLTS);
+export function boltFor(deep: Length, beyond: Length): Bolt {
+  const whole = deep + beyond - SHORT_OF_SURFACE;
+  const through = BOLTS.findLast(
+    ({ length }) => whole - length >= LEAST_SUNK && whole - length <= Math.max(LEAST_SUNK, deep - UNDER_HEAD),
+  );
+  if (through) return { fastener: through, sunk: whole - through.length, through: true };
+  const sunk = Math.min(NUT_SUNK, Math.max(0, deep - UNDER_HEAD));
+  const into = BOLTS.find(({ length }) => length >= deep - sunk + LET_IN) ?? last(BOLTS);
+  return { fastener: into, sunk, through: false };
+}
 
 /** Dowels a third to a half as thick as the thinner part, tenons by the room there is. */
 export const dowelFor = (thinner: Length): Fastener =>

@@ -1,4 +1,4 @@
-import { inches, printLength, type Length } from '../length';
+import { inches, printLength, toInches, type Length } from '../length';
 import { DEFAULT_SHOP, newJob, type Piece } from '../job';
 import { buildPiece, newPiece, pairKey, topCandidates } from '../piece';
 import type { Nominal } from '../stock';
@@ -168,17 +168,22 @@ describe('other fasteners', () => {
 
   test('brads are twice the thinner part, bolts bite three inches', () => {
     expect([0.5, 0.75, 1.5].map((thin) => bradFor(inches(thin)).size)).toEqual(['1', '1 1/2', '2']);
-    expect([1.5, 3.5, 5.5].map((deep) => boltFor(inches(deep), inches(20)).size)).toEqual([
-      '3/8 x 5',
-      '3/8 x 7',
-      '3/8 x 9',
+    const bolt = (deep: number, beyond: number) => {
+      const { fastener, sunk, through } = boltFor(inches(deep), inches(beyond));
+      return [fastener.size, toInches(sunk), through];
+    };
+    // Half an inch down, then three into a post.
+    expect([1.5, 3.5, 5.5].map((deep) => bolt(deep, 20))).toEqual([
+      ['3/8 x 4', 0.5, false],
+      ['3/8 x 6', 0.5, false],
+      ['3/8 x 8', 0.5, false],
     ]);
-    expect(
-      [
-        [2.625, 1.875],
-        [3.5, 1.5],
-        [3.5, 3.5],
-      ].map(([deep, beyond]) => boltFor(inches(deep!), inches(beyond!)).size),
-    ).toEqual(['3/8 x 5', '3/8 x 7', '3/8 x 9']);
+    // All the wood less a sixteenth and less the bolt is what its head goes down.
+    expect([bolt(2.625, 1.875), bolt(2.625, 2.625), bolt(4.125, 4.125), bolt(3.5, 3.5)]).toEqual([
+      ['3/8 x 4', 0.4375, true],
+      ['3/8 x 4', 1.1875, true],
+      ['3/8 x 7', 1.1875, true],
+      ['3/8 x 6', 0.9375, true],
+    ]);
   });
 });

@@ -21,7 +21,13 @@ import { boltFor, bradFor, BRADS, INSERTS, LAGS, SHORT_OF, woodScrew, type Faste
 import { railEndPositions } from './pocket-screws';
 import type { ShankLaid } from './shank';
 
-type Chosen = { readonly fastener: Fastener; readonly sunk: Length; readonly bite: Length };
+type Chosen = {
+  readonly fastener: Fastener;
+  readonly sunk: Length;
+  readonly bite: Length;
+  /** A bolt that goes through both parts. */
+  readonly through?: boolean;
+};
 
 /** Into a deep part the head goes down a counterbore until the tip bites this far; as far as a thin one is thick. */
 const DEEP_BITE = inches(1.25);
@@ -51,7 +57,8 @@ function straightFor(by: Method, deep: Length, beyond: Length, lean: Length, sit
       return { fastener: BRADS.findLast(({ length }) => length <= most) ?? first(BRADS), sunk: 0, bite: inches(1 / 4) };
     }
     case 'bolts': {
-      return { fastener: boltFor(deep, beyond), sunk: 0, bite: inches(1) };
+      const { fastener, sunk, through } = boltFor(deep, beyond);
+      return { fastener, sunk: roundToTape(sunk, site.units), bite: inches(1), through };
     }
     case 'lag screws': {
       const least = Math.min(inches(3 / 8), Math.round(deep / 3));
@@ -95,11 +102,12 @@ function slopeAt(deepAt: (off: Length, aside: Length) => number): number {
 
 /** Where along a meeting it is driven, from its low end; at the end of a rail (`reversed`) as ends are. */
 function placesAlong(length: Length, by: Method, { joint, units }: Site, reversed: boolean): readonly Length[] {
-  if (joint.kind === 'bolt' || by === 'bolts') return [Math.round(length / 2)];
+  if (by === 'bolts') return [Math.round(length / 2)];
   if (reversed) return railEndPositions(length, units);
   if (by === 'brads') return spaced(length, inches(6), inches(2.5), units);
   if (by === 'slotted screws') return spaced(length, inches(10), inches(9), units);
-  if (joint.kind === 'lap') return [Math.round(length / 4), Math.round((3 * length) / 4)];
+  // What one bolt would hold takes two of anything thinner, so that it does not turn.
+  if (joint.kind === 'lap' || joint.kind === 'bolt') return [Math.round(length / 4), Math.round((3 * length) / 4)];
   return spaced(length, by === 'lag screws' || by === 'inserts' ? inches(12) : inches(8), inches(2.5), units);
 }
 
@@ -144,8 +152,13 @@ export function straight(by: Method, site: Site): JointLayout | null {
         [wide, across(place, face) + aside],
       ]),
     );
-  const middle = depths(first, second, pointAt(nth(rows, 0), 1), direction);
-  if (middle.deep <= 0 || middle.beyond <= 0) return null;
+  // Under a slanted edge some places lie beside the wood.
+  const probes = ([1, -1] as const).flatMap((face) =>
+    rows.map((place) => ({ place, face, wood: depths(first, second, pointAt(place, face), direction) })),
+  );
+  const probe = probes.find(({ wood }) => wood.deep > 0 && wood.beyond > 0);
+  if (!probe) return null;
+  const { place: usual, face: side, wood: middle } = probe;
   const choose = (lean: Length) =>
     straightFor(
       by === 'slotted screws' ? 'screws' : by,
@@ -158,13 +171,13 @@ export function straight(by: Method, site: Site): JointLayout | null {
   const slope =
     by === 'brads'
       ? 0
-      : slopeAt((off, aside) => depths(first, second, pointAt(nth(rows, 0) + off, 1, aside), direction).deep);
+      : slopeAt((off, aside) => depths(first, second, pointAt(usual + off, side, aside), direction).deep);
   const lean = slope < LEVEL ? 0 : roundToTape((choose(0).fastener.wide / 2) * slope, units);
   const chosen = choose(lean);
   const { fastener } = chosen;
   // On a strip narrower than its head a screw finds no wood round it.
   if (by !== 'brads' && far - near < fastener.wide) return null;
-  const through = by === 'bolts' && fastener.length >= middle.deep + middle.beyond;
+  const through = chosen.through === true;
   const lie = (place: Length, face: 1 | -1, aside: Length = 0): Lie => {
     const point = pointAt(place, face, aside);
     const { deep } = depths(first, second, point, direction);

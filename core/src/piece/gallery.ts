@@ -118,7 +118,7 @@ export const STARTS: readonly Start[] = [
     'aprons',
     'slats',
     [60, 32, 29.5],
-    { overhangEnds: at(6), legs: '4x4', fixing: 'screwed' },
+    { overhangEnds: at(6), legs: '4x4', fixing: 'screwed', crossSupports: 3 },
     { hole: at(1.75) },
   ),
   start(
@@ -128,8 +128,9 @@ export const STARTS: readonly Start[] = [
     'dining',
     'pedestal',
     'octagon',
-    [40, 40, 29],
+    [40, 40, 29.75],
     { braces: '8' },
+    { thickness: '2x' },
   ),
   start(
     'tiled',

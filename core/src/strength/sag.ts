@@ -78,6 +78,20 @@ function bearerSag({ part, on }: Carrier, along: 0 | 1, pounds: number, spread: 
   return { sag: spread ? sagUnder(pounds / span, span, stiff) : sagAt(pounds, span, stiff), span };
 }
 
+/**
+ * Pounds on a deck: what stands along its longer way, or what of a load at one place lies on it, across the way it spans.
+ */
+export function bearsOf({ box }: Deck, load: Load, along?: 0 | 1): number {
+  const sides = [toInches(extent(box, 0)), toInches(extent(box, 1))] as const;
+  if ('aFoot' in load) return (load.aFoot / 12) * Math.max(...sides);
+  const width = along === undefined ? Math.min(...sides) : nth(sides, along === 0 ? 1 : 0);
+  return load.point * Math.min(1, width / FOOTING);
+}
+
+/** So much more a deck bends under what stands on it for years. */
+export const lastingFor = ({ parts }: Deck): number =>
+  parts.every(({ material }) => isSolid(material)) ? CREEP.solid : CREEP.sheet;
+
 /** The sag along one way of a deck by itself, and of what carries it; null where nothing carries it that way. */
 function sagAlong(deck: Deck, along: 0 | 1, load: Load): { readonly own: Sag; readonly under: Sag } | null {
   const borne = deck.carried[along];
@@ -87,7 +101,7 @@ function sagAlong(deck: Deck, along: 0 | 1, load: Load): { readonly own: Sag; re
   if (span <= 0 || stiff <= 0) return null;
   const [length, width] = [toInches(extent(deck.box, along)), toInches(extent(deck.box, along === 0 ? 1 : 0))];
   const spread = 'aFoot' in load;
-  const total = spread ? (load.aFoot / 12) * Math.max(length, width) : load.point * Math.min(1, width / FOOTING);
+  const total = bearsOf(deck, load, along);
   const sag = spread
     ? sagUnder(total / length, span, stiff * width)
     : sagAt(total, span, stiff * Math.min(STRIP, width));
@@ -111,8 +125,7 @@ export function sagOf(deck: Deck, load: Load): Sag | null {
   const all = ({ own, under }: (typeof ways)[number]) => own.sag + under.sag;
   const [governs] = [...ways].sort((a, b) => all(a) - all(b));
   if (!governs) return null;
-  const lasting =
-    'point' in load ? 1 : deck.parts.every(({ material }) => isSolid(material)) ? CREEP.solid : CREEP.sheet;
+  const lasting = 'point' in load ? 1 : lastingFor(deck);
   const shared = lasting / all(governs) / ways.reduce((sum, way) => sum + 1 / all(way), 0);
   const { own, under } = governs;
   const byItself = { sag: own.sag * shared, span: own.span };

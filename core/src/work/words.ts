@@ -140,7 +140,7 @@ function drive(operation: OperationOf<'drive'>): Phrase {
     nuts === 'in'
       ? ', washer and nut pushed in by the holes at the side'
       : nuts === 'out'
-        ? ', washer and nut outside'
+        ? ', washer and nut in the counterbore at its far end'
         : '';
   const nails = fastener === 'brad' && spots.length > 0 ? say`: ${placesOf(spots)}` : say``;
   return say`${hole}${drives} ${strong(count)} ${name}${washer ? ', each with a washer under its head' : ''}${nut}, ${tagList(sortedTags(tags))} to ${ends}${heads}${snug ? ', snug, not tight, so that the top can move' : ''}${driver ? say`; there is little room: take the ${strong(driver)}` : ''}${nails}.`;

@@ -4,7 +4,7 @@ import { waysOf, type Axis, type Part } from '../../piece';
 import { add, dot, into as intoFrame, sub, times, type Vec } from '../../solid';
 import { sizeOf, together } from '../../work';
 import { fastenerOf, type Fastening } from '../fastening';
-import { NUT_HOLE } from '../fasteners';
+import { NUT_HOLE, NUT_SUNK } from '../fasteners';
 import { boring, bought, clearanceHoles, driving, endOf, throughOf, type Site3 } from '../making';
 import type { WayToJoin } from '../method';
 import { tipOf, type Shank } from '../shank';
@@ -15,8 +15,11 @@ import { lagPounds } from '../pounds';
 const BACK: Length = inches(1 / 2);
 const PAST: Length = inches(1 / 2);
 
-/** A bolt that ends inside a part: its nut is let in there from the side. One that goes through has it outside. */
-const isLetIn = (item: Fastening, shank: Shank): boolean => shank.length >= fastenerOf(item).length;
+/**
+ * A bolt that ends inside a part: its nut is let in there from the side. The hole of one that goes through is longer than
+ * it is, and has the nut in a counterbore at its far end.
+ */
+const isLetIn = (item: Fastening, shank: Shank): boolean => shank.length <= fastenerOf(item).length;
 
 const nutsOf = (item: Fastening): 'in' | 'out' => (item.shanks.some((shank) => isLetIn(item, shank)) ? 'in' : 'out');
 
@@ -34,6 +37,23 @@ function nutSide(part: Part, direction: Vec, middle: Vec): { readonly axis: Axis
     );
   return sides.reduce((best, next) => (next.leans > best.leans + 1 ? next : best));
 }
+
+/** Counterbores for the nuts of bolts that go through, from the face where they come out. */
+const nutCounterbores = (joints: readonly Fastening[]): readonly { readonly site: Site3; readonly item: Fastening }[] =>
+  joints.flatMap((item) =>
+    item.shanks
+      .filter((shank) => !isLetIn(item, shank))
+      .map((shank) => ({
+        item,
+        site: {
+          part: endOf(item, shank),
+          other: throughOf(item, shank),
+          at: tipOf(shank),
+          direction: times(shank.direction, -1),
+          joint: item.joint.id,
+        },
+      })),
+  );
 
 /** Holes from the side for the nuts of bolts that end inside a part, by how deep they go. */
 function nutHoles(
@@ -94,6 +114,18 @@ export const bolts: WayToJoin = {
         { minutes: 2, name: `nut-${first(alike).deep}` },
       ),
     ),
+    ...[nutCounterbores(joints)]
+      .filter((rows) => rows.length > 0)
+      .flatMap((rows) =>
+        boring(
+          rows.map(({ site }) => site),
+          [{ bit: NUT_HOLE, deep: NUT_SUNK, as: 'counterbore' }],
+          'nuts',
+          rows.map(({ item }) => item),
+          bench,
+          { minutes: 1, name: 'nut-sunk' },
+        ),
+      ),
   ],
   makes: (joints, bench) =>
     together(joints, nutsOf).flatMap((alike) =>

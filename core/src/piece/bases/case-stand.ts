@@ -50,7 +50,7 @@ function feet(kit: Kit, footing: Footing, height: Length): readonly string[] {
 }
 
 /** Four legs with rails between them: one frame, screwed to the case's bottom from inside. */
-function frame(kit: Kit, footing: Footing, height: Length): readonly string[] {
+function frame(kit: Kit, footing: Footing, height: Length): void {
   const four = legs(kit, footing, height);
   const nominal: Nominal = height < inches(4) ? '1x2' : '1x3';
   const rail = kit.sizes.dressed(nominal);
@@ -60,7 +60,10 @@ function frame(kit: Kit, footing: Footing, height: Length): readonly string[] {
   const rails = ['R1', 'R2', 'S1', 'S2'];
   for (const name of LEGS) kit.join('rest', name, 'B1');
   for (const name of rails) kit.join('screws', 'B1', name);
-  return [...LEGS, ...rails];
+  // Both ends first: with tenons the four would close along two lines at once.
+  kit.assemble('base-1', say`Join the left end of the base`, ['L1', 'L2', 'S1']);
+  kit.assemble('base-2', say`Join the right end of the base`, ['L3', 'L4', 'S2']);
+  kit.assemble('base', say`Join the ends of the base`, ['R1', 'R2'], ['base-1', 'base-2']);
 }
 
 /** Four bought legs on their plates, screwed to the case's bottom from below. */
@@ -136,7 +139,7 @@ export function standOn(
   if (stand === 'floor') return from;
   const footing = { x0: INSET, x1: room.length - INSET, front: front + INSET, back: room.width - INSET };
   const isFramed = stand === 'legs' && height >= LEAST_FRAMED;
-  if (isFramed) kit.assemble('base', say`Join the base`, frame(kit, footing, height));
+  if (isFramed) frame(kit, footing, height);
   const loose = isFramed
     ? []
     : stand === 'plinth'

@@ -15,7 +15,9 @@ const CHOICES = {
   beams: pick('Crossing beams', BEAMS, '2x4', { firms: true }),
   braces: pick('Diagonal braces', { '4': 'four, at the foot', '8': 'eight, foot and head' }, '4', { firms: true }),
   braceAngle: angle('Brace angle, degrees', 45, 35, 60),
-  overhang: measure('Beams short of the edge', inches(4), 0, inches(20)),
+  overhang: measure('Beams short of the edge', inches(4), 0, inches(30), {
+    help: 'The edge that is seen: longer beams stand firmer and carry the rim, shorter ones leave room for feet.',
+  }),
   ...topFixing,
 };
 type Chosen = Values<typeof CHOICES>;
@@ -44,7 +46,7 @@ function sizesOf(kit: Kit, room: Room, choices: Chosen) {
   const [wide, high] = [beam.thickness, beam.width];
   // To a quarter inch or whole centimetres, so that both ends stand alike.
   const even = room.units === 'in' ? inches(1 / 4) : mm(10);
-  const length = Math.floor((Math.min(room.inside.length, room.inside.width) - 2 * choices.overhang) / even) * even;
+  const length = Math.floor((Math.min(room.length, room.width) - 2 * choices.overhang) / even) * even;
   const [cx, cy] = [Math.round(room.length / 2), Math.round(room.width / 2)];
   const postLength = room.under - 2 * high;
   const run = Math.floor((length - Math.max(post.x, post.y)) / 2) - inches(2);
@@ -82,10 +84,10 @@ function check(kit: Kit, room: Room, choices: Chosen, { high, length, postLength
           changes: [kit.change(['choices', 'overhang'], overhang)],
         },
         {
-          label: say`Make the top ${dim(room.length + 4 * (LEAST_RUN - run))}`,
+          label: say`Make the top ${dim(room.length + 2 * (LEAST_RUN - run))}`,
           changes: [
-            kit.change(['size', 'length'], room.length + 4 * (LEAST_RUN - run)),
-            kit.change(['size', 'width'], room.width + 4 * (LEAST_RUN - run)),
+            kit.change(['size', 'length'], room.length + 2 * (LEAST_RUN - run)),
+            kit.change(['size', 'width'], room.width + 2 * (LEAST_RUN - run)),
           ],
         },
       ],

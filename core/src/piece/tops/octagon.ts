@@ -104,7 +104,8 @@ export const octagon = top({
       });
       return tag;
     });
-    names.forEach((tag, at) => kit.join('glue', tag, nth(names, (at + 1) % 8)));
+    // Pocket screws from below hold a mitre for good: glue alone on it is glue on end grain.
+    names.forEach((tag, at) => kit.join('edge', tag, nth(names, (at + 1) % 8)));
     const slats = fill(kit, { half: inner - choices.gap, centre: half, z, gap: choices.gap, stock: slat });
     const battens = battensAt(kit, slats, inner - choices.gap, batten.width).map((off, at) => {
       const tag = `B${at + 1}`;
