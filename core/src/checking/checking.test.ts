@@ -105,7 +105,14 @@ describe('money and shop', () => {
       'short',
       'care',
     ],
-    ['a screwed top moves', [set('t', ['choices', 'fixing'], 'screwed')], 'movement', 'care'],
+    [
+      'a top that pocket screws hold fast on both sides moves',
+      [set('t', ['choices', 'fixing'], 'screwed'), set('t', ['choices', 'apron'], '2x4')],
+      'movement',
+      'care',
+    ],
+    // On low aprons only screws in slots reach it, and they let it.
+    ['one on screws in slots may', [set('t', ['choices', 'fixing'], 'screwed')], 'movement', 'good'],
     ['a far overhang tips', [set('t', ['choices', 'overhangEnds'], inches(10))], 'tipping', 'care'],
   ])('%s', (_, changes, id, level) => {
     expect(finding(applyChanges(job(piece), changes), id)?.level).toBe(level);

@@ -71,8 +71,8 @@ function wayOut({ piece }: PieceFacts, job: Job, kind: Deck['kind']): Finding['r
 const isBalanced = ({ carried }: Deck): boolean => carried.some((way) => way.some(({ on }) => on.length === 1));
 
 /**
- * The worst of a kind of deck. Where what carries it is itself carried in one line, no beam formula says how it bends: the
- * whole piece is asked, which knows of all that holds it.
+ * The worst of a kind of deck. Where what carries it is itself carried in one line, no beam formula says how it bends:
+ * the whole piece is asked, which knows of all that holds it.
  */
 function settledWorst({ piece, model, parts, fastenings }: PieceFacts, kind: Deck['kind']): Worst | null {
   const worst = worstOf(model, piece, kind);

@@ -4,9 +4,10 @@ import { note, set } from '../job';
 import type { Finding, Job, Piece } from '../job';
 import { choosable, familyOf, settled, topOf, type Choices, type Part } from '../piece';
 import { isBoard, LUMBER, SPECIES, speciesOf, SUMMER_MOISTURE, WINTER_MOISTURE, type BoardKey } from '../stock';
-import { about, dim, say } from '../words';
+import { about, dim, say, tag, type Phrase } from '../words';
+import type { Fastening } from '../joinery';
 import type { PieceFacts } from './facts';
-import { movement, tipsAt } from '../strength';
+import { heldAcross, movement, pullsBy, tipsAt, type HeldAcross } from '../strength';
 import { firmNotes } from './firm';
 import { toSixteenth } from './rounded';
 import { sagNotes } from './sag';
@@ -14,37 +15,76 @@ import { sagNotes } from './sag';
 /** A grown person leaning on an edge, lb. */
 const LEANING = 250;
 
-/** How far a top of boards moves with the seasons, and whether its fixing lets it. */
-function movementNote(piece: Piece, top: Part, clips: boolean): readonly Finding[] {
+/** So little that is held across the grain pulls at nothing, in. */
+const HARMLESS = 3 / 32;
+const CHANGE = SUMMER_MOISTURE - WINTER_MOISTURE;
+const SEASONS = say`from ${SUMMER_MOISTURE} % moisture in summer to ${WINTER_MOISTURE} % in winter`;
+
+const pairOf = ({ drilled, into }: Fastening): Phrase => say`${tag(drilled.tag)} on ${tag(into.tag)}`;
+
+/** How far a top of boards moves with the seasons, and whether what holds it lets it. */
+function movementNote(piece: Piece, top: Part, held: HeldAcross | undefined): readonly Finding[] {
   const species = speciesOf(top.material as BoardKey);
   const width = piece.size.width;
-  const move = movement(toInches(width), species, SUMMER_MOISTURE - WINTER_MOISTURE);
-  const swing = say`${dim(width)} of ${SPECIES[species].name} across the grain, from ${SUMMER_MOISTURE} % moisture in summer to ${WINTER_MOISTURE} % in winter.`;
+  const move = movement(toInches(width), species, CHANGE);
+  const pulls = held ? pullsBy(held, CHANGE) : 0;
+  const isFree = pulls <= HARMLESS;
+  const swing = say`${dim(width)} of ${SPECIES[species].name} across the grain, ${SEASONS}.`;
+  const canFree = choosable(piece, 'fixing') && piece.choices.fixing === 'screwed';
   return [
-    note(piece.id, 'movement', clips ? 'good' : 'care', 'shape', {
+    note(piece.id, 'movement', isFree ? 'good' : 'care', 'shape', {
+      about: isFree ? [] : held ? held.outer.flatMap(({ drilled, into }) => [drilled.id, into.id]) : [],
       title: say`The top will move ${about(toSixteenth(move))}`,
-      because: clips
-        ? say`${swing} The clips let it.`
-        : say`${swing} Screwed fast it pulls at the screws or cracks. Some builders accept that on narrow tops; clips cost little.`,
-      numbers: { movementInches: move },
+      because:
+        isFree || !held
+          ? say`${swing} What holds it lets it.`
+          : say`${swing} Held fast ${dim(toSixteenth(held.spread))} apart, ${pairOf(held.outer[0])} and ${pairOf(held.outer[1])}, it pulls ${about(toSixteenth(pulls))} at its screws or cracks. Some builders accept that on narrow tops; clips cost little.`,
+      numbers: { movementInches: move, pullsInches: pulls },
       remedies:
-        clips || !choosable(piece, 'fixing')
-          ? []
-          : [{ label: say`Use clips`, changes: [set(piece.id, ['choices', 'fixing'], 'clips')] }],
+        isFree || !canFree ? [] : [{ label: say`Use clips`, changes: [set(piece.id, ['choices', 'fixing'], 'clips')] }],
     }),
   ];
 }
 
+/** Other panels of solid boards that are held fast across their grain. */
+function crossNotes(piece: Piece, held: readonly HeldAcross[]): readonly Finding[] {
+  return held.flatMap((one) => {
+    const pulls = pullsBy(one, CHANGE);
+    if (pulls <= HARMLESS) return [];
+    const { boards, spread, outer } = one;
+    return [
+      note(piece.id, 'cross-grain', 'care', 'joints', {
+        which: first(boards).tag,
+        about: boards.map(({ id }) => id),
+        title: say`${tag(first(boards).tag)} is held fast across its grain`,
+        because: say`Over ${dim(toSixteenth(spread))}, from ${pairOf(outer[0])} to ${pairOf(outer[1])}, it gets ${about(toSixteenth(pulls))} wider and narrower, ${SEASONS}, and they do not let it: glue or screws give, or the wood cracks.`,
+        numbers: { spreadInches: spread, pullsInches: pulls },
+      }),
+    ];
+  });
+}
+
 /** Movement, stiffness and tipping: estimates for ordinary home use, not an engineer's rating. */
 export function woodNotes(facts: PieceFacts, job: Job): readonly Finding[] {
-  const { piece, parts } = facts;
+  const { piece, parts, fastenings } = facts;
   if (parts.length === 0) return [];
   const found: Finding[] = [];
   const choices: Choices = settled(familyOf(piece).choices, piece.choices);
   const number = (name: string): number => (typeof choices[name] === 'number' ? (choices[name] as number) : 0);
   const kind = topOf(piece);
   const boards = parts.filter((part) => part.role === 'top' && isBoard(part.material));
-  if (kind?.moves && boards.length > 0) found.push(...movementNote(piece, first(boards), choices.fixing === 'clips'));
+  const across = heldAcross(parts, fastenings);
+  const isTop = ({ boards: own }: HeldAcross) => own.some(({ role }) => role === 'top');
+  if (kind?.moves && boards.length > 0) {
+    const [widest] = across.filter(isTop).sort((a, b) => b.spread - a.spread);
+    found.push(...movementNote(piece, first(boards), widest));
+  }
+  found.push(
+    ...crossNotes(
+      piece,
+      across.filter((one) => !isTop(one)),
+    ),
+  );
 
   found.push(...sagNotes(facts, job), ...firmNotes(facts));
 

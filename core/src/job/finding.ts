@@ -43,6 +43,7 @@ export const FINDINGS = {
   'inside-wood': 'planed to the inside of construction boards',
   treated: 'treated boards where food lies',
   movement: 'a top that is held fast moves with the seasons',
+  'cross-grain': 'boards that are held fast across their grain move with the seasons',
   sag: 'what spans too far sags',
   'shelf-sag': 'a shelf that spans too far sags',
   tipping: 'who leans on it tips it',

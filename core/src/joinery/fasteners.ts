@@ -162,7 +162,7 @@ const POCKET_SHANKS: readonly Fastener[] = [1, 1.25, 1.5, 2, 2.5].flatMap((lengt
 export const BRADS: readonly Fastener[] = [1, 1.25, 1.5, 2].map((length) =>
   made('brad', written(length), length, { ...NONE, shank: inches(0.05), wide: inches(0.05) }),
 );
-const BOLTS: readonly Fastener[] = byGauge('bolt', '3/8', [4, 5, 6, 7, 8, 9, 10, 12], ' x ', BOLT);
+const BOLTS: readonly Fastener[] = byGauge('bolt', '3/8', [3, 3.5, 4, 4.5, 5, 5.5, 6, 7, 8, 9, 10, 12], ' x ', BOLT);
 export const LAGS: readonly Fastener[] = [
   ...byGauge('lag', '1/4', [2, 3], ' x '),
   ...byGauge('lag', '5/16', [3.5, 5], ' x '),

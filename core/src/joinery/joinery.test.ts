@@ -181,7 +181,7 @@ describe('other fasteners', () => {
     // All the wood less a sixteenth and less the bolt is what its head goes down.
     expect([bolt(2.625, 1.875), bolt(2.625, 2.625), bolt(4.125, 4.125), bolt(3.5, 3.5)]).toEqual([
       ['3/8 x 4', 0.4375, true],
-      ['3/8 x 4', 1.1875, true],
+      ['3/8 x 4 1/2', 0.6875, true],
       ['3/8 x 7', 1.1875, true],
       ['3/8 x 6', 0.9375, true],
     ]);

@@ -22,6 +22,7 @@ export const WAYS_FOR: Readonly<Record<JointKind, readonly Method[]>> = {
     'corner block',
   ],
   'top clips': TO_TOP,
+  float: ['slotted screws'],
   'top screws': ['pocket screws', 'slotted screws', 'clips'],
   lap: ['screws', 'glue', 'plugged screws', 'inserts'],
   glue: ['brads', 'glue', 'plugged screws'],

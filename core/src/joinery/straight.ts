@@ -71,7 +71,9 @@ function straightFor(by: Method, deep: Length, beyond: Length, lean: Length, sit
       return { fastener, sunk: sunkTo(fastener.length, inches(1 / 2), 0), bite: inches(5 / 16) };
     }
     default: {
-      const plugged = by === 'plugged screws' ? Math.min(inches(3 / 8), Math.round(deep / 3)) : 0;
+      // A head with its washer, in a slot, lies below the face: that lies on something, or is seen.
+      const below = by === 'plugged screws' ? inches(3 / 8) : site.joint.kind === 'float' ? inches(1 / 4) : 0;
+      const plugged = Math.min(below, Math.round(deep / 3));
       const lapped = site.joint.kind === 'lap';
       const fastener = woodScrew(deep - (lapped ? 0 : Math.max(plugged, lean)), beyond);
       return { fastener, sunk: sunkTo(fastener.length, Math.min(DEEP_BITE, deep), plugged), bite: inches(1 / 4) };

@@ -93,7 +93,10 @@ function fixTop(
       : by === 'plate'
         ? 'plate'
         : by === 'screws'
-          ? 'screws'
+          ? // Held fast across its grain a top of boards cracks.
+            top.moves
+            ? 'float'
+            : 'screws'
           : choices.fixing === 'screwed'
             ? 'top screws'
             : 'top clips';

@@ -96,6 +96,7 @@ export const JOINT_KINDS = {
   'rail end': 'rail end, pocket screws',
   'top clips': 'clips under the top',
   'top screws': 'screws up into the top',
+  float: 'screws in slots, free to move',
   lap: 'half lap, glue and screws',
   glue: 'glue and brads',
   lamination: 'glue, face to face',

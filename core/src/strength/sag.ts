@@ -79,7 +79,8 @@ function bearerSag({ part, on }: Carrier, along: 0 | 1, pounds: number, spread: 
 }
 
 /**
- * Pounds on a deck: what stands along its longer way, or what of a load at one place lies on it, across the way it spans.
+ * Pounds on a deck: what stands along its longer way, or what of a load at one place lies on it, across the way it
+ * spans.
  */
 export function bearsOf({ box }: Deck, load: Load, along?: 0 | 1): number {
   const sides = [toInches(extent(box, 0)), toInches(extent(box, 1))] as const;

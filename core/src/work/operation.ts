@@ -190,7 +190,7 @@ export type Does =
       readonly sunk: readonly Length[];
       readonly bit: string;
       readonly washer: boolean;
-      /** Where the nuts of bolts go: in counterbores at their far ends, or in by the holes at the side; null for none. */
+      /** Where nuts of bolts go: into counterbores at their far ends, or in by the holes at the side; null for none. */
       readonly nuts: 'in' | 'out' | null;
       readonly snug: boolean;
       readonly driver: string | null;

@@ -16,8 +16,8 @@ const BACK: Length = inches(1 / 2);
 const PAST: Length = inches(1 / 2);
 
 /**
- * A bolt that ends inside a part: its nut is let in there from the side. The hole of one that goes through is longer than
- * it is, and has the nut in a counterbore at its far end.
+ * A bolt that ends inside a part: its nut is let in there from the side. The hole of one that goes through is longer
+ * than it is, and has the nut in a counterbore at its far end.
  */
 const isLetIn = (item: Fastening, shank: Shank): boolean => shank.length <= fastenerOf(item).length;
 

@@ -44,5 +44,9 @@ export const slottedScrews: WayToJoin = {
         ];
   },
   makes: (joints, bench) =>
-    driving(joints, bench, { washer: true, snug: joints.some(({ moves }) => moves), minutes: 1 }),
+    driving(joints, bench, {
+      washer: joints.every(({ shanks }) => shanks.every(({ behind }) => behind === 0)),
+      snug: joints.some(({ moves }) => moves),
+      minutes: 1,
+    }),
 };

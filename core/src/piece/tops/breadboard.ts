@@ -1,13 +1,19 @@
-import { inches } from '../../length';
+import { inches, type Length } from '../../length';
 import type { Nominal } from '../../stock';
 import { dim, say } from '../../words';
 import { pick } from '../choice';
 import { top } from '../family';
+import type { Box } from '../geometry';
 import { boxAt, kitFor } from '../kit';
+import { boxOf } from '../shape';
 import { boardCandidates, boardChoices, boardThickness, joinBoards } from './boards';
 import { profileChoices } from './profile';
 
 const ENDS = { '4': '4', '6': '6', '2': '2, an end cap' } as const;
+
+/** A board over the middle of the top, or this near to it, is held fast by the end boards. */
+const NEAR: Length = inches(2);
+const isMiddle = ({ min, max }: Box, width: Length): boolean => min[1] < width / 2 + NEAR && max[1] > width / 2 - NEAR;
 
 /** Joined boards with a board across each end. */
 export const breadboard = top({
@@ -59,7 +65,10 @@ export const breadboard = top({
         1,
         0,
       );
-      boards.forEach((board) => kit.join('rail end', board, name));
+      // Held fast in the middle alone: what is farther out moves behind the end board with the seasons.
+      for (const board of boards)
+        if (isMiddle(boxOf(kit.get(board)), room.width)) kit.join('rail end', board, name);
+        else kit.join('float', name, board);
     });
     kit.assemble('field', say`Glue up the top`, boards);
     kit.assemble('top', say`Fix the end boards`, ['B1', 'B2'], ['field']);

@@ -33,6 +33,7 @@ const KIND: Readonly<Record<JointKind, string>> = {
   'rail end': 'Rail ends',
   'top clips': 'Top on base, free to move',
   'top screws': 'Top on base, screwed',
+  float: 'End boards, free to move',
   lap: 'Half laps',
   glue: 'Faces glued',
   lamination: 'Glue alone',
