@@ -80,6 +80,9 @@ function anotherWay(
   return usual;
 }
 
+/** Ways that hold a top at a few places. */
+const SPARED: readonly Fastening['by'][] = ['clips', 'inserts'];
+
 /** Hardware has its place; ends have less room to give way than long edges. */
 const rank = ({ kind }: Joint): number =>
   WAYS_FOR[kind].length === 0 ? 0 : kind === 'rail end' ? 1 : kind === 'edge' ? 3 : 2;
@@ -184,7 +187,7 @@ export function fastenings(
     const said = !free && piece.joins[pairKey(joint)]?.by !== undefined;
     const alike = piece.joins[joint.kind]?.by !== undefined;
     const item =
-      joint.kind === 'top clips' && usual.by === 'clips' && !said && !clipped.has(joint.id)
+      joint.kind === 'top clips' && SPARED.includes(usual.by) && !said && !clipped.has(joint.id)
         ? lying(usual)
         : usual.troubles.length > 0 && !said
           ? anotherWay(usual, meeting, room, alike, !stuck.has(joint.id))

@@ -11,7 +11,7 @@ export * from './meeting';
 export * from './shank';
 export type { Trouble } from './placing';
 export { CLIP_SLOT } from './clips';
-export { isOnTop } from './layout';
+export { isOnTop, letsMove } from './layout';
 export type { Fastening } from './fastening';
 export * from './fasten-all';
 export { GLUE_POUNDS, glueShare, gravityOf, sideGrain } from './pounds';

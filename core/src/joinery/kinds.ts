@@ -5,7 +5,7 @@ import type { JointKind } from '../piece';
 export type Means = Method | 'hardware' | 'nothing';
 
 const EDGES: readonly Method[] = ['pocket screws', 'glue', 'dowels', 'biscuits', 'loose tenon'];
-const TO_TOP: readonly Method[] = ['clips', 'slotted screws', 'pocket screws'];
+const TO_TOP: readonly Method[] = ['clips', 'slotted screws', 'pocket screws', 'inserts'];
 
 /** The ways a kind of joint may be made, the usual one first. Empty where its hardware says how. */
 export const WAYS_FOR: Readonly<Record<JointKind, readonly Method[]>> = {
@@ -23,7 +23,7 @@ export const WAYS_FOR: Readonly<Record<JointKind, readonly Method[]>> = {
   ],
   'top clips': TO_TOP,
   float: ['slotted screws'],
-  'top screws': ['pocket screws', 'slotted screws', 'clips'],
+  'top screws': ['pocket screws', 'slotted screws', 'clips', 'inserts'],
   lap: ['screws', 'glue', 'plugged screws', 'inserts'],
   glue: ['brads', 'glue', 'plugged screws'],
   lamination: ['glue', 'dowels', 'biscuits', 'pocket screws'],

@@ -1,6 +1,6 @@
 import { first, nth, sure } from '../lists';
 import type { Tool } from '../job';
-import { roundToTape, type Length } from '../length';
+import { inches, roundToTape, type Length } from '../length';
 import { pairKey, waysOf, type Axis, type Part } from '../piece';
 import { add, dot, times, type Vec } from '../solid';
 import { sideAt, spotsOn, together, told, type Does, type Operation, type PartSide, type Spot } from '../work';
@@ -232,6 +232,24 @@ export function clearanceHoles(
       name: `${deep}`,
     });
   });
+}
+
+/** A hole is drawn out so far where what it holds moves. */
+const SLOT: Length = inches(1 / 2);
+
+/** The holes of joints that let a top move, drawn out to slots: under plywood, tiles and stone a round hole does. */
+export function drawnOut(
+  bored: readonly Operation[],
+  joints: readonly Fastening[],
+  bench: JointBench,
+): readonly Operation[] {
+  const moving = joints.filter(({ moves, shanks }) => moves && shanks.length > 0);
+  const spots = bored
+    .flatMap((one) => (one.kind === 'bore' ? one.spots : []))
+    .filter(({ joint }) => moving.some((item) => item.joint.id === joint));
+  if (spots.length === 0) return [];
+  const parts = moving.map(({ drilled }) => drilled);
+  return [work({ kind: 'elongate', spots, long: SLOT }, moving, parts, bench, spots.length)];
 }
 
 /** Screws of each size driven: pilots on through the holes there are, then the screws, and how deep their heads lie. */

@@ -1,11 +1,12 @@
 import { first, found, last, nth, sure } from '../lists';
 import { inches, roundToTape, type Length } from '../length';
 import type { Method } from '../job';
-import { waysOf } from '../piece';
-import { add, times } from '../solid';
+import { waysOf, type Part } from '../piece';
+import { add, dot, times, type Vec } from '../solid';
 import { sizeOf } from '../work';
 import {
   depths,
+  isOnTop,
   place3,
   shifted,
   spaced,
@@ -108,10 +109,23 @@ function placesAlong(length: Length, by: Method, { joint, units }: Site, reverse
   if (reversed) return railEndPositions(length, units);
   if (by === 'brads') return spaced(length, inches(6), inches(2.5), units);
   if (by === 'slotted screws') return spaced(length, inches(10), inches(9), units);
+  // An insert is wide: two in a hand's breadth leave no wood between.
+  if (by === 'inserts' && isOnTop(joint.kind) && length < inches(8)) return [Math.round(length / 2)];
   // What one bolt would hold takes two of anything thinner, so that it does not turn.
   if (joint.kind === 'lap' || joint.kind === 'bolt') return [Math.round(length / 4), Math.round((3 * length) / 4)];
   return spaced(length, by === 'lag screws' || by === 'inserts' ? inches(12) : inches(8), inches(2.5), units);
 }
+
+/** A plug of 3/8 wants a face so wide. */
+const LEAST_PLUGGED: Length = inches(1);
+
+/** The narrower way of the face of a part that a direction goes in by. */
+const faceOf = (part: Part, direction: Vec): Length =>
+  Math.min(
+    ...([0, 1, 2] as const)
+      .filter((axis) => Math.abs(dot(waysOf(part)[axis], direction)) < 0.5)
+      .map((axis) => sizeOf(part, axis)),
+  );
 
 /**
  * Straight through one part into the other: screws, lags, bolts, inserts, brads. A rail's come through what it ends on.
@@ -126,6 +140,8 @@ export function straight(by: Method, site: Site): JointLayout | null {
   if (reversed && by === 'slotted screws') return null;
   const direction = times(meeting.normal, reversed ? -1 : 1);
   const [first, second] = reversed ? [into, drilled] : [drilled, into];
+  // A plug needs wood round it: in the edge of a thin board there is none.
+  if (by === 'plugged screws' && faceOf(first, direction) < LEAST_PLUGGED) return null;
   const run = meeting.along;
   const wide = found([0, 1, 2] as const, (at) => at !== meeting.axis && at !== run);
   const [low, high] = nth(meeting.spans, run);

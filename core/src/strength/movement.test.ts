@@ -25,7 +25,7 @@ describe('what is held fast across its grain', () => {
   test('a top under clips at no two places; screwed fast from apron to apron', () => {
     expect(topOf(heldIn('dining'))).toBeUndefined();
     const held = topOf(heldIn('dining', { fixing: 'screwed' }))!;
-    // The aprons stand 2 1/2 in under a top of 34 and take their screws in the middle of their 1 1/2, about 26 to 28 apart.
+    // Aprons 2 1/2 in under a top of 34, their screws in the middle of their 1 1/2: about 26 to 28 apart.
     expect(held.spread).toBeGreaterThan(26);
     expect(held.spread).toBeLessThan(28.5);
     expect(pullsBy(held, 4)).toBeCloseTo(movement(held.spread, 'spf', 4), 9);

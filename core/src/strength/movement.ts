@@ -1,5 +1,5 @@
 import { nth } from '../lists';
-import type { Fastening, Means } from '../joinery';
+import { letsMove, type Fastening } from '../joinery';
 import { toInches } from '../length';
 import { boxOf, extent, JOINT_KINDS, type Axis, type JointKind, type Part } from '../piece';
 import { through } from '../solid';
@@ -13,8 +13,8 @@ export function movement(width: number, species: Species, change: number): numbe
 }
 
 const KINDS = Object.keys(JOINT_KINDS) as readonly JointKind[];
-/** What lets the wood under it move. */
-const LETS: readonly Means[] = ['clips', 'slotted screws', 'hardware', 'nothing'];
+/** What holds the wood fast. */
+const isFast = (item: Fastening): boolean => item.by !== 'hardware' && item.by !== 'nothing' && !letsMove(item);
 
 /** Boards that are one across their grain, and how far apart across it other parts hold them fast, in. */
 export type HeldAcross = {
@@ -47,12 +47,12 @@ function placesOf({ shanks, drilled, into }: Fastening, axis: Axis): readonly nu
 }
 
 /**
- * Panels of solid boards that are held fast across their grain at more than one place, by parts that keep their distance
- * there: one that does not get wider with them, or several that others hold together. What is as wide along that axis
- * moves with them.
+ * Panels of solid boards that are held fast across their grain at more than one place, by parts that keep their
+ * distance there: one that does not get wider with them, or several that others hold together. What is as wide along
+ * that axis moves with them.
  */
 export function heldAcross(parts: readonly Part[], made: readonly Fastening[]): readonly HeldAcross[] {
-  const fast = made.filter(({ by }) => !LETS.includes(by));
+  const fast = made.filter(isFast);
   const joints = made.map(({ joint }) => joint);
   const keeps = ([0, 1, 2] as const).map((axis) => {
     const still = parts.filter((part) => !part.loose && widthAxis(part) !== axis);

@@ -4,12 +4,12 @@ import {
   GLUE_POUNDS,
   glueShare,
   gravityOf,
+  letsMove,
   meetingOf,
   onPlane,
   sideGrain,
   WAYS_TO_JOIN,
   type Fastening,
-  type Means,
   type WayToJoin,
 } from '../joinery';
 import { waysOf, type JointKind } from '../piece';
@@ -59,8 +59,6 @@ const RESTING = { pull: 8_000, slide: 400 } as const;
 const LOOSE = { pull: 300, slide: 5_000 } as const;
 /** A plate of four screws 2 in apart, as bought legs come with. */
 const PLATE = { pull: 30_000, slide: 20_000, turn: 40_000, bears: 320 } as const;
-/** They hold a top down and let it slide with the seasons. */
-const SLIDES: readonly Means[] = ['clips', 'slotted screws'];
 /** A single screw is gripped over this, in, against turning about itself. */
 const LEVER = 0.25;
 /** So that what only touches does not spin. */
@@ -189,7 +187,7 @@ function pegsOf(item: Fastening, { middle, ways, long, count }: Spread, k: numbe
   const [normal, run, across] = ways;
   const step = long / count;
   const each = pounds / item.shanks.length;
-  const slides = SLIDES.includes(item.by);
+  const slides = letsMove(item);
   const gravity = Math.min(gravityOf(item.drilled), gravityOf(item.into));
   return item.shanks.flatMap(({ from, direction, radius, bite }) => {
     const leans = dot(direction, normal);

@@ -1,8 +1,9 @@
 import { first, sure } from '../../lists';
-import { told, together } from '../../work';
+import { told, together, type Operation } from '../../work';
 import { fastenerOf, isDense, type Fastening } from '../fastening';
-import { boring, bought, clearanceHoles, driving, endOf, throughOf } from '../making';
-import type { WayToJoin } from '../method';
+import { letsMove } from '../layout';
+import { boring, bought, clearanceHoles, drawnOut, driving, endOf, throughOf } from '../making';
+import type { JointBench, WayToJoin } from '../method';
 import { straight } from '../straight';
 import { add, times } from '../../solid';
 
@@ -26,6 +27,12 @@ const insertHoles = (joints: readonly Fastening[]) =>
     }),
   );
 
+/** Clearance holes of the bolts, drawn out under a top that moves. */
+function boltHoles(joints: readonly Fastening[], bench: JointBench): readonly Operation[] {
+  const bored = clearanceHoles(joints, bench, 'bolts of inserts');
+  return [...bored, ...drawnOut(bored, joints.filter(letsMove), bench)];
+}
+
 export const inserts: WayToJoin = {
   name: 'Threaded insert and bolt',
   look: 'heads',
@@ -44,7 +51,7 @@ export const inserts: WayToJoin = {
   buys: bought,
   strength: ({ shanks }) => 250 * shanks.length,
   prepares: (joints, bench) => [
-    ...clearanceHoles(joints, bench, 'bolts of inserts'),
+    ...boltHoles(joints, bench),
     ...together(insertHoles(joints), ({ item, deep }) => `${isDense(endOf(item, first(item.shanks)))} ${deep}`).flatMap(
       (alike) => {
         const { item, deep } = first(alike);
@@ -62,5 +69,6 @@ export const inserts: WayToJoin = {
       },
     ),
   ],
-  makes: (joints, bench) => driving(joints, bench, { pilots: false, minutes: 1 }),
+  makes: (joints, bench) =>
+    driving(joints, bench, { pilots: false, minutes: 1, washer: true, snug: joints.some(letsMove) }),
 };

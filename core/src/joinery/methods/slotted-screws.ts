@@ -1,10 +1,7 @@
-import { inches } from '../../length';
-import { bought, clearanceHoles, driving, work } from '../making';
+import { bought, clearanceHoles, drawnOut, driving } from '../making';
 import type { WayToJoin } from '../method';
 import { straight } from '../straight';
 import { screwedPounds } from '../pounds';
-
-const SLOT = inches(1 / 2);
 
 export const slottedScrews: WayToJoin = {
   name: 'Screws in slots',
@@ -24,24 +21,8 @@ export const slottedScrews: WayToJoin = {
   buys: bought,
   strength: screwedPounds,
   prepares: (joints, bench) => {
-    const moving = joints.filter(({ moves, shanks }) => moves && shanks.length > 0);
     const bored = clearanceHoles(joints, bench, 'screws');
-    const spots = bored
-      .flatMap((one) => (one.kind === 'bore' ? one.spots : []))
-      .filter(({ joint }) => moving.some((item) => item.joint.id === joint));
-    // Under plywood, tiles and stone nothing moves: there a round hole does.
-    return spots.length === 0
-      ? bored
-      : [
-          ...bored,
-          work(
-            { kind: 'elongate', spots, long: SLOT },
-            moving,
-            moving.map(({ drilled }) => drilled),
-            bench,
-            spots.length,
-          ),
-        ];
+    return [...bored, ...drawnOut(bored, joints, bench)];
   },
   makes: (joints, bench) =>
     driving(joints, bench, {

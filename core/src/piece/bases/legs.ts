@@ -1,4 +1,4 @@
-import { first, last, nth, sure } from '../../lists';
+import { first, nth, sure } from '../../lists';
 import { inches, type Length } from '../../length';
 import type { LumberSizes, Material, Nominal } from '../../stock';
 import { say, dim, tag } from '../../words';
@@ -27,7 +27,7 @@ const LEG_KINDS = {
 export type LegKind = keyof typeof LEG_KINDS;
 
 /** Heights of bought legs as sold, inches. */
-const BOUGHT_LEGS = ['16', '21', '28', '35'] as const;
+const BOUGHT_LEGS: readonly ('16' | '21' | '28' | '35')[] = ['16', '21', '28', '35'];
 /** A bought leg is shortened at the foot by at most this much: more would cut into the turning. */
 const MOST_CUT_OFF = inches(1);
 const BOUGHT_POUNDS = 3;
@@ -293,10 +293,10 @@ export function checkBoughtLeg(kit: Kit, room: Room, choices: { legs: LegKind; b
   const sold = inches(Number(choices.boughtLeg));
   const off = sold - room.under;
   if (off >= 0 && off <= MOST_CUT_OFF) return;
-  const stands = (size: string) => inches(Number(size)) >= room.under;
-  const other = BOUGHT_LEGS.find((size) => stands(size) && inches(Number(size)) - room.under <= MOST_CUT_OFF);
-  // Where none fits as it is, the next taller one, or the tallest there is.
-  const next = BOUGHT_LEGS.find(stands) ?? last(BOUGHT_LEGS);
+  const over = (size: string) => inches(Number(size)) - room.under;
+  const other = BOUGHT_LEGS.find((size) => over(size) >= 0 && over(size) <= MOST_CUT_OFF);
+  // Where none fits as it is, the height of the nearest.
+  const next = BOUGHT_LEGS.reduce((best, size) => (Math.abs(over(size)) < Math.abs(over(best)) ? size : best));
   const height = inches(Number(next)) + room.topThickness;
   kit.stop(
     'bought-leg',
