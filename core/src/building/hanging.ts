@@ -183,7 +183,7 @@ export function fittings(making: Making): readonly Operation[] {
       doors,
       6,
       (count) =>
-        say`Fit the ${strong(count)} catches: screw each up under the case's top, its middle ${dim(inches(2))} in from where the front opens (one near each end of what drops), its face level with the front edge. Stick its plate on the magnet, shut ${tags(doors)}, press: the plate marks its place. Screw it there.`,
+        say`Fit the ${strong(count)} catches: screw each up under the case's top, its middle ${dim(inches(2))} in from where the front opens (one near each end of what drops), its face where the back of the shut front comes. Stick its plate on the magnet, shut ${tags(doors)}, press: the plate marks its place. Screw it there.`,
     ),
     ...together(needsOf('stay'), ({ size }) => size).flatMap((needs) => {
       const size = first(needs).size;

@@ -1,7 +1,7 @@
 import { first, found, held } from '../../lists';
 import { inches, printLength } from '../../length';
 import { DEFAULT_SHOP } from '../../job';
-import { buildPiece, newPiece, topCandidates } from '../index';
+import { buildPiece, newPiece, topCandidates, type Choices } from '../index';
 
 /** Sizes of the parts of a start as it stands in the gallery, by tag, as a tape reads them. */
 function partsOf(start: string) {
@@ -124,4 +124,62 @@ test('a bookcase, 32 x 11 1/2 x 60: shelves housed a quarter deep, the back let 
   is('H1A H1B H1C H1D', '31 1/16 x 11 9/32 x 23/32'); // 30 9/16 + 2 x 1/4
   is('P1 P2', '30 x 3 1/2 x 3/4'); // 32 - 2 x 1
   expect(partsOf('bookcase').part('K1').length).toBe(inches(32 - 23 / 32));
+});
+
+describe('a cupboard, 30 x 15 x 34, otherwise', () => {
+  const cupboard = (choices: Choices) => {
+    const base = newPiece('p', 'cupboard');
+    const piece = { ...base, choices: { ...base.choices, ...choices } };
+    const { parts, joints, needs, findings } = buildPiece(piece, first(topCandidates(piece)), DEFAULT_SHOP, 'in');
+    expect(findings).toEqual([]);
+    const sizes = new Map(
+      parts.map((part) => [
+        part.tag,
+        [part.length, part.width, part.thickness].map((side) => printLength(side, 'in')).join(' x '),
+      ]),
+    );
+    const kinds = (kind: string) => joints.filter((one) => one.kind === kind).map(({ id }) => id.slice(2));
+    const needed = (kind: string) =>
+      needs.filter((need) => need.kind === kind).map(({ size, count }) => `${count} ${size}`.trim());
+    return { sizes, kinds, needed };
+  };
+
+  test('doors inside the case, 3/32 all round: the case is as deep as the piece, shelves end behind the doors', () => {
+    const { sizes } = cupboard({ fronts: 'inset', gap: inches(3 / 32) });
+    expect(held(sizes, 'G1')).toBe('29 25/32 x 15 x 23/32');
+    expect(held(sizes, 'D1A')).toBe('28 7/8 x 14 9/64 x 23/32'); // 34 - 3 1/2 - 2 x 23/32 - 3/16; (28 9/16 - 9/32) / 2
+    expect(held(sizes, 'H1A')).toBe('28 7/16 x 13 15/16 x 23/32'); // 15 - 7/32 - 23/32 - 1/8
+  });
+
+  test('drawers inside it: their fronts and the gaps between come to the opening', () => {
+    const { sizes } = cupboard({ front: 'drawers', drawers: 3, fronts: 'inset', gap: inches(1 / 8) });
+    const fronts = ['W1F', 'W2F', 'W3F'].map((tag) => held(sizes, tag));
+    for (const front of fronts) expect(front).toMatch(/^28 5\/16 x /); // 28 9/16 - 1/4
+  });
+
+  test('pockets from inside: the sides end under the top, the bottom between them, and no head is outside', () => {
+    const { kinds } = cupboard({ held: 'pockets' });
+    expect(kinds('rail end')).toEqual(['G1>T1', 'B1>G1', 'G2>T1', 'B1>G2']);
+    expect(kinds('screws')).toEqual(expect.not.arrayContaining(['T1>G1', 'G1>B1']));
+  });
+
+  test('on legs in a frame 6 high: 1x3 rails between them; low ones stand by themselves; bought ones on plates', () => {
+    const framed = cupboard({ stand: 'legs', standHeight: inches(6) });
+    expect(held(framed.sizes, 'R1')).toBe('25 x 2 1/2 x 3/4'); // 30 - 2 x 1 - 2 x 1 1/2
+    expect(framed.kinds('screws')).toEqual(expect.arrayContaining(['B1>R1', 'B1>S2']));
+    const low = cupboard({ stand: 'legs', standHeight: inches(2) });
+    expect([low.sizes.has('R1'), low.kinds('screws').filter((id) => id.startsWith('B1>L'))]).toEqual([
+      false,
+      ['B1>L1', 'B1>L2', 'B1>L3', 'B1>L4'],
+    ]);
+    const bought = cupboard({ stand: 'bought', standLeg: 'hairpin 8' });
+    expect(bought.kinds('plate')).toEqual(['L1>B1', 'L2>B1', 'L3>B1', 'L4>B1']);
+  });
+
+  test('what shuts is held shut: a catch a door, two and two stays for what drops', () => {
+    expect(cupboard({}).needed('catch')).toEqual(['1', '1']);
+    const dropped = cupboard({ front: 'drop front' });
+    expect([dropped.needed('catch'), dropped.needed('stay')]).toEqual([['2'], ['2 10']]);
+    expect(cupboard({ front: 'open' }).needed('catch')).toEqual([]);
+  });
 });

@@ -8,8 +8,8 @@ import { boxAt, cutFor, type Kit } from '../kit';
 /** Shelves go this deep into the sides; loose ones hang this much clear of them. */
 const DADO: Length = inches(1 / 4);
 const PIN_CLEAR: Length = inches(1 / 16);
-/** Gap round doors and fronts. */
-export const REVEAL: Length = inches(1 / 8);
+/** How doors and drawer fronts stand: over the edges of the case or inside it, with an even gap. */
+export type Fronts = { readonly inset: boolean; readonly gap: Length };
 
 /** A column between two uprights: its inner sides, and the uprights' tags. */
 export type CaseColumn = {
@@ -75,11 +75,13 @@ export function fronts(
   choices: { front: string },
   stock: Sheet,
   cover: readonly [Length, Length],
+  { inset, gap }: Fronts,
 ): readonly string[] {
   const t = kit.sizes.thickness(stock);
-  const y = body.front - t;
+  const y = inset ? body.front : body.front - t;
   const [x0, x1] = [column.from - cover[0], column.to + cover[1]];
-  const [z0, z1] = [body.bottom - body.thick + REVEAL, body.top + body.thick - REVEAL];
+  const over = inset ? -gap : body.thick - gap;
+  const [z0, z1] = [body.bottom - over, body.top + over];
   const n = column.number;
   if (choices.front === 'drop front') {
     const name = `D${n}A`;
@@ -106,8 +108,8 @@ export function fronts(
   const middle = Math.round((x0 + x1) / 2);
   const leaves = pair
     ? ([
-        ['A', x0, middle - Math.round(REVEAL / 2), 'left'],
-        ['B', middle + Math.round(REVEAL / 2), x1, 'right'],
+        ['A', x0, middle - Math.round(gap / 2), 'left'],
+        ['B', middle + Math.round(gap / 2), x1, 'right'],
       ] as const)
     : ([['A', x0, x1, 'left']] as const);
   return leaves.map(([letter, from, to, side]) => {
@@ -142,30 +144,34 @@ export function drawerBank(
   first: number,
   stock: Sheet,
   cover: readonly [Length, Length],
+  { inset, gap }: Fronts,
 ): readonly number[] | null {
   const pitch = (body.top - body.bottom) / number;
   const t = kit.sizes.thickness(stock);
   const width = column.to - column.from;
+  // Behind an inset front the box begins.
+  const front = inset ? body.front + t : body.front;
+  const over = inset ? -gap : body.thick - gap;
   const done: number[] = [];
   for (let at = 0; at < number; at++) {
     const [z0, z1] = [Math.round(body.bottom + at * pitch), Math.round(body.bottom + (at + 1) * pitch)];
     const sizes = drawerSizes(
-      { width, height: z1 - z0, depth: body.back - body.front - inches(1 / 2) },
+      { width, height: z1 - z0, depth: body.back - front - inches(1 / 2) },
       sideOf('ply 1/2', kit.sizes),
       { width: 0, height: 0 },
     );
     if (!sizes) return null;
-    const half = Math.round(REVEAL / 2);
-    const low = at === 0 ? body.bottom - body.thick + REVEAL : z0 + half;
-    const high = at === number - 1 ? body.top + body.thick - REVEAL : z1 - half;
+    const half = Math.round(gap / 2);
+    const low = at === 0 ? body.bottom - over : z0 + half;
+    const high = at === number - 1 ? body.top + over : z1 - half;
     const [x0, x1] = [column.from - cover[0], column.to + cover[1]];
     drawer(kit, sizes, {
       number: first + at,
-      opening: { min: [column.from, body.front, z0], max: [column.to, body.back, z1] },
+      opening: { min: [column.from, front, z0], max: [column.to, body.back, z1] },
       sides: [column.left, column.right],
       stock: 'ply 1/2',
       side: sideOf('ply 1/2', kit.sizes),
-      front: { material: stock, box: boxAt([x0, body.front - t, low], [x1 - x0, t, high - low]) },
+      front: { material: stock, box: boxAt([x0, front - t, low], [x1 - x0, t, high - low]) },
     });
     done.push(first + at);
   }

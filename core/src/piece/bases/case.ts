@@ -6,16 +6,22 @@ import { count, measure, pick, type Choices, type Values } from '../choice';
 import { assembleDrawers } from '../drawers';
 import { family, type Room } from '../family';
 import { boxAt, cutFor, kitFor, type Kit } from '../kit';
-import { drawerBank, fronts, REVEAL, shelves, type CaseBody, type CaseColumn } from './case-fittings';
+import { drawerBank, fronts, shelves, type CaseBody, type CaseColumn } from './case-fittings';
 import { CASE_LEGS, caseLegHeight, standOn } from './case-stand';
 
 const STOCK = { 'ply 3/4': '3/4 plywood', 'mdf 3/4': '3/4 MDF', 'panel 3/4': 'edge-glued panel' } as const;
 const BACK: Sheet = 'ply 1/4';
 
+/** Shelves end so far behind inset doors. */
+const CLEAR: Length = inches(1 / 8);
+
 const closed = (choices: Choices) => choices.front !== 'open';
 
 const CHOICES = {
   stock: pick('Case of', STOCK, 'ply 3/4'),
+  held: pick('Case joined by', { screws: 'screws through', pockets: 'pocket screws' }, 'screws', {
+    help: 'Pocket screws leave the outside clean: their pockets are on the faces that are seen least.',
+  }),
   columns: count('Columns', 1, 1, 4),
   shelves: count('Shelves a column', 2, 0, 8, { when: (c) => c.front !== 'drawers' }),
   shelfKind: pick('Shelves', { fixed: 'fixed in dados', loose: 'loose on pins' }, 'fixed', {
@@ -23,6 +29,11 @@ const CHOICES = {
     help: 'Fixed shelves hold the sides together; loose ones can be moved.',
   }),
   front: pick('Front', { open: 'open', doors: 'doors', 'drop front': 'drop front', drawers: 'drawers' }, 'open'),
+  fronts: pick('Fronts stand', { over: 'over the edges', inset: 'inside the case' }, 'over', {
+    help: 'Over the edges is forgiving: the gap is hidden. Inside, every gap shows and must be even.',
+    when: closed,
+  }),
+  gap: measure('Gap round fronts', inches(1 / 8), inches(1 / 16), inches(3 / 8), { when: closed }),
   drawers: count('Drawers a column', 3, 1, 8, { when: (c) => c.front === 'drawers' }),
   back: pick('Back', { closed: 'closed, in a rebate', open: 'open' }, 'closed', {
     help: 'A back keeps the case square. Without one, fixed shelves and the joints must.',
@@ -46,7 +57,8 @@ function sizesOf(kit: Kit, room: Room, choices: Chosen) {
   const t = kit.sizes.thickness(stock);
   const stand =
     choices.stand === 'floor' ? 0 : choices.stand === 'bought' ? caseLegHeight(choices.standLeg) : choices.standHeight;
-  const front = closed(choices) ? t : 0;
+  const isInset = closed(choices) && choices.fronts === 'inset';
+  const front = closed(choices) && !isInset ? t : 0;
   const rebate = kit.sizes.thickness(BACK);
   const drawers = choices.front === 'drawers';
   const body: CaseBody = {
@@ -59,6 +71,8 @@ function sizesOf(kit: Kit, room: Room, choices: Chosen) {
   return {
     stock,
     t,
+    fronts: { inset: isInset, gap: choices.gap },
+    behind: isInset ? t : 0,
     stand,
     rebate,
     body,
@@ -74,7 +88,7 @@ type Sizes = ReturnType<typeof sizesOf>;
 
 /** Says what there is no room for, and what no sheet or board gives. */
 function check(kit: Kit, room: Room, choices: Chosen, sizes: Sizes): void {
-  const { stock, t, stand, rebate, drawers, rows, columns, inner, clearWidth, depth } = sizes;
+  const { stock, t, stand, rebate, behind, drawers, rows, columns, inner, clearWidth, depth } = sizes;
   const need = (name: string, side: 'length' | 'width' | 'height', has: number, least: Length, what: string) => {
     if (has >= least) return;
     const size = room[side] + Math.ceil((least - has) * (side === 'length' ? columns : 1));
@@ -95,7 +109,7 @@ function check(kit: Kit, room: Room, choices: Chosen, sizes: Sizes): void {
     );
   };
   need('case-narrow', 'length', clearWidth, inches(drawers ? 6 : 4), 'in a column');
-  need('case-shallow', 'width', depth - rebate, drawers ? inches(11) : inches(4), 'from front to back');
+  need('case-shallow', 'width', depth - rebate - behind, drawers ? inches(11) : inches(4), 'from front to back');
   need(
     'case-low',
     'height',
@@ -130,6 +144,7 @@ function carcase(
   kit: Kit,
   room: Room,
   { stock, t, stand, body, columns, inner, clearWidth, depth }: Sizes,
+  held: Chosen['held'],
 ): readonly CaseColumn[] {
   const y0 = body.front;
   const { length } = room;
@@ -144,9 +159,12 @@ function carcase(
   );
   kit.board(spec('T1', 'top', 'top'), boxAt([0, y0, room.height - t], [length, depth, t]), 0, 1);
   kit.board(spec('B1', 'side', 'bottom'), boxAt([t, y0, stand], [length - 2 * t, body.back - y0, t]), 0, 1);
+  // Screwed from outside, or pocketed from inside by what ends against it.
+  const join = (outer: string, end: string) =>
+    held === 'pockets' ? kit.join('rail end', end, outer) : kit.join('screws', outer, end);
   for (const side of ['G1', 'G2']) {
-    kit.join('screws', 'T1', side);
-    kit.join('screws', side, 'B1');
+    join('T1', side);
+    join(side, 'B1');
   }
   const uprights = ['G1'];
   const edges: Length[] = [];
@@ -154,8 +172,8 @@ function carcase(
     const x = Math.round(t * at + clearWidth * at);
     const name = `V${at}`;
     kit.board(spec(name, 'side', 'divider'), boxAt([x, y0, stand + t], [t, body.back - y0, inner]), 2, 1);
-    kit.join('screws', 'T1', name);
-    kit.join('screws', 'B1', name);
+    join('T1', name);
+    join('B1', name);
     uprights.push(name);
     edges.push(x);
   }
@@ -183,18 +201,18 @@ function letIn(kit: Kit, { length, height }: Room, { t, stand, rebate, body }: S
 }
 
 /** What stands in the columns: shelves and fronts, or drawers. Null where no drawer fits. */
-function fittings(kit: Kit, columns: readonly CaseColumn[], choices: Chosen, { stock, t, body, drawers, rows }: Sizes) {
-  const half = Math.round((t - REVEAL) / 2);
-  const cover = (column: CaseColumn): readonly [Length, Length] => [
-    column.left === 'G1' ? t - REVEAL : half,
-    column.right === 'G2' ? t - REVEAL : half,
-  ];
+function fittings(kit: Kit, columns: readonly CaseColumn[], choices: Chosen, sizes: Sizes) {
+  const { stock, t, body, behind, drawers, rows } = sizes;
+  const { inset, gap } = sizes.fronts;
+  const half = Math.round((t - gap) / 2);
+  const cover = (column: CaseColumn): readonly [Length, Length] =>
+    inset ? [-gap, -gap] : [column.left === 'G1' ? t - gap : half, column.right === 'G2' ? t - gap : half];
   const laid: string[] = [];
   const hung: string[] = [];
   const numbers: number[] = [];
   for (const column of columns) {
     if (drawers) {
-      const bank = drawerBank(kit, column, body, rows, numbers.length + 1, stock, cover(column));
+      const bank = drawerBank(kit, column, body, rows, numbers.length + 1, stock, cover(column), sizes.fronts);
       if (!bank) {
         kit.stop(
           'drawer-opening',
@@ -213,8 +231,10 @@ function fittings(kit: Kit, columns: readonly CaseColumn[], choices: Chosen, { s
       numbers.push(...bank);
       continue;
     }
-    laid.push(...shelves(kit, column, body, rows, choices.shelfKind === 'loose', stock, 0));
-    if (closed(choices)) hung.push(...fronts(kit, column, body, choices, stock, cover(column)));
+    laid.push(
+      ...shelves(kit, column, body, rows, choices.shelfKind === 'loose', stock, behind > 0 ? behind + CLEAR : 0),
+    );
+    if (closed(choices)) hung.push(...fronts(kit, column, body, choices, stock, cover(column), sizes.fronts));
   }
   return { laid, hung, numbers };
 }
@@ -250,7 +270,7 @@ function assemble(
       say`Hang the ${choices.front === 'doors' ? 'doors' : 'drop front'}`,
       hung,
       [choices.shelfKind === 'loose' && laid.length > 0 ? 'loose' : stands],
-      [say`Gap ${dim(REVEAL)} all round; shim with card while you drive the first screw of each hinge.`],
+      [say`Gap ${dim(choices.gap)} all round; shim with card while you drive the first screw of each hinge.`],
     );
   const ready = hung.length > 0 ? 'doors' : choices.shelfKind === 'loose' && laid.length > 0 ? 'loose' : stands;
   assembleDrawers(kit, numbers, ready);
@@ -271,7 +291,7 @@ export const caseFamily = family({
     const sizes = sizesOf(kit, room, choices);
     check(kit, room, choices, sizes);
     if (kit.stopped()) return kit.built();
-    const columns = carcase(kit, room, sizes);
+    const columns = carcase(kit, room, sizes, choices.held);
     if (choices.back === 'closed') letIn(kit, room, sizes);
     const fitted = fittings(kit, columns, choices, sizes);
     if (!fitted) return kit.built();
