@@ -11,7 +11,7 @@ import {
   type ChooseOptions,
   type SolveCache,
 } from './buying';
-import { fastenings, hardwareNeeds, type Fastening } from './joinery';
+import { fastenings, hardwareNeeds, weathered, type Fastening } from './joinery';
 import { minutesAt, type NumberedCut, type Setup } from './sawing';
 import { saturdays, type BenchCalendar } from './calendar';
 import { findingsOf, type PieceFacts } from './checking';
@@ -108,7 +108,8 @@ function modelOf(piece: Piece, topNominal: Nominal, job: Job, { models: known, p
   const pegged = fastenings(model.joints, model.parts, job.units, piece, job.shop);
   const stuck = stuckByPegs(model, pegged, job.shop);
   const made = stuck.size === 0 ? pegged : fastenings(model.joints, model.parts, job.units, piece, job.shop, stuck);
-  const facts = { piece, model, parts: model.parts, fastenings: made, areas: areasOf(model.parts, made) };
+  const fast = weathered(made, piece);
+  const facts = { piece, model, parts: model.parts, fastenings: fast, areas: areasOf(model.parts, fast) };
   known.set(key, facts);
   return facts;
 }

@@ -3,8 +3,20 @@ import { toInches } from '../length';
 import { note, set } from '../job';
 import type { Finding, Job, Piece } from '../job';
 import { choosable, familyOf, settled, topOf, type Choices, type Part } from '../piece';
-import { isBoard, LUMBER, SPECIES, speciesOf, SUMMER_MOISTURE, WINTER_MOISTURE, type BoardKey } from '../stock';
-import { about, dim, say, tag, type Phrase } from '../words';
+import {
+  isBoard,
+  isSheet,
+  LUMBER,
+  LUMBER_NAMES,
+  SPECIES,
+  speciesOf,
+  SUMMER_MOISTURE,
+  WINTER_MOISTURE,
+  type BoardKey,
+  type Lumber,
+  type Species,
+} from '../stock';
+import { about, dim, listOf, say, tag, type Phrase } from '../words';
 import type { Fastening } from '../joinery';
 import type { PieceFacts } from './facts';
 import { heldAcross, movement, pullsBy, tipsAt, type HeldAcross } from '../strength';
@@ -64,6 +76,31 @@ function crossNotes(piece: Piece, held: readonly HeldAcross[]): readonly Finding
   });
 }
 
+/** What is bought for outside, and what does not last there. */
+function outsideNote(piece: Piece, parts: readonly Part[]): readonly Finding[] {
+  const rots = !('durable' in LUMBER[piece.wood]) && parts.some(({ material }) => isBoard(material));
+  const swells = parts.filter(({ material }) => isSheet(material) && !material.startsWith('exterior'));
+  const lasts = LUMBER_NAMES.filter((line) => 'durable' in LUMBER[line] && isInRegion(line, piece.wood));
+  return [
+    note(piece.id, 'outside', rots || swells.length > 0 ? 'care' : 'good', 'shape', {
+      about: swells.map(({ id }) => id),
+      title: rots || swells.length > 0 ? say`Not all of it lasts outside` : say`Bought for outside`,
+      because: say`Waterproof glue and coated screws are on the list, exterior plywood where there is any.${rots ? say` The ${SPECIES[speciesIn(piece, parts)].name} in it rots where water stands: keep its feet off the ground, seal its end grain, and coat it again when it wears.` : ''}${swells.length > 0 ? say` ${listOf(swells.slice(0, 4).map(({ tag: name }) => tag(name)))} swell in the wet.` : ''}`,
+      remedies: rots
+        ? lasts.map((line) => ({
+            label: say`Take ${LUMBER[line].name.toLowerCase()}`,
+            changes: [set(piece.id, ['wood'], line)],
+          }))
+        : [],
+    }),
+  ];
+}
+const isInRegion = (line: Lumber, other: Lumber): boolean => LUMBER[line].region === LUMBER[other].region;
+const speciesIn = (piece: Piece, parts: readonly Part[]): Species => {
+  const board = parts.find(({ material }) => isBoard(material));
+  return board ? speciesOf(board.material as BoardKey) : LUMBER[piece.wood].woods['2x'];
+};
+
 /** Movement, stiffness and tipping: estimates for ordinary home use, not an engineer's rating. */
 export function woodNotes(facts: PieceFacts, job: Job): readonly Finding[] {
   const { piece, parts, fastenings } = facts;
@@ -96,6 +133,8 @@ export function woodNotes(facts: PieceFacts, job: Job): readonly Finding[] {
         because: say`Keep plates, children’s mouths and pets off it or seal the top; never burn the offcuts; wear a mask and wash your hands. Use screws and hardware marked for treated wood. It is often sold wet: let it dry before a finish.`,
       }),
     );
+
+  if (piece.outside) found.push(...outsideNote(piece, parts));
 
   const tip = tipsAt(parts);
   if (kind && tip.pounds < LEANING) {

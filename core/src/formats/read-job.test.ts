@@ -123,6 +123,7 @@ test('a job of the first version migrates: nothing a person stated is lost', () 
     },
     topChoices: { thickness: '1x', width: '6', edges: 'as bought' },
     carries: { top: null, shelf: null },
+    outside: false,
     overrides: {},
     loose: [],
     joins: {},

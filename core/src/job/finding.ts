@@ -42,6 +42,7 @@ export const FINDINGS = {
   planed: 'boards planed thinner than they come',
   'inside-wood': 'planed to the inside of construction boards',
   treated: 'treated boards where food lies',
+  outside: 'what is bought for a piece that stands outside, and what does not last there',
   movement: 'a top that is held fast moves with the seasons',
   'cross-grain': 'boards that are held fast across their grain move with the seasons',
   sag: 'what spans too far sags',

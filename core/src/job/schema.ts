@@ -87,6 +87,8 @@ export const PieceSchema = v.object({
   seats: v.nullable(whole(1, 40)),
   /** Price of the bought one that this must beat, cents. */
   boughtPrice: v.nullable(cents),
+  /** It stands outside: waterproof glue, coated screws, exterior plywood. */
+  outside: v.optional(v.boolean(), false),
   /** Pounds that it must carry for years: all over its top, and a foot of shelf; null where the usual will do. */
   carries: v.optional(
     v.object({ top: v.nullable(whole(1, MOST_CARRIED.top)), shelf: v.nullable(whole(1, MOST_CARRIED.shelf)) }),

@@ -1,7 +1,7 @@
 import { inches } from '../length';
-import type { Job } from '../job';
+import type { Job, Piece } from '../job';
 import type { Part } from '../piece';
-import { HARDWARE_KINDS, type HardwareKind, type HardwareNeed } from '../stock';
+import { coatedSize, HARDWARE_KINDS, WATERPROOF, type HardwareKind, type HardwareNeed } from '../stock';
 import type { Fastening } from './fastening';
 import type { Buys } from './method';
 import { WAYS_TO_JOIN } from './methods';
@@ -16,6 +16,16 @@ export const laminationGlue = (part: Part): number =>
 /** What is bought for a joint: its fasteners and what covers their heads. Hardware of its own is the piece's need. */
 export const boughtFor = (item: Fastening): readonly Buys[] =>
   item.by === 'hardware' || item.by === 'nothing' ? [] : WAYS_TO_JOIN[item.by].buys(item);
+
+/** Fasteners of a piece as they are bought for where it stands: coated outside. */
+export const weathered = (made: readonly Fastening[], { outside }: Pick<Piece, 'outside'>): readonly Fastening[] =>
+  outside
+    ? made.map((item) => {
+        if (!item.fastener) return item;
+        const size = coatedSize(item.fastener.kind, item.fastener.size);
+        return { ...item, fastener: { ...item.fastener, size }, screw: size };
+      })
+    : made;
 
 /**
  * Fasteners by size, ounces of glue, and what the pieces ask for besides, for all copies of all pieces, before they
@@ -37,13 +47,18 @@ export function hardwareNeeds(
     const before = rows.get(key);
     rows.set(key, { kind, size, count: (before?.count ?? 0) + count, ...(price === undefined ? {} : { price }) });
   };
-  let glue = 0;
+  const glue = new Map<string, number>();
+  const outside = new Map(job.pieces.map((piece) => [piece.id, piece.outside]));
+  const pour = (piece: string, area: number) => {
+    const size = outside.get(piece) ? WATERPROOF : '';
+    glue.set(size, (glue.get(size) ?? 0) + area * times(piece));
+  };
   for (const item of made) {
     for (const { kind, size, count } of boughtFor(item)) add(kind, size, count * times(item.joint.piece));
-    glue += item.glue * times(item.joint.piece);
+    pour(item.joint.piece, item.glue);
   }
   for (const part of parts) {
-    glue += laminationGlue(part) * part.count * times(part.piece);
+    pour(part.piece, laminationGlue(part) * part.count);
     if (part.bought) add(part.bought.kind, part.bought.size, part.count * times(part.piece), part.bought.price);
   }
   for (const [piece, needs] of asked) for (const { kind, size, count } of needs) add(kind, size, count * times(piece));
@@ -51,6 +66,7 @@ export function hardwareNeeds(
   const needs = [...rows.values()].sort(
     (a, b) => order(a.kind) - order(b.kind) || a.size.localeCompare(b.size, 'en', { numeric: true }),
   );
-  if (glue > 0) needs.push({ kind: 'glue', size: '', count: Math.ceil(glue / SQUARE_INCHES_AN_OUNCE) });
+  for (const [size, area] of glue)
+    if (area > 0) needs.push({ kind: 'glue', size, count: Math.ceil(area / SQUARE_INCHES_AN_OUNCE) });
   return needs;
 }

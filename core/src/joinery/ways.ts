@@ -8,7 +8,7 @@ import type { Trouble } from './placing';
 import { WAYS_FOR } from './kinds';
 import type { Look } from './method';
 import { WAYS_TO_JOIN } from './methods';
-import { boughtFor } from './needs';
+import { boughtFor, weathered } from './needs';
 
 /** One way to make a joint, or all alike, with what it comes to. */
 export type WayCompared = {
@@ -77,7 +77,7 @@ export function waysOfJoint(
   const madeBy = (joins: Piece['joins']) => {
     const tried = { ...piece, joins };
     const model = buildPiece(tried, topNominal, job.shop, job.units, sizesOf(job.measured), knownOf(piece, job));
-    return { model, made: fastenings(model.joints, model.parts, job.units, { joins }, job.shop) };
+    return { model, made: weathered(fastenings(model.joints, model.parts, job.units, { joins }, job.shop), piece) };
   };
   const now = madeBy(piece.joins);
   const item = now.made.find(({ joint }) => joint.id === jointId);

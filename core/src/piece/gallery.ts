@@ -145,6 +145,9 @@ export const STARTS: readonly Start[] = [
   ),
 ];
 
+/** Starts that stand in the garden. */
+const OUTSIDE: readonly string[] = ['outdoor', 'octagon'];
+
 /** A piece of usual size for its start, to be changed from there. */
 export function pieceFrom(from: Start, id: string, name = from.name): Piece {
   const [length, width, height] = from.size;
@@ -160,6 +163,7 @@ export function pieceFrom(from: Start, id: string, name = from.name): Piece {
     size: { length: at(length), width: at(width), height: at(height) },
     seats: null,
     boughtPrice: null,
+    outside: OUTSIDE.includes(from.id),
     carries: { top: null, shelf: null },
     choices: from.choices,
     topChoices: from.topChoices,

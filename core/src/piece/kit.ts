@@ -22,7 +22,7 @@ import {
   type Plane,
   type Vec,
 } from '../solid';
-import { stocked, type HardwareNeed, type Material } from '../stock';
+import { EXTERIOR, stocked, type HardwareNeed, type Material } from '../stock';
 import type { Phrase } from '../words';
 import type { Axis, Box, Point } from './geometry';
 import type { Bearer, Built, Room } from './family';
@@ -286,7 +286,10 @@ export function kitFor(room: Room) {
     return part;
   };
   /** A family names its boards and sheets by their inch sizes; the piece's line says what they are. */
-  const inLine = (spec: PartSpec): PartSpec => ({ ...spec, material: stocked(room.piece.wood, spec.material) });
+  const inLine = (spec: PartSpec): PartSpec => {
+    const material = stocked(room.piece.wood, spec.material);
+    return { ...spec, material: (room.piece.outside && EXTERIOR[material]) || material };
+  };
   return {
     put,
     /** What boards and sheets measure in the piece's line. */

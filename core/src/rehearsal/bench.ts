@@ -1,9 +1,9 @@
 import { held } from '../lists';
 import { inches } from '../length';
-import type { Job, Shop } from '../job';
+import type { Job, Piece, Shop } from '../job';
 import type { Joint, Part } from '../piece';
 import { volumeOf } from '../solid';
-import { woodOf } from '../stock';
+import { WATERPROOF, woodOf } from '../stock';
 import type { Operation } from '../work';
 import { placed, pointed, type BenchPart, type Hole } from './body';
 import type { Fault, FaultKind } from './fault';
@@ -14,6 +14,8 @@ export const NEAR = inches(1 / 32);
 /** The bench of one piece while the operations are carried out. */
 export type RehearsalBench = {
   readonly shop: Shop;
+  /** The glue that its piece is joined with, as it is bought. */
+  readonly glue: string;
   readonly parts: ReadonlyMap<string, Part>;
   readonly joints: ReadonlyMap<string, Joint>;
   readonly bodies: Map<string, BenchPart>;
@@ -35,6 +37,7 @@ export type RehearsalBench = {
 
 export function newBench(
   job: Pick<Job, 'shop'>,
+  { outside }: Pick<Piece, 'outside'>,
   parts: readonly Part[],
   joints: readonly Joint[],
   bodies: ReadonlyMap<string, BenchPart>,
@@ -42,6 +45,7 @@ export function newBench(
 ): RehearsalBench {
   return {
     shop: job.shop,
+    glue: outside ? WATERPROOF : '',
     parts: new Map(parts.map((part) => [part.id, part])),
     joints: new Map(joints.map((joint) => [joint.id, joint])),
     bodies: new Map(bodies),

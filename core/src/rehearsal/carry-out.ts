@@ -21,7 +21,7 @@ export function carryOut(bench: RehearsalBench, op: Operation): void {
   if (op.tool !== null && !bench.shop.tools.includes(op.tool)) bench.fault(op, 'no tool', `there is no ${op.tool}`);
   switch (op.kind) {
     case 'laminate':
-      return use(bench, 'glue', '', 0);
+      return use(bench, 'glue', bench.glue, 0);
     case 'plane':
     case 'rip':
     case 'trim':
@@ -44,7 +44,7 @@ export function carryOut(bench: RehearsalBench, op: Operation): void {
       bench.glued.clear();
       bench.shut.clear();
       for (const id of op.joints) bench.glued.add(id);
-      use(bench, 'glue', '', 0);
+      use(bench, 'glue', bench.glue, 0);
       return;
     case 'clamp':
       for (const id of bench.glued) bench.shut.add(id);
@@ -54,7 +54,7 @@ export function carryOut(bench: RehearsalBench, op: Operation): void {
     case 'peg':
       return pushPegs(bench, op);
     case 'block':
-      use(bench, 'glue', '', 0);
+      use(bench, 'glue', bench.glue, 0);
       for (const id of op.joints) bench.blocked.add(id);
       return;
     case 'drive':

@@ -183,7 +183,7 @@ export function rehearse(plan: Rehearsed, job: Pick<Job, 'shop'>): Rehearsal {
       );
     }
     const own = parts.filter((part) => !part.loose);
-    const bench = newBench(job, own, model.joints, bodies, faults);
+    const bench = newBench(job, piece, own, model.joints, bodies, faults);
     for (const { operations: list } of steps)
       for (const operation of list) {
         operations++;

@@ -37,8 +37,23 @@ export const POCKET_SCREWS = ['1', '1 1/4', '1 1/2', '2', '2 1/2'] as const;
 export type PocketScrew = (typeof POCKET_SCREWS)[number];
 /** Ends the size of a pocket screw with a fine thread, for hardwood; the others are coarse, for softwood and sheets. */
 const FINE = ' fine';
-/** A pocket screw with its thread: `1 1/4 coarse`, `1 1/4 fine`. */
-export const printThread = (size: string): string => (size.endsWith(FINE) ? size : `${size} coarse`);
+/** Ends the size of what is coated against weather and the salts of treated wood. */
+const COATED = 'coated';
+/** What is bought coated where a piece stands outside; glue waterproof. */
+const WEATHERED: readonly HardwareKind[] = ['pocket-screw', 'screw', 'brad', 'lag', 'bolt'];
+/** The glue that holds outside. */
+export const WATERPROOF = 'waterproof';
+
+/** The size of a fastener for a piece that stands outside: `2 1/2 coated`. */
+export const coatedSize = (kind: HardwareKind, size: string): string =>
+  WEATHERED.includes(kind) ? [size, COATED].filter((bit) => bit !== '').join(' ') : size;
+
+/** A pocket screw with its thread: `1 1/4 coarse`, `1 1/4 fine`, `2 coarse, coated`. */
+export function printThread(size: string): string {
+  const isCoated = size.endsWith(` ${COATED}`);
+  const bare = isCoated ? size.slice(0, -COATED.length - 1) : size;
+  return `${bare.endsWith(FINE) ? bare : `${bare} coarse`}${isCoated ? `, ${COATED}` : ''}`;
+}
 
 export type HardwareNeed = {
   readonly kind: HardwareKind;

@@ -132,9 +132,13 @@ export const SHEETS = {
   'mdf 1/2': { name: '1/2 MDF', thickness: inches(1 / 2), ...FIBRE },
   'hardboard 1/8': { name: '1/8 hardboard', thickness: inches(1 / 8), ...FIBRE },
   'panel 3/4': { name: '3/4 edge-glued panel', thickness: inches(3 / 4), ...EDGE_GLUED },
+  'exterior ply 3/4': { name: '3/4 exterior plywood', thickness: inches(23 / 32), ...PLY },
+  'exterior ply 1/2': { name: '1/2 exterior plywood', thickness: inches(15 / 32), ...PLY },
   'ply 18': { name: '18 mm plywood', thickness: mm(18), ...PLY },
   'ply 12': { name: '12 mm plywood', thickness: mm(12), ...PLY },
   'ply 6': { name: '6 mm plywood', thickness: mm(6), ...PLY },
+  'exterior ply 18': { name: '18 mm exterior plywood', thickness: mm(18), ...PLY },
+  'exterior ply 12': { name: '12 mm exterior plywood', thickness: mm(12), ...PLY },
   'hardwood ply 18': { name: '18 mm hardwood plywood', thickness: mm(18), ...HARD_PLY },
   'mdf 18': { name: '18 mm MDF', thickness: mm(18), ...FIBRE },
   'mdf 12': { name: '12 mm MDF', thickness: mm(12), ...FIBRE },
@@ -154,5 +158,14 @@ export const METRIC_SHEET: Partial<Record<Sheet, Sheet>> = {
   'mdf 1/2': 'mdf 12',
   'hardboard 1/8': 'hardboard 3',
   'panel 3/4': 'panel 18',
+  'exterior ply 3/4': 'exterior ply 18',
+  'exterior ply 1/2': 'exterior ply 12',
+};
+/** What stands for a sheet where a piece stands outside. */
+export const EXTERIOR: Partial<Record<string, Sheet>> = {
+  'ply 3/4': 'exterior ply 3/4',
+  'ply 1/2': 'exterior ply 1/2',
+  'ply 18': 'exterior ply 18',
+  'ply 12': 'exterior ply 12',
 };
 export const isMetric = (sheet: Sheet): boolean => Object.values(METRIC_SHEET).includes(sheet);

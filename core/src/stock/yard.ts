@@ -1,6 +1,6 @@
 import { held, last } from '../lists';
 import { inches, mm, PER_FOOT, type Length } from '../length';
-import type { HardwareKind } from './hardware';
+import { coatedSize, WATERPROOF, type HardwareKind } from './hardware';
 import { boardKey, type BoardKey, type Lumber } from './lumber';
 import type { Nominal, Sheet } from './sizes';
 
@@ -196,6 +196,8 @@ const BY_METRE_UK: readonly Rated[] = [
 ];
 
 const SHEET_PRICES: Short<Sheet> = {
+  'exterior ply 3/4': '96 48 6240, 48 48 3680, 48 24 2120',
+  'exterior ply 1/2': '96 48 4980, 48 48 2960',
   'ply 3/4': '96 48 5480, 48 48 3190, 48 24 1840',
   'ply 1/2': '96 48 4360, 48 48 2540, 48 24 1420',
   'ply 1/4': '96 48 2580, 48 48 1510, 48 24 880',
@@ -207,6 +209,8 @@ const SHEET_PRICES: Short<Sheet> = {
 };
 
 const METRIC_SHEETS: Short<Sheet> = {
+  'exterior ply 18': '2400 1200 10400, 1200 1200 5900, 1200 600 3400',
+  'exterior ply 12': '2400 1200 7900, 1200 1200 4600',
   'ply 18': '2400 1200 8900, 1200 1200 5100, 1200 600 2900',
   'ply 12': '2400 1200 6800, 1200 1200 3900, 1200 600 2200',
   'ply 6': '2400 1200 4200, 1200 600 1400',
@@ -291,7 +295,12 @@ const sheetsOf = (prices: Short<Sheet>, to: (value: number) => Length): readonly
     })),
   );
 
-const hardware: readonly HardwareOffer[] = Object.entries(BOXES).flatMap(([kind, text]) =>
+const priced = (price: number, times: number): number => Math.round((price * times) / 2) * 2;
+
+/** What is coated, and glue that is waterproof, cost so much more. */
+const WEATHER = 1.4;
+
+const plainHardware: readonly HardwareOffer[] = Object.entries(BOXES).flatMap(([kind, text]) =>
   text.split('; ').flatMap((row) => {
     const [size, boxes] = row.includes(': ') ? (row.split(': ') as [string, string]) : ['', row];
     const name = kind === 'clip' ? 'clips' : kind === 'pocket-screw' ? 'pocket' : kind;
@@ -305,6 +314,22 @@ const hardware: readonly HardwareOffer[] = Object.entries(BOXES).flatMap(([kind,
   }),
 );
 
+/** For outside: every fastener that is kept coated, and the glue. */
+const weathered: readonly HardwareOffer[] = plainHardware.flatMap((offer) => {
+  const size = offer.kind === 'glue' ? WATERPROOF : coatedSize(offer.kind, offer.size);
+  return size === offer.size
+    ? []
+    : [
+        {
+          ...offer,
+          id: `${offer.id}-${plainId(size.slice(offer.size.length))}`,
+          size,
+          price: priced(offer.price, WEATHER),
+        },
+      ];
+});
+const hardware = [...plainHardware, ...weathered];
+
 /** The invented yard that ships with the application. Every price in it is made up. */
 export const SAMPLE_YARD: Yard = {
   id: 'tansy-lane',
@@ -314,8 +339,6 @@ export const SAMPLE_YARD: Yard = {
   sheets: sheetsOf(SHEET_PRICES, inches),
   hardware,
 };
-
-const priced = (price: number, times: number): number => Math.round((price * times) / 2) * 2;
 
 /** How the second yard's prices stand against the first's: dearer in common boards, cheaper in framing and sheets. */
 const ELSEWHERE = new Map([

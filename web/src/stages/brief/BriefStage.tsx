@@ -85,6 +85,15 @@ function PieceForm({ piece }: { readonly piece: Piece }) {
         options={USES.map((use) => ({ value: use, label: USE_NAMES[use].toLowerCase().replace(' table', '') }))}
         onChange={(value) => changePiece(['use'], value)}
       />
+      <Choice
+        label="Stands"
+        value={piece.outside ? 'outside' : 'inside'}
+        options={[
+          { value: 'inside', label: 'inside' },
+          { value: 'outside', label: 'outside, in the weather' },
+        ]}
+        onChange={(value) => changePiece(['outside'], value === 'outside')}
+      />
       <SizeFields piece={piece} />
       <div className="row">
         <NumberField
