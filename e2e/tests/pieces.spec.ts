@@ -79,12 +79,12 @@ test('every tally explains itself', async ({ page }) => {
 test('a remedy in the margin is one click, and undo takes it back', async ({ page, sill }) => {
   const id = await copyOfDemo(sill);
   await page.goto(`/jobs/${id}/stock`);
-  await expect(page.getByRole('heading', { name: '7 spare boards' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: '8 spare boards' })).toBeVisible();
   await page.getByRole('button', { name: 'Buy the exact count' }).click();
   await expect(page.getByTestId('tally-to-buy')).toContainText('no spares');
   await expect(page.getByRole('heading', { name: /spare boards/ })).toHaveCount(0);
   await page.keyboard.press('Control+z');
-  await expect(page.getByTestId('tally-to-buy')).toContainText('+7 spare');
+  await expect(page.getByTestId('tally-to-buy')).toContainText('+8 spare');
   await saved(page);
 });
 
@@ -171,7 +171,7 @@ test.describe('with one thumb', () => {
     const id = await copyOfDemo(sill);
     await page.goto(`/jobs/${id}/stock`);
     await page.getByRole('button', { name: 'Notes' }).tap();
-    await expect(page.getByRole('heading', { name: '7 spare boards' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: '8 spare boards' })).toBeVisible();
     await page.getByRole('button', { name: 'Close' }).tap();
     await page.getByRole('link', { name: /^Build/ }).tap();
     await page.getByRole('button', { name: 'At the bench' }).tap();

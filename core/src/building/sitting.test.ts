@@ -184,3 +184,23 @@ test('a loose shelf measured too long for its uprights has no place for its pins
   expect(words(step).some((text) => text.includes('shelf pins') || text.startsWith('Bore'))).toBe(true);
   expect(made.filter(({ joint }) => joint.kind === 'pins')).toHaveLength(4);
 });
+
+test('legs on plates are screwed on with the case on its head; it is turned back before a drawer is hung', () => {
+  const { steps } = stepsIn(start('chest', { choices: { front: 'drawers', stand: 'bought' } }));
+  const stand = titled(steps, /^Fix what it stands on/);
+  expect(words(stand).join(' ')).toContain('All of it upside down, on a blanket.');
+  expect(words(stand).at(-1)).toMatch(/^Turn it over onto its feet/);
+  const places = steps.flatMap(({ operations }) =>
+    operations.flatMap((one) => (one.kind === 'place' ? [one.over] : [])),
+  );
+  expect(places.filter(Boolean)).toHaveLength(1);
+  expect(plain(steps.find(({ title }) => /level it/i.test(plain(title, 'in')))!.title, 'in')).toBe('Level it');
+});
+
+test('catches and stays are placed: where the magnet comes, how far from the hinge', () => {
+  const { steps } = stepsIn(start('cupboard', { choices: { front: 'drop front' } }));
+  const fitted = titled(steps, /^Fit the pulls, catches and stays/);
+  // A stay of 10 stands at 45 degrees when it is stretched: 10 over the root of two.
+  expect(words(fitted).find((one) => one.includes('stays'))).toContain('7 1/16 from the hinged edge');
+  expect(words(fitted).find((one) => one.includes('catches'))).toContain("under the case's top");
+});

@@ -115,7 +115,7 @@ function PieceForm({ piece }: { readonly piece: Piece }) {
       </div>
       <div className="row">
         <NumberField
-          label="Stands on it for years, lb"
+          label="Must carry for years, lb"
           optional
           least={1}
           most={MOST_CARRIED.top}
