@@ -20,6 +20,8 @@ for (const view of views) {
   page.on('pageerror', (error) => process.stderr.write(`${view}: ${error.message}\n`));
   await page.goto(base + path);
   await page.waitForTimeout(2500);
+  await page.getByText('Working out the plan').first().waitFor({ state: 'hidden', timeout: 60_000 });
+  await page.waitForTimeout(500);
   await page.screenshot({ path: `${folder}/${name ?? path!.replace(/\W+/g, '-')}.png` });
   await page.close();
 }
