@@ -22,6 +22,21 @@ import { boltFor, bradFor, BRADS, INSERTS, LAGS, SHORT_OF, woodScrew, type Faste
 import { railEndPositions } from './pocket-screws';
 import type { ShankLaid } from './shank';
 
+/** A plug of 3/8 wants a face so wide. */
+const LEAST_PLUGGED: Length = inches(1);
+
+/** The narrower way of the face of a part that a direction goes in by. */
+const faceOf = (part: Part, direction: Vec): Length =>
+  Math.min(
+    ...([0, 1, 2] as const)
+      .filter((axis) => Math.abs(dot(waysOf(part)[axis], direction)) < 0.5)
+      .map((axis) => sizeOf(part, axis)),
+  );
+
+/** The wood that the longest screw of gauge 8 holds. */
+const SLENDER: Length = inches(1.25);
+const isThin = ({ drilled, meeting }: Site): boolean => faceOf(drilled, meeting.normal) < LEAST_PLUGGED;
+
 type Chosen = {
   readonly fastener: Fastener;
   readonly sunk: Length;
@@ -76,7 +91,9 @@ function straightFor(by: Method, deep: Length, beyond: Length, lean: Length, sit
       const below = by === 'plugged screws' ? inches(3 / 8) : site.joint.kind === 'float' ? inches(1 / 4) : 0;
       const plugged = Math.min(below, Math.round(deep / 3));
       const lapped = site.joint.kind === 'lap';
-      const fastener = woodScrew(deep - (lapped ? 0 : Math.max(plugged, lean)), beyond);
+      // In a thin edge only a slender screw has wood round its counterbore: it goes down until it bites.
+      const grip = site.joint.kind === 'float' && isThin(site) ? Math.min(deep, SLENDER) : deep;
+      const fastener = woodScrew(grip - (lapped ? 0 : Math.max(plugged, lean)), beyond);
       return { fastener, sunk: sunkTo(fastener.length, Math.min(DEEP_BITE, deep), plugged), bite: inches(1 / 4) };
     }
   }
@@ -116,17 +133,6 @@ function placesAlong(length: Length, by: Method, { joint, units }: Site, reverse
   return spaced(length, by === 'lag screws' || by === 'inserts' ? inches(12) : inches(8), inches(2.5), units);
 }
 
-/** A plug of 3/8 wants a face so wide. */
-const LEAST_PLUGGED: Length = inches(1);
-
-/** The narrower way of the face of a part that a direction goes in by. */
-const faceOf = (part: Part, direction: Vec): Length =>
-  Math.min(
-    ...([0, 1, 2] as const)
-      .filter((axis) => Math.abs(dot(waysOf(part)[axis], direction)) < 0.5)
-      .map((axis) => sizeOf(part, axis)),
-  );
-
 /**
  * Straight through one part into the other: screws, lags, bolts, inserts, brads. A rail's come through what it ends on.
  */
@@ -151,13 +157,15 @@ export function straight(by: Method, site: Site): JointLayout | null {
   // Wide meetings take their screws in zigzag: two in one line of grain split it.
   const zigzag = by !== 'brads' && far - near >= inches(2.5);
   const targets = placesAlong(length, by, site, reversed);
+  // In the edge of a float there is wood round a counterbore in the middle alone.
+  const isNarrow = joint.kind === 'float' && isThin(site);
   // Along what is longer than a hand they stand at easy marks from its end.
   const [size, up] = [sizeOf(drilled, run), run !== 0 && waysOf(drilled)[run][2] > 0.7];
   const marked = (place: Length) => (up ? size - toMark(size - place, units) : toMark(place, units));
   const rows = shifted(low, targets).map((place) => (length > inches(6) ? marked(place) : place));
   const across = (place: Length, face: 1 | -1): number => {
     const turn = Math.round((place - low) / inches(2)) % 2 === 0 ? 1 : -1;
-    const off = zigzag && targets.length > 1 ? 0.2 * turn * face : face > 0 ? 0 : 0.25;
+    const off = zigzag && targets.length > 1 ? 0.2 * turn * face : face > 0 || isNarrow ? 0 : 0.25;
     // To a mark of the tape: it is marked from the side.
     return Math.max(near, Math.min(far, roundToTape(near + (far - near) * (0.5 + off), units)));
   };
