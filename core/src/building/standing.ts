@@ -110,5 +110,8 @@ export function standingsFor(joints: readonly Fastening[], making: Making, telle
     const [part, onto] = [whole(drilled), whole(into)];
     return joint.apart || part === onto ? [] : (standingOf(part, onto, teller) ?? []);
   });
-  return [...new Map(rows.map((row) => [`${row.part} ${row.onto}`, row])).values()];
+  // Told once, from whichever of the two it is said first.
+  return [
+    ...new Map(rows.map((row) => [[row.part, row.onto].sort().join(' '), row] as const).reverse()).values(),
+  ].reverse();
 }

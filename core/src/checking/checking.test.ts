@@ -208,6 +208,9 @@ describe('parts', () => {
     };
     // 42 pi / 24 is 5.5; 48 / 24 is 2.
     expect([at('pedestal', 'round'), at('bench', 'rectangle')]).toEqual([5, 2]);
+    expect(plain(finding(job(newPiece('t', 'pedestal')), 'seats')!.because, 'in')).toMatch(
+      /^One every 24 round its rim\./,
+    );
   });
 });
 

@@ -39,6 +39,10 @@ export function betweenLegs(piece: Piece, parts: readonly Part[]): Length {
 const endOverhang = (piece: Piece, parts: readonly Part[]): Length =>
   Math.min(piece.size.length, ...onFloor(parts).map((box) => box.min[0]));
 
+/** Whether people sit all round a rim, with no leg between them. */
+export const sitsRound = (piece: Piece, deck: 'rectangle' | 'round' | 'octagon'): boolean =>
+  deck !== 'rectangle' && familyOf(piece).id === 'pedestal';
+
 export type Seating = { readonly sides: number; readonly ends: number; readonly total: number };
 
 /**
@@ -51,7 +55,7 @@ export function seating(piece: Piece, parts: readonly Part[], deck: 'rectangle' 
     const seats = Math.floor(size.length / PLACE);
     return { sides: seats, ends: 0, total: seats };
   }
-  if (deck !== 'rectangle' && familyOf(piece).id === 'pedestal') {
+  if (sitsRound(piece, deck)) {
     const around = Math.floor((Math.PI * Math.min(size.length, size.width)) / PLACE);
     return { sides: around, ends: 0, total: around };
   }

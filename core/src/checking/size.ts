@@ -6,7 +6,7 @@ import { buildPiece, choosable, topCandidates, topOf } from '../piece';
 import { sizesIn, sizesOf, type Nominal } from '../stock';
 import { dim, say } from '../words';
 import type { PieceFacts } from './facts';
-import { END_SEAT_OVERHANG, KNEES, PLACE, USUAL_HEIGHT, betweenLegs, kneeRoom, seating } from './people';
+import { END_SEAT_OVERHANG, KNEES, PLACE, USUAL_HEIGHT, betweenLegs, kneeRoom, seating, sitsRound } from './people';
 
 /** Whether a piece can still be built after a change, of boards as long as are sold. */
 function canBecome(piece: Piece, job: Job, change: Change): boolean {
@@ -22,6 +22,7 @@ export function sizeNotes({ piece, parts }: PieceFacts, job: Job): readonly Find
   const found: Finding[] = [];
   const { size } = piece;
   const seats = seating(piece, parts, topOf(piece)?.deck ?? 'rectangle');
+  const isRound = sitsRound(piece, topOf(piece)?.deck ?? 'rectangle');
   const table = parts.length > 0 && topOf(piece) !== null;
   const knees = kneeRoom(parts);
   const sitting = table && (piece.use === 'dining' || piece.use === 'desk');
@@ -33,7 +34,9 @@ export function sizeNotes({ piece, parts }: PieceFacts, job: Job): readonly Find
     found.push(
       note(piece.id, 'seats', 'care', 'brief', {
         title: say`Seats ${seats.total}, not ${piece.seats}`,
-        because: say`A place is ${dim(PLACE)} wide: ${seats.sides / 2} fit between the legs on each side, ${seats.ends} at the ends${seats.ends === 0 ? say` (an end seat needs ${dim(END_SEAT_OVERHANG)} of overhang)` : ''}.`,
+        because: isRound
+          ? say`A place is ${dim(PLACE)} wide: ${seats.total} fit round its rim.`
+          : say`A place is ${dim(PLACE)} wide: ${seats.sides / 2} fit between the legs on each side, ${seats.ends} at the ends${seats.ends === 0 ? say` (an end seat needs ${dim(END_SEAT_OVERHANG)} of overhang)` : ''}.`,
         numbers: { seats: seats.total, wanted: piece.seats },
         remedies: canBecome(piece, job, longer) ? [{ label: say`Make it ${dim(length)} long`, changes: [longer] }] : [],
       }),
@@ -42,7 +45,7 @@ export function sizeNotes({ piece, parts }: PieceFacts, job: Job): readonly Find
     found.push(
       note(piece.id, 'seats', 'good', 'brief', {
         title: say`Seats ${seats.total}`,
-        because: say`${seats.sides / 2} a side at ${dim(PLACE)} each, ${seats.ends === 0 ? 'none' : '1'} at each end.${knees === null ? '' : say` Knees have ${dim(knees)} under the apron.`}`,
+        because: say`${isRound ? say`One every ${dim(PLACE)} round its rim` : say`${seats.sides / 2} a side at ${dim(PLACE)} each, ${seats.ends === 0 ? 'none' : '1'} at each end`}.${knees === null ? '' : say` Knees have ${dim(knees)} under the apron.`}`,
         numbers: { seats: seats.total },
       }),
     );

@@ -66,9 +66,9 @@ export const breadboard = top({
         0,
       );
       // Held fast in the middle alone: what is farther out moves behind the end board with the seasons.
-      for (const board of boards)
-        if (isMiddle(boxOf(kit.get(board)), room.width)) kit.join('rail end', board, name);
-        else kit.join('float', name, board);
+      const isFast = (board: string) => isMiddle(boxOf(kit.get(board)), room.width);
+      for (const board of boards.filter(isFast)) kit.join('rail end', board, name);
+      for (const board of boards.filter((one) => !isFast(one))) kit.join('float', name, board);
     });
     kit.assemble('field', say`Glue up the top`, boards);
     kit.assemble('top', say`Fix the end boards`, ['B1', 'B2'], ['field']);
