@@ -1,7 +1,17 @@
 import { first } from '../lists';
 import { inches, toInches, type Length } from '../length';
 import { applyChanges, note, set, type Change, type Finding, type Job, type Piece } from '../job';
-import { buildPiece, choosable, familyOf, settled, topCandidates, type PieceModel } from '../piece';
+import {
+  boxOf,
+  buildPiece,
+  choosable,
+  extent,
+  familyOf,
+  settled,
+  topCandidates,
+  type Part,
+  type PieceModel,
+} from '../piece';
 import { sizesOf } from '../stock';
 import { BOOKS, bendsBy, decksOf, sagOf, shows, showsAt, type Deck, type Load, type Sag } from '../strength';
 import { dim, say } from '../words';
@@ -67,8 +77,14 @@ function wayOut({ piece }: PieceFacts, job: Job, kind: Deck['kind']): Finding['r
   return [];
 }
 
+/** Lower than it is long either way: a batten or a rail, not the side of a case. */
+const lies = (part: Part): boolean => {
+  const box = boxOf(part);
+  return extent(box, 2) < Math.max(extent(box, 0), extent(box, 1));
+};
 /** What carries a deck hangs on one line itself: a batten on a beam in its middle, held at its ends by a ring. */
-const isBalanced = ({ carried }: Deck): boolean => carried.some((way) => way.some(({ on }) => on.length === 1));
+const isBalanced = ({ carried }: Deck): boolean =>
+  carried.some((way) => way.some(({ part, on }) => on.length === 1 && lies(part)));
 
 /**
  * The worst of a kind of deck. Where what carries it is itself carried in one line, no beam formula says how it bends:

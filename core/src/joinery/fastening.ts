@@ -5,6 +5,7 @@ import type { Solid, Vec } from '../solid';
 import { isBoard, isSheet, SPECIES, speciesOf } from '../stock';
 import type { Fastener } from './fasteners';
 import type { Means } from './kinds';
+import { isOnTop } from './layout';
 import type { Trouble } from './placing';
 import type { ShankLaid, Shank } from './shank';
 
@@ -58,3 +59,7 @@ export type Fastening = {
 const DENSE = 40;
 export const isDense = ({ material }: Part): boolean =>
   isBoard(material) && !isSheet(material) && SPECIES[speciesOf(material)].density >= DENSE;
+
+/** Whether a joint lets the wood of a top move: clips, slots, and bolts in slots under it. */
+export const letsMove = ({ by, joint }: Pick<Fastening, 'by' | 'joint'>): boolean =>
+  by === 'clips' || by === 'slotted screws' || (by === 'inserts' && isOnTop(joint.kind));

@@ -5,7 +5,6 @@ import { raysIn, times, type Cell, type Vec } from '../solid';
 import { type Meeting } from './meeting';
 import type { Fastener } from './fasteners';
 import { edgePositions } from './pocket-screws';
-import type { Fastening } from './fastening';
 import type { ShankLaid } from './shank';
 
 /** A joint to be laid out: `first` is the part that is drilled, or that a rail's screws come through. */
@@ -67,10 +66,6 @@ export const times3 = (values: readonly number[]): Vec => [first(values), nth(va
 
 /** A rail under a top. */
 export const isOnTop = (kind: Joint['kind']): boolean => kind === 'top screws' || kind === 'top clips';
-
-/** Whether a joint lets the wood of a top move: clips, slots, and bolts in slots under it. */
-export const letsMove = ({ by, joint }: Pick<Fastening, 'by' | 'joint'>): boolean =>
-  by === 'clips' || by === 'slotted screws' || (by === 'inserts' && isOnTop(joint.kind));
 
 /** A board with square ends and nothing cut out of it. */
 export const isPlain = ({ cuts, outline, ends: { left, right } }: Part): boolean =>

@@ -108,14 +108,14 @@ function topGrip(model: Model, parts: readonly Part[]): Grip | null {
 }
 
 /** What a piece is for. */
-export type Asked = Pick<Piece, 'use' | 'carries'>;
+export type Purpose = Pick<Piece, 'use' | 'carries'>;
 
 /** The loads that a piece of such a use is judged by. */
 export function casesOf(
   model: Model,
   parts: readonly Part[],
   joints: readonly Joint[],
-  { use, carries }: Asked,
+  { use, carries }: Purpose,
 ): readonly LoadCase[] {
   const top = topGrip(model, parts);
   const one = (

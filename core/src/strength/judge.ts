@@ -1,7 +1,7 @@
 import { nth } from '../lists';
 import type { Fastening } from '../joinery';
 import type { Part } from '../piece';
-import { casesOf, PUSH, type Asked, type CaseKind, type LoadCase } from './cases';
+import { casesOf, PUSH, type Purpose, type CaseKind, type LoadCase } from './cases';
 import { given, motionOf, type Mode } from './frame';
 import { modelOf, type Model } from './model';
 import type { Hold } from './springs';
@@ -131,7 +131,7 @@ export const OVERASKED = 1.25;
 const known = new WeakMap<readonly Fastening[], Judged>();
 
 /** A piece as it is fastened under all loads of its use. Kept with the fastenings. */
-export function judgedFor(parts: readonly Part[], made: readonly Fastening[], asked: Asked): Judged {
+export function judgedFor(parts: readonly Part[], made: readonly Fastening[], asked: Purpose): Judged {
   const before = known.get(made);
   if (before) return before;
   const model = modelOf(parts, made);

@@ -1,7 +1,6 @@
 import { first, sure } from '../../lists';
 import { told, together, type Operation } from '../../work';
-import { fastenerOf, isDense, type Fastening } from '../fastening';
-import { letsMove } from '../layout';
+import { fastenerOf, isDense, letsMove, type Fastening } from '../fastening';
 import { boring, bought, clearanceHoles, drawnOut, driving, endOf, throughOf } from '../making';
 import type { JointBench, WayToJoin } from '../method';
 import { straight } from '../straight';
