@@ -1,6 +1,6 @@
 import { first, last } from '../lists';
 import { inches } from '../length';
-import { able, clampsOver, WAYS } from '../job';
+import { clampsOver, toolFor, WAYS } from '../job';
 import { blankOf, leftOn } from '../milling';
 import type { Part } from '../piece';
 import { say } from '../words';
@@ -59,8 +59,8 @@ function laminationSteps(making: Making): readonly Draft[] {
     const rounds = Math.ceil(group.length / beside);
     const name = at === 0 ? '' : `-${at + 1}`;
     const rip = blankFor(part, making)?.rip ?? null;
-    const ripTool = WAYS.rip.find((way) => able(making.shop.tools, [way]))?.[0] ?? null;
-    const tool = WAYS.angle.find((way) => able(making.shop.tools, [way]))?.[0] ?? null;
+    const ripTool = toolFor(making.shop.tools, WAYS.rip);
+    const tool = toolFor(making.shop.tools, WAYS.angle);
     const { extra } = leftOn(part, making.piece, making.shop);
     const laminate = { kind: 'laminate' as const, plies: part.plies, each, together: beside, noun: part.name, rounds };
     return [
@@ -116,7 +116,7 @@ function trimSteps(making: Making): readonly Draft[] {
     .filter((part) => part.plies === 1 && part.fit === null && !making.panelOf.has(part.id))
     .map((part) => ({ part, ...leftOn(part, making.piece, making.shop) }))
     .filter(({ extra }) => extra > 0);
-  const tool = WAYS.angle.find((way) => able(making.shop.tools, [way]))?.[0] ?? null;
+  const tool = toolFor(making.shop.tools, WAYS.angle);
   const ops = together(long, ({ part, extra, extraFor }) => `${part.length} ${extra} ${extraFor}`).map((group) => {
     const { part, extra, extraFor } = first(group);
     const why = extraFor === 'cutting off the snipe' ? ('snipe' as const) : ('long' as const);

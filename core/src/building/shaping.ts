@@ -1,6 +1,6 @@
 import { first, nth } from '../lists';
 import { inches, type Length, type Units } from '../length';
-import { able, WAYS, type Ways } from '../job';
+import { toolFor, WAYS, type Ways } from '../job';
 import { middleOfParts } from '../joinery';
 import { angled, shortLength, type Part } from '../piece';
 import type { Outline } from '../solid';
@@ -97,7 +97,7 @@ function endsOperations(parts: readonly Part[], making: Making): readonly Operat
   );
   return alike.map((group) => {
     const { part, ends } = first(group);
-    const tool = WAYS.angle.find((way) => able(making.shop.tools, [way]))?.[0] ?? null;
+    const tool = toolFor(making.shop.tools, WAYS.angle);
     const does = { kind: 'mitre' as const, ends, length: part.length, short: shortLength(part) };
     return operation(
       making,
@@ -140,7 +140,7 @@ function outlineOperations(parts: readonly Part[], making: Making): readonly Ope
   );
   return alike.map((group) => {
     const { part, outline } = first(group);
-    const tool = WAYS.curve.find((way) => able(making.shop.tools, [way]))?.[0] ?? null;
+    const tool = toolFor(making.shop.tools, WAYS.curve);
     const does = {
       kind: 'outline' as const,
       outline,
@@ -180,7 +180,7 @@ function cutOperations(parts: readonly Part[], when: When, making: Making): read
       for: names,
       says,
     };
-    const owned = (ways: Ways) => ways.find((way) => able(making.shop.tools, [way]))?.[0] ?? null;
+    const owned = (ways: Ways) => toolFor(making.shop.tools, ways);
     const tool =
       kind === 'hole' ? 'drill' : when === 'square' ? owned(WAYS.groove) : kind === 'taper' ? owned(WAYS.taper) : null;
     return operation(

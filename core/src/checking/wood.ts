@@ -14,7 +14,6 @@ import {
   WINTER_MOISTURE,
   type BoardKey,
   type Lumber,
-  type Species,
 } from '../stock';
 import { about, dim, listOf, say, tag, type Phrase } from '../words';
 import type { Fastening } from '../joinery';
@@ -78,14 +77,15 @@ function crossNotes(piece: Piece, held: readonly HeldAcross[]): readonly Finding
 
 /** What is bought for outside, and what does not last there. */
 function outsideNote(piece: Piece, parts: readonly Part[]): readonly Finding[] {
-  const rots = !('durable' in LUMBER[piece.wood]) && parts.some(({ material }) => isBoard(material));
+  const board = parts.find(({ material }) => isBoard(material));
+  const rots = board !== undefined && !('durable' in LUMBER[piece.wood]);
   const swells = parts.filter(({ material }) => isSheet(material) && !material.startsWith('exterior'));
   const lasts = LUMBER_NAMES.filter((line) => 'durable' in LUMBER[line] && isInRegion(line, piece.wood));
   return [
     note(piece.id, 'outside', rots || swells.length > 0 ? 'care' : 'good', 'shape', {
       about: swells.map(({ id }) => id),
       title: rots || swells.length > 0 ? say`Not all of it lasts outside` : say`Bought for outside`,
-      because: say`Waterproof glue and coated screws are on the list, exterior plywood where there is any.${rots ? say` The ${SPECIES[speciesIn(piece, parts)].name} in it rots where water stands: keep its feet off the ground, seal its end grain, and coat it again when it wears.` : ''}${swells.length > 0 ? say` ${listOf(swells.slice(0, 4).map(({ tag: name }) => tag(name)))} swell in the wet.` : ''}`,
+      because: say`Waterproof glue and coated screws are on the list, exterior plywood where there is any.${rots ? say` The ${SPECIES[speciesOf(board.material as BoardKey)].name} in it rots where water stands: keep its feet off the ground, seal its end grain, and coat it again when it wears.` : ''}${swells.length > 0 ? say` ${listOf(swells.slice(0, 4).map(({ tag: name }) => tag(name)))} swell in the wet.` : ''}`,
       remedies: rots
         ? lasts.map((line) => ({
             label: say`Take ${LUMBER[line].name.toLowerCase()}`,
@@ -96,10 +96,6 @@ function outsideNote(piece: Piece, parts: readonly Part[]): readonly Finding[] {
   ];
 }
 const isInRegion = (line: Lumber, other: Lumber): boolean => LUMBER[line].region === LUMBER[other].region;
-const speciesIn = (piece: Piece, parts: readonly Part[]): Species => {
-  const board = parts.find(({ material }) => isBoard(material));
-  return board ? speciesOf(board.material as BoardKey) : LUMBER[piece.wood].woods['2x'];
-};
 
 /** Movement, stiffness and tipping: estimates for ordinary home use, not an engineer's rating. */
 export function woodNotes(facts: PieceFacts, job: Job): readonly Finding[] {

@@ -69,5 +69,9 @@ export const WAYS = {
   bead: [['router']],
 } as const satisfies Record<string, Ways>;
 
+/** The first tool of the first way that a shop has all tools for; null where it has none. */
+export const toolFor = (tools: readonly Tool[], ways: Ways): Tool | null =>
+  ways.find((way) => able(tools, [way]))?.[0] ?? null;
+
 export const able = (tools: readonly Tool[], ways: Ways): boolean =>
   ways.some((way) => way.every((tool) => tools.includes(tool)));

@@ -1,7 +1,6 @@
 import { sure } from '../lists';
 import { inches, toInches, type Length } from '../length';
 import type { Piece } from '../job';
-import type { Vec } from '../solid';
 import { topOf } from './families';
 import type { Motion, Part } from './part';
 import { boxOf, cornersOf, openedBy, solidOf } from './shape';
@@ -16,12 +15,6 @@ const LEANS = 50;
 /** What tips a piece that stands open: so many pounds on the front of what, where an ordinary home may see as much. */
 export type TipsOpen = { readonly what: 'drawer' | 'drop front'; readonly pounds: number; readonly part: Part };
 
-const middle = (points: readonly Vec[]): Vec =>
-  ([0, 1, 2] as const).map((axis) => {
-    const all = points.map((point) => point[axis]);
-    return (Math.min(...all) + Math.max(...all)) / 2;
-  }) as unknown as Vec;
-
 /** What opens towards the front, and what it is called; null for doors, which swing beside the feet. */
 const kindOf = ({ how }: Motion): TipsOpen['what'] | null =>
   how.kind === 'slide' ? (how.along[1] < 0 ? 'drawer' : null) : Math.abs(how.axis[0]) > 0.9 ? 'drop front' : null;
@@ -35,18 +28,19 @@ export function tipsOpen(parts: readonly Part[], motions: readonly Motion[]): Ti
   const standing = parts.filter((part) => !part.loose && boxOf(part).min[2] === 0);
   if (opens.length === 0 || standing.length === 0) return null;
   const feet = Math.min(...standing.map((part) => boxOf(part).min[1]));
-  const pointsOf = (part: Part): readonly Vec[] => {
+  // Its front and its middle from front to back, opened where it opens.
+  const reachOf = (part: Part) => {
     const motion = opens.find((one) => one.parts.includes(part.id));
-    return cornersOf(motion ? openedBy(solidOf(part), motion, 1) : solidOf(part));
+    const all = cornersOf(motion ? openedBy(solidOf(part), motion, 1) : solidOf(part)).map(([, y]) => y);
+    return { front: Math.min(...all), middle: (Math.min(...all) + Math.max(...all)) / 2 };
   };
   const solid = parts.filter(({ loose }) => !loose);
-  const holds = solid.reduce((sum, part) => sum + weightOf(part) * toInches(middle(pointsOf(part))[1] - feet), 0);
+  const holds = solid.reduce((sum, part) => sum + weightOf(part) * toInches(reachOf(part).middle - feet), 0);
   const loads = opens.flatMap((motion): readonly TipsOpen[] => {
     const own = solid.filter(({ id }) => motion.parts.includes(id));
     if (own.length === 0) return [];
-    const front = (part: Part) => Math.min(...pointsOf(part).map((point) => point[1]));
-    const part = own.reduce((a, b) => (front(b) < front(a) ? b : a));
-    const reach = toInches(feet - front(part));
+    const part = own.reduce((a, b) => (reachOf(b).front < reachOf(a).front ? b : a));
+    const reach = toInches(feet - reachOf(part).front);
     const what = sure(kindOf(motion), 'way it opens');
     return reach > 0 ? [{ what, part, pounds: Math.max(0, holds / reach) }] : [];
   });

@@ -1,6 +1,6 @@
 import { last, nth } from '../lists';
 import { toInches, type Length } from '../length';
-import { able, kerfFor, WAYS, type Shop, type Tool } from '../job';
+import { kerfFor, toolFor, WAYS, type Shop, type Tool } from '../job';
 import type { Board, CutPiece } from '../buying';
 import { lean } from '../cutting';
 import type { Rip } from '../milling';
@@ -75,13 +75,15 @@ function numberCuts(sawn: readonly SawnBoard[], shop: Shop): readonly NumberedCu
   });
 }
 
-const first = (shop: Shop, ways: readonly (readonly Tool[])[]): Tool | null =>
-  ways.find((way) => able(shop.tools, [way]))?.[0] ?? null;
-
 /** What crosscuts a board so wide, turned so far: a mitre saw where it reaches. */
 function crosscutTool(shop: Shop, width: Length, angle: number): Tool | null {
   const reaches = width <= shop.crosscut && angle <= shop.mitre;
-  return first(shop, [...(reaches ? [['mitre saw'] as const] : []), ['circular saw'], ['table saw'], ['hand saw']]);
+  return toolFor(shop.tools, [
+    ...(reaches ? [['mitre saw'] as const] : []),
+    ['circular saw'],
+    ['table saw'],
+    ['hand saw'],
+  ]);
 }
 
 /** A piece with the cut that frees it, and the one that begins it where its left end is slanted and cut on its own. */
@@ -142,7 +144,7 @@ function fenceSetup(id: string, rows: readonly ToRip[], shop: Shop): Setup {
   const pieces = rows.flatMap((row) => row.pieces);
   const both = rows.some(({ rip }) => rip.why === 'square edges');
   const { from } = rows.find(({ rip }) => rip.why === 'square edges')?.rip ?? nth(rows, 0).rip;
-  const tool = first(shop, WAYS.rip);
+  const tool = toolFor(shop.tools, WAYS.rip);
   const jointer = shop.tools.includes('jointer');
   const share = (k: number, of: number) => from - Math.round(((from - to) * k) / of);
   // A fence needs a straight edge: without a jointer each edge goes through twice, which straightens as well.
@@ -255,7 +257,9 @@ function sheetSetups(sawn: readonly SawnBoard[], cuts: readonly NumberedCut[], s
     for (let at = 2; names.has(id); at++) id = `${base}:${at}`;
     names.add(id);
     const tool =
-      'sheet' in board.offer ? first(shop, [['circular saw', 'guide'], ['table saw']]) : first(shop, WAYS.rip);
+      'sheet' in board.offer
+        ? toolFor(shop.tools, [['circular saw', 'guide'], ['table saw']])
+        : toolFor(shop.tools, WAYS.rip);
     return [
       drawnUp({
         id,

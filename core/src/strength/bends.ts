@@ -2,7 +2,7 @@ import { nth } from '../lists';
 import type { Fastening } from '../joinery';
 import { toInches } from '../length';
 import type { Part } from '../piece';
-import type { Vec } from '../solid';
+import { gripOn } from './cases';
 import type { Deck } from './decks';
 import { motionOf, type Force, type Grip } from './frame';
 import { modelOf } from './model';
@@ -21,20 +21,11 @@ export function bendsBy(parts: readonly Part[], made: readonly Fastening[], deck
   const model = modelOf(parts, made);
   const { min, max } = deck.box;
   const along = max[0] - min[0] >= max[1] - min[1] ? 0 : 1;
-  const at = (share: number): Vec => {
-    const point: [number, number, number] = [(min[0] + max[0]) / 2, (min[1] + max[1]) / 2, max[2]];
-    point[along] = min[along] + (max[along] - min[along]) * share;
-    return point.map(toInches) as unknown as Vec;
-  };
   const grips = SHARES.flatMap((share): readonly Grip[] => {
-    const point = at(share);
-    const off = ({ id }: Part) =>
-      Math.min(
-        ...(model.of.get(id)?.places ?? []).map((place) => Math.hypot(place[0] - point[0], place[1] - point[1])),
-      );
-    const part = deck.parts.reduce((best, next) => (off(next) < off(best) ? next : best));
-    const laid = model.of.get(part.id);
-    return laid ? [laid.gripAt(point)] : [];
+    const place: [number, number] = [toInches(min[0] + max[0]) / 2, toInches(min[1] + max[1]) / 2];
+    place[along] = toInches(min[along] + (max[along] - min[along]) * share);
+    const grip = gripOn(model, deck, ...place);
+    return grip ? [grip.at] : [];
   });
   const rest = model.answer(model.weight, { isHeld: true })?.moved;
   if (grips.length < SHARES.length || !rest) return null;

@@ -33,7 +33,12 @@ const STANDING = 300;
 export const BOOKS = 25;
 
 /** Where a plan's point over a deck is held: its part there, or the nearest. */
-function gripOn(model: Model, deck: Deck, x: number, y: number): { readonly at: Grip; readonly part: Part } | null {
+export function gripOn(
+  model: Model,
+  deck: Deck,
+  x: number,
+  y: number,
+): { readonly at: Grip; readonly part: Part } | null {
   const z = toInches(deck.box.max[2]);
   const point: Vec = [x, y, z];
   const off = ({ id }: Part) => {

@@ -102,31 +102,30 @@ export const bolts: WayToJoin = {
   lays: (site) => straight('bolts', site),
   buys: bought,
   strength: lagPounds,
-  prepares: (joints, bench) => [
-    ...clearanceHoles(joints, bench, 'bolts'),
-    ...together(nutHoles(joints, bench.middle), ({ deep }) => String(deep)).flatMap((alike) =>
-      boring(
-        alike.map(({ site }) => site),
-        [{ bit: NUT_HOLE, deep: first(alike).deep, as: 'hole' }],
-        'nuts',
-        alike.map(({ item }) => item),
-        bench,
-        { minutes: 2, name: `nut-${first(alike).deep}` },
-      ),
-    ),
-    ...[nutCounterbores(joints)]
-      .filter((rows) => rows.length > 0)
-      .flatMap((rows) =>
+  prepares: (joints, bench) => {
+    const through = nutCounterbores(joints);
+    return [
+      ...clearanceHoles(joints, bench, 'bolts'),
+      ...together(nutHoles(joints, bench.middle), ({ deep }) => String(deep)).flatMap((alike) =>
         boring(
-          rows.map(({ site }) => site),
-          [{ bit: NUT_HOLE, deep: NUT_SUNK, as: 'counterbore' }],
+          alike.map(({ site }) => site),
+          [{ bit: NUT_HOLE, deep: first(alike).deep, as: 'hole' }],
           'nuts',
-          rows.map(({ item }) => item),
+          alike.map(({ item }) => item),
           bench,
-          { minutes: 1, name: 'nut-sunk' },
+          { minutes: 2, name: `nut-${first(alike).deep}` },
         ),
       ),
-  ],
+      ...boring(
+        through.map(({ site }) => site),
+        [{ bit: NUT_HOLE, deep: NUT_SUNK, as: 'counterbore' }],
+        'nuts',
+        through.map(({ item }) => item),
+        bench,
+        { minutes: 1, name: 'nut-sunk' },
+      ),
+    ];
+  },
   makes: (joints, bench) =>
     together(joints, nutsOf).flatMap((alike) =>
       driving(alike, bench, { washer: true, nuts: nutsOf(first(alike)), minutes: 2 }),
