@@ -21,7 +21,16 @@ export * from './calendar';
 export * from './checking';
 export * from './formats';
 export * from './rehearsal';
-export { BOOKS, leanOn, type Lean, type Leaned } from './strength';
+export {
+  BOOKS,
+  forecastOf,
+  leanOn,
+  type CutBy,
+  type Expected,
+  type Forecast,
+  type Lean,
+  type Leaned,
+} from './strength';
 export * from './plan';
 export * from './helps';
 export * from './costing';

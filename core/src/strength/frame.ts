@@ -138,6 +138,8 @@ type HowLoaded = {
   readonly off?: readonly number[];
   /** Modes that have given way in part: the share of their stiffness that is left. */
   readonly left?: ReadonlyMap<Mode, number>;
+  /** Modes that are at rest not at 0 but at so much, in or rad: parts cut so far from what they should be. */
+  readonly misfits?: readonly (readonly [Mode, number])[];
 };
 export type LoadAnswer = (forces: readonly Force[], asking?: HowLoaded) => Response | null;
 
@@ -180,12 +182,14 @@ export function solver({ nodes, modes, feet }: Structure): LoadAnswer {
     known.set(key, anew);
     return anew;
   };
-  return (forces, { isHeld = false, off = [], left } = {}) => {
+  return (forces, { isHeld = false, off = [], left, misfits = [] } = {}) => {
     const load = new Float64Array(6 * nodes);
     for (const { at, force } of forces)
       for (const { node, share, arm } of at)
         for (const [unknown, by] of terms(node, times(force, share), times(cross(arm, force), share)))
           addAt(load, spot(unknown), by);
+    for (const [{ stiffness, on }, rest] of misfits)
+      for (const [unknown, by] of on) addAt(load, spot(unknown), stiffness * rest * by);
     let lifted = new Set(off);
     for (let tried = 0; tried < TRIES; tried++) {
       const matrixed = left ? made(lifted, left) : standing(lifted);

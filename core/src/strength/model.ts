@@ -17,7 +17,7 @@ export type Model = {
   /** The body that a part belongs to; none for what is loose, or hangs on what opens. */
   readonly of: ReadonlyMap<string, LaidBody>;
   readonly ties: readonly Tie[];
-  readonly feet: readonly { readonly point: Vec; readonly grip: Grip }[];
+  readonly feet: readonly { readonly of: LaidBody; readonly point: Vec; readonly grip: Grip }[];
   /** Its own weight. */
   readonly weight: readonly Force[];
   readonly answer: LoadAnswer;
@@ -93,7 +93,9 @@ function modelled(parts: readonly Part[], fastenings: readonly Fastening[]): Mod
     const { item, ways, along, about } = hold;
     return { hold, modes: spring({ a: gripOn(item.drilled), b: gripOn(item.into), ways, along, about }) };
   });
-  const stands = laid.flatMap((one, at) => (feet[at] ?? []).map((point) => ({ point, grip: one.gripAt(point) })));
+  const stands = laid.flatMap((one, at) =>
+    (feet[at] ?? []).map((point) => ({ of: one, point, grip: one.gripAt(point) })),
+  );
   const answer = solver({
     nodes,
     modes: [...laid.flatMap(({ modes }) => modes), ...ties.flatMap(({ modes }) => modes)],

@@ -13,6 +13,7 @@ export const QUIET: Edges = {
     rehearsed: never,
     jointWays: never,
     leanedOn: never,
+    forecastFor: never,
     stopPlan: () => {},
     stopProof: () => {},
   },

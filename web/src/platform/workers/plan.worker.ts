@@ -4,13 +4,16 @@ import wasm from 'highs/runtime?url';
 import { loadIntegerSolver } from '@sill/core/highs';
 import {
   compareTops,
+  forecastOf,
   leanOn,
+  readingsOf,
   newPlanCache,
   planByMaterials,
   planJob,
   rehearse,
   waysOfJoint,
   type CutProblem,
+  type Forecast,
   type Job,
   type Lean,
   type Leaned,
@@ -137,6 +140,13 @@ const worker = {
   lean(job: Job, pieceId: string, lean: Lean, today: string): Leaned | null {
     const facts = planJob(job, { today, effort: 'quick', cache }).pieces.find(({ piece }) => piece.id === pieceId);
     return facts ? leanOn(facts.parts, facts.fastenings, lean) : null;
+  },
+  forecast(job: Job, pieceId: string, today: string): Forecast | null {
+    const { pieces, setups } = planJob(job, { today, effort: 'quick', cache });
+    const facts = pieces.find(({ piece }) => piece.id === pieceId);
+    return facts && facts.parts.length > 0
+      ? forecastOf(facts.parts, facts.fastenings, setups, readingsOf(job, pieceId).asBuilt)
+      : null;
   },
   rehearse(plan: Plan, job: Job): Rehearsal {
     return rehearse(plan, job);

@@ -1,5 +1,5 @@
 import { proxy } from 'comlink';
-import type { Job, Lean, Leaned, Nominal, Plan, Rehearsal, TopOption, WayCompared } from '@sill/core';
+import type { Forecast, Job, Lean, Leaned, Nominal, Plan, Rehearsal, TopOption, WayCompared } from '@sill/core';
 import { today } from '../today';
 import { asking, Stopped, WorkerGone } from './asking';
 import { newReceiver, type LightPlan } from './handing';
@@ -46,6 +46,10 @@ export const topOptions = (job: Job, plan: Plan, pieceId: string): Promise<reado
 /** What comes of a load on a piece; null where its part carries nothing. */
 export const leanedOn = (job: Job, pieceId: string, lean: Lean): Promise<Leaned | null> =>
   quick.ask((remote) => remote.lean(job, pieceId, lean, today()));
+
+/** How true a piece comes out, cut as planned; null where it could not be built. */
+export const forecastFor = (job: Job, pieceId: string): Promise<Forecast | null> =>
+  quick.ask((remote) => remote.forecast(job, pieceId, today()));
 
 /** A plan carried out as it is told, operation by operation. */
 export const rehearsed = (plan: Plan, job: Job): Promise<Rehearsal> =>

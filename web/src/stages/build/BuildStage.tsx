@@ -11,6 +11,7 @@ import { Words } from '../../words/Words';
 import { StageHead } from '../shared/StageHead';
 import { Waiting } from '../shared/Waiting';
 import { BenchMode } from './BenchMode';
+import { HowTrue } from './HowTrue';
 import { AsBuilt, Diagonals } from './Measured';
 import { Rehearse } from './Rehearse';
 import { Spacers } from '../../sheets/Spacers';
@@ -50,6 +51,7 @@ function Steps() {
   const [search, setSearch] = useSearchParams();
   const [bench, setBench] = useState(false);
   const [rehearse, setRehearse] = useState(false);
+  const [howTrue, setHowTrue] = useState(false);
   const { steps } = facts;
   const asked = Number(search.get('step'));
   // The first that is open when one comes here; ticking its last action does not turn the page.
@@ -65,6 +67,7 @@ function Steps() {
         about={`Step ${at + 1} of ${steps.length} · ${minutes(step.work)}${step.wait > 0 ? `, then ${minutes(step.wait)} to set` : ''}${step.stays ? ' · where it stays' : ''}`}
       >
         <FirstChoice facts={facts} />
+        <Button onClick={() => setHowTrue(true)}>How true</Button>
         <Button onClick={() => setRehearse(true)}>Rehearse</Button>
         <Button onClick={() => setBench(true)}>At the bench</Button>
       </StageHead>
@@ -79,6 +82,7 @@ function Steps() {
         onNext={at + 1 < steps.length ? () => go(at + 1) : null}
         onBack={at > 0 ? () => go(at - 1) : null}
       />
+      {howTrue && <HowTrue piece={facts.piece} onClose={() => setHowTrue(false)} />}
       {bench && <BenchMode facts={facts} start={at} onClose={() => setBench(false)} />}
       {rehearse && (
         <Rehearse facts={facts} start={steps[at]?.operations[0]?.id ?? null} onClose={() => setRehearse(false)} />

@@ -2,6 +2,7 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import {
   demoJob,
+  forecastOf,
   holdingsOf,
   inches,
   offcutForSpacers,
@@ -12,6 +13,7 @@ import {
   type Job,
 } from '@sill/core';
 import { onBench, planOnce } from '../../testing/bench';
+import { QUIET } from '../../testing/edges';
 import { BuildStage } from './BuildStage';
 
 const open = (step: number, job: Job = demoJob(), piece = 'glaze') => {
@@ -117,4 +119,32 @@ test('at the bench: one action at a time, ticked by Space, back without untickin
   expect(doneIn(jobNow())).toContain(step.actions[0]!.id);
   await user.click(within(bench).getByRole('button', { name: 'Leave the bench' }));
   expect(screen.queryByRole('button', { name: 'Leave the bench' })).toBeNull();
+});
+
+test('how true it comes out: what shows, within what, and which cut it comes from', async () => {
+  const job = demoJob();
+  const plan = planOnce(job);
+  const facts = plan.pieces.find(({ piece }) => piece.id === 'glaze')!;
+  const forecast = forecastOf(facts.parts, facts.fastenings, plan.setups, {});
+  const { user } = onBench(<BuildStage />, {
+    job,
+    path: '/jobs/demo/build?piece=glaze&step=1',
+    planner: { ...QUIET.planner, forecastFor: () => Promise.resolve(forecast) },
+  });
+  await user.click(screen.getByRole('button', { name: 'How true' }));
+  const table = await screen.findByRole('table');
+  expect(within(table).getAllByRole('row')).toHaveLength(forecast.expected.length + 1);
+  const gap = forecast.expected.find(({ kind }) => kind === 'gap')!;
+  expect(within(table).getByText(`${gap.joint!.drilled.tag} on ${gap.joint!.into.tag}`)).toBeTruthy();
+  expect(screen.getByText(/no length of this piece has been measured/)).toBeTruthy();
+});
+
+test('where the forecast fails it is said, and nothing else is lost', async () => {
+  const { user } = onBench(<BuildStage />, {
+    job: demoJob(),
+    path: '/jobs/demo/build?piece=glaze&step=1',
+    planner: { ...QUIET.planner, forecastFor: () => Promise.reject(new Error('gone')) },
+  });
+  await user.click(screen.getByRole('button', { name: 'How true' }));
+  expect((await screen.findByRole('alert')).textContent).toMatch(/could not be worked out/);
 });
