@@ -106,7 +106,7 @@ function howCut(
 }
 
 /** Cuts that are one decision: the lengths of these parts, as they are cut. */
-export type CutGroup = {
+type CutGroup = {
   readonly side: 'length' | 'width' | 'thickness' | 'ends' | 'place';
   readonly by: CutBy | null;
   readonly tags: readonly string[];
@@ -304,7 +304,7 @@ const spreadsOf = ({ deviations }: Misfit, cutting: Cutting, instead: Instead): 
 /** A record of so few is drawn towards the usual as if there were so many more. */
 const USUAL = 6;
 /** How near the lengths of a shop come to their line, against the usual, by what was measured of them. */
-export type CutRecord = { readonly count: number; readonly factor: number };
+type CutRecord = { readonly count: number; readonly factor: number };
 
 /** The record of a shop: lengths as measured against those of the plan, drawn towards the usual where they are few. */
 function recordOf(parts: readonly Part[], how: ReadonlyMap<string, HowCut>, read: Readings['asBuilt']): CutRecord {

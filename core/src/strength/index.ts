@@ -10,4 +10,4 @@ export { leanOn, type Lean, type Leaned } from './lean';
 export { BOOKS, type CaseKind } from './cases';
 export { judgedFor, LOOSE, OVERASKED, type Judged } from './judge';
 export * from './movement';
-export { forecastOf, type CutBy, type CutGroup, type Expected, type Forecast } from './forecast';
+export { forecastOf, type CutBy, type Expected, type Forecast } from './forecast';
