@@ -1,7 +1,7 @@
 import { first } from '../lists';
 import { inches, roundToTape, toInches, type Length, type Units } from '../length';
 import { boring, type Fastening, type Site3 } from '../joinery';
-import { boxOf, type Part, type PieceModel } from '../piece';
+import { boxOf, levelled, type Part, type PieceModel } from '../piece';
 import type { HardwareKind } from '../stock';
 import { counted, dim, listOf, say, strong, type Bit, type Phrase } from '../words';
 import { tagList, together, type Operation } from '../work';
@@ -168,7 +168,21 @@ export function fittings(making: Making): readonly Operation[] {
     return [operation(making, `${fastener}s${size && `-${size}`}`, does, on, each * count, { tool: 'drill' })];
   };
   const pulled = model.parts.filter(({ role, name }) => role === 'door' || name === 'applied front');
+  const feet = levelled(model.parts);
+  const [short, long] = [1, 2].map((each) => feet.filter(({ count }) => count === each).map(({ part }) => part));
+  const places = listOf([
+    ...(short && short.length > 0 ? [say`in the middle of the lower end of ${tags(short)}`] : []),
+    ...(long && long.length > 0 ? [say`${dim(inches(2))} from both ends under ${tags(long)}`] : []),
+  ]);
   return [
+    ...fit(
+      'leveller',
+      needsOf('leveller'),
+      feet.map(({ part }) => part),
+      5,
+      (count) =>
+        say`With its feet in reach, on its head or its side on a blanket, bore ${strong('5/16')}, ${dim(inches(1.5))} deep, ${places}, square to the floor, for ${strong(count)} levellers: knock their nuts in, screw the levellers home, then half a turn back. Their maker's sheet comes first.`,
+    ),
     ...fit(
       'pull',
       needsOf('pull'),

@@ -83,7 +83,7 @@ function levelStep(making: Making, parts: readonly Part[], over: boolean): Draft
             ),
           ]
         : []),
-      op('level', { kind: 'level', levellers: false }, 6),
+      op('level', { kind: 'level', levellers: making.model.needs.some(({ kind }) => kind === 'leveller') }, 6),
       op('size', { kind: 'measure', size: [size.length, size.width, size.height] }, 3),
       ...(anchored(piece, making.model) ? [op('anchor', { kind: 'anchor' }, 8)] : []),
     ],

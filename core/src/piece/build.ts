@@ -9,12 +9,14 @@ import { say } from '../words';
 import { settled, type Choices } from './choice';
 import { familyOf, topOf, refusal } from './families';
 import type { Bearer, Built, Room, Top } from './family';
+import { levelled } from './feet';
 import { holed, UP } from './kit';
 import { tongued } from './tongues';
 import { asBuilt } from './as-built';
 import { overridden } from './overrides';
 import type { Joint, JointKind, Part } from './part';
 import { alongOf, boxOf, openedBy, solidOf } from './shape';
+import { openedForCords } from './tops/cord';
 import { planks } from './tops/planks';
 import { usableLengths } from './tops/salvage';
 import type { PieceModel } from './model';
@@ -238,7 +240,11 @@ export function buildPiece(
   const assemblies = over ? [...over.assemblies, ...base.assemblies, ...topOn(base, over)] : base.assemblies;
   const uncut = [...(over?.parts ?? []), ...base.parts];
   const across = typeof topChoices.hole === 'number' ? topChoices.hole : 0;
-  const drilled = across > 0 ? drilledForParasol(room, uncut, across) : uncut;
+  const cord = typeof topChoices.cord === 'number' ? topChoices.cord : 0;
+  const corded = cord > 0 && over ? openedForCords(room, over.parts, base.parts, cord) : (over?.parts ?? []);
+  if (!corded) return { ...NOTHING, findings: [noCords(piece, cord)] };
+  const whole = [...corded, ...base.parts];
+  const drilled = across > 0 ? drilledForParasol(room, whole, across) : whole;
   if (drilled.some((part, at) => part !== uncut[at] && part.role === 'leg'))
     return { ...NOTHING, findings: [hitsLeg(piece, across)] };
   const made: PieceModel = {
@@ -246,13 +252,23 @@ export function buildPiece(
     joints,
     assemblies,
     motions: base.motions,
-    needs: [...base.needs, ...(over?.needs ?? [])],
+    needs: [
+      ...base.needs,
+      ...(over?.needs ?? []),
+      ...((choices as Choices).levellers === true ? levellers(drilled) : []),
+    ],
     findings,
     bearers: ids,
     adaptations: [],
   };
   const settledModel = overridden(piece, made, sizes);
   return { ...settledModel, ...asBuilt(known.asBuilt, settledModel.parts, settledModel.joints) };
+}
+
+/** One kind of leveller for all feet. */
+function levellers(parts: readonly Part[]): PieceModel['needs'] {
+  const count = levelled(parts).reduce((sum, one) => sum + one.count, 0);
+  return count > 0 ? [{ kind: 'leveller', size: '', count }] : [];
 }
 
 /** The last assembly: top and base together. A base of loose legs comes in here too. */
@@ -274,6 +290,15 @@ function topOn(base: Built, over: Built): Built['assemblies'] {
     },
   ];
 }
+
+const noCords = (piece: Piece, across: Length): Finding =>
+  note(piece.id, 'shape', 'stop', 'shape', {
+    which: 'cords',
+    title: say`There is no place for the cord opening`,
+    because: say`Wherever a hole of ${{ dim: across }} would go, the base stands under it.`,
+    numbers: { across },
+    remedies: [{ label: say`Leave it out`, changes: [set(piece.id, ['topChoices', 'cord'], 0)] }],
+  });
 
 const hitsLeg = (piece: Piece, across: Length): Finding =>
   note(piece.id, 'hole-in-leg', 'stop', 'shape', {

@@ -23,6 +23,7 @@ export const HARDWARE = {
   leg: 'turned legs with plates',
   'hairpin-leg': 'hairpin legs with screws',
   pull: 'pulls with screws',
+  leveller: 'levellers with their nuts',
   tile: 'tiles',
   disc: '5 in sanding discs',
   stain: 'stain',

@@ -4,6 +4,7 @@ import { rectangle, planeAt, type Vec } from '../../solid';
 import { isSheet, type Nominal } from '../../stock';
 import { dim, listOf, say, tag } from '../../words';
 import { count, measure, pick, yes, type Choices } from '../choice';
+import { levelling } from '../feet';
 import { family } from '../family';
 import { boxAt, cutFor, slatsBetween, UP, type Kit, kitFor } from '../kit';
 import type { Box } from '../geometry';
@@ -66,6 +67,7 @@ export const apronChoices = {
   ),
   shelfHeight: measure('Shelf or stretcher height', inches(6), inches(1), inches(60), { when: shelved }),
   ...topFixing,
+  ...levelling,
 };
 
 /** What stands below the top: rails between the legs, and what lies on them. */

@@ -3,6 +3,7 @@ import { inches, tapeStep, type Length } from '../../length';
 import type { Nominal } from '../../stock';
 import { dim, say, tag } from '../../words';
 import { measure, pick, yes } from '../choice';
+import { levelling } from '../feet';
 import { family, type Room } from '../family';
 import { boxAt, holed, kitFor, type Kit } from '../kit';
 import { boxOf } from '../shape';
@@ -123,6 +124,7 @@ export const bench = family({
     stretcherHeight: measure('Stretcher height', inches(5), inches(1), inches(30)),
     ...overhangs,
     ...topFixing,
+    ...levelling,
   },
   build(room, choices) {
     const kit = kitFor(room);

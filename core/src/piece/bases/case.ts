@@ -5,7 +5,8 @@ import { dim, say } from '../../words';
 import { count, measure, pick, type Choices, type Values } from '../choice';
 import { assembleDrawers } from '../drawers';
 import { family, type Room } from '../family';
-import { boxAt, cutFor, kitFor, type Kit } from '../kit';
+import { boxAt, cutFor, holed, kitFor, type Kit } from '../kit';
+import { boxOf } from '../shape';
 import { drawerBank, fronts, shelves, type CaseBody, type CaseColumn } from './case-fittings';
 import { CASE_LEGS, caseLegHeight, standOn } from './case-stand';
 
@@ -37,6 +38,10 @@ const CHOICES = {
   drawers: count('Drawers a column', 3, 1, 8, { when: (c) => c.front === 'drawers' }),
   back: pick('Back', { closed: 'closed, in a rebate', open: 'open' }, 'closed', {
     help: 'A back keeps the case square. Without one, fixed shelves and the joints must.',
+  }),
+  cords: measure('Cord openings in the back, across', 0, 0, inches(3), {
+    when: (c) => c.back === 'closed' && c.front !== 'drawers',
+    help: 'A round hole low in the back of each column. 0 for none.',
   }),
   stand: pick(
     'Stands on',
@@ -187,6 +192,21 @@ function carcase(
   }));
 }
 
+/** Wood left under a cord opening. */
+const UNDER_CORDS: Length = inches(3 / 4);
+const EIGHTH: Length = inches(1 / 8);
+
+/** An opening for cords low in the back of each column. */
+function openForCords(kit: Kit, { body }: Sizes, columns: readonly CaseColumn[], across: Length): void {
+  const { min } = boxOf(kit.get('K1'));
+  // Told from the back's own edges, to the eighth.
+  const near = (at: Length, edge: Length) => edge + Math.round((at - edge) / EIGHTH) * EIGHTH;
+  for (const { from, to } of columns) {
+    const low = near(body.bottom + UNDER_CORDS + across / 2, min[2]);
+    kit.put(holed(kit.get('K1'), [near((from + to) / 2, min[0]), body.back, low], [0, 1, 0], across / 2));
+  }
+}
+
 /** A thin back in a rebate all round. */
 function letIn(kit: Kit, { length, height }: Room, { t, stand, rebate, body }: Sizes): void {
   const into = Math.round(t / 2);
@@ -293,6 +313,8 @@ export const caseFamily = family({
     if (kit.stopped()) return kit.built();
     const columns = carcase(kit, room, sizes, choices.held);
     if (choices.back === 'closed') letIn(kit, room, sizes);
+    if (choices.cords > 0 && choices.back === 'closed' && choices.front !== 'drawers')
+      openForCords(kit, sizes, columns, choices.cords);
     const fitted = fittings(kit, columns, choices, sizes);
     if (!fitted) return kit.built();
     assemble(kit, room, choices, sizes, columns, fitted);

@@ -4,6 +4,7 @@ import type { Nominal } from '../../stock';
 import { dim, say } from '../../words';
 import { count, measure, pick, type Values } from '../choice';
 import { assembleDrawers, drawer, DRAWER_STOCK, drawerSizes, sideOf, tallestSide, type DrawerStock } from '../drawers';
+import { levelling } from '../feet';
 import { family, type Room } from '../family';
 import { boxAt, kitFor, type Kit } from '../kit';
 import { checkBetween, checkHeight, footprint, overhangs, topFixing } from './common';
@@ -22,6 +23,7 @@ const CHOICES = {
   box: pick('Drawer boxes', DRAWER_STOCK, 'ply 1/2'),
   ...overhangs,
   ...topFixing,
+  ...levelling,
 };
 type Chosen = Values<typeof CHOICES>;
 

@@ -3,6 +3,7 @@ import { inches, type Length } from '../../length';
 import { NOMINALS, type Nominal } from '../../stock';
 import { dim, say } from '../../words';
 import { measure, pick } from '../choice';
+import { levelling } from '../feet';
 import { family } from '../family';
 import { boxAt, kitFor, mirror, type Kit } from '../kit';
 import type { Box } from '../geometry';
@@ -111,6 +112,7 @@ export const extending = family({
     clearance: measure('Running clearance', inches(1 / 16), inches(1 / 32), inches(1 / 4)),
     ...overhangs,
     ...topFixing,
+    ...levelling,
   },
   build(room, choices) {
     const kit = kitFor(room);

@@ -2,6 +2,7 @@ import { inches, type Length } from '../../length';
 import type { Nominal } from '../../stock';
 import { dim, say } from '../../words';
 import { measure, pick, yes } from '../choice';
+import { levelling } from '../feet';
 import { family } from '../family';
 import { boxAt, kitFor, type Kit } from '../kit';
 import type { Cutout, Part } from '../part';
@@ -101,6 +102,7 @@ export const heavyTrestle = family({
     overhangEnds: overhangs.overhangEnds,
     overhangSides: overhangs.overhangSides,
     ...topFixing,
+    ...levelling,
   },
   build(room, choices) {
     const kit = kitFor(room);

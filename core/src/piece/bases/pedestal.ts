@@ -1,6 +1,7 @@
 import { inches, mm } from '../../length';
 import { dim, say } from '../../words';
 import { angle, measure, pick, type Values } from '../choice';
+import { levelling } from '../feet';
 import { family, type Room } from '../family';
 import { boxAt, kitFor, type Kit } from '../kit';
 import { boxOf } from '../shape';
@@ -19,6 +20,7 @@ const CHOICES = {
     help: 'The edge that is seen: longer beams stand firmer and carry the rim, shorter ones leave room for feet.',
   }),
   ...topFixing,
+  ...levelling,
 };
 type Chosen = Values<typeof CHOICES>;
 const BRACE = '2x3';

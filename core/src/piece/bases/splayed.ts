@@ -4,6 +4,7 @@ import { add, times, unit, type Vec } from '../../solid';
 import type { Nominal } from '../../stock';
 import { dim, say } from '../../words';
 import { angle, count, measure, pick } from '../choice';
+import { levelling } from '../feet';
 import { family, type Room } from '../family';
 import { boxAt, facePlane, kitFor, level, UP, type Kit } from '../kit';
 import { boxOf, cornersOf, rawSolidOf, tan } from '../shape';
@@ -241,6 +242,7 @@ export const splayed = family({
       when: (c) => c.stretchers !== 'none',
     }),
     ...topFixing,
+    ...levelling,
   },
   build(room, choices) {
     const kit = kitFor(room);

@@ -3,6 +3,7 @@ import { planeAt, radians, type Vec } from '../../solid';
 import type { Nominal } from '../../stock';
 import { dim, say } from '../../words';
 import { angle, measure, pick, yes, type Values } from '../choice';
+import { levelling } from '../feet';
 import { family, type Room } from '../family';
 import { boxAt, kitFor, level, type Kit } from '../kit';
 import { boxOf, tan } from '../shape';
@@ -78,6 +79,7 @@ const CHOICES = {
   overhangEnds: overhangs.overhangEnds,
   overhangSides: overhangs.overhangSides,
   ...topFixing,
+  ...levelling,
 };
 type Chosen = Values<typeof CHOICES>;
 

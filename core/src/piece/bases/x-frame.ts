@@ -3,6 +3,7 @@ import { degrees, radians } from '../../solid';
 import type { Nominal } from '../../stock';
 import { dim, say } from '../../words';
 import { pick, yes } from '../choice';
+import { levelling } from '../feet';
 import { family, type Room } from '../family';
 import { boxAt, kitFor, level, type Kit } from '../kit';
 import { boxOf } from '../shape';
@@ -118,6 +119,7 @@ export const xFrame = family({
     overhangEnds: overhangs.overhangEnds,
     overhangSides: overhangs.overhangSides,
     ...topFixing,
+    ...levelling,
   },
   build(room, choices) {
     const kit = kitFor(room);

@@ -3,6 +3,7 @@ import { rectangle } from '../../solid';
 import { count, measure, pick } from '../choice';
 import { top } from '../family';
 import { kitFor } from '../kit';
+import { cordChoices } from './cord';
 import { profileChoices } from './profile';
 
 /** lb per cubic foot: stone and tile figures of builders' tables, glass from its makers. */
@@ -50,7 +51,11 @@ export const foundTop = top({
   deck: 'rectangle',
   holdsScrews: true,
   moves: true,
-  choices: { thick: measure('Thickness, measured', inches(1), inches(3 / 8), inches(4)), ...profileChoices },
+  choices: {
+    thick: measure('Thickness, measured', inches(1), inches(3 / 8), inches(4)),
+    ...cordChoices,
+    ...profileChoices,
+  },
   thickness: (choices) => choices.thick,
   candidates: () => [],
   build(room, choices) {

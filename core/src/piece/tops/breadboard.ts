@@ -7,6 +7,7 @@ import type { Box } from '../geometry';
 import { boxAt, kitFor } from '../kit';
 import { boxOf } from '../shape';
 import { boardCandidates, boardChoices, boardThickness, joinBoards } from './boards';
+import { cordChoices } from './cord';
 import { profileChoices } from './profile';
 
 const ENDS = { '4': '4', '6': '6', '2': '2, an end cap' } as const;
@@ -23,7 +24,7 @@ export const breadboard = top({
   deck: 'rectangle',
   holdsScrews: true,
   moves: true,
-  choices: { ...boardChoices, end: pick('End boards, nominal width', ENDS, '4'), ...profileChoices },
+  choices: { ...boardChoices, end: pick('End boards, nominal width', ENDS, '4'), ...cordChoices, ...profileChoices },
   thickness: boardThickness,
   candidates: boardCandidates,
   build(room, choices) {

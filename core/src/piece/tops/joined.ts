@@ -1,6 +1,7 @@
 import { top } from '../family';
 import { kitFor } from '../kit';
 import { assembleTop, boardCandidates, boardChoices, boardThickness, joinBoards, topBox } from './boards';
+import { cordChoices } from './cord';
 import { profileChoices } from './profile';
 
 /** Boards joined edge to edge. */
@@ -11,7 +12,7 @@ export const joined = top({
   deck: 'rectangle',
   holdsScrews: true,
   moves: true,
-  choices: { ...boardChoices, ...profileChoices },
+  choices: { ...boardChoices, ...cordChoices, ...profileChoices },
   thickness: boardThickness,
   candidates: boardCandidates,
   build(room, choices) {

@@ -4,6 +4,7 @@ import { dim, say } from '../../words';
 import { pick } from '../choice';
 import { top } from '../family';
 import { kitFor } from '../kit';
+import { cordChoices } from './cord';
 import { profileChoices } from './profile';
 
 /** Edge-glued panels are sold up to this size. */
@@ -18,7 +19,7 @@ export const panel = top({
   deck: 'rectangle',
   holdsScrews: true,
   moves: true,
-  choices: { panels: pick('Panels', { one: 'one', two: 'two, joined' }, 'one'), ...profileChoices },
+  choices: { panels: pick('Panels', { one: 'one', two: 'two, joined' }, 'one'), ...cordChoices, ...profileChoices },
   thickness: (_, sizes) => sizes.thickness('panel 3/4'),
   candidates: () => [],
   build(room, choices) {

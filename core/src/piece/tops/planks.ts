@@ -10,6 +10,7 @@ import { boxAt, kitFor } from '../kit';
 import { edgeOf, edgingDepth, skirtChoices } from './boards';
 import { edgingRound } from './edging';
 import { salvageRows, seamsOf, SHORTEST } from './salvage';
+import { cordChoices } from './cord';
 import { profileChoices } from './profile';
 
 const CORE = 'ply 3/4' as const;
@@ -44,6 +45,7 @@ export const planks = top({
       help: 'Random lengths under Stock, On hand fill the rows; what is lacking is bought.',
     }),
     ...skirtChoices,
+    ...cordChoices,
     ...profileChoices,
   },
   thickness: (choices, sizes) => sizes.thickness(CORE) + sizes.dressed(choices.planks).thickness,

@@ -6,6 +6,7 @@ import { top } from '../family';
 import { kitFor } from '../kit';
 import { edgeOf, edgingDepth, skirtChoices } from './boards';
 import { edgingRound } from './edging';
+import { cordChoices } from './cord';
 import { profileChoices } from './profile';
 
 const SHEETS_FOR = { 'ply 3/4': '3/4 plywood', 'mdf 3/4': '3/4 MDF' } as const;
@@ -20,7 +21,7 @@ export const edgedSheet = top({
   deck: 'rectangle',
   holdsScrews: true,
   moves: false,
-  choices: { sheet: pick('Sheet', SHEETS_FOR, 'ply 3/4'), ...skirtChoices, ...profileChoices },
+  choices: { sheet: pick('Sheet', SHEETS_FOR, 'ply 3/4'), ...skirtChoices, ...cordChoices, ...profileChoices },
   thickness: (choices, sizes) => sizes.thickness(choices.sheet),
   candidates: () => [],
   build(room, choices) {

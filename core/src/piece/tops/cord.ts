@@ -1,0 +1,58 @@
+import { inches, type Length } from '../../length';
+import { measure } from '../choice';
+import type { Room } from '../family';
+import type { Box } from '../geometry';
+import { holed, UP } from '../kit';
+import type { Part } from '../part';
+import { boxOf } from '../shape';
+
+/** An opening for cords near the back edge of a top. */
+export const cordChoices = {
+  cord: measure('Cord opening at the back, across', 0, 0, inches(3), {
+    help: 'A round hole near the middle of the back edge, clear of what carries the top. 0 for none.',
+  }),
+};
+
+/** Wood left behind the opening, and round what stands below it. */
+const BEHIND: Length = inches(1.25);
+const CLEAR: Length = inches(3 / 4);
+/** Farther from the middle than this it is rather moved inward. */
+const MOST_ASIDE: Length = inches(12);
+/** It is looked for in steps of this, inward and to both sides, and told from the board's edges in them. */
+const STEP: Length = inches(1 / 4);
+
+const steps = (most: number): readonly Length[] =>
+  Array.from({ length: Math.max(0, Math.floor(most / STEP)) + 1 }, (_, k) => k * STEP);
+const overlap = (a: Box, b: Box): boolean =>
+  ([0, 1, 2] as const).every((axis) => a.min[axis] < b.max[axis] && a.max[axis] > b.min[axis]);
+
+/**
+ * A top with an opening for cords: as near to the middle of the back edge as nothing of the base lies under it, inside
+ * one of its boards where they are wide enough. Null where there is no such place.
+ */
+export function openedForCords(
+  { length, under }: Pick<Room, 'length' | 'under'>,
+  top: readonly Part[],
+  base: readonly Part[],
+  across: Length,
+): readonly Part[] | null {
+  const radius = across / 2;
+  const below = base.filter(({ loose }) => !loose).map(boxOf);
+  const isClear = (x: number, y: number) => {
+    const reach = radius + CLEAR;
+    const column: Box = { min: [x - reach, y - reach, under - inches(4)], max: [x + reach, y + reach, under] };
+    return !below.some((other) => overlap(other, column));
+  };
+  const back = Math.max(...top.map((part) => boxOf(part).max[1]));
+  const opened = (x: number, y: number) => top.map((part) => holed(part, [x, y, 0], UP, radius));
+  const boards = (parts: readonly Part[]) => parts.filter((part, k) => part !== top[k]).length;
+  const least = top.some((part) => Math.min(part.width, part.length) >= across + CLEAR) ? 1 : top.length;
+  for (const inward of steps(back / 2 - BEHIND - radius))
+    for (const aside of steps(Math.min(length / 2 - BEHIND - radius, MOST_ASIDE)))
+      for (const x of [length / 2 - aside, length / 2 + aside]) {
+        const y = back - BEHIND - radius - inward;
+        const parts = isClear(x, y) ? opened(x, y) : top;
+        if (boards(parts) > 0 && boards(parts) <= least) return parts;
+      }
+  return null;
+}
