@@ -3,7 +3,7 @@ import { inches, type Length, type Units } from '../length';
 import type { Method, Piece, Shop } from '../job';
 import { boxOf, extent, hasTongue, solidOf, type Joint, type Part, waysOf } from '../piece';
 import { add, common, dot, sub, times, volumeOf, type Cell, type Solid, type Vec } from '../solid';
-import { isBoard, isSheet } from '../stock';
+import { isSolid } from '../stock';
 import { likeness, placedAlike, type Alike } from './alike';
 import { hardwareShanks, LEAST_HELD } from './hardware';
 import { isOnTop, type JointLayout, type Site } from './layout';
@@ -74,6 +74,9 @@ function withHardware(of: Fastening, taken: readonly ShankLaid[], units: Units):
   };
 }
 
+/** Boards and panels move with the seasons. */
+const isOfBoards = ({ material }: Part): boolean => material !== 'bought' && isSolid(material);
+
 /** A joint before it is known how it is held. */
 const bareJoint = (joint: Joint, drilled: Part, into: Part, meeting: Meeting | null, plugs: boolean) => ({
   joint,
@@ -83,7 +86,7 @@ const bareJoint = (joint: Joint, drilled: Part, into: Part, meeting: Meeting | n
   jig: drilled.thickness,
   fastener: null as Fastener | null,
   screw: '',
-  moves: into.role === 'top' && isBoard(into.material) && !isSheet(into.material),
+  moves: (into.role === 'top' && isOfBoards(into)) || (joint.kind === 'float' && isOfBoards(drilled)),
   positions: [] as readonly Length[],
   from: 'near end' as const,
   hinges: [] as readonly Length[],

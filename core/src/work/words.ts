@@ -180,9 +180,9 @@ function sentenceOf(operation: Operation): Phrase {
     case 'bore':
       return bore(operation);
     case 'slot':
-      return say`Cut ${strong(counted(operation.spots.length, operation.what, several(operation.what)))}, ${dim(operation.long)} long, ${dim(operation.thick)} wide, ${dim(operation.deep)} deep${operation.what === 'mortise' ? ', the long way in the direction of the first measure' : ''}${operation.slant ? ', square to the slanted end' : ''}, their middles: ${placesOf(operation.spots)}.`;
+      return say`Cut ${strong(counted(operation.spots.length, operation.what, several(operation.what)))}${operation.tool ? ` with the ${operation.tool}` : ''}, ${dim(operation.long)} long, ${dim(operation.thick)} wide, ${dim(operation.deep)} deep${operation.what === 'mortise' ? ', the long way in the direction of the first measure' : ''}${operation.slant ? ', square to the slanted end' : ''}, their middles: ${placesOf(operation.spots)}.`;
     case 'elongate':
-      return say`Draw each hole of ${tagList(tags)} out to a slot ${dim(operation.long)} long across the grain of the top.`;
+      return say`Draw these holes out to slots ${dim(operation.long)} long across the grain, rocking the drill to and fro, and clean them with a round file: ${placesOf(operation.spots)}.`;
     case 'arrange':
       return say`Lay ${tagList(tags)} side by side in the order that looks best${operation.unequal ? ', only those of one length changing places' : ''}, the ${operation.what}'s best faces down; sight the joints with a straightedge ${about(operation.straightedge)} long. Draw one large triangle across all on the side that is up: it tells place and direction from now on. A joint that two fingers can close will clamp shut; rip the edge again if not.`;
     case 'dry':

@@ -20,6 +20,7 @@ import {
   overhangs,
   RAIL_STOCK,
   railsBetween,
+  rippedTo,
   topFixing,
 } from './common';
 import {
@@ -49,6 +50,9 @@ export const apronChoices = {
     when: (choices) => choices.taper === true && taperable(choices) && !shelved(choices),
   }),
   apron: pick('Aprons', RAIL_STOCK, '2x4', { firms: true }),
+  apronRip: measure('Aprons ripped to, 0 as they are', 0, 0, inches(5.5), {
+    help: 'Ripped to a stated width their rounded edges are gone and more room is left for knees.',
+  }),
   corners: pick('Apron corners', { butted: 'between the legs', mitred: 'mitred round the legs' }, 'butted', {
     help: 'Between the legs is the stronger and the easier way. Mitred round the legs shows one band of wood with no leg in it.',
   }),
@@ -164,8 +168,14 @@ function shelfBelow(
 }
 
 /** Aprons that run outside the legs and meet in mitres; the legs stand in their corners. */
-function mitredAprons(kit: Kit, legs: readonly [Leg, Leg, Leg, Leg], nominal: Nominal, under: Length): void {
-  const { width, thickness } = kit.sizes.dressed(nominal);
+function mitredAprons(
+  kit: Kit,
+  legs: readonly [Leg, Leg, Leg, Leg],
+  nominal: Nominal,
+  width: Length,
+  under: Length,
+): void {
+  const { thickness } = kit.sizes.dressed(nominal);
   const [x0, x1] = [legs[0].box.min[0] - thickness, legs[2].box.max[0] + thickness];
   const [y0, y1] = [legs[0].box.min[1] - thickness, legs[1].box.max[1] + thickness];
   const half = thickness / 2;
@@ -285,7 +295,7 @@ export const aprons = family({
   choices: apronChoices,
   build(room, choices) {
     const kit = kitFor(room);
-    const apron = kit.sizes.dressed(choices.apron as Nominal);
+    const apron = rippedTo(kit.sizes.dressed(choices.apron as Nominal), choices.apronRip);
     if (!checkHeight(kit, room, apron.width, 'apron')) return kit.built();
     checkBoughtLeg(kit, room, choices);
     const section = legSection(choices, room.sizes);
@@ -338,7 +348,7 @@ export const aprons = family({
 
     const legs = placeLegs(kit, foot, room.under, section, choices);
     if (tapered) taperLegs(kit, legs, section, from, choices.taperTo);
-    if (mitred) mitredAprons(kit, legs, choices.apron as Nominal, room.under);
+    if (mitred) mitredAprons(kit, legs, choices.apron as Nominal, apron.width, room.under);
     else
       railsBetween(kit, legs, {
         long: 'A',
@@ -349,10 +359,19 @@ export const aprons = family({
         nominal: choices.apron as Nominal,
         from,
         setback: choices.setback,
+        width: apron.width,
       });
     // Mitred aprons run past the legs, which stand between them.
     const within = [legs[0].box.max[0], legs[2].box.min[0]] as const;
-    const supports = crossSupports(kit, room, ['A1', 'A2'], choices.crossSupports, choices.apron as Nominal, within);
+    const supports = crossSupports(
+      kit,
+      room,
+      ['A1', 'A2'],
+      choices.crossSupports,
+      choices.apron as Nominal,
+      within,
+      apron.width,
+    );
     if (choices.cornerBlocks && !mitred) cornerBlocks(kit, legs, room.under, supports);
     const below = mitred ? 'none' : choices.below;
     if (below !== 'none') shelfBelow(kit, legs, below, choices.shelfHeight, room.units);

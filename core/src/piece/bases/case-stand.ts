@@ -1,5 +1,5 @@
 import { inches, type Length } from '../../length';
-import type { Nominal } from '../../stock';
+import { isSolid, type Nominal } from '../../stock';
 import { say } from '../../words';
 import type { Room } from '../family';
 import { boxAt, type Kit } from '../kit';
@@ -42,6 +42,9 @@ function legs(kit: Kit, { x0, x1, front, back }: Footing, height: Length): reado
   }) as unknown as readonly [Leg, Leg, Leg, Leg];
 }
 
+/** A bottom of boards moves with the seasons: but for its front it is held by screws in slots. */
+type Holds = 'screws' | 'float';
+
 /** Low legs, each by itself. */
 function feet(kit: Kit, footing: Footing, height: Length): readonly string[] {
   legs(kit, footing, height);
@@ -50,7 +53,7 @@ function feet(kit: Kit, footing: Footing, height: Length): readonly string[] {
 }
 
 /** Four legs with rails between them: one frame, screwed to the case's bottom from inside. */
-function frame(kit: Kit, footing: Footing, height: Length): void {
+function frame(kit: Kit, footing: Footing, height: Length, holds: Holds): void {
   const four = legs(kit, footing, height);
   const nominal: Nominal = height < inches(4) ? '1x2' : '1x3';
   const rail = kit.sizes.dressed(nominal);
@@ -59,7 +62,7 @@ function frame(kit: Kit, footing: Footing, height: Length): void {
   railsBetween(kit, four, { ...names, nominal, from: height - rail.width, setback });
   const rails = ['R1', 'R2', 'S1', 'S2'];
   for (const name of LEGS) kit.join('rest', name, 'B1');
-  for (const name of rails) kit.join('screws', 'B1', name);
+  for (const name of rails) kit.join(name === 'R1' ? 'screws' : holds, 'B1', name);
   // Both ends first: with tenons the four would close along two lines at once.
   kit.assemble('base-1', say`Join the left end of the base`, ['L1', 'L2', 'S1']);
   kit.assemble('base-2', say`Join the right end of the base`, ['L3', 'L4', 'S2']);
@@ -93,7 +96,7 @@ function onPlates(kit: Kit, { x0, x1, front, back }: Footing, leg: CaseLeg): rea
 }
 
 /** Four boards on edge, set back all round. */
-function plinth(kit: Kit, { x0, x1, front, back }: Footing, height: Length): readonly string[] {
+function plinth(kit: Kit, { x0, x1, front, back }: Footing, height: Length, holds: Holds): readonly string[] {
   const stock = (['1x4', '1x6', '1x8'] as const).find((size) => height <= kit.sizes.dressed(size).width) ?? '1x12';
   const { thickness } = kit.sizes.dressed(stock);
   const put = (
@@ -116,7 +119,7 @@ function plinth(kit: Kit, { x0, x1, front, back }: Footing, height: Length): rea
   put('P4', 'plinth end', [x1 - thickness, front + thickness], [thickness, between], 1);
   const names = ['P1', 'P2', 'P3', 'P4'];
   for (const end of ['P3', 'P4']) for (const long of ['P1', 'P2']) kit.join('screws', long, end);
-  for (const name of names) kit.join('screws', 'B1', name);
+  for (const name of names) kit.join(name === 'P1' ? 'screws' : holds, 'B1', name);
   return names;
 }
 
@@ -137,13 +140,15 @@ export function standOn(
   from: string,
 ): string {
   if (stand === 'floor') return from;
+  const { material } = kit.get('B1');
+  const holds: Holds = material !== 'bought' && isSolid(material) ? 'float' : 'screws';
   const footing = { x0: INSET, x1: room.length - INSET, front: front + INSET, back: room.width - INSET };
   const isFramed = stand === 'legs' && height >= LEAST_FRAMED;
-  if (isFramed) frame(kit, footing, height);
+  if (isFramed) frame(kit, footing, height, holds);
   const loose = isFramed
     ? []
     : stand === 'plinth'
-      ? plinth(kit, footing, height)
+      ? plinth(kit, footing, height, holds)
       : stand === 'bought'
         ? onPlates(kit, footing, standLeg)
         : feet(kit, footing, height);

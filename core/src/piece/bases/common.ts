@@ -30,6 +30,17 @@ export const RAIL_STOCK = {
   '2x6': '2×6',
 } as const;
 
+/** A board ripped to a width; as it is where that is nothing, or more than it has. */
+export const rippedTo = (
+  { width, thickness }: { readonly width: Length; readonly thickness: Length },
+  to: Length,
+): { readonly width: Length; readonly thickness: Length } => ({
+  width: to > 0 ? Math.min(width, Math.max(to, LEAST_RIP)) : width,
+  thickness,
+});
+/** Narrower than this a rail takes no two screws. */
+const LEAST_RIP: Length = inches(1.5);
+
 /** Where the legs' outside corners stand under the top. */
 export const footprint = (room: Room, choices: { overhangEnds: Length; overhangSides: Length }) => ({
   x: room.inside.x + choices.overhangEnds,
@@ -95,6 +106,8 @@ type Rails = {
   readonly endName: string;
   readonly role: 'apron' | 'rail' | 'stretcher';
   readonly nominal: Nominal;
+  /** Their width where they are ripped narrower than their boards. */
+  readonly width?: Length;
   /** Height of the rails' lower edge. */
   readonly from: Length;
   /** How far their outer faces stand back from the legs' outer faces. */
@@ -106,7 +119,8 @@ type Rails = {
 
 /** Rails between four legs: two along (front, back), two across (left, right), pocketed into the legs. */
 export function railsBetween(kit: Kit, legs: readonly [Leg, Leg, Leg, Leg], rails: Rails): void {
-  const { width, thickness } = kit.sizes.dressed(rails.nominal);
+  const { thickness, ...board } = kit.sizes.dressed(rails.nominal);
+  const width = rails.width ?? board.width;
   const [frontLeft, backLeft, frontRight, backRight] = legs;
   const first = rails.first ?? 1;
   const [x0, x1] = [frontLeft.box.max[0], frontRight.box.min[0]];
@@ -158,6 +172,7 @@ export function checkSupports(kit: Kit, between: Length, thickness: Length, coun
  * Cross supports between the two long rails, spread evenly, upper edges level with theirs.
  *
  * @param within from where to where along them; all along where nothing else stands between the two.
+ * @param ripped their width where they are narrower than their boards.
  */
 export function crossSupports(
   kit: Kit,
@@ -166,9 +181,11 @@ export function crossSupports(
   count: number,
   nominal: Nominal,
   within: readonly [Length, Length] | null = null,
+  ripped: Length | null = null,
 ): readonly string[] {
   const [front, back] = rails.map((name) => boxOf(kit.get(name))) as [Box, Box];
-  const { width, thickness } = kit.sizes.dressed(nominal);
+  const { thickness, ...board } = kit.sizes.dressed(nominal);
+  const width = ripped ?? board.width;
   const start = front.max[1];
   const between = back.min[1] - start;
   const [[x0, x1], top] = [within ?? [front.min[0], front.max[0]], front.max[2]];
