@@ -2,6 +2,7 @@ import { nth } from '../lists';
 import { inches, type Length } from '../length';
 import type { Material, LumberSizes } from '../stock';
 import { say } from '../words';
+import { pick } from './choice';
 import { boxAt, cutFor, type Kit } from './kit';
 import type { Box } from './geometry';
 
@@ -59,6 +60,20 @@ export type Drawer = {
   readonly stock: Material;
   readonly side: Length;
   readonly front: { readonly material: Material; readonly box: Box };
+  /** The back ends above the bottom, which slides in below it. */
+  readonly shortBack: boolean;
+};
+
+/** How the back of a drawer box meets its bottom. */
+export const drawerBacks = {
+  backs: pick(
+    'Drawer backs',
+    { full: 'full, the bottom in a groove', short: 'shorter, the bottom slides in below' },
+    'full',
+    {
+      help: 'A shorter back lets the bottom slide in from behind once the box is square, and out again.',
+    },
+  ),
 };
 
 const BOTTOM = 'ply 1/4' as const;
@@ -67,7 +82,7 @@ const BOTTOM = 'ply 1/4' as const;
 export function drawer(
   kit: Kit,
   sizes: DrawerSizes,
-  { number, opening, sides, stock, side, front }: Drawer,
+  { number, opening, sides, stock, side, front, shortBack }: Drawer,
 ): readonly string[] {
   const name = (letter: string) => `W${number}${letter}`;
   const spec = (letter: string, label: string, material: Material = stock) => ({
@@ -83,18 +98,22 @@ export function drawer(
   kit.board(spec('A', 'drawer side'), boxAt([x, y, z], [side, box.depth, box.height]), 1, 2);
   kit.board(spec('B', 'drawer side'), boxAt([x + box.width - side, y, z], [side, box.depth, box.height]), 1, 2);
   kit.board(spec('C', 'drawer front'), boxAt([x + side, y, z], [between, side, box.height]), 0, 2);
-  kit.board(spec('D', 'drawer back'), boxAt([x + side, y + box.depth - side, z], [between, side, box.height]), 0, 2);
   const bottomThick = kit.sizes.thickness(BOTTOM);
+  const lift = shortBack ? GROOVE_UP + bottomThick : 0;
+  const back = boxAt([x + side, y + box.depth - side, z + lift], [between, side, box.height - lift]);
+  kit.board(spec('D', 'drawer back'), back, 0, 2);
+  const deep = shortBack ? box.depth - side + groove : sizes.bottom.depth;
   kit.board(
     spec('E', 'drawer bottom', BOTTOM),
-    boxAt([x + side - groove, y + side - groove, z + GROOVE_UP], [sizes.bottom.width, sizes.bottom.depth, bottomThick]),
+    boxAt([x + side - groove, y + side - groove, z + GROOVE_UP], [sizes.bottom.width, deep, bottomThick]),
     0,
     1,
   );
-  for (const letter of ['A', 'B', 'C', 'D']) {
+  for (const letter of shortBack ? ['A', 'B', 'C'] : ['A', 'B', 'C', 'D']) {
     kit.put(cutFor(kit.get(name(letter)), kit.get(name('E')), 'groove', 0));
     kit.join('groove', name('E'), name(letter));
   }
+  if (shortBack) kit.join('glue', name('E'), name('D'));
   for (const end of ['C', 'D']) for (const long of ['A', 'B']) kit.join('screws', name(long), name(end));
   kit.board({ ...spec('F', 'applied front', front.material) }, front.box, 0, 2);
   kit.join('screws', name('C'), name('F'));
@@ -112,18 +131,27 @@ export function drawer(
 }
 
 /** How drawers go together and into their places, one after the other, once `from` is made. */
-export function assembleDrawers(kit: Kit, numbers: readonly number[], from: string): void {
+export function assembleDrawers(kit: Kit, numbers: readonly number[], from: string, shortBacks: boolean): void {
   numbers.forEach((number, at) => {
     const name = (letter: string) => `W${number}${letter}`;
     kit.assemble(
       `drawer-${number}`,
       say`Build drawer box ${number}`,
-      ['A', 'B', 'C', 'D', 'E'].map(name),
+      (shortBacks ? ['A', 'B', 'C', 'D'] : ['A', 'B', 'C', 'D', 'E']).map(name),
       [],
-      [say`Slide the bottom in dry: it squares the box.`],
+      shortBacks ? [] : [say`Slide the bottom in dry: it squares the box.`],
     );
+    const bottomed = shortBacks ? `drawer-bottom-${number}` : `drawer-${number}`;
+    if (shortBacks)
+      kit.assemble(
+        bottomed,
+        say`Slide the bottom into drawer box ${number}`,
+        [name('E')],
+        [`drawer-${number}`],
+        [say`From behind, under the back, dry in its grooves: it squares the box.`],
+      );
     const before = at === 0 ? from : `drawer-front-${nth(numbers, at - 1)}`;
-    kit.assemble(`drawer-in-${number}`, say`Hang drawer ${number}`, [], [before, `drawer-${number}`]);
+    kit.assemble(`drawer-in-${number}`, say`Hang drawer ${number}`, [], [before, bottomed]);
     kit.assemble(
       `drawer-front-${number}`,
       say`Fix the front of drawer ${number}`,

@@ -1,7 +1,7 @@
 import { inches, type Length } from '../../length';
 import type { Sheet } from '../../stock';
 import { dim, say } from '../../words';
-import { drawer, drawerSizes, sideOf } from '../drawers';
+import { drawer, drawerSizes, sideOf, type Drawer } from '../drawers';
 import { hingePlaces } from '../hinges';
 import { boxAt, cutFor, type Kit } from '../kit';
 
@@ -144,7 +144,7 @@ export function drawerBank(
   first: number,
   stock: Sheet,
   cover: readonly [Length, Length],
-  { inset, gap }: Fronts,
+  { inset, gap, shortBack }: Fronts & Pick<Drawer, 'shortBack'>,
 ): readonly number[] | null {
   const pitch = (body.top - body.bottom) / number;
   const t = kit.sizes.thickness(stock);
@@ -171,6 +171,7 @@ export function drawerBank(
       sides: [column.left, column.right],
       stock: 'ply 1/2',
       side: sideOf('ply 1/2', kit.sizes),
+      shortBack,
       front: { material: stock, box: boxAt([x0, front - t, low], [x1 - x0, t, high - low]) },
     });
     done.push(first + at);

@@ -3,7 +3,7 @@ import { inches, type Length } from '../../length';
 import type { Sheet } from '../../stock';
 import { dim, say } from '../../words';
 import { count, measure, pick, type Choices, type Values } from '../choice';
-import { assembleDrawers } from '../drawers';
+import { assembleDrawers, drawerBacks } from '../drawers';
 import { family, type Room } from '../family';
 import { boxAt, cutFor, holed, kitFor, type Kit } from '../kit';
 import { boxOf } from '../shape';
@@ -36,6 +36,7 @@ const CHOICES = {
   }),
   gap: measure('Gap round fronts', inches(1 / 8), inches(1 / 16), inches(3 / 8), { when: closed }),
   drawers: count('Drawers a column', 3, 1, 8, { when: (c) => c.front === 'drawers' }),
+  backs: { ...drawerBacks.backs, when: (c: Choices) => c.front === 'drawers' },
   back: pick('Back', { closed: 'closed, in a rebate', open: 'open' }, 'closed', {
     help: 'A back keeps the case square. Without one, fixed shelves and the joints must.',
   }),
@@ -232,7 +233,10 @@ function fittings(kit: Kit, columns: readonly CaseColumn[], choices: Chosen, siz
   const numbers: number[] = [];
   for (const column of columns) {
     if (drawers) {
-      const bank = drawerBank(kit, column, body, rows, numbers.length + 1, stock, cover(column), sizes.fronts);
+      const bank = drawerBank(kit, column, body, rows, numbers.length + 1, stock, cover(column), {
+        ...sizes.fronts,
+        shortBack: choices.backs === 'short',
+      });
       if (!bank) {
         kit.stop(
           'drawer-opening',
@@ -293,7 +297,7 @@ function assemble(
       [say`Gap ${dim(choices.gap)} all round; shim with card while you drive the first screw of each hinge.`],
     );
   const ready = hung.length > 0 ? 'doors' : choices.shelfKind === 'loose' && laid.length > 0 ? 'loose' : stands;
-  assembleDrawers(kit, numbers, ready);
+  assembleDrawers(kit, numbers, ready, choices.backs === 'short');
 }
 
 /**

@@ -3,7 +3,16 @@ import { inches, type Length } from '../../length';
 import type { Nominal } from '../../stock';
 import { dim, say } from '../../words';
 import { count, measure, pick, type Values } from '../choice';
-import { assembleDrawers, drawer, DRAWER_STOCK, drawerSizes, sideOf, tallestSide, type DrawerStock } from '../drawers';
+import {
+  assembleDrawers,
+  drawer,
+  drawerBacks,
+  DRAWER_STOCK,
+  drawerSizes,
+  sideOf,
+  tallestSide,
+  type DrawerStock,
+} from '../drawers';
 import { levelling } from '../feet';
 import { family, type Room } from '../family';
 import { boxAt, kitFor, type Kit } from '../kit';
@@ -21,6 +30,7 @@ const CHOICES = {
   opening: measure('Drawer opening, high', inches(5), inches(3), inches(14)),
   reveal: measure('Gap round the fronts', inches(1 / 8), inches(1 / 16), inches(1 / 4)),
   box: pick('Drawer boxes', DRAWER_STOCK, 'ply 1/2'),
+  ...drawerBacks,
   ...overhangs,
   ...topFixing,
   ...levelling,
@@ -218,6 +228,7 @@ function drawers(
       sides: supports,
       stock: choices.box as DrawerStock,
       side,
+      shortBack: choices.backs === 'short',
       front: {
         material:
           height <= kit.sizes.dressed('1x6').width ? '1x6' : height <= kit.sizes.dressed('1x8').width ? '1x8' : '1x12',
@@ -233,6 +244,7 @@ function assemble(
   legs: Legs,
   sides: readonly (readonly string[])[],
   all: readonly (readonly string[])[],
+  shortBacks: boolean,
 ): void {
   const hollow = (k: number) => (nth(legs, k).tags.length > 1 ? [`leg-L${k + 1}`] : []);
   const loose = (k: number) => (nth(legs, k).tags.length > 1 ? [] : nth(legs, k).tags);
@@ -253,6 +265,7 @@ function assemble(
     kit,
     all.map((_, at) => at + 1),
     'base',
+    shortBacks,
   );
 }
 
@@ -277,7 +290,7 @@ export const endTable = family({
     const openings = faceFrame(kit, room, choices, legs, sizes);
     const sides = sidesAndBack(kit, room, legs, sizes);
     const supports = drawers(kit, choices, legs, openings, sizes, fit);
-    assemble(kit, legs, sides, supports);
+    assemble(kit, legs, sides, supports, choices.backs === 'short');
     return kit.built(['R1', ...first(sides), ...nth(sides, 1)]);
   },
 });
