@@ -1,12 +1,12 @@
 import { first, nth } from '../../lists';
-import { inches, tapeStep, type Length, type Units } from '../../length';
-import { rectangle, planeAt, type Vec } from '../../solid';
-import { isSheet, type Nominal } from '../../stock';
+import { inches, type Length } from '../../length';
+import { planeAt, type Vec } from '../../solid';
+import type { Nominal } from '../../stock';
 import { dim, listOf, say, tag } from '../../words';
 import { count, measure, pick, yes, type Choices } from '../choice';
 import { levelling } from '../feet';
 import { family } from '../family';
-import { boxAt, cutFor, slatsBetween, UP, type Kit, kitFor } from '../kit';
+import { UP, type Kit, kitFor } from '../kit';
 import type { Box } from '../geometry';
 import { boxOf } from '../shape';
 import {
@@ -16,18 +16,17 @@ import {
   checkSupports,
   crossSupports,
   footprint,
-  LEAST_RAIL,
   overhangs,
   RAIL_STOCK,
   railsBetween,
   rippedTo,
   topFixing,
 } from './common';
+import { checkShelf, shelfBelow, shelfChoices } from './shelf-below';
 import {
   checkApron,
   checkBoughtLeg,
   checkTaper,
-  wholeLeg,
   joinLeg,
   legChoices,
   legSection,
@@ -37,17 +36,19 @@ import {
   type Leg,
 } from './legs';
 
+/** A shelf under a table: on rails of their own tag. */
+const APRON_SHELF = { long: 'R', thin: false } as const;
+
 const butted = (choices: Choices) => choices.corners !== 'mitred';
-const shelved = (choices: Choices) => choices.below !== 'none';
 
 export const apronChoices = {
   ...legChoices,
   taper: yes('Tapered legs', false, {
     help: 'The two inner faces run thinner to the foot: lighter to look at, as strong where the apron joins.',
-    when: (choices) => taperable(choices) && !shelved(choices),
+    when: (choices) => taperable(choices) && choices.below === 'none',
   }),
   taperTo: measure('Foot of a tapered leg', inches(1.5), inches(3 / 4), inches(3), {
-    when: (choices) => choices.taper === true && taperable(choices) && !shelved(choices),
+    when: (choices) => choices.taper === true && taperable(choices) && choices.below === 'none',
   }),
   apron: pick('Aprons', RAIL_STOCK, '2x4', { firms: true }),
   apronRip: measure('Aprons ripped to, 0 as they are', 0, 0, inches(5.5), {
@@ -63,109 +64,11 @@ export const apronChoices = {
     help: 'A block across each corner stops the legs from racking.',
     when: butted,
   }),
-  below: pick(
-    'Below',
-    { none: 'nothing', stretchers: 'stretchers', 'ply shelf': 'plywood shelf', 'slat shelf': 'slatted shelf' },
-    'none',
-    { when: butted },
-  ),
-  shelfHeight: measure('Shelf or stretcher height', inches(6), inches(1), inches(60), { when: shelved }),
+  ...shelfChoices,
+  below: { ...shelfChoices.below, when: butted },
   ...topFixing,
   ...levelling,
 };
-
-/** What stands below the top: rails between the legs, and what lies on them. */
-const SHELF_RAIL: Nominal = '2x3';
-/** On legs too thin for that. */
-const THIN_RAIL: Nominal = '1x3';
-const THIN_LEG: Length = inches(2.25);
-const SHELF_SHEET = 'ply 3/4';
-const SHELF_SLAT: Nominal = '1x4';
-const SLAT_GAP: Length = inches(0.5);
-
-/** Rails and shelf between four legs, the shelf's upper face at `at`. */
-function shelfBelow(
-  kit: Kit,
-  legs: readonly [Leg, Leg, Leg, Leg],
-  kind: 'stretchers' | 'ply shelf' | 'slat shelf',
-  at: Length,
-  units: Units,
-): void {
-  const size = (axis: 0 | 1) => legs[0].box.max[axis] - legs[0].box.min[axis];
-  const stock = Math.min(size(0), size(1)) < THIN_LEG ? THIN_RAIL : SHELF_RAIL;
-  const rail = kit.sizes.dressed(stock);
-  const thick =
-    kind === 'stretchers'
-      ? 0
-      : kind === 'ply shelf'
-        ? kit.sizes.thickness(SHELF_SHEET)
-        : kit.sizes.dressed(SHELF_SLAT).thickness;
-  const from = at - thick - rail.width;
-  if (from < 0) {
-    const least = thick + rail.width + inches(1);
-    kit.stop(
-      'shelf-low',
-      say`The shelf is too near the floor`,
-      say`Its rails are ${dim(rail.width)} deep and the shelf ${dim(thick)}: at ${dim(at)} they would go through the floor.`,
-      { at, least },
-      [{ label: say`Put it at ${dim(least)}`, changes: [kit.change(['choices', 'shelfHeight'], least)] }],
-    );
-    return;
-  }
-  const inset = Math.round((Math.min(size(0), size(1)) - rail.thickness) / 2);
-  const base = { role: 'stretcher', nominal: stock, from, setback: inset } as const;
-  if (kind === 'stretchers') {
-    railsBetween(kit, legs, { ...base, long: 'X', end: 'S', longName: '', endName: 'end stretcher', only: 'end' });
-    const [left, right] = [boxOf(kit.get('S1')), boxOf(kit.get('S2'))];
-    const y = Math.round((left.min[1] + left.max[1] - rail.thickness) / 2);
-    kit.board(
-      {
-        tag: 'S3',
-        role: 'stretcher',
-        name: 'long stretcher',
-        material: stock,
-        fit: say`the gap between ${tag('S1')} and ${tag('S2')}`,
-        dependsOn: ['S1', 'S2'],
-      },
-      boxAt([left.max[0], y, from], [right.min[0] - left.max[0], rail.thickness, rail.width]),
-      0,
-      2,
-    );
-    kit.join('rail end', 'S3', 'S1');
-    kit.join('rail end', 'S3', 'S2');
-    return;
-  }
-  railsBetween(kit, legs, { ...base, long: 'R', end: 'S', longName: 'long shelf rail', endName: 'end shelf rail' });
-  const rails = ['R1', 'R2', 'S1', 'S2'];
-  const boxes = rails.map((name) => boxOf(kit.get(name)));
-  const [x0, x1] = [nth(boxes, 2).min[0], nth(boxes, 3).max[0]];
-  const [y0, y1] = [first(boxes).min[1], nth(boxes, 1).max[1]];
-  if (isSheet(SHELF_SHEET) && kind === 'ply shelf') {
-    let shelf = kit.shaped(
-      { tag: 'H1', role: 'shelf', name: 'shelf', material: SHELF_SHEET },
-      rectangle(x1 - x0, y1 - y0),
-      thick,
-      { at: [x0, y0, at - thick], u: [1, 0, 0], v: [0, 1, 0] },
-    );
-    for (const leg of legs) shelf = cutFor(shelf, wholeLeg(kit, leg), 'notch', 2);
-    kit.put(shelf);
-    rails.forEach((name) => kit.join('screws', 'H1', name));
-    return;
-  }
-  const slat = kit.sizes.dressed(SHELF_SLAT);
-  const [from0, to0] = [legs[0].box.max[0] + SLAT_GAP, legs[2].box.min[0] - SLAT_GAP];
-  slatsBetween(from0, to0, slat.width, SLAT_GAP, tapeStep(units)).forEach((x, index) => {
-    const name = `H${index + 1}`;
-    kit.board(
-      { tag: name, role: 'shelf', name: 'shelf slat', material: SHELF_SLAT },
-      boxAt([x, y0, at - thick], [slat.width, y1 - y0, slat.thickness]),
-      1,
-      0,
-    );
-    kit.join('screws', name, 'R1');
-    kit.join('screws', name, 'R2');
-  });
-}
 
 /** Aprons that run outside the legs and meet in mitres; the legs stand in their corners. */
 function mitredAprons(
@@ -323,24 +226,7 @@ export const aprons = family({
       );
     checkApron(kit, section, apron.thickness);
     checkSupports(kit, longRoom, apron.thickness, choices.crossSupports);
-    const highest = room.under - apron.width - LEAST_RAIL;
-    if (choices.below !== 'none' && !mitred && choices.shelfHeight > highest) {
-      const at = Math.round((room.under - apron.width) / 3);
-      // Lower than this its own rails go through the floor: then it is better left out.
-      const lowest = inches(4.5);
-      kit.stop(
-        'shelf-high',
-        say`The shelf meets the aprons`,
-        say`Under the aprons there is ${dim(room.under - apron.width)}; a shelf at ${dim(choices.shelfHeight)} leaves under ${dim(LEAST_RAIL)} above it.`,
-        { at: choices.shelfHeight },
-        [
-          ...(at >= lowest && at <= highest
-            ? [{ label: say`Put it at ${dim(at)}`, changes: [kit.change(['choices', 'shelfHeight'], at)] }]
-            : []),
-          { label: say`Leave it out`, changes: [kit.change(['choices', 'below'], 'none')] },
-        ],
-      );
-    }
+    if (!mitred) checkShelf(kit, choices, room.under - apron.width);
     const from = room.under - apron.width;
     const tapered = choices.taper && taperable(choices) && (mitred || choices.below === 'none');
     if (tapered) checkTaper(kit, section, from, choices.taperTo);
@@ -374,7 +260,8 @@ export const aprons = family({
     );
     if (choices.cornerBlocks && !mitred) cornerBlocks(kit, legs, room.under, supports);
     const below = mitred ? 'none' : choices.below;
-    if (below !== 'none') shelfBelow(kit, legs, below, choices.shelfHeight, room.units);
+    if (below !== 'none')
+      shelfBelow(kit, legs, { kind: below, at: choices.shelfHeight, units: room.units, ...APRON_SHELF });
     assembleFrame(kit, legs, {
       mitred,
       below,

@@ -16,7 +16,8 @@ import {
 import { levelling } from '../feet';
 import { family, type Room } from '../family';
 import { boxAt, kitFor, type Kit } from '../kit';
-import { checkBetween, checkHeight, footprint, overhangs, topFixing } from './common';
+import { betweenSlats, checkBetween, checkHeight, footprint, overhangs, topFixing } from './common';
+import { checkShelf, shelfBelow, shelfChoices } from './shelf-below';
 import { checkBoughtLeg, joinLeg, legChoices, legSection, placeLegs } from './legs';
 
 const RAIL: Nominal = '1x2';
@@ -29,6 +30,7 @@ const CHOICES = {
   drawers: count('Drawers', 1, 1, 4),
   opening: measure('Drawer opening, high', inches(5), inches(3), inches(14)),
   reveal: measure('Gap round the fronts', inches(1 / 8), inches(1 / 16), inches(1 / 4)),
+  ...shelfChoices,
   box: pick('Drawer boxes', DRAWER_STOCK, 'ply 1/2'),
   ...drawerBacks,
   ...overhangs,
@@ -252,19 +254,27 @@ function assemble(
     kit.assemble(
       `end-${side + 1}`,
       say`Join the ${side === 0 ? 'left' : 'right'} side`,
-      [...loose(2 * side), ...loose(2 * side + 1), ...nth(sides, side), ...all.map((pair) => nth(pair, side))],
+      [
+        ...loose(2 * side),
+        ...loose(2 * side + 1),
+        ...nth(sides, side),
+        ...all.map((pair) => nth(pair, side)),
+        ...kit.tags().filter((name) => name === `S${side + 1}`),
+      ],
       [...hollow(2 * side), ...hollow(2 * side + 1)],
       [
         say`The drawer supports lie level with the inner faces of the legs, square to the front: the slides follow them.`,
       ],
     ),
   );
-  const rails = kit.tags().filter((name) => /^[AR]\d+$/.test(name));
+  const rails = kit.tags().filter((name) => /^([ARZ]\d+|S3)$/.test(name));
   kit.assemble('base', say`Join the sides with the front rails and the back`, rails, ['end-1', 'end-2']);
+  const shelf = kit.tags().filter((name) => /^H\d+$/.test(name));
+  if (shelf.length > 0) kit.assemble('shelf', say`Lay the shelf`, shelf, ['base'], betweenSlats(kit, shelf));
   assembleDrawers(
     kit,
     all.map((_, at) => at + 1),
-    'base',
+    shelf.length > 0 ? 'shelf' : 'base',
     shortBacks,
   );
 }
@@ -283,6 +293,7 @@ export const endTable = family({
     const sizes = sizesOf(kit, room, choices);
     if (!checkHeight(kit, room, sizes.deep, 'bank of drawers')) return kit.built();
     checkLegs(kit, room, choices, sizes);
+    checkShelf(kit, choices, room.under - sizes.deep);
     if (kit.stopped()) return kit.built();
     const fit = drawerFor(kit, room, choices, sizes);
     if (!fit) return kit.built();
@@ -290,6 +301,9 @@ export const endTable = family({
     const openings = faceFrame(kit, room, choices, legs, sizes);
     const sides = sidesAndBack(kit, room, legs, sizes);
     const supports = drawers(kit, choices, legs, openings, sizes, fit);
+    if (choices.below !== 'none')
+      shelfBelow(kit, legs, { kind: choices.below, at: choices.shelfHeight, units: room.units, long: 'Z', thin: true });
+    if (kit.stopped()) return kit.built();
     assemble(kit, legs, sides, supports, choices.backs === 'short');
     return kit.built(['R1', ...first(sides), ...nth(sides, 1)]);
   },

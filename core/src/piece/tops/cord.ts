@@ -44,15 +44,19 @@ export function openedForCords(
     return !below.some((other) => overlap(other, column));
   };
   const back = Math.max(...top.map((part) => boxOf(part).max[1]));
-  const opened = (x: number, y: number) => top.map((part) => holed(part, [x, y, 0], UP, radius));
-  const boards = (parts: readonly Part[]) => parts.filter((part, k) => part !== top[k]).length;
-  const least = top.some((part) => Math.min(part.width, part.length) >= across + CLEAR) ? 1 : top.length;
+  const boards = top.map(boxOf);
+  // Inside one board where any is wide enough; else wherever it lies on the top at all.
+  const isWhole = (x: number, y: number) =>
+    boards.some(
+      ({ min, max }) => min[0] <= x - radius && max[0] >= x + radius && min[1] < y - radius && max[1] > y + radius,
+    );
+  const some = boards.some(({ min, max }) => max[1] - min[1] > across + CLEAR);
   for (const inward of steps(back / 2 - BEHIND - radius))
     for (const aside of steps(Math.min(length / 2 - BEHIND - radius, MOST_ASIDE)))
       for (const x of [length / 2 - aside, length / 2 + aside]) {
         const y = back - BEHIND - radius - inward;
-        const parts = isClear(x, y) ? opened(x, y) : top;
-        if (boards(parts) > 0 && boards(parts) <= least) return parts;
+        if ((some && !isWhole(x, y)) || !isClear(x, y)) continue;
+        return top.map((part) => holed(part, [x, y, 0], UP, radius));
       }
   return null;
 }
