@@ -7,6 +7,7 @@ import { moneyNotes } from './money';
 import { partNotes } from './parts';
 import { shopNotes } from './shop';
 import { sizeNotes } from './size';
+import { skewNotes } from './skew';
 import { woodNotes } from './wood';
 
 /**
@@ -29,6 +30,7 @@ export const findingsOf = (facts: Facts): readonly Finding[] =>
       ...partNotes(piece, facts.job),
       ...jointNotes(piece, facts.job),
       ...shopNotes(piece, facts.job),
+      ...skewNotes(piece, facts.job),
     ]),
     ...moneyNotes(facts),
     ...cutNotes(facts),
