@@ -51,6 +51,15 @@ test('a leg 1/16 thicker along the table: each apron that ends on it is 1/16 sho
   expect(lengthOf(table, 'A1', both)).toBe(lengthOf(table, 'A1') - inches(1 / 8));
 });
 
+test('a leg of a splayed frame that came out 1/16 thicker takes as much from the rails that end on it', () => {
+  const splayed = newPiece('t', 'splayed');
+  const leg = built(splayed).parts.find(({ tag }) => tag === 'L1')!;
+  const thick = { L1: { width: leg.width + inches(1 / 16), thickness: leg.thickness + inches(1 / 16) } };
+  const all = changes(built(splayed, thick).adaptations);
+  expect(all).toContain('A1 length -0.0625 follows');
+  expect(all).toContain('E1 length -0.0625 follows');
+});
+
 test('a part that must fit takes the size of its gap; once it is cut, that is what it measures', () => {
   const planned = lengthOf(table, 'C1');
   const gap = { C1: { length: planned - inches(3 / 32) } };

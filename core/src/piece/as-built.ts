@@ -71,6 +71,9 @@ export const measurable = (parts: readonly Part[]): readonly Part[] => {
   return [...(top ? [top] : []), ...parts.filter(({ loose, bought }) => !loose && !bought)];
 };
 
+/** Ways nearer than this are one: a leg that leans 15 degrees still takes its rails' room. */
+const LEANS = 0.96;
+
 /** How the size of one part along a direction changes another's: with it, against it, or not at all. */
 function effect(measured: Part, way: Vec, other: Part): { readonly changes: Side; readonly sign: 1 | -1 } | null {
   const changes = (['length', 'width'] as const).find((side) => Math.abs(dot(waysOf(other)[side], way)) > 0.99);
@@ -82,6 +85,9 @@ function effect(measured: Part, way: Vec, other: Part): { readonly changes: Side
   if (overlap > 0.8 * smaller) return a[1] - a[0] <= b[1] - b[0] + inches(2) ? { changes, sign: 1 } : null;
   return overlap <= inches(1 / 16) && overlap > -inches(1 / 8) ? { changes, sign: -1 } : null;
 }
+
+/** What ends on another gives up as much of its length as that gains. */
+const BUTTED = { changes: 'length', sign: -1 } as const;
 
 const advice = (change: Length): Adaptation['then'] =>
   Math.abs(change) <= UNSEEN ? 'leave it' : change < 0 ? 'trim' : change <= SHIM ? 'shim' : 'cut anew';
@@ -138,7 +144,9 @@ export function asBuilt(
           ({ drilled, into, kind }) =>
             kind === 'rail end' && drilled === other.id && members.some((name) => into === now.get(name)?.id),
         );
-        const follows = depends || ends ? effect(part, waysOf(part)[side], other) : null;
+        const way = waysOf(part)[side];
+        const isButted = ends && !depends && Math.abs(dot(waysOf(other).length, way)) > LEANS;
+        const follows = isButted ? BUTTED : depends || ends ? effect(part, way, other) : null;
         if (!follows || (ends && !depends && follows.sign > 0)) continue;
         const from = held(now, other.tag)[follows.changes];
         const to = from + follows.sign * off;
