@@ -90,6 +90,22 @@ describe('an impossible wish is a finding with a way out, never a list', () => {
       'edging-hits',
     ],
     ['a shelf through the floor', wish('shelf-coffee', [['choices', 'shelfHeight'], inches(2)]), 'shelf-low'],
+    [
+      'a found top smaller than its legs',
+      wish(
+        'dining',
+        [['top'], 'found'],
+        [['topChoices'], {}],
+        [['size', 'length'], inches(10)],
+        [['size', 'width'], inches(8)],
+      ),
+      'no-room-length',
+    ],
+    [
+      'a shelf under an end table among its drawers',
+      wish('end-table', [['choices', 'below'], 'ply shelf'], [['choices', 'shelfHeight'], inches(20)]),
+      'shelf-high',
+    ],
     ['a shelf among the aprons', wish('shelf-coffee', [['choices', 'shelfHeight'], inches(14)]), 'shelf-high'],
   ])('%s', (_, piece, name) => {
     const id = Object.hasOwn(FINDINGS, name) ? `p.${name}` : `p.shape-${name}`;

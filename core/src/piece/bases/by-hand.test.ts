@@ -183,3 +183,48 @@ describe('a cupboard, 30 x 15 x 34, otherwise', () => {
     expect(cupboard({ front: 'open' }).needed('catch')).toEqual([]);
   });
 });
+
+/** A start with other choices: each part as length x width x thickness, its joints of a kind, what is bought for it. */
+const made = (start: string, choices: Choices) => {
+  const base = newPiece('p', start);
+  const piece = { ...base, choices: { ...base.choices, ...choices } };
+  const { parts, joints, needs } = buildPiece(piece, topCandidates(piece)[0]!, DEFAULT_SHOP, 'in');
+  return {
+    sizes: new Map(parts.map((part) => [part.tag, [part.length, part.width, part.thickness] as const])),
+    joints: joints.map(({ kind, id }) => `${kind} ${id.replace(/^p\./, '')}`),
+    count: (kind: string) => needs.filter((need) => need.kind === kind).reduce((sum, { count }) => sum + count, 0),
+  };
+};
+
+describe('what is chosen for a table, worked by hand', () => {
+  test('a shorter back ends above the bottom, which reaches under it to the end of the box', () => {
+    const [full, short] = [made('end-table', { backs: 'full' }), made('end-table', { backs: 'short' })];
+    const [back, before] = [short.sizes.get('W1D')!, full.sizes.get('W1D')!];
+    // 1/4 up to the groove and 7/32 of bottom.
+    expect(before[1] - back[1]).toBe(inches(1 / 4 + 7 / 32));
+    const [bottom, grooved] = [short.sizes.get('W1E')!, full.sizes.get('W1E')!];
+    // A side of 15/32 less half of it, rounded down to a whole unit, in which it no longer stands.
+    expect(bottom[0] - grooved[0] + (bottom[1] - grooved[1])).toBe(inches(15 / 32) - Math.floor(inches(15 / 64)));
+    expect(short.joints).toContain('glue W1E>W1D');
+    expect(short.joints).not.toContain('groove W1E>W1D');
+  });
+
+  test('aprons ripped to 3, cross supports with them; more than the board has changes nothing', () => {
+    const ripped = made('dining', { apronRip: inches(3) });
+    for (const tag of ['A1', 'A2', 'E1', 'E2', 'C1']) expect(ripped.sizes.get(tag)![1]).toBe(inches(3));
+    expect(made('dining', { apronRip: inches(5) }).sizes.get('A1')![1]).toBe(inches(3.5));
+  });
+
+  test('below an end table: thin rails at the ends, one long one between these', () => {
+    const { sizes, joints } = made('end-table', { below: 'stretchers' });
+    expect(sizes.get('S1')![1]).toBe(inches(2.5));
+    expect(joints).toEqual(expect.arrayContaining(['rail end S3>S1', 'rail end S3>S2']));
+  });
+
+  test('a leveller under each leg, two under each long foot, none under a hollow leg', () => {
+    expect(made('dining', { levellers: true }).count('leveller')).toBe(4);
+    expect(made('trestle', { levellers: true }).count('leveller')).toBe(4);
+    expect(made('dining', { levellers: true, legs: 'box 1x4' }).count('leveller')).toBe(0);
+    expect(made('dining', {}).count('leveller')).toBe(0);
+  });
+});

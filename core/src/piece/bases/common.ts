@@ -1,4 +1,5 @@
 import { inches, tapeStep, type Length } from '../../length';
+import type { Remedy } from '../../job';
 import type { Nominal } from '../../stock';
 import { dim, say, tag, type Phrase } from '../../words';
 import { measure, pick } from '../choice';
@@ -79,6 +80,8 @@ export function checkBetween(
   if (left >= least) return;
   const needed = least - left;
   const path = side === 'length' ? 'overhangEnds' : 'overhangSides';
+  // A top that one has is as large as it is.
+  const isFound = room.piece.top === 'found';
   const smaller = overhang - Math.ceil(needed / 2);
   const size = room[side] + Math.ceil(needed * (room[side] / room.inside[side]));
   kit.stop(
@@ -90,12 +93,34 @@ export function checkBetween(
       ...(smaller >= 0
         ? [{ label: say`Overhang ${dim(smaller)} instead`, changes: [kit.change(['choices', path], smaller)] }]
         : []),
+      ...(isFound && smaller < 0 ? onThinLegs(kit, room, side, path, least) : []),
       {
-        label: say`Make it ${dim(size)} ${side === 'length' ? 'long' : 'wide'}`,
-        changes: [kit.change(['size', side], size)],
+        label: say`${isFound ? 'Joined boards instead, ' : 'Make it '}${dim(size)} ${side === 'length' ? 'long' : 'wide'}`,
+        changes: [
+          ...(isFound ? [kit.change(['top'], 'joined'), kit.change(['topChoices'], {})] : []),
+          kit.change(['size', side], size),
+        ],
       },
     ],
   );
+}
+
+/** Thin legs at the very edge, for a top that is as it is; nothing where even they find no room. */
+function onThinLegs(
+  kit: Kit,
+  room: Room,
+  side: 'length' | 'width',
+  path: 'overhangEnds' | 'overhangSides',
+  least: Length,
+): readonly Remedy[] {
+  const thin = kit.sizes.dressed('2x2').width;
+  if (room.inside[side] - 2 * thin < least || room.piece.family !== 'aprons') return [];
+  return [
+    {
+      label: say`Legs of solid 2×2, no overhang`,
+      changes: [kit.change(['choices', 'legs'], '2x2'), kit.change(['choices', path], 0)],
+    },
+  ];
 }
 
 type Rails = {
