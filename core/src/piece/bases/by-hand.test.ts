@@ -176,6 +176,22 @@ describe('a cupboard, 30 x 15 x 34, otherwise', () => {
     expect(bought.kinds('plate')).toEqual(['L1>B1', 'L2>B1', 'L3>B1', 'L4>B1']);
   });
 
+  test('mitred at the top: the sides reach up to the outer corner, the top over them, glued', () => {
+    const { sizes, kinds } = cupboard({ corners: 'mitred' });
+    expect(held(sizes, 'G1')).toBe('30 1/2 x 14 9/32 x 23/32'); // 34 - 3 1/2
+    expect(held(sizes, 'T1')).toBe('30 x 14 9/32 x 23/32');
+    expect(kinds('lamination')).toEqual(['G1>T1', 'G2>T1']);
+    expect(kinds('screws')).not.toContain('T1>G1');
+    const piece = newPiece('p', 'cupboard');
+    const choices = { ...piece.choices, corners: 'mitred' };
+    const { parts } = buildPiece({ ...piece, choices }, first(topCandidates(piece)), DEFAULT_SHOP, 'in');
+    const { left, right } = found(parts, ({ tag }) => tag === 'T1').ends;
+    expect([left, right].map(({ bevel, mitre }) => [Math.abs(bevel), mitre])).toEqual([
+      [45, 0],
+      [45, 0],
+    ]);
+  });
+
   test('what shuts is held shut: a catch a door, two and two stays for what drops', () => {
     expect(cupboard({}).needed('catch')).toEqual(['1', '1']);
     const dropped = cupboard({ front: 'drop front' });

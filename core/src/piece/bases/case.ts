@@ -5,7 +5,8 @@ import { dim, say } from '../../words';
 import { count, measure, pick, type Choices, type Values } from '../choice';
 import { assembleDrawers, drawerBacks } from '../drawers';
 import { family, type Room } from '../family';
-import { boxAt, cutFor, holed, kitFor, type Kit } from '../kit';
+import { boxAt, cutFor, holed, kitFor, level, type Kit } from '../kit';
+import { planeAt, type Vec } from '../../solid';
 import { boxOf } from '../shape';
 import { drawerBank, fronts, shelves, type CaseBody, type CaseColumn } from './case-fittings';
 import { CASE_LEGS, caseLegHeight, standOn } from './case-stand';
@@ -22,6 +23,10 @@ const CHOICES = {
   stock: pick('Case of', STOCK, 'ply 3/4'),
   held: pick('Case joined by', { screws: 'screws through', pockets: 'pocket screws' }, 'screws', {
     help: 'Pocket screws leave the outside clean: their pockets are on the faces that are seen least.',
+  }),
+  corners: pick('Upper corners', { butted: 'top over the sides', mitred: 'mitred, the grain runs over' }, 'butted', {
+    help: 'Mitred the grain runs up one side, over the top and down the other, and no edge of a sheet shows. Glue alone holds it: it wants an even 45 degrees, and a back. For grain that runs on lay side, top and side one after the other in Cuts.',
+    when: (c) => c.held === 'screws',
   }),
   columns: count('Columns', 1, 1, 4),
   shelves: count('Shelves a column', 2, 0, 8, { when: (c) => c.front !== 'drawers' }),
@@ -145,31 +150,82 @@ function check(kit: Kit, room: Room, choices: Chosen, sizes: Sizes): void {
     );
 }
 
+const isMitred = ({ held, corners }: Pick<Chosen, 'held' | 'corners'>): boolean =>
+  corners === 'mitred' && held === 'screws';
+
+/** Sides and top that meet in mitres: the grain runs up, over and down. */
+function mitredCorners(
+  kit: Kit,
+  { length, height }: Room,
+  {
+    stock,
+    t,
+    stand,
+    depth,
+    front,
+  }: {
+    readonly stock: Sheet;
+    readonly t: Length;
+    readonly stand: Length;
+    readonly depth: Length;
+    readonly front: Length;
+  },
+): void {
+  const half = t / 2;
+  const y = front + depth / 2;
+  const across: Vec = [0, 1, 0];
+  const body = { across, width: depth, thickness: t };
+  // The planes of the two mitres: through the outer and the inner corner.
+  const low = level(stand);
+  const mitre = (x: number, way: 1 | -1) => planeAt([x, y, height], [Math.SQRT1_2, 0, -way * Math.SQRT1_2]);
+  const spec = (tag: string, role: 'side' | 'top', name: string) => ({ tag, role, name, material: stock });
+  const upright = (tag: string, name: string, x: number, edge: number, way: 1 | -1) =>
+    kit.member(spec(tag, 'side', name), {
+      ...body,
+      from: [x, y, stand],
+      to: [x, y, height],
+      ends: [low, mitre(edge, way)],
+    });
+  upright('G1', 'left side', half, 0, -1);
+  upright('G2', 'right side', length - half, length, 1);
+  kit.member(spec('T1', 'top', 'top'), {
+    ...body,
+    from: [0, y, height - half],
+    to: [length, y, height - half],
+    ends: [mitre(0, -1), mitre(length, 1)],
+  });
+}
+
 /** Sides, bottom and top; dividers between them. The columns that they leave. */
 function carcase(
   kit: Kit,
   room: Room,
   { stock, t, stand, body, columns, inner, clearWidth, depth }: Sizes,
-  held: Chosen['held'],
+  { held, corners }: Pick<Chosen, 'held' | 'corners'>,
 ): readonly CaseColumn[] {
+  const mitred = isMitred({ held, corners });
   const y0 = body.front;
   const { length } = room;
   const spec = (tag: string, role: 'side' | 'top', name: string) => ({ tag, role, name, material: stock });
   // Sides from the stand up to the top; the bottom between them; the top over all.
-  kit.board(spec('G1', 'side', 'left side'), boxAt([0, y0, stand], [t, depth, room.height - stand - t]), 2, 1);
-  kit.board(
-    spec('G2', 'side', 'right side'),
-    boxAt([length - t, y0, stand], [t, depth, room.height - stand - t]),
-    2,
-    1,
-  );
-  kit.board(spec('T1', 'top', 'top'), boxAt([0, y0, room.height - t], [length, depth, t]), 0, 1);
+  if (mitred) mitredCorners(kit, room, { stock, t, stand, depth, front: y0 });
+  else {
+    kit.board(spec('G1', 'side', 'left side'), boxAt([0, y0, stand], [t, depth, room.height - stand - t]), 2, 1);
+    kit.board(
+      spec('G2', 'side', 'right side'),
+      boxAt([length - t, y0, stand], [t, depth, room.height - stand - t]),
+      2,
+      1,
+    );
+    kit.board(spec('T1', 'top', 'top'), boxAt([0, y0, room.height - t], [length, depth, t]), 0, 1);
+  }
   kit.board(spec('B1', 'side', 'bottom'), boxAt([t, y0, stand], [length - 2 * t, body.back - y0, t]), 0, 1);
   // Screwed from outside, or pocketed from inside by what ends against it.
   const join = (outer: string, end: string) =>
     held === 'pockets' ? kit.join('rail end', end, outer) : kit.join('screws', outer, end);
   for (const side of ['G1', 'G2']) {
-    join('T1', side);
+    if (mitred) kit.join('lamination', side, 'T1');
+    else join('T1', side);
     join(side, 'B1');
   }
   const uprights = ['G1'];
@@ -275,7 +331,14 @@ function assemble(
 ): void {
   const dividers = columns.slice(1).map(({ left }) => left);
   const fixed = choices.shelfKind === 'fixed' ? laid : [];
-  kit.assemble('case', say`Join the case`, ['G1', 'G2', 'B1', 'T1', ...dividers, ...fixed]);
+  const taped = say`Tape over the mitres from outside before they are closed; glue both faces of each twice: end grain drinks it.`;
+  kit.assemble(
+    'case',
+    say`Join the case`,
+    ['G1', 'G2', 'B1', 'T1', ...dividers, ...fixed],
+    [],
+    isMitred(choices) ? [taped] : [],
+  );
   const last = choices.back === 'closed' ? 'back' : 'case';
   if (choices.back === 'closed')
     kit.assemble(
@@ -315,7 +378,7 @@ export const caseFamily = family({
     const sizes = sizesOf(kit, room, choices);
     check(kit, room, choices, sizes);
     if (kit.stopped()) return kit.built();
-    const columns = carcase(kit, room, sizes, choices.held);
+    const columns = carcase(kit, room, sizes, choices);
     if (choices.back === 'closed') letIn(kit, room, sizes);
     if (choices.cords > 0 && choices.back === 'closed' && choices.front !== 'drawers')
       openForCords(kit, sizes, columns, choices.cords);
