@@ -244,3 +244,19 @@ describe('what is chosen for a table, worked by hand', () => {
     expect(made('dining', {}).count('leveller')).toBe(0);
   });
 });
+
+describe('crossed braces of a shelf unit 48 x 18 x 72', () => {
+  test('from post to post at 48 degrees at most, the posts in by their thickness', () => {
+    const plain = made('shelf-unit', {});
+    const back = made('shelf-unit', { braces: 'back' });
+    // 48 / cos 48 + 2 1/2 tan 48, long point to long point.
+    const angle = (48 * Math.PI) / 180;
+    const long = 48 / Math.cos(angle) + 2.5 * Math.tan(angle);
+    expect(back.sizes.get('X1')![0] / inches(1)).toBeCloseTo(long, 2);
+    expect(plain.sizes.get('S1')![0] - back.sizes.get('S1')![0]).toBe(inches(3 / 4));
+    const all = made('shelf-unit', { braces: 'all' });
+    expect(plain.sizes.get('R1')![0] - all.sizes.get('R1')![0]).toBe(inches(1.5));
+    expect([...all.sizes.keys()].filter((tag) => tag.startsWith('X'))).toHaveLength(6);
+    expect(all.joints.filter((joint) => joint.startsWith('screws X'))).toHaveLength(12);
+  });
+});

@@ -5,6 +5,7 @@ import { dim, say } from '../../words';
 import { count, measure, pick } from '../choice';
 import { family } from '../family';
 import { boxAt, cutFor, kitFor, slatsBetween, type Kit } from '../kit';
+import { braceChoices, braced, bracedIn } from './braces';
 import { betweenSlats, checkBetween, railsBetween } from './common';
 import { placeLegs, type Leg } from './legs';
 
@@ -82,6 +83,7 @@ export const shelfUnit = family({
     }),
     levels: count('How many shelves', 4, 1, 12),
     lowest: measure('Lowest shelf, its upper side', inches(6), inches(3), inches(60)),
+    ...braceChoices,
   },
   build(room, choices) {
     const kit = kitFor(room);
@@ -91,10 +93,11 @@ export const shelfUnit = family({
     const thick = sheet
       ? kit.sizes.thickness(choices.shelves as 'ply 3/4')
       : kit.sizes.dressed(choices.shelves as Nominal).thickness;
+    const out = bracedIn(kit, choices);
     // The post's thickness lies along the unit, its width across.
     const section = { along: post.thickness, across: post.width, material: choices.posts, plies: 1, narrow: null };
-    checkBetween(kit, room, 'length', room.length - 2 * section.along, 0, section.along, inches(6));
-    checkBetween(kit, room, 'width', room.width - 2 * section.across, 0, section.across, inches(2));
+    checkBetween(kit, room, 'length', room.length - 2 * (section.along + out.ends), 0, section.along, inches(6));
+    checkBetween(kit, room, 'width', room.width - out.back - 2 * section.across, 0, section.across, inches(2));
     const deep = rail.width + thick;
     const least = Math.max(choices.lowest, deep + inches(0.5));
     const clear = choices.levels > 1 ? (room.height - least) / (choices.levels - 1) - deep : inches(12);
@@ -124,7 +127,7 @@ export const shelfUnit = family({
     }
     if (kit.stopped()) return kit.built();
 
-    const foot = { x: 0, y: 0, length: room.length, width: room.width };
+    const foot = { x: out.ends, y: 0, length: room.length - 2 * out.ends, width: room.width - out.back };
     const legs = placeLegs(kit, foot, room.height - thick, section, { legs: 'two 2x4', boughtLeg: '' });
     const tags: string[] = [];
     for (let level = 1; level <= choices.levels; level++) {
@@ -164,6 +167,7 @@ export const shelfUnit = family({
         ...(choices.levels > 1 ? betweenSlats(kit, tags) : []),
       ],
     );
+    braced(kit, legs, choices, 'shelves');
     return kit.built();
   },
 });

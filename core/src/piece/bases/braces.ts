@@ -1,0 +1,117 @@
+import { inches, type Length } from '../../length';
+import { degrees, planeAt, radians, type Vec } from '../../solid';
+import type { Nominal } from '../../stock';
+import { say } from '../../words';
+import { pick, type Choices } from '../choice';
+import { around } from '../geometry';
+import type { Kit } from '../kit';
+import type { Leg } from './legs';
+
+/** Crossed braces outside a frame of four posts. */
+export const braceChoices = {
+  braces: pick(
+    'Crossed braces',
+    { none: 'none', back: 'along the back', all: 'along the back and both ends' },
+    'none',
+    {
+      firms: true,
+      help: 'Two boards lapped where they cross and screwed to the posts from outside: a tall frame no longer sways.',
+    },
+  ),
+};
+
+const STOCK: Nominal = '1x3';
+/** They end so far from the floor and from the post tops. */
+const OFF: Length = inches(2);
+/** Degrees from the floor: flatter they brace little; where they would be steeper they end lower on the posts. */
+const [FLATTEST, STEEPEST] = [20, 48];
+
+type Side = 'back' | 'left' | 'right';
+const sidesOf = ({ braces }: Choices): readonly Side[] =>
+  braces === 'back' ? ['back'] : braces === 'all' ? ['back', 'left', 'right'] : [];
+
+/** How far the posts stand in from the outside of a piece with braces: at its back, at each end. */
+export function bracedIn(kit: Kit, choices: Choices): { readonly back: Length; readonly ends: Length } {
+  const { thickness } = kit.sizes.dressed(STOCK);
+  const sides = sidesOf(choices);
+  return { back: sides.includes('back') ? thickness : 0, ends: sides.includes('left') ? thickness : 0 };
+}
+
+/** One pair on a side, lapped where they cross. Their tags; nothing, and said why, where none can be. */
+function pair(kit: Kit, side: Side, legs: readonly [Leg, Leg], first: number): readonly string[] {
+  const box = around(legs.map((leg) => leg.box));
+  if (!box) return [];
+  const { width, thickness } = kit.sizes.dressed(STOCK);
+  const along = side === 'back' ? 0 : 1;
+  const out =
+    side === 'back'
+      ? box.max[1] + thickness / 2
+      : side === 'left'
+        ? box.min[0] - thickness / 2
+        : box.max[0] + thickness / 2;
+  const [from, to] = [box.min[along], box.max[along]];
+  const low = box.min[2] + OFF + width / 2;
+  const most = low + (to - from) * Math.tan(radians(STEEPEST));
+  const high = Math.min(box.max[2] - OFF - width / 2, Math.round(most));
+  const angle = degrees(Math.atan2(high - low, to - from));
+  if (angle < FLATTEST) {
+    kit.stop(
+      'brace-angle',
+      say`The braces would lie nearly flat`,
+      say`Between these posts they stand at ${Math.round(angle)} degrees from the floor; under ${FLATTEST} they brace little.`,
+      { angle },
+      [{ label: say`Leave them out`, changes: [kit.change(['choices', 'braces'], 'none')] }],
+    );
+    return [];
+  }
+  const at = (run: Length, z: number): Vec => (along === 0 ? [run, out, z] : [out, run, z]);
+  const upright = (run: Length) => planeAt(at(run, 0), along === 0 ? [1, 0, 0] : [0, 1, 0]);
+  const tags = [`X${first}`, `X${first + 1}`] as const;
+  tags.forEach((tag, k) => {
+    const [start, end] = k === 0 ? [low, high] : [high, low];
+    kit.member(
+      { tag, role: 'brace', name: 'crossed brace', material: STOCK },
+      {
+        from: at(from, start),
+        to: at(to, end),
+        across: [0, 0, 1],
+        width,
+        thickness,
+        ends: [upright(from), upright(to)],
+      },
+    );
+  });
+  kit.lap(tags[0], tags[1], along === 0 ? [0, 1, 0] : [1, 0, 0]);
+  // Half of 3/4 takes no screw: glue holds the lap.
+  kit.join('lamination', tags[0], tags[1]);
+  for (const tag of tags)
+    for (const { tags: boards } of legs) for (const board of boards) kit.join('screws', tag, board);
+  return tags;
+}
+
+/**
+ * Crossed braces on a frame of four posts, once it stands: at its back, at its ends.
+ *
+ * @param from the assembly that they are fixed to.
+ */
+export function braced(kit: Kit, legs: readonly [Leg, Leg, Leg, Leg], choices: Choices, from: string): void {
+  const [frontLeft, backLeft, frontRight, backRight] = legs;
+  const on: Readonly<Record<Side, readonly [Leg, Leg]>> = {
+    back: [backLeft, backRight],
+    left: [frontLeft, backLeft],
+    right: [frontRight, backRight],
+  };
+  sidesOf(choices).reduce((last, side, at) => {
+    const tags = pair(kit, side, on[side], 2 * at + 1);
+    if (tags.length === 0) return last;
+    kit.assemble(`lap-${side}`, say`Lap the braces of the ${side === 'back' ? 'back' : `${side} end`}`, tags);
+    kit.assemble(
+      `brace-${side}`,
+      say`Screw the braces to the ${side === 'back' ? 'back' : `${side} end`}`,
+      [],
+      [last, `lap-${side}`],
+      [say`Measure both diagonals first: the braces hold it as it stands then.`],
+    );
+    return `brace-${side}`;
+  }, from);
+}
