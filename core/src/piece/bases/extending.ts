@@ -195,7 +195,9 @@ export const extending = family({
         say`Fit leaf ${side} and its runners`,
         [`M${side}`, `U${2 * side - 1}`, `U${2 * side}`],
         [side === 1 ? 'spacers' : 'leaf-1'],
-        [say`Slide the runners through the end apron and the keeper, wax them, set the leaf on. They must not bind.`],
+        [
+          say`Slide the runners through the end apron and the keeper, wax them, set the leaf on. They must not bind. Pulled out the leaf lies ${dim(room.topThickness + c)} lower than the top.`,
+        ],
       );
     return kit.built(['Z1', 'Z2', 'N1'], { Z1: 'screws', Z2: 'screws' });
   },

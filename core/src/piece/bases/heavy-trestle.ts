@@ -6,48 +6,10 @@ import { levelling } from '../feet';
 import { family } from '../family';
 import { boxAt, kitFor, type Kit } from '../kit';
 import type { Cutout, Part } from '../part';
+import { clipped } from './clipped';
 import { checkBetween, footprint, overhangs, topFixing } from './common';
 
 const TIMBER = { '4x4': '4×4', '4x6': '4×6', '6x6': '6×6' } as const;
-
-/** Corners clipped off both upper ends of a beam lying along its own x, seen from the side: rise and run alike. */
-function clipped(part: Part, size: Length, edge: 'upper' | 'lower'): Part {
-  const { length, width, thickness } = part;
-  const from = edge === 'upper' ? thickness : 0;
-  const to = edge === 'upper' ? thickness - size : size;
-  const corner = (x: number, inner: number): Cutout => ({
-    kind: 'corner',
-    axis: 1,
-    outline:
-      edge === 'upper'
-        ? x === 0
-          ? [
-              [0, to],
-              [inner, from],
-              [0, from],
-            ]
-          : [
-              [x, to],
-              [x, from],
-              [inner, from],
-            ]
-        : x === 0
-          ? [
-              [0, from],
-              [inner, from],
-              [0, to],
-            ]
-          : [
-              [inner, from],
-              [x, from],
-              [x, to],
-            ],
-    from: -1,
-    to: width + 1,
-    for: null,
-  });
-  return { ...part, cuts: [...part.cuts, corner(0, size), corner(length, length - size)] };
-}
 
 /** A relief under a foot, so that it stands on its two ends. */
 function relieved(part: Part, pad: Length, deep: Length): Part {

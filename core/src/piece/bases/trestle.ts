@@ -7,6 +7,7 @@ import { levelling } from '../feet';
 import { family, type Room } from '../family';
 import { boxAt, kitFor, level, type Kit } from '../kit';
 import { boxOf, tan } from '../shape';
+import { clipped } from './clipped';
 import { checkBetween, footprint, overhangs, topFixing } from './common';
 
 export type Strut = {
@@ -56,10 +57,12 @@ export function strut(kit: Kit, { tag, name, wall, floor, run, degrees, stock, j
 
 const POSTS = { '4x4': 'solid 4×4', '2x4': 'two 2×4, glued' } as const;
 const BEAM: Nominal = '4x4';
-const STRUT: Nominal = '2x3';
+const STRUTS = { '2x3': '2×3', '2x4': '2×4', '4x4': '4×4' } as const;
+/** Cut off the ends of foot and head: less than what they stand out beyond the struts. */
+const CLIP: Length = inches(1.25);
 const STRETCHER: Nominal = '2x6';
-/** A shorter strut holds nothing. */
-const LEAST_RUN: Length = inches(4);
+/** A shorter strut holds nothing: its foot and as much again. */
+const leastRun = (kit: Kit, stock: Nominal): Length => Math.max(inches(4), 2 * kit.sizes.dressed(stock).width);
 
 const CHOICES = {
   post: pick('Posts', POSTS, '4x4'),
@@ -67,6 +70,12 @@ const CHOICES = {
   headStruts: yes('Struts under the head', false, {
     firms: true,
     help: 'They keep the head from tipping on its post when someone leans on an edge.',
+  }),
+  strutStock: pick('Struts and kickers of', STRUTS, '2x3', {
+    when: (c) => c.struts === true || c.headStruts === true || c.kickers === true,
+  }),
+  beamEnds: pick('Ends of foot and head', { square: 'square', clipped: 'cut at 45' }, 'square', {
+    help: 'The upper corners of the foot and the lower ones of the head come off: nothing to stub a toe on.',
   }),
   strutAngle: angle('Strut angle, degrees', 45, 30, 60, {
     when: (c) => c.struts === true || c.headStruts === true || c.kickers === true,
@@ -149,12 +158,13 @@ function check(kit: Kit, room: Room, choices: Chosen, sizes: Sizes): void {
     );
   }
   const rise = riseOf(strutRun, choices.strutAngle);
+  const leastOut = leastRun(kit, choices.strutStock);
   if (choices.struts && choices.headStruts) {
-    if (strutRun < LEAST_RUN)
+    if (strutRun < leastOut)
       kit.stop(
         'struts-meet',
         say`No room for struts at foot and head`,
-        say`On a post of ${dim(postLength)} two to a side, at ${choices.strutAngle} degrees, reach only ${dim(Math.max(0, strutRun))} out; ${dim(LEAST_RUN)} hold something.`,
+        say`On a post of ${dim(postLength)} two to a side, at ${choices.strutAngle} degrees, reach only ${dim(Math.max(0, strutRun))} out; ${dim(leastOut)} hold something.`,
         { postLength },
         [{ label: say`Leave those under the head out`, changes: [kit.change(['choices', 'headStruts'], false)] }],
       );
@@ -218,6 +228,10 @@ function trestles(
       2,
       0,
     );
+    if (choices.beamEnds === 'clipped') {
+      kit.put(clipped(kit.get(`F${n}`), CLIP, 'upper'));
+      kit.put(clipped(kit.get(`K${n}`), CLIP, 'lower'));
+    }
     kit.join('screws', `F${n}`, `P${n}`);
     kit.join('screws', `K${n}`, `P${n}`);
     const struts = (first: number, name: string, beamTag: string, floor: Length, down: boolean) =>
@@ -231,7 +245,7 @@ function trestles(
             floor,
             run: strutRun,
             degrees: choices.strutAngle,
-            stock: STRUT,
+            stock: choices.strutStock,
             joins: [beamTag, `P${n}`],
           },
           down,
@@ -290,7 +304,7 @@ function between(
         floor: kickerFrom,
         run: kickerRun,
         degrees: choices.strutAngle,
-        stock: STRUT,
+        stock: choices.strutStock,
         joins: ['N1', `P${at + 1}`],
       },
       true,
