@@ -1,3 +1,4 @@
+import { accessTo } from './order';
 import { first, found, last, nth } from '../lists';
 import { clampCount, clampsOver } from '../job';
 import type { Fastening } from '../joinery';
@@ -128,6 +129,10 @@ function glueUp(
     ],
     clamps,
     wait: CLAMP_MINUTES,
+    // A narrow board lets the driver run into its neighbour.
+    noRoom: joints.flatMap((joint) =>
+      accessTo(joint, [...there, ...group], shop.drivers).driver === null ? [joint.joint.id] : [],
+    ),
   };
 }
 

@@ -2,7 +2,7 @@ import { first, last, nth } from '../lists';
 import type { Piece, Job } from '../job';
 import { inches } from '../length';
 import type { Fastening } from '../joinery';
-import { anchored, profileOf, type Part, type PieceModel } from '../piece';
+import { anchored, around, boxOf, isTopAlone, profileOf, type Part, type PieceModel } from '../piece';
 import { listOf, say } from '../words';
 import { several, type Operation } from '../work';
 import { clampCount } from '../job';
@@ -59,11 +59,14 @@ function levelStep(making: Making, parts: readonly Part[], over: boolean): Draft
   const { size } = piece;
   const running = runningIn(making.model, new Set(parts.map(({ id }) => id)));
   const feet = say`Turn it over onto its feet; all that is fixed so far comes with it.`;
+  const alone = isTopAlone(piece);
+  const box = around(parts.map(boxOf));
+  const high = alone && box ? box.max[2] - box.min[2] : size.height;
   const op = (about: string, does: Parameters<typeof operation>[2], minutes: number, lift: Operation['lift'] = null) =>
     operation(making, about, does, parts, minutes, { lift });
   return {
     name: 'level',
-    title: over ? say`Turn it upright and level it` : say`Level it`,
+    title: alone ? say`Measure it` : over ? say`Turn it upright and level it` : say`Level it`,
     there: parts.map(({ id }) => id),
     adds: [],
     stays: staysBecause(parts, shop),
@@ -83,8 +86,10 @@ function levelStep(making: Making, parts: readonly Part[], over: boolean): Draft
             ),
           ]
         : []),
-      op('level', { kind: 'level', levellers: making.model.needs.some(({ kind }) => kind === 'leveller') }, 6),
-      op('size', { kind: 'measure', size: [size.length, size.width, size.height] }, 3),
+      ...(alone
+        ? []
+        : [op('level', { kind: 'level', levellers: making.model.needs.some(({ kind }) => kind === 'leveller') }, 6)]),
+      op('size', { kind: 'measure', size: [size.length, size.width, high] }, 3),
       ...(anchored(piece, making.model) ? [op('anchor', { kind: 'anchor' }, 8)] : []),
     ],
   };

@@ -2,7 +2,7 @@ import { first } from '../lists';
 import { inches, toInches } from '../length';
 import { applyChanges, note, set, USE_NAMES, type Change, type Finding, type Job, type Piece } from '../job';
 import { marketOf } from '../buying';
-import { buildPiece, choosable, topCandidates, topOf } from '../piece';
+import { buildPiece, choosable, topCandidates, topOf, isTopAlone } from '../piece';
 import { sizesIn, sizesOf, type Nominal } from '../stock';
 import { dim, say } from '../words';
 import type { PieceFacts } from './facts';
@@ -74,7 +74,7 @@ export function sizeNotes({ piece, parts }: PieceFacts, job: Job): readonly Find
   }
 
   const [low, high] = USUAL_HEIGHT[piece.use];
-  if (size.height < inches(low) || size.height > inches(high)) {
+  if (!isTopAlone(piece) && (size.height < inches(low) || size.height > inches(high))) {
     const usual = inches(size.height < inches(low) ? low : high);
     found.push(
       note(piece.id, 'height', 'care', 'brief', {

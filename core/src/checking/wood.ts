@@ -2,7 +2,7 @@ import { first } from '../lists';
 import { toInches } from '../length';
 import { note, set } from '../job';
 import type { Finding, Job, Piece } from '../job';
-import { choosable, familyOf, settled, topOf, type Choices, type Part } from '../piece';
+import { choosable, familyOf, settled, topOf, type Choices, type Part, isTopAlone } from '../piece';
 import {
   isBoard,
   isSheet,
@@ -119,7 +119,8 @@ export function woodNotes(facts: PieceFacts, job: Job): readonly Finding[] {
     ),
   );
 
-  found.push(...sagNotes(facts, job), ...firmNotes(facts));
+  // Of a top by itself nobody knows what will carry it.
+  if (!isTopAlone(piece)) found.push(...sagNotes(facts, job), ...firmNotes(facts));
 
   const line = LUMBER[piece.wood];
   if ('treated' in line)
@@ -133,7 +134,7 @@ export function woodNotes(facts: PieceFacts, job: Job): readonly Finding[] {
   if (piece.outside) found.push(...outsideNote(piece, parts));
 
   const tip = tipsAt(parts);
-  if (kind && tip.pounds < LEANING) {
+  if (kind && !isTopAlone(piece) && tip.pounds < LEANING) {
     const overhang = tip.edge === 'end' ? 'ends' : 'sides';
     const path = choosable(piece, 'overhang') ? 'overhang' : overhang === 'ends' ? 'overhangEnds' : 'overhangSides';
     const half = Math.round(number(path) / 2);

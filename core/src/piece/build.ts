@@ -7,6 +7,7 @@ import { common, contacts, faceArea, volumeOf, type Solid } from '../solid';
 import { boardKey, sizesIn, TABLE_SIZES, topNominals, type Nominal, type Sizes } from '../stock';
 import { say } from '../words';
 import { settled, type Choices } from './choice';
+import { isTopAlone } from './bases/none';
 import { familyOf, topOf, refusal } from './families';
 import type { Bearer, Built, Room, Top } from './family';
 import { levelled } from './feet';
@@ -35,6 +36,9 @@ const NOTHING: PieceModel = {
 /** The square inside a round or octagonal top of a width: its corners lie on the edge. */
 const inscribed = (across: Length): Length => Math.floor(across / Math.SQRT2);
 
+/** A top by itself is laid so high, that nothing of it reaches below the floor. */
+const ALOFT: Length = inches(12);
+
 export function roomOf(
   piece: Piece,
   topNominal: Nominal,
@@ -48,6 +52,8 @@ export function roomOf(
   const sizes = sizesIn(piece, measured);
   const topThickness = top ? top.thickness(settled(top.choices, piece.topChoices), sizes) : 0;
   const deck = top?.deck ?? 'rectangle';
+  // A top by itself lies high enough for an edging that hangs below it.
+  const high = isTopAlone(piece) ? topThickness + ALOFT : height;
   const side = inscribed(Math.min(length, width));
   const inside =
     deck === 'rectangle'
@@ -60,9 +66,9 @@ export function roomOf(
     sizes,
     length,
     width,
-    height,
+    height: high,
     topThickness,
-    under: height - topThickness,
+    under: high - topThickness,
     deck,
     inside,
     topNominal,
@@ -313,7 +319,7 @@ function unsupported(piece: Piece, base: Built, fixed: readonly Joint[], choices
   const held = new Set(fixed.map((joint) => joint.drilled));
   const joined = new Set(base.joints.flatMap((joint) => [joint.drilled, joint.into]));
   const loose = base.parts.filter((part) => !held.has(part.id) && !joined.has(part.id));
-  if (fixed.length > 0 && loose.length === 0) return null;
+  if (base.parts.length === 0 || (fixed.length > 0 && loose.length === 0)) return null;
   const overhangs = ['overhangEnds', 'overhangSides', 'overhang'].filter((name) => typeof choices[name] === 'number');
   // An inch first; where that is not near enough, none.
   const most = overhangs.some((name) => (choices[name] as number) > inches(1)) ? inches(1) : 0;

@@ -7,6 +7,7 @@ import { endTable } from './bases/end-table';
 import { extending } from './bases/extending';
 import { hairpin } from './bases/hairpin';
 import { heavyTrestle } from './bases/heavy-trestle';
+import { topAlone } from './bases/none';
 import { pedestal } from './bases/pedestal';
 import { shelfUnit } from './bases/shelf-unit';
 import { splayed } from './bases/splayed';
@@ -39,6 +40,7 @@ export const FAMILIES: readonly Family[] = [
   extending,
   caseFamily,
   shelfUnit,
+  topAlone,
 ];
 
 /** One line a top. */

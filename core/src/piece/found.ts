@@ -5,6 +5,7 @@ import { sizesIn, TABLE_SIZES } from '../stock';
 import { say, type Phrase } from '../words';
 import { buildPiece } from './build';
 import { settled } from './choice';
+import { isTopAlone } from './bases/none';
 import { familyOf, topOf } from './families';
 import { pieceFrom, STARTS, type Start } from './gallery';
 
@@ -47,7 +48,11 @@ export function fromFound(found: FoundTop, shop: Shop, units: Units, id: string)
   const length = Math.max(found.length, found.width);
   const width = Math.min(found.length, found.width);
   return STARTS.filter(
-    (start) => familyOf(start).topped && sure(topOf(start), 'top').deck === 'rectangle' && start.top !== 'tiles',
+    (start) =>
+      familyOf(start).topped &&
+      !isTopAlone(start) &&
+      sure(topOf(start), 'top').deck === 'rectangle' &&
+      start.top !== 'tiles',
   ).map((start) => {
     const base = pieceFrom(start, id);
     const under = base.size.height - topThickness(base);

@@ -143,6 +143,17 @@ export const STARTS: readonly Start[] = [
     { apron: '1x4', crossSupports: 1, legs: 'three 1x4' },
     { tile: '12', long: 3, wide: 2 },
   ),
+  start(
+    'top',
+    'A top alone',
+    'For a base that you have, joined from boards',
+    'desk',
+    'top-alone',
+    'joined',
+    [60, 28, 1.5],
+    {},
+    {},
+  ),
 ];
 
 /** Starts that stand in the garden. */

@@ -17,6 +17,7 @@ export * from './weight';
 export { profileOf } from './profiled';
 export { anchored, tipsOpen } from './anchoring';
 export { levelled } from './feet';
+export { isTopAlone } from './bases/none';
 export * from './hinges';
 export { measurable, WHOLE_TOP, type Adaptation } from './as-built';
 export { hasTongue, joinOf, pairKey, tongueFits } from './tongues';

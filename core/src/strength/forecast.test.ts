@@ -1,7 +1,7 @@
 import { found, nth } from '../lists';
 import { inches } from '../length';
 import { newJob } from '../job';
-import { newPiece, STARTS } from '../piece';
+import { isTopAlone, newPiece, STARTS } from '../piece';
 import { planJob } from '../plan';
 import { forecastOf, type Forecast } from './forecast';
 import { misfitOf, outOfPlane, type Misfit } from './misfit';
@@ -81,7 +81,7 @@ test('lengths at a pencil line leave wider joints than against a stop, and those
 }, 120_000);
 
 test('every start is forecast in numbers that a builder may meet, the same each time', () => {
-  for (const { id } of STARTS) {
+  for (const { id } of STARTS.filter((start) => !isTopAlone(start))) {
     const { expected } = usualOf(id);
     for (const { median, nine, share } of expected) {
       expect(median).toBeLessThanOrEqual(nine);

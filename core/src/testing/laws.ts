@@ -187,7 +187,10 @@ export const uneven = (model: PieceModel): readonly string[] =>
       );
   });
 
-/** Slanted ends that lie against nothing: neither another part, nor the floor, nor the top's underside. */
+/**
+ * Slanted ends that lie against nothing: neither another part, nor the floor, nor the top's underside; nor are they
+ * flush with a side of what they are joined to.
+ */
 export const unmated = (model: PieceModel): readonly string[] =>
   placed(model).flatMap((part) =>
     [part.ends.left, part.ends.right].flatMap((end, at) => {
@@ -206,7 +209,19 @@ export const unmated = (model: PieceModel): readonly string[] =>
       const meets = placed(model).some(
         (other) => other !== part && near(part, other) && contacts([[face]], solidOf(other)).length > 0,
       );
-      return level || meets ? [] : [`${part.tag}, ${far === 0 ? 'left' : 'right'} end`];
+      const isFlush = placed(model).some(
+        (other) =>
+          other !== part &&
+          near(part, other) &&
+          solidOf(other)
+            .flat()
+            .some(
+              ({ normal, points }) =>
+                dot(normal, face.normal) > 1 - 1e-6 &&
+                Math.abs(dot(normal, points[0]!) - dot(normal, face.points[0]!)) < 2,
+            ),
+      );
+      return level || meets || isFlush ? [] : [`${part.tag}, ${far === 0 ? 'left' : 'right'} end`];
     }),
   );
 
