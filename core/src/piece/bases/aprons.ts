@@ -51,8 +51,8 @@ export const apronChoices = {
     when: (choices) => choices.taper === true && taperable(choices) && choices.below === 'none',
   }),
   apron: pick('Aprons', RAIL_STOCK, '2x4', { firms: true }),
-  apronRip: measure('Aprons ripped to, 0 as they are', 0, 0, inches(5.5), {
-    help: 'Ripped to a stated width their rounded edges are gone and more room is left for knees.',
+  apronRip: measure('Aprons ripped to', 0, 0, inches(5.5), {
+    help: 'Their width; 0 as they are sold. Ripped to a stated width their rounded edges are gone and more room is left for knees.',
   }),
   corners: pick('Apron corners', { butted: 'between the legs', mitred: 'mitred round the legs' }, 'butted', {
     help: 'Between the legs is the stronger and the easier way. Mitred round the legs shows one band of wood with no leg in it.',

@@ -45,9 +45,9 @@ const CHOICES = {
   back: pick('Back', { closed: 'closed, in a rebate', open: 'open' }, 'closed', {
     help: 'A back keeps the case square. Without one, fixed shelves and the joints must.',
   }),
-  cords: measure('Cord openings in the back, across', 0, 0, inches(3), {
+  cords: measure('Cord openings', 0, 0, inches(3), {
     when: (c) => c.back === 'closed' && c.front !== 'drawers',
-    help: 'A round hole low in the back of each column. 0 for none.',
+    help: 'How far across: a round hole low in the back of each column. 0 for none.',
   }),
   stand: pick(
     'Stands on',

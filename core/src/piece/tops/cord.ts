@@ -8,8 +8,8 @@ import { boxOf } from '../shape';
 
 /** An opening for cords near the back edge of a top. */
 export const cordChoices = {
-  cord: measure('Cord opening at the back, across', 0, 0, inches(3), {
-    help: 'A round hole near the middle of the back edge, clear of what carries the top. 0 for none.',
+  cord: measure('Cord opening', 0, 0, inches(3), {
+    help: 'How far across: a round hole near the middle of the back edge, clear of what carries the top. 0 for none.',
   }),
 };
 
