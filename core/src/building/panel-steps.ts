@@ -1,4 +1,3 @@
-import { accessTo } from './order';
 import { first, found, last, nth } from '../lists';
 import { clampCount, clampsOver } from '../job';
 import type { Fastening } from '../joinery';
@@ -10,6 +9,7 @@ import { tagList, type Operation } from '../work';
 import { CLAMP_MINUTES, caulsAlong, clampsAlong, diagonalOf, panels } from './clamping';
 import type { Draft } from './draft';
 import { joined, liftOf, operation, prepared, type Making } from './making';
+import { accessTo } from './order';
 import { isSawn, holeTitle } from './preparing';
 import { shapingOperations } from './shaping';
 
@@ -130,9 +130,9 @@ function glueUp(
     clamps,
     wait: CLAMP_MINUTES,
     // A narrow board lets the driver run into its neighbour.
-    noRoom: joints.flatMap((joint) =>
-      accessTo(joint, [...there, ...group], shop.drivers).driver === null ? [joint.joint.id] : [],
-    ),
+    noRoom: joints
+      .filter((item) => accessTo(item, [...there, ...group], shop.drivers).driver === null)
+      .map(({ joint }) => joint.id),
   };
 }
 

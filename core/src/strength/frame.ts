@@ -93,6 +93,21 @@ export const spring = ({ a, b, ways, along, about }: Spring): readonly Mode[] =>
   })),
 ];
 
+const X: Vec = [1, 0, 0];
+const Y: Vec = [0, 1, 0];
+const Z: Vec = [0, 0, 1];
+/** A point held to the ground as stiffly along all three axes, lb/in, free to turn: along x, y and z. */
+export function fastToGround(grip: Grip, stiffness: number): readonly [Mode, Mode, Mode] {
+  const modes = spring({
+    a: [],
+    b: grip,
+    ways: [X, Y, Z],
+    along: [stiffness, stiffness, stiffness],
+    about: [0, 0, 0],
+  });
+  return [nth(modes, 0), nth(modes, 1), nth(modes, 2)];
+}
+
 /** A force at a point, lb. */
 export type Force = { readonly at: Grip; readonly force: Vec };
 

@@ -5,7 +5,7 @@ import type { Part } from '../piece';
 import { dot, norm, sub, times, unit, type Vec } from '../solid';
 import { decksOf } from './decks';
 import { gripOn } from './cases';
-import { given, motionOf, solver, spring, type Force, type Grip, type LoadAnswer } from './frame';
+import { fastToGround, given, motionOf, solver, type Force, type Grip, type LoadAnswer } from './frame';
 import type { LaidBody } from './laying';
 import { modelOf, type Model } from './model';
 
@@ -198,19 +198,7 @@ function loosened(model: Model): { readonly ties: readonly Tie[]; readonly answe
     const [normal, ...others] = tie.modes;
     return { ...tie, modes: [{ ...first([normal]), stiffness: first([normal]).stiffness * SLACK }, ...others] };
   });
-  const ground = model.feet.flatMap(({ grip }) =>
-    spring({
-      a: [],
-      b: grip,
-      ways: [
-        [1, 0, 0],
-        [0, 1, 0],
-        [0, 0, 1],
-      ],
-      along: [DRIFT, DRIFT, DRIFT],
-      about: [0, 0, 0],
-    }).slice(0, 3),
-  );
+  const ground = model.feet.flatMap(({ grip }) => fastToGround(grip, DRIFT));
   const modes = [...model.laid.flatMap((one) => one.modes), ...ties.flatMap((tie) => tie.modes), ...ground];
   const nodes = model.laid.reduce((sum, { places }) => sum + places.length, 0);
   return { ties, answer: solver({ nodes, modes, feet: [] }) };

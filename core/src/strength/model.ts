@@ -4,7 +4,7 @@ import { toInches } from '../length';
 import { boxOf, weightOf, type Joint, type Part } from '../piece';
 import { add, sub, times, type Vec } from '../solid';
 import { bodiesOf, cornersIn, inInches, type GluedBody } from './bodies';
-import { solver, spring, type LoadAnswer, type Foot, type Force, type Grip, type Mode } from './frame';
+import { fastToGround, solver, spring, type LoadAnswer, type Foot, type Force, type Grip, type Mode } from './frame';
 import { lay, type LaidBody } from './laying';
 import { holdsOf, type Hold } from './springs';
 
@@ -100,17 +100,7 @@ function modelled(parts: readonly Part[], fastenings: readonly Fastening[]): Mod
     nodes,
     modes: [...laid.flatMap(({ modes }) => modes), ...ties.flatMap(({ modes }) => modes)],
     feet: stands.map(({ grip }): Foot => {
-      const [x, y, z] = spring({
-        a: [],
-        b: grip,
-        ways: [
-          [1, 0, 0],
-          [0, 1, 0],
-          [0, 0, 1],
-        ],
-        along: [FLOOR, FLOOR, FLOOR],
-        about: [0, 0, 0],
-      }) as [Mode, Mode, Mode];
+      const [x, y, z] = fastToGround(grip, FLOOR);
       return { down: z, sideways: [x, y] };
     }),
   });

@@ -18,6 +18,8 @@ const BACK: Sheet = 'ply 1/4';
 const CLEAR: Length = inches(1 / 8);
 
 const closed = (choices: Choices) => choices.front !== 'open';
+/** Behind drawers an opening serves nothing. */
+const corded = ({ back, front }: Choices) => back === 'closed' && front !== 'drawers';
 
 const CHOICES = {
   stock: pick('Case of', STOCK, 'ply 3/4'),
@@ -46,7 +48,7 @@ const CHOICES = {
     help: 'A back keeps the case square. Without one, fixed shelves and the joints must.',
   }),
   cords: measure('Cord openings', 0, 0, inches(3), {
-    when: (c) => c.back === 'closed' && c.front !== 'drawers',
+    when: corded,
     help: 'How far across: a round hole low in the back of each column. 0 for none.',
   }),
   stand: pick(
@@ -380,8 +382,7 @@ export const caseFamily = family({
     if (kit.stopped()) return kit.built();
     const columns = carcase(kit, room, sizes, choices);
     if (choices.back === 'closed') letIn(kit, room, sizes);
-    if (choices.cords > 0 && choices.back === 'closed' && choices.front !== 'drawers')
-      openForCords(kit, sizes, columns, choices.cords);
+    if (choices.cords > 0 && corded(choices)) openForCords(kit, sizes, columns, choices.cords);
     const fitted = fittings(kit, columns, choices, sizes);
     if (!fitted) return kit.built();
     assemble(kit, room, choices, sizes, columns, fitted);
