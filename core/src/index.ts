@@ -33,5 +33,6 @@ export {
 } from './strength';
 export * from './plan';
 export * from './helps';
+export * from './finish-ways';
 export * from './costing';
 export { unbuilt } from './unworked';

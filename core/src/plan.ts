@@ -1,5 +1,5 @@
 import { first, nth } from './lists';
-import { areasOf, finishingNeeds, finishingSteps, type Areas } from './finishing';
+import { finishingNeeds, finishingTold, finishingWork, finishPlan, UNPLANNED, type FinishPlan } from './finishing';
 import { blanksOf } from './milling';
 import { buildPiece, knownOf, topCandidates, weightOf, type Joint, type Part } from './piece';
 import {
@@ -19,7 +19,7 @@ import { holdingsOf } from './ledger';
 import { kerfFor, type Finding, type Job, type Piece } from './job';
 import { boardKey, sizesOf, type HardwareNeed, type Nominal } from './stock';
 import { sawable, unbuilt, unordered } from './unworked';
-import { offcutUses, stepsOf, stuckByPegs, type OffcutUse, type Step } from './building';
+import { isQuiet, offcutUses, stepsOf, stuckByPegs, type OffcutUse, type Step } from './building';
 
 /** Everything that follows from a job. Always computed, never saved. */
 export type Plan = {
@@ -61,15 +61,29 @@ export const newPlanCache = (): PlanCache => ({
   steps: new WeakMap(),
 });
 
-/** A piece as built: all but its steps, with the surface that is sanded and finished. */
-type Modelled = Omit<PieceFacts, 'steps'> & { readonly areas: Areas };
+/** A piece as built: all but its steps. */
+type Modelled = Omit<PieceFacts, 'steps' | 'finishing'> & { readonly finishing: FinishPlan };
 
 /** The steps of a piece as built: worked out once for its joints and the shop. */
-function stepsFor(piece: Piece, { model, fastenings: made, areas }: Modelled, job: Job, { steps: known }: PlanCache) {
-  const key = JSON.stringify([job.shop, job.units, job.measured, piece.first, piece.size, piece.finish, piece.planed]);
+function stepsFor(
+  piece: Piece,
+  { model, fastenings: made, finishing }: Modelled,
+  job: Job,
+  { steps: known }: PlanCache,
+) {
+  const key = JSON.stringify([
+    job.shop,
+    job.units,
+    job.measured,
+    job.recipes,
+    piece.first,
+    piece.size,
+    piece.finish,
+    piece.planed,
+  ]);
   const before = known.get(made);
   if (before?.shop === key) return before.steps;
-  const steps = stepsOf(piece, model, made, job, finishingSteps(piece, model.parts, areas));
+  const steps = stepsOf(piece, model, made, job, finishingWork(piece, model, finishing, job));
   known.set(made, { shop: key, steps });
   return steps;
 }
@@ -89,7 +103,9 @@ function modelOf(piece: Piece, topNominal: Nominal, job: Job, { models: known, p
     piece,
     topNominal,
     job.units,
+    job.recipes,
     job.shop.edgeRip,
+    job.shop.hours,
     job.measured,
     about,
     kerfFor(job.shop, 'board'),
@@ -109,7 +125,8 @@ function modelOf(piece: Piece, topNominal: Nominal, job: Job, { models: known, p
   const stuck = stuckByPegs(model, pegged, job.shop);
   const made = stuck.size === 0 ? pegged : fastenings(model.joints, model.parts, job.units, piece, job.shop, stuck);
   const fast = weathered(made, piece);
-  const facts = { piece, model, parts: model.parts, fastenings: fast, areas: areasOf(model.parts, fast) };
+  const finishing = finishPlan(piece, model, fast, job);
+  const facts = { piece, model, parts: model.parts, fastenings: fast, finishing };
   known.set(key, facts);
   return facts;
 }
@@ -124,7 +141,7 @@ function draft(job: Job, tops: readonly Nominal[], options: PlanOptions, cache: 
       return {
         piece,
         topNominal,
-        facts: { piece, model: unbuilt(piece, error), parts: [], fastenings: [], areas: areasOf([], []) },
+        facts: { piece, model: unbuilt(piece, error), parts: [], fastenings: [], finishing: UNPLANNED },
       };
     }
   });
@@ -134,7 +151,8 @@ function draft(job: Job, tops: readonly Nominal[], options: PlanOptions, cache: 
   const needs = [
     ...hardwareNeeds(job, parts, made, asked),
     ...finishingNeeds(
-      models.map(({ piece, facts }) => ({ finish: piece.finish, copies: piece.copies, areas: facts.areas })),
+      models.map(({ piece, facts }) => ({ piece, plan: facts.finishing })),
+      job.shop,
     ),
   ];
   const buying = chooseBoards(blanksOf(job, parts), job, options, cache.solved);
@@ -254,17 +272,20 @@ export function planJob(job: Job, options: PlanOptions): Plan {
     ],
   };
   const pieces = models.map(({ piece, topNominal, facts }) => {
+    const finishing = finishingTold(facts.finishing);
     const weight = facts.parts.reduce((sum, part) => sum + weightOf(part), 0);
     try {
-      return { ...facts, topNominal, weight, steps: stepsFor(piece, facts, job, cache) };
+      return { ...facts, finishing, topNominal, weight, steps: stepsFor(piece, facts, job, cache) };
     } catch (error) {
       const model = { ...facts.model, findings: [...facts.model.findings, unordered(piece, error)] };
-      return { ...facts, model, topNominal, weight, steps: [] };
+      return { ...facts, finishing, model, topNominal, weight, steps: [] };
     }
   });
   const sawing = setups.map((setup) => ({ id: setup.id, work: minutesAt(setup), wait: 0 }));
   const chains = pieces.flatMap(({ piece, steps }) =>
-    Array.from({ length: piece.copies }, () => steps.map(({ id, work, pause }) => ({ id, work, wait: pause }))),
+    Array.from({ length: piece.copies }, () =>
+      steps.map((step) => ({ id: step.id, work: step.work, wait: step.pause, quiet: isQuiet(step) })),
+    ),
   );
   const offcuts = offcutUses(withOffcutsLeft(boards, holdingsOf(job)), pieces, kerfFor(job.shop, 'board'));
   const pounds = Math.max(0, ...pieces.map((item) => item.weight));

@@ -75,7 +75,7 @@ test('names with markup stay text on every page', async ({ page, sill }) => {
     body: JSON.stringify({ job: { ...job, name: evil, pieces: [{ ...piece, name: evil, where: evil }, ...rest] } }),
   });
   const { id } = (await answer.json()) as { id: string };
-  const stages = ['brief', 'shape', 'parts', 'stock', 'cuts', 'joints', 'build', 'packet', 'yard', 'labels'];
+  const stages = ['brief', 'shape', 'parts', 'stock', 'cuts', 'joints', 'build', 'finish', 'packet', 'yard', 'labels'];
   await page.goto(sill.url);
   for (const path of ['/', ...stages.map((stage) => `/jobs/${id}/${stage}`)]) {
     await goWithin(page, path);

@@ -49,7 +49,7 @@ test('the last piece removed leaves an empty job that says what to do', async ({
     body: JSON.stringify({ job: { ...job, name: 'Nothing yet', pieces: [] } }),
   });
   const { id } = (await answer.json()) as { id: string };
-  for (const stage of ['brief', 'shape', 'parts', 'stock', 'cuts', 'joints', 'build']) {
+  for (const stage of ['brief', 'shape', 'parts', 'stock', 'cuts', 'joints', 'build', 'finish']) {
     await page.goto(`/jobs/${id}/${stage}`);
     await expect(page.getByRole('heading', { name: 'What are you making?' })).toBeVisible();
   }

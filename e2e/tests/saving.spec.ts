@@ -153,7 +153,7 @@ test('a job file goes out and comes back; bad files change nothing', async ({ pa
   const path = info.outputPath('job.json');
   await file.saveAs(path);
   const job = JSON.parse(readFileSync(path, 'utf8')) as { format: string; name: string };
-  expect(job.format).toBe('sill-plan/job@6');
+  expect(job.format).toBe('sill-plan/job@7');
 
   const give = async (name: string, text: string) => {
     const given = info.outputPath(name);

@@ -1,6 +1,6 @@
 import { copyOfDemo, expect, goWithin, test, violations } from './server';
 
-const STAGES = ['brief', 'shape', 'parts', 'stock', 'cuts', 'joints', 'build'];
+const STAGES = ['brief', 'shape', 'parts', 'stock', 'cuts', 'joints', 'build', 'finish'];
 /** Every view of a job in three walks of about the same length, each with what is on it alone. */
 const WALKS: readonly (readonly (readonly [view: string, has: string])[])[] = [
   [
@@ -20,6 +20,7 @@ const WALKS: readonly (readonly (readonly [view: string, has: string])[])[] = [
   [
     ['joints', '[aria-label="Fasteners"]'],
     ['build', '[aria-label="What to do"]'],
+    ['finish', '[aria-label="What each surface takes"]'],
     ['yard', '.yard-active'],
     ['packet', '.page'],
     ['labels', '.piece-label'],
@@ -60,6 +61,7 @@ test('the workshop look keeps its contrast', async ({ page }) => {
     ['stock', 'tr:has-text("of 2×6 at")'],
     ['cuts', '.setups'],
     ['build', '[aria-label="What to do"]'],
+    ['finish', '[aria-label="What each surface takes"]'],
   ]) {
     await goWithin(page, `/jobs/demo/${stage}`);
     await expect(page.locator(has!).first()).toBeVisible();
@@ -67,7 +69,7 @@ test('the workshop look keeps its contrast', async ({ page }) => {
   }
 });
 
-test('keys 1 to 7 go to the stages, and the action at the foot settles one', async ({ page, sill }) => {
+test('keys 1 to 8 go to the stages, and the action at the foot settles one', async ({ page, sill }) => {
   const id = await copyOfDemo(sill);
   await page.goto(`/jobs/${id}/brief`);
   await expect(page.getByRole('heading', { name: 'Brief' })).toBeVisible();

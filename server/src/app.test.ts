@@ -123,12 +123,12 @@ describe('bad input: one error shape, nothing changed', () => {
     ['no name', (job: ReturnType<typeof demoJob>) => ({ ...job, name: '' }), 'name', 'must not be empty'],
     [
       'a newer version',
-      (job: ReturnType<typeof demoJob>) => ({ ...job, format: 'sill-plan/job@7' }),
+      (job: ReturnType<typeof demoJob>) => ({ ...job, format: 'sill-plan/job@8' }),
       'format',
-      'must be sill-plan/job@6',
+      'must be sill-plan/job@7',
     ],
-    ['another kind of file', () => ({ format: 'something/else@1' }), 'format', 'must be sill-plan/job@6'],
-    ['nothing', () => null, 'format', 'must be sill-plan/job@6'],
+    ['another kind of file', () => ({ format: 'something/else@1' }), 'format', 'must be sill-plan/job@7'],
+    ['nothing', () => null, 'format', 'must be sill-plan/job@7'],
   ])('%s', async (_, spoil, field, message) => {
     const was = await before();
     const answer = await send('put', '/api/jobs/demo').send({ revision: 1, job: spoil(demoJob()) });
@@ -194,6 +194,15 @@ describe('yards and shops', () => {
     const ids = (await get('/api/yards').expect(200)).body.map(({ id }: { id: string }) => id);
     expect(ids).toEqual(['other', ...SAMPLE_YARDS.map(({ id }) => id)].sort());
     expect((await get('/api/shops').expect(200)).body).toHaveLength(1);
+  });
+
+  test('the shop sensor that ships says that its readings are invented, and reads as a shop does', async () => {
+    const { body } = await get('/api/shop-air?day=2026-01-24&press=3').expect(200);
+    expect(body).toMatchObject({ simulated: true });
+    expect(body.temperature).toBeGreaterThan(35);
+    expect(body.humidity).toBeLessThanOrEqual(100);
+    expect((await get('/api/shop-air?day=2026-01-24&press=3')).body).toEqual(body);
+    await get('/api/shop-air?day=tomorrow').expect(400);
   });
 
   test('the tape that ships says that its readings are invented', async () => {

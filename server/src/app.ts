@@ -16,6 +16,7 @@ import { photosRouter } from './photos';
 import { pricesRouter, type PriceService } from './prices';
 import { simulatedYard } from './simulated-yard';
 import { solvingRouter, type Solver } from './solving';
+import { shopAirRouter, simulatedSensor, type ShopSensor } from './shop-air';
 import { simulatedTape, tapeRouter, type Tape } from './tape';
 
 export type AppOptions = {
@@ -33,6 +34,8 @@ export type AppOptions = {
   readonly prices?: PriceService;
   /** The digital tape; a simulated one where nothing else is given. */
   readonly tape?: Tape;
+  /** Thermometer and hygrometer; simulated ones where nothing else is given. */
+  readonly sensor?: ShopSensor;
   /** Solves long cut lists; left out, the interface solves them itself. */
   readonly solver?: Solver;
   /** Requests a minute from one address. */
@@ -100,6 +103,7 @@ export function makeApp({
   perMinute = 1200,
   solver,
   tape = simulatedTape,
+  sensor = simulatedSensor,
   prices = simulatedYard((id) => storedYard(database, id)),
 }: AppOptions): Express {
   const app = express();
@@ -136,6 +140,7 @@ export function makeApp({
   app.use('/api/racks', listsRouter(database, 'racks'));
   app.use('/api/prices', pricesRouter(prices));
   app.use('/api/tape', tapeRouter(tape));
+  app.use('/api/shop-air', shopAirRouter(sensor));
   if (solver) app.use('/api/solve', solvingRouter(solver));
   app.use('/api', apiNotFound);
   if (site !== undefined && existsSync(join(site, 'index.html'))) {

@@ -110,6 +110,7 @@ test('every route of the contract is there and answers what the contract says', 
   ).toHaveLength(30);
   await ask('rackBoards', { params: { yard: SAMPLE_YARD.id, offer }, query: { day } });
   await ask('tape', { query: { about: '121920' } });
+  await ask('shopAir', { query: { day: '2026-11-24' } });
   const stock = {
     id: 'b',
     kind: 'board',

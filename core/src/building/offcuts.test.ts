@@ -7,11 +7,11 @@ import { KEEP_OFFCUT } from '../buying';
 const plan = planJob(demoJob(), { today: '2026-11-24', effort: 'quick' });
 
 test('a sample comes from a board of the same top, where one leaves enough', () => {
-  for (const { piece, parts } of plan.pieces) {
+  for (const { piece, parts, finishing } of plan.pieces) {
     const use = plan.offcuts.find(({ jobs }) =>
       jobs.some(({ kind, what }) => kind === 'sample' && plain(what, 'in').endsWith(piece.name)),
     );
-    if (piece.finish.coat === 'none') {
+    if (finishing.treatments.every(({ sittings }) => sittings.length === 0)) {
       expect(use).toBeUndefined();
       continue;
     }

@@ -1,4 +1,5 @@
 import { inches, type Length } from '../length';
+import type { FinishTold } from '../finishing';
 import { KEEP_OFFCUT, type Board } from '../buying';
 import { BLOCK as CORNER_BLOCK, boughtFor, type Fastening } from '../joinery';
 import type { Piece } from '../job';
@@ -13,6 +14,8 @@ type OffcutJob = {
   readonly what: Phrase;
   readonly takes: Length;
   /** Of spacers: the piece they are for, and how thick they are. */
+  /** Of samples: the piece they are for. */
+  readonly piece?: string;
   readonly spacer?: { readonly piece: string; readonly thickness: Length };
 };
 
@@ -31,6 +34,7 @@ type Made = {
   readonly parts: readonly Part[];
   readonly fastenings: readonly Fastening[];
   readonly steps: readonly Step[];
+  readonly finishing: FinishTold;
 };
 
 /** A want of an offcut: from which boards, best first, and how long. */
@@ -47,19 +51,20 @@ const BLOCK: Length = inches(3);
 const NEVER = Infinity;
 
 /** A sample from the very boards that are seen most: the top's; else any of the same material. */
-function sampleOf({ piece, parts }: Made): readonly Want[] {
-  const { stain, coat } = piece.finish;
-  if (stain === 'none' && coat === 'none') return [];
+function sampleOf({ piece, parts, finishing }: Made): readonly Want[] {
+  const coated = finishing.treatments.filter(({ sittings }) => sittings.length > 0);
+  if (coated.length === 0) return [];
   const shown = parts.filter(({ role, material }) => role === 'top' && material !== 'bought');
   const of = shown.length > 0 ? shown : parts.filter(({ material }) => material !== 'bought');
   const ids = new Set(of.map(({ id }) => id));
   const materials = new Set(of.map(({ material }) => material));
-  const what = [...(stain === 'none' ? [] : [stain]), ...(coat === 'none' ? [] : [coat])].join(' and ');
+  const what = [...new Set(coated.map(({ recipe }) => recipe.name))].map((name) => `“${name}”`).join(' and ');
   return [
     {
       kind: 'sample',
       what: say`sample of ${what} for ${piece.name}`,
       takes: SAMPLE,
+      piece: piece.id,
       rank: ({ pieces, material }) =>
         pieces.some(({ blank }) => ids.has(blank.part.id)) ? 0 : materials.has(material) ? 1 : NEVER,
     },

@@ -43,3 +43,7 @@ export type Step = {
   /** Of the waiting, the minutes in which nothing else of this piece can be done. */
   readonly pause: number;
 };
+
+const QUIET: ReadonlySet<Operation['kind']> = new Set(['coat', 'mask', 'fill', 'rub', 'cure', 'sample', 'heed']);
+/** Whether a step wakes nobody and needs no saw: it may be done on an evening. */
+export const isQuiet = ({ operations }: Step): boolean => operations.every(({ kind }) => QUIET.has(kind));

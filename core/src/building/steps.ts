@@ -2,6 +2,7 @@ import { first, last, nth } from '../lists';
 import type { Piece, Job } from '../job';
 import { inches } from '../length';
 import type { Fastening } from '../joinery';
+import { TOP_RESTS, type FinishingWork } from '../finishing';
 import { anchored, around, boxOf, isTopAlone, profileOf, type Part, type PieceModel } from '../piece';
 import { listOf, say } from '../words';
 import { several, type Operation } from '../work';
@@ -147,19 +148,96 @@ function panelsIn(model: PieceModel): ReadonlyMap<string, string> {
   return found;
 }
 
+const NO_FINISHING: FinishingWork = {
+  when: 'assembled',
+  closing: [],
+  closes: new Set(),
+  flatten: [],
+  main: [],
+  last: [],
+};
+
+/** A glued top is left a day before it is flattened: a step of its own, in which other things are done. */
+function resting(making: Making, top: Assembled): readonly Draft[] {
+  const boards = top.assembling.bodies.flat();
+  const says = say`Leave the top a day before it is flattened: glue of fresh seams still shrinks, and seams that are sanded too soon sink.`;
+  const op = operation(making, 'top-rests', { kind: 'heed', says }, boards, 1);
+  return [
+    {
+      name: 'top-rests',
+      title: say`Leave the top until its glue has set through`,
+      there: boards.map(({ id }) => id),
+      adds: [],
+      wait: TOP_RESTS,
+      ops: [op],
+      after: [last(top.own).name],
+    },
+  ];
+}
+
+/** An assembly with its steps. */
+type Assembled = { readonly assembling: Assembling; readonly own: readonly Draft[] };
+
+/** What comes first of parts that must be finished before they are joined is said to all that joins them. */
+const waitingFor = ({ assembling, own }: Assembled, names: readonly string[]): Assembled => ({
+  assembling,
+  own: own.map((draft, at) => (at === 0 ? { ...draft, after: [...(draft.after ?? []), ...names] } : draft)),
+});
+
+/**
+ * Where finishing comes in: what is closed in later before its parts are joined; all else before the base and the rest
+ * are joined, or once it stands.
+ */
+function finishedAmong(
+  assembled: readonly Assembled[],
+  making: Making,
+  { when, closing, closes, flatten, main, last: final }: FinishingWork,
+  prepared: readonly Draft[],
+  profile: readonly Draft[],
+): { readonly assembled: readonly Assembled[]; readonly among: readonly Draft[]; readonly after: readonly Draft[] } {
+  const asParts = when === 'parts';
+  const isPanelled = ({ assembling }: Assembled) => assembling.panel;
+  const touches = ({ assembling }: Assembled) =>
+    assembling.bodies.some((body) => body.some(({ id }) => closes.has(id)));
+  const first = assembled.filter(isPanelled).map(({ own }) => last(own).name);
+  const early = inTurn(closing, [...prepared.map(({ name }) => name), ...first]);
+  const earlyLast = early.map(({ name }) => name).slice(-1);
+  const closed = assembled.map((one) => (!isPanelled(one) && touches(one) ? waitingFor(one, earlyLast) : one));
+  const glued = closed.find(({ assembling }) => assembling.panel && isTop(assembling));
+  const rests = flatten.length > 0 && glued ? resting(making, glued) : [];
+  const restNames = rests.map(({ name }) => name);
+  const work = [...flatten, ...profile, ...main];
+  if (!asParts)
+    return { assembled: closed, among: [...early, ...rests], after: inTurn([...work, ...final], restNames) };
+  const whole = (one: Assembled) => isPanelled(one) || isTop(one.assembling);
+  const before = [
+    ...prepared.map(({ name }) => name),
+    ...closed.filter(whole).map(({ own }) => last(own).name),
+    ...earlyLast,
+    ...restNames,
+  ];
+  const among = inTurn(work, before);
+  const coated = among.map(({ name }) => name).slice(-1);
+  return {
+    assembled: closed.map((one) => (whole(one) ? one : waitingFor(one, coated))),
+    among: [...early, ...rests, ...among],
+    after: final,
+  };
+}
+
 /**
  * The steps of one piece: what is planed, laminated, shaped and drilled; then its assemblies, the top's or the base's
  * first as the person says, every joint in exactly one of them, in the order in which glue and clamps keep a person
  * waiting least; levelled, finished, and at the end what only lies on it. None where the piece can not be built.
  *
- * @param finishing what is sanded and coated, worked out from its surfaces.
+ * @param finishing what is sanded and coated, worked out from its surfaces, and when.
  */
 export function stepsOf(
   piece: Piece,
   model: PieceModel,
   made: readonly Fastening[],
   where: Pick<Job, 'shop' | 'units' | 'measured'>,
-  finishing: readonly Draft[] = [],
+  finishing: FinishingWork = NO_FINISHING,
 ): readonly Step[] {
   const { parts } = model;
   const { shop } = where;
@@ -178,7 +256,7 @@ export function stepsOf(
   const preparing = preparingSteps(making, pins);
   const worked = preparing.map(({ ops }) => new Set(ops.flatMap(({ on }) => on)));
   const lastOf = new Map<string, string>();
-  const assembled = assemblings.map((assembling) => {
+  const joinedUp = assemblings.map((assembling): Assembled => {
     const touched = new Set(
       assembling.bodies.flat().flatMap(({ id }) => preparing.filter((_, at) => nth(worked, at).has(id))),
     );
@@ -192,6 +270,9 @@ export function stepsOf(
     return { assembling, own };
   });
   // Each comes as early as it is wished for and what it is made of allows: the schedule sees to that.
+  const laid = laidParts(model);
+  const stands = parts.filter((part) => !part.loose && !laid.has(part.id));
+  const { assembled, among, after } = finishedAmong(joinedUp, making, finishing, preparing, profiling(making, stands));
   const fixed = assembled.filter(({ assembling }) => !assembling.laid);
   const wished = [...fixed].sort((a, b) => rank(piece, a.assembling) - rank(piece, b.assembling));
   const fits = fittings(making);
@@ -206,15 +287,17 @@ export function stepsOf(
           },
         ]
       : [];
-  const drafts: readonly Draft[] = [...preparing, ...wished.flatMap(({ own }) => own), ...hung];
-  const laid = laidParts(model);
-  const stands = parts.filter((part) => !part.loose && !laid.has(part.id));
+  const drafts: readonly Draft[] = [...preparing, ...among, ...wished.flatMap(({ own }) => own), ...hung];
   const turns = drafts
     .flatMap(({ ops }) => ops)
     .filter((one) => one.kind === 'turn' || (one.kind === 'place' && one.over));
   const over = turns.length > 0 && last(turns).kind !== 'turn';
   const level = { ...levelStep(making, stands, over), after: drafts.map(({ name }) => name) };
-  const coats = inTurn([...profiling(making, stands), ...finishing], [level.name]);
+  const onSite =
+    finishing.when === 'site'
+      ? say`It is finished where it stays: cover the floor, air the room, and do not use it until it is hard.`
+      : null;
+  const coats = inTurn(after, [level.name]).map((draft) => (onSite ? { ...draft, stays: onSite } : draft));
   const final = assembled
     .filter(({ assembling }) => assembling.laid)
     .flatMap(({ own }) => inTurn(own, [coats.at(-1)?.name ?? level.name]));

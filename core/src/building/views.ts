@@ -1,6 +1,6 @@
 import { hardwareName, isPoured, type HardwareKind } from '../stock';
 import { dim, say, strong, type Phrase } from '../words';
-import { PROFILE_BITS, several, tagList, type Operation } from '../work';
+import { PROFILE_BITS, several, tagList, type Operation, type OperationOf } from '../work';
 
 /** What to look out for, by what is done. Said where it is done, once a step. */
 const DRILL = say`Glasses on. If the bit grabs, the jig spins: clamp the work, never hold it in your hand.`;
@@ -11,6 +11,11 @@ const HEAVY = say`Lift together; do not drag it: side load breaks leg joints.`;
 const ROUTER = say`Several shallow passes; move the router against the bit's turn.`;
 const RAGS = say`Oily rags catch fire by themselves: dry them flat outside or in a closed can of water. Air the room; no flame.`;
 const DUST = say`Dust mask; no sanding of old paint, it may hold lead.`;
+
+const LABEL = say`Gloves on, air the room, no flame or pilot light near. The label on the can comes before all that stands here; whether food may lie on it the label says too.`;
+const SPRAY = say`Spraying: a respirator for vapours, not a dust mask, and no spark in the room.`;
+const STRIPPED = say`Gloves and glasses for stripper, air through the room. What was painted long ago may hold lead: test it before it is sanded, scraped or burned.`;
+const DUSTY: readonly Operation['kind'][] = ['sand', 'flatten', 'strip'];
 
 const SAWN: readonly Operation['kind'][] = ['rip', 'trim', 'fit', 'mitre', 'outline', 'cut', 'trim whole'];
 const DRILLED: readonly Operation['kind'][] = ['pocket', 'bore', 'slot', 'elongate', 'drive'];
@@ -25,8 +30,11 @@ export function cautionsFor(ops: readonly Operation[]): readonly Phrase[] {
     ...(any(DRILLED) ? [DRILL] : []),
     ...(ops.some(({ tool }) => tool === 'router') ? [ROUTER] : []),
     ...(ops.some(({ lift }) => lift !== null) ? [HEAVY] : []),
-    ...(kinds.has('sand') ? [DUST] : []),
-    ...(kinds.has('coat') ? [RAGS] : []),
+    ...(any(DUSTY) ? [DUST] : []),
+    ...(ops.some((one) => one.kind === 'coat' && one.oily) ? [RAGS] : []),
+    ...(kinds.has('coat') ? [LABEL] : []),
+    ...(ops.some((one) => one.kind === 'coat' && one.by === 'spray') ? [SPRAY] : []),
+    ...(kinds.has('strip') ? [STRIPPED] : []),
   ];
 }
 
@@ -60,6 +68,12 @@ const WHOLE: ReadonlySet<Operation['kind']> = new Set([
   'sand',
   'coat',
   'sample',
+  'strip',
+  'flatten',
+  'fill',
+  'mask',
+  'rub',
+  'cure',
   'slide',
   'glue',
   'clamp',
@@ -77,6 +91,14 @@ const tagsFor = (one: Operation): readonly string[] =>
     : WHOLE.has(one.kind)
       ? []
       : one.tags;
+
+/** What a finish is put on with. */
+const TO_PUT_ON: Readonly<Record<OperationOf<'coat'>['by'], readonly string[]>> = {
+  brush: ['brush'],
+  wipe: ['rags'],
+  roller: ['roller and tray'],
+  spray: ['sprayer', 'respirator'],
+};
 
 /** What to have at hand: parts, tools and bits, spacers, hardware, glue, clamps. A view of what is done. */
 export function pickUpFor(ops: readonly Operation[]): Phrase {
@@ -123,7 +145,35 @@ export function pickUpFor(ops: readonly Operation[]): Phrase {
         things.push(say`${strong(one.count)} ${one.count === 1 ? 'spacer' : several('spacer')} ${dim(one.thickness)}`);
         break;
       case 'coat':
-        things.push(say`${one.product}`);
+        things.push(say`${[one.product, ...(one.mix.length === 1 ? one.mix.map(({ tone }) => tone) : [])].join(' ')}`);
+        things.push(
+          ...TO_PUT_ON[one.by].map((name) => say`${name}`),
+          ...(one.wipe === null ? [] : [say`rags`]),
+          say`gloves`,
+        );
+        if (one.between > 0) things.push(say`paper of ${strong(one.between)}`);
+        break;
+      case 'sand':
+        things.push(say`discs ${one.grits.join(', ')}`, say`block`, say`pencil`, say`vacuum`, say`cloth`);
+        break;
+      case 'flatten':
+        things.push(
+          say`${one.by === 'hand plane' ? 'plane' : one.by === 'sander' ? 'discs of 60' : 'belt sander, belt of 60'}`,
+          say`chalk`,
+          say`straightedge`,
+        );
+        break;
+      case 'fill':
+        things.push(say`${one.product} filler`, say`filling knife`);
+        break;
+      case 'mask':
+        things.push(say`masking tape`);
+        break;
+      case 'strip':
+        things.push(say`${one.what === 'paint' ? 'test swab, stripper, scraper' : 'discs of 80'}`);
+        break;
+      case 'rub':
+        things.push(say`${one.edges ? 'paper of 220' : 'brown paper'}`);
         break;
     }
   }

@@ -1,5 +1,5 @@
 import { inches, mm } from '../length';
-import { applyChanges, DEFAULT_SHOP, newJob, type Job, type Piece } from '../job';
+import { applyChanges, DEFAULT_SHOP, newJob, UNFINISHED, type Job, type Piece } from '../job';
 import { buildPiece, newPiece } from '../piece';
 import { planJob, priceJob } from '../plan';
 import { METRIC_YARDS, SAMPLE_YARD, SECOND_YARD, type BoardOffer, type Yard } from '../stock';
@@ -36,7 +36,7 @@ const job = (count: number, length: number, rest: Partial<Job> = {}): Job => ({
   pieces: [
     {
       ...base,
-      finish: { ...base.finish, sandTo: 0 },
+      finish: UNFINISHED,
       overrides: leaveOut,
       loose: [{ tag: 'X1', name: 'stick', material: '2x4', length: inches(length), width: inches(3.5), count }],
     },

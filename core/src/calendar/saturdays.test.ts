@@ -32,3 +32,34 @@ test('work longer than a day gets one of its own; nothing to do is ready never',
   expect(days(saturdays([task('long', 900)], [], 6, '2026-11-24'))).toEqual([['2026-11-28', 'long']]);
   expect(saturdays([], [], 6, '2026-11-24')).toEqual({ days: [], minutes: 0, ready: null });
 });
+
+test('a coat of an hour is put on the evening it is due; what is loud waits for Saturday', () => {
+  const quiet = { ...task('coat', 60, 720), quiet: true };
+  // Sanded on Saturday to 9:00 and three hours; twelve hours for dust: Sunday evening, then one an evening.
+  const result = saturdays([], [[task('sand', 180, 720), quiet, quiet, task('hang', 30)]], 6, '2026-11-24');
+  expect(days(result)).toEqual([
+    ['2026-11-28', 'sand'],
+    ['2026-11-29', 'coat'],
+    ['2026-11-30', 'coat'],
+    ['2026-12-05', 'hang'],
+  ]);
+  expect(result.days.map(({ evening }) => evening)).toEqual([false, true, true, false]);
+});
+
+test('it is ready once the last wait is over', () => {
+  expect(saturdays([], [[task('cure', 20, 72 * 60)]], 6, '2026-11-24').ready).toBe('2026-12-01');
+  // Nine o'clock and seven hours, then eight more: midnight is past.
+  expect(saturdays([], [[task('cure', 60, 23 * 60)]], 6, '2026-11-24').ready).toBe('2026-11-28');
+  expect(saturdays([], [[task('cure', 61, 23 * 60)]], 6, '2026-11-24').ready).toBe('2026-11-29');
+});
+
+test('an evening is two hours long, and holds two coats that dry between them', () => {
+  const coat = { ...task('coat', 30, 30), quiet: true };
+  const result = saturdays([], [[task('sand', 300, 100), coat, coat, coat]], 6, '2026-11-24');
+  expect(days(result)).toEqual([
+    ['2026-11-28', 'sand'],
+    ['2026-11-29', 'coat'],
+    ['2026-11-30', 'coat'],
+    ['2026-12-01', 'coat'],
+  ]);
+});

@@ -1,4 +1,5 @@
 import type { Boards, BuyingList } from '../buying';
+import type { FinishTold } from '../finishing';
 import type { Job, Piece } from '../job';
 import type { Fastening } from '../joinery';
 import type { Part, PieceModel } from '../piece';
@@ -11,6 +12,8 @@ export type PieceFacts = {
   readonly parts: readonly Part[];
   readonly fastenings: readonly Fastening[];
   readonly steps: readonly Step[];
+  /** Its surfaces, and what they are finished with. */
+  readonly finishing: FinishTold;
 };
 
 /** What the checks read: the plan without its findings. */

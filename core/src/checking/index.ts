@@ -2,6 +2,7 @@ import type { Finding } from '../job';
 import { builtNotes } from './built';
 import { cutNotes } from './cuts';
 import type { Facts } from './facts';
+import { finishNotes, leftoverNotes } from './finish';
 import { jointNotes } from './joints';
 import { moneyNotes } from './money';
 import { partNotes } from './parts';
@@ -31,8 +32,10 @@ export const findingsOf = (facts: Facts): readonly Finding[] =>
       ...jointNotes(piece, facts.job),
       ...shopNotes(piece, facts.job),
       ...skewNotes(piece, facts.job),
+      ...finishNotes(piece, facts.job),
     ]),
     ...moneyNotes(facts),
     ...cutNotes(facts),
+    ...leftoverNotes(facts),
     ...builtNotes(facts),
   ].sort((a, b) => RANK[a.level] - RANK[b.level]);

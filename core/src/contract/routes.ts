@@ -212,6 +212,22 @@ export const ROUTES = {
     }),
     answer: v.object({ length: count, simulated: v.boolean() }),
   },
+  shopAir: {
+    method: 'GET',
+    path: '/shop-air',
+    query: v.object({
+      day,
+      /** Counts the readings. */
+      press: v.optional(digits(0, 1_000_000, 'must be a whole number'), '0'),
+    }),
+    answer: v.object({
+      /** Degrees F, percent. */
+      temperature: v.number('must be a number'),
+      humidity: v.number('must be a number'),
+      /** They are invented. */
+      simulated: v.boolean(),
+    }),
+  },
   solve: {
     method: 'POST',
     path: '/solve',

@@ -1,78 +1,254 @@
 import fc from 'fast-check';
-import { inches } from '../length';
-import { DEFAULT_SHOP, type Piece } from '../job';
-import { fastenings } from '../joinery';
-import { buildPiece, newPiece } from '../piece';
-import { areasOf, finishingNeeds, gritsTo, surfaceOf } from './index';
+import { boxesFor } from '../buying';
+import { DEFAULT_SHOP, finishedWith, KIT, newJob, type Piece, type Recipe } from '../job';
+import { newPiece } from '../piece';
+import { SAMPLE_YARD } from '../stock';
+import {
+  COATS,
+  finishingNeeds,
+  gritsTo,
+  layersOf,
+  ouncesOf,
+  READY,
+  recipeChanges,
+  recipeFor,
+  recipeOf,
+  sandingMinutes,
+  sittingsOf,
+  takenOver,
+  takesOf,
+  treatmentsOf,
+  UNPLANNED,
+  waitOver,
+  type FinishPlan,
+  type Treated,
+} from './index';
 
-const base = newPiece('t', 'standing');
-const table: Piece = { ...base, size: { ...base.size, width: inches(31.5) }, topChoices: { width: '6' } };
-const { parts, joints } = buildPiece(table, '2x6', DEFAULT_SHOP, 'in');
-const made = fastenings(joints, parts, 'in');
+const ready = (id: string): Recipe => recipeOf(newJob('j'), id)!;
+const extent = (area: number, ends = 0, sheets = 0) => ({ area, ends, sheets });
+const treated = (id: string, area: number, coats = ready(id).coats): Treated => {
+  const treatment = { recipe: ready(id), coats, surfaces: ['top' as const] };
+  return { ...treatment, patches: [], extent: extent(area), sittings: sittingsOf(layersOf(treatment, 6)) };
+};
+const needsOf = (
+  worked: readonly Treated[],
+  copies = 1,
+  kit: readonly (typeof KIT)[number][] = KIT.filter((one) => one !== 'brushes'),
+) =>
+  finishingNeeds(
+    [{ piece: { ...newPiece('p', 'dining'), copies }, plan: { ...UNPLANNED, worked } satisfies FinishPlan }],
+    { kit },
+  ).map(({ kind, size, count }) => `${count} ${kind} ${size}`.trim());
 
-describe('surfaces worked out by hand: a table 60 by 31 1/2 of six 2x6', () => {
-  test('a board is six faces', () => {
-    // 60 x 5 1/4 x 1 1/2: 2 (315 + 90 + 7 7/8) square inches.
-    expect(surfaceOf(parts.find(({ tag }) => tag === 'T1')!)).toBeCloseTo((2 * (315 + 90 + 7.875)) / 144, 6);
+describe('ladders', () => {
+  test('no grit is skipped; sheets begin at 120', () => {
+    expect(gritsTo(0)).toEqual([]);
+    expect(gritsTo(150)).toEqual([80, 120, 150]);
+    expect(gritsTo(220)).toEqual([80, 120, 150, 180, 220]);
+    expect(gritsTo(180, 120)).toEqual([120, 150, 180]);
+    expect(gritsTo(80, 120)).toEqual([80]);
   });
 
-  test('the top is its outside, less what lies on the aprons', () => {
-    // Outside: 2 x 60 x 31 1/2 + 2 x 1 1/2 x (60 + 31 1/2) = 4054 1/2. On it lie two aprons of 47 and two of 21 1/2,
-    // all
-    // 1 1/2 thick; of the short ones a quarter inch at each end is under the outer boards, too little for a clip. Two
-    // cross supports of 23 1/2 lie on it too.
-    const on = 2 * 47 * 1.5 + 2 * 21 * 1.5 + 2 * 23.5 * 1.5;
-    expect(areasOf(parts, made).top).toBeCloseTo((4054.5 - on) / 144, 4);
+  test('minutes: two a square foot at 80, one for each finer grit, thrice that by hand', () => {
+    // 10 sq ft to 150: 10 x (2 + 1 + 1) = 40; 2 of them by hand are 16 more.
+    expect(sandingMinutes(150, extent(10), 0)).toBeCloseTo(40);
+    expect(sandingMinutes(150, extent(10), 2)).toBeCloseTo(56);
+    // All of sheets: 120 and 150 alone.
+    expect(sandingMinutes(150, extent(10, 0, 10), 0)).toBeCloseTo(20);
+  });
+});
+
+describe('layers and their waits', () => {
+  const named = (id: string, hours = 16) =>
+    layersOf({ recipe: ready(id), coats: ready(id).coats }, hours).map(
+      ({ product, nth, of, between, hours: wait }) =>
+        `${product} ${nth}/${of}${between ? ` sand ${between}` : ''}, ${wait} h`,
+    );
+
+  test('oil stain: conditioner, a day, then three coats sanded between', () => {
+    expect(named('dark.wipeable')).toEqual([
+      'conditioner 1/1, 0.25 h',
+      'oil stain 1/1, 24 h',
+      'oil polyurethane 1/3, 12 h',
+      'oil polyurethane 2/3 sand 220, 12 h',
+      'oil polyurethane 3/3 sand 220, 0 h',
+    ]);
   });
 
-  test('what is bought is not sanded', () => {
-    const bought = parts.map((part) => ({ ...part, material: 'bought' as const }));
-    expect(areasOf(bought, made)).toEqual({ top: 0, rest: 0 });
+  test('paint: primer, sanded, two coats', () => {
+    expect(named('painted.wipeable')).toEqual([
+      'primer 1/1, 2 h',
+      'enamel 1/2 sand 220, 3 h',
+      'enamel 2/2 sand 220, 0 h',
+    ]);
+  });
+
+  test('oil under water waits two days, oil under oil one; a stain of water three hours', () => {
+    expect(waitOver('oil stain', 'water polyurethane')).toBe(48);
+    expect(waitOver('oil stain', 'oil polyurethane')).toBe(24);
+    expect(waitOver('water stain', 'water polyurethane')).toBe(3);
+  });
+
+  test('a coat that sets longer than a day at the bench is sanded before the next: its window is past', () => {
+    expect(named('natural.mended', 16).at(-1)).toBe('hard-wax oil 2/2, 0 h');
+    expect(named('natural.mended', 6).at(-1)).toBe('hard-wax oil 2/2 sand 320, 0 h');
+  });
+
+  test('conditioner and stain are one sitting, and two coats of penetrating oil', () => {
+    const count = (id: string) => sittingsOf(layersOf({ recipe: ready(id), coats: ready(id).coats }, 6)).length;
+    expect(count('dark.wipeable')).toBe(4);
+    expect(count('natural.oiled')).toBe(1);
+    expect(count('natural.quick')).toBe(3);
+  });
+
+  test('every recoat of every recipe lies in its window or is sanded first', () => {
+    for (const recipe of READY)
+      for (const hours of [2, 6, 10, 16]) {
+        const layers = layersOf({ recipe, coats: recipe.coats }, hours);
+        layers.slice(1).forEach((layer, at) => {
+          const under = layers[at]!;
+          const late = under.hours >= hours;
+          if (under.product === layer.product && under.window !== null && late)
+            expect(layer.between).toBeGreaterThan(0);
+        });
+      }
   });
 });
 
 describe('quantities worked out by hand', () => {
-  const finish = { sandTo: 0, stain: 'none', coat: 'none', coats: 0 } as const;
-  const needs = (of: Partial<Piece['finish']>, copies = 1, areas = { top: 24, rest: 36 }) =>
-    finishingNeeds([{ finish: { ...finish, ...of }, copies, areas }]).map(
-      ({ kind, size, count }) => `${count} ${kind} ${size}`,
-    );
-
-  test('discs: 60 square feet at 12 a disc to grit 150, then the top alone at 25', () => {
-    expect(needs({})).toEqual([]);
-    expect(needs({ sandTo: 150 })).toEqual(['5 disc 80', '5 disc 120', '5 disc 150']);
-    expect(needs({ sandTo: 220 })).toEqual(['5 disc 80', '5 disc 120', '5 disc 150', '1 disc 180', '1 disc 220']);
-    expect(needs({ sandTo: 120 }, 2)).toEqual(['10 disc 80', '10 disc 120']);
-    expect(gritsTo(150)).toEqual([80, 120, 150]);
+  test('three coats of oil on 60 square feet, brushed: 1.1 x 60 / 125 x 32 ounces each', () => {
+    const each = (1.1 * 60 * 32) / 125;
+    const [first] = layersOf({ recipe: ready('natural.wipeable'), coats: 3 }, 6);
+    expect(ouncesOf(first!, ready('natural.wipeable'), extent(60))).toBeCloseTo(each);
+    // Six square feet of end grain drink twice on the first.
+    expect(ouncesOf(first!, ready('natural.wipeable'), extent(60, 6))).toBeCloseTo((each * 66) / 60);
+    // Sanded no finer than 120 the first takes 15 % more.
+    expect(ouncesOf(first!, { ...ready('natural.wipeable'), sandTo: 120 }, extent(60))).toBeCloseTo(each * 1.15);
+    // 50.7 ounces; discs at 12 square feet to 150 and 25 above, two sandings between coats.
+    expect(needsOf([treated('natural.wipeable', 60)])).toEqual([
+      '1 brush oil',
+      '5 disc 80',
+      '5 disc 120',
+      '5 disc 150',
+      '3 disc 180',
+      '5 disc 220',
+      '51 finish oil polyurethane',
+      '1 paper 80',
+      '1 paper 120',
+      '1 paper 150',
+      '1 paper 180',
+    ]);
   });
 
-  test('three coats of oil at 125 square feet a quart: 46.08 ounces, and a sanding between coats', () => {
-    // 60 x 3 / 125 x 32 = 46.08; 60 x 2 / 25 = 4.8 discs.
-    expect(needs({ coat: 'oil polyurethane', coats: 3 })).toEqual(['5 disc 220', '47 finish oil polyurethane']);
-    expect(needs({ coat: 'hard-wax oil', coats: 2 })).toEqual(['16 finish hard-wax oil']);
+  test('a spray loses four tenths, a rag one', () => {
+    const [brush] = layersOf({ recipe: ready('natural.quick'), coats: 1 }, 6);
+    expect(ouncesOf({ ...brush!, by: 'spray' }, ready('natural.quick'), extent(10))).toBeCloseTo((1.4 * 10 * 32) / 125);
   });
 
-  test('an oil stain goes over conditioner, enamel over primer', () => {
-    // 60 / 125 x 32 = 15.36 each; 60 / 100 x 32 = 19.2 of primer, twice that of enamel.
-    expect(needs({ stain: 'oil stain' })).toEqual(['16 stain conditioner', '16 stain oil stain']);
-    expect(needs({ stain: 'water stain' })).toEqual(['13 stain water stain']);
-    expect(needs({ coat: 'enamel', coats: 2 })).toEqual(['3 disc 220', '39 finish enamel', '20 finish primer']);
+  test('a mix of two parts to one is two cans, two thirds and one', () => {
+    const recipe: Recipe = {
+      ...ready('dark.bare'),
+      conditioner: false,
+      colours: [
+        {
+          product: 'oil stain',
+          mix: [
+            { tone: 'dark brown', parts: 2 },
+            { tone: 'honey', parts: 1 },
+          ],
+          leave: 10,
+        },
+      ],
+    };
+    const [stain] = layersOf({ recipe, coats: 0 }, 6);
+    const ounces = ouncesOf(stain!, recipe, extent(45));
+    const cans = takesOf(stain!, recipe, extent(45)).filter(({ kind }) => kind === 'stain');
+    expect(cans.map(({ size, count }) => [size, count])).toEqual([
+      ['oil stain dark brown', (ounces * 2) / 3],
+      ['oil stain honey', ounces / 3],
+    ]);
   });
 
-  test('two pieces with the same finish share a can: never more than each rounded up alone', () => {
-    const ounces = (rows: ReturnType<typeof finishingNeeds>) => rows.reduce((sum, { count }) => sum + count, 0);
+  test('a wash is paint thinned by half', () => {
+    const recipe = ready('washed.quick');
+    const wash = layersOf({ recipe, coats: 3 }, 6).find(({ product }) => product === 'wash')!;
+    const [can] = takesOf(wash, recipe, extent(50));
+    expect(can).toMatchObject({ kind: 'finish', size: 'enamel white' });
+    expect(can!.count).toBeCloseTo(ouncesOf(wash, recipe, extent(50)) / 2);
+  });
+
+  test('what is there is not bought; one brush does for all copies, cans are shared', () => {
+    const all = needsOf([treated('natural.quick', 20)], 3, []);
+    expect(all).toContain('1 brush water');
+    expect(all).toContain(`${Math.ceil((3 * 3 * 1.1 * 20 * 32) / 125)} finish water polyurethane`);
+    expect(needsOf([treated('natural.quick', 20)], 3, [...KIT]).some((row) => row.includes('brush'))).toBe(false);
+  });
+
+  test('cans: the cheapest that hold it, against trying all', () => {
+    const cans = SAMPLE_YARD.hardware.filter(({ size }) => size === 'oil polyurethane');
     fc.assert(
-      fc.property(fc.float({ min: 1, max: 90, noNaN: true }), fc.float({ min: 1, max: 90, noNaN: true }), (a, b) => {
-        const piece = (top: number) => ({
-          finish: { ...finish, coat: 'enamel' as const, coats: 1 },
-          copies: 1,
-          areas: { top, rest: 0 },
-        });
-        const together = ounces(finishingNeeds([piece(a), piece(b)]));
-        const apart = ounces(finishingNeeds([piece(a)])) + ounces(finishingNeeds([piece(b)]));
-        expect(together).toBeLessThanOrEqual(apart);
-        expect(together).toBeGreaterThanOrEqual(apart - 2);
+      fc.property(fc.integer({ min: 1, max: 300 }), (count) => {
+        const need = { kind: 'finish' as const, size: 'oil polyurethane', count };
+        const price = boxesFor(need, cans)!.reduce((sum, row) => sum + row.count * row.offer.price, 0);
+        let least = Infinity;
+        const [a, b, c] = cans;
+        for (let i = 0; i * a!.count < count + a!.count; i++)
+          for (let k = 0; k * b!.count < count + b!.count; k++)
+            for (let l = 0; l * c!.count < count + c!.count; l++)
+              if (i * a!.count + k * b!.count + l * c!.count >= count)
+                least = Math.min(least, i * a!.price + k * b!.price + l * c!.price);
+        expect(price).toBe(least);
       }),
+      { numRuns: 25 },
     );
+  });
+});
+
+describe('who takes what', () => {
+  const piece = newPiece('p', 'dining');
+  const job = { ...newJob('j'), pieces: [piece], shop: DEFAULT_SHOP };
+
+  test('surfaces of one recipe and as many coats are worked together; others apart', () => {
+    const all: Piece = { ...piece, finish: finishedWith('natural.wipeable') };
+    const names = ['top', 'edges', 'underside', 'base'] as const;
+    expect(treatmentsOf(all, job, names).map(({ surfaces }) => surfaces)).toEqual([names]);
+    const fewer: Piece = {
+      ...all,
+      finish: { ...all.finish, on: { ...all.finish.on, underside: { recipe: 'natural.wipeable', coats: 1 } } },
+    };
+    expect(treatmentsOf(fewer, job, names).map(({ surfaces, coats }) => `${surfaces.join(' ')} ${coats}`)).toEqual([
+      'top edges base 3',
+      'underside 1',
+    ]);
+  });
+
+  test('a recipe that is ready is copied when it is changed; one of the job’s own is changed for all', () => {
+    const all: Piece = { ...piece, finish: finishedWith('dark.wipeable') };
+    const changes = recipeChanges(job, all, ready('dark.wipeable'), { coats: 4 });
+    expect(changes[0]).toMatchObject({ piece: null, path: ['recipes', 'own-1'] });
+    expect(changes.length).toBe(8);
+    const own = { ...ready('dark.wipeable'), id: 'mine' };
+    expect(recipeChanges({ recipes: [own] }, all, own, { coats: 4 })).toEqual([
+      { piece: null, path: ['recipes', 'mine'], value: { ...own, coats: 4 } },
+    ]);
+  });
+
+  test('recipes of another job are taken under ids of their own; what is alike is there already', () => {
+    const own = { ...ready('dark.wipeable'), id: 'own-1', name: 'mine' };
+    const other = { ...own, name: 'theirs', coats: 5 };
+    const changes = takenOver({ recipes: [own] }, [other, { ...own, id: 'own-7' }, { ...other, coats: 6 }]);
+    expect(changes.map(({ path, value }) => [path[1], (value as Recipe).coats])).toEqual([
+      ['own-2', 5],
+      ['own-3', 6],
+    ]);
+  });
+
+  test('every wish has a recipe, each with its usual coats', () => {
+    for (const recipe of READY) {
+      expect(recipeOf(job, recipe.id)).toBe(recipe);
+      if (recipe.coat !== 'none') expect(recipe.coats).toBe(COATS[recipe.coat].coats);
+    }
+    expect(recipeOf(job, recipeFor('dark', 'wipeable', true))?.colours.length).toBe(1);
+    expect(recipeOf(job, 'gone')).toBeNull();
   });
 });

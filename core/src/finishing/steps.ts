@@ -1,101 +1,287 @@
-import type { Piece } from '../job';
-import type { Part } from '../piece';
+import { first, last } from '../lists';
+import type { Job, Piece } from '../job';
+import { middleOfParts } from '../joinery';
+import { weightOf, type PieceModel } from '../piece';
 import { say, type Phrase } from '../words';
 import type { Does, Operation } from '../work';
-import type { Areas } from './areas';
-import { BASE_GRIT, gritsTo } from './needs';
-import { COATS, UNDER } from './products';
+import {
+  FILL,
+  filling,
+  layerOperation,
+  masking,
+  operationOn,
+  partsOf,
+  samplesFor,
+  sanding,
+  stripping,
+  whereOf,
+  type Bench,
+  type Share,
+} from './operations';
+import { reachesOf, type OpenFace, type Touch } from './patches';
+import { coatedTogether, flatteningTakes, isCoated, type FinishPlan, type Treated } from './plan-finish';
+import { COATS } from './products';
+import { extentOf, lacking, type Coating } from './treatments';
 
 /** A sitting of sanding or finishing: what is done, and how long it dries. */
-export type FinishingStep = {
+type FinishingStep = {
   readonly name: string;
   readonly title: Phrase;
   readonly ops: readonly Operation[];
   readonly adds: readonly string[];
+  /** Minutes before the next. */
   readonly wait: number;
 };
 
-/** Minutes a square foot: sanding at 80 and finer, brushing, wiping. Typical; one person, not hurried. */
-const COARSE = 2;
-const FINER = 1;
-const BETWEEN = 0.3;
-const BRUSHED = 0.9;
-const WIPED = 0.5;
+/** All finishing of a piece, by when it is done. */
+export type FinishingWork = {
+  readonly when: Piece['finish']['when'];
+  /** What nothing reaches later, before its parts are joined; and those parts, by id. */
+  readonly closing: readonly FinishingStep[];
+  readonly closes: ReadonlySet<string>;
+  /** Boards of a glued top: it is left a day, then flattened. */
+  readonly flatten: readonly FinishingStep[];
+  readonly main: readonly FinishingStep[];
+  /** Once all is coated and stands. */
+  readonly last: readonly FinishingStep[];
+};
 
-/** What is sanded, stained and coated, in order: a sample first, each coat a sitting of its own. */
-export function finishingSteps({ id, finish }: Piece, parts: readonly Part[], areas: Areas): readonly FinishingStep[] {
-  const wood = parts.filter((part) => !part.loose && part.material !== 'bought');
-  const all = areas.top + areas.rest;
-  // What is bought as it is comes finished.
-  if (all === 0) return [];
-  const op = (about: string, does: Does, minutes: number, tool: Operation['tool'] = null): Operation => ({
-    id: `${id}.${does.kind}.${about}`,
-    piece: id,
-    on: wood.map((part) => part.id),
-    tags: wood.map(({ tag }) => tag),
-    minutes,
-    tool,
-    lift: null,
-    ...does,
-  });
-  const step = (name: string, title: Phrase, ops: readonly Operation[], wait: number): FinishingStep => ({
-    name,
-    title,
-    ops,
-    adds: [],
-    wait,
-  });
-  const grits = gritsTo(finish.sandTo);
-  const both = grits.filter((grit) => grit <= BASE_GRIT);
-  const fine = areas.top > 0 ? grits.filter((grit) => grit > BASE_GRIT) : [];
-  const perFoot = (of: readonly number[]) => of.reduce<number>((sum, grit) => sum + (grit <= 80 ? COARSE : FINER), 0);
-  const sanded: readonly Operation[] = [
-    ...(both.length > 0
-      ? [op('all', { kind: 'sand', grits: both, where: 'all of it' }, all * perFoot(both), 'sander')]
-      : []),
-    ...(fine.length > 0
-      ? [op('top', { kind: 'sand', grits: fine, where: 'the top' }, areas.top * perFoot(fine), 'sander')]
-      : []),
-  ];
-  const stain = finish.stain === 'none' ? null : finish.stain;
-  const coat = finish.coat === 'none' ? null : finish.coat;
-  const sample =
-    stain || coat
-      ? [op('sample', { kind: 'sample', what: [stain, coat].filter((one) => one !== null).join(' and ') }, 10)]
-      : [];
-  const under = (product: keyof typeof UNDER) => {
-    const { hours, wipe } = UNDER[product];
-    return op(
-      product.replace(' ', '-'),
-      { kind: 'coat', product, nth: 1, of: 1, between: 0, hours, use: 0, wipe },
-      all * (wipe ? WIPED : BRUSHED),
+/** Minutes a square foot to flatten a glued top, and to rub one down. */
+const FLATTEN = { sander: 4, 'belt sander': 3.5, 'hand plane': 5 } as const;
+const RUB = 0.15;
+/** Minutes that filler dries, paint is off, dust settles in before a brushed coat. */
+const [FILLER_DRIES, STRIPPED_DRIES, DUST] = [120, 1440, 720] as const;
+/** How long a glued top is left before it is flattened, minutes: fresh seams sink once they are sanded. */
+export const TOP_RESTS = 1440;
+
+/** Less than this that nothing reaches is a crevice: nobody sees it, square feet. */
+const CREVICE = 0.25;
+
+const step = (name: string, title: Phrase, ops: readonly Operation[], wait = 0): FinishingStep => ({
+  name,
+  title,
+  ops,
+  adds: [],
+  wait,
+});
+
+/** What a sitting is called: by what is put on in it. */
+function titleOf(layers: readonly Coating[], round: number, rounds: number): Phrase {
+  const products = new Set(layers.map(({ product }) => product));
+  const all = (of: (layer: Coating) => boolean) => layers.every(of);
+  if (all(({ product }) => product === 'primer')) return say`Prime it`;
+  if (all(({ product }) => product === 'conditioner' || product.endsWith('stain'))) return say`Stain it`;
+  if (all(({ product }) => product === 'wash')) return say`Wash it with colour`;
+  const one = layers[0];
+  if (products.size === 1 && one && all(({ of, nth: which }) => of === one.of && which === one.nth))
+    return one.of === 1 ? say`Put on ${one.product}` : say`Finish, coat ${one.nth} of ${one.of}`;
+  return say`Finish, sitting ${round} of ${rounds}`;
+}
+
+/** Sittings of all treatments side by side: what dries on the one waits for nothing on the other. */
+function rounds(
+  shares: readonly Share[],
+  bench: Bench,
+  about: string,
+  before: (coated: readonly Share[]) => readonly Operation[],
+): readonly FinishingStep[] {
+  const groups = coatedTogether(shares.filter(({ extent }) => extent.area > 0)).map((group) => ({
+    group,
+    sittings: first(group).sittings,
+  }));
+  const count = Math.max(0, ...groups.map(({ sittings }) => sittings.length));
+  return Array.from({ length: count }, (_, at) => {
+    const now = groups.flatMap(({ group, sittings }) => {
+      const layers = sittings[at];
+      return layers ? [{ group, layers, more: at + 1 < sittings.length }] : [];
+    });
+    // What is done sooner dries while the other goes on; at the end all must be fit to handle.
+    const due = now.map(({ layers, more }) =>
+      more ? last(layers).hours : Math.max(last(layers).hours, last(layers).facts.handled),
     );
+    return step(
+      `${about}coat-${at + 1}`,
+      titleOf(
+        now.flatMap(({ layers }) => layers),
+        at + 1,
+        count,
+      ),
+      [
+        ...(at === 0 ? before(groups.flatMap(({ group }) => group)) : []),
+        ...now.flatMap(({ group, layers }) => layers.map((layer) => layerOperation(layer, group, bench, about))),
+      ],
+      Math.round(60 * Math.max(0, ...due)),
+    );
+  });
+}
+
+/** Brushed and sprayed coats show dust: it settles overnight before the first. Wiped ones do not. */
+const dustFor = (shares: readonly Share[]): number =>
+  shares.some(({ sittings }) => sittings[0]?.some(({ wipe, by }) => wipe === null && by !== 'wipe')) ? DUST : 0;
+
+/** A treatment on some of its patches. */
+function shareOf(
+  worked: Treated,
+  patches: readonly OpenFace[],
+  early: boolean,
+  hand: (patch: OpenFace) => number,
+): Share {
+  return {
+    ...worked,
+    early,
+    patches,
+    extent: extentOf(patches),
+    hand: patches.reduce((sum, patch) => sum + patch.area * hand(patch), 0),
   };
-  const before = stain && UNDER[stain].before;
-  const colour = stain ? [...(before ? [under(before)] : []), under(stain)] : [];
-  const primed = coat === 'enamel' ? [under('primer')] : [];
-  const coats =
-    coat === null
-      ? []
-      : Array.from({ length: finish.coats }, (_, at) => {
-          const { between, hours, use, wipe } = COATS[coat];
-          const minutes = all * ((wipe ? WIPED : BRUSHED) + (at > 0 && between > 0 ? BETWEEN : 0));
-          return op(
-            String(at + 1),
-            { kind: 'coat', product: coat, nth: at + 1, of: finish.coats, between, hours, use, wipe },
-            minutes,
-          );
-        });
-  const waits = (ops: readonly Operation[]) =>
-    Math.round(60 * Math.max(0, ...ops.map((one) => (one.kind === 'coat' ? one.hours : 0))));
+}
+
+/** A top that is left until its glue has set through, then flattened. */
+function flattening(bench: Bench, model: Pick<PieceModel, 'parts'>): readonly FinishingStep[] {
+  const { piece, plan, shop } = bench;
+  if (!plan.glued) return [];
+  const { area, proud } = plan.glued;
+  const boards = model.parts.filter(({ role, trimmedLater }) => role === 'top' && trimmedLater);
+  const parts = boards.length > 0 ? boards : model.parts.filter(({ role }) => role === 'top');
+  const thick = Math.max(...parts.map(({ thickness }) => thickness));
+  const by = piece.finish.flatten;
+  const does: Does = {
+    kind: 'flatten',
+    by,
+    proud,
+    left: thick - proud,
+    takes: lacking(flatteningTakes(piece, plan), shop),
+  };
   return [
-    ...(sanded.length + sample.length > 0
-      ? [step('sand', say`Sand it${sample.length > 0 ? ' and make a sample' : ''}`, [...sanded, ...sample], 0)]
-      : []),
-    ...(colour.length > 0 ? [step('stain', say`Stain it`, colour, waits(colour))] : []),
-    ...(primed.length > 0 ? [step('prime', say`Prime it`, primed, waits(primed))] : []),
-    ...coats.map((one, at) =>
-      step(`coat-${at + 1}`, say`Finish, coat ${at + 1} of ${coats.length}`, [one], waits([one])),
+    step('flatten', say`Flatten the top`, [
+      operationOn(bench, 'top', does, parts, area * FLATTEN[by], { tool: by === 'sander' ? 'sander' : null }),
+    ]),
+  ];
+}
+
+/** What is done once the last coat is dry to the touch. */
+function curing(shares: readonly Share[], bench: Bench): readonly FinishingStep[] {
+  const coated = shares.filter(isCoated);
+  if (coated.length === 0) return [];
+  const finals = coated.map(({ sittings }) => last(last(sittings)).facts);
+  const most = (of: (facts: (typeof finals)[number]) => number) => Math.max(...finals.map(of));
+  const [handled, use, cured] = [most((one) => one.handled), most((one) => one.use), most((one) => one.cured)];
+  const rubbed = coated.filter(({ recipe }) => recipe.rubbed);
+  const smooth = coated.filter(({ recipe }) => recipe.coat !== 'none' && COATS[recipe.coat].wipe === null);
+  const rub = (edges: boolean, of: readonly Share[]) => {
+    const feet = of.reduce((sum, { extent }) => sum + extent.area, 0);
+    return of.length === 0
+      ? []
+      : [
+          operationOn(
+            bench,
+            edges ? 'edges' : 'paper',
+            { kind: 'rub', edges, where: whereOf(of, bench, false) },
+            partsOf(of),
+            feet * RUB,
+          ),
+        ];
+  };
+  const heads =
+    bench.piece.finish.when === 'parts' && bench.plan.heads > 0
+      ? [
+          filling(bench, coated, bench.plan.heads, false),
+          operationOn(
+            bench,
+            'touch-up',
+            {
+              kind: 'heed',
+              says: say`Touch up what was filled with the same finish, with a small brush, a coat a day.`,
+            },
+            partsOf(coated),
+            bench.plan.heads * FILL,
+          ),
+        ]
+      : [];
+  return [
+    step(
+      'cure',
+      say`Rub it smooth and let it harden`,
+      [
+        ...heads,
+        ...rub(true, rubbed),
+        ...rub(false, smooth),
+        operationOn(bench, 'cure', { kind: 'cure', use, cured }, partsOf(coated), 5),
+      ],
+      Math.max(0, Math.round(60 * (use - handled))),
     ),
   ];
+}
+
+/** Parts that a touch closes with patches that nothing reaches after. */
+const besides = (touches: readonly Touch[], ids: ReadonlySet<string>): ReadonlySet<string> =>
+  new Set([...ids, ...touches.filter(({ a }) => ids.has(a.id)).map(({ b }) => b.id)]);
+
+/**
+ * What is sanded, coloured and coated, in order, each coat a sitting of its own. What nothing reaches once the piece
+ * stands comes before its parts are joined; the rest once it stands, where it stays, or as parts, as the piece says.
+ */
+export function finishingWork(
+  piece: Piece,
+  model: Pick<PieceModel, 'parts' | 'motions'>,
+  plan: FinishPlan,
+  { shop }: Pick<Job, 'shop'>,
+): FinishingWork {
+  const { when, old } = piece.finish;
+  const none: FinishingWork = { when, closing: [], closes: new Set(), flatten: [], main: [], last: [] };
+  if (plan.worked.length === 0) return none;
+  const reaches = reachesOf(model);
+  const reachOf = (patch: OpenFace) => reaches.get(patch) ?? { sander: 1, hand: 0, none: 0 };
+  const pounds = model.parts.reduce((sum, part) => sum + weightOf(part), 0);
+  const bench: Bench = { piece, plan, shop, pounds, middle: middleOfParts(model.parts) };
+  const split = plan.worked.map((worked) => {
+    const hidden = worked.patches.filter((patch) => reachOf(patch).none > 0.5);
+    const isCrevice = extentOf(hidden).area < CREVICE;
+    const open = worked.patches.filter((patch) => !hidden.includes(patch));
+    const hand = (patch: OpenFace) => (when === 'parts' ? 0 : 1 - reachOf(patch).sander);
+    return {
+      early: shareOf(worked, isCrevice ? [] : hidden, true, () => 0),
+      later: shareOf(worked, open, false, hand),
+    };
+  });
+  const early = split.map((one) => one.early).filter(({ extent }) => extent.area > 0);
+  const later = split.map((one) => one.later).filter(({ extent }) => extent.area > 0);
+  const sandedEarly = sanding(early, bench, 'closing.');
+  const closing = [
+    ...(sandedEarly.length > 0
+      ? [step('closing-sand', say`Sand what can not be reached later`, sandedEarly, dustFor(early))]
+      : []),
+    ...rounds(early, bench, 'closing.', () => []).map((one) => ({
+      ...one,
+      name: one.name.replace('closing.', 'closing-'),
+      title: say`${one.title}, before it is closed in`,
+    })),
+  ];
+  const closes = besides(plan.touches, new Set(partsOf(early).map(({ id }) => id)));
+  const isCoatedAtAll = later.some(isCoated);
+  const sanded = sanding(later, bench, '');
+  const samples = samplesFor(later, bench);
+  const stripped = old === 'none' ? [] : [stripping(bench, old)];
+  const main = [
+    ...(stripped.length > 0
+      ? [step('strip', say`Take off the old finish`, stripped, old === 'paint' ? STRIPPED_DRIES : 0)]
+      : []),
+    ...(isCoatedAtAll
+      ? [step('fill', say`Fill it`, [filling(bench, later, when === 'parts' ? 0 : plan.heads, true)], FILLER_DRIES)]
+      : []),
+    ...(sanded.length + samples.length > 0
+      ? [
+          step(
+            'sand',
+            say`Sand it${samples.length > 0 ? ' and make samples' : ''}`,
+            [...sanded, ...samples],
+            dustFor(later),
+          ),
+        ]
+      : []),
+    ...rounds(later, bench, '', (coated) => [
+      ...(when === 'parts' ? masking(bench, 'glue', partsOf(coated)) : []),
+      ...masking(bench, 'colours', partsOf(coated)),
+    ]),
+  ];
+  return { when, closing, closes, flatten: flattening(bench, model), main, last: curing(later, bench) };
 }

@@ -1,6 +1,6 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { applyChanges, newJob, DEFAULT_SHOP, JOB_FORMAT, set, type Job } from '../job';
+import { applyChanges, newJob, DEFAULT_SHOP, JOB_FORMAT, KIT, set, UNFINISHED, type Job } from '../job';
 import { holdingsOf, readingsOf } from '../ledger';
 import { inches, PER_FOOT, toInches } from '../length';
 import { demoJob, newPiece, STARTS } from '../piece';
@@ -24,7 +24,7 @@ test.each([
   ['not JSON', '{"format":', 'damaged'],
   ['another kind', '{"format":"sill-plan/cut-problem@1"}', 'not a job file'],
   ['a list', '[]', 'not a job file'],
-  ['a newer version', JSON.stringify({ ...demoJob(), format: 'sill-plan/job@7' }), 'newer version'],
+  ['a newer version', JSON.stringify({ ...demoJob(), format: 'sill-plan/job@8' }), 'newer version'],
 ])('%s gets a message', (_, text, message) => {
   const read = readJobText(text);
   expect(read.ok).toBe(false);
@@ -130,7 +130,7 @@ test('a job of the first version migrates: nothing a person stated is lost', () 
     first: 'top',
     wood: 'common',
     planed: 0,
-    finish: { sandTo: 0, stain: 'none', coat: 'none', coats: 0 },
+    finish: UNFINISHED,
   });
   expect(result.value.yard.boards).toEqual([
     { id: '2x4x8', board: '2x4', length: 8 * PER_FOOT, grade: '#2', price: 400, inStock: true },
@@ -269,6 +269,46 @@ test('beams under a round top, measured from the square inside it up to version 
   const [pedestal, desk] = result.value.pieces;
   expect(toInches(pedestal!.choices.overhang as number)).toBeCloseTo(3 + (42 - 42 / Math.SQRT2) / 2, 3);
   expect(desk!.choices).toEqual(newPiece('t', 'desk').choices);
+});
+
+test('one finish for all of a piece, up to version 6, is recipes: the top as fine as it was, the rest to 150', () => {
+  const old = (finish: object) => ({ ...newPiece('t', 'desk'), finish });
+  const stained = { sandTo: 220, stain: 'oil stain', coat: 'oil polyurethane', coats: 3 };
+  const sold = [
+    { id: 'stain-8', kind: 'stain', size: 'oil stain', count: 8, price: 700 },
+    { id: 'disc-80', kind: 'disc', size: '80', count: 5, price: 400 },
+  ];
+  const job = {
+    ...newJob('old'),
+    format: 'sill-plan/job@6',
+    yard: { ...SAMPLE_YARD, hardware: sold },
+    pieces: [
+      old(stained),
+      { ...old({ sandTo: 0, stain: 'none', coat: 'none', coats: 0 }), id: 'none' },
+      { ...old(stained), id: 'same' },
+    ],
+  };
+  const result = readJob(JSON.parse(JSON.stringify(job)));
+  if (!result.ok) throw new Error(result.message);
+  const { pieces, recipes, yard, shop } = result.value;
+  expect(recipes.map(({ id, sandTo, conditioner, coat, coats }) => [id, sandTo, conditioner, coat, coats])).toEqual([
+    ['finish-1', 220, true, 'oil polyurethane', 3],
+    ['finish-2', 150, true, 'oil polyurethane', 3],
+  ]);
+  const [first, none, same] = pieces;
+  expect(first!.finish.on.top).toEqual({ recipe: 'finish-1', coats: null });
+  expect(first!.finish.on.base).toEqual({ recipe: 'finish-2', coats: null });
+  expect(none!.finish).toEqual(UNFINISHED);
+  expect(same!.finish).toEqual(first!.finish);
+  // A stain without a colour is sold in each at the same price; what else is new comes from the sample.
+  expect(yard.hardware.filter(({ size }) => size.startsWith('oil stain')).map(({ price }) => price)).toEqual(
+    Array(7).fill(700),
+  );
+  expect(yard.hardware.filter(({ id }) => id === 'disc-80')).toEqual([sold[1]]);
+  expect(yard.hardware.some(({ kind }) => kind === 'tape')).toBe(true);
+  expect(shop.kit).toEqual(KIT);
+  const plan = planJob(result.value, { today: '2026-11-28', effort: 'quick' });
+  expect(plan.needs.some(({ kind, size }) => kind === 'stain' && size === 'oil stain nut brown')).toBe(true);
 });
 
 describe('files as older programs wrote them', () => {

@@ -1,5 +1,6 @@
 import { inches, PER_FOOT } from '../length';
-import { SAMPLE_YARD } from '../stock';
+import { KIT } from '../job';
+import { SAMPLE_YARD, TONES, type HardwareKind } from '../stock';
 
 type Loose = Readonly<Record<string, unknown>>;
 const record = (value: unknown): Loose => (typeof value === 'object' && value !== null ? (value as Loose) : {});
@@ -92,9 +93,118 @@ function pieceTo6(input: unknown): unknown {
   return { ...piece, choices: { ...choices, overhang: Math.min(overhang, MOST_SHORT) } };
 }
 
+/** Surfaces by what they were sanded to: the top, and the rest, which went no finer than this. */
+const FINE_SURFACES = ['top', 'edges', 'underside'];
+const REST_SURFACES = ['fronts', 'base', 'inside', 'back'];
+const REST_GRIT = 150;
+/** Stains had no colour. */
+const SOME_TONE = 'nut brown';
+const WIPED = ['wipe-on polyurethane', 'hard-wax oil', 'penetrating oil'];
+
+/** One finish for all of a piece, up to version 6, as a recipe of the job. */
+function recipeFrom(finish: Loose, sandTo: number): Loose {
+  const isStained = typeof finish.stain === 'string' && finish.stain !== 'none';
+  const isCoated = finish.coat !== 'none';
+  const words = [
+    ...(sandTo > 0 ? [`sanded to ${sandTo}`] : []),
+    ...(isStained ? [String(finish.stain)] : []),
+    ...(isCoated ? [`${Number(finish.coats)} x ${String(finish.coat)}`] : []),
+  ];
+  return {
+    name: words.join(', '),
+    sandTo,
+    wetted: false,
+    conditioner: finish.stain === 'oil stain',
+    colours: isStained ? [{ product: finish.stain, mix: [{ tone: SOME_TONE, parts: 1 }], leave: 10 }] : [],
+    coat: finish.coat,
+    coats: finish.coats,
+    tone: 'white',
+    by: WIPED.includes(String(finish.coat)) ? 'wipe' : 'brush',
+    rubbed: false,
+  };
+}
+
+/** Finishes of pieces as recipes: the same ones once. */
+function finishesTo7(job: Loose): Loose {
+  if (!Array.isArray(job.pieces)) return job;
+  const recipes = new Map<string, Loose>();
+  const idOf = (finish: Loose, sandTo: number): string => {
+    const recipe = recipeFrom(finish, sandTo);
+    const key = JSON.stringify(recipe);
+    const known = recipes.get(key) ?? { id: `finish-${recipes.size + 1}`, ...recipe };
+    recipes.set(key, known);
+    return String(known.id);
+  };
+  const pieces = job.pieces.map((input: unknown) => {
+    const piece = record(input);
+    const finish = record(piece.finish);
+    if (typeof finish.sandTo !== 'number') return input;
+    const isNone = finish.sandTo === 0 && finish.stain === 'none' && finish.coat === 'none';
+    const on = (surfaces: readonly string[], grit: number) =>
+      Object.fromEntries(surfaces.map((surface) => [surface, { recipe: idOf(finish, grit), coats: null }]));
+    return {
+      ...piece,
+      finish: {
+        when: 'assembled',
+        old: 'none',
+        flatten: 'sander',
+        on: isNone
+          ? {}
+          : { ...on(FINE_SURFACES, finish.sandTo), ...on(REST_SURFACES, Math.min(finish.sandTo, REST_GRIT)) },
+      },
+    };
+  });
+  return { ...job, pieces, recipes: [...recipes.values()] };
+}
+
+/** Stains and paint had no colour, and nothing was sold to put them on with, up to version 6. */
+function yardTo7(input: unknown): unknown {
+  const yard = record(input);
+  if (!Array.isArray(yard.hardware) || yard.hardware.some((row) => record(row).kind === 'tape')) return input;
+  const rows: readonly unknown[] = yard.hardware;
+  const isUncoloured = (row: unknown) => COLOURED.includes(String(record(row).size));
+  const uncoloured = rows.filter(isUncoloured);
+  const kept = rows.filter((row) => !isUncoloured(row));
+  const inColours = uncoloured.flatMap((row) =>
+    TONES.map((tone) => {
+      const { id, size, ...rest } = record(row);
+      return { ...rest, id: `${String(id)}-${tone.replace(' ', '-')}`, size: `${String(size)} ${tone}` };
+    }),
+  );
+  const sold = new Set([...kept, ...inColours].map((row) => `${String(record(row).kind)} ${String(record(row).size)}`));
+  const names = new Set([...kept, ...inColours].map((row) => record(row).id));
+  const added = SAMPLE_YARD.hardware.filter(
+    ({ id, kind, size }) => NEW_KINDS.includes(kind) && !sold.has(`${kind} ${size}`) && !names.has(id),
+  );
+  return { ...yard, hardware: [...kept, ...inColours, ...added] };
+}
+const COLOURED = ['oil stain', 'water stain', 'enamel'];
+const NEW_KINDS: readonly HardwareKind[] = [
+  'disc',
+  'paper',
+  'belt',
+  'filler',
+  'brush',
+  'roller',
+  'rag',
+  'tape',
+  'glove',
+  'cartridge',
+  'lead-test',
+  'stain',
+  'finish',
+];
+
 /** From each version since what happened stands in a ledger to the next. */
 const LATER: readonly ((job: Loose) => Loose)[] = [
   (job) => ({ ...job, pieces: Array.isArray(job.pieces) ? job.pieces.map(pieceTo6) : job.pieces }),
+  (job) => ({
+    ...finishesTo7(job),
+    yard: yardTo7(job.yard),
+    ...(Array.isArray(job.alsoAt) ? { alsoAt: job.alsoAt.map(yardTo7) } : {}),
+    // What older plans did not count is taken to be there.
+    ...(typeof job.shop === 'object' ? { shop: { ...job.shop, kit: KIT } } : {}),
+  }),
 ];
 
 /** The last version that these steps lead to; from there on what happened is read from marks. */
@@ -118,5 +228,5 @@ export const upgraded = (input: unknown, version: number): unknown =>
   version >= MARKED ? input : STEPS.slice(version - 1).reduce((job, step) => step(job), record(input));
 
 /** A price list or a shop kept by itself carries no version: what it is like tells. */
-export const upgradedYard = (input: unknown): unknown => yardTo3(yardTo2(input));
+export const upgradedYard = (input: unknown): unknown => yardTo7(yardTo3(yardTo2(input)));
 export const upgradedShop = shopTo3;

@@ -29,6 +29,7 @@ export const DEFAULT_SHOP: Shop = {
   load: null,
   lift: 50,
   spoiled: 5,
+  kit: [],
   hours: 6,
 };
 
@@ -50,6 +51,7 @@ export const newJob = (name: string): Job => ({
   budget: null,
   spares: 'each',
   pieces: [],
+  recipes: [],
   yard: SAMPLE_YARD,
   alsoAt: [],
   shop: DEFAULT_SHOP,

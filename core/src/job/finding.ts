@@ -2,7 +2,7 @@ import type { Phrase } from '../words';
 import type { Change } from './change';
 
 /** The stages of the work, in the order people do it. A finding belongs to one. */
-export const STAGE_NAMES = ['brief', 'shape', 'parts', 'stock', 'cuts', 'joints', 'build'] as const;
+export const STAGE_NAMES = ['brief', 'shape', 'parts', 'stock', 'cuts', 'joints', 'build', 'finish'] as const;
 export type StageName = (typeof STAGE_NAMES)[number];
 
 /** What the interface can do about a finding with one click, and undo. */
@@ -73,6 +73,18 @@ export const FINDINGS = {
   bench: 'wider or longer than the bench it is glued up on',
   'no-driver': 'no room for the drivers in whatever order',
   'in-the-room': 'what is joined only where it stays',
+  bare: 'wood that nothing covers where it is used wet or outside',
+  'no-recipe': 'a surface whose recipe is not there any more',
+  'empty-recipe': 'a recipe that does nothing',
+  blotches: 'a stain that this wood takes in blotches',
+  'no-stain': 'a board that takes no stain',
+  'fine-stain': 'sanded so fine that it takes little colour',
+  uneven: 'a top whose two faces are coated unlike',
+  'indoor-coat': 'a coat that the weather takes off',
+  unlike: 'surfaces of one colour that were sanded unlike',
+  'oil-under': 'an oil stain under a coat of water: the wait it needs',
+  'closed-in': 'what is sanded and coated before it is closed in',
+  leftover: 'what is left in the cans, and how long it keeps',
   measured: 'what was measured, and what follows it',
 } as const;
 export type FindingKind = keyof typeof FINDINGS;

@@ -4,6 +4,7 @@
  */
 export * from './tools';
 export * from './ledger';
+export * from './finish';
 export * from './schema';
 export * from './shop';
 export * from './read';

@@ -4,15 +4,13 @@ import { inches, PER_FOOT } from '../length';
 import { BLADES, DRIVERS, KITS, TOOL_NAMES, type Tool } from './tools';
 import { HARDWARE_KINDS, LUMBER_NAMES, SHEET_NAMES, type HardwareKind, type Lumber, type Sheet } from '../stock';
 import { board, cents, id, length, material, name, oneOf, size, tag, text, unique, whole, type Fixed } from './fields';
+import { FinishSchema, KIT, RecipeSchema, UNFINISHED } from './finish';
 import { LaidSchema, LedgerSchema } from './ledger';
 
 /**
- * The job file, `sill-plan/job@6`: everything a person stated, and nothing that is computed. Checked once, at the
+ * The job file, `sill-plan/job@7`: everything a person stated, and nothing that is computed. Checked once, at the
  * border (HTTP body, file import, command line). Lengths are integers of 1/320 mm, money is cents.
  */
-
-/** Grits a piece may be sanded to; 0 leaves sanding out. */
-export const SAND_TO = [0, 120, 150, 180, 220] as const;
 
 /** Ways to join two parts. Which of them a meeting allows, joinery says. */
 const METHODS = [
@@ -94,25 +92,8 @@ export const PieceSchema = v.object({
     v.object({ top: v.nullable(whole(1, MOST_CARRIED.top)), shelf: v.nullable(whole(1, MOST_CARRIED.shelf)) }),
     { top: null, shelf: null },
   ),
-  /** How far it is sanded (0: not counted), what colours it, and what covers it in how many coats. */
-  finish: v.optional(
-    v.object({
-      sandTo: v.picklist(SAND_TO, `must be one of ${SAND_TO.join(', ')}`),
-      stain: oneOf(['none', 'oil stain', 'water stain']),
-      coat: oneOf([
-        'none',
-        'oil polyurethane',
-        'water polyurethane',
-        'wipe-on polyurethane',
-        'hard-wax oil',
-        'penetrating oil',
-        'exterior urethane',
-        'enamel',
-      ]),
-      coats: whole(0, 12),
-    }),
-    { sandTo: 0, stain: 'none', coat: 'none', coats: 0 },
-  ),
+  /** Which surface is sanded, coloured and coated how, and when. */
+  finish: v.optional(FinishSchema, UNFINISHED as v.InferInput<typeof FinishSchema>),
   choices: ChoicesSchema,
   topChoices: ChoicesSchema,
   /**
@@ -175,7 +156,7 @@ export const YardSchema = v.object({
   tax: v.pipe(v.number('must be a number'), v.minValue(0, 'must be at least 0'), v.maxValue(50, 'must be at most 50')),
   boards: v.pipe(v.array(BoardOfferSchema), v.maxLength(500), unique('two boards have the same id')),
   sheets: v.pipe(v.array(SheetOfferSchema), v.maxLength(300), unique('two sheets have the same id')),
-  hardware: v.pipe(v.array(HardwareOfferSchema), v.maxLength(200), unique('two rows have the same id')),
+  hardware: v.pipe(v.array(HardwareOfferSchema), v.maxLength(400), unique('two rows have the same id')),
 });
 
 export const ShopSchema = v.object({
@@ -225,11 +206,13 @@ export const ShopSchema = v.object({
     v.pipe(v.number('must be a number'), v.minValue(0, 'must be at least 0'), v.maxValue(50, 'must be at most 50')),
     5,
   ),
+  /** What is there for sanding and finishing, and need not be bought. */
+  kit: v.optional(v.array(oneOf(KIT)), []),
   /** Hours at the bench in one day. */
   hours: whole(1, 16),
 });
 
-export const JOB_FORMAT = 'sill-plan/job@6';
+export const JOB_FORMAT = 'sill-plan/job@7';
 
 export const JobSchema = v.object({
   format: v.literal(JOB_FORMAT, `must be ${JOB_FORMAT}`),
@@ -241,6 +224,15 @@ export const JobSchema = v.object({
     v.array(PieceSchema, 'must be a list of pieces'),
     v.maxLength(30, 'must be at most 30 pieces'),
     unique('two pieces have the same id'),
+  ),
+  /** What surfaces are finished with, beside what the program has ready. */
+  recipes: v.optional(
+    v.pipe(
+      v.array(RecipeSchema),
+      v.maxLength(40, 'must be at most 40 recipes'),
+      unique('two recipes have the same id'),
+    ),
+    [],
   ),
   yard: YardSchema,
   /** Further yards that the job is bought from where they are cheaper, or sell what the first does not. */

@@ -1,5 +1,5 @@
 import { inches } from '../length';
-import { newJob, type Job } from '../job';
+import { finishedWith, newJob, type Job } from '../job';
 import { newPiece } from './gallery';
 
 /** The demo job: a shared clay studio that needs a glaze table, a ware shelf, a window bench and a drawer cart. */
@@ -19,7 +19,7 @@ export function demoJob(): Job {
         boughtPrice: 42000,
         choices: { ...glaze.choices, below: 'ply shelf', shelfHeight: inches(9) },
         topChoices: { width: '6' },
-        finish: { sandTo: 150, stain: 'none', coat: 'oil polyurethane', coats: 3 },
+        finish: finishedWith('natural.wipeable', 'natural.wipeable.rest'),
       },
       {
         ...ware,
@@ -33,7 +33,7 @@ export function demoJob(): Job {
         where: 'Under the long window',
         size: { length: inches(52), width: inches(14), height: inches(18) },
         boughtPrice: 18900,
-        finish: { sandTo: 180, stain: 'none', coat: 'hard-wax oil', coats: 2 },
+        finish: finishedWith('natural.mended'),
       },
       {
         ...cart,

@@ -1,5 +1,5 @@
 import { inches } from '../length';
-import type { Piece, Use } from '../job';
+import { finishedWith, type Piece, type Use } from '../job';
 import { AS_SOLD } from '../stock';
 import type { Choices } from './choice';
 
@@ -178,7 +178,7 @@ export function pieceFrom(from: Start, id: string, name = from.name): Piece {
     carries: { top: null, shelf: null },
     choices: from.choices,
     topChoices: from.topChoices,
-    finish: { sandTo: 150, stain: 'none', coat: 'none', coats: 0 },
+    finish: finishedWith('natural.bare.rest'),
     overrides: {},
     loose: [],
     joins: {},

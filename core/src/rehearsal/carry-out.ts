@@ -93,10 +93,12 @@ export function carryOut(bench: RehearsalBench, op: Operation): void {
       return lifted(bench, op, all);
     }
     case 'coat':
-      if (op.nth > 1 && op.between > 0) use(bench, 'disc', String(op.between), 0);
-      return use(bench, 'coat', op.product, 1);
     case 'sand':
-      for (const grit of op.grits) use(bench, 'disc', String(grit), 0);
+    case 'flatten':
+    case 'fill':
+    case 'mask':
+    case 'strip':
+      for (const { kind, size, count } of op.takes) use(bench, kind, size, count);
       return;
     default:
       return;

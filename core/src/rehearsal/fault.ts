@@ -19,6 +19,7 @@ export const FAULT_KINDS = {
   'loose when turned': 'something loose when the work is turned over',
   'not held': 'something that nothing holds',
   'too heavy': 'more than the people named can lift',
+  wet: 'something done to a part whose coat or filler is not dry',
   'wrong shape': 'a part that is not what the plan draws',
   'never joined': 'a joint that is never made',
   'left over': 'something bought that nothing uses',

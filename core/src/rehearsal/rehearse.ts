@@ -4,7 +4,8 @@ import type { Board, BuyingList, CutPiece } from '../buying';
 import { localSolid, solidOf, type Joint, type Part } from '../piece';
 import type { NumberedCut, Setup } from '../sawing';
 import { outOfFrame } from '../solid';
-import type { Operation } from '../work';
+import { held } from '../lists';
+import type { Operation, OperationKind } from '../work';
 import { newBench, type RehearsalBench } from './bench';
 import { carryOut } from './carry-out';
 import { bodyFrom, differs, slackOf, slantEnd, type BenchPart } from './body';
@@ -21,7 +22,12 @@ export type Rehearsed = {
     readonly piece: Piece;
     readonly parts: readonly Part[];
     readonly model: { readonly joints: readonly Joint[] };
-    readonly steps: readonly { readonly operations: readonly Operation[] }[];
+    readonly steps: readonly {
+      readonly operations: readonly Operation[];
+      readonly work: number;
+      readonly wait: number;
+      readonly pause: number;
+    }[];
   }[];
 };
 
@@ -96,12 +102,26 @@ function compared(bench: RehearsalBench, parts: readonly Part[], joints: readonl
   return faults;
 }
 
-/** Products that are put on, as they are bought. */
-const asBought = (key: string): string => {
-  const [, product] = /^coat (.*)$/.exec(key) ?? [];
-  if (product === undefined) return key;
-  return `${['oil stain', 'water stain', 'conditioner'].includes(product) ? 'stain' : 'finish'} ${product}`;
-};
+/** What is used up by and by: some of it must be there. */
+const BY_AND_BY: readonly string[] = [
+  'glue',
+  'stain',
+  'finish',
+  'filler',
+  'disc',
+  'paper',
+  'belt',
+  'rag',
+  'glove',
+  'tape',
+  'roller',
+  'brush',
+  'cartridge',
+  'lead-test',
+];
+
+/** After these a part is left alone for as long as its step waits. */
+const WETS: ReadonlySet<OperationKind> = new Set(['coat', 'fill']);
 
 /** What was used of everything against what was bought. */
 function settled(used: ReadonlyMap<string, number>, { hardware, notSold }: Rehearsed['list']): readonly Fault[] {
@@ -113,19 +133,17 @@ function settled(used: ReadonlyMap<string, number>, { hardware, notSold }: Rehea
     // What was bought and is not needed any more lies idle: that is told where the money is.
     if (need.count === 0) continue;
     bought.set(key, (bought.get(key) ?? 0) + (count + owned) * offer.count);
-    if (['glue', 'stain', 'finish', 'disc'].includes(offer.kind)) poured.add(key);
+    if (BY_AND_BY.includes(offer.kind)) poured.add(key);
   }
   const missing = new Set(notSold.map(({ kind, size }) => `${kind} ${size}`));
   for (const [key, count] of used) {
-    const name = asBought(key);
-    if (missing.has(name)) continue;
-    const have = bought.get(name) ?? 0;
-    if (have === 0 || (!poured.has(name) && have < count))
-      faults.push({ operation: null, kind: 'not there', why: `${name}: ${count} used, ${have} bought` });
+    if (missing.has(key)) continue;
+    const have = bought.get(key) ?? 0;
+    if (have === 0 || (!poured.has(key) && have < count))
+      faults.push({ operation: null, kind: 'not there', why: `${key}: ${count} used, ${have} bought` });
   }
-  const names = new Set([...used.keys()].map(asBought));
   for (const key of bought.keys())
-    if (!names.has(key)) faults.push({ operation: null, kind: 'left over', why: `${key} is used for nothing` });
+    if (!used.has(key)) faults.push({ operation: null, kind: 'left over', why: `${key} is used for nothing` });
   return faults;
 }
 
@@ -184,11 +202,20 @@ export function rehearse(plan: Rehearsed, job: Pick<Job, 'shop'>): Rehearsal {
     }
     const own = parts.filter((part) => !part.loose);
     const bench = newBench(job, piece, own, model.joints, bodies, faults);
-    for (const { operations: list } of steps)
+    let clock = 0;
+    const dry = new Map<string, number>();
+    for (const { operations: list, work, wait, pause } of steps) {
       for (const operation of list) {
         operations++;
+        const wet = operation.on.find((id) => (dry.get(id) ?? 0) > clock);
+        if (wet) bench.fault(operation, 'wet', `${held(bench.parts, wet).tag} is not dry yet`);
         carryOut(bench, operation);
       }
+      clock += work;
+      for (const operation of list)
+        if (WETS.has(operation.kind)) for (const id of operation.on) dry.set(id, clock + wait);
+      clock += pause;
+    }
     faults.push(...compared(bench, own, model.joints));
     for (const [key, count] of bench.used) used.set(key, (used.get(key) ?? 0) + count * piece.copies);
   }

@@ -239,6 +239,15 @@ function outsideOf(points: readonly Vec[], cover: Face): readonly (readonly Vec[
   return pieces;
 }
 
+/** What is left of a flat face outside others in its plane, each convex, in convex pieces. */
+export const faceLess = (face: Face, covers: readonly Face[]): readonly Face[] =>
+  covers
+    .reduce<readonly (readonly Vec[])[]>(
+      (left, cover) => left.flatMap((points) => outsideOf(points, cover)),
+      [face.points],
+    )
+    .map((points) => (points === face.points ? face : { ...face, points }));
+
 /** The faces that show: what is left of each cell's faces where no other cell lies against it. Kept with the body. */
 export const facesOf = (solid: Solid): readonly Face[] => shownOf(solid).faces;
 

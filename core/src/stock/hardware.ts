@@ -28,6 +28,16 @@ export const HARDWARE = {
   disc: '5 in sanding discs',
   stain: 'stain',
   finish: 'finish',
+  paper: 'sanding sheets',
+  belt: 'sander belts',
+  filler: 'filler',
+  brush: 'brushes',
+  roller: 'roller covers',
+  rag: 'lint-free rags',
+  tape: 'rolls of masking tape, 60 ft',
+  glove: 'pairs of gloves',
+  cartridge: 'pairs of respirator cartridges',
+  'lead-test': 'lead test swabs',
   top: 'top, bought as it is',
 } as const;
 export type HardwareKind = keyof typeof HARDWARE;
@@ -56,6 +66,14 @@ export function printThread(size: string): string {
   return `${bare.endsWith(FINE) ? bare : `${bare} coarse`}${isCoated ? `, ${COATED}` : ''}`;
 }
 
+/** Colours that stains and paints are sold in; what a can is called is the store's own. */
+export const TONES = ['honey', 'nut brown', 'red brown', 'dark brown', 'black', 'grey', 'white'] as const;
+export type Tone = (typeof TONES)[number];
+
+/** A product that is bought in a colour as it stands on the can: `oil stain dark brown`. */
+export const inTone = (product: 'oil stain' | 'water stain' | 'gel stain' | 'enamel', tone: Tone): string =>
+  `${product} ${tone}`;
+
 export type HardwareNeed = {
   readonly kind: HardwareKind;
   /** Length in inches of screws and slides, height of legs, else what tells it apart, or empty. */
@@ -67,15 +85,20 @@ export type HardwareNeed = {
 };
 
 /** Whether it is told in fluid ounces, and sold in bottles and cans. */
-export const isPoured = (kind: HardwareKind): boolean => kind === 'glue' || kind === 'stain' || kind === 'finish';
+export const isPoured = (kind: HardwareKind): boolean =>
+  kind === 'glue' || kind === 'stain' || kind === 'finish' || kind === 'filler';
 
 export const hardwareName = (kind: HardwareKind, size: string): string =>
   kind === 'pocket-screw'
     ? `pocket screws ${printThread(size)}`
     : kind === 'stain' || kind === 'finish'
       ? size
-      : kind === 'disc'
-        ? `${HARDWARE.disc} of grit ${size}`
-        : size === ''
-          ? HARDWARE[kind]
-          : `${HARDWARE[kind]} ${size}`;
+      : kind === 'disc' || kind === 'paper' || kind === 'belt'
+        ? `${HARDWARE[kind]} of grit ${size}`
+        : kind === 'filler'
+          ? `${size} filler`
+          : kind === 'brush'
+            ? `brushes for ${size}`
+            : size === ''
+              ? HARDWARE[kind]
+              : `${HARDWARE[kind]} ${size}`;

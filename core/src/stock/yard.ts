@@ -1,6 +1,6 @@
 import { held, last } from '../lists';
 import { inches, mm, PER_FOOT, type Length } from '../length';
-import { coatedSize, WATERPROOF, type HardwareKind } from './hardware';
+import { coatedSize, inTone, TONES, WATERPROOF, type HardwareKind } from './hardware';
 import { boardKey, type BoardKey, type Lumber } from './lumber';
 import type { Nominal, Sheet } from './sizes';
 
@@ -248,10 +248,19 @@ const BOXES: Readonly<Partial<Record<HardwareKind, string>>> = {
   pull: '1 398',
   leveller: '4 798',
   tile: '12: 1 320; 8: 1 190; 6: 1 120',
-  disc: '80: 5 398, 15 898; 120: 5 398, 15 898; 150: 5 398, 15 898; 180: 5 398, 15 898; 220: 5 398, 15 898; 320: 5 448, 15 998',
-  stain: 'oil stain: 8 648, 32 1398; water stain: 8 748, 32 1598; conditioner: 32 1298',
+  disc: '36: 5 448; 60: 5 428; 80: 5 398, 15 898; 120: 5 398, 15 898; 150: 5 398, 15 898; 180: 5 398, 15 898; 220: 5 398, 15 898; 320: 5 448, 15 998; 400: 5 498',
+  paper: '80: 6 348; 120: 6 348; 150: 6 348; 180: 6 348; 220: 6 348; 320: 6 378; 400: 6 398',
+  filler: 'stainable: 4 498, 16 998; paintable: 10 448',
+  brush: 'oil: 1 898; water: 1 798',
+  roller: '3 548',
+  rag: '10 498, 50 1698',
+  tape: '1 398, 3 998',
+  glove: '10 498',
+  cartridge: '1 1698',
+  'lead-test': '2 998',
+  stain: 'conditioner: 8 798, 32 1298',
   finish:
-    'oil polyurethane: 8 998, 32 2198, 128 5998; water polyurethane: 8 1198, 32 2598, 128 7298; wipe-on polyurethane: 16 1498, 32 2398; hard-wax oil: 13 3298, 32 6898; penetrating oil: 16 1398, 32 2298; exterior urethane: 32 2898, 128 8498; primer: 32 1398, 128 3398; enamel: 32 1998, 128 4898',
+    'oil polyurethane: 8 998, 32 2198, 128 5998; water polyurethane: 8 1198, 32 2598, 128 7298; wipe-on polyurethane: 16 1498, 32 2398; hard-wax oil: 13 3298, 32 6898; penetrating oil: 16 1398, 32 2298; exterior urethane: 32 2898, 128 8498; primer: 32 1398, 128 3398; stripper: 32 1998',
 };
 
 const plainId = (text: string): string => text.replace(/[^\w]+/g, '-').replace(/^-|-$/g, '');
@@ -301,7 +310,19 @@ const priced = (price: number, times: number): number => Math.round((price * tim
 /** What is coated, and glue that is waterproof, cost so much more. */
 const WEATHER = 1.4;
 
-const plainHardware: readonly HardwareOffer[] = Object.entries(BOXES).flatMap(([kind, text]) =>
+/** What is sold in every colour: boxes as above. */
+const IN_TONES: readonly (readonly [HardwareKind, Parameters<typeof inTone>[0], string])[] = [
+  ['stain', 'oil stain', '8 648, 32 1398'],
+  ['stain', 'water stain', '8 748, 32 1598'],
+  ['stain', 'gel stain', '8 898, 32 1798'],
+  ['finish', 'enamel', '8 898, 32 1998, 128 4898'],
+];
+const toned = IN_TONES.map(([kind, product, boxes]): readonly [string, string] => [
+  kind,
+  TONES.map((tone) => `${inTone(product, tone)}: ${boxes}`).join('; '),
+]);
+
+const plainHardware: readonly HardwareOffer[] = [...Object.entries(BOXES), ...toned].flatMap(([kind, text]) =>
   text.split('; ').flatMap((row) => {
     const [size, boxes] = row.includes(': ') ? (row.split(': ') as [string, string]) : ['', row];
     const name = kind === 'clip' ? 'clips' : kind === 'pocket-screw' ? 'pocket' : kind;

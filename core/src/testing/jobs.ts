@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { inches, mm, type Units } from '../length';
-import { DEFAULT_SHOP, newJob, TOOL_NAMES, type Job, type Piece, type Shop } from '../job';
+import { READY } from '../finishing';
+import { DEFAULT_SHOP, finishedWith, newJob, TOOL_NAMES, UNFINISHED, type Job, type Piece, type Shop } from '../job';
 import { WAYS_FOR } from '../joinery';
 import { FAMILIES, refusal, TOPS, type Family, type JointKind, type Top } from '../piece';
 import { BOARD_KEYS, SAMPLE_YARD, SHEETS, type Sheet, type Yard } from '../stock';
@@ -65,11 +66,19 @@ const shops: fc.Arbitrary<Shop> = fc
     tools: TOOL_NAMES.filter((tool) => jointer || tool !== 'jointer'),
   }));
 
-const finishes: fc.Arbitrary<Piece['finish']> = fc.constantFrom(
-  { sandTo: 0, stain: 'none', coat: 'none', coats: 0 },
-  { sandTo: 180, stain: 'oil stain', coat: 'oil polyurethane', coats: 3 },
-  { sandTo: 150, stain: 'none', coat: 'enamel', coats: 2 },
-) as fc.Arbitrary<Piece['finish']>;
+/** Nothing, or any two of the recipes that are ready on the top and the rest; before, after, or where it stays. */
+const finishes: fc.Arbitrary<Piece['finish']> = fc.option(
+  fc
+    .record({
+      top: fc.constantFrom(...READY.map(({ id }) => id)),
+      rest: fc.constantFrom(...READY.map(({ id }) => id)),
+      when: fc.constantFrom('assembled' as const, 'parts' as const, 'site' as const),
+      old: fc.constantFrom('none' as const, 'none' as const, 'clear' as const, 'paint' as const),
+      flatten: fc.constantFrom('sander' as const, 'belt sander' as const, 'hand plane' as const),
+    })
+    .map(({ top, rest, ...how }) => ({ ...finishedWith(top, rest), ...how })),
+  { nil: UNFINISHED, freq: 4 },
+);
 
 /** Jobs of one piece of a family with a top, in any shop, with any ways to join. Null where that can not be built. */
 export const jobsOf = (family: Family, top: Top | null, units: Units): fc.Arbitrary<Job | null> =>

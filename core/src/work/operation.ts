@@ -55,6 +55,9 @@ export type Standing = {
   }[];
 };
 
+/** What an operation uses up: pieces, or fluid ounces; parts of one where several operations share it. */
+export type Take = { readonly kind: HardwareKind; readonly size: string; readonly count: number };
+
 export type Does =
   | { readonly kind: 'plane'; readonly to: Length; readonly each: Length; readonly passes: number }
   | {
@@ -250,18 +253,75 @@ export type Does =
   | { readonly kind: 'level'; readonly levellers: boolean }
   | { readonly kind: 'measure'; readonly size: readonly [Length, Length, Length] }
   | { readonly kind: 'anchor' }
-  | { readonly kind: 'sample'; readonly what: string }
-  | { readonly kind: 'sand'; readonly grits: readonly number[]; readonly where: string }
+  /** Offcuts sanded and finished as the piece will be, one for each recipe. */
+  | { readonly kind: 'sample'; readonly recipes: readonly string[] }
+  /** What is on the wood already comes off. */
+  | {
+      readonly kind: 'strip';
+      readonly what: 'clear' | 'paint';
+      readonly where: Phrase;
+      readonly takes: readonly Take[];
+    }
+  /** Joints of a glued top made level: so much they may stand proud, so thick it is after. */
+  | {
+      readonly kind: 'flatten';
+      readonly by: 'sander' | 'belt sander' | 'hand plane';
+      readonly proud: Length;
+      readonly left: Length;
+      readonly takes: readonly Take[];
+    }
+  /** Heads that show, and what the wood brings with it. */
+  | {
+      readonly kind: 'fill';
+      readonly heads: number;
+      readonly knots: boolean;
+      readonly product: 'stainable' | 'paintable';
+      readonly takes: readonly Take[];
+    }
+  /**
+   * `sheets`: what sheets are begun with, where there are some: their faces are thin. `hand`: square feet no sander
+   * reaches.
+   */
+  | {
+      readonly kind: 'sand';
+      readonly grits: readonly number[];
+      readonly sheets: number | null;
+      readonly where: Phrase;
+      readonly area: number;
+      readonly hand: number;
+      readonly wetted: boolean;
+      readonly takes: readonly Take[];
+    }
+  /** What stays bare, or is of another colour, taped off. */
+  | { readonly kind: 'mask'; readonly feet: number; readonly why: 'glue' | 'colours'; readonly takes: readonly Take[] }
   | {
       readonly kind: 'coat';
       readonly product: string;
+      /** What it is mixed of, by parts; empty where it comes as it is. */
+      readonly mix: readonly { readonly tone: string; readonly parts: number }[];
+      readonly where: Phrase;
+      readonly under: boolean;
+      readonly by: 'brush' | 'wipe' | 'roller' | 'spray';
       readonly nth: number;
       readonly of: number;
+      /** Grit before it; 0 where none is. */
       readonly between: number;
+      /** Hours before the next, and after which it is sanded before the next; null where it never is. */
       readonly hours: number;
-      readonly use: number;
-      readonly wipe: boolean;
+      readonly window: number | null;
+      /** Minutes after which it is wiped off; null where it is left. */
+      readonly wipe: number | null;
+      readonly ounces: number;
+      /** Oil is in it: rags that took it up catch fire by themselves. */
+      readonly oily: boolean;
+      /** Least and most degrees F, most percent of humidity. */
+      readonly air: readonly [number, number, number];
+      readonly takes: readonly Take[];
     }
+  /** Once all is dry: edges rubbed through, brown paper over all of it. */
+  | { readonly kind: 'rub'; readonly edges: boolean; readonly where: Phrase }
+  /** Hours until it is handled, used, and hard; days for the last. */
+  | { readonly kind: 'cure'; readonly use: number; readonly cured: number }
   /** A family's own word on how it is best done. */
   | { readonly kind: 'heed'; readonly says: Phrase };
 

@@ -3,6 +3,7 @@ import { inches } from '../length';
 import { hardwareName, type HardwareKind } from '../stock';
 import { about, counted, dim, listOf, say, strong, type Phrase } from '../words';
 import type { Operation, OperationOf } from './operation';
+import { finishSentence } from './finish-words';
 import { degreesText, several, sortedTags, tagList } from './phrases';
 import { standingsOf, placesOf } from './places';
 
@@ -146,13 +147,6 @@ function drive(operation: OperationOf<'drive'>): Phrase {
   return say`${hole}${drives} ${strong(count)} ${name}${washer ? ', each with a washer under its head' : ''}${nut}, ${tagList(sortedTags(tags))} to ${ends}${heads}${snug ? ', snug, not tight, so that the top can move' : ''}${driver ? say`; there is little room: take the ${strong(driver)}` : ''}${nails}.`;
 }
 
-function coat({ product, nth, of, between, hours, use, wipe }: OperationOf<'coat'>): Phrase {
-  const which = of > 1 ? say`Coat ${strong(nth)} of ${strong(of)}, ${product}` : say`Put on ${product}`;
-  const first = nth > 1 && between > 0 ? say`; sand lightly with ${strong(between)} first and wipe` : say``;
-  const dry = hours >= 1 ? say` Dry ${strong(hours)} hours.` : say` Dry ${strong(Math.round(60 * hours))} min.`;
-  return say`${which}${first}${wipe ? '; wipe off what is still wet after 10 minutes' : ''}, the underside first.${dry}${nth === of && use > 0 ? say` Light use after ${strong(use)} hours.` : ''} The label comes first.`;
-}
-
 /** The sentence of an operation, and how many people lift. The only place where one is written. */
 export const wordsOf = (operation: Operation): Phrase => say`${sentenceOf(operation)}${people(operation)}`;
 
@@ -234,11 +228,7 @@ function sentenceOf(operation: Operation): Phrase {
     }
     case 'anchor':
       return say`Anchor it to the wall, a bracket into a stud at the top: it tips onto a child who climbs an open drawer or a shelf.`;
-    case 'sample':
-      return say`Try ${operation.what} on an offcut of the same board, sanded to the same grit, and let it dry.`;
-    case 'sand':
-      return say`Sand ${operation.where} with ${listOf(operation.grits.map((grit) => strong(grit)))}, every grit over all of it; break every edge with the last. Vacuum and wipe.`;
-    case 'coat':
-      return coat(operation);
+    default:
+      return finishSentence(operation);
   }
 }

@@ -2,7 +2,7 @@ import { Button, LinearProgress, Popover } from '@mui/material';
 import { format, parseISO } from 'date-fns';
 import { useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
-import { first, isComplete, type Job, nth, offerName, type Plan, sure, wholeInches } from '@sill/core';
+import { counted, first, isComplete, type Job, nth, offerName, type Plan, sure, wholeInches } from '@sill/core';
 import { endPlan, endProof, planAgain } from '../state/replanning';
 import { useApp, useFrom, useJob, usePlan, useStage } from '../state/hooks';
 import { useSettle } from '../state/useSettle';
@@ -28,6 +28,7 @@ function tallies(plan: Plan, job: Job): readonly Tally[] {
   const boards = list.boards.reduce((sum, line) => sum + line.total + line.paid, 0);
   const toBuy = list.boards.filter(({ count }) => count > 0);
   const heaviest = plan.pieces.reduce((most, item) => (item.weight > most.weight ? item : most), first(plan.pieces));
+  const evenings = calendar.days.filter(({ evening }) => evening).length;
   return [
     {
       name: 'Spend',
@@ -73,12 +74,13 @@ function tallies(plan: Plan, job: Job): readonly Tally[] {
     },
     {
       name: 'Bench time',
-      figure: `${calendar.days.length} ${calendar.days.length === 1 ? 'Saturday' : 'Saturdays'}`,
+      figure: counted(calendar.days.filter(({ evening }) => !evening).length, 'Saturday'),
       aside: calendar.ready ? format(parseISO(calendar.ready), 'd MMM') : '',
       explain: (
         <>
           {hours(calendar.minutes)} at the bench for one person, in days of {job.shop.hours} h. While one piece waits
-          for glue another is worked on. Finishing comes after.
+          for glue another is worked on. Coats are put on when they are due, {counted(evenings, 'evening')} among the
+          days between. Ready is when the last coat has hardened enough for light use.
         </>
       ),
     },

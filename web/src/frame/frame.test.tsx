@@ -23,6 +23,7 @@ describe('the stick', () => {
       'Cuts',
       'Joints',
       'Build',
+      'Finish',
     ]);
     expect(links[3]!.getAttribute('href')).toBe('/jobs/demo/stock?piece=bench');
     expect(links[1]!.closest('li')!.dataset['here']).toBe('true');

@@ -24,6 +24,7 @@ import { blocksOf, boardHeight, ROOM, rowHeight, settingHeight, stepHeight, type
 import { paginate } from './paginate';
 import { PartByPart, partHeight, type PartBlock } from './PartByPart';
 import { alikeParts, PartsSheet } from './PartsSheet';
+import { cardHeight, sampleCards, SampleCards } from './SampleCards';
 import { StepSheet } from './StepSheet';
 import { TickBox } from './TickBox';
 
@@ -158,6 +159,13 @@ const stepPages = (facts: Plan['pieces'][number], { paper, extent }: Laying): re
   }));
 };
 
+const samplePages = ({ plan, paper }: Laying): readonly Page[] =>
+  paginate(sampleCards(plan), cardHeight, ROOM[paper]).map((cards) => ({
+    title: 'Sample cards',
+    about: 'cut out, stick on the backs of the samples',
+    body: <SampleCards cards={cards} />,
+  }));
+
 const pagesPartByPart = (facts: Plan['pieces'][number], { paper, label }: Laying): readonly Page[] => {
   const own = facts.parts.filter(({ bought, loose }) => bought === null && !loose);
   const blocks = alikeParts(own).map((parts): PartBlock => ({ parts, facts }));
@@ -181,6 +189,7 @@ const PACKET: readonly {
   { key: 'order', in: 'short', job: orderPages },
   { key: 'fasteners', in: 'long', job: fastenerPages },
   { key: 'steps', in: 'short', piece: stepPages },
+  { key: 'samples', in: 'short', job: samplePages },
   { key: 'part by part', in: 'long', piece: pagesPartByPart },
 ];
 

@@ -3,6 +3,7 @@ import { STAGE_NAMES, type StageName } from '@sill/core';
 import { BriefStage } from './brief/BriefStage';
 import { BuildStage } from './build/BuildStage';
 import { CutsStage } from './cuts/CutsStage';
+import { FinishStage } from './finish/FinishStage';
 import { JointsStage } from './joints/JointsStage';
 import { PartsStage } from './parts/PartsStage';
 import { ShapeStage } from './shape/ShapeStage';
@@ -22,7 +23,8 @@ const OF: Readonly<Record<StageName, Stage>> = {
   stock: { label: 'Stock', next: 'Settle the list', Screen: StockStage },
   cuts: { label: 'Cuts', next: 'Settle the cuts', Screen: CutsStage },
   joints: { label: 'Joints', next: 'Settle the joints', Screen: JointsStage },
-  build: { label: 'Build', next: 'Print the packet', Screen: BuildStage },
+  build: { label: 'Build', next: 'Settle the build', Screen: BuildStage },
+  finish: { label: 'Finish', next: 'Print the packet', Screen: FinishStage },
 };
 
 /** The stages in the order people work: the stick, the keys from 1, the addresses and the sill's button follow it. */

@@ -1,7 +1,7 @@
 import type { Finding, Plan, StageName } from '@sill/core';
 
 /** A stage is about one piece, or about the whole job. */
-const OF_PIECE: readonly StageName[] = ['brief', 'shape', 'parts', 'joints', 'build'];
+const OF_PIECE: readonly StageName[] = ['brief', 'shape', 'parts', 'joints', 'build', 'finish'];
 
 /** Findings for the margin of a stage, those that stop first. */
 export function notesOf(plan: Plan | null, stage: StageName, piece: string | null): readonly Finding[] {

@@ -14,6 +14,7 @@ export const QUIET: Edges = {
     jointWays: never,
     leanedOn: never,
     forecastFor: never,
+    finishWaysFor: never,
     stopPlan: () => {},
     stopProof: () => {},
   },

@@ -4,6 +4,8 @@ import { didYouMean, readAmount } from '@sill/core';
 
 type Props = {
   readonly label: string;
+  /** What it is called where no label stands over it. */
+  readonly name?: string;
   /** Null is an empty field, where `optional`. */
   readonly value: number | null;
   readonly onChange: (value: number | null) => void;
@@ -21,6 +23,7 @@ type Props = {
 /** A count, a weight or an amount of money, with what would be right where it can not be read. */
 export function NumberField({
   label,
+  name,
   value,
   onChange,
   least,
@@ -67,7 +70,12 @@ export function NumberField({
       onBlur={() => problem === null && setText(null)}
       onKeyDown={(event) => event.key === 'Escape' && setText(null)}
       slotProps={{
-        htmlInput: { inputMode: 'decimal', autoComplete: 'off', className: 'field-entry' },
+        htmlInput: {
+          inputMode: 'decimal',
+          autoComplete: 'off',
+          className: 'field-entry',
+          ...(name === undefined ? {} : { 'aria-label': name }),
+        },
         formHelperText: { role: problem ? 'alert' : undefined },
         input: {
           className: 'field-box',

@@ -3,6 +3,8 @@ import { expose } from 'comlink';
 import wasm from 'highs/runtime?url';
 import { loadIntegerSolver } from '@sill/core/highs';
 import {
+  finishWays,
+  type FinishWay,
   compareTops,
   forecastOf,
   leanOn,
@@ -136,6 +138,9 @@ const worker = {
   },
   compareTops(job: Job, plan: Plan, pieceId: string, today: string): readonly TopOption[] {
     return compareTops(job, plan, pieceId, { today, effort: 'quick', cache });
+  },
+  finishWays(job: Job, pieceId: string, today: string): readonly FinishWay[] {
+    return finishWays(job, pieceId, { today, effort: 'quick', cache });
   },
   lean(job: Job, pieceId: string, lean: Lean, today: string): Leaned | null {
     const facts = planJob(job, { today, effort: 'quick', cache }).pieces.find(({ piece }) => piece.id === pieceId);

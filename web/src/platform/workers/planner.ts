@@ -1,5 +1,16 @@
 import { proxy } from 'comlink';
-import type { Forecast, Job, Lean, Leaned, Nominal, Plan, Rehearsal, TopOption, WayCompared } from '@sill/core';
+import type {
+  FinishWay,
+  Forecast,
+  Job,
+  Lean,
+  Leaned,
+  Nominal,
+  Plan,
+  Rehearsal,
+  TopOption,
+  WayCompared,
+} from '@sill/core';
 import { today } from '../today';
 import { asking, Stopped, WorkerGone } from './asking';
 import { newReceiver, type LightPlan } from './handing';
@@ -50,6 +61,10 @@ export const leanedOn = (job: Job, pieceId: string, lean: Lean): Promise<Leaned 
 /** How true a piece comes out, cut as planned; null where it could not be built. */
 export const forecastFor = (job: Job, pieceId: string): Promise<Forecast | null> =>
   quick.ask((remote) => remote.forecast(job, pieceId, today()));
+
+/** When a piece is finished, compared; empty where it could not be built. */
+export const finishWaysFor = (job: Job, pieceId: string): Promise<readonly FinishWay[]> =>
+  quick.ask((remote) => remote.finishWays(job, pieceId, today()));
 
 /** A plan carried out as it is told, operation by operation. */
 export const rehearsed = (plan: Plan, job: Job): Promise<Rehearsal> =>

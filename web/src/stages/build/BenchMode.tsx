@@ -1,8 +1,9 @@
 import { useMemo, useState } from 'react';
-import { doingOf, type Plan } from '@sill/core';
+import { doingOf, type Operation, type Plan } from '@sill/core';
 import { PartPicture } from '../../drawing/PartPicture';
 import { drawnIn, joinedIn, measured } from '../../drawing/steps';
 import { Bench } from '../../ui/Bench';
+import { Timer } from '../../ui/Timer';
 import { useDone } from '../../state/useLedger';
 import { Words } from '../../words/Words';
 
@@ -28,7 +29,12 @@ export function BenchMode({ facts, start, onClose }: Props) {
     <Bench
       where={`Step ${number + 1} of ${facts.steps.length} · ${k + 1} of ${step.actions.length}`}
       title={<Words of={step.title} />}
-      action={<Words of={action.text} />}
+      action={
+        <>
+          <Words of={action.text} />
+          <TimerFor key={action.id} operation={step.operations.find(({ id }) => id === action.id)} />
+        </>
+      }
       picture={
         <PartPicture
           parts={drawnIn(step, facts)}
@@ -49,4 +55,15 @@ export function BenchMode({ facts, start, onClose }: Props) {
       onClose={onClose}
     />
   );
+}
+
+/** A clock for what must be done in time: what is wiped off again, clamps, what raises the grain. */
+function TimerFor({ operation }: { readonly operation: Operation | undefined }) {
+  if (operation?.kind === 'coat' && operation.wipe !== null)
+    return <Timer minutes={operation.wipe} begin="It is wet" due="Wipe it off" />;
+  if (operation?.kind === 'sand' && operation.wetted)
+    return <Timer minutes={60} begin="It is wiped wet" due="Last grit" />;
+  if (operation?.kind === 'wait')
+    return <Timer minutes={operation.wait} begin="The clamps are on" due="They may come off" />;
+  return null;
 }

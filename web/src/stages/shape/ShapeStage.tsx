@@ -11,7 +11,7 @@ import { Waiting } from '../shared/Waiting';
 import { Choices } from './Choices';
 import { InchChart } from './InchChart';
 import { KindDialog } from './KindDialog';
-import { WoodAndFinish } from './WoodAndFinish';
+import { Wood } from './Wood';
 import './ShapeStage.css';
 
 /** The choices beside the piece as it would stand. */
@@ -50,7 +50,7 @@ function ShapeOf({ piece }: { readonly piece: Piece }) {
       <section className="choices" aria-label="Sizes and choices">
         <SizeFields piece={piece} />
         <Choices piece={piece} topNominal={facts?.topNominal ?? null} />
-        <WoodAndFinish piece={piece} />
+        <Wood piece={piece} />
       </section>
       <div className="stack">
         {model.parts.length === 0 ? (

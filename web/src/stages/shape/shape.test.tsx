@@ -4,13 +4,13 @@ import { demoJob, familyOf, topOf } from '@sill/core';
 import { onBench } from '../../testing/bench';
 import { usePiece } from '../../state/hooks';
 import { Choices } from './Choices';
-import { WoodAndFinish } from './WoodAndFinish';
+import { Wood } from './Wood';
 
 function Chosen() {
   return <Choices piece={usePiece()!} topNominal={null} />;
 }
 function Finished() {
-  return <WoodAndFinish piece={usePiece()!} />;
+  return <Wood piece={usePiece()!} />;
 }
 
 afterEach(() => document.body.replaceChildren());
