@@ -293,11 +293,12 @@ export function stepsOf(
     .filter((one) => one.kind === 'turn' || (one.kind === 'place' && one.over));
   const over = turns.length > 0 && last(turns).kind !== 'turn';
   const level = { ...levelStep(making, stands, over), after: drafts.map(({ name }) => name) };
-  const onSite =
+  // What can not be carried there whole is finished where it was joined.
+  const stays =
     finishing.when === 'site'
       ? say`It is finished where it stays: cover the floor, air the room, and do not use it until it is hard.`
-      : null;
-  const coats = inTurn(after, [level.name]).map((draft) => (onSite ? { ...draft, stays: onSite } : draft));
+      : (level.stays ?? null);
+  const coats = inTurn(after, [level.name]).map((draft) => ({ ...draft, stays }));
   const final = assembled
     .filter(({ assembling }) => assembling.laid)
     .flatMap(({ own }) => inTurn(own, [coats.at(-1)?.name ?? level.name]));

@@ -84,6 +84,17 @@ test('fibreboard takes no stain: paint is offered', () => {
   for (const { changes } of note.remedies) expect(found(applyChanges(job, changes), 'no-stain')).toBeUndefined();
 });
 
+test('what is joined in the room would be sanded there: part by part is offered', () => {
+  const job = jobOf({});
+  const narrow: Job = { ...job, shop: { ...job.shop, door: 8128 * 26 } };
+  const wide: Job = { ...job, shop: { ...job.shop, door: 8128 * 60 } };
+  expect(found(wide, 'in-the-room-finish')).toBeUndefined();
+  const note = found(narrow, 'in-the-room-finish')!;
+  expect(note.numbers.steps).toBeGreaterThan(4);
+  for (const { changes } of note.remedies)
+    expect(found(applyChanges(narrow, changes), 'in-the-room-finish')).toBeUndefined();
+});
+
 test('what nothing reaches later is told as done before', () => {
   const octagon = { ...newPiece('p', 'octagon'), finish: finishedWith('natural.outdoors') };
   const note = found({ ...newJob('j'), pieces: [octagon] }, 'closed-in')!;

@@ -267,6 +267,22 @@ function closedNotes({ piece, steps }: PieceFacts): readonly Finding[] {
   ];
 }
 
+/** A piece that is joined where it stays would be sanded and coated there too. */
+function roomNotes({ piece, steps }: PieceFacts): readonly Finding[] {
+  const there = steps.filter(
+    ({ stays, operations }) => stays !== null && operations.some(({ kind }) => kind === 'sand' || kind === 'coat'),
+  );
+  if (piece.finish.when === 'site' || there.length === 0) return [];
+  return [
+    note(piece.id, 'in-the-room-finish', 'care', 'finish', {
+      title: say`It would be sanded and coated in the room`,
+      because: say`Whole it can not be carried there, and ${strong(there.length)} ${there.length === 1 ? 'step comes' : 'steps come'} after its last joint: dust and fumes where people live. Part by part it is done in the workshop.`,
+      numbers: { steps: there.length },
+      remedies: [{ label: say`Finish it part by part`, changes: [set(piece.id, ['finish', 'when'], 'parts')] }],
+    }),
+  ];
+}
+
 /** Months that what is left in a can keeps. */
 function keeps(size: string): number {
   const coat = Object.entries(COATS).find(([name]) => size.startsWith(name));
@@ -301,4 +317,10 @@ export function leftoverNotes({ list }: Pick<Facts, 'list'>): readonly Finding[]
 export const finishNotes = (facts: PieceFacts, job: Job): readonly Finding[] =>
   facts.parts.length === 0
     ? []
-    : [...recipeNotes(facts.piece, job), ...stainNotes(facts, job), ...coatNotes(facts, job), ...closedNotes(facts)];
+    : [
+        ...recipeNotes(facts.piece, job),
+        ...stainNotes(facts, job),
+        ...coatNotes(facts, job),
+        ...closedNotes(facts),
+        ...roomNotes(facts),
+      ];

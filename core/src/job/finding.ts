@@ -83,6 +83,7 @@ export const FINDINGS = {
   'indoor-coat': 'a coat that the weather takes off',
   unlike: 'surfaces of one colour that were sanded unlike',
   'oil-under': 'an oil stain under a coat of water: the wait it needs',
+  'in-the-room-finish': 'what can not be carried whole is sanded and coated in the room',
   'closed-in': 'what is sanded and coated before it is closed in',
   leftover: 'what is left in the cans, and how long it keeps',
   measured: 'what was measured, and what follows it',
