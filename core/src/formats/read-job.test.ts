@@ -282,6 +282,19 @@ test('one finish for all of a piece, up to version 6, is recipes: the top as fin
     ...newJob('old'),
     format: 'sill-plan/job@6',
     yard: { ...SAMPLE_YARD, hardware: sold },
+    ledger: [
+      {
+        id: 'e1',
+        at: null,
+        what: 'box',
+        offer: 'stain-8',
+        kind: 'stain',
+        size: 'oil stain',
+        count: 8,
+        price: 700,
+        yard: { id: 'y', name: 'Y', tax: 5 },
+      },
+    ],
     pieces: [
       old(stained),
       { ...old({ sandTo: 0, stain: 'none', coat: 'none', coats: 0 }), id: 'none' },
@@ -307,7 +320,10 @@ test('one finish for all of a piece, up to version 6, is recipes: the top as fin
   expect(yard.hardware.filter(({ id }) => id === 'disc-80')).toEqual([sold[1]]);
   expect(yard.hardware.some(({ kind }) => kind === 'tape')).toBe(true);
   expect(shop.kit).toEqual(KIT);
+  // A can that was bought is the one that the recipe takes.
   const plan = planJob(result.value, { today: '2026-11-28', effort: 'quick' });
+  const can = plan.list.hardware.find(({ offer }) => offer.size === 'oil stain nut brown')!;
+  expect(can.owned).toBe(1);
   expect(plan.needs.some(({ kind, size }) => kind === 'stain' && size === 'oil stain nut brown')).toBe(true);
 });
 

@@ -99,6 +99,7 @@ const REST_SURFACES = ['fronts', 'base', 'inside', 'back'];
 const REST_GRIT = 150;
 /** Stains had no colour. */
 const SOME_TONE = 'nut brown';
+const PAINTED = 'white';
 const WIPED = ['wipe-on polyurethane', 'hard-wax oil', 'penetrating oil'];
 
 /** One finish for all of a piece, up to version 6, as a recipe of the job. */
@@ -118,7 +119,7 @@ function recipeFrom(finish: Loose, sandTo: number): Loose {
     colours: isStained ? [{ product: finish.stain, mix: [{ tone: SOME_TONE, parts: 1 }], leave: 10 }] : [],
     coat: finish.coat,
     coats: finish.coats,
-    tone: 'white',
+    tone: PAINTED,
     by: WIPED.includes(String(finish.coat)) ? 'wipe' : 'brush',
     rubbed: false,
   };
@@ -157,6 +158,17 @@ function finishesTo7(job: Loose): Loose {
   return { ...job, pieces, recipes: [...recipes.values()] };
 }
 
+/** The id of an offer that is sold in each colour by now. */
+const inColour = (offer: unknown, tone: string): string => `${String(offer)}-${tone.replace(' ', '-')}`;
+
+/** Cans that were bought hold the colour that the recipe takes: they had none. */
+function entryTo7(input: unknown): unknown {
+  const entry = record(input);
+  if (entry.what !== 'box' || !COLOURED.includes(String(entry.size))) return input;
+  const tone = entry.size === 'enamel' ? PAINTED : SOME_TONE;
+  return { ...entry, offer: inColour(entry.offer, tone), size: `${String(entry.size)} ${tone}` };
+}
+
 /** Stains and paint had no colour, and nothing was sold to put them on with, up to version 6. */
 function yardTo7(input: unknown): unknown {
   const yard = record(input);
@@ -168,7 +180,7 @@ function yardTo7(input: unknown): unknown {
   const inColours = uncoloured.flatMap((row) =>
     TONES.map((tone) => {
       const { id, size, ...rest } = record(row);
-      return { ...rest, id: `${String(id)}-${tone.replace(' ', '-')}`, size: `${String(size)} ${tone}` };
+      return { ...rest, id: inColour(id, tone), size: `${String(size)} ${tone}` };
     }),
   );
   const sold = new Set([...kept, ...inColours].map((row) => `${String(record(row).kind)} ${String(record(row).size)}`));
@@ -200,6 +212,7 @@ const LATER: readonly ((job: Loose) => Loose)[] = [
   (job) => ({ ...job, pieces: Array.isArray(job.pieces) ? job.pieces.map(pieceTo6) : job.pieces }),
   (job) => ({
     ...finishesTo7(job),
+    ...(Array.isArray(job.ledger) ? { ledger: job.ledger.map(entryTo7) } : {}),
     yard: yardTo7(job.yard),
     ...(Array.isArray(job.alsoAt) ? { alsoAt: job.alsoAt.map(yardTo7) } : {}),
     // What older plans did not count is taken to be there.
