@@ -72,7 +72,7 @@ test('a recipe is changed as a copy, one surface takes another, and a warning me
   await row.getByRole('button', { name: 'Take it' }).click();
   await expect(row.getByRole('button', { name: 'Is here' })).toBeVisible();
   await page.getByRole('button', { name: 'Close' }).click();
-  await page.getByLabel('Top takes').click();
+  await page.getByLabel('Top takes', { exact: true }).click();
   await page.getByRole('option', { name: 'Nut and honey' }).click();
   await expect(recipes).toContainText('Nut and honey');
   await saved(page);
