@@ -168,7 +168,7 @@ test('a job file goes out and comes back; bad files change nothing', async ({ pa
   const message = page.locator('.MuiSnackbar-root');
   await give('other.json', '{"hello": 1}');
   await expect(message).toContainText('This is not a job file');
-  await give('newer.json', JSON.stringify({ ...job, format: 'sill-plan/job@7' }));
+  await give('newer.json', JSON.stringify({ ...job, format: 'sill-plan/job@8' }));
   await expect(message).toContainText('saved by a newer version');
   await give('damaged.json', JSON.stringify(job).slice(0, 400));
   await expect(message).toContainText('damaged');
