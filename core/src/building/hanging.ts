@@ -4,8 +4,8 @@ import { boring, type Fastening, type Site3 } from '../joinery';
 import { boxOf, levelled, type Part, type PieceModel } from '../piece';
 import type { HardwareKind } from '../stock';
 import { counted, dim, listOf, say, strong, type Bit, type Phrase } from '../words';
-import { tagList, together, type Operation } from '../work';
-import { benchOf, operation, type Making } from './making';
+import { tagList, together, type Operation, operation } from '../work';
+import { benchOf, type Making } from './making';
 
 const tags = (parts: readonly Part[]): Phrase => tagList([...new Set(parts.map((part) => part.tag))]);
 const ofKind = (joints: readonly Fastening[], kind: Fastening['joint']['kind']) =>

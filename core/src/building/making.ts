@@ -5,7 +5,7 @@ import { middleOfParts, WAYS_TO_JOIN, type JointBench, type Fastening } from '..
 import { leftOn } from '../milling';
 import { weightOf, type Part, type PieceModel } from '../piece';
 import { woodOf } from '../stock';
-import { together, type Does, type Operation } from '../work';
+import { liftFor, together, type Operation } from '../work';
 
 /** When holes, pockets and cut-outs of a part are made. */
 export type Stage =
@@ -89,30 +89,7 @@ const roughPounds = (part: Part, over: Length): number =>
  */
 export function liftOf(parts: readonly Part[], shop: Job['shop'], over: Length | null = null): Operation['lift'] {
   const pounds = parts.reduce((sum, part) => sum + (over === null ? weightOf(part) : roughPounds(part, over)), 0);
-  const people = Math.ceil(pounds / shop.lift);
-  return people > 1 ? { pounds, people } : null;
-}
-
-/** An operation of a piece, named by what it does and what it is about. */
-export function operation(
-  { piece }: Pick<Making, 'piece'>,
-  about: string,
-  does: Does,
-  parts: readonly Part[],
-  minutes: number,
-  more: Partial<Pick<Operation, 'tool' | 'lift'>> = {},
-): Operation {
-  return {
-    id: `${piece.id}.${does.kind.replace(' ', '-')}.${about}`,
-    piece: piece.id,
-    on: parts.map(({ id }) => id),
-    tags: parts.map(({ tag }) => tag),
-    minutes,
-    tool: null,
-    lift: null,
-    ...more,
-    ...does,
-  };
+  return liftFor(pounds, shop);
 }
 
 export const clampsFor = (shop: Job['shop'], span: Length, wanted: number): number =>

@@ -5,10 +5,10 @@ import { blankOf, leftOn } from '../milling';
 import type { Part } from '../piece';
 import { say } from '../words';
 import { sizesOf } from '../stock';
-import { several, tagList, together, type Operation } from '../work';
+import { several, tagList, together, type Operation, operation } from '../work';
 import { CLAMP_MINUTES, clampsAlong } from './clamping';
 import type { Draft } from './draft';
-import { operation, prepared, stageOf, type Making } from './making';
+import { prepared, stageOf, type Making } from './making';
 import { shapingOperations } from './shaping';
 
 const PLANE = 4;

@@ -17,9 +17,10 @@ import {
   type Operation,
   type PartSide,
   type Teller,
+  operation,
 } from '../work';
 import { dim, plain, say, strong, type Phrase } from '../words';
-import { operation, type Making } from './making';
+import { type Making } from './making';
 
 /** Minutes to cut a pair of ends, a cut-out, an outline. Typical for one person who is not hurried. */
 const ENDS = 4;

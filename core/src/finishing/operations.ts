@@ -3,7 +3,7 @@ import { SURFACES, type Job, type Piece, type SurfaceName } from '../job';
 import type { Part } from '../piece';
 import { times, type Vec } from '../solid';
 import { listOf, say, type Phrase } from '../words';
-import { named, sideAgainst, tagList, together, type Does, type Operation } from '../work';
+import { liftFor, named, operation, sideAgainst, tagList, together, type Does, type Operation } from '../work';
 import { BETWEEN, BY_HAND, gritsTo, sandingMinutes, sandingTakes, SHEET_FROM } from './ladder';
 import type { OpenFace } from './patches';
 import {
@@ -41,8 +41,8 @@ const WORDS: Readonly<Record<SurfaceName, string>> = {
 };
 
 /** Surfaces in a sentence: `the top, its edges and the base`. */
-function surfacesInWords(surfaces: readonly SurfaceName[], all: readonly SurfaceName[], loose = false): string {
-  if (surfaces.length === all.length && all.length > 1) return loose ? 'every part' : 'all of it';
+function surfacesInWords(surfaces: readonly SurfaceName[], all: readonly SurfaceName[], loose = false): Phrase {
+  if (surfaces.length === all.length && all.length > 1) return loose ? say`every part` : say`all of it`;
   const words = surfaces.map((surface) =>
     surface === 'edges' && !surfaces.includes('top')
       ? 'the edges of the top'
@@ -52,8 +52,7 @@ function surfacesInWords(surfaces: readonly SurfaceName[], all: readonly Surface
           ? 'the parts of the base'
           : WORDS[surface],
   );
-  const final = words.at(-1) ?? '';
-  return words.length < 2 ? final : `${words.slice(0, -1).join(', ')} and ${final}`;
+  return listOf(words.map((word) => say`${word}`));
 }
 
 export type Bench = {
@@ -72,27 +71,6 @@ export const partsOf = (shares: readonly Pick<Share, 'patches'>[]): readonly Par
   ...new Map(shares.flatMap(({ patches }) => patches.map(({ part }) => [part.id, part] as const))).values(),
 ];
 
-export function operationOn(
-  { piece }: Pick<Bench, 'piece'>,
-  about: string,
-  does: Does,
-  parts: readonly Part[],
-  minutes: number,
-  more: Partial<Pick<Operation, 'tool' | 'lift'>> = {},
-): Operation {
-  return {
-    id: `${piece.id}.${does.kind}.${about}`,
-    piece: piece.id,
-    on: parts.map(({ id }) => id),
-    tags: parts.map(({ tag }) => tag),
-    minutes,
-    tool: null,
-    lift: null,
-    ...more,
-    ...does,
-  };
-}
-
 /** What is worked on, in words: surfaces, of loose parts or of what stands; before it is closed in, sides of parts. */
 export function whereOf(
   shares: readonly Pick<Share, 'surfaces' | 'patches' | 'early'>[],
@@ -104,11 +82,11 @@ export function whereOf(
       shares.flatMap(({ patches }) => patches),
       middle,
     );
-  return say`${surfacesInWords(
+  return surfacesInWords(
     inOrder(shares.flatMap(({ surfaces }) => surfaces)),
     plan.surfaces.map(({ name }) => name),
     loose,
-  )}`;
+  );
 }
 
 /** Sides of parts: `the front edge and the back edge of T2 to T6`. */
@@ -152,7 +130,7 @@ export const sanding = (shares: readonly Share[], bench: Bench, about: string): 
         takes: lacking(sandingTakes(recipe.sandTo, extent), bench.shop),
       };
       const minutes = sandingMinutes(recipe.sandTo, extent, hand) + (wetted ? extent.area * LOOK_OVER : 0);
-      return operationOn(bench, `${about}${idOf(share)}`, does, partsOf([share]), minutes, { tool: 'sander' });
+      return operation(bench, `${about}${idOf(share)}`, does, partsOf([share]), minutes, { tool: 'sander' });
     });
 
 /** One layer on all that takes it. */
@@ -163,12 +141,11 @@ export function layerOperation(layer: Coating, shares: readonly Share[], bench: 
   const [area, hand] = [sum(({ extent }) => extent.area), sum((share) => share.hand)];
   const isEarly = shares.some(({ early }) => early);
   const under = surfaces.includes('underside') && bench.piece.finish.when !== 'parts' && !isEarly;
-  const people = Math.ceil(bench.pounds / bench.shop.lift);
   const minutes =
     area * (PUT_ON[by] + (wipe === null ? 0 : WIPE_OFF)) +
     (between > 0 ? (area + hand * (BY_HAND - 1)) * BETWEEN : 0) +
     (by === 'spray' ? SPRAY_SET : 0);
-  return operationOn(
+  return operation(
     bench,
     `${about}${idOf({ surfaces })}.${product.replaceAll(' ', '-')}.${which}`,
     {
@@ -194,7 +171,7 @@ export function layerOperation(layer: Coating, shares: readonly Share[], bench: 
     },
     partsOf(shares),
     minutes,
-    { lift: under && people > 1 ? { pounds: bench.pounds, people } : null },
+    { lift: under ? liftFor(bench.pounds, bench.shop) : null },
   );
 }
 
@@ -203,7 +180,7 @@ export function filling(bench: Bench, shares: readonly Share[], heads: number, w
   const { plan, shop } = bench;
   const coated = shares.filter(isCoated);
   const area = withKnots ? coated.reduce((sum, { extent }) => sum + extent.area, 0) : 0;
-  return operationOn(
+  return operation(
     bench,
     withKnots ? 'knots' : 'heads',
     {
@@ -223,7 +200,7 @@ export function masking(bench: Bench, why: 'glue' | 'colours', parts: readonly P
   return feet < 0.5
     ? []
     : [
-        operationOn(
+        operation(
           bench,
           why,
           { kind: 'mask', feet, why, takes: lacking(tapeTakes(feet), bench.shop) },
@@ -236,7 +213,7 @@ export function masking(bench: Bench, why: 'glue' | 'colours', parts: readonly P
 export function stripping(bench: Bench, old: 'clear' | 'paint'): Operation {
   const { piece, plan, shop } = bench;
   const area = plan.worked.reduce((sum, { extent }) => sum + extent.area, 0);
-  return operationOn(
+  return operation(
     bench,
     old,
     {
@@ -258,5 +235,5 @@ export const samplesFor = (shares: readonly Share[], bench: Bench): readonly Ope
   const names = [...new Set(shares.filter(isCoated).map(({ recipe }) => recipe.name))];
   return names.length === 0
     ? []
-    : [operationOn(bench, 'sample', { kind: 'sample', recipes: names }, partsOf(shares), SAMPLE * names.length)];
+    : [operation(bench, 'sample', { kind: 'sample', recipes: names }, partsOf(shares), SAMPLE * names.length)];
 };

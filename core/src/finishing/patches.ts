@@ -1,4 +1,4 @@
-import { first, nth } from '../lists';
+import { first, held, nth } from '../lists';
 import { inches } from '../length';
 import type { SurfaceName } from '../job';
 import { around, boxOf, solidOf, type Box, type Motion, type Part, type PieceModel } from '../piece';
@@ -43,7 +43,6 @@ export type Touch = {
   readonly b: Part;
   readonly area: number;
   readonly around: number;
-  readonly normal: Vec;
 };
 
 const SQUARE_FOOT = inches(12) ** 2;
@@ -156,7 +155,6 @@ export function patchesOf({ parts, motions }: Pick<PieceModel, 'parts' | 'motion
           b: other,
           area: squareFeet(face.points),
           around: roundOf(face.points),
-          normal: face.normal,
         });
       return faces;
     });
@@ -210,19 +208,19 @@ export function reachesOf(model: Pick<PieceModel, 'parts' | 'motions'>): Readonl
   if (before) return before;
   const groups = groupsOf(model.motions);
   const placed = model.parts.filter((part) => !part.loose);
+  const besides = new Map(
+    placed.map((part) => {
+      const group = groups.get(part.id);
+      return [group, placed.filter((other) => groups.get(other.id) === group)] as const;
+    }),
+  );
   const reached = new Map<string, Reach>();
   const all = new Map(
     patchesOf(model).patches.map((patch): readonly [OpenFace, Reach] => {
       const { part, plane, area, points, normal } = patch;
       const key = `${part.id} ${plane}`;
       const like = area < SMALL ? reached.get(key) : undefined;
-      const reach =
-        like ??
-        reachAt(
-          points,
-          normal,
-          placed.filter((other) => groups.get(other.id) === groups.get(part.id)),
-        );
+      const reach = like ?? reachAt(points, normal, held(besides, groups.get(part.id)));
       if (!reached.has(key)) reached.set(key, reach);
       return [patch, reach];
     }),

@@ -3,13 +3,12 @@ import type { Job, Piece } from '../job';
 import { middleOfParts } from '../joinery';
 import { weightOf, type PieceModel } from '../piece';
 import { say, type Phrase } from '../words';
-import type { Does, Operation } from '../work';
+import { operation, type Does, type Operation } from '../work';
 import {
   FILL,
   filling,
   layerOperation,
   masking,
-  operationOn,
   partsOf,
   samplesFor,
   sanding,
@@ -153,7 +152,7 @@ function flattening(bench: Bench, model: Pick<PieceModel, 'parts'>): readonly Fi
   };
   return [
     step('flatten', say`Flatten the top`, [
-      operationOn(bench, 'top', does, parts, area * FLATTEN[by], { tool: by === 'sander' ? 'sander' : null }),
+      operation(bench, 'top', does, parts, area * FLATTEN[by], { tool: by === 'sander' ? 'sander' : null }),
     ]),
   ];
 }
@@ -172,7 +171,7 @@ function curing(shares: readonly Share[], bench: Bench): readonly FinishingStep[
     return of.length === 0
       ? []
       : [
-          operationOn(
+          operation(
             bench,
             edges ? 'edges' : 'paper',
             { kind: 'rub', edges, where: whereOf(of, bench, false) },
@@ -185,7 +184,7 @@ function curing(shares: readonly Share[], bench: Bench): readonly FinishingStep[
     bench.piece.finish.when === 'parts' && bench.plan.heads > 0
       ? [
           filling(bench, coated, bench.plan.heads, false),
-          operationOn(
+          operation(
             bench,
             'touch-up',
             {
@@ -205,7 +204,7 @@ function curing(shares: readonly Share[], bench: Bench): readonly FinishingStep[
         ...heads,
         ...rub(true, rubbed),
         ...rub(false, smooth),
-        operationOn(bench, 'cure', { kind: 'cure', use, cured }, partsOf(coated), 5),
+        operation(bench, 'cure', { kind: 'cure', use, cured }, partsOf(coated), 5),
       ],
       Math.max(0, Math.round(60 * (use - handled))),
     ),

@@ -5,6 +5,7 @@
  */
 export * from './side';
 export * from './operation';
+export * from './making';
 export * from './cutouts';
 export * from './phrases';
 export * from './places';
