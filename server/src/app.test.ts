@@ -123,12 +123,12 @@ describe('bad input: one error shape, nothing changed', () => {
     ['no name', (job: ReturnType<typeof demoJob>) => ({ ...job, name: '' }), 'name', 'must not be empty'],
     [
       'a newer version',
-      (job: ReturnType<typeof demoJob>) => ({ ...job, format: 'sill-plan/job@8' }),
+      (job: ReturnType<typeof demoJob>) => ({ ...job, format: 'sill-plan/job@9' }),
       'format',
-      'must be sill-plan/job@7',
+      'must be sill-plan/job@8',
     ],
-    ['another kind of file', () => ({ format: 'something/else@1' }), 'format', 'must be sill-plan/job@7'],
-    ['nothing', () => null, 'format', 'must be sill-plan/job@7'],
+    ['another kind of file', () => ({ format: 'something/else@1' }), 'format', 'must be sill-plan/job@8'],
+    ['nothing', () => null, 'format', 'must be sill-plan/job@8'],
   ])('%s', async (_, spoil, field, message) => {
     const was = await before();
     const answer = await send('put', '/api/jobs/demo').send({ revision: 1, job: spoil(demoJob()) });
@@ -229,7 +229,7 @@ describe('yards and shops', () => {
     await send('put', '/api/racks/rack')
       .send({ revision: 0, value: { pieces: [piece] } })
       .expect(200);
-    expect((await get('/api/racks').expect(200)).body[0].value).toEqual({ pieces: [piece] });
+    expect((await get('/api/racks').expect(200)).body[0].value).toEqual({ pieces: [piece], cans: [] });
     const bad = await send('put', '/api/racks/rack').send({
       revision: 1,
       value: { pieces: [piece, { ...piece, id: 'h2', length: undefined }] },

@@ -98,7 +98,7 @@ test('every route of the contract is there and answers what the contract says', 
   await ask('saveShop', { params: { id: 'mine' }, body: { revision: 0, value: DEFAULT_SHOP } });
   await ask('shops', {});
   await ask('shop', { params: { id: 'mine' } });
-  await ask('saveRack', { params: { id: 'rack' }, body: { revision: 0, value: { pieces: [] } } });
+  await ask('saveRack', { params: { id: 'rack' }, body: { revision: 0, value: { pieces: [], cans: [] } } });
   await ask('racks', {});
   await ask('rack', { params: { id: 'rack' } });
 

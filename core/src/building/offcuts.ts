@@ -42,6 +42,8 @@ type Want = OffcutJob & { readonly rank: (board: Board) => number };
 
 /** A stain or finish sample: room for the coats beside each other. */
 const SAMPLE: Length = inches(6);
+/** As much more for each recipe that is only tried beside. */
+const TRY: Length = inches(3);
 /** A test of jig, collar and screw: two scraps this long, screwed to each other. */
 const TEST: Length = inches(10);
 /** Spacers are ripped from a stick no shorter than this, then cut into blocks so long. */
@@ -53,17 +55,18 @@ const NEVER = Infinity;
 /** A sample from the very boards that are seen most: the top's; else any of the same material. */
 function sampleOf({ piece, parts, finishing }: Made): readonly Want[] {
   const coated = finishing.treatments.filter(({ sittings }) => sittings.length > 0);
-  if (coated.length === 0) return [];
+  const names = [...new Set([...coated, ...finishing.tries].map(({ recipe }) => recipe.name))];
+  if (names.length === 0) return [];
   const shown = parts.filter(({ role, material }) => role === 'top' && material !== 'bought');
   const of = shown.length > 0 ? shown : parts.filter(({ material }) => material !== 'bought');
   const ids = new Set(of.map(({ id }) => id));
   const materials = new Set(of.map(({ material }) => material));
-  const what = [...new Set(coated.map(({ recipe }) => recipe.name))].map((name) => `“${name}”`).join(' and ');
+  const what = names.map((name) => `“${name}”`).join(' and ');
   return [
     {
       kind: 'sample',
       what: say`sample of ${what} for ${piece.name}`,
-      takes: SAMPLE,
+      takes: SAMPLE + finishing.tries.length * TRY,
       piece: piece.id,
       rank: ({ pieces, material }) =>
         pieces.some(({ blank }) => ids.has(blank.part.id)) ? 0 : materials.has(material) ? 1 : NEVER,

@@ -153,6 +153,7 @@ const NO_FINISHING: FinishingWork = {
   closing: [],
   closes: new Set(),
   flatten: [],
+  flattenAlone: false,
   main: [],
   last: [],
 };
@@ -191,7 +192,7 @@ const waitingFor = ({ assembling, own }: Assembled, names: readonly string[]): A
 function finishedAmong(
   assembled: readonly Assembled[],
   making: Making,
-  { when, closing, closes, flatten, main, last: final }: FinishingWork,
+  { when, closing, closes, flatten, flattenAlone, main, last: final }: FinishingWork,
   prepared: readonly Draft[],
   profile: readonly Draft[],
 ): { readonly assembled: readonly Assembled[]; readonly among: readonly Draft[]; readonly after: readonly Draft[] } {
@@ -202,11 +203,27 @@ function finishedAmong(
   const first = assembled.filter(isPanelled).map(({ own }) => last(own).name);
   const early = inTurn(closing, [...prepared.map(({ name }) => name), ...first]);
   const earlyLast = early.map(({ name }) => name).slice(-1);
-  const closed = assembled.map((one) => (!isPanelled(one) && touches(one) ? waitingFor(one, earlyLast) : one));
-  const glued = closed.find(({ assembling }) => assembling.panel && isTop(assembling));
-  const rests = flatten.length > 0 && glued ? resting(making, glued) : [];
-  const restNames = rests.map(({ name }) => name);
-  const work = [...flatten, ...profile, ...main];
+  const shut = assembled.map((one) => (!isPanelled(one) && touches(one) ? waitingFor(one, earlyLast) : one));
+  const glued = shut.find(({ assembling }) => assembling.panel && isTop(assembling));
+  const left = flatten.length > 0 && glued ? resting(making, glued) : [];
+  const isAlone = flattenAlone && glued !== undefined;
+  const rests = isAlone
+    ? [
+        ...left,
+        ...inTurn(
+          flatten,
+          left.map(({ name }) => name),
+        ),
+      ]
+    : left;
+  const restNames = rests.map(({ name }) => name).slice(-1);
+  const boards = new Set(glued?.assembling.bodies.flatMap((body) => body.map(({ id }) => id)));
+  const takesTop = ({ assembling }: Assembled) =>
+    assembling.bodies.some((body) => body.some(({ id }) => boards.has(id)));
+  const closed = isAlone
+    ? shut.map((one) => (one !== glued && takesTop(one) ? waitingFor(one, restNames) : one))
+    : shut;
+  const work = [...(isAlone ? [] : flatten), ...profile, ...main];
   if (!asParts)
     return { assembled: closed, among: [...early, ...rests], after: inTurn([...work, ...final], restNames) };
   const whole = (one: Assembled) => isPanelled(one) || isTop(one.assembling);
@@ -221,7 +238,7 @@ function finishedAmong(
   return {
     assembled: closed.map((one) => (whole(one) ? one : waitingFor(one, coated))),
     among: [...early, ...rests, ...among],
-    after: final,
+    after: inTurn(final, []),
   };
 }
 

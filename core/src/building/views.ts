@@ -1,3 +1,4 @@
+import type { Finish } from '../job';
 import { hardwareName, isPoured, type HardwareKind } from '../stock';
 import { dim, say, strong, type Phrase } from '../words';
 import { PROFILE_BITS, several, tagList, type Operation, type OperationOf } from '../work';
@@ -15,6 +16,13 @@ const DUST = say`Dust mask; no sanding of old paint, it may hold lead.`;
 const LABEL = say`Gloves on, air the room, no flame or pilot light near. The label on the can comes before all that stands here; whether food may lie on it the label says too.`;
 const SPRAY = say`Spraying: a respirator for vapours, not a dust mask, and no spark in the room.`;
 const STRIPPED = say`Gloves and glasses for stripper, air through the room. What was painted long ago may hold lead: test it before it is sanded, scraped or burned.`;
+/** What levels a top, beside the tool that its operation names. */
+const LEVELLED_WITH: Readonly<Record<Finish['flatten'], readonly string[]>> = {
+  sander: ['discs of 60'],
+  'belt sander': ['belt sander', 'belt of 60'],
+  'hand plane': ['plane'],
+  planer: ['scraps as thick as the top'],
+};
 const DUSTY: readonly Operation['kind'][] = ['sand', 'flatten', 'strip'];
 
 const SAWN: readonly Operation['kind'][] = ['rip', 'trim', 'fit', 'mitre', 'outline', 'cut', 'trim whole'];
@@ -24,7 +32,7 @@ export function cautionsFor(ops: readonly Operation[]): readonly Phrase[] {
   const kinds = new Set(ops.map(({ kind }) => kind));
   const any = (of: readonly Operation['kind'][]) => of.some((kind) => kinds.has(kind));
   return [
-    ...(any(SAWN) ? [SAW] : []),
+    ...(any(SAWN) || ops.some(({ tool }) => tool === 'planer') ? [SAW] : []),
     ...(kinds.has('trim whole') ? [FALLS] : []),
     ...(kinds.has('cut') || kinds.has('mitre') ? [SMALL] : []),
     ...(any(DRILLED) ? [DRILL] : []),
@@ -157,14 +165,14 @@ export function pickUpFor(ops: readonly Operation[]): Phrase {
         things.push(say`discs ${one.grits.join(', ')}`, say`block`, say`pencil`, say`vacuum`, say`cloth`);
         break;
       case 'flatten':
-        things.push(
-          say`${one.by === 'hand plane' ? 'plane' : one.by === 'sander' ? 'discs of 60' : 'belt sander, belt of 60'}`,
-          say`chalk`,
-          say`straightedge`,
-        );
+        things.push(...LEVELLED_WITH[one.by].map((name) => say`${name}`), say`chalk`, say`straightedge`);
         break;
       case 'fill':
-        things.push(say`${one.product} filler`, say`filling knife`);
+        if (one.heads > 0 || (one.knots && one.cracks === 'filler'))
+          things.push(say`${one.product} filler`, say`filling knife`);
+        if (one.knots && one.cracks === 'thin glue') things.push(say`thin glue and activator`, say`glasses`);
+        if (one.knots && one.cracks === 'sawdust') things.push(say`sawdust of the same wood`, say`glue`);
+        if (one.seams >= 0.5) things.push(say`caulk`);
         break;
       case 'mask':
         things.push(say`masking tape`);

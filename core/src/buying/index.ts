@@ -3,6 +3,7 @@
  * list for the store with its total. Used by the Stock and Cuts stages, sawing, checking and the exports.
  */
 export * from './boxes';
+export * from './cans';
 export * from './market';
 export * from './board';
 export * from './offers';

@@ -49,6 +49,8 @@ type Sums = Readonly<Record<Fate | 'toBuy', number>>;
 export type BuyingList = {
   readonly boards: readonly BoardLine[];
   readonly hardware: readonly HardwareLine[];
+  /** What is in cans that are there already, of what is needed: it need not be bought. */
+  readonly there: readonly HardwareNeed[];
   /** What no box at this yard holds. */
   readonly notSold: readonly HardwareNeed[];
   readonly receipts: readonly Receipt[];
@@ -95,6 +97,21 @@ const ownedOf = (own: readonly Purchase[], fate: ReadonlyMap<Purchase, Fate>): O
   idle: own.filter((one) => fate.get(one) === 'idle').length,
   lost: own.filter((one) => fate.get(one) === 'lost').length,
 });
+
+/** What is needed beyond what cans that are there hold, and what they give. */
+function lessCans(needs: readonly HardwareNeed[], { cans }: Holdings) {
+  const there: HardwareNeed[] = [];
+  const lacking = needs.flatMap((need): readonly HardwareNeed[] => {
+    const ounces = cans.reduce((sum, { kind, size, ounces: own }) => {
+      return kind === need.kind && size === need.size ? sum + own : sum;
+    }, 0);
+    const count = Math.min(need.count, ounces);
+    if (count === 0) return [need];
+    there.push({ ...need, count });
+    return count === need.count ? [] : [{ ...need, count: need.count - count }];
+  });
+  return { lacking, there };
+}
 
 /** Boards by size: what is still to buy and what is bought. */
 function boardLines(
@@ -216,8 +233,9 @@ function sumsOf(
 }
 
 /** The list for the store: what is bought and still to buy, boards by size, spares, boxes, tax. All sums add up. */
-export function buyingList(job: Job, boards: Boards, needs: readonly HardwareNeed[]): BuyingList {
+export function buyingList(job: Job, boards: Boards, all: readonly HardwareNeed[]): BuyingList {
   const holdings = holdingsOf(job);
+  const { lacking: needs, there } = lessCans(all, holdings);
   const spares = sparesFor(job, boards);
   const fate = fates(
     holdings,
@@ -228,20 +246,20 @@ export function buyingList(job: Job, boards: Boards, needs: readonly HardwareNee
   const lines = boardLines(job, boards, holdings, spares, fate);
   const { lines: hardware, notSold } = hardwareLines(job, holdings, needs, fate);
   const receipts = receiptsOf(holdings);
-  const all = [...lines, ...hardware];
+  const bought = [...lines, ...hardware];
   const { sums, byYard } = sumsOf(job, receipts, fate, (yard) =>
-    all.reduce((sum, { offer, total }) => sum + (soldAt(job, offer).id === yard.id ? total : 0), 0),
+    bought.reduce((sum, { offer, total }) => sum + (soldAt(job, offer).id === yard.id ? total : 0), 0),
   );
   const subtotal = byYard.reduce((sum, row) => sum + row.subtotal, 0);
   const tax = byYard.reduce((sum, row) => sum + row.tax, 0);
 
   const sawn = boards.boards.filter(({ hand }) => hand === null);
-  let bought = 0;
+  let volume = 0;
   let used = 0;
   let usable = 0;
   for (const board of sawn) {
     const { thickness } = first(board.pieces).blank;
-    bought += board.length * board.width * thickness;
+    volume += board.length * board.width * thickness;
     used += area(board) * thickness;
     usable += board.offcuts.reduce((sum, offcut) => sum + (offcut.length >= KEEP_OFFCUT ? offcut.length : 0), 0);
   }
@@ -249,6 +267,7 @@ export function buyingList(job: Job, boards: Boards, needs: readonly HardwareNee
   return {
     boards: lines,
     hardware,
+    there,
     notSold,
     receipts,
     sums,
@@ -262,7 +281,7 @@ export function buyingList(job: Job, boards: Boards, needs: readonly HardwareNee
     boughtCount: sawn.length - boardCount,
     onHandCount: boards.boards.length - sawn.length,
     spareCount: spares.reduce((sum, { count }) => sum + count, 0),
-    leftShare: bought > 0 ? 1 - used / bought : 0,
+    leftShare: volume > 0 ? 1 - used / volume : 0,
     usable,
   };
 }

@@ -1,8 +1,10 @@
-import { COATS, recipeChanges, recipeOf, UNDER, waitOver, type Treatment } from '../finishing';
-import { note, set, SURFACES, TOP_SURFACES, type Finding, type Job, type Piece, type SurfaceName } from '../job';
+import { leftInCans } from '../buying';
+import { COATS, keepsFor, recipeChanges, recipeOf, UNDER, waitOver, type Treatment } from '../finishing';
+import { inches } from '../length';
+import { note, set, surfaceOfKey, TOP_SURFACES, type Finding, type Job, type Piece, type SurfaceKey } from '../job';
 import type { Part } from '../piece';
 import { hardwareName, isBoard, isSheet, speciesOf, SPECIES } from '../stock';
-import { listOf, say, strong, tag, type Phrase } from '../words';
+import { dim, listOf, say, strong, tag, type Phrase } from '../words';
 import type { Facts, PieceFacts } from './facts';
 
 const named = (name: string): Phrase => say`“${name}”`;
@@ -14,16 +16,17 @@ const partsUnder = ({ surfaces }: Treatment, parts: readonly Part[]): readonly P
   parts.filter(({ role, material, loose }) => {
     if (loose || material === 'bought') return false;
     const isTop = role === 'top' || role === 'edging';
-    return surfaces.some((surface) => TOP_SURFACES.includes(surface) === isTop);
+    return surfaces.some((key) => {
+      const { surface, role: own } = surfaceOfKey(key);
+      return TOP_SURFACES.includes(surface) === isTop && (own === null || own === role);
+    });
   });
 
 /** Recipes that are not there, or do nothing. */
 function recipeNotes(piece: Piece, job: Job): readonly Finding[] {
-  const lost = SURFACES.filter((surface) => {
-    const on = piece.finish.on[surface];
-    return on !== undefined && recipeOf(job, on.recipe) === null;
-  });
-  const used = SURFACES.flatMap((surface) => piece.finish.on[surface]?.recipe ?? []);
+  const on = Object.entries(piece.finish.on) as [SurfaceKey, { readonly recipe: string }][];
+  const lost = on.flatMap(([key, { recipe }]) => (recipeOf(job, recipe) === null ? [key] : []));
+  const used = on.map(([, { recipe }]) => recipe);
   const empty = [...new Set(used)].flatMap((id) => {
     const recipe = recipeOf(job, id);
     const isEmpty =
@@ -161,7 +164,7 @@ function stainNotes({ piece, parts, finishing }: PieceFacts, job: Job): readonly
   });
 }
 
-const treatmentOf = (treatments: readonly Treatment[], surface: SurfaceName): Treatment | undefined =>
+const treatmentOf = (treatments: readonly Treatment[], surface: SurfaceKey): Treatment | undefined =>
   treatments.find(({ surfaces }) => surfaces.includes(surface));
 
 const coatsOn = (treatment: Treatment | undefined): number =>
@@ -170,7 +173,7 @@ const coatsOn = (treatment: Treatment | undefined): number =>
 /** A top whose faces are coated unlike, colours that will not match, coats that the weather takes off, bare tops. */
 function coatNotes({ piece, parts, finishing }: PieceFacts, job: Job): readonly Finding[] {
   const { treatments, surfaces } = finishing;
-  const has = (surface: SurfaceName) => surfaces.some(({ name }) => name === surface);
+  const has = (surface: SurfaceKey) => surfaces.some(({ name }) => name === surface);
   const [top, under] = [treatmentOf(treatments, 'top'), treatmentOf(treatments, 'underside')];
   const isSolid = parts.some(
     ({ role, material }) => role === 'top' && material !== 'bought' && isBoard(material) && !isSheet(material),
@@ -252,6 +255,28 @@ function coatNotes({ piece, parts, finishing }: PieceFacts, job: Job): readonly 
   return found;
 }
 
+/** A top that is to be flattened in a planer which is not there, or too narrow for it. */
+function planerNotes({ piece, finishing: { glued } }: PieceFacts, { shop }: Job): readonly Finding[] {
+  if (!glued || piece.finish.flatten !== 'planer') return [];
+  const isWide = glued.wide > PLANER_BED;
+  if (shop.tools.includes('planer') && !isWide) return [];
+  return [
+    note(piece.id, 'no-planer', 'stop', 'finish', {
+      title: isWide ? say`The top is wider than a planer` : say`There is no planer to flatten the top in`,
+      because: isWide
+        ? say`It is ${dim(glued.wide)} wide; bench-top planers take about ${dim(PLANER_BED)}. What levels it where it lies does as well, and takes less off.`
+        : say`The list of tools in Shop has none. A sander with 60 levels a glued top too.`,
+      numbers: { wide: glued.wide },
+      remedies: [
+        { label: say`Flatten it with the sander`, changes: [set(piece.id, ['finish', 'flatten'], 'sander')] },
+        { label: say`With a belt sander`, changes: [set(piece.id, ['finish', 'flatten'], 'belt sander')] },
+      ],
+    }),
+  ];
+}
+/** The widest that a bench-top planer takes. */
+const PLANER_BED = inches(12.5);
+
 /** What is done early as nothing reaches it later. */
 function closedNotes({ piece, steps }: PieceFacts): readonly Finding[] {
   const early = steps.flatMap(({ operations }) => operations).filter(({ id }) => id.includes('.closing.'));
@@ -283,31 +308,14 @@ function roomNotes({ piece, steps }: PieceFacts): readonly Finding[] {
   ];
 }
 
-/** Months that what is left in a can keeps. */
-function keeps(size: string): number {
-  const coat = Object.entries(COATS).find(([name]) => size.startsWith(name));
-  const under = Object.entries(UNDER).find(([name]) => size.startsWith(name));
-  return (coat ?? under)?.[1].keeps ?? 0;
-}
-
 /** What is left in the cans. */
-export function leftoverNotes({ list }: Pick<Facts, 'list'>): readonly Finding[] {
-  const left = new Map<string, number>();
-  const need = new Map<string, number>();
-  for (const { offer, count, owned, need: wanted } of list.hardware) {
-    if ((offer.kind !== 'stain' && offer.kind !== 'finish') || wanted.count === 0) continue;
-    left.set(offer.size, (left.get(offer.size) ?? 0) + (count + owned) * offer.count);
-    need.set(offer.size, wanted.count);
-  }
-  const rows = [...left].flatMap(([size, have]) => {
-    const ounces = have - (need.get(size) ?? 0);
-    return ounces >= 4 && keeps(size) > 0 ? [{ size, ounces }] : [];
-  });
+export function leftoverNotes(facts: Pick<Facts, 'list'>, job: Job): readonly Finding[] {
+  const rows = leftInCans(facts, job).filter(({ kind }) => kind === 'stain' || kind === 'finish');
   if (rows.length === 0) return [];
   return [
     note(null, 'leftover', 'good', 'finish', {
       title: say`${rows.length === 1 ? 'One can' : `${rows.length} cans`} will not be empty`,
-      because: say`${listOf(rows.map(({ size, ounces }): Phrase => say`about ${strong(ounces)} fl oz of ${hardwareName('finish', size)}, good for ${strong(keeps(size))} months`))}: lid tight, upside down, away from frost. Write the day on it.`,
+      because: say`${listOf(rows.map(({ kind, size, ounces }): Phrase => say`about ${strong(ounces)} fl oz of ${hardwareName(kind, size)}, good for ${strong(keepsFor(kind, size))} months`))}: lid tight, upside down, away from frost. Put it on the rack below, with its day: the next job uses it first.`,
       numbers: { ounces: rows.reduce((sum, { ounces }) => sum + ounces, 0) },
     }),
   ];
@@ -321,6 +329,7 @@ export const finishNotes = (facts: PieceFacts, job: Job): readonly Finding[] =>
         ...recipeNotes(facts.piece, job),
         ...stainNotes(facts, job),
         ...coatNotes(facts, job),
+        ...planerNotes(facts, job),
         ...closedNotes(facts),
         ...roomNotes(facts),
       ];

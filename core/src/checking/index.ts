@@ -36,6 +36,6 @@ export const findingsOf = (facts: Facts): readonly Finding[] =>
     ]),
     ...moneyNotes(facts),
     ...cutNotes(facts),
-    ...leftoverNotes(facts),
+    ...leftoverNotes(facts, facts.job),
     ...builtNotes(facts),
   ].sort((a, b) => RANK[a.level] - RANK[b.level]);

@@ -1,5 +1,5 @@
 import { first } from '../lists';
-import { SURFACES, type Job, type Piece, type SurfaceName } from '../job';
+import { surfaceOfKey, type Job, type Piece, type Role, type SurfaceKey, type SurfaceName } from '../job';
 import type { Part } from '../piece';
 import { times, type Vec } from '../solid';
 import { listOf, say, type Phrase } from '../words';
@@ -7,11 +7,13 @@ import { liftFor, named, operation, sideAgainst, tagList, together, type Does, t
 import { BETWEEN, BY_HAND, gritsTo, sandingMinutes, sandingTakes, SHEET_FROM } from './ladder';
 import type { OpenFace } from './patches';
 import {
+  caulkTakes,
   fillerFor,
   fillerTakes,
   isCoated,
   strippingTakes,
   tapeTakes,
+  triesTakes,
   type FinishPlan,
   type Treated,
 } from './plan-finish';
@@ -25,7 +27,7 @@ const SPRAY_SET = 20;
 /** Minutes a square foot to take a finish off. */
 const STRIP = { clear: 3, paint: 6 } as const;
 /** Minutes for a head, and a square foot to look over for knots and cracks; to tape a foot. */
-export const FILL = 0.25;
+const FILL = 0.25;
 const [LOOK_OVER, TAPE] = [0.1, 0.3] as const;
 /** Minutes that a sample takes. */
 const SAMPLE = 12;
@@ -40,19 +42,45 @@ const WORDS: Readonly<Record<SurfaceName, string>> = {
   back: 'the back',
 };
 
-/** Surfaces in a sentence: `the top, its edges and the base`. */
-function surfacesInWords(surfaces: readonly SurfaceName[], all: readonly SurfaceName[], loose = false): Phrase {
+/** Parts of one role, where they are treated by themselves. */
+const OF_ROLE: Readonly<Record<Role, string>> = {
+  top: 'the boards of the top',
+  leg: 'the legs',
+  apron: 'the aprons',
+  support: 'the supports',
+  rail: 'the rails',
+  stretcher: 'the stretchers',
+  brace: 'the braces',
+  foot: 'the feet',
+  shelf: 'the shelves',
+  side: 'the sides',
+  back: 'the back',
+  door: 'the doors',
+  drawer: 'the drawers',
+  edging: 'the edging',
+  runner: 'the runners',
+  loose: 'what lies loose',
+};
+/** Where on those parts a surface is, unless it goes without saying. */
+const OF_PARTS: Readonly<Partial<Record<SurfaceName, string>>> = {
+  top: ', above',
+  underside: ', from below',
+  inside: ', inside',
+  back: ', at the back',
+};
+
+/** Surfaces in a sentence: `the top, its edges and the base`; of what is split `the legs and the rest of the base`. */
+export function surfacesInWords(surfaces: readonly SurfaceKey[], all: readonly SurfaceKey[], loose = false): Phrase {
   if (surfaces.length === all.length && all.length > 1) return loose ? say`every part` : say`all of it`;
-  const words = surfaces.map((surface) =>
-    surface === 'edges' && !surfaces.includes('top')
-      ? 'the edges of the top'
-      : surface === 'underside' && !surfaces.includes('top')
-        ? 'the underside of the top'
-        : loose && surface === 'base'
-          ? 'the parts of the base'
-          : WORDS[surface],
-  );
-  return listOf(words.map((word) => say`${word}`));
+  const word = (key: SurfaceKey): string => {
+    const { surface, role } = surfaceOfKey(key);
+    if (role !== null) return `${OF_ROLE[role]}${OF_PARTS[surface] ?? ''}`;
+    if (surface === 'edges' && !surfaces.includes('top')) return 'the edges of the top';
+    if (surface === 'underside' && !surfaces.includes('top')) return 'the underside of the top';
+    return loose && surface === 'base' ? 'the parts of the base' : WORDS[surface];
+  };
+  const isSplit = (key: SurfaceKey) => surfaceOfKey(key).role === null && all.some((one) => one.startsWith(`${key}/`));
+  return listOf(surfaces.map((key) => say`${isSplit(key) ? `the rest of ${word(key)}` : word(key)}`));
 }
 
 export type Bench = {
@@ -82,9 +110,11 @@ export function whereOf(
       shares.flatMap(({ patches }) => patches),
       middle,
     );
+  const all = plan.surfaces.map(({ name }) => name);
+  const own = new Set(shares.flatMap(({ surfaces }) => surfaces));
   return surfacesInWords(
-    inOrder(shares.flatMap(({ surfaces }) => surfaces)),
-    plan.surfaces.map(({ name }) => name),
+    all.filter((key) => own.has(key)),
+    all,
     loose,
   );
 }
@@ -105,10 +135,9 @@ function sidesInWords(patches: readonly OpenFace[], middle: Vec): Phrase {
   );
 }
 
-const inOrder = (surfaces: readonly SurfaceName[]): readonly SurfaceName[] =>
-  SURFACES.filter((surface) => surfaces.includes(surface));
+const idOf = ({ surfaces }: Pick<Treated, 'surfaces'>): string => surfaces.join('-').replaceAll('/', '.');
 
-const idOf = ({ surfaces }: Pick<Treated, 'surfaces'>): string => surfaces.join('-');
+const isUnderside = (key: SurfaceKey): boolean => surfaceOfKey(key).surface === 'underside';
 
 /** Sanding of each treatment, through its grits. */
 export const sanding = (shares: readonly Share[], bench: Bench, about: string): readonly Operation[] =>
@@ -133,14 +162,22 @@ export const sanding = (shares: readonly Share[], bench: Bench, about: string): 
       return operation(bench, `${about}${idOf(share)}`, does, partsOf([share]), minutes, { tool: 'sander' });
     });
 
+/** A pass over what is coated: what its operations are told by, and where it goes where that is not all of it. */
+export type Pass = { readonly about: string; readonly where: Phrase | null };
+
 /** One layer on all that takes it. */
-export function layerOperation(layer: Coating, shares: readonly Share[], bench: Bench, about: string): Operation {
+export function layerOperation(
+  layer: Coating,
+  shares: readonly Share[],
+  bench: Bench,
+  { about, where }: Pass,
+): Operation {
   const surfaces = shares.flatMap((share) => share.surfaces);
   const { product, mix, by, nth: which, of, between, hours, window, wipe, facts } = layer;
   const sum = (of: (share: Share) => number) => shares.reduce((total, share) => total + of(share), 0);
   const [area, hand] = [sum(({ extent }) => extent.area), sum((share) => share.hand)];
   const isEarly = shares.some(({ early }) => early);
-  const under = surfaces.includes('underside') && bench.piece.finish.when !== 'parts' && !isEarly;
+  const under = surfaces.some(isUnderside) && bench.piece.finish.when !== 'parts' && !isEarly;
   const minutes =
     area * (PUT_ON[by] + (wipe === null ? 0 : WIPE_OFF)) +
     (between > 0 ? (area + hand * (BY_HAND - 1)) * BETWEEN : 0) +
@@ -155,7 +192,7 @@ export function layerOperation(layer: Coating, shares: readonly Share[], bench: 
       where:
         isEarly && shares.every(({ recipe }) => recipe.sandTo > 0)
           ? say`the sides that were sanded, and nowhere that is glued`
-          : whereOf(shares, bench),
+          : (where ?? whereOf(shares, bench)),
       under,
       by,
       nth: which,
@@ -177,7 +214,8 @@ export function layerOperation(layer: Coating, shares: readonly Share[], bench: 
 
 /** Heads that show are filled, and knots and cracks where those were not before. */
 export function filling(bench: Bench, shares: readonly Share[], heads: number, withKnots: boolean): Operation {
-  const { plan, shop } = bench;
+  const { plan, shop, piece } = bench;
+  const { cracks } = piece.finish;
   const coated = shares.filter(isCoated);
   const area = withKnots ? coated.reduce((sum, { extent }) => sum + extent.area, 0) : 0;
   return operation(
@@ -188,11 +226,30 @@ export function filling(bench: Bench, shares: readonly Share[], heads: number, w
       heads,
       knots: withKnots,
       product: fillerFor(coated),
-      takes: lacking(fillerTakes(plan, heads, withKnots), shop),
+      cracks,
+      seams: 0,
+      takes: lacking(fillerTakes(piece, plan, heads, withKnots), shop),
     },
     partsOf(coated),
     heads * FILL + area * LOOK_OVER,
   );
+}
+
+/** Seams under paint, once all is sanded. */
+export function caulking(bench: Bench, shares: readonly Share[]): readonly Operation[] {
+  const { plan, shop, piece } = bench;
+  const painted = shares.filter((share) => isCoated(share) && share.recipe.coat === 'enamel');
+  if (plan.seams < 0.5 || painted.length === 0) return [];
+  const does: Does = {
+    kind: 'fill',
+    heads: 0,
+    knots: false,
+    product: 'paintable',
+    cracks: piece.finish.cracks,
+    seams: plan.seams,
+    takes: lacking(caulkTakes(plan), shop),
+  };
+  return [operation(bench, 'seams', does, partsOf(painted), plan.seams * TAPE)];
 }
 
 export function masking(bench: Bench, why: 'glue' | 'colours', parts: readonly Part[]): readonly Operation[] {
@@ -232,8 +289,11 @@ export function stripping(bench: Bench, old: 'clear' | 'paint'): Operation {
 }
 
 export const samplesFor = (shares: readonly Share[], bench: Bench): readonly Operation[] => {
-  const names = [...new Set(shares.filter(isCoated).map(({ recipe }) => recipe.name))];
-  return names.length === 0
-    ? []
-    : [operation(bench, 'sample', { kind: 'sample', recipes: names }, partsOf(shares), SAMPLE * names.length)];
+  const { plan, shop } = bench;
+  const recipes = [...new Set(shares.filter(isCoated).map(({ recipe }) => recipe.name))];
+  const tried = plan.tries.map(({ recipe }) => recipe.name);
+  if (recipes.length + tried.length === 0) return [];
+  const takes = lacking(triesTakes(plan), shop);
+  const minutes = SAMPLE * (recipes.length + tried.length);
+  return [operation(bench, 'sample', { kind: 'sample', recipes, tried, takes }, partsOf(shares), minutes)];
 };

@@ -5,7 +5,6 @@ import { around, boxOf, solidOf, type Box, type Motion, type Part, type PieceMod
 import {
   add,
   contacts,
-  cross,
   dot,
   faceArea,
   faceLess,
@@ -14,12 +13,11 @@ import {
   raysIn,
   sub,
   times,
-  unit,
   type Face,
   type Vec,
 } from '../solid';
 import { isSheet } from '../stock';
-import { reachAt, type Reach } from './reach';
+import { armReaches, reachAt, waysOut, type Reach } from './reach';
 
 /** A flat stretch of a part that nothing lies against: what is sanded and coated. */
 export type OpenFace = {
@@ -88,19 +86,8 @@ function surfaceOf(part: Part, face: Face, cased: boolean, facesIn: () => boolea
   return cased && facesIn() ? 'inside' : 'base';
 }
 
-/** Ways out from a face: along its normal, aslant, and along the face itself. */
-const WAYS_OUT: readonly Vec[] = [0, 0.35, 0.7, 0.95, 1].flatMap((out) => {
-  const count = out === 0 ? 1 : 8;
-  return Array.from({ length: count }, (_, k): Vec => {
-    const angle = (2 * Math.PI * k) / count;
-    return [out * Math.cos(angle), out * Math.sin(angle), Math.sqrt(1 - out * out)];
-  });
-});
-
 /** Whether no straight line leads from the middle of a face out of the piece. It stands on a floor. */
 function isShutIn(points: readonly Vec[], normal: Vec, blockers: readonly Part[], whole: Box): boolean {
-  const along = unit(sub(points[1] ?? first(points), first(points)));
-  const across = cross(normal, along);
   const from = add(middleOf(points), times(normal, inches(1 / 64)));
   const meetsFloor = (way: Vec): boolean => {
     if (way[2] > -1e-6) return false;
@@ -110,10 +97,9 @@ function isShutIn(points: readonly Vec[], normal: Vec, blockers: readonly Part[]
       return at > whole.min[axis] && at < whole.max[axis];
     });
   };
-  return WAYS_OUT.every(([x, y, z]) => {
-    const way = add(add(times(along, x), times(across, y)), times(normal, z));
-    return meetsFloor(way) || blockers.some((part) => raysIn(solidOf(part), from, way).some(([, to]) => to > 1));
-  });
+  return waysOut(points, normal).every(
+    (way) => meetsFloor(way) || blockers.some((part) => raysIn(solidOf(part), from, way).some(([, to]) => to > 1)),
+  );
 }
 
 /** A stretch no larger than this is reached as the largest of its plane is, square feet. */
@@ -200,6 +186,14 @@ export function patchesOf({ parts, motions }: Pick<PieceModel, 'parts' | 'motion
   return all;
 }
 
+const OUT_OF_REACH: Reach = { sander: 0, hand: 0, none: 1 };
+
+/** What reaches a patch: a tool that fits over it, at the end of an arm that gets there. */
+function within(points: readonly Vec[], normal: Vec, bodies: readonly Part[]): Reach {
+  const reach = reachAt(points, normal, bodies);
+  return reach.none === 1 || armReaches(points, normal, bodies) ? reach : OUT_OF_REACH;
+}
+
 const reaches = new WeakMap<readonly Part[], ReadonlyMap<OpenFace, Reach>>();
 
 /** What reaches each patch of a piece once it stands: looked at only when it is asked for, and kept with its parts. */
@@ -220,7 +214,7 @@ export function reachesOf(model: Pick<PieceModel, 'parts' | 'motions'>): Readonl
       const { part, plane, area, points, normal } = patch;
       const key = `${part.id} ${plane}`;
       const like = area < SMALL ? reached.get(key) : undefined;
-      const reach = like ?? reachAt(points, normal, held(besides, groups.get(part.id)));
+      const reach = like ?? within(points, normal, held(besides, groups.get(part.id)));
       if (!reached.has(key)) reached.set(key, reach);
       return [patch, reach];
     }),

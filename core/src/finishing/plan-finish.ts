@@ -1,15 +1,18 @@
-import type { Job, Piece, SurfaceName } from '../job';
+import type { Job, Piece, SurfaceKey } from '../job';
 import type { Fastening } from '../joinery';
-import { inches } from '../length';
-import type { Part, PieceModel } from '../piece';
+import { inches, type Length } from '../length';
+import { around, boxOf, extent, type Part, type PieceModel } from '../piece';
 import { dot, sub, type Vec } from '../solid';
 import { first } from '../lists';
-import type { HardwareNeed } from '../stock';
+import { isPoured, type HardwareNeed } from '../stock';
 import { together, type Take } from '../work';
 import { sandingTakes } from './ladder';
 import { patchesOf, type OpenFace, type Touch } from './patches';
+import { proudOf } from './proud';
+import { recipeOf } from './recipes';
 import {
   extentOf,
+  keyOf,
   lacking,
   LASTING,
   layersOf,
@@ -31,18 +34,27 @@ export type Treated = Treatment & {
   readonly sittings: readonly (readonly Coating[])[];
 };
 
+/** A recipe that is only tried, on a sample. */
+export type Tried = Pick<Treated, 'recipe' | 'coats' | 'sittings'>;
+
 /** How a piece is finished, without what a sander reaches: enough for what must be bought. */
 export type FinishPlan = {
   readonly patches: readonly OpenFace[];
   readonly touches: readonly Touch[];
-  readonly surfaces: readonly { readonly name: SurfaceName; readonly extent: Spread }[];
+  readonly surfaces: readonly { readonly name: SurfaceKey; readonly extent: Spread }[];
   readonly worked: readonly Treated[];
   /** Heads of screws and brads that show on what is coloured or coated. */
   readonly heads: number;
   /** Feet of tape: around what is glued later, and where one finish meets another. */
   readonly tape: { readonly glue: number; readonly colours: number };
-  /** A top glued of boards: its upper face, square feet; how proud its joints may be. */
-  readonly glued: { readonly area: number; readonly proud: number } | null;
+  /** Feet of seams under paint that are caulked. */
+  readonly seams: number;
+  /** Square feet that are touched up once the parts are joined. */
+  readonly touchUp: number;
+  /** Recipes that are tried beside those that it takes. */
+  readonly tries: readonly Tried[];
+  /** A top glued of boards: its upper face, square feet; how proud its joints may be, and how wide it is. */
+  readonly glued: { readonly area: number; readonly proud: Length; readonly wide: Length } | null;
 };
 
 export const isCoated = ({ sittings }: Treated): boolean => sittings.length > 0;
@@ -69,18 +81,17 @@ function headsOn(made: readonly Fastening[], patches: readonly OpenFace[]): numb
     .filter(({ through, from, direction }) => shows(through, from, direction)).length;
 }
 
-/** How proud a joint may be: made so that its boards are kept level, and by glue alone, which lets them slide. */
-const LEVEL_TO = inches(1 / 64);
-const LOOSE_TO = inches(1 / 32);
-
-function gluedTop(made: readonly Fastening[], patches: readonly OpenFace[]): FinishPlan['glued'] {
+function gluedTop(made: readonly Fastening[], patches: readonly OpenFace[], planed: boolean): FinishPlan['glued'] {
   const edges = made.filter(
     ({ joint, drilled, into }) => joint.kind === 'edge' && drilled.role === 'top' && into.role === 'top',
   );
   if (edges.length === 0) return null;
-  const ids = new Set(edges.flatMap(({ drilled, into }) => [drilled.id, into.id]));
-  const { area } = extentOf(patches.filter(({ surface, part }) => surface === 'top' && ids.has(part.id)));
-  return area === 0 ? null : { area, proud: edges.some(({ by }) => by === 'glue') ? LOOSE_TO : LEVEL_TO };
+  const boards = new Map(edges.flatMap(({ drilled, into }) => [drilled, into]).map((part) => [part.id, part]));
+  const box = around([...boards.values()].map(boxOf));
+  const { area } = extentOf(patches.filter(({ surface, part }) => surface === 'top' && boards.has(part.id)));
+  return area === 0 || !box
+    ? null
+    : { area, proud: proudOf(edges, planed), wide: Math.min(extent(box, 0), extent(box, 1)) };
 }
 
 const BARE = '';
@@ -104,6 +115,37 @@ function tapeFor(touches: readonly Touch[], worked: readonly Treated[]): FinishP
   return { glue, colours };
 }
 
+/** Feet of seams between parts that are painted: caulked where they are painted once they are joined. */
+const seamsFor = (touches: readonly Touch[], worked: readonly Treated[]): number => {
+  const painted = new Set(
+    worked
+      .filter((one) => isCoated(one) && one.recipe.coat === 'enamel')
+      .flatMap(({ patches }) => patches.map(({ part }) => part.id)),
+  );
+  return touches
+    .filter(({ a, b }) => painted.has(a.id) && painted.has(b.id) && !(isTop(a) && isTop(b)))
+    .reduce((sum, { around: round }) => sum + round / 24, 0);
+};
+
+/** Parts that are cut to fit once the others stand: finished before, they are coated while still long. */
+export const fitsLate = (worked: readonly Treated[]): readonly Part[] => [
+  ...new Map(
+    worked
+      .filter(isCoated)
+      .flatMap(({ patches }) => patches.map(({ part }) => part))
+      .filter((part) => part.fit !== null && !isTop(part))
+      .map((part) => [part.id, part] as const),
+  ).values(),
+];
+
+/** Whether end grain of a part is seen once it is joined. */
+export const showsEnds = (part: Part, patches: readonly OpenFace[]): boolean =>
+  patches.some((patch) => patch.part === part && patch.end && !patch.closed && patch.area > A_SLIVER);
+const A_SLIVER = 0.01;
+
+/** Square feet to touch up around a head that was filled, and at the ends of a part that was cut to fit. */
+const [A_HEAD, A_FIT] = [0.01, 0.03] as const;
+
 /** Nothing is sanded or coated. */
 export const UNPLANNED: FinishPlan = {
   patches: [],
@@ -112,6 +154,9 @@ export const UNPLANNED: FinishPlan = {
   worked: [],
   heads: 0,
   tape: { glue: 0, colours: 0 },
+  seams: 0,
+  touchUp: 0,
+  tries: [],
   glued: null,
 };
 
@@ -124,9 +169,9 @@ export function finishPlan(
 ): FinishPlan {
   if (Object.keys(piece.finish.on).length === 0) return UNPLANNED;
   const { patches, touches } = patchesOf(model);
-  const names = surfacesIn(patches);
+  const names = surfacesIn(piece.finish, patches);
   const worked = treatmentsOf(piece, job, names).map((treatment): Treated => {
-    const own = patches.filter(({ surface, closed }) => !closed && treatment.surfaces.includes(surface));
+    const own = patches.filter((patch) => !patch.closed && treatment.surfaces.includes(keyOf(piece.finish, patch)));
     return {
       ...treatment,
       patches: own,
@@ -138,46 +183,96 @@ export function finishPlan(
     .filter(isCoated)
     .flatMap(({ patches: own }) => own.filter(({ surface }) => surface !== 'underside' && surface !== 'back'));
   const isSanded = worked.some(({ surfaces, recipe }) => surfaces.includes('top') && recipe.sandTo > 0);
+  const heads = headsOn(made, shown);
+  const asParts = piece.finish.when === 'parts';
+  const ends = fitsLate(worked).filter((part) => showsEnds(part, patches)).length;
   return {
     patches,
     touches,
-    surfaces: names.map((name) => ({ name, extent: extentOf(patches.filter(({ surface }) => surface === name)) })),
+    surfaces: names.map((name) => ({
+      name,
+      extent: extentOf(patches.filter((patch) => keyOf(piece.finish, patch) === name)),
+    })),
     worked,
-    heads: headsOn(made, shown),
+    heads,
     tape: tapeFor(touches, worked),
-    glued: isSanded ? gluedTop(made, patches) : null,
+    seams: asParts ? 0 : seamsFor(touches, worked),
+    touchUp: asParts ? heads * A_HEAD + ends * A_FIT : 0,
+    tries: piece.finish.tries.flatMap(({ id, lost }): readonly Tried[] => {
+      const recipe = lost ? null : recipeOf(job, id);
+      if (!recipe) return [];
+      const coats = recipe.coat === 'none' ? 0 : recipe.coats;
+      return [{ recipe, coats, sittings: sittingsOf(layersOf({ recipe, coats }, job.shop.hours)) }];
+    }),
+    glued: isSanded ? gluedTop(made, patches, piece.planed !== 0) : null,
   };
 }
 
 /** How a piece is finished, as it is told: without its patches. */
-export type FinishTold = Pick<FinishPlan, 'surfaces' | 'heads' | 'tape'> & {
+export type FinishTold = Pick<FinishPlan, 'surfaces' | 'heads' | 'tape' | 'tries' | 'glued'> & {
   readonly treatments: readonly (Treatment & Pick<Treated, 'extent' | 'sittings'>)[];
 };
 
-export const finishingTold = ({ surfaces, heads, tape, worked }: FinishPlan): FinishTold => ({
+export const finishingTold = ({ surfaces, heads, tape, tries, glued, worked }: FinishPlan): FinishTold => ({
   surfaces,
   heads,
   tape,
+  tries,
+  glued,
   treatments: worked.map(({ patches, ...told }) => {
     void patches;
     return told;
   }),
 });
 
-/** Heads that an ounce of filler fills, and square feet whose knots and cracks one does. */
-const [HEADS_AN_OUNCE, FEET_AN_OUNCE] = [60, 40] as const;
+/** Heads to an ounce of filler; square feet of knots and cracks to one, and to one of thin glue; feet of caulk. */
+const [HEADS_AN_OUNCE, FEET_AN_OUNCE, FEET_OF_GLUE, SEAM_AN_OUNCE] = [60, 40, 80, 8] as const;
 /** Feet on a roll. */
 const ROLL = 60;
 
 export const tapeTakes = (feet: number): readonly Take[] =>
   feet > 0 ? [{ kind: 'tape', size: '', count: feet / ROLL }] : [];
 
-/** Filler for heads, and for the knots and cracks of what is coloured or coated. */
-export function fillerTakes({ worked }: FinishPlan, heads: number, withKnots: boolean): readonly Take[] {
+/** Filler for heads, and what sets the knots and cracks of what is coloured or coated. */
+export function fillerTakes(
+  { finish }: Pick<Piece, 'finish'>,
+  { worked }: FinishPlan,
+  heads: number,
+  withKnots: boolean,
+): readonly Take[] {
   const coated = worked.filter(isCoated);
+  if (coated.length === 0) return [];
   const area = withKnots ? coated.reduce((sum, { extent }) => sum + extent.area, 0) : 0;
-  const count = heads / HEADS_AN_OUNCE + area / FEET_AN_OUNCE;
-  return coated.length === 0 || count === 0 ? [] : [{ kind: 'filler', size: fillerFor(coated), count }];
+  const filler = heads / HEADS_AN_OUNCE + (finish.cracks === 'filler' ? area / FEET_AN_OUNCE : 0);
+  const takes: readonly Take[] = [
+    { kind: 'filler', size: fillerFor(coated), count: filler },
+    { kind: 'thin-glue', size: '', count: finish.cracks === 'thin glue' ? area / FEET_OF_GLUE : 0 },
+  ];
+  return takes.filter(({ count }) => count > 0);
+}
+
+export const caulkTakes = ({ seams }: FinishPlan): readonly Take[] =>
+  seams < 0.5 ? [] : [{ kind: 'caulk', size: '', count: seams / SEAM_AN_OUNCE }];
+
+/** Square feet of a sample. */
+const A_SAMPLE: Spread = { area: 0.5, ends: 0, sheets: 0 };
+
+/** What samples of recipes that are only tried are made with: of what the piece takes there is enough. */
+export const triesTakes = ({ tries }: FinishPlan): readonly Take[] =>
+  takenTogether(
+    tries.flatMap(({ recipe, sittings }) =>
+      sittings
+        .flat()
+        .flatMap((layer) => takesOf(layer, recipe, A_SAMPLE))
+        .filter(({ kind }) => isPoured(kind)),
+    ),
+  );
+
+/** A treatment on what is touched up once the parts are joined: its share of it. */
+export function touchedUp<T extends Treated>(treated: T, { worked, touchUp }: FinishPlan): T {
+  const coated = worked.filter(isCoated).reduce((sum, { extent: all }) => sum + all.area, 0);
+  const area = coated === 0 ? 0 : (touchUp * treated.extent.area) / coated;
+  return { ...treated, extent: { area, ends: 0, sheets: 0 } };
 }
 
 /** Under paint any filler will do that sands well; under stain and clear coats one that takes colour. */
@@ -186,7 +281,7 @@ export const fillerFor = (worked: readonly Treated[]): 'stainable' | 'paintable'
 
 /** What flattening a glued top uses up. */
 export const flatteningTakes = ({ finish }: Piece, { glued }: FinishPlan): readonly Take[] =>
-  glued === null || finish.flatten === 'hand plane'
+  glued === null || finish.flatten === 'hand plane' || finish.flatten === 'planer'
     ? []
     : finish.flatten === 'sander'
       ? [{ kind: 'disc', size: '60', count: glued.area / 8 }]
@@ -208,16 +303,21 @@ export function strippingTakes({ finish }: Piece, { worked }: FinishPlan): reado
 /** All that finishing one copy of a piece uses up. */
 function takesFor(piece: Piece, plan: FinishPlan): readonly Take[] {
   const coated = plan.worked.some(isCoated);
-  return [
-    ...strippingTakes(piece, plan),
-    ...flatteningTakes(piece, plan),
-    ...fillerTakes(plan, plan.heads, true),
-    ...plan.worked.flatMap(({ recipe, extent }) => sandingTakes(recipe.sandTo, extent)),
-    ...coatedTogether(plan.worked).flatMap((group) =>
+  const coats = (worked: readonly Treated[]) =>
+    coatedTogether(worked).flatMap((group) =>
       first(group)
         .sittings.flat()
         .flatMap((layer) => takenTogether(group.flatMap(({ recipe, extent }) => takesOf(layer, recipe, extent)))),
-    ),
+    );
+  return [
+    ...strippingTakes(piece, plan),
+    ...flatteningTakes(piece, plan),
+    ...fillerTakes(piece, plan, plan.heads, true),
+    ...caulkTakes(plan),
+    ...triesTakes(plan),
+    ...plan.worked.flatMap(({ recipe, extent }) => sandingTakes(recipe.sandTo, extent)),
+    ...coats(plan.worked),
+    ...(plan.touchUp > 0 ? coats(plan.worked.map((one) => touchedUp(one, plan))) : []),
     ...(coated ? tapeTakes((piece.finish.when === 'parts' ? plan.tape.glue : 0) + plan.tape.colours) : []),
   ];
 }

@@ -1,3 +1,4 @@
+import type { HardwareKind } from '../stock';
 import type { Coat, ColourName, Recipe } from '../job';
 
 /** What a product is thinned and cleaned with: it decides what may go over what. */
@@ -232,6 +233,16 @@ export const UNDER: Readonly<Record<ColourName | 'conditioner' | 'primer', Produ
     keeps: 24,
   },
 };
+
+/** Months that what is left of glue, filler or caulk keeps. */
+const KEPT_SO: Readonly<Partial<Record<HardwareKind, number>>> = { glue: 24, 'thin-glue': 12, filler: 12, caulk: 12 };
+
+/** Months that what is left in a can keeps, lid tight and away from frost; 0 for what is mixed for the day. */
+export function keepsFor(kind: HardwareKind, size: string): number {
+  const named = ([name]: readonly [string, Product]) => size.startsWith(name);
+  const product = Object.entries(COATS).find(named) ?? Object.entries(UNDER).find(named);
+  return product?.[1].keeps ?? KEPT_SO[kind] ?? 0;
+}
 
 /** Hours before a coat may go over a colour: oil under water must be dry through. */
 export function waitOver(colour: ColourName, coat: Coat): number {

@@ -1,7 +1,7 @@
 import { nth } from '../lists';
 import { inches } from '../length';
 import { solidOf, type Part } from '../piece';
-import { cross, dot, limitsOf, norm, sub, unit, type Cell, type Flat, type Vec } from '../solid';
+import { add, cross, dot, limitsOf, norm, sub, times, unit, type Cell, type Flat, type Vec } from '../solid';
 
 /** Shares of a patch, together 1: what a sander, a hand with a block or folded paper, and nothing reaches. */
 export type Reach = { readonly sander: number; readonly hand: number; readonly none: number };
@@ -12,6 +12,9 @@ const SANDER: ToolBody = { radius: inches(2.5), height: inches(6) };
 const BLOCK: ToolBody = { radius: inches(1.25), height: inches(1.5) };
 const FINGERS: ToolBody = { radius: inches(3 / 16), height: inches(3 / 8) };
 const TOOLS = [SANDER, BLOCK, FINGERS] as const;
+
+/** A forearm comes in straight, its hand so far over the wood; where its elbow ends there is room for a shoulder. */
+const ARM = { over: inches(2), radius: inches(1.75), long: inches(24), shoulder: inches(7), each: inches(2) } as const;
 
 /** So far above the wood a tool's body is looked for: what lies in the plane itself does not stand in its way. */
 const ABOVE = inches(1 / 32);
@@ -35,6 +38,52 @@ function limitsOfCell(cell: Cell): readonly [Vec, Vec] {
   const limits = limitsOf([cell]);
   cellLimits.set(cell, limits);
   return limits;
+}
+
+/** Ways out from a face: along its normal, aslant, and along the face itself. */
+const WAYS_OUT: readonly Vec[] = [0, 0.35, 0.7, 0.95, 1].flatMap((out) => {
+  const count = out === 0 ? 1 : 8;
+  return Array.from({ length: count }, (_, k): Vec => {
+    const angle = (2 * Math.PI * k) / count;
+    return [out * Math.cos(angle), out * Math.sin(angle), Math.sqrt(1 - out * out)];
+  });
+});
+
+/** Those ways for a face that looks along `normal`. */
+export function waysOut(points: readonly Vec[], normal: Vec): readonly Vec[] {
+  const along = unit(sub(nth(points, 1), nth(points, 0)));
+  const across = cross(normal, along);
+  return WAYS_OUT.map(([x, y, z]) => add(add(times(along, x), times(across, y)), times(normal, z)));
+}
+
+/** No more than so far a point lies from a convex body: from its box, and from the planes of its faces. */
+function leastFrom(point: Vec, cell: Cell): number {
+  const [low, high] = limitsOfCell(cell);
+  const off = ([0, 1, 2] as const).map((axis) => Math.max(0, low[axis] - point[axis], point[axis] - high[axis]));
+  const plane = Math.max(...cell.map(({ normal, points }) => dot(normal, sub(point, nth(points, 0)))));
+  return Math.max(norm([nth(off, 0), nth(off, 1), nth(off, 2)]), plane);
+}
+
+/**
+ * Whether an arm gets to the middle of a patch: straight in along one of the ways out from it, through whatever opening
+ * there is, until there is room for a shoulder. Nothing need be free along the floor: a piece can be laid down.
+ */
+export function armReaches(points: readonly Vec[], normal: Vec, bodies: readonly Part[]): boolean {
+  const hand = add(times(points.reduce(add), 1 / points.length), times(normal, ARM.over));
+  const cells = bodies.flatMap((part) => solidOf(part));
+  const isFree = (at: Vec, radius: number, near: readonly Cell[]) =>
+    near.every((cell) => leastFrom(at, cell) >= radius);
+  if (isFree(add(hand, times(normal, ARM.shoulder)), ARM.shoulder, cells)) return true;
+  const near = cells.filter((cell) => leastFrom(hand, cell) < ARM.long + ARM.shoulder);
+  return waysOut(points, normal).some((way) => {
+    for (let far = 0; far <= ARM.long; far += ARM.each) {
+      const at = add(hand, times(way, far));
+      // The hand itself lies flat: what it works on is not in its way.
+      if (far > ARM.each && !isFree(at, ARM.radius, near)) return false;
+      if (isFree(at, ARM.shoulder, near)) return true;
+    }
+    return false;
+  });
 }
 
 /** Places on a flat convex polygon, evenly over it. */

@@ -1,4 +1,14 @@
-import { set, SURFACES, type Change, type Coat, type Colour, type Job, type Piece, type Recipe } from '../job';
+import {
+  set,
+  type Change,
+  type Coat,
+  type Colour,
+  type Finish,
+  type Job,
+  type Piece,
+  type Recipe,
+  type SurfaceKey,
+} from '../job';
 import type { Tone } from '../stock';
 import { COATS } from './products';
 
@@ -111,6 +121,27 @@ function newId({ recipes }: Pick<Job, 'recipes'>): string {
   return `own-${at}`;
 }
 
+/** Surfaces of a piece that take a recipe, and how. */
+const takersOf = ({ on }: Pick<Finish, 'on'>, recipe: string) =>
+  (Object.entries(on) as [SurfaceKey, NonNullable<Finish['on'][SurfaceKey]>][]).filter(
+    ([, taken]) => taken.recipe === recipe,
+  );
+
+/**
+ * Changes that let a recipe that was tried win over the one that surfaces take: they take it, in as many coats as it
+ * says. The other is kept as one that lost, and why.
+ */
+export const wins = (
+  { id: piece, finish }: Pick<Piece, 'id' | 'finish'>,
+  winner: string,
+  over: string,
+  why: string,
+): readonly Change[] => [
+  ...takersOf(finish, over).map(([surface]) => set(piece, ['finish', 'on', surface], { recipe: winner, coats: null })),
+  set(piece, ['finish', 'tries', winner], undefined),
+  set(piece, ['finish', 'tries', over], { id: over, lost: true, why }),
+];
+
 /**
  * Changes that make a recipe another. One of the job's own is changed for all that use it; one that is ready is copied,
  * and the surfaces of the piece that take it take the copy.
@@ -126,9 +157,11 @@ export function recipeChanges(
   const id = newId(job);
   return [
     set(null, ['recipes', id], { ...recipe, name: `${recipe.name}, own`, ...next, id }),
-    ...SURFACES.flatMap((surface) => {
-      const on = finish.on[surface];
-      return on?.recipe === recipe.id ? [set(piece, ['finish', 'on', surface], { ...on, recipe: id })] : [];
-    }),
+    ...takersOf(finish, recipe.id).map(([surface, on]) => set(piece, ['finish', 'on', surface], { ...on, recipe: id })),
+    ...finish.tries.flatMap(({ id: tried, ...rest }) =>
+      tried === recipe.id
+        ? [set(piece, ['finish', 'tries', tried], undefined), set(piece, ['finish', 'tries', id], { ...rest, id })]
+        : [],
+    ),
   ];
 }

@@ -2,10 +2,10 @@ import { first, last } from '../lists';
 import type { Job, Piece } from '../job';
 import { middleOfParts } from '../joinery';
 import { weightOf, type PieceModel } from '../piece';
-import { say, type Phrase } from '../words';
-import { operation, type Does, type Operation } from '../work';
+import { listOf, say, type Phrase } from '../words';
+import { operation, tagList, type Does, type Operation } from '../work';
 import {
-  FILL,
+  caulking,
   filling,
   layerOperation,
   masking,
@@ -15,10 +15,20 @@ import {
   stripping,
   whereOf,
   type Bench,
+  type Pass,
   type Share,
 } from './operations';
 import { reachesOf, type OpenFace, type Touch } from './patches';
-import { coatedTogether, flatteningTakes, isCoated, type FinishPlan, type Treated } from './plan-finish';
+import {
+  coatedTogether,
+  fitsLate,
+  flatteningTakes,
+  isCoated,
+  showsEnds,
+  touchedUp,
+  type FinishPlan,
+  type Treated,
+} from './plan-finish';
 import { COATS } from './products';
 import { extentOf, lacking, type Coating } from './treatments';
 
@@ -40,13 +50,15 @@ export type FinishingWork = {
   readonly closes: ReadonlySet<string>;
   /** Boards of a glued top: it is left a day, then flattened. */
   readonly flatten: readonly FinishingStep[];
+  /** It is flattened before it is joined to anything: a planer takes nothing that stands. */
+  readonly flattenAlone: boolean;
   readonly main: readonly FinishingStep[];
   /** Once all is coated and stands. */
   readonly last: readonly FinishingStep[];
 };
 
 /** Minutes a square foot to flatten a glued top, and to rub one down. */
-const FLATTEN = { sander: 4, 'belt sander': 3.5, 'hand plane': 5 } as const;
+const FLATTEN = { sander: 4, 'belt sander': 3.5, 'hand plane': 5, planer: 1.5 } as const;
 const RUB = 0.15;
 /** Minutes that filler dries, paint is off, dust settles in before a brushed coat. */
 const [FILLER_DRIES, STRIPPED_DRIES, DUST] = [120, 1440, 720] as const;
@@ -81,8 +93,8 @@ function titleOf(layers: readonly Coating[], round: number, rounds: number): Phr
 function rounds(
   shares: readonly Share[],
   bench: Bench,
-  about: string,
-  before: (coated: readonly Share[]) => readonly Operation[],
+  pass: Pass,
+  before: (coated: readonly Share[]) => readonly Operation[] = () => [],
 ): readonly FinishingStep[] {
   const groups = coatedTogether(shares.filter(({ extent }) => extent.area > 0)).map((group) => ({
     group,
@@ -99,7 +111,7 @@ function rounds(
       more ? last(layers).hours : Math.max(last(layers).hours, last(layers).facts.handled),
     );
     return step(
-      `${about}coat-${at + 1}`,
+      `${pass.about.replace('.', '-')}coat-${at + 1}`,
       titleOf(
         now.flatMap(({ layers }) => layers),
         at + 1,
@@ -107,7 +119,7 @@ function rounds(
       ),
       [
         ...(at === 0 ? before(groups.flatMap(({ group }) => group)) : []),
-        ...now.flatMap(({ group, layers }) => layers.map((layer) => layerOperation(layer, group, bench, about))),
+        ...now.flatMap(({ group, layers }) => layers.map((layer) => layerOperation(layer, group, bench, pass))),
       ],
       Math.round(60 * Math.max(0, ...due)),
     );
@@ -147,12 +159,15 @@ function flattening(bench: Bench, model: Pick<PieceModel, 'parts'>): readonly Fi
     kind: 'flatten',
     by,
     proud,
-    left: thick - proud,
+    // A planer takes it off both faces: it needs one that is flat to lie on.
+    left: thick - (by === 'planer' ? 2 : 1) * proud,
     takes: lacking(flatteningTakes(piece, plan), shop),
   };
   return [
     step('flatten', say`Flatten the top`, [
-      operation(bench, 'top', does, parts, area * FLATTEN[by], { tool: by === 'sander' ? 'sander' : null }),
+      operation(bench, 'top', does, parts, area * FLATTEN[by], {
+        tool: by === 'sander' || by === 'planer' ? by : null,
+      }),
     ]),
   ];
 }
@@ -180,28 +195,12 @@ function curing(shares: readonly Share[], bench: Bench): readonly FinishingStep[
           ),
         ];
   };
-  const heads =
-    bench.piece.finish.when === 'parts' && bench.plan.heads > 0
-      ? [
-          filling(bench, coated, bench.plan.heads, false),
-          operation(
-            bench,
-            'touch-up',
-            {
-              kind: 'heed',
-              says: say`Touch up what was filled with the same finish, with a small brush, a coat a day.`,
-            },
-            partsOf(coated),
-            bench.plan.heads * FILL,
-          ),
-        ]
-      : [];
   return [
+    ...touchingUp(coated, bench),
     step(
       'cure',
       say`Rub it smooth and let it harden`,
       [
-        ...heads,
         ...rub(true, rubbed),
         ...rub(false, smooth),
         operation(bench, 'cure', { kind: 'cure', use, cured }, partsOf(coated), 5),
@@ -209,6 +208,37 @@ function curing(shares: readonly Share[], bench: Bench): readonly FinishingStep[
       Math.max(0, Math.round(60 * (use - handled))),
     ),
   ];
+}
+
+/** What was filled once the parts were joined, and what was cut of them then, in all the coats of the rest. */
+function touchingUp(coated: readonly Share[], bench: Bench): readonly FinishingStep[] {
+  const { plan } = bench;
+  if (plan.touchUp === 0) return [];
+  const fits = fitsLate(plan.worked).filter((part) => showsEnds(part, plan.patches));
+  const where = listOf([
+    ...(plan.heads > 0 ? [say`the heads that were filled`] : []),
+    ...(fits.length > 0 ? [say`the cut ends of ${tagList(fits.map(({ tag }) => tag))}`] : []),
+  ]);
+  const spots = coated.map((share): Share => {
+    const spot = touchedUp(share, plan);
+    return { ...spot, hand: spot.extent.area };
+  });
+  return [
+    ...(plan.heads > 0
+      ? [step('heads', say`Fill the heads`, [filling(bench, coated, plan.heads, false)], FILLER_DRIES)]
+      : []),
+    ...rounds(spots, bench, { about: 'touch.', where: say`${where} alone, with a small brush` }).map((one) => ({
+      ...one,
+      title: say`${one.title}, where it was ${plan.heads > 0 ? 'filled' : 'cut'}`,
+    })),
+  ];
+}
+
+/** Parts that are coated before they are cut to fit: nothing is cut off them before. */
+function leftLong(bench: Bench): readonly Operation[] {
+  const fits = fitsLate(bench.plan.worked);
+  const says = say`${tagList(fits.map(({ tag }) => tag))} ${fits.length === 1 ? 'is' : 'are'} cut to fit later: coat ${fits.length === 1 ? 'it' : 'them'} as long as ${fits.length === 1 ? 'it is' : 'they are'}. Saw through the coat with tape over the line, then it does not chip.`;
+  return fits.length === 0 ? [] : [operation(bench, 'long', { kind: 'heed', says }, fits, 1)];
 }
 
 /** Parts that a touch closes with patches that nothing reaches after. */
@@ -226,8 +256,17 @@ export function finishingWork(
   { shop }: Pick<Job, 'shop'>,
 ): FinishingWork {
   const { when, old } = piece.finish;
-  const none: FinishingWork = { when, closing: [], closes: new Set(), flatten: [], main: [], last: [] };
+  const none: FinishingWork = {
+    when,
+    closing: [],
+    closes: new Set(),
+    flatten: [],
+    flattenAlone: false,
+    main: [],
+    last: [],
+  };
   if (plan.worked.length === 0) return none;
+  const { cracks } = piece.finish;
   const reaches = reachesOf(model);
   const reachOf = (patch: OpenFace) => reaches.get(patch) ?? { sander: 1, hand: 0, none: 0 };
   const pounds = model.parts.reduce((sum, part) => sum + weightOf(part), 0);
@@ -249,14 +288,15 @@ export function finishingWork(
     ...(sandedEarly.length > 0
       ? [step('closing-sand', say`Sand what can not be reached later`, sandedEarly, dustFor(early))]
       : []),
-    ...rounds(early, bench, 'closing.', () => []).map((one) => ({
+    ...rounds(early, bench, { about: 'closing.', where: null }).map((one) => ({
       ...one,
-      name: one.name.replace('closing.', 'closing-'),
       title: say`${one.title}, before it is closed in`,
     })),
   ];
   const closes = besides(plan.touches, new Set(partsOf(early).map(({ id }) => id)));
   const isCoatedAtAll = later.some(isCoated);
+  const heads = when === 'parts' ? 0 : plan.heads;
+  const isDryAtOnce = cracks === 'thin glue' && heads === 0;
   const sanded = sanding(later, bench, '');
   const samples = samplesFor(later, bench);
   const stripped = old === 'none' ? [] : [stripping(bench, old)];
@@ -265,22 +305,30 @@ export function finishingWork(
       ? [step('strip', say`Take off the old finish`, stripped, old === 'paint' ? STRIPPED_DRIES : 0)]
       : []),
     ...(isCoatedAtAll
-      ? [step('fill', say`Fill it`, [filling(bench, later, when === 'parts' ? 0 : plan.heads, true)], FILLER_DRIES)]
+      ? [step('fill', say`Fill it`, [filling(bench, later, heads, true)], isDryAtOnce ? 0 : FILLER_DRIES)]
       : []),
     ...(sanded.length + samples.length > 0
       ? [
           step(
             'sand',
             say`Sand it${samples.length > 0 ? ' and make samples' : ''}`,
-            [...sanded, ...samples],
+            [...sanded, ...samples, ...caulking(bench, later)],
             dustFor(later),
           ),
         ]
       : []),
-    ...rounds(later, bench, '', (coated) => [
-      ...(when === 'parts' ? masking(bench, 'glue', partsOf(coated)) : []),
+    ...rounds(later, bench, { about: '', where: null }, (coated) => [
+      ...(when === 'parts' ? [...masking(bench, 'glue', partsOf(coated)), ...leftLong(bench)] : []),
       ...masking(bench, 'colours', partsOf(coated)),
     ]),
   ];
-  return { when, closing, closes, flatten: flattening(bench, model), main, last: curing(later, bench) };
+  return {
+    when,
+    closing,
+    closes,
+    flatten: flattening(bench, model),
+    flattenAlone: piece.finish.flatten === 'planer',
+    main,
+    last: curing(later, bench),
+  };
 }

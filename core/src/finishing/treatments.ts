@@ -1,5 +1,15 @@
-import type { Coat, Colour, Job, Piece, Recipe, SurfaceName } from '../job';
-import { SURFACES } from '../job';
+import {
+  splitOff,
+  SURFACES,
+  surfaceOfKey,
+  type Coat,
+  type Colour,
+  type Finish,
+  type Job,
+  type Piece,
+  type Recipe,
+  type SurfaceKey,
+} from '../job';
 import { inTone, isSheet, type HardwareKind } from '../stock';
 import type { Take } from '../work';
 import type { OpenFace } from './patches';
@@ -20,22 +30,30 @@ export function extentOf(patches: readonly OpenFace[]): Spread {
   };
 }
 
-/** Surfaces that a piece has, in the usual order. */
-export const surfacesIn = (patches: readonly OpenFace[]): readonly SurfaceName[] =>
-  SURFACES.filter((surface) => patches.some((patch) => patch.surface === surface && !patch.closed));
+/** What a patch is treated with: all of its surface, or parts of its role by themselves where a person says so. */
+export function keyOf({ on }: Pick<Finish, 'on'>, { surface, part }: Pick<OpenFace, 'surface' | 'part'>): SurfaceKey {
+  const own = splitOff(surface, part.role);
+  return on[own] ? own : surface;
+}
+
+/** Surfaces that a piece has, in the usual order; what is treated by itself after the rest of its own. */
+export function surfacesIn(finish: Pick<Finish, 'on'>, patches: readonly OpenFace[]): readonly SurfaceKey[] {
+  const keys = new Set(patches.flatMap((patch) => (patch.closed ? [] : [keyOf(finish, patch)])));
+  return SURFACES.flatMap((name) => [...keys].filter((key) => surfaceOfKey(key).surface === name).sort());
+}
 
 /** Surfaces that take one recipe in as many coats: they are worked together. */
 export type Treatment = {
   readonly recipe: Recipe;
   readonly coats: number;
-  readonly surfaces: readonly SurfaceName[];
+  readonly surfaces: readonly SurfaceKey[];
 };
 
 /** Who takes what: surfaces of one recipe and as many coats together; what is left bare is in none. */
 export function treatmentsOf(
   { finish }: Pick<Piece, 'finish'>,
   job: Pick<Job, 'recipes'>,
-  surfaces: readonly SurfaceName[],
+  surfaces: readonly SurfaceKey[],
 ): readonly Treatment[] {
   const found = new Map<string, Treatment>();
   for (const surface of surfaces) {
@@ -197,6 +215,8 @@ const KIT_OF: Readonly<Partial<Record<HardwareKind, Job['shop']['kit'][number]>>
   tape: 'tape',
   cartridge: 'respirator',
   filler: 'filler',
+  'thin-glue': 'thin glue',
+  caulk: 'caulk',
 };
 
 /** Things of which one does for a sitting, whatever it covers. */

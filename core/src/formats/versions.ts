@@ -1,5 +1,4 @@
 import { inches, PER_FOOT } from '../length';
-import { KIT } from '../job';
 import { SAMPLE_YARD, TONES, type HardwareKind } from '../stock';
 
 type Loose = Readonly<Record<string, unknown>>;
@@ -190,6 +189,8 @@ function yardTo7(input: unknown): unknown {
   );
   return { ...yard, hardware: [...kept, ...inColours, ...added] };
 }
+/** What a shop could say is there in version 7. */
+const KIT_7 = ['brushes', 'rollers', 'rags', 'gloves', 'tape', 'respirator', 'filler'] as const;
 const COLOURED = ['oil stain', 'water stain', 'enamel'];
 const NEW_KINDS: readonly HardwareKind[] = [
   'disc',
@@ -207,6 +208,34 @@ const NEW_KINDS: readonly HardwareKind[] = [
   'finish',
 ];
 
+/** Knots and cracks were filled, no recipes tried beside those taken, up to version 7. */
+function finishTo8(input: unknown): unknown {
+  const piece = record(input);
+  return typeof piece.finish === 'object' && piece.finish !== null
+    ? { ...piece, finish: { cracks: 'filler', tries: [], ...piece.finish } }
+    : input;
+}
+
+/** Nothing was sold for cracks and seams but filler up to version 7. */
+function yardTo8(input: unknown): unknown {
+  const yard = record(input);
+  if (!Array.isArray(yard.hardware) || yard.hardware.some((row) => CRACK_KINDS.includes(record(row).kind as never)))
+    return input;
+  const rows: readonly unknown[] = yard.hardware;
+  const names = new Set(rows.map((row) => record(row).id));
+  const added = SAMPLE_YARD.hardware.filter(({ id, kind }) => CRACK_KINDS.includes(kind) && !names.has(id));
+  return { ...yard, hardware: [...rows, ...added] };
+}
+const CRACK_KINDS: readonly HardwareKind[] = ['thin-glue', 'caulk'];
+
+/** What older plans did not count is taken to be there. */
+function shopTo8(input: unknown): unknown {
+  const shop = record(input);
+  return typeof input === 'object' && input !== null
+    ? { ...shop, kit: [...(Array.isArray(shop.kit) ? (shop.kit as readonly unknown[]) : []), 'thin glue', 'caulk'] }
+    : input;
+}
+
 /** From each version since what happened stands in a ledger to the next. */
 const LATER: readonly ((job: Loose) => Loose)[] = [
   (job) => ({ ...job, pieces: Array.isArray(job.pieces) ? job.pieces.map(pieceTo6) : job.pieces }),
@@ -216,7 +245,14 @@ const LATER: readonly ((job: Loose) => Loose)[] = [
     yard: yardTo7(job.yard),
     ...(Array.isArray(job.alsoAt) ? { alsoAt: job.alsoAt.map(yardTo7) } : {}),
     // What older plans did not count is taken to be there.
-    ...(typeof job.shop === 'object' ? { shop: { ...job.shop, kit: KIT } } : {}),
+    ...(typeof job.shop === 'object' ? { shop: { ...job.shop, kit: KIT_7 } } : {}),
+  }),
+  (job) => ({
+    ...job,
+    pieces: Array.isArray(job.pieces) ? job.pieces.map(finishTo8) : job.pieces,
+    yard: yardTo8(job.yard),
+    ...(Array.isArray(job.alsoAt) ? { alsoAt: job.alsoAt.map(yardTo8) } : {}),
+    shop: shopTo8(job.shop),
   }),
 ];
 
@@ -241,5 +277,5 @@ export const upgraded = (input: unknown, version: number): unknown =>
   version >= MARKED ? input : STEPS.slice(version - 1).reduce((job, step) => step(job), record(input));
 
 /** A price list or a shop kept by itself carries no version: what it is like tells. */
-export const upgradedYard = (input: unknown): unknown => yardTo7(yardTo3(yardTo2(input)));
+export const upgradedYard = (input: unknown): unknown => yardTo8(yardTo7(yardTo3(yardTo2(input))));
 export const upgradedShop = shopTo3;

@@ -81,6 +81,7 @@ export const FINDINGS = {
   'fine-stain': 'sanded so fine that it takes little colour',
   uneven: 'a top whose two faces are coated unlike',
   'indoor-coat': 'a coat that the weather takes off',
+  'no-planer': 'a top to be flattened in a planer that is not there, or is too narrow',
   unlike: 'surfaces of one colour that were sanded unlike',
   'oil-under': 'an oil stain under a coat of water: the wait it needs',
   'in-the-room-finish': 'what can not be carried whole is sanded and coated in the room',

@@ -1,6 +1,7 @@
 import * as v from 'valibot';
 import { TONES } from '../stock';
-import { id, name, oneOf, text, whole, type Fixed } from './fields';
+import { id, name, oneOf, text, unique, whole, type Fixed } from './fields';
+import { ROLES, type Role } from './roles';
 
 /**
  * What is sanded, coloured and coated. A recipe is written once and kept in the job; a piece says which of its surfaces
@@ -10,6 +11,19 @@ import { id, name, oneOf, text, whole, type Fixed } from './fields';
 /** What of a piece is treated alike: what is seen and touched, each by itself. */
 export const SURFACES = ['top', 'edges', 'underside', 'fronts', 'base', 'inside', 'back'] as const;
 export type SurfaceName = (typeof SURFACES)[number];
+
+/** A surface, or what parts of one role have of it where that is treated by itself: `base/leg`. */
+export type SurfaceKey = SurfaceName | `${SurfaceName}/${Role}`;
+export const splitOff = (surface: SurfaceName, role: Role): SurfaceKey => `${surface}/${role}`;
+const KEYS: readonly SurfaceKey[] = SURFACES.flatMap((surface): readonly SurfaceKey[] => [
+  surface,
+  ...ROLES.map((role) => splitOff(surface, role)),
+]);
+/** The surface that a key is of, and the role where it is only that of some parts. */
+export function surfaceOfKey(key: SurfaceKey): { readonly surface: SurfaceName; readonly role: Role | null } {
+  const [surface, role] = key.split('/') as [SurfaceName, Role | undefined];
+  return { surface, role: role ?? null };
+}
 
 /** Grits that a surface may be sanded to; 0 leaves sanding out. */
 export const SAND_TO = [0, 80, 120, 150, 180, 220, 320, 400] as const;
@@ -67,9 +81,20 @@ export const FinishSchema = v.object({
   /** What is on the wood already, of what was found. */
   old: oneOf(['none', 'clear', 'paint']),
   /** What levels the boards of a glued top. */
-  flatten: oneOf(['sander', 'belt sander', 'hand plane']),
+  flatten: oneOf(['sander', 'belt sander', 'hand plane', 'planer']),
+  /** What loose knots and cracks are set fast with. */
+  cracks: oneOf(['filler', 'thin glue', 'sawdust']),
   /** By surface its recipe, and how many coats where that is not what the recipe says. What is left out stays bare. */
-  on: v.record(oneOf(SURFACES), v.object({ recipe: id, coats: v.nullable(whole(0, 12)) })),
+  on: v.record(
+    v.picklist(KEYS, `must be one of ${SURFACES.join(', ')}, or that of one role of part, as base/leg`),
+    v.object({ recipe: id, coats: v.nullable(whole(0, 12)) }),
+  ),
+  /** Recipes that are tried on an offcut beside those it takes, by their ids; whether they lost, and why. */
+  tries: v.pipe(
+    v.array(v.object({ id, lost: v.boolean('must be true or false'), why: text(200) })),
+    v.maxLength(12, 'must be at most 12 recipes'),
+    unique('a recipe is tried twice'),
+  ),
 });
 
 export type Recipe = Fixed<v.InferOutput<typeof RecipeSchema>>;
@@ -79,7 +104,14 @@ export type Coat = Exclude<Recipe['coat'], 'none'>;
 export type Finish = Fixed<v.InferOutput<typeof FinishSchema>>;
 
 /** Nothing is sanded or coated. */
-export const UNFINISHED: Finish = { when: 'assembled', old: 'none', flatten: 'sander', on: {} };
+export const UNFINISHED: Finish = {
+  when: 'assembled',
+  old: 'none',
+  flatten: 'sander',
+  cracks: 'filler',
+  on: {},
+  tries: [],
+};
 
 /** Surfaces of a top; the rest is seen less. */
 export const TOP_SURFACES: readonly SurfaceName[] = ['top', 'edges', 'underside'];
@@ -93,4 +125,14 @@ export const finishedWith = (top: string, rest: string = top): Finish => ({
 });
 
 /** What is there for finishing already, and need not be bought. */
-export const KIT = ['brushes', 'rollers', 'rags', 'gloves', 'tape', 'respirator', 'filler'] as const;
+export const KIT = [
+  'brushes',
+  'rollers',
+  'rags',
+  'gloves',
+  'tape',
+  'respirator',
+  'filler',
+  'thin glue',
+  'caulk',
+] as const;

@@ -3,6 +3,7 @@
  * Used by every later room; the only thing that is saved.
  */
 export * from './tools';
+export * from './roles';
 export * from './ledger';
 export * from './finish';
 export * from './schema';

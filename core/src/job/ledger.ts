@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { HARDWARE_KINDS, type HardwareKind } from '../stock';
+import { HARDWARE_KINDS, POURED, type HardwareKind } from '../stock';
 import { cents, id, length, material, name, size, tag, text, unique, whole, type Fixed } from './fields';
 
 /** Sides of a part. */
@@ -60,6 +60,20 @@ export const OnHandSchema = v.object({
   note: text(200),
 });
 export type OnHand = Fixed<v.InferOutput<typeof OnHandSchema>>;
+
+/** What is left in a can, a bottle or a tube. */
+export const CanSchema = v.object({
+  id,
+  kind: v.picklist(POURED, `must be one of ${POURED.join(', ')}`),
+  /** The product, as it is sold: `oil stain dark brown`. */
+  size: text(40),
+  /** Fluid ounces. */
+  ounces: whole(1, 10_000),
+  /** The day it was opened or put away; null where nobody knows. */
+  since: v.nullable(v.pipe(v.string('must be text'), v.regex(/^\d{4}-\d{2}-\d{2}$/, 'must be like 2026-11-28'))),
+  note: text(200),
+});
+export type Can = Fixed<v.InferOutput<typeof CanSchema>>;
 
 /** What a thing that is owned goes by: a purchase, `hand.` and a row on hand with a number, or a piece of either. */
 const body = v.pipe(text(200), v.nonEmpty('must name a board'));
@@ -145,6 +159,10 @@ const EntrySchema = v.variant(
     v.object({ ...common, what: v.literal('racked'), of: body, row: id }),
     /** Taken from the rack: on hand for this job since. */
     v.object({ ...common, what: v.literal('fetched'), hand: OnHandSchema }),
+    /** What was left in a can, put on the rack. */
+    v.object({ ...common, what: v.literal('can racked'), can: CanSchema }),
+    /** A can from the rack, or there already: used before one is bought. */
+    v.object({ ...common, what: v.literal('can fetched'), can: CanSchema }),
     /** One side of a part as built; the plan follows it, and what is cut already stays. Those told last hold. */
     v.object({
       ...common,

@@ -1,10 +1,17 @@
 import * as v from 'valibot';
 import type { Stocked } from '../stock';
+import type { SurfaceKey } from './finish';
 import { JobSchema, PieceSchema } from './schema';
 
 type Named = { readonly id: string } | { readonly tag: string };
-/** Whether fields are known by more names than the compiler can take one by one: any text, every board and sheet. */
-type IsRecord<T> = string extends keyof T ? true : Stocked extends keyof T ? true : false;
+/** Whether fields go by more names than the compiler can take one by one: any text, every board, every surface. */
+type IsRecord<T> = string extends keyof T
+  ? true
+  : Stocked extends keyof T
+    ? true
+    : SurfaceKey extends keyof T
+      ? true
+      : false;
 type Inside<T, Key> = readonly [Key] | readonly [Key, ...PathIn<NonNullable<T>>];
 
 /** All ways to a value in `T`: names of fields, keys of records, ids of rows, words of lists. */

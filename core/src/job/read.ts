@@ -1,6 +1,6 @@
 import { nth } from '../lists';
 import * as v from 'valibot';
-import { OnHandSchema, type OnHand } from './ledger';
+import { CanSchema, OnHandSchema, type Can, type OnHand } from './ledger';
 
 /** One thing wrong with input: where, in words, and what would be right. */
 export type FieldError = { readonly field: string; readonly message: string };
@@ -58,6 +58,7 @@ export function isDay(text: string): boolean {
 /** The rack: what lies there for any job to use. */
 const RackSchema = v.object({
   pieces: v.pipe(v.array(OnHandSchema), v.maxLength(300, 'must be at most 300 rows')),
+  cans: v.optional(v.pipe(v.array(CanSchema), v.maxLength(300, 'must be at most 300 rows')), []),
 });
-export type Rack = { readonly pieces: readonly OnHand[] };
+export type Rack = { readonly pieces: readonly OnHand[]; readonly cans: readonly Can[] };
 export const readRack = (input: unknown): ReadResult<Rack> => read<Rack>(RackSchema, input, 'rack');

@@ -8,7 +8,7 @@ import { FinishSchema, KIT, RecipeSchema, UNFINISHED } from './finish';
 import { LaidSchema, LedgerSchema } from './ledger';
 
 /**
- * The job file, `sill-plan/job@7`: everything a person stated, and nothing that is computed. Checked once, at the
+ * The job file, `sill-plan/job@8`: everything a person stated, and nothing that is computed. Checked once, at the
  * border (HTTP body, file import, command line). Lengths are integers of 1/320 mm, money is cents.
  */
 
@@ -212,7 +212,7 @@ export const ShopSchema = v.object({
   hours: whole(1, 16),
 });
 
-export const JOB_FORMAT = 'sill-plan/job@7';
+export const JOB_FORMAT = 'sill-plan/job@8';
 
 export const JobSchema = v.object({
   format: v.literal(JOB_FORMAT, `must be ${JOB_FORMAT}`),

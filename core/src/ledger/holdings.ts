@@ -1,4 +1,4 @@
-import type { Entry, EntryOf, Job, OnHand } from '../job';
+import type { Can, Entry, EntryOf, Job, OnHand } from '../job';
 import type { Length } from '../length';
 import type { Stocked } from '../stock';
 
@@ -38,6 +38,9 @@ export type Holdings = {
   readonly hands: ReadonlyMap<string, OnHand>;
   /** Boxes bought and not taken back. */
   readonly boxes: readonly EntryOf<'box'>[];
+  /** What is left in cans from the rack or there already, and what this job left over and put there. */
+  readonly cans: readonly Can[];
+  readonly cansRacked: readonly Can[];
   /** Boards looked at and put back, by offer. */
   readonly rejected: ReadonlyMap<string, number>;
   /** Steps that are done, by their ids. */
@@ -89,6 +92,8 @@ type Books = {
   readonly bodies: Map<string, Body>;
   readonly hands: Map<string, OnHand>;
   readonly boxes: Map<string, EntryOf<'box'>>;
+  readonly cans: Can[];
+  readonly cansRacked: Can[];
   readonly rejected: Map<string, number>;
   readonly done: Map<string, EntryOf<'done'>>;
   readonly faults: Misentry[];
@@ -187,6 +192,13 @@ function take(books: Books, entry: Entry): Misentry['why'] | null {
     case 'box':
       boxes.set(entry.id, entry);
       return null;
+    case 'can racked':
+      books.cansRacked.push(entry.can);
+      return null;
+    case 'can fetched':
+      if (books.cans.some(({ id }) => id === entry.can.id)) return 'told before';
+      books.cans.push(entry.can);
+      return null;
     case 'rejected':
       rejected.set(entry.offer, (rejected.get(entry.offer) ?? 0) + 1);
       return null;
@@ -221,7 +233,8 @@ export function holdingsOf({ ledger }: Pick<Job, 'ledger'>): Holdings {
   const before = known.get(ledger);
   if (before) return before;
   const books: Books = {
-    ...{ bodies: new Map(), hands: new Map(), boxes: new Map(), rejected: new Map(), done: new Map(), faults: [] },
+    ...{ bodies: new Map(), hands: new Map(), boxes: new Map(), rejected: new Map(), done: new Map() },
+    ...{ cans: [], cansRacked: [], faults: [] },
   };
   for (const entry of standingEntries(ledger)) {
     const why = take(books, entry);

@@ -36,6 +36,8 @@ const TOLD: Readonly<Record<Entry['what'], string>> = {
   gone: 'Something given away',
   racked: 'A move to the rack',
   fetched: 'A move from the rack',
+  'can racked': 'A can to the rack',
+  'can fetched': 'A can from the rack',
   measured: 'A measured size',
   fitted: 'A part cut to fit',
   diagonal: 'A diagonal',

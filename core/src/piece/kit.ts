@@ -22,6 +22,7 @@ import {
   type Plane,
   type Vec,
 } from '../solid';
+import type { Role } from '../job';
 import { EXTERIOR, stocked, type HardwareNeed, type Material } from '../stock';
 import type { Phrase } from '../words';
 import type { Axis, Box, Point } from './geometry';
@@ -36,7 +37,6 @@ import {
   type JointKind,
   type Motion,
   type Part,
-  type Role,
 } from './part';
 import { cornersOf, cutSolidOf, rawSolidOf, solidOf, tan } from './shape';
 

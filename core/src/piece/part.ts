@@ -1,25 +1,8 @@
+import type { Role } from '../job';
 import type { Length } from '../length';
 import type { Frame, Outline } from '../solid';
 import type { HardwareKind, Material } from '../stock';
 import type { Phrase } from '../words';
-
-export type Role =
-  | 'top'
-  | 'leg'
-  | 'apron'
-  | 'support'
-  | 'rail'
-  | 'stretcher'
-  | 'brace'
-  | 'foot'
-  | 'shelf'
-  | 'side'
-  | 'back'
-  | 'door'
-  | 'drawer'
-  | 'edging'
-  | 'runner'
-  | 'loose';
 
 /**
  * How an end is cut, degrees from square. `mitre` slants across the face, `bevel` through the thickness: with y from

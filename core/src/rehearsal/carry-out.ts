@@ -93,6 +93,7 @@ export function carryOut(bench: RehearsalBench, op: Operation): void {
       return lifted(bench, op, all);
     }
     case 'coat':
+    case 'sample':
     case 'sand':
     case 'flatten':
     case 'fill':

@@ -31,6 +31,8 @@ export const HARDWARE = {
   paper: 'sanding sheets',
   belt: 'sander belts',
   filler: 'filler',
+  'thin-glue': 'thin instant glue with activator',
+  caulk: 'paintable caulk',
   brush: 'brushes',
   roller: 'roller covers',
   rag: 'lint-free rags',
@@ -84,9 +86,10 @@ export type HardwareNeed = {
   readonly price?: number;
 };
 
-/** Whether it is told in fluid ounces, and sold in bottles and cans. */
-export const isPoured = (kind: HardwareKind): boolean =>
-  kind === 'glue' || kind === 'stain' || kind === 'finish' || kind === 'filler';
+/** What is told in fluid ounces, and sold in bottles, cans and tubes. */
+export const POURED = ['glue', 'thin-glue', 'stain', 'finish', 'filler', 'caulk'] as const;
+export const isPoured = (kind: HardwareKind): kind is (typeof POURED)[number] =>
+  (POURED as readonly HardwareKind[]).includes(kind);
 
 export const hardwareName = (kind: HardwareKind, size: string): string =>
   kind === 'pocket-screw'

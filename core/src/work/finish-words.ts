@@ -1,3 +1,4 @@
+import { inches } from '../length';
 import { first } from '../lists';
 import { dim, listOf, say, strong, type Phrase } from '../words';
 import type { Operation, OperationOf } from './operation';
@@ -68,28 +69,68 @@ const FLATTENED = {
   sander: 'with the sander and 60, across the grain first, then along it',
   'belt sander': 'with the belt sander and a belt of 60, aslant to the grain, then along it, never still',
   'hand plane': 'with a sharp plane, aslant across the joints, then along the grain',
+  planer: 'in the planer, its flatter face down',
 } as const;
 
-function fill({ heads, knots, product }: OperationOf<'fill'>): Phrase {
+function flatten({ by, proud, left }: OperationOf<'flatten'>): Phrase {
+  const until =
+    by === 'planer'
+      ? say`Chalk it over and send it through, ${dim(PASS)} a pass at most, until no chalk is left; then turn it over for the other face. A scrap of its thickness right before it and one behind take the gouges of the rollers.`
+      : say`Chalk it over and go on until no chalk is left; a straightedge rocks nowhere.`;
+  return say`Flatten the top ${FLATTENED[by]}: nine tops in ten come out of the clamps no more than ${dim(proud)} proud at a joint. ${until} About ${dim(left)} of its thickness is left.`;
+}
+/** What a pass of a planer takes from a wide top. */
+const PASS = inches(1 / 32);
+
+const SET_FAST = {
+  'thin glue':
+    'Run thin instant glue into loose knots and cracks until they take no more, then a puff of activator: hard in a minute. Glasses on, the window open; it glues skin. Where colour follows keep it off sound wood: it takes none.',
+  sawdust:
+    'Press sawdust of the same wood, stirred into glue, into knots, cracks and gaps with a knife; it dries two hours. Where colour follows it stays lighter.',
+} as const;
+
+function fill({ heads, knots, product, cracks, seams }: OperationOf<'fill'>): Phrase {
+  if (seams > 0)
+    return say`Draw a thin bead of paintable caulk along inside corners and seams, about ${strong(Math.ceil(seams))} ft, and smooth it with a wet finger. It dries two hours before paint, and is not sanded.`;
+  const isFilled = knots && cracks === 'filler';
   const what = [
     ...(heads > 0 ? [say`${strong(heads)} ${heads === 1 ? 'head that shows' : 'heads that show'}`] : []),
-    ...(knots ? [say`knots, cracks and gaps`] : []),
+    ...(isFilled ? [say`knots, cracks and gaps`] : []),
   ];
-  const wide = product === 'stainable' && knots ? say`; sawdust of the same wood and glue where a gap is wide` : say``;
-  return say`Fill ${listOf(what)} with ${product} filler, a little proud${wide}. Thin fills dry ${strong(2)} hours, deep ones a night. Sand them level.`;
+  const wide =
+    product === 'stainable' && isFilled ? say`; sawdust of the same wood and glue where a gap is wide` : say``;
+  const filled =
+    what.length === 0
+      ? []
+      : [
+          say`Fill ${listOf(what)} with ${product} filler, a little proud${wide}. Thin fills dry ${strong(2)} hours, deep ones a night.`,
+        ];
+  const fast = knots && cracks !== 'filler' ? [say`${SET_FAST[cracks]}`] : [];
+  const level = say`Sand what was filled level.`;
+  return [...fast, ...filled, level].reduce((all, one) => say`${all} ${one}`);
+}
+
+function sample({ recipes, tried }: OperationOf<'sample'>): Phrase {
+  const named = (names: readonly string[]) => listOf(names.map((name) => say`“${name}”`));
+  const beside =
+    tried.length === 0
+      ? say``
+      : say` Beside ${recipes.length > 0 ? 'them' : 'each other'}, a line of tape between: ${named(tried)}.`;
+  const own = recipes.length > 0 ? say`: ${named(recipes)}` : say``;
+  return say`Make samples on offcuts of the same boards, sanded to the same grit${own}.${beside} Write on the back what is on them. Let them dry, choose, then go on.`;
 }
 
 /** The sentence of an operation that finishes a surface. */
 export function finishSentence(operation: Extract<Operation, { kind: Finishing }>): Phrase {
   switch (operation.kind) {
     case 'sample':
-      return say`Make samples on offcuts of the same boards, sanded to the same grit: ${listOf(operation.recipes.map((name) => say`“${name}”`))}. Write on the back what is on them. Let them dry, choose, then go on.`;
+      return sample(operation);
     case 'strip':
       return operation.what === 'clear'
         ? say`Take the old finish off ${operation.where} with ${strong(80)} until no shine is left; sanding dust of the same wood and glue fills its cracks.`
         : say`Old paint may hold lead: rub ${operation.where} with a test swab first, as its leaflet says. Where it turns red do not sand or scrape: have it stripped by someone with a licence. Else brush on stripper, let it work as its label says, lift it off with a dull scraper, wash, and let it dry a day.`;
     case 'flatten':
-      return say`Flatten the top ${FLATTENED[operation.by]}: its joints may stand up to ${dim(operation.proud)} proud. Chalk it over and go on until no chalk is left; a straightedge rocks nowhere. About ${dim(operation.left)} of its thickness is left.`;
+      return flatten(operation);
     case 'fill':
       return fill(operation);
     case 'sand':

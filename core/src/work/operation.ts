@@ -254,7 +254,13 @@ export type Does =
   | { readonly kind: 'measure'; readonly size: readonly [Length, Length, Length] }
   | { readonly kind: 'anchor' }
   /** Offcuts sanded and finished as the piece will be, one for each recipe. */
-  | { readonly kind: 'sample'; readonly recipes: readonly string[] }
+  | {
+      readonly kind: 'sample';
+      readonly recipes: readonly string[];
+      /** Those that the piece does not take yet. */
+      readonly tried: readonly string[];
+      readonly takes: readonly Take[];
+    }
   /** What is on the wood already comes off. */
   | {
       readonly kind: 'strip';
@@ -265,7 +271,7 @@ export type Does =
   /** Joints of a glued top made level: so much they may stand proud, so thick it is after. */
   | {
       readonly kind: 'flatten';
-      readonly by: 'sander' | 'belt sander' | 'hand plane';
+      readonly by: 'sander' | 'belt sander' | 'hand plane' | 'planer';
       readonly proud: Length;
       readonly left: Length;
       readonly takes: readonly Take[];
@@ -276,6 +282,10 @@ export type Does =
       readonly heads: number;
       readonly knots: boolean;
       readonly product: 'stainable' | 'paintable';
+      /** What sets loose knots and cracks fast. */
+      readonly cracks: 'filler' | 'thin glue' | 'sawdust';
+      /** Feet of seams that are caulked under paint: then nothing else is filled. */
+      readonly seams: number;
       readonly takes: readonly Take[];
     }
   /**

@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { nth, type Part, solidOf, type SurfaceName, type Vec } from '@sill/core';
+import { nth, type Part, solidOf, type SurfaceKey, type Vec } from '@sill/core';
 import { boundsOf, project, sideOf, type Screen, type View } from './iso';
 import { paintOrder } from './paint';
 import './SurfacePicture.css';
@@ -8,12 +8,12 @@ type Props = {
   readonly parts: readonly Part[];
   readonly view: View;
   /** Which surface a face of a part belongs to; null where it is none. */
-  readonly surfaceOf: (part: Part, normal: Vec) => SurfaceName | null;
+  readonly surfaceOf: (part: Part, normal: Vec) => SurfaceKey | null;
   /** How each surface looks; what is left out stands bare. */
-  readonly colours: Readonly<Partial<Record<SurfaceName, string>>>;
+  readonly colours: Readonly<Partial<Record<SurfaceKey, string>>>;
   /** The surface that stands out. */
-  readonly picked: SurfaceName | null;
-  readonly onPick: (surface: SurfaceName) => void;
+  readonly picked: SurfaceKey | null;
+  readonly onPick: (surface: SurfaceKey) => void;
   readonly label: string;
 };
 

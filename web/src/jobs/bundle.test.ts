@@ -14,7 +14,8 @@ const shown: Job = {
 const picture = new Uint8Array([0xff, 0xd8, 0xff, 1, 2, 3]);
 
 test('jobs, photos and the rack come out as they went in, also under one name', () => {
-  const rack = { pieces: [{ ...hand, photo: 'old-2' }] };
+  const can = { id: 'c1', kind: 'finish', size: 'enamel white', ounces: 12, since: '2026-11-01', note: '' } as const;
+  const rack = { pieces: [{ ...hand, photo: 'old-2' }], cans: [can] };
   expect(photosIn({ jobs: [shown, demo], rack })).toEqual(['old-1', 'old-2']);
   const there = unpacked(
     packed({

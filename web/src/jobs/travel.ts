@@ -1,7 +1,7 @@
-import { counted, type Job, type OnHand } from '@sill/core';
+import { counted, type Job, type Rack } from '@sill/core';
 import type { JobSummary } from '@sill/core/contract';
 import { ask, Refused } from '../platform/ask';
-import { RACK } from '../state/server';
+import { EMPTY_RACK, RACK } from '../state/server';
 import { ledgerWithPhotos, packed, photosIn, unpacked, withPhotos } from './bundle';
 
 /** The bytes of a picture; null where it is gone. */
@@ -15,7 +15,7 @@ const photo = (id: string): Promise<Uint8Array | null> =>
 export async function takeAlong(summaries: readonly JobSummary[], withRack: boolean): Promise<Uint8Array> {
   const jobs: Job[] = [];
   for (const { id } of summaries) jobs.push((await ask('job', { params: { id } })).job);
-  const rack = withRack ? ((await ask('racks', {})).find(({ id }) => id === RACK)?.value ?? { pieces: [] }) : null;
+  const rack = withRack ? ((await ask('racks', {})).find(({ id }) => id === RACK)?.value ?? EMPTY_RACK) : null;
   const photos = new Map<string, Uint8Array>();
   for (const id of photosIn({ jobs, rack })) {
     const bytes = await photo(id);
@@ -49,7 +49,7 @@ export async function takeIn(file: Blob): Promise<Arrived> {
     } catch (error) {
       problems.push(`${job.name}: ${(error as Error).message}`);
     }
-  const put = rack ? await putOnRack(withPhotos(rack.pieces, ids), problems) : 0;
+  const put = rack ? await putOnRack({ ...rack, pieces: withPhotos(rack.pieces, ids) }, problems) : 0;
   const says = [
     `${counted(made.length, 'job')} came in`,
     ...(ids.size > 0 ? [`with ${counted(ids.size, 'photo')}`] : []),
@@ -58,17 +58,21 @@ export async function takeIn(file: Blob): Promise<Arrived> {
   return { ids: made, says: `${says}.`, problems };
 }
 
-async function putOnRack(pieces: readonly OnHand[], problems: string[]): Promise<number> {
+async function putOnRack({ pieces, cans }: Rack, problems: string[]): Promise<number> {
   try {
     const there = (await ask('racks', {})).find(({ id }) => id === RACK);
-    const known = new Set(there?.value.pieces.map(({ id }) => id));
-    const fresh = pieces.filter(({ id }) => !known.has(id));
-    if (fresh.length > 0)
+    const { pieces: before, cans: cansBefore } = there?.value ?? EMPTY_RACK;
+    const known = new Set<string>([...before, ...cansBefore].map(({ id }) => id));
+    const [fresh, freshCans] = [pieces.filter(({ id }) => !known.has(id)), cans.filter(({ id }) => !known.has(id))];
+    if (fresh.length + freshCans.length > 0)
       await ask('saveRack', {
         params: { id: RACK },
-        body: { revision: there?.revision ?? 0, value: { pieces: [...(there?.value.pieces ?? []), ...fresh] } },
+        body: {
+          revision: there?.revision ?? 0,
+          value: { pieces: [...before, ...fresh], cans: [...cansBefore, ...freshCans] },
+        },
       });
-    return fresh.length;
+    return fresh.length + freshCans.length;
   } catch (error) {
     problems.push(`The rack is as it was: ${(error as Error).message}`);
     return 0;

@@ -19,7 +19,7 @@ export const sampleCards = ({ pieces, offcuts }: Plan): readonly SampleCard[] =>
   pieces.flatMap(({ piece, finishing }) => {
     const use = offcuts.find(({ jobs }) => jobs.some(({ kind, piece: of }) => kind === 'sample' && of === piece.id));
     const seen = new Set<string>();
-    return finishing.treatments.flatMap(({ recipe, sittings }): readonly SampleCard[] => {
+    return [...finishing.treatments, ...finishing.tries].flatMap(({ recipe, sittings }): readonly SampleCard[] => {
       if (sittings.length === 0 || seen.has(recipe.id)) return [];
       seen.add(recipe.id);
       return [

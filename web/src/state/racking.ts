@@ -1,11 +1,20 @@
 import { isAnyOf, type UnknownAction } from '@reduxjs/toolkit';
-import { asRow, holdingsOf, standingEntries, type Change, type Entry, type Job, type OnHand } from '@sill/core';
+import {
+  asRow,
+  holdingsOf,
+  standingEntries,
+  type Can,
+  type Change,
+  type Entry,
+  type Job,
+  type OnHand,
+} from '@sill/core';
 import { changed, redone, replaced, undone } from './bench';
-import { RACK, server } from './server';
+import { EMPTY_RACK, RACK, server } from './server';
 import { said } from './view';
 import type { Listen } from './root';
 
-type Moves = { readonly put: readonly OnHand[]; readonly take: readonly string[] };
+type Moves = { readonly put: readonly OnHand[]; readonly putCans: readonly Can[]; readonly take: readonly string[] };
 
 const rackedIn = (entries: readonly Entry[]): readonly string[] => [
   ...new Set(entries.flatMap((entry) => (entry.what === 'racked' ? [entry.row] : []))),
@@ -13,7 +22,10 @@ const rackedIn = (entries: readonly Entry[]): readonly string[] => [
 const fetchedIn = (entries: readonly Entry[]): readonly OnHand[] =>
   entries.flatMap((entry) => (entry.what === 'fetched' ? [entry.hand] : []));
 
-/** What is put on the rack from one job to another state of it, and which rows are taken: wood is in one place only. */
+const cansIn = (what: 'can racked' | 'can fetched', entries: readonly Entry[]): readonly Can[] =>
+  entries.flatMap((entry) => (entry.what === what ? [entry.can] : []));
+
+/** What is put on the rack from one job to another state of it, and which rows are taken: all is in one place only. */
 function movesBetween(before: Job, after: Job): Moves {
   const not = (one: Job, other: Job) => {
     const known = new Set(standingEntries(other.ledger).map(({ id }) => id));
@@ -31,7 +43,11 @@ function movesBetween(before: Job, after: Job): Moves {
   });
   return {
     put: [...racked, ...fetchedIn(gone)],
-    take: [...rackedIn(gone), ...fetchedIn(came).map(({ id }) => id)],
+    putCans: [...cansIn('can racked', came), ...cansIn('can fetched', gone)],
+    take: [
+      ...rackedIn(gone),
+      ...[...fetchedIn(came), ...cansIn('can racked', gone), ...cansIn('can fetched', came)].map(({ id }) => id),
+    ],
   };
 }
 
@@ -52,8 +68,8 @@ export function listenForRack(listen: Listen): void {
       const before = getOriginalState().bench.job;
       const after = getState().bench.job;
       if (isTakenBack || !before || !after || before === after) return;
-      const { put, take } = movesBetween(before, after);
-      if (put.length + take.length === 0) return;
+      const { put, putCans, take } = movesBetween(before, after);
+      if (put.length + putCans.length + take.length === 0) return;
       const back = (why: string) => {
         isTakenBack = true;
         dispatch(undone.match(action) ? redone() : undone());
@@ -62,11 +78,15 @@ export function listenForRack(listen: Listen): void {
       };
       try {
         const row = (await ask('racks', {})).find(({ id }) => id === RACK);
-        const there = row?.value.pieces ?? [];
-        if (take.some((id) => there.every((piece) => piece.id !== id)))
+        const there = row?.value ?? EMPTY_RACK;
+        if (take.some((id) => [...there.pieces, ...there.cans].every((piece) => piece.id !== id)))
           return back('Left as it was: it lies on the rack no more, another job has it.');
-        const pieces = [...there.filter(({ id }) => !take.includes(id)), ...put];
-        await ask('saveRack', { params: { id: RACK }, body: { revision: row?.revision ?? 0, value: { pieces } } });
+        const isLeft = ({ id }: { readonly id: string }) => !take.includes(id);
+        const value = {
+          pieces: [...there.pieces.filter(isLeft), ...put],
+          cans: [...there.cans.filter(isLeft), ...putCans],
+        };
+        await ask('saveRack', { params: { id: RACK }, body: { revision: row?.revision ?? 0, value } });
         dispatch(server.util.invalidateTags(['racks']));
       } catch (error) {
         back(`Left as it was: the rack can not be changed just now. ${error instanceof Error ? error.message : ''}`);

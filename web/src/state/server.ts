@@ -1,3 +1,4 @@
+import type { Rack } from '@sill/core';
 import { createApi, type BaseQueryFn } from '@reduxjs/toolkit/query/react';
 import {
   JOBS_PAGE,
@@ -12,6 +13,7 @@ import type { Edges } from './edges';
 
 /** The rack that all jobs share, and the shop that new ones start with. */
 export const RACK = 'rack';
+export const EMPTY_RACK: Rack = { pieces: [], cans: [] };
 export const USUAL_SHOP = 'usual';
 
 /** Why the server did not do it: `status` null where it could not be reached. */

@@ -82,6 +82,10 @@ export function entryWords(entry: Entry, telling: Telling): string {
       return `To the rack ${of(entry.of)}`;
     case 'fetched':
       return `From the rack ${printOnHand(entry.hand, units)}`;
+    case 'can racked':
+      return `To the rack ${entry.can.ounces} fl oz of ${hardwareName(entry.can.kind, entry.can.size)}`;
+    case 'can fetched':
+      return `From the rack ${entry.can.ounces} fl oz of ${hardwareName(entry.can.kind, entry.can.size)}`;
     case 'measured':
       return `Measured ${label(`${entry.piece}.${entry.tag}`)}: ${entry.side} ${printLength(entry.size, units)}${madeUp(entry)}`;
     case 'fitted':

@@ -1,6 +1,6 @@
 import { Button } from '@mui/material';
 import { useState } from 'react';
-import { sure, type SurfaceName } from '@sill/core';
+import { sure, surfaceOfKey, type SurfaceKey } from '@sill/core';
 import { useJob, usePieceFacts } from '../../state/hooks';
 import { StageHead } from '../shared/StageHead';
 import { Waiting } from '../shared/Waiting';
@@ -9,6 +9,7 @@ import { ShopAirDialog } from './ShopAirDialog';
 import { Sittings } from './Sittings';
 import { Strips } from './Strips';
 import { Surfaces } from './Surfaces';
+import { Tries } from './Tries';
 import { WhenDialog } from './WhenDialog';
 import { Wish } from './Wish';
 import './FinishStage.css';
@@ -25,7 +26,7 @@ export function FinishStage() {
 function Finish() {
   const facts = sure(usePieceFacts(), 'plan of the piece in view');
   const job = useJob();
-  const [picked, setPicked] = useState<SurfaceName | null>(null);
+  const [picked, setPicked] = useState<SurfaceKey | null>(null);
   const [open, setOpen] = useState<'when' | 'air' | null>(null);
   const { finishing, piece } = facts;
   const area = finishing.surfaces.reduce((sum, { extent }) => sum + extent.area, 0);
@@ -40,12 +41,13 @@ function Finish() {
         <Button onClick={() => setOpen('air')}>Shop air</Button>
       </StageHead>
       <div className="stack">
-        <Wish piece={piece} surfaces={finishing.surfaces.map(({ name }) => name)} />
+        <Wish piece={piece} surfaces={[...new Set(finishing.surfaces.map(({ name }) => surfaceOfKey(name).surface))]} />
         <Surfaces facts={facts} picked={picked} onPick={setPicked} />
         <Strips facts={facts} />
+        {finishing.treatments.length > 0 && <Tries facts={facts} />}
         <div className="finish-halves">
           <Sittings facts={facts} />
-          <Amounts />
+          <Amounts facts={facts} />
         </div>
         <p className="caution">
           Rags with oil in them catch fire by themselves: dry them flat outdoors, or drown them in a lidded tin. Air the

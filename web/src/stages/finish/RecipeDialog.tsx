@@ -1,4 +1,4 @@
-import { Button, Dialog, DialogActions, DialogContent, DialogTitle, MenuItem, TextField } from '@mui/material';
+import { Button, Dialog, DialogActions, DialogContent, DialogTitle } from '@mui/material';
 import { useState } from 'react';
 import {
   type Change,
@@ -15,6 +15,7 @@ import {
   UNDER,
 } from '@sill/core';
 import { NumberField } from '../../ui/NumberField';
+import { Pick } from '../../ui/Pick';
 import { TextLine } from '../../ui/TextLine';
 
 type Props = {
@@ -29,25 +30,6 @@ const BY: Readonly<Record<Recipe['by'], string>> = { brush: 'brush', wipe: 'rag'
 const NEW_COLOUR: Colour = { product: 'oil stain', mix: [{ tone: 'nut brown', parts: 1 }], leave: 10 };
 /** Colours one over another, and tones in one. */
 const [MOST_COLOURS, MOST_TONES] = [3, 4] as const;
-
-type PickProps<Value extends string | number> = {
-  readonly label: string;
-  readonly value: Value;
-  readonly options: readonly (readonly [Value, string])[];
-  readonly onChange: (value: Value) => void;
-};
-
-function Pick<Value extends string | number>({ label, value, options, onChange }: PickProps<Value>) {
-  return (
-    <TextField select label={label} value={value} onChange={({ target }) => onChange(target.value as unknown as Value)}>
-      {options.map(([key, words]) => (
-        <MenuItem key={key} value={key}>
-          {words}
-        </MenuItem>
-      ))}
-    </TextField>
-  );
-}
 
 const plain = <Name extends string>(names: readonly Name[]) => names.map((name) => [name, name] as const);
 

@@ -1,9 +1,10 @@
-import { MenuItem, TextField } from '@mui/material';
 import { Link } from 'react-router';
 import type { Finish, OperationKind, Plan } from '@sill/core';
 import { useChangePiece } from '../../state/hooks';
 import { useGo } from '../../state/useGo';
+import { Pick } from '../../ui/Pick';
 import { Words } from '../../words/Words';
+import { NoteFor } from '../shared/NoteFor';
 
 type Facts = Plan['pieces'][number];
 
@@ -29,6 +30,12 @@ const FLATTEN: readonly (readonly [Finish['flatten'], string])[] = [
   ['sander', 'sander'],
   ['belt sander', 'belt sander'],
   ['hand plane', 'hand plane'],
+  ['planer', 'planer, before it is joined'],
+];
+const CRACKS: readonly (readonly [Finish['cracks'], string])[] = [
+  ['filler', 'filler'],
+  ['thin glue', 'thin glue, hard at once'],
+  ['sawdust', 'sawdust and glue'],
 ];
 const OLD: readonly (readonly [Finish['old'], string])[] = [
   ['none', 'nothing'],
@@ -63,32 +70,27 @@ export function Sittings({ facts }: { readonly facts: Facts }) {
       </ol>
       <div className="row wrap">
         {isGlued && (
-          <TextField
-            select
-            label="Top flattened"
+          <Pick
+            label="Top flattened with"
             value={finish.flatten}
-            onChange={({ target }) => change(['finish', 'flatten'], target.value as Finish['flatten'])}
-          >
-            {FLATTEN.map(([value, words]) => (
-              <MenuItem key={value} value={value}>
-                {words}
-              </MenuItem>
-            ))}
-          </TextField>
+            options={FLATTEN}
+            onChange={(by) => change(['finish', 'flatten'], by)}
+          />
         )}
-        <TextField
-          select
+        <Pick
+          label="Knots and cracks"
+          value={finish.cracks}
+          options={CRACKS}
+          onChange={(cracks) => change(['finish', 'cracks'], cracks)}
+        />
+        <Pick
           label="On it already"
           value={finish.old}
-          onChange={({ target }) => change(['finish', 'old'], target.value as Finish['old'])}
-        >
-          {OLD.map(([value, words]) => (
-            <MenuItem key={value} value={value}>
-              {words}
-            </MenuItem>
-          ))}
-        </TextField>
+          options={OLD}
+          onChange={(old) => change(['finish', 'old'], old)}
+        />
       </div>
+      <NoteFor kind="no-planer" />
     </section>
   );
 }

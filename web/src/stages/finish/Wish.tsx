@@ -5,6 +5,8 @@ import {
   type Shade,
   SHADES,
   type Piece,
+  surfaceOfKey,
+  type SurfaceKey,
   type SurfaceName,
   TOP_SURFACES,
   type Wear,
@@ -49,8 +51,14 @@ export function Wish({ piece, surfaces }: { readonly piece: Piece; readonly surf
   }, [id, what, piece.id]);
   const wish = (shade: Shade, wear: Wear) => {
     last.current = { shade, wear };
-    change(
-      surfaces.filter(isFor).map((surface) => {
+    // What was split off its surface takes what all of that takes.
+    const split = (Object.keys(piece.finish.on) as SurfaceKey[]).filter((key) => {
+      const { surface, role } = surfaceOfKey(key);
+      return role !== null && isFor(surface);
+    });
+    change([
+      ...split.map((key) => set(piece.id, ['finish', 'on', key], undefined)),
+      ...surfaces.filter(isFor).map((surface) => {
         // What lies inside smells of oil for months: it is only sanded, but where rain comes in.
         const isBare = surface === 'inside' && wear !== 'outdoors';
         const recipe = isBare
@@ -58,7 +66,7 @@ export function Wish({ piece, surfaces }: { readonly piece: Piece; readonly surf
           : recipeFor(shade, wear, !TOP_SURFACES.includes(surface));
         return set(piece.id, ['finish', 'on', surface], { recipe, coats: null });
       }),
-    );
+    ]);
   };
   const wearNow = (): Wear => (last.current && last.current.wear !== 'bare' ? last.current.wear : 'wipeable');
   return (

@@ -7,7 +7,7 @@ import { about, useTell } from '../../state/useLedger';
 import { Dim, Text } from '../../words/Dim';
 import { useLabel } from '../../words/labels';
 import { cents } from '../../words/money';
-import { useRack } from './useRack';
+import { useRack } from '../../state/useRack';
 
 /** Long enough to be kept, and no strip: a foot, of a sheet both ways. */
 const isWorthKeeping = ({ material, length, width, piece }: Body): boolean =>

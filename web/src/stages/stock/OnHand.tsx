@@ -11,7 +11,7 @@ import { useErrand } from '../../state/useErrand';
 import { Dim, Text } from '../../words/Dim';
 import { runs, useLabel } from '../../words/labels';
 import { LeftOver } from './LeftOver';
-import { useRack } from './useRack';
+import { useRack } from '../../state/useRack';
 import './OnHand.css';
 
 const photoAddress = (id: string): string => addressOf(ROUTES.photo, { params: { id } });

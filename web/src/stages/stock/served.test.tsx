@@ -56,7 +56,7 @@ describe('the rack', () => {
   const path = '/jobs/demo/stock';
 
   test('a board goes to the rack and leaves the job; taken from it, it comes under a name of its own', async () => {
-    const racks = [{ id: 'rack', revision: 1, value: { pieces: [] as OnHand[] } }];
+    const racks = [{ id: 'rack', revision: 1, value: { pieces: [] as OnHand[], cans: [] } }];
     const { ask } = serving({ racks });
     const { user, jobNow } = onBench(<OnHandTab plan={null} />, { job, path, ask });
     const mine = within(screen.getByRole('table', { name: 'On hand for this job' }));
@@ -76,7 +76,7 @@ describe('the rack', () => {
     await waitFor(() => expect(racks[0]).toMatchObject({ revision: 3, value: { pieces: [] } }));
   });
 
-  const onRack = (pieces: readonly OnHand[]) => [{ id: 'rack', revision: 1, value: { pieces } }];
+  const onRack = (pieces: readonly OnHand[]) => [{ id: 'rack', revision: 1, value: { pieces, cans: [] } }];
   const rackButtons = (name: string) =>
     waitFor(() => expect(screen.getAllByRole('button', { name })[0]).toHaveProperty('disabled', false));
 
@@ -128,7 +128,7 @@ describe('the rack', () => {
     await rackButtons('To the rack');
     await user.click(screen.getAllByRole('button', { name: 'To the rack' })[0]!);
     await waitFor(() => expect(since(jobNow())).toEqual(['racked']));
-    racks[0] = { id: 'rack', revision: 7, value: { pieces: [] } };
+    racks[0] = { id: 'rack', revision: 7, value: { pieces: [], cans: [] } };
     act(() => void store.dispatch(undone()));
     await waitFor(() => expect(message(store)?.text).toContain('another job has it'));
     expect(since(jobNow())).toEqual(['racked']);
