@@ -1,14 +1,20 @@
 import fc from 'fast-check';
 import { boxesFor } from '../buying';
-import { DEFAULT_SHOP, finishedWith, KIT, newJob, type Piece, type Recipe } from '../job';
+import { seeded } from '../cutting';
+import { applyChanges, DEFAULT_SHOP, finishedWith, KIT, newJob, type Piece, type Recipe } from '../job';
 import { newPiece } from '../piece';
+import { planJob } from '../plan';
 import { SAMPLE_YARD } from '../stock';
+import { plain } from '../words';
 import {
   COATS,
+  extentOf,
   finishingNeeds,
   gritsTo,
   layersOf,
   ouncesOf,
+  patchesOf,
+  proudOf,
   READY,
   recipeChanges,
   recipeFor,
@@ -17,9 +23,12 @@ import {
   sittingsOf,
   takenOver,
   takesOf,
+  touchedUp,
   treatmentsOf,
+  triesTakes,
   UNPLANNED,
   waitOver,
+  wins,
   type FinishPlan,
   type Treated,
 } from './index';
@@ -204,6 +213,103 @@ describe('quantities worked out by hand', () => {
   });
 });
 
+describe('what knots, seams, samples and touching up take, by hand', () => {
+  const painted = treated('painted.wipeable', 40);
+  const piece = newPiece('p', 'dining');
+  const kinds = (plan: Partial<FinishPlan>, finish: Partial<Piece['finish']>) =>
+    finishingNeeds([{ piece: { ...piece, finish: { ...piece.finish, ...finish } }, plan: { ...UNPLANNED, ...plan } }], {
+      kit: [],
+    })
+      .filter(({ kind }) => ['filler', 'thin-glue', 'caulk', 'stain'].includes(kind))
+      .map(({ kind, size, count }) => `${count} ${kind} ${size}`.trim());
+
+  test('filler: an ounce to 60 heads and to 40 square feet; thin glue one to 80, and filler for heads alone', () => {
+    expect(kinds({ worked: [painted], heads: 90 }, {})).toEqual(['3 filler paintable']);
+    expect(kinds({ worked: [painted], heads: 90 }, { cracks: 'thin glue' })).toEqual([
+      '2 filler paintable',
+      '1 thin-glue',
+    ]);
+    expect(kinds({ worked: [painted] }, { cracks: 'sawdust' })).toEqual([]);
+  });
+
+  test('caulk: an ounce to 8 feet of seams', () => {
+    expect(kinds({ worked: [painted], seams: 60 }, { cracks: 'sawdust' })).toEqual(['8 caulk']);
+    expect(kinds({ worked: [painted], seams: 0.2 }, { cracks: 'sawdust' })).toEqual([]);
+  });
+
+  test('a recipe that is only tried takes what half a square foot does, and nothing that is used again', () => {
+    const dark = ready('dark.wipeable');
+    const tried = { recipe: dark, coats: 3, sittings: sittingsOf(layersOf({ recipe: dark, coats: 3 }, 6)) };
+    const takes = triesTakes({ ...UNPLANNED, tries: [tried] });
+    const each = (1.1 * 0.5 * 32) / 125;
+    expect(takes.map(({ kind, size }) => `${kind} ${size}`)).toEqual([
+      'stain conditioner',
+      'stain oil stain dark brown',
+      'finish oil polyurethane',
+    ]);
+    expect(takes.map(({ count }) => count)).toEqual([each, each, 3 * each].map((count) => expect.closeTo(count)));
+    expect(kinds({ worked: [treated('natural.wipeable', 20)], tries: [tried] }, { cracks: 'sawdust' })).toEqual([
+      '1 stain conditioner',
+      '1 stain oil stain dark brown',
+    ]);
+  });
+
+  test('what is touched up is shared by treatments as their areas are', () => {
+    const plan: FinishPlan = { ...UNPLANNED, touchUp: 0.6, worked: [treated('natural.wipeable', 40), painted] };
+    expect(touchedUp(plan.worked[0]!, plan).extent).toEqual({ area: expect.closeTo(0.3), ends: 0, sheets: 0 });
+  });
+});
+
+describe('how proud the worst joint of a glued top comes out', () => {
+  const joints = (count: number, by: 'glue' | 'pocket screws') => Array.from({ length: count }, () => ({ by }));
+  const sixtyFourths = (count: number, by: 'glue' | 'pocket screws', planed = false) =>
+    (64 * proudOf(joints(count, by), planed)) / 8128;
+
+  test('of one joint by hand: boards within 1/64 and laid within 1/64, nine in ten', () => {
+    // Root 3 by 1/64; of glue alone, within 1/32, root 6; planed to 1/128, root 1 1/2. To the next 1/64.
+    expect(sixtyFourths(1, 'pocket screws')).toBe(Math.ceil(Math.sqrt(3)));
+    expect(sixtyFourths(1, 'glue')).toBe(Math.ceil(Math.sqrt(6)));
+    expect(sixtyFourths(1, 'pocket screws', true)).toBe(Math.ceil(Math.sqrt(1.5)));
+    expect(proudOf([], false)).toBe(0);
+  });
+
+  test.each([
+    [3, 'pocket screws', false],
+    [7, 'glue', false],
+    [12, 'pocket screws', true],
+  ] as const)('%i joints by %s, planed %s: nine in ten of tops drawn at random lie within it', (count, by, planed) => {
+    const random = seeded(7);
+    const normal = () => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
+    const [thick, slip] = [(planed ? 1 / 128 : 1 / 64) / 1.645, (by === 'glue' ? 1 / 32 : 1 / 64) / 1.645];
+    const worst = Array.from({ length: 4000 }, () =>
+      Math.max(...Array.from({ length: count }, () => Math.abs(thick * normal() - thick * normal() + slip * normal()))),
+    ).sort((a, b) => a - b);
+    const nine = worst[3600]! * 64;
+    const told = sixtyFourths(count, by, planed);
+    expect(told).toBeGreaterThan(nine - 0.1);
+    expect(told - 1).toBeLessThan(nine + 0.1);
+  });
+});
+
+describe('a recipe that was tried', () => {
+  const base = newPiece('p', 'dining');
+  const tried = { id: 'dark.wipeable', lost: false, why: '' };
+  const piece: Piece = { ...base, finish: { ...finishedWith('natural.wipeable', 'grey.quick'), tries: [tried] } };
+  const job = { ...newJob('j'), pieces: [piece] };
+
+  test('wins over the one that surfaces take: they take it, and the other is kept with the reason', () => {
+    const [now] = applyChanges(job, wins(piece, 'dark.wipeable', 'natural.wipeable', 'too pale')).pieces;
+    expect(now!.finish.on.top).toEqual({ recipe: 'dark.wipeable', coats: null });
+    expect(now!.finish.on.base).toEqual({ recipe: 'grey.quick', coats: null });
+    expect(now!.finish.tries).toEqual([{ id: 'natural.wipeable', lost: true, why: 'too pale' }]);
+  });
+
+  test('that is changed is a copy, and the copy is tried', () => {
+    const [now] = applyChanges(job, recipeChanges(job, piece, ready('dark.wipeable'), { coats: 2 })).pieces;
+    expect(now!.finish.tries).toEqual([{ ...tried, id: 'own-1' }]);
+  });
+});
+
 describe('who takes what', () => {
   const piece = newPiece('p', 'dining');
   const job = { ...newJob('j'), pieces: [piece], shop: DEFAULT_SHOP };
@@ -220,6 +326,29 @@ describe('who takes what', () => {
       'top edges base 3',
       'underside 1',
     ]);
+  });
+
+  test('parts of one role are treated by themselves, and told so; what is left of their surface is the rest', () => {
+    const whole = finishedWith('natural.wipeable');
+    const legs: Piece = {
+      ...piece,
+      finish: { ...whole, on: { ...whole.on, 'base/leg': { recipe: 'dark.wipeable', coats: 2 } } },
+    };
+    const plan = planJob({ ...job, pieces: [legs] }, { today: '2026-11-28', effort: 'quick' });
+    const { finishing, steps, model } = plan.pieces[0]!;
+    expect(finishing.treatments.map(({ surfaces, coats }) => `${surfaces.join(' ')} ${coats}`)).toEqual([
+      'top edges underside base 3',
+      'base/leg 2',
+    ]);
+    const open = patchesOf(model).patches.filter(({ surface, closed }) => surface === 'base' && !closed);
+    const area = (own: boolean) => extentOf(open.filter(({ part }) => (part.role === 'leg') === own)).area;
+    const told = new Map(finishing.surfaces.map(({ name, extent: { area: feet } }) => [name, feet]));
+    expect(told.get('base/leg')).toBeCloseTo(area(true));
+    expect(told.get('base')).toBeCloseTo(area(false));
+    const words = steps.flatMap(({ actions }) => actions.map(({ text }) => plain(text, 'in'))).join(' ');
+    expect(words).toContain('Sand the legs with 80, 120 and 150');
+    expect(words).toContain('Sand the top, its edges, its underside and the rest of the base');
+    expect(words).toContain('on the legs: brush it on thin');
   });
 
   test('a recipe that is ready is copied when it is changed; one of the job’s own is changed for all', () => {

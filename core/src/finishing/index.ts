@@ -8,6 +8,7 @@ export * from './patches';
 export * from './reach';
 export * from './treatments';
 export * from './ladder';
+export * from './proud';
 export * from './plan-finish';
 export * from './steps';
 export * from './colour';

@@ -6,7 +6,7 @@ import { KINDS } from '../testing/jobs';
 import { mended, piecesOf } from '../testing/pieces';
 import { runs } from '../testing/runs';
 import { facesArea, patchesOf, reachesOf } from './patches';
-import { reachAt } from './reach';
+import { armReaches, reachAt } from './reach';
 import { extentOf } from './treatments';
 
 const base = newPiece('t', 'standing');
@@ -118,6 +118,29 @@ describe('what reaches a face, by hand', () => {
     ];
     expect(reachAt(face(6), [0, 0, 1], walls(6)).sander).toBeGreaterThan(0.9);
     expect(reachAt(face(4), [0, 0, 1], walls(4)).sander).toBe(0);
+  });
+
+  test('an arm gets two feet into a box that is open at one end, through an opening as wide as itself', () => {
+    // A channel 60 long and so wide, its floor an inch thick, walls and a lid 8 above it, closed at its left end.
+    const channel = (width: number) => [
+      boardAt(0, 0, 0, 60, width),
+      boardAt(0, 0, 9, 60, width),
+      ...Array.from({ length: 8 }, (_, z) => [boardAt(0, -6, z + 1, 60), boardAt(0, width, z + 1, 60)]).flat(),
+      ...Array.from({ length: 8 }, (_, z) => boardAt(-24, 0, z + 1, 24, width)),
+    ];
+    const place = (x: number, width: number) =>
+      [
+        [x - 2, 1],
+        [x + 2, 1],
+        [x + 2, width - 1],
+        [x - 2, width - 1],
+      ].map(([a, b]) => [inches(a!), inches(b!), inches(1)] as const);
+    const reached = (from: number, width: number) => armReaches(place(60 - from, width), [0, 0, 1], channel(width));
+    expect([4, 16, 30, 50].map((from) => reached(from, 6))).toEqual([true, true, false, false]);
+    // Three inches is too narrow for a forearm of three and a half.
+    expect(reached(10, 3)).toBe(false);
+    // Open above it is reached anywhere.
+    expect(armReaches(place(30, 6), [0, 0, 1], [boardAt(0, 0, 0, 60, 6)])).toBe(true);
   });
 
   test('slats with narrow gaps: their edges are reached by nothing, their faces by a sander', () => {

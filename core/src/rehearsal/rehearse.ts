@@ -15,7 +15,7 @@ import { sawBoards } from './sawing';
 /** What is rehearsed: a plan, as far as it says what is there and what is done. */
 export type Rehearsed = {
   readonly buying: { readonly boards: readonly Board[]; readonly unplaced: readonly unknown[] };
-  readonly list: Pick<BuyingList, 'hardware' | 'notSold'>;
+  readonly list: Pick<BuyingList, 'hardware' | 'there' | 'notSold'>;
   readonly cuts: readonly NumberedCut[];
   readonly setups: readonly Setup[];
   readonly pieces: readonly {
@@ -124,7 +124,10 @@ const BY_AND_BY: readonly string[] = [
 const WETS: ReadonlySet<OperationKind> = new Set(['coat', 'fill']);
 
 /** What was used of everything against what was bought. */
-function settled(used: ReadonlyMap<string, number>, { hardware, notSold }: Rehearsed['list']): readonly Fault[] {
+function settled(
+  used: ReadonlyMap<string, number>,
+  { hardware, there, notSold }: Rehearsed['list'],
+): readonly Fault[] {
   const faults: Fault[] = [];
   const bought = new Map<string, number>();
   const poured = new Set<string>();
@@ -134,6 +137,11 @@ function settled(used: ReadonlyMap<string, number>, { hardware, notSold }: Rehea
     if (need.count === 0) continue;
     bought.set(key, (bought.get(key) ?? 0) + (count + owned) * offer.count);
     if (BY_AND_BY.includes(offer.kind)) poured.add(key);
+  }
+  for (const { kind, size, count } of there) {
+    const key = `${kind} ${size}`;
+    bought.set(key, (bought.get(key) ?? 0) + count);
+    poured.add(key);
   }
   const missing = new Set(notSold.map(({ kind, size }) => `${kind} ${size}`));
   for (const [key, count] of used) {

@@ -67,16 +67,34 @@ const shops: fc.Arbitrary<Shop> = fc
   }));
 
 /** Nothing, or any two of the recipes that are ready on the top and the rest; before, after, or where it stays. */
-const finishes: fc.Arbitrary<Piece['finish']> = fc.option(
+export const finishes: fc.Arbitrary<Piece['finish']> = fc.option(
   fc
     .record({
       top: fc.constantFrom(...READY.map(({ id }) => id)),
       rest: fc.constantFrom(...READY.map(({ id }) => id)),
       when: fc.constantFrom('assembled' as const, 'parts' as const, 'site' as const),
       old: fc.constantFrom('none' as const, 'none' as const, 'clear' as const, 'paint' as const),
-      flatten: fc.constantFrom('sander' as const, 'belt sander' as const, 'hand plane' as const),
+      flatten: fc.constantFrom('sander' as const, 'belt sander' as const, 'hand plane' as const, 'planer' as const),
+      cracks: fc.constantFrom('filler' as const, 'thin glue' as const, 'sawdust' as const),
+      apart: fc.option(
+        fc.record({
+          key: fc.constantFrom(
+            ...(['base/leg', 'base/apron', 'base/shelf', 'inside/shelf', 'fronts/drawer', 'edges/edging'] as const),
+          ),
+          recipe: fc.constantFrom(...READY.map(({ id }) => id)),
+        }),
+        { nil: null },
+      ),
+      tried: fc.option(fc.constantFrom(...READY.map(({ id }) => id)), { nil: null }),
     })
-    .map(({ top, rest, ...how }) => ({ ...finishedWith(top, rest), ...how })),
+    .map(({ top, rest, apart, tried, ...how }): Piece['finish'] => {
+      const whole = { ...finishedWith(top, rest), ...how };
+      return {
+        ...whole,
+        on: apart ? { ...whole.on, [apart.key]: { recipe: apart.recipe, coats: null } } : whole.on,
+        tries: tried === null ? [] : [{ id: tried, lost: false, why: '' }],
+      };
+    }),
   { nil: UNFINISHED, freq: 4 },
 );
 

@@ -1,7 +1,6 @@
-import { hardwareName, isPoured, type HardwareKind, KIT, type Job, type Plan } from '@sill/core';
+import { hardwareName, isPoured, type HardwareKind, KIT, LASTING, type Job, type Plan } from '@sill/core';
 import { useChangeJob, useJob, usePlan } from '../../state/hooks';
 import { cents } from '../../words/money';
-import { Cans } from './Cans';
 
 const KINDS: ReadonlySet<HardwareKind> = new Set<HardwareKind>([
   'disc',
@@ -41,8 +40,11 @@ const amount = ({ kind }: Named, count: number): string =>
 function takenBy({ steps, piece }: Plan['pieces'][number]): (of: Named) => string {
   const counts = new Map<string, number>();
   for (const operation of steps.flatMap(({ operations }) => operations))
-    for (const { kind, size, count } of 'takes' in operation ? operation.takes : [])
-      counts.set(`${kind} ${size}`, (counts.get(`${kind} ${size}`) ?? 0) + count * piece.copies);
+    for (const { kind, size, count } of 'takes' in operation ? operation.takes : []) {
+      const before = counts.get(`${kind} ${size}`) ?? 0;
+      // What is used again is needed once.
+      counts.set(`${kind} ${size}`, LASTING.includes(kind) ? Math.max(before, count) : before + count * piece.copies);
+    }
   return (of) => {
     const count = counts.get(`${of.kind} ${of.size}`);
     return count === undefined ? '' : amount(of, Math.round(100 * count) / 100);
@@ -107,7 +109,6 @@ export function Amounts({ facts }: { readonly facts: Plan['pieces'][number] }) {
           </tbody>
         </table>
       )}
-      {plan && <Cans plan={plan} />}
       <fieldset className="kit">
         <legend>There already, not bought</legend>
         {KIT.map((name) => (

@@ -44,7 +44,10 @@ export function Cans({ plan }: { readonly plan: Plan }) {
   });
   const toRack = ({ kind, size, ounces }: LeftInCans) =>
     run(async () => {
-      const can: Can = { id: newId(), kind, size, ounces, since: today(), note: `from ${job.name}` };
+      // What came from a can that was open before is as old as that.
+      const opened = used.flatMap((can) => (can.kind === kind && can.size === size ? (can.since ?? []) : []));
+      const since = opened.sort()[0] ?? today();
+      const can: Can = { id: newId(), kind, size, ounces, since, note: `from ${job.name}` };
       await rack.putCans([...(rack.cans ?? []), can]);
       tell([{ id: newId(), at: STAMP.at, what: 'can racked', can }]);
       return `${named(can)} stands on the rack now, for any job.`;
@@ -61,10 +64,10 @@ export function Cans({ plan }: { readonly plan: Plan }) {
       return `${named(can)} is off the rack.`;
     });
   return (
-    <>
+    <section className="sheet" aria-label="Cans">
       {left.length > 0 && (
         <>
-          <h3>Left over</h3>
+          <h2>Left in cans</h2>
           <ul className="taken" aria-label="Left in cans">
             {left.map((row) => (
               <li key={`${row.kind} ${row.size}`}>
@@ -72,54 +75,69 @@ export function Cans({ plan }: { readonly plan: Plan }) {
                   {named(row)}
                   <span className="soft"> keeps {keepsFor(row.kind, row.size)} months</span>
                 </span>
-                <Button
-                  size="small"
-                  aria-label={`${hardwareName(row.kind, row.size)} to the rack`}
-                  disabled={busy || !row.isHere || rack.cans === null}
-                  onClick={() => toRack(row)}
-                >
-                  {row.isHere ? 'To the rack' : 'Once it is bought'}
-                </Button>
+                {row.isHere ? (
+                  <Button
+                    size="small"
+                    aria-label={`${hardwareName(row.kind, row.size)} to the rack`}
+                    disabled={busy || rack.cans === null}
+                    onClick={() => toRack(row)}
+                  >
+                    To the rack
+                  </Button>
+                ) : (
+                  <span className="soft">to be bought</span>
+                )}
               </li>
             ))}
           </ul>
         </>
       )}
-      <h3>On the rack, for any job</h3>
+      <h2>Cans on the rack, for any job</h2>
       {rack.cans === null ? (
         <p className="soft">The rack is kept by the server, which does not answer.</p>
       ) : onRack.length === 0 ? (
         <p className="soft">No cans. What a job leaves over can be put here with its day.</p>
       ) : (
-        <ul className="taken" aria-label="Cans on the rack">
-          {onRack.map((can) => (
-            <li key={can.id}>
-              <span>
-                {named(can)} <Good can={can} />
-              </span>
-              <span className="strip-does">
-                <Button
-                  size="small"
-                  aria-label={`Use ${hardwareName(can.kind, can.size)} here`}
-                  disabled={busy}
-                  onClick={() => fromRack(can)}
-                >
-                  Use it here
-                </Button>
-                <Button
-                  size="small"
-                  aria-label={`${hardwareName(can.kind, can.size)} is used up or dried out`}
-                  disabled={busy}
-                  onClick={() => empty(can)}
-                >
-                  Empty
-                </Button>
-              </span>
-            </li>
-          ))}
-        </ul>
+        <OnRack cans={onRack} busy={busy} onUse={fromRack} onEmpty={empty} />
       )}
       {used.length > 0 && <p className="soft">For this job from the rack: {used.map(named).join(', ')}.</p>}
-    </>
+    </section>
+  );
+}
+
+type OnRackProps = {
+  readonly cans: readonly Can[];
+  readonly busy: boolean;
+  readonly onUse: (can: Can) => void;
+  readonly onEmpty: (can: Can) => void;
+};
+
+function OnRack({ cans, busy, onUse, onEmpty }: OnRackProps) {
+  return (
+    <ul className="taken" aria-label="Cans on the rack">
+      {cans.map((can) => {
+        const name = hardwareName(can.kind, can.size);
+        return (
+          <li key={can.id}>
+            <span>
+              {named(can)} <Good can={can} />
+            </span>
+            <span className="strip-does">
+              <Button size="small" aria-label={`Use ${name} here`} disabled={busy} onClick={() => onUse(can)}>
+                Use it here
+              </Button>
+              <Button
+                size="small"
+                aria-label={`${name} is used up or dried out`}
+                disabled={busy}
+                onClick={() => onEmpty(can)}
+              >
+                Empty
+              </Button>
+            </span>
+          </li>
+        );
+      })}
+    </ul>
   );
 }

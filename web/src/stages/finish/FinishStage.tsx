@@ -1,10 +1,11 @@
 import { Button } from '@mui/material';
 import { useState } from 'react';
 import { sure, surfaceOfKey, type SurfaceKey } from '@sill/core';
-import { useJob, usePieceFacts } from '../../state/hooks';
+import { useJob, usePiece, usePieceFacts, usePlan } from '../../state/hooks';
 import { StageHead } from '../shared/StageHead';
 import { Waiting } from '../shared/Waiting';
 import { Amounts } from './Amounts';
+import { Cans } from './Cans';
 import { ShopAirDialog } from './ShopAirDialog';
 import { Sittings } from './Sittings';
 import { Strips } from './Strips';
@@ -26,9 +27,11 @@ export function FinishStage() {
 function Finish() {
   const facts = sure(usePieceFacts(), 'plan of the piece in view');
   const job = useJob();
+  const plan = usePlan();
   const [picked, setPicked] = useState<SurfaceKey | null>(null);
   const [open, setOpen] = useState<'when' | 'air' | null>(null);
-  const { finishing, piece } = facts;
+  const { finishing } = facts;
+  const piece = usePiece() ?? facts.piece;
   const area = finishing.surfaces.reduce((sum, { extent }) => sum + extent.area, 0);
   const sittings = facts.steps.filter(({ operations }) => operations.some(({ kind }) => kind === 'coat')).length;
   return (
@@ -46,7 +49,10 @@ function Finish() {
         <Strips facts={facts} />
         {finishing.treatments.length > 0 && <Tries facts={facts} />}
         <div className="finish-halves">
-          <Sittings facts={facts} />
+          <div className="stack">
+            <Sittings facts={facts} />
+            {plan && <Cans plan={plan} />}
+          </div>
           <Amounts facts={facts} />
         </div>
         <p className="caution">

@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 import type { Finish, OperationKind, Plan } from '@sill/core';
-import { useChangePiece } from '../../state/hooks';
+import { useChangePiece, usePiece } from '../../state/hooks';
 import { useGo } from '../../state/useGo';
 import { Pick } from '../../ui/Pick';
 import { Words } from '../../words/Words';
@@ -47,7 +47,7 @@ const OLD: readonly (readonly [Finish['old'], string])[] = [
 export function Sittings({ facts }: { readonly facts: Facts }) {
   const { to } = useGo();
   const change = useChangePiece(facts.piece.id);
-  const { finish } = facts.piece;
+  const { finish } = usePiece() ?? facts.piece;
   const isGlued = facts.fastenings.some(({ joint, drilled }) => joint.kind === 'edge' && drilled.role === 'top');
   const rows = facts.steps
     .map((step, at) => ({ step, at }))

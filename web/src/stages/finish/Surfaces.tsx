@@ -21,7 +21,7 @@ import {
   surfaceOfKey,
   type Vec,
 } from '@sill/core';
-import { useChange, useJob } from '../../state/hooks';
+import { useChange, useJob, usePiece } from '../../state/hooks';
 import { NumberField } from '../../ui/NumberField';
 import { Pick } from '../../ui/Pick';
 import { NoteFor } from '../shared/NoteFor';
@@ -37,7 +37,7 @@ type Props = {
 };
 
 const FROM_BELOW = { turn: USUAL_VIEW.turn, down: -22 } as const;
-const [BARE, AS_REST] = ['bare', ''] as const;
+const [BARE, AS_REST] = ['bare', 'rest'] as const;
 
 const facing = (part: Part, normal: Vec): string => `${part.id} ${normal.map((one) => one.toFixed(1)).join()}`;
 
@@ -71,7 +71,9 @@ const feet = (area: number): string => (area < 10 ? area.toFixed(1) : `${Math.ro
 export function Surfaces({ facts, picked, onPick }: Props) {
   const job = useJob();
   const change = useChange();
-  const { piece, finishing } = facts;
+  const { finishing } = facts;
+  // As it is now: the plan comes after.
+  const piece = usePiece() ?? facts.piece;
   const { surfaceOf, woodOf, bySurface } = useSurfaces(facts);
   const [opened, setOpened] = useState<readonly SurfaceName[]>([]);
   const parts = useMemo(() => facts.parts.filter(({ loose }) => !loose), [facts.parts]);
@@ -141,6 +143,7 @@ export function Surfaces({ facts, picked, onPick }: Props) {
                   {roles.length > 1 && (
                     <Button
                       size="small"
+                      variant="text"
                       aria-label={`${isOpen ? 'Join' : 'Split'} ${SURFACE_NAMES[surface]}`}
                       onClick={() => (isOpen ? together(surface) : setOpened([...opened, surface]))}
                     >
@@ -159,7 +162,7 @@ export function Surfaces({ facts, picked, onPick }: Props) {
   );
 }
 
-/** The recipe of a surface and how many coats: two cells. What is split off takes what the rest does if it says none. */
+/** The recipe of a surface and how many coats: two cells. What is split off and says none takes that of the rest. */
 function Takes({
   piece,
   at,

@@ -1,7 +1,7 @@
 import { Autocomplete, Button, Dialog, DialogActions, DialogContent, DialogTitle, TextField } from '@mui/material';
 import { useState } from 'react';
 import { first, type Plan, READY, recipeOf, set, wins, type Recipe } from '@sill/core';
-import { useChange, useJob } from '../../state/hooks';
+import { useChange, useJob, usePiece } from '../../state/hooks';
 import { Pick } from '../../ui/Pick';
 import { TextLine } from '../../ui/TextLine';
 import { Strip } from './Strip';
@@ -13,7 +13,9 @@ export function Tries({ facts }: { readonly facts: Facts }) {
   const job = useJob();
   const change = useChange();
   const [winner, setWinner] = useState<Recipe | null>(null);
-  const { piece, finishing } = facts;
+  const { finishing } = facts;
+  // As it is now: the plan comes after.
+  const piece = usePiece() ?? facts.piece;
   const { tries } = piece.finish;
   const taken = finishing.treatments.map(({ recipe }) => recipe);
   const material = (
