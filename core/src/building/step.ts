@@ -44,6 +44,6 @@ export type Step = {
   readonly pause: number;
 };
 
-const QUIET: ReadonlySet<Operation['kind']> = new Set(['coat', 'mask', 'fill', 'rub', 'cure', 'sample', 'heed']);
+const QUIET: ReadonlySet<Operation['kind']> = new Set(['coat', 'mask', 'fill', 'rub', 'cure', 'heed']);
 /** Whether a step wakes nobody and needs no saw: it may be done on an evening. */
 export const isQuiet = ({ operations }: Step): boolean => operations.every(({ kind }) => QUIET.has(kind));

@@ -152,11 +152,18 @@ const NO_FINISHING: FinishingWork = {
   when: 'assembled',
   closing: [],
   closes: new Set(),
+  samples: [],
   flatten: [],
   flattenAlone: false,
   main: [],
   last: [],
 };
+
+/** Nothing is coated before the samples of it are dry and one has won. */
+const chosenBefore = (draft: Draft, samples: FinishingWork['samples']): Draft => ({
+  ...draft,
+  after: [...(draft.after ?? []), ...samples.map(({ name }) => name)],
+});
 
 /** A glued top is left a day before it is flattened: a step of its own, in which other things are done. */
 function resting(making: Making, top: Assembled): readonly Draft[] {
@@ -304,12 +311,12 @@ export function stepsOf(
           },
         ]
       : [];
-  const drafts: readonly Draft[] = [...preparing, ...among, ...wished.flatMap(({ own }) => own), ...hung];
-  const turns = drafts
+  const built: readonly Draft[] = [...preparing, ...among, ...wished.flatMap(({ own }) => own), ...hung];
+  const turns = built
     .flatMap(({ ops }) => ops)
     .filter((one) => one.kind === 'turn' || (one.kind === 'place' && one.over));
   const over = turns.length > 0 && last(turns).kind !== 'turn';
-  const level = { ...levelStep(making, stands, over), after: drafts.map(({ name }) => name) };
+  const level = { ...levelStep(making, stands, over), after: built.map(({ name }) => name) };
   // What can not be carried there whole is finished where it was joined.
   const stays =
     finishing.when === 'site'
@@ -319,5 +326,8 @@ export function stepsOf(
   const final = assembled
     .filter(({ assembling }) => assembling.laid)
     .flatMap(({ own }) => inTurn(own, [coats.at(-1)?.name ?? level.name]));
-  return finished(piece.id, schedule([...drafts, level, ...coats, ...final], clampCount(shop)));
+  const all = [...finishing.samples, ...built, level, ...coats, ...final].map((draft) =>
+    draft.ops.some(({ kind }) => kind === 'coat') ? chosenBefore(draft, finishing.samples) : draft,
+  );
+  return finished(piece.id, schedule(all, clampCount(shop)));
 }

@@ -114,6 +114,7 @@ export function pickUpFor(ops: readonly Operation[]): Phrase {
   const bits = new Set<string>();
   const hardware: (readonly [string, number])[] = [];
   const things: Phrase[] = [];
+  const grits = new Set<number>();
   let [glue, clamps, span, cauls] = [false, 0, 0, 0];
   for (const one of ops) {
     switch (one.kind) {
@@ -162,7 +163,8 @@ export function pickUpFor(ops: readonly Operation[]): Phrase {
         if (one.between > 0) things.push(say`paper of ${strong(one.between)}`);
         break;
       case 'sand':
-        things.push(say`discs ${one.grits.join(', ')}`, say`block`, say`pencil`, say`vacuum`, say`cloth`);
+        one.grits.forEach((grit) => grits.add(grit));
+        things.push(say`block`, say`pencil`, say`vacuum`, say`cloth`);
         break;
       case 'flatten':
         things.push(...LEVELLED_WITH[one.by].map((name) => say`${name}`), say`chalk`, say`straightedge`);
@@ -183,6 +185,9 @@ export function pickUpFor(ops: readonly Operation[]): Phrase {
       case 'rub':
         things.push(say`${one.edges ? 'paper of 220' : 'brown paper'}`);
         break;
+      case 'sample':
+        things.push(say`offcuts`, say`what each recipe takes`, say`masking tape`);
+        break;
     }
   }
   const tools = new Set(ops.flatMap(({ tool }) => tool ?? []));
@@ -191,10 +196,12 @@ export function pickUpFor(ops: readonly Operation[]): Phrase {
     ...[...tools].map((tool) => say`${tool}`),
     ...(bits.size > 0 ? [say`bits ${[...bits].join(', ')}, stop collar`] : []),
     ...counts(hardware).map(([name, count]) => say`${strong(count)} ${count === 1 ? single(name) : name}`),
+    ...(grits.size > 0 ? [say`discs ${[...grits].sort((a, b) => a - b).join(', ')}`] : []),
     ...[...new Map(things.map((thing) => [JSON.stringify(thing), thing])).values()],
     ...(glue ? [say`glue`] : []),
     ...(clamps > 0 ? [say`${strong(clamps)} clamps over ${dim(span)}`] : []),
     ...(cauls > 0 ? [say`${strong(cauls)} cauls`] : []),
   ];
+  if (rows.length === 0 && ops.every(({ kind }) => kind === 'heed' || kind === 'cure')) return say`nothing`;
   return rows.length > 0 ? rows.reduce((all, next) => say`${all} · ${next}`) : say`square, tape`;
 }

@@ -37,7 +37,14 @@ const ready = (id: string): Recipe => recipeOf(newJob('j'), id)!;
 const extent = (area: number, ends = 0, sheets = 0) => ({ area, ends, sheets });
 const treated = (id: string, area: number, coats = ready(id).coats): Treated => {
   const treatment = { recipe: ready(id), coats, surfaces: ['top' as const] };
-  return { ...treatment, patches: [], extent: extent(area), sittings: sittingsOf(layersOf(treatment, 6)) };
+  return {
+    ...treatment,
+    patches: [],
+    heads: 0,
+    fits: [],
+    extent: extent(area),
+    sittings: sittingsOf(layersOf(treatment, 6)),
+  };
 };
 const needsOf = (
   worked: readonly Treated[],
@@ -254,9 +261,8 @@ describe('what knots, seams, samples and touching up take, by hand', () => {
     ]);
   });
 
-  test('what is touched up is shared by treatments as their areas are', () => {
-    const plan: FinishPlan = { ...UNPLANNED, touchUp: 0.6, worked: [treated('natural.wipeable', 40), painted] };
-    expect(touchedUp(plan.worked[0]!, plan).extent).toEqual({ area: expect.closeTo(0.3), ends: 0, sheets: 0 });
+  test('what is touched up is so much for each head on it', () => {
+    expect(touchedUp({ ...painted, heads: 30 }).extent).toEqual({ area: expect.closeTo(0.3), ends: 0, sheets: 0 });
   });
 });
 

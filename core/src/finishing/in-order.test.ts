@@ -86,7 +86,7 @@ describe('part by part', () => {
     expect(steps[filled]!.wait).toBe(120);
     const touched = after.filter(({ ops }) => ops.some((op) => op.kind === 'coat'));
     expect(touched.map(({ id }) => id)).toEqual(['touch-coat-1', 'touch-coat-2', 'touch-coat-3']);
-    expect(touched[0]!.says).toContain('on the heads that were filled alone, with a small brush');
+    expect(touched[0]!.says).toContain('on the heads that were filled, nowhere else: brush it on');
     // Twelve hours before the next, a day before it is handled after the last.
     expect(touched.map(({ pause }) => pause)).toEqual([720, 720, 1440]);
   });

@@ -1,13 +1,13 @@
 import fc from 'fast-check';
-import { applyChanges, finishedWith, newJob, set, type Finish, type Job } from '../job';
+import { applyChanges, newJob, set, type Finish, type Job } from '../job';
 import { planJob, type Plan } from '../plan';
 import { refusal, type Family, type Top } from '../piece';
 import { rehearse } from '../rehearsal';
-import { EVERYTHING, KINDS } from '../testing/jobs';
+import { anyFinish, EVERYTHING, KINDS } from '../testing/jobs';
 import { mended, piecesOf } from '../testing/pieces';
 import { runs } from '../testing/runs';
 import type { OperationOf } from '../work';
-import { patchesOf, READY, reachesOf } from './index';
+import { patchesOf, reachesOf } from './index';
 
 const WHEN: readonly Finish['when'][] = ['assembled', 'parts', 'site'];
 /** Each in turn in `npm test`, all three of each with `FC_RUNS`. */
@@ -97,21 +97,15 @@ const hasTroubles = (plan: Plan): boolean =>
       fastenings.some(({ troubles }) => troubles.length > 0) || steps.some(({ noRoom }) => noRoom.length > 0),
   );
 
-const recipes = fc.constantFrom(...READY.map(({ id }) => id));
 const finished = (family: Family, top: Top | null) =>
-  fc
-    .record({ wish: piecesOf(family, top, 'in'), over: recipes, rest: recipes })
-    .map(({ wish, over, rest }): Job | null => {
-      if (top && refusal(wish, family, top)) return null;
-      const { piece, model } = mended(wish, 'in');
-      return model.parts.length === 0
-        ? null
-        : {
-            ...newJob('law'),
-            yard: EVERYTHING,
-            pieces: [{ ...piece, finish: finishedWith(over, rest) }],
-          };
-    });
+  fc.record({ wish: piecesOf(family, top, 'in'), finish: anyFinish }).map(({ wish, finish }): Job | null => {
+    if (top && refusal(wish, family, top)) return null;
+    const { piece, model } = mended(wish, 'in');
+    if (model.parts.length === 0) return null;
+    const job = newJob('law');
+    const shop = { ...job.shop, tools: [...job.shop.tools, 'planer' as const] };
+    return { ...job, shop, yard: EVERYTHING, pieces: [{ ...piece, finish }] };
+  });
 
 describe('every family with every top, any recipes, all three ways to time them', () => {
   test.each(

@@ -163,7 +163,10 @@ export const sanding = (shares: readonly Share[], bench: Bench, about: string): 
     });
 
 /** A pass over what is coated: what its operations are told by, and where it goes where that is not all of it. */
-export type Pass = { readonly about: string; readonly where: Phrase | null };
+export type Pass = {
+  readonly about: string;
+  readonly where: ((shares: readonly Share[]) => Phrase) | null;
+};
 
 /** One layer on all that takes it. */
 export function layerOperation(
@@ -192,7 +195,7 @@ export function layerOperation(
       where:
         isEarly && shares.every(({ recipe }) => recipe.sandTo > 0)
           ? say`the sides that were sanded, and nowhere that is glued`
-          : (where ?? whereOf(shares, bench)),
+          : (where?.(shares) ?? whereOf(shares, bench)),
       under,
       by,
       nth: which,

@@ -32,6 +32,9 @@ export type Treated = Treatment & {
   readonly patches: readonly OpenFace[];
   readonly extent: Spread;
   readonly sittings: readonly (readonly Coating[])[];
+  /** Heads that show on it, and parts that are cut to fit with ends that are seen: touched up if it is coated before. */
+  readonly heads: number;
+  readonly fits: readonly Part[];
 };
 
 /** A recipe that is only tried, on a sample. */
@@ -49,8 +52,6 @@ export type FinishPlan = {
   readonly tape: { readonly glue: number; readonly colours: number };
   /** Feet of seams under paint that are caulked. */
   readonly seams: number;
-  /** Square feet that are touched up once the parts are joined. */
-  readonly touchUp: number;
   /** Recipes that are tried beside those that it takes. */
   readonly tries: readonly Tried[];
   /** A top glued of boards: its upper face, square feet; how proud its joints may be, and how wide it is. */
@@ -128,18 +129,17 @@ const seamsFor = (touches: readonly Touch[], worked: readonly Treated[]): number
 };
 
 /** Parts that are cut to fit once the others stand: finished before, they are coated while still long. */
-export const fitsLate = (worked: readonly Treated[]): readonly Part[] => [
+export const fitsAmong = (patches: readonly OpenFace[]): readonly Part[] => [
   ...new Map(
-    worked
-      .filter(isCoated)
-      .flatMap(({ patches }) => patches.map(({ part }) => part))
+    patches
+      .map(({ part }) => part)
       .filter((part) => part.fit !== null && !isTop(part))
       .map((part) => [part.id, part] as const),
   ).values(),
 ];
 
 /** Whether end grain of a part is seen once it is joined. */
-export const showsEnds = (part: Part, patches: readonly OpenFace[]): boolean =>
+const showsEnds = (part: Part, patches: readonly OpenFace[]): boolean =>
   patches.some((patch) => patch.part === part && patch.end && !patch.closed && patch.area > A_SLIVER);
 const A_SLIVER = 0.01;
 
@@ -155,7 +155,6 @@ export const UNPLANNED: FinishPlan = {
   heads: 0,
   tape: { glue: 0, colours: 0 },
   seams: 0,
-  touchUp: 0,
   tries: [],
   glued: null,
 };
@@ -172,20 +171,18 @@ export function finishPlan(
   const names = surfacesIn(piece.finish, patches);
   const worked = treatmentsOf(piece, job, names).map((treatment): Treated => {
     const own = patches.filter((patch) => !patch.closed && treatment.surfaces.includes(keyOf(piece.finish, patch)));
+    const sittings = sittingsOf(layersOf(treatment, job.shop.hours));
+    const shown = own.filter(({ surface }) => surface !== 'underside' && surface !== 'back');
     return {
       ...treatment,
       patches: own,
       extent: extentOf(own),
-      sittings: sittingsOf(layersOf(treatment, job.shop.hours)),
+      sittings,
+      heads: sittings.length > 0 ? headsOn(made, shown) : 0,
+      fits: sittings.length > 0 ? fitsAmong(own).filter((part) => showsEnds(part, own)) : [],
     };
   });
-  const shown = worked
-    .filter(isCoated)
-    .flatMap(({ patches: own }) => own.filter(({ surface }) => surface !== 'underside' && surface !== 'back'));
   const isSanded = worked.some(({ surfaces, recipe }) => surfaces.includes('top') && recipe.sandTo > 0);
-  const heads = headsOn(made, shown);
-  const asParts = piece.finish.when === 'parts';
-  const ends = fitsLate(worked).filter((part) => showsEnds(part, patches)).length;
   return {
     patches,
     touches,
@@ -194,10 +191,9 @@ export function finishPlan(
       extent: extentOf(patches.filter((patch) => keyOf(piece.finish, patch) === name)),
     })),
     worked,
-    heads,
+    heads: worked.reduce((sum, { heads }) => sum + heads, 0),
     tape: tapeFor(touches, worked),
-    seams: asParts ? 0 : seamsFor(touches, worked),
-    touchUp: asParts ? heads * A_HEAD + ends * A_FIT : 0,
+    seams: piece.finish.when === 'parts' ? 0 : seamsFor(touches, worked),
     tries: piece.finish.tries.flatMap(({ id, lost }): readonly Tried[] => {
       const recipe = lost ? null : recipeOf(job, id);
       if (!recipe) return [];
@@ -268,12 +264,11 @@ export const triesTakes = ({ tries }: FinishPlan): readonly Take[] =>
     ),
   );
 
-/** A treatment on what is touched up once the parts are joined: its share of it. */
-export function touchedUp<T extends Treated>(treated: T, { worked, touchUp }: FinishPlan): T {
-  const coated = worked.filter(isCoated).reduce((sum, { extent: all }) => sum + all.area, 0);
-  const area = coated === 0 ? 0 : (touchUp * treated.extent.area) / coated;
-  return { ...treated, extent: { area, ends: 0, sheets: 0 } };
-}
+/** A treatment on what of it is touched up once the parts are joined. */
+export const touchedUp = <T extends Treated>(treated: T): T => ({
+  ...treated,
+  extent: { area: treated.heads * A_HEAD + treated.fits.length * A_FIT, ends: 0, sheets: 0 },
+});
 
 /** Under paint any filler will do that sands well; under stain and clear coats one that takes colour. */
 export const fillerFor = (worked: readonly Treated[]): 'stainable' | 'paintable' =>
@@ -317,7 +312,7 @@ function takesFor(piece: Piece, plan: FinishPlan): readonly Take[] {
     ...triesTakes(plan),
     ...plan.worked.flatMap(({ recipe, extent }) => sandingTakes(recipe.sandTo, extent)),
     ...coats(plan.worked),
-    ...(plan.touchUp > 0 ? coats(plan.worked.map((one) => touchedUp(one, plan))) : []),
+    ...(piece.finish.when === 'parts' ? coats(plan.worked.map(touchedUp)) : []),
     ...(coated ? tapeTakes((piece.finish.when === 'parts' ? plan.tape.glue : 0) + plan.tape.colours) : []),
   ];
 }

@@ -21,16 +21,15 @@ import {
 import { reachesOf, type OpenFace, type Touch } from './patches';
 import {
   coatedTogether,
-  fitsLate,
+  fitsAmong,
   flatteningTakes,
   isCoated,
-  showsEnds,
   touchedUp,
   type FinishPlan,
   type Treated,
 } from './plan-finish';
 import { COATS } from './products';
-import { extentOf, lacking, type Coating } from './treatments';
+import { extentOf, lacking, sittingsOf, type Coating } from './treatments';
 
 /** A sitting of sanding or finishing: what is done, and how long it dries. */
 type FinishingStep = {
@@ -48,6 +47,8 @@ export type FinishingWork = {
   /** What nothing reaches later, before its parts are joined; and those parts, by id. */
   readonly closing: readonly FinishingStep[];
   readonly closes: ReadonlySet<string>;
+  /** Samples on offcuts: made first, and dry before the first coat goes on. */
+  readonly samples: readonly FinishingStep[];
   /** Boards of a glued top: it is left a day, then flattened. */
   readonly flatten: readonly FinishingStep[];
   /** It is flattened before it is joined to anything: a planer takes nothing that stands. */
@@ -65,8 +66,11 @@ const [FILLER_DRIES, STRIPPED_DRIES, DUST] = [120, 1440, 720] as const;
 /** How long a glued top is left before it is flattened, minutes: fresh seams sink once they are sanded. */
 export const TOP_RESTS = 1440;
 
-/** Less than this that nothing reaches is a crevice: nobody sees it, square feet. */
-const CREVICE = 0.25;
+/**
+ * Less than the first that nothing reaches is a crevice: nobody sees it. Less than the second is coloured and coated
+ * once: nobody touches it. Square feet.
+ */
+const [CREVICE, GLIMPSED] = [0.25, 1] as const;
 
 const step = (name: string, title: Phrase, ops: readonly Operation[], wait = 0): FinishingStep => ({
   name,
@@ -146,6 +150,23 @@ function shareOf(
   };
 }
 
+/**
+ * Samples of all that is put on, and of what is tried. Colours are looked at dry and under their first coat; what only
+ * covers is no choice to wait for.
+ */
+function sampling(shares: readonly Share[], bench: Bench): readonly FinishingStep[] {
+  const ops = samplesFor(shares, bench);
+  const waits = [...shares.filter(isCoated), ...bench.plan.tries].map(({ recipe, sittings }) => {
+    const layers = sittings.flat();
+    const coat = layers.findIndex(({ product }) => product === recipe.coat);
+    const shown = coat < 0 ? layers : layers.slice(0, coat + 1);
+    return recipe.colours.length === 0 && bench.plan.tries.length === 0
+      ? 0
+      : shown.reduce((sum, { hours, facts }) => sum + (hours > 0 ? hours : facts.hours), 0);
+  });
+  return ops.length === 0 ? [] : [step('samples', say`Make samples`, ops, Math.round(60 * Math.max(...waits)))];
+}
+
 /** A top that is left until its glue has set through, then flattened. */
 function flattening(bench: Bench, model: Pick<PieceModel, 'parts'>): readonly FinishingStep[] {
   const { piece, plan, shop } = bench;
@@ -213,21 +234,26 @@ function curing(shares: readonly Share[], bench: Bench): readonly FinishingStep[
 /** What was filled once the parts were joined, and what was cut of them then, in all the coats of the rest. */
 function touchingUp(coated: readonly Share[], bench: Bench): readonly FinishingStep[] {
   const { plan } = bench;
-  if (plan.touchUp === 0) return [];
-  const fits = fitsLate(plan.worked).filter((part) => showsEnds(part, plan.patches));
-  const where = listOf([
-    ...(plan.heads > 0 ? [say`the heads that were filled`] : []),
-    ...(fits.length > 0 ? [say`the cut ends of ${tagList(fits.map(({ tag }) => tag))}`] : []),
-  ]);
+  if (bench.piece.finish.when !== 'parts') return [];
+  const isAll = coated.filter(({ heads }) => heads > 0).length < 2;
+  const where = (shares: readonly Share[]) => {
+    const ends = tagList([...new Set(shares.flatMap(({ fits }) => fits.map(({ tag }) => tag)))]);
+    const filled = isAll ? say`the heads that were filled` : say`the filled heads of ${whereOf(shares, bench, false)}`;
+    const spots = [
+      ...(shares.some(({ heads }) => heads > 0) ? [filled] : []),
+      ...(shares.some(({ fits }) => fits.length > 0) ? [say`the cut ends of ${ends}`] : []),
+    ];
+    return say`${listOf(spots)}, nowhere else`;
+  };
   const spots = coated.map((share): Share => {
-    const spot = touchedUp(share, plan);
+    const spot = touchedUp(share);
     return { ...spot, hand: spot.extent.area };
   });
   return [
     ...(plan.heads > 0
       ? [step('heads', say`Fill the heads`, [filling(bench, coated, plan.heads, false)], FILLER_DRIES)]
       : []),
-    ...rounds(spots, bench, { about: 'touch.', where: say`${where} alone, with a small brush` }).map((one) => ({
+    ...rounds(spots, bench, { about: 'touch.', where }).map((one) => ({
       ...one,
       title: say`${one.title}, where it was ${plan.heads > 0 ? 'filled' : 'cut'}`,
     })),
@@ -236,9 +262,22 @@ function touchingUp(coated: readonly Share[], bench: Bench): readonly FinishingS
 
 /** Parts that are coated before they are cut to fit: nothing is cut off them before. */
 function leftLong(bench: Bench): readonly Operation[] {
-  const fits = fitsLate(bench.plan.worked);
+  const fits = fitsAmong(bench.plan.worked.filter(isCoated).flatMap(({ patches }) => patches));
   const says = say`${tagList(fits.map(({ tag }) => tag))} ${fits.length === 1 ? 'is' : 'are'} cut to fit later: coat ${fits.length === 1 ? 'it' : 'them'} as long as ${fits.length === 1 ? 'it is' : 'they are'}. Saw through the coat with tape over the line, then it does not chip.`;
   return fits.length === 0 ? [] : [operation(bench, 'long', { kind: 'heed', says }, fits, 1)];
+}
+
+/** What is put on what is closed in and only glimpsed: all colours, and one coat over them. */
+function onceOver(sittings: Treated['sittings']): Treated['sittings'] {
+  const layers = sittings.flat();
+  const coat = layers.findIndex(({ of, nth: which }) => of > 1 && which === 1);
+  return coat < 0
+    ? sittings
+    : sittingsOf(
+        layers
+          .slice(0, coat + 1)
+          .map((layer, at) => (at === coat ? { ...layer, of: 1, hours: 0, window: null } : layer)),
+      );
 }
 
 /** Parts that a touch closes with patches that nothing reaches after. */
@@ -260,6 +299,7 @@ export function finishingWork(
     when,
     closing: [],
     closes: new Set(),
+    samples: [],
     flatten: [],
     flattenAlone: false,
     main: [],
@@ -281,7 +321,9 @@ export function finishingWork(
       later: shareOf(worked, open, false, hand),
     };
   });
-  const early = split.map((one) => one.early).filter(({ extent }) => extent.area > 0);
+  const hidden = split.map((one) => one.early).filter(({ extent }) => extent.area > 0);
+  const isGlimpsed = hidden.reduce((sum, { extent }) => sum + extent.area, 0) < GLIMPSED;
+  const early = isGlimpsed ? hidden.map((one) => ({ ...one, sittings: onceOver(one.sittings) })) : hidden;
   const later = split.map((one) => one.later).filter(({ extent }) => extent.area > 0);
   const sandedEarly = sanding(early, bench, 'closing.');
   const closing = [
@@ -298,7 +340,6 @@ export function finishingWork(
   const heads = when === 'parts' ? 0 : plan.heads;
   const isDryAtOnce = cracks === 'thin glue' && heads === 0;
   const sanded = sanding(later, bench, '');
-  const samples = samplesFor(later, bench);
   const stripped = old === 'none' ? [] : [stripping(bench, old)];
   const main = [
     ...(stripped.length > 0
@@ -307,16 +348,7 @@ export function finishingWork(
     ...(isCoatedAtAll
       ? [step('fill', say`Fill it`, [filling(bench, later, heads, true)], isDryAtOnce ? 0 : FILLER_DRIES)]
       : []),
-    ...(sanded.length + samples.length > 0
-      ? [
-          step(
-            'sand',
-            say`Sand it${samples.length > 0 ? ' and make samples' : ''}`,
-            [...sanded, ...samples, ...caulking(bench, later)],
-            dustFor(later),
-          ),
-        ]
-      : []),
+    ...(sanded.length > 0 ? [step('sand', say`Sand it`, [...sanded, ...caulking(bench, later)], dustFor(later))] : []),
     ...rounds(later, bench, { about: '', where: null }, (coated) => [
       ...(when === 'parts' ? [...masking(bench, 'glue', partsOf(coated)), ...leftLong(bench)] : []),
       ...masking(bench, 'colours', partsOf(coated)),
@@ -326,6 +358,10 @@ export function finishingWork(
     when,
     closing,
     closes,
+    samples: sampling(
+      split.map(({ later: all }) => all),
+      bench,
+    ),
     flatten: flattening(bench, model),
     flattenAlone: piece.finish.flatten === 'planer',
     main,

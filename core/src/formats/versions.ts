@@ -216,17 +216,17 @@ function finishTo8(input: unknown): unknown {
     : input;
 }
 
-/** Nothing was sold for cracks and seams but filler up to version 7. */
+/** Nothing was sold for cracks and seams but filler, and no belts, up to version 7. */
 function yardTo8(input: unknown): unknown {
   const yard = record(input);
-  if (!Array.isArray(yard.hardware) || yard.hardware.some((row) => CRACK_KINDS.includes(record(row).kind as never)))
+  if (!Array.isArray(yard.hardware) || yard.hardware.some((row) => record(row).kind === 'thin-glue'))
     return input;
   const rows: readonly unknown[] = yard.hardware;
   const names = new Set(rows.map((row) => record(row).id));
-  const added = SAMPLE_YARD.hardware.filter(({ id, kind }) => CRACK_KINDS.includes(kind) && !names.has(id));
+  const added = SAMPLE_YARD.hardware.filter(({ id, kind }) => NEW_IN_8.includes(kind) && !names.has(id));
   return { ...yard, hardware: [...rows, ...added] };
 }
-const CRACK_KINDS: readonly HardwareKind[] = ['thin-glue', 'caulk'];
+const NEW_IN_8: readonly HardwareKind[] = ['thin-glue', 'caulk', 'belt'];
 
 /** What older plans did not count is taken to be there. */
 function shopTo8(input: unknown): unknown {
