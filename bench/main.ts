@@ -38,21 +38,14 @@ import {
 import { judgedFor } from '../core/src/strength';
 import { modelOf } from '../core/src/strength/model';
 import { loadIntegerSolver } from '../core/src/cutting/highs';
+import { finishing } from './finishing';
+import { median, ms, print, quantile, timed, today } from './measure';
 import { homeSheets, homeSize, longList, mitred, oneWidth, rectangles } from './lists';
 
 /**
  * Measures on this machine, printed as tables. Times depend on the machine; how they stand to each other and what was
  * proved do not. `npm run bench`.
  */
-const today = '2026-11-24';
-const print = (title: string, rows: readonly Record<string, string | number>[]) => {
-  process.stdout.write(`\n${title}\n`);
-  console.table(rows);
-};
-const ms = (value: number) => Math.round(value * 10) / 10;
-const quantile = (sorted: readonly number[], share: number) =>
-  sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * share))]!;
-
 /** Every task changes the size a little each time, so that nothing is answered from memory of the same question. */
 async function planning() {
   const job = demoJob();
@@ -89,17 +82,6 @@ async function planning() {
     }),
   );
 }
-
-/** Times of so many runs, each a little different, the shortest first. */
-function timed(runs: number, act: (run: number) => void): readonly number[] {
-  const times = Array.from({ length: runs }, (_, run) => {
-    const start = performance.now();
-    act(run);
-    return performance.now() - start;
-  });
-  return times.sort((a, b) => a - b);
-}
-const median = (runs: number, act: (run: number) => void): number => ms(quantile(timed(runs, act), 0.5));
 
 /**
  * Every kind of the gallery: building it, the bodies a drawing needs, and the whole plan of it, size changed each time.
@@ -416,7 +398,7 @@ function strength() {
   process.stdout.write(`Median of all kinds ${quantile(medians, 0.5)} ms, most ${medians.at(-1)} ms.\n`);
 }
 
-const SECTIONS = { planning, facts, strength, shapes, cutting, sheets, beside, memory } as const;
+const SECTIONS = { planning, facts, strength, finishing, shapes, cutting, sheets, beside, memory } as const;
 /** All of them, or those that are named: `npm run bench -- shapes`. */
 const named = process.argv.slice(2).filter((name): name is keyof typeof SECTIONS => name in SECTIONS);
 const integer = await loadIntegerSolver();

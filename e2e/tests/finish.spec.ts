@@ -98,3 +98,40 @@ test('when it is finished, in one click; and whether a coat may go on now', asyn
   await expect(air.getByText('simulated', { exact: true })).toBeVisible();
   expect(await violations(page)).toEqual([]);
 });
+
+test('legs apart, another recipe tried beside, one wins; a can from the rack is not bought', async ({ page, sill }) => {
+  const id = await copyOfDemo(sill);
+  const cans = [{ id: 'c1', kind: 'finish', size: 'oil polyurethane', ounces: 200, since: '2026-05-02', note: '' }];
+  const racks = await page.request.get('/api/racks');
+  const [row] = (await racks.json()) as { revision: number; value: { pieces: unknown[] } }[];
+  const kept = await page.request.put('/api/racks/rack', {
+    data: { revision: row?.revision ?? 0, value: { pieces: row?.value.pieces ?? [], cans } },
+  });
+  expect(kept.ok()).toBe(true);
+
+  await page.goto(`/jobs/${id}/finish?piece=glaze`);
+  await page.getByRole('button', { name: 'Split Base, outside' }).click();
+  await page.getByRole('combobox', { name: 'Base, outside: legs takes' }).click();
+  await page.getByRole('option', { name: 'natural, wipeable', exact: true }).click();
+  await expect(page.getByRole('region', { name: 'Recipes' })).toContainText('Base, outside: legs');
+  const tried = page.getByRole('region', { name: 'Tried beside' });
+  await tried.getByRole('combobox', { name: 'Try another beside' }).fill('honey, wipe');
+  await page.getByRole('option', { name: 'honey, wipeable', exact: true }).click();
+  await expect(tried).toContainText('on the sample');
+  await expect(page.getByRole('row', { name: /^oil stain honey/ })).toBeVisible();
+  await tried.getByRole('button', { name: 'honey, wipeable wins' }).click();
+  await page.getByLabel('Why not that one').fill('too pale by the window');
+  await page.getByRole('button', { name: 'Take it' }).click();
+  await expect(tried).toContainText('lost: too pale by the window');
+  await expect(page.getByRole('combobox', { name: 'Top takes' })).toContainText('honey, wipeable');
+
+  const list = page.getByRole('region', { name: 'Amounts' });
+  await expect(list.getByRole('row', { name: /^oil polyurethane .* \d x/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Use oil polyurethane here' }).click();
+  await expect(list.getByRole('row', { name: /^oil polyurethane, from the rack/ })).toBeVisible();
+  await expect(list.getByRole('row', { name: /^oil polyurethane .* \d x/ })).toBeHidden();
+  await page.getByRole('button', { name: 'oil polyurethane to the rack' }).click();
+  await expect(page.getByRole('list', { name: 'Cans on the rack' })).toContainText('good until May 2027');
+  expect(await violations(page)).toEqual([]);
+  await saved(page);
+});

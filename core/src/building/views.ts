@@ -163,7 +163,7 @@ export function pickUpFor(ops: readonly Operation[]): Phrase {
         if (one.between > 0) things.push(say`paper of ${strong(one.between)}`);
         break;
       case 'sand':
-        one.grits.forEach((grit) => grits.add(grit));
+        [...one.grits, ...(one.ends === null ? [] : [one.ends])].forEach((grit) => grits.add(grit));
         things.push(say`block`, say`pencil`, say`vacuum`, say`cloth`);
         break;
       case 'flatten':

@@ -4,7 +4,7 @@ import type { Part } from '../piece';
 import { times, type Vec } from '../solid';
 import { listOf, say, type Phrase } from '../words';
 import { liftFor, named, operation, sideAgainst, tagList, together, type Does, type Operation } from '../work';
-import { BETWEEN, BY_HAND, gritsTo, sandingMinutes, sandingTakes, SHEET_FROM } from './ladder';
+import { BETWEEN, BY_HAND, endGrit, gritsTo, sandingMinutes, sandingTakes, SHEET_FROM } from './ladder';
 import type { OpenFace } from './patches';
 import {
   caulkTakes,
@@ -152,6 +152,7 @@ export const sanding = (shares: readonly Share[], bench: Bench, about: string): 
         kind: 'sand',
         grits: isSheets && extent.sheets > extent.area - 0.05 ? gritsTo(recipe.sandTo, SHEET_FROM) : grits,
         sheets: isSheets && extent.sheets <= extent.area - 0.05 ? SHEET_FROM : null,
+        ends: endGrit(recipe.sandTo, extent),
         where: whereOf([share], bench),
         area: extent.area,
         hand,

@@ -32,7 +32,7 @@ export type Treated = Treatment & {
   readonly patches: readonly OpenFace[];
   readonly extent: Spread;
   readonly sittings: readonly (readonly Coating[])[];
-  /** Heads that show on it, and parts that are cut to fit with ends that are seen: touched up if it is coated before. */
+  /** Heads that show on it, and parts cut to fit with ends that are seen: touched up where it is coated before. */
   readonly heads: number;
   readonly fits: readonly Part[];
 };
@@ -195,7 +195,8 @@ export function finishPlan(
     tape: tapeFor(touches, worked),
     seams: piece.finish.when === 'parts' ? 0 : seamsFor(touches, worked),
     tries: piece.finish.tries.flatMap(({ id, lost }): readonly Tried[] => {
-      const recipe = lost ? null : recipeOf(job, id);
+      // Where nothing is finished there is nothing to choose.
+      const recipe = lost || worked.length === 0 ? null : recipeOf(job, id);
       if (!recipe) return [];
       const coats = recipe.coat === 'none' ? 0 : recipe.coats;
       return [{ recipe, coats, sittings: sittingsOf(layersOf({ recipe, coats }, job.shop.hours)) }];

@@ -52,9 +52,10 @@ function coat(operation: OperationOf<'coat'>): Phrase {
   return say`${title} on ${where}: ${SPREAD[by]}, ${ouncesOf(ounces)}${under ? say`, the underside first: turned over on a blanket, then back on its feet` : say``}.${sanded}${thinned}${ends}${wiped}${next}${shop}`;
 }
 
-function sand({ grits, sheets, where, area, hand, wetted }: OperationOf<'sand'>): Phrase {
+function sand({ grits, sheets, ends, where, area, hand, wetted }: OperationOf<'sand'>): Phrase {
   const list = listOf(grits.map((grit) => strong(grit)));
   const veneer = sheets === null ? say`` : say` Sheets from ${strong(sheets)} on, lightly: their faces are thin.`;
+  const finer = ends === null ? say`` : say` End grain to ${strong(ends)}: it drinks less then.`;
   const corners =
     hand < 0.05
       ? say``
@@ -62,7 +63,7 @@ function sand({ grits, sheets, where, area, hand, wetted }: OperationOf<'sand'>)
   const wet = wetted
     ? say` Before the last grit wipe it with a damp cloth and let it dry an hour: the grain stands up and is cut off.`
     : say``;
-  return say`Sand ${where} with ${list}, every grit over all of it, light from the side. Pencil lines across before each: once they are gone it is enough, and a scratch of the grit before shows under finish. Break every edge with the last.${veneer}${corners}${wet} Vacuum, then wipe with a cloth.`;
+  return say`Sand ${where} with ${list}, every grit over all of it, light from the side. Pencil lines across before each: once they are gone it is enough, and a scratch of the grit before shows under finish. Break every edge with the last.${veneer}${finer}${corners}${wet} Vacuum, then wipe with a cloth damp with spirits; with water under a water finish.`;
 }
 
 const FLATTENED = {

@@ -289,13 +289,14 @@ export type Does =
       readonly takes: readonly Take[];
     }
   /**
-   * `sheets`: what sheets are begun with, where there are some: their faces are thin. `hand`: square feet no sander
-   * reaches.
+   * `sheets`: what sheets are begun with, where there are some: their faces are thin. `ends`: a grit more for end
+   * grain, where there is some. `hand`: square feet no sander reaches.
    */
   | {
       readonly kind: 'sand';
       readonly grits: readonly number[];
       readonly sheets: number | null;
+      readonly ends: number | null;
       readonly where: Phrase;
       readonly area: number;
       readonly hand: number;
