@@ -2,7 +2,7 @@ import { first, last, nth } from '../lists';
 import type { Piece, Job } from '../job';
 import { inches } from '../length';
 import type { Fastening } from '../joinery';
-import { TOP_RESTS, type FinishingWork } from '../finishing';
+import { NO_FINISHING, TOP_RESTS, type FinishingWork } from '../finishing';
 import { anchored, around, boxOf, isTopAlone, profileOf, type Part, type PieceModel } from '../piece';
 import { listOf, say } from '../words';
 import { several, type Operation, operation } from '../work';
@@ -148,17 +148,6 @@ function panelsIn(model: PieceModel): ReadonlyMap<string, string> {
   return found;
 }
 
-const NO_FINISHING: FinishingWork = {
-  when: 'assembled',
-  closing: [],
-  closes: new Set(),
-  samples: [],
-  flatten: [],
-  flattenAlone: false,
-  main: [],
-  last: [],
-};
-
 /** Nothing is coated before the samples of it are dry and one has won. */
 const chosenBefore = (draft: Draft, samples: FinishingWork['samples']): Draft => ({
   ...draft,
@@ -186,6 +175,19 @@ function resting(making: Making, top: Assembled): readonly Draft[] {
 /** An assembly with its steps. */
 type Assembled = { readonly assembling: Assembling; readonly own: readonly Draft[] };
 
+/** A glued top left until its seams have set; flattened then where that is done before it is joined to anything. */
+function settling(
+  making: Making,
+  glued: Assembled,
+  flatten: FinishingWork['flatten'],
+  alone: boolean,
+): readonly Draft[] {
+  if (flatten.length === 0) return [];
+  const rests = resting(making, glued);
+  const names = rests.map(({ name }) => name);
+  return alone ? [...rests, ...inTurn(flatten, names)] : rests;
+}
+
 /** What comes first of parts that must be finished before they are joined is said to all that joins them. */
 const waitingFor = ({ assembling, own }: Assembled, names: readonly string[]): Assembled => ({
   assembling,
@@ -208,28 +210,21 @@ function finishedAmong(
   const touches = ({ assembling }: Assembled) =>
     assembling.bodies.some((body) => body.some(({ id }) => closes.has(id)));
   const first = assembled.filter(isPanelled).map(({ own }) => last(own).name);
-  const early = inTurn(closing, [...prepared.map(({ name }) => name), ...first]);
-  const earlyLast = early.map(({ name }) => name).slice(-1);
-  const shut = assembled.map((one) => (!isPanelled(one) && touches(one) ? waitingFor(one, earlyLast) : one));
-  const glued = shut.find(({ assembling }) => assembling.panel && isTop(assembling));
-  const left = flatten.length > 0 && glued ? resting(making, glued) : [];
-  const isAlone = flattenAlone && glued !== undefined;
-  const rests = isAlone
-    ? [
-        ...left,
-        ...inTurn(
-          flatten,
-          left.map(({ name }) => name),
-        ),
-      ]
-    : left;
+  const glued = assembled.find(({ assembling }) => assembling.panel && isTop(assembling));
+  const rests = glued ? settling(making, glued, flatten, flattenAlone) : [];
   const restNames = rests.map(({ name }) => name).slice(-1);
+  const isAlone = flattenAlone && rests.length > 0;
   const boards = new Set(glued?.assembling.bodies.flatMap((body) => body.map(({ id }) => id)));
   const takesTop = ({ assembling }: Assembled) =>
     assembling.bodies.some((body) => body.some(({ id }) => boards.has(id)));
-  const closed = isAlone
-    ? shut.map((one) => (one !== glued && takesTop(one) ? waitingFor(one, restNames) : one))
-    : shut;
+  // A planer takes off both faces what was put on them.
+  const early = inTurn(closing, [...prepared.map(({ name }) => name), ...first, ...(isAlone ? restNames : [])]);
+  const earlyLast = early.map(({ name }) => name).slice(-1);
+  const closed = assembled.map((one) => {
+    const shut = !isPanelled(one) && touches(one) ? earlyLast : [];
+    const flat = isAlone && one !== glued && takesTop(one) ? restNames : [];
+    return shut.length + flat.length > 0 ? waitingFor(one, [...shut, ...flat]) : one;
+  });
   const work = [...(isAlone ? [] : flatten), ...profile, ...main];
   if (!asParts)
     return { assembled: closed, among: [...early, ...rests], after: inTurn([...work, ...final], restNames) };

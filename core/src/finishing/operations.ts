@@ -70,7 +70,7 @@ const OF_PARTS: Readonly<Partial<Record<SurfaceName, string>>> = {
 };
 
 /** Surfaces in a sentence: `the top, its edges and the base`; of what is split `the legs and the rest of the base`. */
-export function surfacesInWords(surfaces: readonly SurfaceKey[], all: readonly SurfaceKey[], loose = false): Phrase {
+function surfacesInWords(surfaces: readonly SurfaceKey[], all: readonly SurfaceKey[], loose = false): Phrase {
   if (surfaces.length === all.length && all.length > 1) return loose ? say`every part` : say`all of it`;
   const word = (key: SurfaceKey): string => {
     const { surface, role } = surfaceOfKey(key);
@@ -164,7 +164,7 @@ export const sanding = (shares: readonly Share[], bench: Bench, about: string): 
     });
 
 /** A pass over what is coated: what its operations are told by, and where it goes where that is not all of it. */
-export type Pass = {
+export type CoatPass = {
   readonly about: string;
   readonly where: ((shares: readonly Share[]) => Phrase) | null;
 };
@@ -174,7 +174,7 @@ export function layerOperation(
   layer: Coating,
   shares: readonly Share[],
   bench: Bench,
-  { about, where }: Pass,
+  { about, where }: CoatPass,
 ): Operation {
   const surfaces = shares.flatMap((share) => share.surfaces);
   const { product, mix, by, nth: which, of, between, hours, window, wipe, facts } = layer;

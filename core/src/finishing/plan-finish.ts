@@ -38,7 +38,7 @@ export type Treated = Treatment & {
 };
 
 /** A recipe that is only tried, on a sample. */
-export type Tried = Pick<Treated, 'recipe' | 'coats' | 'sittings'>;
+type Tried = Pick<Treated, 'recipe' | 'coats' | 'sittings'>;
 
 /** How a piece is finished, without what a sander reaches: enough for what must be bought. */
 export type FinishPlan = {

@@ -15,7 +15,7 @@ import {
   stripping,
   whereOf,
   type Bench,
-  type Pass,
+  type CoatPass,
   type Share,
 } from './operations';
 import { reachesOf, type OpenFace, type Touch } from './patches';
@@ -58,6 +58,18 @@ export type FinishingWork = {
   readonly last: readonly FinishingStep[];
 };
 
+/** Nothing is sanded or put on. */
+export const NO_FINISHING: FinishingWork = {
+  when: 'assembled',
+  closing: [],
+  closes: new Set(),
+  samples: [],
+  flatten: [],
+  flattenAlone: false,
+  main: [],
+  last: [],
+};
+
 /** Minutes a square foot to flatten a glued top, and to rub one down. */
 const FLATTEN = { sander: 4, 'belt sander': 3.5, 'hand plane': 5, planer: 1.5 } as const;
 const RUB = 0.15;
@@ -97,7 +109,7 @@ function titleOf(layers: readonly Coating[], round: number, rounds: number): Phr
 function rounds(
   shares: readonly Share[],
   bench: Bench,
-  pass: Pass,
+  pass: CoatPass,
   before: (coated: readonly Share[]) => readonly Operation[] = () => [],
 ): readonly FinishingStep[] {
   const groups = coatedTogether(shares.filter(({ extent }) => extent.area > 0)).map((group) => ({
@@ -294,19 +306,8 @@ export function finishingWork(
   plan: FinishPlan,
   { shop }: Pick<Job, 'shop'>,
 ): FinishingWork {
-  const { when, old } = piece.finish;
-  const none: FinishingWork = {
-    when,
-    closing: [],
-    closes: new Set(),
-    samples: [],
-    flatten: [],
-    flattenAlone: false,
-    main: [],
-    last: [],
-  };
-  if (plan.worked.length === 0) return none;
-  const { cracks } = piece.finish;
+  const { when, old, cracks } = piece.finish;
+  if (plan.worked.length === 0) return NO_FINISHING;
   const reaches = reachesOf(model);
   const reachOf = (patch: OpenFace) => reaches.get(patch) ?? { sander: 1, hand: 0, none: 0 };
   const pounds = model.parts.reduce((sum, part) => sum + weightOf(part), 0);

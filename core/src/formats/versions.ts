@@ -219,8 +219,7 @@ function finishTo8(input: unknown): unknown {
 /** Nothing was sold for cracks and seams but filler, and no belts, up to version 7. */
 function yardTo8(input: unknown): unknown {
   const yard = record(input);
-  if (!Array.isArray(yard.hardware) || yard.hardware.some((row) => record(row).kind === 'thin-glue'))
-    return input;
+  if (!Array.isArray(yard.hardware) || yard.hardware.some((row) => record(row).kind === 'thin-glue')) return input;
   const rows: readonly unknown[] = yard.hardware;
   const names = new Set(rows.map((row) => record(row).id));
   const added = SAMPLE_YARD.hardware.filter(({ id, kind }) => NEW_IN_8.includes(kind) && !names.has(id));

@@ -124,10 +124,7 @@ const BY_AND_BY: readonly string[] = [
 const WETS: ReadonlySet<OperationKind> = new Set(['coat', 'fill']);
 
 /** What was used of everything against what was bought. */
-function settled(
-  used: ReadonlyMap<string, number>,
-  { hardware, there, notSold }: Rehearsed['list'],
-): readonly Fault[] {
+function settled(used: ReadonlyMap<string, number>, { hardware, there, notSold }: Rehearsed['list']): readonly Fault[] {
   const faults: Fault[] = [];
   const bought = new Map<string, number>();
   const poured = new Set<string>();
@@ -217,7 +214,8 @@ export function rehearse(plan: Rehearsed, job: Pick<Job, 'shop'>): Rehearsal {
         operations++;
         const wet = operation.on.find((id) => (dry.get(id) ?? 0) > clock);
         // What only tells of a wait touches nothing.
-        if (wet && operation.kind !== 'heed') bench.fault(operation, 'wet', `${held(bench.parts, wet).tag} is not dry yet`);
+        if (wet && operation.kind !== 'heed')
+          bench.fault(operation, 'wet', `${held(bench.parts, wet).tag} is not dry yet`);
         carryOut(bench, operation);
       }
       clock += work;
