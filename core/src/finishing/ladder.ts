@@ -12,7 +12,7 @@ export const gritsTo = (grit: number, from: number = first): readonly number[] =
   grit === 0 ? [] : GRITS.filter((one) => one <= grit && (one >= from || one === grit));
 const first = GRITS[0] ?? 80;
 
-/** End grain is sanded a grit finer than the rest: it drinks less then. Null where no grit is finer, or none of it is. */
+/** End grain is sanded a grit finer than the rest: it drinks less then. Null where no grit is finer, or it has none. */
 export const endGrit = (grit: number, { ends }: Pick<Spread, 'ends'>): number | null =>
   grit === 0 || ends < A_TRACE ? null : (GRITS.find((one) => one > grit) ?? null);
 const A_TRACE = 0.02;
