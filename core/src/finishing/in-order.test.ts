@@ -131,3 +131,18 @@ test('recipes that are tried stand beside those that are taken, on the sample an
   expect(says(lost)).not.toContain('honey');
   expect(needs(lost)).toEqual([]);
 });
+
+test('outside end grain is sealed, inside it is only gone over twice', () => {
+  const says = (start: string, recipe: string) =>
+    stepsOf(jobOf(start, {}, recipe)).find(({ ops }) => ops.some(({ kind }) => kind === 'coat'))!.says;
+  expect(says('outdoor', 'natural.outdoors')).toMatch(/until it drinks no more, the ends of feet above all/);
+  expect(says('coffee', 'natural.wipeable')).toContain('End grain drinks: go over it again at once');
+});
+
+test('end grain is sanded a grit finer than its surface, and its paper is counted', () => {
+  const sanded = stepsOf(jobOf('coffee', {})).find(({ ops }) => ops.some(({ kind }) => kind === 'sand'))!;
+  const op = sanded.ops.find(({ kind }) => kind === 'sand')!;
+  expect(op.kind === 'sand' && [op.grits.at(-1), op.ends]).toEqual([180, 220]);
+  expect(sanded.says).toContain('End grain to 220: it drinks less then');
+  expect(op.kind === 'sand' && op.takes.some(({ kind, size }) => kind === 'disc' && size === '220')).toBe(true);
+});

@@ -48,7 +48,11 @@ function coat(operation: OperationOf<'coat'>): Phrase {
   const shop =
     which === 1 ? say` Shop between ${strong(cold)} and ${strong(hot)} °F, under ${strong(damp)} % humidity.` : say``;
   const ends =
-    which === 1 && wipe === null && product !== 'wash' ? say` End grain drinks: go over it again at once.` : say``;
+    which > 1 || wipe !== null || product === 'wash'
+      ? say``
+      : product === 'exterior urethane'
+        ? say` End grain lets water in: go over it until it drinks no more, the ends of feet above all.`
+        : say` End grain drinks: go over it again at once.`;
   return say`${title} on ${where}: ${SPREAD[by]}, ${ouncesOf(ounces)}${under ? say`, the underside first: turned over on a blanket, then back on its feet` : say``}.${sanded}${thinned}${ends}${wiped}${next}${shop}`;
 }
 

@@ -9,6 +9,7 @@ import { NoteFor } from '../shared/NoteFor';
 type Facts = Plan['pieces'][number];
 
 const FINISHING: ReadonlySet<OperationKind> = new Set([
+  'sample',
   'flatten',
   'strip',
   'fill',

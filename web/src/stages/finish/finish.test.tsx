@@ -43,6 +43,7 @@ test('the order of sittings leads to the build; the list says ounces and cans, a
   expect(within(order).getByRole('link', { name: 'Finish, coat 1 of 3' }).getAttribute('href')).toMatch(
     /build\?.*step=\d+/,
   );
+  expect(within(order).getAllByRole('link')[0]!.textContent).toBe('Make samples');
   const list = screen.getByRole('region', { name: 'Amounts' });
   expect(within(list).getByRole('row', { name: /^oil polyurethane/ }).textContent).toMatch(/\d+ fl oz\d x \d+/);
   await user.click(within(list).getByRole('checkbox', { name: 'Brushes' }));
