@@ -115,6 +115,8 @@ test('the shop: fewer clamps change the steps; the usual shop is kept for new jo
   await page.getByRole('button', { name: 'Keep as my usual shop' }).click();
   await expect(page.locator('.MuiSnackbar-root')).toContainText('New jobs start with it');
   await page.getByRole('link', { name: /^Build/ }).click();
+  // The first step is samples: then legs are glued up.
+  await page.getByRole('button', { name: 'Step 2', exact: true }).click();
   await expect(page.getByText(/1 at a time, 4 rounds/)).toBeVisible();
 
   await page.goto('/');

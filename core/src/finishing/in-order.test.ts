@@ -139,6 +139,13 @@ test('outside end grain is sealed, inside it is only gone over twice', () => {
   expect(says('coffee', 'natural.wipeable')).toContain('End grain drinks: go over it again at once');
 });
 
+test('of what stays bare end grain is sanded as the rest is', () => {
+  const sanded = stepsOf(jobOf('coffee', {}, 'natural.bare')).find(({ ops }) =>
+    ops.some(({ kind }) => kind === 'sand'),
+  )!;
+  expect(sanded.ops.every((op) => op.kind !== 'sand' || op.ends === null)).toBe(true);
+});
+
 test('end grain is sanded a grit finer than its surface, and its paper is counted', () => {
   const sanded = stepsOf(jobOf('coffee', {})).find(({ ops }) => ops.some(({ kind }) => kind === 'sand'))!;
   const op = sanded.ops.find(({ kind }) => kind === 'sand')!;

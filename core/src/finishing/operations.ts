@@ -13,6 +13,7 @@ import {
   isCoated,
   strippingTakes,
   tapeTakes,
+  toSand,
   triesTakes,
   type FinishPlan,
   type Treated,
@@ -152,14 +153,14 @@ export const sanding = (shares: readonly Share[], bench: Bench, about: string): 
         kind: 'sand',
         grits: isSheets && extent.sheets > extent.area - 0.05 ? gritsTo(recipe.sandTo, SHEET_FROM) : grits,
         sheets: isSheets && extent.sheets <= extent.area - 0.05 ? SHEET_FROM : null,
-        ends: endGrit(recipe.sandTo, extent),
+        ends: endGrit(recipe.sandTo, toSand(share)),
         where: whereOf([share], bench),
         area: extent.area,
         hand,
         wetted,
-        takes: lacking(sandingTakes(recipe.sandTo, extent), bench.shop),
+        takes: lacking(sandingTakes(recipe.sandTo, toSand(share)), bench.shop),
       };
-      const minutes = sandingMinutes(recipe.sandTo, extent, hand) + (wetted ? extent.area * LOOK_OVER : 0);
+      const minutes = sandingMinutes(recipe.sandTo, toSand(share), hand) + (wetted ? extent.area * LOOK_OVER : 0);
       return operation(bench, `${about}${idOf(share)}`, does, partsOf([share]), minutes, { tool: 'sander' });
     });
 

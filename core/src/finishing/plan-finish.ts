@@ -60,6 +60,12 @@ export type FinishPlan = {
 
 export const isCoated = ({ sittings }: Treated): boolean => sittings.length > 0;
 
+/** What of a treatment is sanded: end grain is told apart only under a finish, which it would drink. */
+export const toSand = (treated: Treated): Spread => ({
+  ...treated.extent,
+  ends: isCoated(treated) ? treated.extent.ends : 0,
+});
+
 /** Treatments in which the same is put on: they are coated as one. */
 export const coatedTogether = <T extends Treated>(worked: readonly T[]): readonly (readonly T[])[] =>
   together(worked.filter(isCoated), putOnAs);
@@ -311,7 +317,7 @@ function takesFor(piece: Piece, plan: FinishPlan): readonly Take[] {
     ...fillerTakes(piece, plan, plan.heads, true),
     ...caulkTakes(plan),
     ...triesTakes(plan),
-    ...plan.worked.flatMap(({ recipe, extent }) => sandingTakes(recipe.sandTo, extent)),
+    ...plan.worked.flatMap((one) => sandingTakes(one.recipe.sandTo, toSand(one))),
     ...coats(plan.worked),
     ...(piece.finish.when === 'parts' ? coats(plan.worked.map(touchedUp)) : []),
     ...(coated ? tapeTakes((piece.finish.when === 'parts' ? plan.tape.glue : 0) + plan.tape.colours) : []),
