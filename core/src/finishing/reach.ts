@@ -56,12 +56,14 @@ export function waysOut(points: readonly Vec[], normal: Vec): readonly Vec[] {
   return WAYS_OUT.map(([x, y, z]) => add(add(times(along, x), times(across, y)), times(normal, z)));
 }
 
-/** No more than so far a point lies from a convex body: from its box, and from the planes of its faces. */
-function leastFrom(point: Vec, cell: Cell): number {
+/** Whether a ball keeps clear of a convex body: of its box, or of the plane of one of its faces. */
+function clears(point: Vec, radius: number, cell: Cell): boolean {
   const [low, high] = limitsOfCell(cell);
-  const off = ([0, 1, 2] as const).map((axis) => Math.max(0, low[axis] - point[axis], point[axis] - high[axis]));
-  const plane = Math.max(...cell.map(({ normal, points }) => dot(normal, sub(point, nth(points, 0)))));
-  return Math.max(norm([nth(off, 0), nth(off, 1), nth(off, 2)]), plane);
+  const off = (axis: 0 | 1 | 2) => Math.max(0, low[axis] - point[axis], point[axis] - high[axis]);
+  return (
+    off(0) ** 2 + off(1) ** 2 + off(2) ** 2 >= radius ** 2 ||
+    cell.some(({ normal, points }) => dot(normal, sub(point, nth(points, 0))) >= radius)
+  );
 }
 
 /**
@@ -71,10 +73,9 @@ function leastFrom(point: Vec, cell: Cell): number {
 export function armReaches(points: readonly Vec[], normal: Vec, bodies: readonly Part[]): boolean {
   const hand = add(times(points.reduce(add), 1 / points.length), times(normal, ARM.over));
   const cells = bodies.flatMap((part) => solidOf(part));
-  const isFree = (at: Vec, radius: number, near: readonly Cell[]) =>
-    near.every((cell) => leastFrom(at, cell) >= radius);
+  const isFree = (at: Vec, radius: number, near: readonly Cell[]) => near.every((cell) => clears(at, radius, cell));
   if (isFree(add(hand, times(normal, ARM.shoulder)), ARM.shoulder, cells)) return true;
-  const near = cells.filter((cell) => leastFrom(hand, cell) < ARM.long + ARM.shoulder);
+  const near = cells.filter((cell) => !clears(hand, ARM.long + ARM.shoulder, cell));
   return waysOut(points, normal).some((way) => {
     for (let far = 0; far <= ARM.long; far += ARM.each) {
       const at = add(hand, times(way, far));
