@@ -42,10 +42,6 @@ import { finishing } from './finishing';
 import { median, ms, print, quantile, timed, today } from './measure';
 import { homeSheets, homeSize, longList, mitred, oneWidth, rectangles } from './lists';
 
-/**
- * Measures on this machine, printed as tables. Times depend on the machine; how they stand to each other and what was
- * proved do not. `npm run bench`.
- */
 /** Every task changes the size a little each time, so that nothing is answered from memory of the same question. */
 async function planning() {
   const job = demoJob();

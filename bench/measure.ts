@@ -1,3 +1,8 @@
+/**
+ * Measures on this machine, printed as tables. Times depend on the machine; how they stand to each other and what was
+ * proved do not. `npm run bench`.
+ */
+
 export const today = '2026-11-24';
 export const print = (title: string, rows: readonly Record<string, string | number>[]) => {
   process.stdout.write(`\n${title}\n`);

@@ -11,6 +11,7 @@ import {
   fillerFor,
   fillerTakes,
   isCoated,
+  partsOf,
   strippingTakes,
   tapeTakes,
   toSand,
@@ -95,10 +96,6 @@ export type Bench = {
 
 /** What is worked at one time: a treatment, and those of its patches that are within reach. */
 export type Share = Treated & { readonly hand: number; /** Before its parts are joined. */ readonly early: boolean };
-
-export const partsOf = (shares: readonly Pick<Share, 'patches'>[]): readonly Part[] => [
-  ...new Map(shares.flatMap(({ patches }) => patches.map(({ part }) => [part.id, part] as const))).values(),
-];
 
 /** What is worked on, in words: surfaces, of loose parts or of what stands; before it is closed in, sides of parts. */
 export function whereOf(

@@ -60,6 +60,11 @@ export type FinishPlan = {
 
 export const isCoated = ({ sittings }: Treated): boolean => sittings.length > 0;
 
+/** Parts that patches are on, each once. */
+export const partsOf = (worked: readonly Pick<Treated, 'patches'>[]): readonly Part[] => [
+  ...new Map(worked.flatMap(({ patches }) => patches.map(({ part }) => [part.id, part] as const))).values(),
+];
+
 /** What of a treatment is sanded: end grain is told apart only under a finish, which it would drink. */
 export const toSand = (treated: Treated): Spread => ({
   ...treated.extent,
@@ -135,14 +140,8 @@ const seamsFor = (touches: readonly Touch[], worked: readonly Treated[]): number
 };
 
 /** Parts that are cut to fit once the others stand: finished before, they are coated while still long. */
-export const fitsAmong = (patches: readonly OpenFace[]): readonly Part[] => [
-  ...new Map(
-    patches
-      .map(({ part }) => part)
-      .filter((part) => part.fit !== null && !isTop(part))
-      .map((part) => [part.id, part] as const),
-  ).values(),
-];
+export const fitsAmong = (worked: readonly Pick<Treated, 'patches'>[]): readonly Part[] =>
+  partsOf(worked).filter((part) => part.fit !== null && !isTop(part));
 
 /** Whether end grain of a part is seen once it is joined. */
 const showsEnds = (part: Part, patches: readonly OpenFace[]): boolean =>
@@ -185,7 +184,7 @@ export function finishPlan(
       extent: extentOf(own),
       sittings,
       heads: sittings.length > 0 ? headsOn(made, shown) : 0,
-      fits: sittings.length > 0 ? fitsAmong(own).filter((part) => showsEnds(part, own)) : [],
+      fits: sittings.length > 0 ? fitsAmong([{ patches: own }]).filter((part) => showsEnds(part, own)) : [],
     };
   });
   const isSanded = worked.some(({ surfaces, recipe }) => surfaces.includes('top') && recipe.sandTo > 0);

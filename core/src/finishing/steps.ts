@@ -9,7 +9,6 @@ import {
   filling,
   layerOperation,
   masking,
-  partsOf,
   samplesFor,
   sanding,
   stripping,
@@ -24,6 +23,7 @@ import {
   fitsAmong,
   flatteningTakes,
   isCoated,
+  partsOf,
   touchedUp,
   type FinishPlan,
   type Treated,
@@ -274,7 +274,7 @@ function touchingUp(coated: readonly Share[], bench: Bench): readonly FinishingS
 
 /** Parts that are coated before they are cut to fit: nothing is cut off them before. */
 function leftLong(bench: Bench): readonly Operation[] {
-  const fits = fitsAmong(bench.plan.worked.filter(isCoated).flatMap(({ patches }) => patches));
+  const fits = fitsAmong(bench.plan.worked.filter(isCoated));
   const says = say`${tagList(fits.map(({ tag }) => tag))} ${fits.length === 1 ? 'is' : 'are'} cut to fit later: coat ${fits.length === 1 ? 'it' : 'them'} as long as ${fits.length === 1 ? 'it is' : 'they are'}. Saw through the coat with tape over the line, then it does not chip.`;
   return fits.length === 0 ? [] : [operation(bench, 'long', { kind: 'heed', says }, fits, 1)];
 }

@@ -19,6 +19,13 @@ const KEYS: readonly SurfaceKey[] = SURFACES.flatMap((surface): readonly Surface
   surface,
   ...ROLES.map((role) => splitOff(surface, role)),
 ]);
+/** What of a piece is treated, surfaces and what is split off them. */
+export const treatedKeys = ({
+  on,
+}: {
+  readonly on: Readonly<Partial<Record<SurfaceKey, unknown>>>;
+}): readonly SurfaceKey[] => Object.keys(on) as SurfaceKey[];
+
 /** The surface that a key is of, and the role where it is only that of some parts. */
 export function surfaceOfKey(key: SurfaceKey): { readonly surface: SurfaceName; readonly role: Role | null } {
   const [surface, role] = key.split('/') as [SurfaceName, Role | undefined];

@@ -1,8 +1,12 @@
-import { bareColour, expectedColour, type Plan } from '@sill/core';
+import { bareColour, expectedColour, first, type Plan } from '@sill/core';
 
 type Facts = Plan['pieces'][number];
 type Tried = Facts['finishing']['tries'][number];
 type Material = Facts['parts'][number]['material'];
+
+/** What samples are made of: the wood of the top, where there is one. */
+export const sampleWood = ({ parts }: Facts): Material =>
+  (parts.find(({ role, material }) => material !== 'bought' && role === 'top') ?? first(parts)).material;
 
 /** What a strip shows from its left: bare, each colour, then the coats. */
 function bandsOf({ recipe, coats }: Pick<Tried, 'recipe' | 'coats'>, material: Material) {

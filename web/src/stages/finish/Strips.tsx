@@ -1,10 +1,10 @@
 import { Button } from '@mui/material';
 import { useState } from 'react';
-import { first, type Plan, wholeInches, type Recipe } from '@sill/core';
+import { type Plan, wholeInches, type Recipe } from '@sill/core';
 import { useChange, useJob, usePlan } from '../../state/hooks';
 import { Dim } from '../../words/Dim';
 import { RecipeDialog } from './RecipeDialog';
-import { Strip } from './Strip';
+import { sampleWood, Strip } from './Strip';
 import { TakeRecipes } from './TakeRecipes';
 import { surfaceLabel } from './words';
 
@@ -44,11 +44,9 @@ export function Strips({ facts }: { readonly facts: Facts }) {
       <ul className="strips">
         {treatments.map((treatment) => {
           const { recipe, coats, surfaces } = treatment;
-          const part =
-            facts.parts.find(({ role, material }) => material !== 'bought' && role === 'top') ?? first(facts.parts);
           return (
             <li key={`${recipe.id} ${coats}`}>
-              <Strip of={treatment} material={part.material} about={surfaces.map(surfaceLabel).join(', ')} />
+              <Strip of={treatment} material={sampleWood(facts)} about={surfaces.map(surfaceLabel).join(', ')} />
               <Button size="small" onClick={() => setOpen(recipe)}>
                 Change
               </Button>

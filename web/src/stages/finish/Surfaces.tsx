@@ -19,6 +19,7 @@ import {
   type SurfaceName,
   SURFACES,
   surfaceOfKey,
+  treatedKeys,
   type Vec,
 } from '@sill/core';
 import { useChange, useJob, usePiece } from '../../state/hooks';
@@ -109,7 +110,7 @@ export function Surfaces({ facts, picked, onPick }: Props) {
   const together = (surface: SurfaceName) => {
     setOpened(opened.filter((one) => one !== surface));
     change(
-      (Object.keys(piece.finish.on) as SurfaceKey[])
+      treatedKeys(piece.finish)
         .filter((key) => key.startsWith(`${surface}/`))
         .map((key) => set(piece.id, ['finish', 'on', key], undefined)),
     );

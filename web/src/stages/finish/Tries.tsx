@@ -4,7 +4,7 @@ import { first, type Plan, READY, recipeOf, set, wins, type Recipe } from '@sill
 import { useChange, useJob, usePiece } from '../../state/hooks';
 import { Pick } from '../../ui/Pick';
 import { TextLine } from '../../ui/TextLine';
-import { Strip } from './Strip';
+import { sampleWood, Strip } from './Strip';
 
 type Facts = Plan['pieces'][number];
 
@@ -18,9 +18,6 @@ export function Tries({ facts }: { readonly facts: Facts }) {
   const piece = usePiece() ?? facts.piece;
   const { tries } = piece.finish;
   const taken = finishing.treatments.map(({ recipe }) => recipe);
-  const material = (
-    facts.parts.find(({ role, material: of }) => of !== 'bought' && role === 'top') ?? first(facts.parts)
-  ).material;
   const known = new Set([...taken, ...tries].map(({ id }) => id));
   const others = [...job.recipes, ...READY].filter(({ id }) => !known.has(id));
   const rows = tries.flatMap(({ id, lost, why }) => {
@@ -58,7 +55,7 @@ export function Tries({ facts }: { readonly facts: Facts }) {
             <li key={recipe.id} data-lost={lost}>
               <Strip
                 of={{ recipe, coats: recipe.coat === 'none' ? 0 : recipe.coats }}
-                material={material}
+                material={sampleWood(facts)}
                 about={lost ? `lost${why === '' ? '' : `: ${why}`}` : 'on the sample'}
               />
               <div className="strip-does">

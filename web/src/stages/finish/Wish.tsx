@@ -6,9 +6,9 @@ import {
   SHADES,
   type Piece,
   surfaceOfKey,
-  type SurfaceKey,
   type SurfaceName,
   TOP_SURFACES,
+  treatedKeys,
   type Wear,
   WEARS,
 } from '@sill/core';
@@ -52,7 +52,7 @@ export function Wish({ piece, surfaces }: { readonly piece: Piece; readonly surf
   const wish = (shade: Shade, wear: Wear) => {
     last.current = { shade, wear };
     // What was split off its surface takes what all of that takes.
-    const split = (Object.keys(piece.finish.on) as SurfaceKey[]).filter((key) => {
+    const split = treatedKeys(piece.finish).filter((key) => {
       const { surface, role } = surfaceOfKey(key);
       return role !== null && isFor(surface);
     });
