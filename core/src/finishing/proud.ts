@@ -2,12 +2,11 @@ import type { Fastening } from '../joinery';
 import { inches, type Length } from '../length';
 
 /** Of what is normally spread so many standard deviations hold nine in ten. */
-const NINE = 1.645;
-/**
- * Inches within which nine in ten come: the thickness of a board as it is sold, and once it is planed; how level two
- * boards lie where something keeps them so, and where only glue does, which lets them slide.
- */
-const [SOLD, PLANED, KEPT, SLID] = [1 / 64, 1 / 128, 1 / 64, 1 / 32] as const;
+export const NINE = 1.645;
+/** Inches within which nine in ten come: a size as it is sold; what is laid flush by the finger, or at a line. */
+export const [SOLD_WITHIN, LAID_WITHIN] = [1 / 64, 1 / 64] as const;
+/** The same of a thickness once it is planed, and of boards that only glue holds, which lets them slide. */
+const [PLANED, SLID] = [1 / 128, 1 / 32] as const;
 
 /** The normal distribution from -z to z (Abramowitz and Stegun, 7.1.26). */
 function within(z: number): number {
@@ -25,8 +24,8 @@ function within(z: number): number {
  */
 export function proudOf(joints: readonly Pick<Fastening, 'by'>[], planed: boolean): Length {
   if (joints.length === 0) return 0;
-  const thick = (planed ? PLANED : SOLD) / NINE;
-  const slip = (joints.some(({ by }) => by === 'glue') ? SLID : KEPT) / NINE;
+  const thick = (planed ? PLANED : SOLD_WITHIN) / NINE;
+  const slip = (joints.some(({ by }) => by === 'glue') ? SLID : LAID_WITHIN) / NINE;
   const each = 0.9 ** (1 / joints.length);
   let [low, high] = [0, 6];
   while (high - low > 1e-6) {

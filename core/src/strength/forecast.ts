@@ -1,6 +1,7 @@
 import { nth, sure } from '../lists';
 import type { Tool } from '../job';
 import type { Readings } from '../ledger';
+import { SOLD_WITHIN, NINE, LAID_WITHIN } from '../finishing';
 import type { Fastening } from '../joinery';
 import { toInches } from '../length';
 import type { Part } from '../piece';
@@ -17,8 +18,6 @@ import { misfitOf, type Deviation, type Misfit, type Outcome, type OutcomeKind }
  */
 export type CutBy = 'stop' | 'several at once' | 'pencil' | 'guide' | 'fence' | 'to fit' | 'measured' | 'as sold';
 
-/** Of what is normally spread so many standard deviations hold nine in ten. */
-const NINE = 1.645;
 /**
  * Inches within which nine in ten come: how well a stop or fence is set, which all cuts there share, and how well each
  * repeats. A stop repeats to 1/64 and is set by a tape to 1/32; pencil and tape come to 3/64, the middle of the 1/32 to
@@ -32,7 +31,7 @@ const WITHIN: Readonly<Record<CutBy, { readonly set: number; readonly each: numb
   fence: { set: 1 / 32, each: 1 / 128 },
   'to fit': { set: 0, each: 1 / 64 },
   measured: { set: 0, each: 1 / 128 },
-  'as sold': { set: 0, each: 1 / 64 },
+  'as sold': { set: 0, each: SOLD_WITHIN },
 };
 /** How far an end is off square in 6 in, nine in ten: a saw on a stand, one along a square, one by hand. */
 const OFF_SQUARE: Readonly<Partial<Record<Tool, number>>> = {
@@ -42,8 +41,6 @@ const OFF_SQUARE: Readonly<Partial<Record<Tool, number>>> = {
   'hand saw': 1 / 16,
 };
 const SIX = 6;
-/** A joint lies where it should to this, in, nine in ten: flush by the finger, or at a line. */
-const PLACED = 1 / 64;
 
 /** How the length and width of a part come about, and how square its ends. */
 type HowCut = {
@@ -145,7 +142,7 @@ function spreadOf(deviation: Deviation, { how, factor }: Cutting, instead: Inste
   if (deviation.kind === 'place') {
     const { drilled, joint } = deviation.of;
     return {
-      each: PLACED / NINE,
+      each: LAID_WITHIN / NINE,
       set: 0,
       shared: '',
       about: { side: 'place', by: null, tags: [drilled.tag], of: joint.kind },
