@@ -7,6 +7,7 @@ import {
   isDay,
   plainLetters,
   cutListCsv,
+  daysOf,
   labelsOf,
   layoutOf,
   orderCsv,
@@ -22,12 +23,13 @@ import {
   type ReadResult,
 } from '../src';
 import { loadIntegerSolver } from '../src/cutting/highs';
+import { writeDays } from '../src/formats/ics';
 import { dxfOf, gltfOf } from '../src/formats/out';
 
 const USAGE = `Usage:
   npm run -s sill -- plan job.json [--today 2026-01-31] [--time-limit 10]
   npm run -s sill -- solve problem.json [--time-limit 10]
-  npm run -s sill -- export job.json --as csv|svg|dxf|gltf --out FOLDER`;
+  npm run -s sill -- export job.json --as csv|svg|dxf|gltf|ics --out FOLDER`;
 
 /** One line an error on standard error, nothing on standard output, exit code 2. */
 function refuse(lines: readonly string[]): never {
@@ -79,7 +81,7 @@ const { positionals, values } = options();
 const [command, path] = positionals;
 if (path === undefined || !['plan', 'solve', 'export'].includes(command ?? '')) refuse([USAGE]);
 
-const KINDS = ['csv', 'svg', 'dxf', 'gltf'] as const;
+const KINDS = ['csv', 'svg', 'dxf', 'gltf', 'ics'] as const;
 
 /** Writes part lists and cuts, templates and layouts, or models of a job into a folder, and prints what was written. */
 async function exportFiles(job: Job, today: string): Promise<void> {
@@ -106,6 +108,7 @@ async function exportFiles(job: Job, today: string): Promise<void> {
   const plan = planJob(job, { today, integer: await loadIntegerSolver() });
   const label = labelsOf(job);
   const { boards } = plan.buying;
+  if (kind === 'ics') write('days.ics', writeDays(daysOf(plan, job, today, 'full'), job));
   if (kind === 'csv') {
     write('pieces.csv', cutListCsv(boards, plan.cuts, job.units, label));
     write('cuts.csv', orderCsv(plan.setups, plan.cuts, job.units, label));
@@ -121,7 +124,7 @@ async function exportFiles(job: Job, today: string): Promise<void> {
     const placed = parts.filter((part) => !part.loose);
     if (kind === 'csv') write(`${piece.id} parts.csv`, partsCsv(parts, job.units));
     else if (kind === 'gltf') write(`${piece.id}.gltf`, await gltfOf(placed, piece.name));
-    else
+    else if (kind !== 'ics')
       for (const part of cut) {
         const title = `${piece.name}, ${part.tag} ${part.name}`;
         const templates = templatesOf(part);

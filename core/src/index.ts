@@ -34,5 +34,6 @@ export {
 export * from './plan';
 export * from './helps';
 export * from './finish-ways';
+export * from './coat-ways';
 export * from './costing';
 export { unbuilt } from './unworked';

@@ -12,14 +12,14 @@ import {
   type SolveCache,
 } from './buying';
 import { fastenings, hardwareNeeds, weathered, type Fastening } from './joinery';
-import { minutesAt, type NumberedCut, type Setup } from './sawing';
-import { saturdays, type BenchCalendar } from './calendar';
-import { findingsOf, type PieceFacts } from './checking';
+import type { NumberedCut, Setup } from './sawing';
+import { daysOf, type BenchCalendar } from './calendar';
+import { dayNotes, findingsOf, sortedFindings, type PieceFacts } from './checking';
 import { holdingsOf } from './ledger';
-import { kerfFor, type Finding, type Job, type Piece } from './job';
+import { kerfFor, longestDay, type Finding, type Job, type Piece } from './job';
 import { boardKey, sizesOf, type HardwareNeed, type Nominal } from './stock';
 import { sawable, unbuilt, unordered } from './unworked';
-import { isQuiet, offcutUses, stepsOf, stuckByPegs, type OffcutUse, type Step } from './building';
+import { offcutUses, stepsOf, stuckByPegs, type OffcutUse, type Step } from './building';
 
 /** Everything that follows from a job. Always computed, never saved. */
 export type Plan = {
@@ -40,7 +40,7 @@ export type Plan = {
 };
 
 export type PlanOptions = ChooseOptions & {
-  /** ISO date; the core has no clock. */
+  /** Date or local time, like `2026-11-28T14:05`; the core has no clock. */
   readonly today: string;
   /** Kept by the caller between plans, so that what did not change is not worked out again. */
   readonly cache?: PlanCache;
@@ -105,7 +105,7 @@ function modelOf(piece: Piece, topNominal: Nominal, job: Job, { models: known, p
     job.units,
     job.recipes,
     job.shop.edgeRip,
-    job.shop.hours,
+    longestDay(job.calendar),
     job.measured,
     about,
     kerfFor(job.shop, 'board'),
@@ -281,13 +281,8 @@ export function planJob(job: Job, options: PlanOptions): Plan {
       return { ...facts, finishing, model, topNominal, weight, steps: [] };
     }
   });
-  const sawing = setups.map((setup) => ({ id: setup.id, work: minutesAt(setup), wait: 0 }));
-  const chains = pieces.flatMap(({ piece, steps }) =>
-    Array.from({ length: piece.copies }, () =>
-      steps.map((step) => ({ id: step.id, work: step.work, wait: step.pause, quiet: isQuiet(step) })),
-    ),
-  );
   const offcuts = offcutUses(withOffcutsLeft(boards, holdingsOf(job)), pieces, kerfFor(job.shop, 'board'));
+  const calendar = daysOf({ setups, list, pieces }, job, options.today, 'quick');
   const pounds = Math.max(0, ...pieces.map((item) => item.weight));
   return {
     pieces,
@@ -299,11 +294,18 @@ export function planJob(job: Job, options: PlanOptions): Plan {
     cuts,
     setups,
     offcuts,
-    calendar: saturdays(sawing, chains, job.shop.hours, options.today),
-    findings: [...notes, ...findingsOf({ job, pieces, buying, list, offcuts })],
+    calendar,
+    findings: [...notes, ...findingsOf({ job, pieces, buying, list, offcuts, calendar })],
     carry: { pounds, people: Math.max(1, Math.ceil(pounds / job.shop.lift)) },
   };
 }
+
+/** A plan with its days laid out anew: as they are, and what is said of them. */
+export const withDays = (plan: Plan, job: Job, calendar: BenchCalendar): Plan => ({
+  ...plan,
+  calendar,
+  findings: sortedFindings([...plan.findings.filter(({ stage }) => stage !== 'days'), ...dayNotes(calendar, job)]),
+});
 
 /** True where no mix of boards is better: cheaper, or better by what boards are chosen for. */
 export const isProved = ({ buying }: Plan): boolean =>

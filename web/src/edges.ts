@@ -1,5 +1,6 @@
 import { ask } from './platform/ask';
-import { today } from './platform/today';
+import { now, today, zoneHere } from './platform/today';
+import * as days from './platform/workers/days';
 import * as explorer from './platform/workers/explorer';
 import * as planner from './platform/workers/planner';
 import type { Edges } from './state/edges';
@@ -12,7 +13,10 @@ export const edges: Edges = {
   ask,
   planner,
   explorer,
+  days,
   today,
+  now,
+  zoneHere,
   keep,
   letGo,
   look: globalThis.localStorage?.getItem(LOOK_KEY) === 'workshop' ? 'workshop' : 'light',

@@ -28,10 +28,11 @@ export const minutesOf = ({ ops }: Draft): number =>
 
 const distinct = (ids: readonly string[]): readonly string[] => [...new Set(ids)];
 
-export const finished = (piece: string, drafts: readonly Scheduled[]): readonly Step[] =>
-  drafts.map(({ draft, pause }) => {
-    const { name, title, ops, after, ...rest } = draft;
-    void after;
+export const finished = (piece: string, drafts: readonly Scheduled[]): readonly Step[] => {
+  const names = new Set(drafts.map(({ draft }) => draft.name));
+  const idOf = (name: string) => `${piece}.${name}`;
+  return drafts.map(({ draft, pause }) => {
+    const { name, title, ops, after = [], ...rest } = draft;
     return {
       adds: distinct(ops.flatMap(({ on }) => on)),
       there: [],
@@ -50,9 +51,13 @@ export const finished = (piece: string, drafts: readonly Scheduled[]): readonly 
       cautions: cautionsFor(ops),
       work: minutesOf(draft),
       title,
-      id: `${piece}.${name}`,
+      id: idOf(name),
       piece,
+      after: distinct(after)
+        .filter((one) => names.has(one))
+        .map(idOf),
       operations: ops,
       actions: ops.map((operation) => ({ id: operation.id, text: wordsOf(operation) })),
     };
   });
+};

@@ -22,6 +22,8 @@ export type Step = {
   readonly makes: readonly string[];
   /** Joints, by id, that no driver of the shop has room for at this step. */
   readonly noRoom: readonly string[];
+  /** Steps that must be over before, their glue set, by id. */
+  readonly after: readonly string[];
   /** Why it is done where the piece stays, as what it becomes can not be carried there; null in the workshop. */
   readonly stays: Phrase | null;
   /** What is done, in order; and the sentence of each. */
@@ -43,7 +45,3 @@ export type Step = {
   /** Of the waiting, the minutes in which nothing else of this piece can be done. */
   readonly pause: number;
 };
-
-const QUIET: ReadonlySet<Operation['kind']> = new Set(['coat', 'mask', 'fill', 'rub', 'cure', 'heed']);
-/** Whether a step wakes nobody and needs no saw: it may be done on an evening. */
-export const isQuiet = ({ operations }: Step): boolean => operations.every(({ kind }) => QUIET.has(kind));

@@ -1,5 +1,13 @@
 /**
- * When it will be ready. In: tasks with their work and waiting. Out: days at the bench with dates.
- * Used by the sill and the packet. Takes today's date as an argument; the core has no clock.
+ * When it will be ready. In: what is planned, as work in goes with waits between; the hours there are. Out: sessions
+ * with their work, the day it is ready, and the day before which nothing is. Used by the sill, the days, the packet and
+ * calendar files. Takes the time of day as an argument; the core has no clock.
  */
-export * from './saturdays';
+export * from './task';
+export * from './tasks';
+export * from './windows';
+export * from './plan-days';
+export { clockAt, dateOf, dayOf, instantAt, instantOf, timeOf, weekdayOf, type Instant } from './instant';
+export type { Link } from './chain';
+export * from './tonight';
+export * from './sooner';

@@ -1,3 +1,4 @@
+import type { BenchCalendar } from '../calendar';
 import type { Boards, BuyingList } from '../buying';
 import type { FinishTold } from '../finishing';
 import type { Job, Piece } from '../job';
@@ -23,6 +24,7 @@ export type Facts = {
   readonly buying: Boards;
   readonly list: BuyingList;
   readonly offcuts: readonly OffcutUse[];
+  readonly calendar: BenchCalendar;
 };
 
 /** Whether everything asked for is on the list: else its totals are of a part only, and say so wherever they stand. */

@@ -1,6 +1,7 @@
 import type { Finding } from '../job';
 import { builtNotes } from './built';
 import { cutNotes } from './cuts';
+import { dayNotes } from './days';
 import type { Facts } from './facts';
 import { finishNotes, leftoverNotes } from './finish';
 import { jointNotes } from './joints';
@@ -17,13 +18,18 @@ import { woodNotes } from './wood';
 export * from './facts';
 
 export * from './people';
+export { dayNotes, dayWords } from './days';
 export { isSought, soughtWays } from './firm';
 
 const RANK = { stop: 0, care: 1, good: 2 } as const;
 
+/** Findings with those that stop first, otherwise as they were. */
+export const sortedFindings = (findings: readonly Finding[]): readonly Finding[] =>
+  [...findings].sort((a, b) => RANK[a.level] - RANK[b.level]);
+
 /** Every finding, the ones that stop first, otherwise in the order of the rooms. */
 export const findingsOf = (facts: Facts): readonly Finding[] =>
-  [
+  sortedFindings([
     ...facts.pieces.flatMap((piece) => [
       ...piece.model.findings,
       ...sizeNotes(piece, facts.job),
@@ -38,4 +44,5 @@ export const findingsOf = (facts: Facts): readonly Finding[] =>
     ...cutNotes(facts),
     ...leftoverNotes(facts, facts.job),
     ...builtNotes(facts),
-  ].sort((a, b) => RANK[a.level] - RANK[b.level]);
+    ...dayNotes(facts.calendar, facts.job),
+  ]);

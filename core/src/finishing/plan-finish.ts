@@ -1,4 +1,4 @@
-import type { Job, Piece, SurfaceKey } from '../job';
+import { longestDay, type Job, type Piece, type SurfaceKey } from '../job';
 import type { Fastening } from '../joinery';
 import { inches, type Length } from '../length';
 import { around, boxOf, extent, type Part, type PieceModel } from '../piece';
@@ -169,14 +169,14 @@ export function finishPlan(
   piece: Piece,
   model: Pick<PieceModel, 'parts' | 'motions'>,
   made: readonly Fastening[],
-  job: Pick<Job, 'recipes' | 'shop'>,
+  job: Pick<Job, 'recipes' | 'calendar'>,
 ): FinishPlan {
   if (Object.keys(piece.finish.on).length === 0) return UNPLANNED;
   const { patches, touches } = patchesOf(model);
   const names = surfacesIn(piece.finish, patches);
   const worked = treatmentsOf(piece, job, names).map((treatment): Treated => {
     const own = patches.filter((patch) => !patch.closed && treatment.surfaces.includes(keyOf(piece.finish, patch)));
-    const sittings = sittingsOf(layersOf(treatment, job.shop.hours));
+    const sittings = sittingsOf(layersOf(treatment, longestDay(job.calendar) / 60));
     const shown = own.filter(({ surface }) => surface !== 'underside' && surface !== 'back');
     return {
       ...treatment,
@@ -204,7 +204,7 @@ export function finishPlan(
       const recipe = lost || worked.length === 0 ? null : recipeOf(job, id);
       if (!recipe) return [];
       const coats = recipe.coat === 'none' ? 0 : recipe.coats;
-      return [{ recipe, coats, sittings: sittingsOf(layersOf({ recipe, coats }, job.shop.hours)) }];
+      return [{ recipe, coats, sittings: sittingsOf(layersOf({ recipe, coats }, longestDay(job.calendar) / 60)) }];
     }),
     glued: isSanded ? gluedTop(made, patches, piece.planed !== 0) : null,
   };

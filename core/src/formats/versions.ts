@@ -1,3 +1,4 @@
+import { USUAL_CALENDAR } from '../job';
 import { inches, PER_FOOT } from '../length';
 import { SAMPLE_YARD, TONES, type HardwareKind } from '../stock';
 
@@ -235,6 +236,15 @@ function shopTo8(input: unknown): unknown {
     : input;
 }
 
+/** Work was counted in Saturdays of so many hours, with short quiet evenings between for coats, up to version 8. */
+function calendarTo9(input: unknown): Loose {
+  const { hours } = record(input);
+  const long = typeof hours === 'number' && hours >= 1 && hours <= 15 ? hours : 6;
+  const evenings = [1, 2, 3, 4, 5, 7].map((day) => ({ day, from: 18 * 60, to: 20 * 60, quiet: true, helpers: 0 }));
+  const saturday = { day: 6, from: 9 * 60, to: (9 + Math.floor(long)) * 60, quiet: false, helpers: 1 };
+  return { ...USUAL_CALENDAR, week: [saturday, ...evenings].map((row) => ({ id: `day-${row.day}`, ...row })) };
+}
+
 /** From each version since what happened stands in a ledger to the next. */
 const LATER: readonly ((job: Loose) => Loose)[] = [
   (job) => ({ ...job, pieces: Array.isArray(job.pieces) ? job.pieces.map(pieceTo6) : job.pieces }),
@@ -253,6 +263,7 @@ const LATER: readonly ((job: Loose) => Loose)[] = [
     ...(Array.isArray(job.alsoAt) ? { alsoAt: job.alsoAt.map(yardTo8) } : {}),
     shop: shopTo8(job.shop),
   }),
+  (job) => ({ ...job, calendar: calendarTo9(job.shop) }),
 ];
 
 /** The last version that these steps lead to; from there on what happened is read from marks. */

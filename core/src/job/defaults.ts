@@ -1,6 +1,7 @@
 import { nth } from '../lists';
 import { inches } from '../length';
 import { SAMPLE_YARD } from '../stock';
+import { USUAL_CALENDAR } from './calendar';
 import { KITS } from './tools';
 import { JOB_FORMAT, type Job, type Shop, type Use } from './schema';
 
@@ -30,7 +31,6 @@ export const DEFAULT_SHOP: Shop = {
   lift: 50,
   spoiled: 5,
   kit: [],
-  hours: 6,
 };
 
 export const USE_NAMES: Readonly<Record<Use, string>> = {
@@ -58,6 +58,7 @@ export const newJob = (name: string): Job => ({
   locks: [],
   aim: { for: 'cost', extra: null },
   measured: {},
+  calendar: USUAL_CALENDAR,
   ledger: [],
   done: [],
 });

@@ -2,7 +2,7 @@ import type { Phrase } from '../words';
 import type { Change } from './change';
 
 /** The stages of the work, in the order people do it. A finding belongs to one. */
-export const STAGE_NAMES = ['brief', 'shape', 'parts', 'stock', 'cuts', 'joints', 'build', 'finish'] as const;
+export const STAGE_NAMES = ['brief', 'shape', 'parts', 'stock', 'cuts', 'joints', 'build', 'finish', 'days'] as const;
 export type StageName = (typeof STAGE_NAMES)[number];
 
 /** What the interface can do about a finding with one click, and undo. */
@@ -88,6 +88,15 @@ export const FINDINGS = {
   'closed-in': 'what is sanded and coated before it is closed in',
   leftover: 'what is left in the cans, and how long it keeps',
   measured: 'what was measured, and what follows it',
+  'no-time': 'work that there is no time for in a year',
+  due: 'the day it is ready against the day it is wanted',
+  earliest: 'that no earlier day is possible, or how near it is to that',
+  decides: 'what decides the day it is ready',
+  'runs-over': 'work in one go that is longer than any time there is',
+  'late-coat': 'a coat that is sanded first, as the one below has hardened by then',
+  hands: 'days on which someone must help to lift',
+  'lost-wish': 'work that can not be done on the day it was moved to',
+  'cold-days': 'days on which the shop is too cold for glue and coats',
 } as const;
 export type FindingKind = keyof typeof FINDINGS;
 

@@ -5,6 +5,7 @@
 export * from './tools';
 export * from './roles';
 export * from './ledger';
+export * from './calendar';
 export * from './finish';
 export * from './schema';
 export * from './shop';

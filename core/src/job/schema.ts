@@ -6,9 +6,10 @@ import { HARDWARE_KINDS, LUMBER_NAMES, SHEET_NAMES, type HardwareKind, type Lumb
 import { board, cents, id, length, material, name, oneOf, size, tag, text, unique, whole, type Fixed } from './fields';
 import { FinishSchema, KIT, RecipeSchema, UNFINISHED } from './finish';
 import { LaidSchema, LedgerSchema } from './ledger';
+import { CalendarSchema, USUAL_CALENDAR } from './calendar';
 
 /**
- * The job file, `sill-plan/job@8`: everything a person stated, and nothing that is computed. Checked once, at the
+ * The job file, `sill-plan/job@9`: everything a person stated, and nothing that is computed. Checked once, at the
  * border (HTTP body, file import, command line). Lengths are integers of 1/320 mm, money is cents.
  */
 
@@ -208,11 +209,9 @@ export const ShopSchema = v.object({
   ),
   /** What is there for sanding and finishing, and need not be bought. */
   kit: v.optional(v.array(oneOf(KIT)), []),
-  /** Hours at the bench in one day. */
-  hours: whole(1, 16),
 });
 
-export const JOB_FORMAT = 'sill-plan/job@8';
+export const JOB_FORMAT = 'sill-plan/job@9';
 
 export const JobSchema = v.object({
   format: v.literal(JOB_FORMAT, `must be ${JOB_FORMAT}`),
@@ -253,6 +252,8 @@ export const JobSchema = v.object({
   }),
   /** What today's boards and sheets really measure, where it is not what the table says. */
   measured: v.optional(v.record(material, v.object({ width: v.optional(size), thickness: v.optional(size) })), {}),
+  /** When there is time to work, and by when it must be done. */
+  calendar: v.optional(CalendarSchema, USUAL_CALENDAR as v.InferInput<typeof CalendarSchema>),
   /** What happened: found, bought, cut, spoiled, built, measured. The plan is made around it. */
   ledger: v.optional(LedgerSchema, []),
   /** Stages that are settled. */

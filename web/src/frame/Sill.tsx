@@ -1,8 +1,18 @@
 import { Button, LinearProgress, Popover } from '@mui/material';
-import { format, parseISO } from 'date-fns';
 import { useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
-import { counted, first, isComplete, type Job, nth, offerName, type Plan, sure, wholeInches } from '@sill/core';
+import {
+  counted,
+  dayWords,
+  first,
+  isComplete,
+  type Job,
+  nth,
+  offerName,
+  type Plan,
+  sure,
+  wholeInches,
+} from '@sill/core';
 import { endPlan, endProof, planAgain } from '../state/replanning';
 import { useApp, useFrom, useJob, usePlan, useStage } from '../state/hooks';
 import { useSettle } from '../state/useSettle';
@@ -28,7 +38,6 @@ function tallies(plan: Plan, job: Job): readonly Tally[] {
   const boards = list.boards.reduce((sum, line) => sum + line.total + line.paid, 0);
   const toBuy = list.boards.filter(({ count }) => count > 0);
   const heaviest = plan.pieces.reduce((most, item) => (item.weight > most.weight ? item : most), first(plan.pieces));
-  const evenings = calendar.days.filter(({ evening }) => evening).length;
   return [
     {
       name: 'Spend',
@@ -73,14 +82,16 @@ function tallies(plan: Plan, job: Job): readonly Tally[] {
       ),
     },
     {
-      name: 'Bench time',
-      figure: counted(calendar.days.filter(({ evening }) => !evening).length, 'Saturday'),
-      aside: calendar.ready ? format(parseISO(calendar.ready), 'd MMM') : '',
+      name: 'Ready',
+      figure: calendar.ready === null ? 'No day' : dayWords(calendar.ready),
+      aside: `${counted(calendar.sessions.length, 'session')}, ${Math.round(calendar.minutes / 60)} h`,
       explain: (
         <>
-          {hours(calendar.minutes)} at the bench for one person, in days of {job.shop.hours} h. While one piece waits
-          for glue another is worked on. Coats are put on when they are due, {counted(evenings, 'evening')} among the
-          days between. Ready is when the last coat has hardened enough for light use.
+          {hours(calendar.minutes)} at the bench for one person, in the hours that stand under Days. While one thing
+          waits for glue another is worked on. Ready is when the last coat has hardened enough for light use.
+          {calendar.proved
+            ? ' No earlier day is possible.'
+            : calendar.bound && ` It is ready no sooner than ${dayWords(calendar.bound.date)}, whatever is done.`}
         </>
       ),
     },

@@ -3,6 +3,7 @@ import { STAGE_NAMES, type StageName } from '@sill/core';
 import { BriefStage } from './brief/BriefStage';
 import { BuildStage } from './build/BuildStage';
 import { CutsStage } from './cuts/CutsStage';
+import { DaysStage } from './days/DaysStage';
 import { FinishStage } from './finish/FinishStage';
 import { JointsStage } from './joints/JointsStage';
 import { PartsStage } from './parts/PartsStage';
@@ -24,7 +25,8 @@ const OF: Readonly<Record<StageName, Stage>> = {
   cuts: { label: 'Cuts', next: 'Settle the cuts', Screen: CutsStage },
   joints: { label: 'Joints', next: 'Settle the joints', Screen: JointsStage },
   build: { label: 'Build', next: 'Settle the build', Screen: BuildStage },
-  finish: { label: 'Finish', next: 'Print the packet', Screen: FinishStage },
+  finish: { label: 'Finish', next: 'Settle the finish', Screen: FinishStage },
+  days: { label: 'Days', next: 'Print the packet', Screen: DaysStage },
 };
 
 /** The stages in the order people work: the stick, the keys from 1, the addresses and the sill's button follow it. */

@@ -1,5 +1,6 @@
 import type { Ask } from '../platform/ask';
 import type * as explorer from '../platform/workers/explorer';
+import type * as days from '../platform/workers/days';
 import type * as planner from '../platform/workers/planner';
 import type { Keeping } from './kept';
 import type { ScreenLook } from './view';
@@ -10,8 +11,12 @@ export type Edges = {
   readonly planner: typeof planner;
   /** What is worked out on the side: prices of other sizes, savings. */
   readonly explorer: typeof explorer;
-  /** The day it is. */
+  /** Lays work out in the time there is. */
+  readonly days: typeof days;
+  /** The day it is, the minute, and the zone of this device's clock. */
   readonly today: () => string;
+  readonly now: () => string;
+  readonly zoneHere: () => string;
   /** Where a tab keeps what it knows; false where it can not. */
   readonly keep: (of: Keeping) => Promise<boolean>;
   readonly letGo: (key: string) => Promise<void>;

@@ -1,5 +1,5 @@
 import { createSlice, original, type PayloadAction } from '@reduxjs/toolkit';
-import type { Job, Plan } from '@sill/core';
+import { withDays, type BenchCalendar, type Job, type Plan } from '@sill/core';
 
 /** The plan of the job on the bench, and what of it is still being worked on. */
 export type PlanningState = {
@@ -65,10 +65,18 @@ export const planning = createSlice({
     },
     searching: (state, { payload }: PayloadAction<number>): PlanningState =>
       ({ ...state, searched: payload }) as PlanningState,
+    /** The days of the job in view, laid out with a longer search. */
+    laidOutDays: (state, { payload }: PayloadAction<{ job: Job; calendar: BenchCalendar }>): PlanningState => {
+      const before = original(state) as PlanningState;
+      return before.of === payload.job && before.plan
+        ? { ...before, plan: withDays(before.plan, payload.job, payload.calendar) }
+        : before;
+    },
     proofEnded: (state): PlanningState => ({ ...state, proving: false }) as PlanningState,
     failed: (state, { payload }: PayloadAction<string>): PlanningState =>
       ({ ...state, working: false, proving: false, failed: payload }) as PlanningState,
   },
 });
 
-export const { cleared, remembered, started, halted, planned, searching, proofEnded, failed } = planning.actions;
+export const { cleared, laidOutDays, remembered, started, halted, planned, searching, proofEnded, failed } =
+  planning.actions;

@@ -1,6 +1,7 @@
 import { configureStore, createListenerMiddleware } from '@reduxjs/toolkit';
 import { border } from './border';
 import type { Edges } from './edges';
+import { listenForDays } from './laying-days';
 import { listenForRack } from './racking';
 import { listenForPlans } from './replanning';
 import { root, type AppDispatch, type Listen, type RootState } from './root';
@@ -14,6 +15,7 @@ export function makeStore(edges: Edges) {
   const listen = listeners.startListening as Listen;
   listenForSaves(listen);
   listenForPlans(listen);
+  listenForDays(listen);
   listenForRack(listen);
   listen({ actionCreator: lookChosen, effect: ({ payload }, { extra }) => extra.keepLook(payload) });
   return configureStore({

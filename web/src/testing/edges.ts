@@ -21,9 +21,13 @@ export const QUIET: Edges = {
   explorer: {
     exploreCosts: () => ({ stop: () => {}, done: never() }),
     exploreSavings: () => ({ stop: () => {}, done: never() }),
+    exploreCoats: () => ({ stop: () => {}, done: never() }),
     exploreHelps: () => ({ stop: () => {}, done: never() }),
   },
+  days: { layOut: never, soonerFor: never, tonightIn: never, stopDays: () => {} },
   today: () => '2026-11-24',
+  now: () => '2026-11-24T20:00',
+  zoneHere: () => 'UTC',
   keep: () => Promise.resolve(true),
   letGo: () => Promise.resolve(),
   look: 'light',

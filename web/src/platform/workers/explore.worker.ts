@@ -1,6 +1,7 @@
 import { expose } from 'comlink';
 import {
   costAround,
+  fasterCoats,
   helpsFor,
   newPlanCache,
   planJob,
@@ -13,6 +14,7 @@ import {
   type Plan,
   type SavingsProgress,
   type PieceSide,
+  type Sooner,
   type Yard,
 } from '@sill/core';
 
@@ -34,6 +36,10 @@ const worker = {
     const options = { today, effort: 'full', cache: newPlanCache() } as const;
     const tried = small ? smallWishes(job, yards) : wishes(job, yards);
     for (const so of savings(job, plan, tried, options)) told(so);
+  },
+  coats(job: Job, ready: string, today: string): readonly Sooner[] {
+    const options = { today, effort: 'quick', cache: newPlanCache() } as const;
+    return fasterCoats(job, planJob(job, options), ready, options);
   },
   helps(job: Job, finding: string, today: string): readonly Help[] {
     const options = { today, effort: 'quick', cache: newPlanCache() } as const;

@@ -26,7 +26,6 @@ const NUMBERS = [
   ['mitre', 'The crosscut saw turns to', { unit: '°', least: 0, most: 90 }],
   ['lift', 'One person carries', { unit: 'lb', least: 1, most: 1000 }],
   ['spoiled', 'Boards spoiled of a hundred', { least: 0, most: 50, fractions: true }],
-  ['hours', 'Hours in a day at the bench', { unit: 'h', least: 1, most: 16 }],
 ] as const;
 
 type OwnedProps<T extends string> = {

@@ -1,0 +1,196 @@
+import { nth, sure } from '../lists';
+import type { Instant } from './instant';
+import { dayBy, type Node, type Problem } from './problem';
+
+/** One task where it stands: from, to, in which window; `late` minutes were added to sand what had hardened. */
+export type Put = {
+  readonly at: number;
+  readonly window: number;
+  readonly start: Instant;
+  readonly end: Instant;
+  readonly late: number;
+};
+
+/** All tasks in the order they are done, and what comes of it. */
+export type Laid = {
+  readonly puts: readonly Put[];
+  /** The day on which the last wait is over. */
+  readonly day: number;
+  /** Windows that anything is done in. */
+  readonly sessions: number;
+  /** How often another tool is set up, those that a session begins with among them. */
+  readonly changes: number;
+};
+
+/** What a way to lay out work is chosen by: the day first, then sessions, then setting up. */
+export const isBetter = (a: Laid, b: Laid): boolean =>
+  a.day !== b.day ? a.day < b.day : a.sessions !== b.sessions ? a.sessions < b.sessions : a.changes < b.changes;
+
+/** What is held at a time: until when, how many clamps of which span, and a place to lie. */
+type Holding = { readonly until: Instant; readonly clamps: Node['task']['clamps']; readonly lies: boolean };
+
+/** Clamps that open so far. */
+const clampsOver = (problem: Problem, span: number): number =>
+  problem.clamps.reduce((sum, { length, count }) => sum + (length >= span ? count : 0), 0);
+
+/**
+ * Whether clamps and room are there at a time for one more. What wants more clamps than there are gets all of that
+ * length; a long clamp holds a short thing, a short one nothing long.
+ */
+function isThere(problem: Problem, holding: readonly Holding[], task: Node['task'], at: Instant): boolean {
+  const held = holding.filter(({ until }) => until > at);
+  if (task.lies && held.filter(({ lies }) => lies).length >= problem.room) return false;
+  if (!task.clamps) return true;
+  const asked = [...held.flatMap(({ clamps }) => (clamps ? [clamps] : [])), task.clamps];
+  return asked.every(({ span }) => {
+    const there = clampsOver(problem, span);
+    const own = task.clamps && task.clamps.span >= span ? Math.min(task.clamps.count, there) : 0;
+    if (own === 0) return true;
+    const others = asked.slice(0, -1).reduce((sum, one) => sum + (one.span >= span ? one.count : 0), 0);
+    return others === 0 || others + own <= there;
+  });
+}
+
+/** The earliest time from one on at which clamps and room are there. */
+function freeFrom(problem: Problem, holding: readonly Holding[], { task }: Node, from: Instant): Instant {
+  if (!task.lies && !task.clamps) return from;
+  const times = [from, ...holding.map(({ until }) => until).filter((until) => until > from)].sort((a, b) => a - b);
+  return times.find((at) => isThere(problem, holding, task, at)) ?? nth(times, times.length - 1);
+}
+
+/** Minutes that a task takes from a start on: longer where what it goes on has hardened. */
+export function lateBy({ fresh }: Pick<Node, 'fresh'>, ends: ArrayLike<Instant>, start: Instant): number {
+  return fresh !== null && start > nth(ends, fresh.at) + fresh.within ? fresh.extra : 0;
+}
+
+/** Work as it is laid out bit by bit: what is done, held and open. */
+export class Bench {
+  readonly puts: Put[] = [];
+  readonly ends: Float64Array;
+  private readonly missing: Int32Array;
+  private readonly ready: Float64Array;
+  private holding: Holding[] = [];
+  private readonly open = new Set<number>();
+
+  constructor(readonly problem: Problem) {
+    const { nodes, now } = problem;
+    this.ends = new Float64Array(nodes.length);
+    this.missing = Int32Array.from(nodes, ({ before }) => before.length);
+    this.ready = Float64Array.from(nodes, ({ release }) => Math.max(now, release));
+    nodes.forEach((_, at) => {
+      if (this.missing[at] === 0) this.open.add(at);
+    });
+  }
+
+  /** Tasks that everything before is done of, if not yet over. */
+  opened(): Iterable<number> {
+    return this.open;
+  }
+
+  isDone(): boolean {
+    return this.puts.length === this.problem.nodes.length;
+  }
+
+  /** Where a task could be put in a window from a time on; null where it does not fit. */
+  fit(at: number, window: number, from: Instant): Put | null {
+    const node = nth(this.problem.nodes, at);
+    const span = node.spans[window];
+    if (!span || span.to - span.from < node.minutes) return null;
+    const early = Math.max(from, nth(this.ready, at), span.from);
+    if (early + node.minutes > span.to) return null;
+    const start = freeFrom(this.problem, this.holding, node, early);
+    const late = lateBy(node, this.ends, start);
+    // What runs over the longest time there is has no room to be sanded in: it only takes longer.
+    const end = start + node.minutes + (node.over > 0 ? 0 : late);
+    return end > span.to ? null : { at, window, start, end, late };
+  }
+
+  put(one: Put): void {
+    const { at, start, end } = one;
+    const { task, next } = nth(this.problem.nodes, at);
+    this.puts.push(one);
+    this.open.delete(at);
+    this.ends[at] = end;
+    for (const row of next) {
+      this.ready[row.at] = Math.max(nth(this.ready, row.at), end + row.wait);
+      const left = nth(this.missing, row.at) - 1;
+      this.missing[row.at] = left;
+      if (left === 0) this.open.add(row.at);
+    }
+    if (task.wait > 0 && (task.clamps || task.lies)) {
+      this.holding = this.holding.filter(({ until }) => until > start);
+      this.holding.push({ until: end + task.wait, clamps: task.clamps, lies: task.lies });
+    }
+  }
+
+  laid(): Laid {
+    return laidOf(this.problem, this.puts);
+  }
+}
+
+/** What comes of tasks where they stand. */
+export function laidOf(problem: Problem, puts: readonly Put[]): Laid {
+  let [changes, end] = [0, problem.now + 1];
+  puts.forEach((put, k) => {
+    const before = puts[k - 1];
+    const { task } = nth(problem.nodes, put.at);
+    end = Math.max(end, put.end + task.wait);
+    const tool = before?.window === put.window ? nth(problem.nodes, before.at).task.tool : null;
+    if (task.tool !== null && task.tool !== tool) changes += 1;
+  });
+  return {
+    puts,
+    day: dayBy(problem.zone, end),
+    sessions: new Set(puts.map(({ window }) => window)).size,
+    changes,
+  };
+}
+
+export type Rule = {
+  /** What is done sooner, by task: less comes first. */
+  readonly rank: ArrayLike<number>;
+  /** Minutes that a person would sit idle for what ranks higher. */
+  readonly patience: number;
+  /** Minutes of rank that it is worth to go on with the same tool, and the same thing. */
+  readonly stick: number;
+  /** Minutes of rank that it is worth to use rare time, as for saws, for what can be done in no other. */
+  readonly thrift: number;
+  /** Windows that nothing is done in. */
+  readonly shut?: ReadonlySet<number>;
+};
+
+/** Tasks laid out as time passes: whatever can be begun soonest, and of that what ranks first. Null where time ends. */
+export function listPass(problem: Problem, { rank, patience, stick, thrift, shut }: Rule): Laid | null {
+  const bench = new Bench(problem);
+  for (let window = 0; window < problem.windows.length && !bench.isDone(); window++) {
+    if (shut?.has(window)) continue;
+    let now = nth(problem.windows, window).from;
+    for (;;) {
+      const fits: Put[] = [];
+      for (const at of bench.opened()) {
+        const put = bench.fit(at, window, now);
+        if (put) fits.push(put);
+      }
+      if (fits.length === 0) break;
+      const soonest = fits.reduce((least, { start }) => Math.min(least, start), Infinity);
+      const last = bench.puts.at(-1);
+      const before = last && last.window === window ? nth(problem.nodes, last.at).task : null;
+      const worth = ({ at, start }: Put): number => {
+        const { task, scarce } = nth(problem.nodes, at);
+        const same = !before ? 0 : task.of === before.of ? 2 : task.tool !== null && task.tool === before.tool ? 1 : 0;
+        return nth(rank, at) - same * stick - scarce * thrift + (start - soonest);
+      };
+      let best: Put | null = null;
+      let least = Infinity;
+      for (const put of fits) {
+        if (put.start > soonest + patience) continue;
+        const value = worth(put);
+        if (value < least) [best, least] = [put, value];
+      }
+      const put = sure(best, 'work that fits');
+      bench.put(put);
+      now = put.end;
+    }
+  }
+  return bench.isDone() ? bench.laid() : null;
+}

@@ -1,0 +1,129 @@
+import type { Job, JobCalendar } from '../job';
+import { holdingsOf } from '../ledger';
+import { nth } from '../lists';
+import { heads, type Bound, type Effort } from './bound';
+import { chainOf, type Link } from './chain';
+import { dateOf, dayOf, instantOf, type Instant } from './instant';
+import type { Laid } from './list-pass';
+import { problemOf, type Problem } from './problem';
+import { search } from './search';
+import type { Task } from './task';
+import { tasksOf, type Planned } from './tasks';
+import type { Window } from './windows';
+
+/** A task where it stands. */
+export type Placed = {
+  readonly task: Task;
+  readonly start: Instant;
+  readonly end: Instant;
+  /** Minutes of it that go into sanding what has hardened meanwhile, and that it runs over the time there is. */
+  readonly late: number;
+  readonly over: number;
+};
+
+/** Time at the bench with what is done in it. */
+export type Session = { readonly date: string; readonly window: Window; readonly placed: readonly Placed[] };
+
+/** A wish that can not be: there is no time for it that day, or what it needs is not over by then. */
+export type LostPin = { readonly of: string; readonly on: string; readonly why: 'no time' | 'too early' | 'no way' };
+
+/** When everything is done, and what is known of it. */
+export type BenchCalendar = {
+  readonly zone: string | null;
+  readonly now: Instant;
+  readonly sessions: readonly Session[];
+  /** All time there is until it is ready, and a while after: what work can be moved to. */
+  readonly free: readonly Window[];
+  /** Minutes at work. */
+  readonly minutes: number;
+  readonly changes: number;
+  /** The day on which the last wait is over; null where nothing is to be done, or a year is too short. */
+  readonly ready: string | null;
+  /** No plan is ready before; by waits or by hours. Null where that is not known. */
+  readonly bound: { readonly date: string; readonly by: Bound['by'] } | null;
+  readonly proved: boolean;
+  /** What decides the day, the first first. */
+  readonly chain: readonly Link[];
+  /** Tasks that no time of the year is fit for; where there are any, nothing is laid out. */
+  readonly homeless: readonly Task[];
+  readonly handsShort: boolean;
+  readonly lostPins: readonly LostPin[];
+};
+
+/** Further than this past the ready day no free time is told, days. */
+const FURTHER = 14;
+
+/** Wishes that hold, one after the other; and those that do not, with why. */
+function pinsOf(tasks: readonly Task[], calendar: JobCalendar, clamps: Job['shop']['clamps'], now: Instant) {
+  const pinned = new Map<string, number>();
+  const lost: LostPin[] = [];
+  for (const { of, on } of calendar.pins) {
+    const own = tasks.filter((task) => task.of === of);
+    if (own.length === 0) continue;
+    const tried = new Map([...pinned, ...own.map((task): [string, number] => [task.id, dayOf(on)])]);
+    const problem = problemOf(tasks, calendar, clamps, now, tried);
+    const isHomeless = problem.homeless.some((task) => own.includes(task));
+    const holds = !isHomeless && heads(problem).every((end) => end !== null);
+    const found = holds ? search(problem, 'quick').laid : null;
+    if (found) own.forEach((task) => pinned.set(task.id, dayOf(on)));
+    else lost.push({ of, on, why: isHomeless ? 'no time' : holds ? 'no way' : 'too early' });
+  }
+  return { pinned, lost };
+}
+
+function sessionsOf(problem: Problem, { puts }: Laid): readonly Session[] {
+  const byWindow = new Map<number, Placed[]>();
+  puts.forEach(({ at, window, start, end, late }) => {
+    const { task, over } = nth(problem.nodes, at);
+    const placed = byWindow.get(window) ?? [];
+    byWindow.set(window, placed);
+    placed.push({ task, start, end, late, over });
+  });
+  return [...byWindow].map(([at, placed]) => {
+    const window = nth(problem.windows, at);
+    return { date: dateOf(window.day), window, placed };
+  });
+}
+
+/** Tasks laid out in the time there is. */
+export function laidOut(
+  tasks: readonly Task[],
+  { calendar, shop }: Pick<Job, 'calendar' | 'shop'>,
+  now: Instant,
+  effort: Effort,
+): BenchCalendar {
+  const { pinned, lost } = pinsOf(tasks, calendar, shop.clamps, now);
+  const problem = problemOf(tasks, calendar, shop.clamps, now, pinned);
+  const found = problem.homeless.length > 0 ? null : search(problem, effort);
+  const laid = found?.laid ?? null;
+  const until = laid ? laid.day + FURTHER : Infinity;
+  return {
+    zone: calendar.zone,
+    now,
+    sessions: laid ? sessionsOf(problem, laid) : [],
+    free: problem.windows.filter(({ day }) => day <= until).slice(0, 400),
+    minutes: tasks.reduce((sum, { minutes }) => sum + minutes, 0),
+    changes: laid?.changes ?? 0,
+    ready: laid && tasks.length > 0 ? dateOf(laid.day) : null,
+    bound: found?.bound ? { date: dateOf(found.bound.day), by: found.bound.by } : null,
+    proved: found?.proved ?? false,
+    chain: laid ? chainOf(problem, laid) : [],
+    homeless: problem.homeless,
+    handsShort: problem.handsShort,
+    lostPins: lost,
+  };
+}
+
+/** The minute from which a job is planned: now, or the beginning of the day where only that is told. */
+export const nowOf = ({ zone }: Pick<JobCalendar, 'zone'>, told: string): Instant =>
+  instantOf(zone, told.length > 10 ? told : `${told}T00:00`);
+
+/**
+ * When a planned job is done.
+ *
+ * @param today date or local time, like `2026-11-28` or `2026-11-28T14:05`: the core has no clock.
+ */
+export function daysOf(planned: Planned, job: Job, today: string, effort: Effort): BenchCalendar {
+  const now = nowOf(job.calendar, today);
+  return laidOut(tasksOf(planned, job, holdingsOf(job), now), job, now, effort);
+}

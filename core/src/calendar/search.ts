@@ -1,0 +1,143 @@
+import { nth } from '../lists';
+import { boundOf, deadlines, type Bound, type Effort } from './bound';
+import { exactly } from './exact';
+import { isBetter, listPass, type Laid, type Rule } from './list-pass';
+import type { Problem } from './problem';
+import { endOfDay } from './windows';
+
+export type Found = {
+  readonly laid: Laid | null;
+  /** The day before which nothing can be ready; null where a year is too short. */
+  readonly bound: Bound | null;
+  /** No earlier day is possible. */
+  readonly proved: boolean;
+};
+
+/** Numbers that look like chance and are the same each time (mulberry32). */
+function seeded(seed: number): () => number {
+  let state = seed >>> 0;
+  return () => {
+    state = (state + 0x6d2b79f5) >>> 0;
+    let mixed = Math.imul(state ^ (state >>> 15), state | 1);
+    mixed ^= mixed + Math.imul(mixed ^ (mixed >>> 7), mixed | 61);
+    return ((mixed ^ (mixed >>> 14)) >>> 0) / 4294967296;
+  };
+}
+
+const PATIENCE = [0, 20, 60] as const;
+/** Minutes of rank that going on with the same tool is worth: less than an evening. */
+const STICK = [60, 0, 600] as const;
+/** Minutes of rank that it is worth to keep rare time for what fits no other. */
+const THRIFT = [10_000, 0, 40_000] as const;
+/** Passes for one day in which what came too late comes sooner in the next, and how much, of what it was late by. */
+const MENDS = { quick: 0, full: 200 } as const;
+const [MEND, JOLT] = [0.6, 240] as const;
+/** Days tried after the bound before what was found stands. */
+const MOST_DAYS = { quick: 1, full: 14 } as const;
+/** Nodes of the exact search, and the most tasks that it is tried on. */
+const NODES = { quick: 0, full: 40_000 } as const;
+const FEW = 14;
+
+/** Tasks as they rank by what is due first for a day. */
+const dueRank = (problem: Problem, day: number): readonly number[] | null =>
+  deadlines(problem, endOfDay(problem.zone, day));
+
+/** The best of some passes; those that run out of time are none. */
+function bestOf(problem: Problem, rules: Iterable<Rule>, until: (laid: Laid) => boolean): Laid | null {
+  let best: Laid | null = null;
+  for (const rule of rules) {
+    const laid = listPass(problem, rule);
+    if (laid && (!best || isBetter(laid, best))) best = laid;
+    if (best && until(best)) break;
+  }
+  return best;
+}
+
+function* rulesFor(rank: readonly number[], effort: Effort): Generator<Rule> {
+  for (const thrift of THRIFT)
+    for (const patience of effort === 'full' ? PATIENCE : PATIENCE.slice(0, 1))
+      for (const stick of effort === 'full' ? STICK : STICK.slice(0, 1)) yield { rank, patience, stick, thrift };
+}
+
+/**
+ * Passes for one day, each after what went wrong in the one before: what was over later than it is due ranks higher by
+ * that, and a little by chance, so that no two are alike (squeaky wheels are greased).
+ */
+function mended(problem: Problem, day: number, due: readonly number[], effort: Effort, random: () => number) {
+  let best: Laid | null = null;
+  let rank = [...due];
+  for (let k = 0; k < MENDS[effort]; k++) {
+    const thrift = random() * nth(THRIFT, 2);
+    const laid = listPass(problem, { rank, patience: nth(PATIENCE, k % 3), stick: nth(STICK, k % 3), thrift });
+    if (!laid) return best;
+    if (!best || isBetter(laid, best)) best = laid;
+    if (laid.day <= day) return best;
+    const next = k % 40 === 39 ? [...due] : [...rank];
+    for (const { at, end } of laid.puts) {
+      const late = end - nth(due, at);
+      next[at] = nth(next, at) - (late > 0 ? MEND * late : 0) - random() * JOLT;
+    }
+    rank = next;
+  }
+  return best;
+}
+
+/** With windows left out one after the other, those with least in them first, where it is ready as soon all the same. */
+function fewerSessions(problem: Problem, laid: Laid): Laid {
+  const rank = dueRank(problem, laid.day);
+  if (!rank) return laid;
+  const used = new Map<number, number>();
+  laid.puts.forEach(({ window, start, end }) => used.set(window, (used.get(window) ?? 0) + end - start));
+  const shut = new Set<number>();
+  problem.windows.forEach((window, at) => {
+    if (!used.has(at) && window.day <= laid.day) shut.add(at);
+  });
+  let best = laid;
+  for (const [window] of [...used].sort((a, b) => a[1] - b[1])) {
+    const without = new Set([...shut, window]);
+    const rules = THRIFT.map((thrift): Rule => ({ rank, patience: 0, stick: STICK[0], thrift, shut: without }));
+    const next = bestOf(problem, rules, (one) => one.day <= best.day);
+    if (!next || next.day > best.day) continue;
+    shut.add(window);
+    if (isBetter(next, best)) best = next;
+  }
+  const tidy = STICK.map((stick): Rule => ({ rank, patience: 0, stick: 4 * stick, thrift: THRIFT[0], shut }));
+  const tidier = bestOf(problem, tidy, () => false);
+  return tidier && isBetter(tidier, best) ? tidier : best;
+}
+
+/**
+ * The earliest day on which all is ready, then the fewest sessions, then the least setting up: passes that take what is
+ * due first, for the earliest day that nothing speaks against and the days after it; of few tasks all ways there are.
+ */
+export function search(problem: Problem, effort: Effort): Found {
+  const { nodes } = problem;
+  const listed: Rule = { rank: nodes.map((_, at) => 10 * at), patience: 0, stick: 0, thrift: 0 };
+  const late = dueRank(problem, (problem.windows.at(-1)?.day ?? 0) + 1);
+  const first = listPass(problem, listed) ?? (late && listPass(problem, { ...listed, rank: late }));
+  if (!first) return { laid: null, bound: null, proved: false };
+  const bound = boundOf(problem, first.day, effort);
+  if (!bound) return { laid: first, bound: null, proved: false };
+  const random = seeded(nodes.length);
+  let best = first;
+  for (let day = bound.day; day < best.day && day < bound.day + MOST_DAYS[effort]; day++) {
+    const due = dueRank(problem, day);
+    if (!due) continue;
+    const found = bestOf(problem, rulesFor(due, effort), (laid) => laid.day <= day);
+    if (found && isBetter(found, best)) best = found;
+    const again = best.day > day ? mended(problem, day, due, effort, random) : null;
+    if (again && isBetter(again, best)) best = again;
+  }
+  if (effort === 'full') {
+    const due = dueRank(problem, best.day);
+    const again = due && bestOf(problem, rulesFor(due, effort), () => false);
+    if (again && isBetter(again, best)) best = again;
+    best = fewerSessions(problem, best);
+  }
+  const isOpen = best.day > bound.day;
+  if (nodes.length <= FEW && NODES[effort] > 0) {
+    const exact = exactly(problem, best, bound.day, NODES[effort]);
+    return { laid: exact.laid, bound, proved: exact.laid.day <= bound.day || exact.isAll };
+  }
+  return { laid: best, bound, proved: !isOpen };
+}

@@ -1,0 +1,46 @@
+import type { Length } from '../length';
+import type { Tool } from '../job';
+import type { Phrase } from '../words';
+
+/** What must be over before work begins, and how long after. */
+export type After = { readonly task: string; readonly wait: number };
+
+/** What a task is by its look: how it is drawn, and what it is called. */
+export const TASK_KINDS = ['errand', 'saw', 'prepare', 'join', 'sand', 'coat', 'other'] as const;
+
+/** Work that is done in one go, by one person, and what it waits for. Times are minutes. */
+export type Task = {
+  /** `of`, with a number after a slash where it is done in several goes. */
+  readonly id: string;
+  /** The step, the setting of the saw, or the errand that it is of. */
+  readonly of: string;
+  readonly piece: string | null;
+  readonly title: Phrase;
+  readonly kind: (typeof TASK_KINDS)[number];
+  /** Which part of how many. */
+  readonly part: readonly [number, number];
+  readonly minutes: number;
+  /** A saw, a router or a sander runs. */
+  readonly loud: boolean;
+  /** Done at the yard, while it is open. */
+  readonly errand: boolean;
+  /** How many it takes at some moment of it. */
+  readonly people: number;
+  readonly tool: Tool | null;
+  /** Degrees F, least and most, and percent of humidity at most; null where any will do. */
+  readonly air: readonly [number, number, number] | null;
+  readonly after: readonly After[];
+  /** Begun later than so long after another, it takes so much longer: what hardened is sanded first. */
+  readonly fresh: { readonly after: string; readonly within: number; readonly extra: number } | null;
+  /** Before the earliest at which it may begin: minutes from now. */
+  readonly release: number;
+  /** What it leaves to set, dry or harden; it is ready after. */
+  readonly wait: number;
+  /** Held until its wait is over. */
+  readonly clamps: { readonly count: number; readonly span: Length } | null;
+  /** It takes a place to lie until its wait is over. */
+  readonly lies: boolean;
+};
+
+/** Shorter waits than this are spent with a broom: nothing else is begun, and no place is missed. */
+export const SHORT_WAIT = 15;

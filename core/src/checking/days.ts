@@ -1,0 +1,172 @@
+import { clockAt, dateOf, type BenchCalendar, type Placed } from '../calendar';
+import { note, set, type Finding, type Job } from '../job';
+import { listOf, plain, say, strong, type Phrase } from '../words';
+
+const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'] as const;
+const WEEKDAYS = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat'] as const;
+const DAY_MS = 86_400_000;
+
+/** A date as people write it: `Sat 28 Nov`. */
+export function dayWords(date: string): string {
+  const at = new Date(`${date}T00:00:00Z`);
+  return `${WEEKDAYS[at.getUTCDay()]} ${at.getUTCDate()} ${MONTHS[at.getUTCMonth()]}`;
+}
+
+const daysBetween = (from: string, to: string): number => Math.round((Date.parse(to) - Date.parse(from)) / DAY_MS);
+const days = (count: number): string => (count === 1 ? '1 day' : `${count} days`);
+const hours = (minutes: number): string => (minutes < 90 ? `${minutes} min` : `${Math.round(minutes / 30) / 2} h`);
+
+/** Whether it can be, when it is ready, and whether sooner is possible. */
+function readyNotes(
+  { ready, bound, proved, homeless, sessions }: BenchCalendar,
+  { calendar }: Job,
+): readonly Finding[] {
+  const lacking = homeless[0];
+  if (lacking) {
+    const what: Phrase = lacking.errand
+      ? say`the yard is open at no time that you have`
+      : lacking.loud
+        ? say`it is loud, and no time that you have allows saws and sanders`
+        : lacking.air
+          ? say`the shop is never fit for it by the readings there are`
+          : say`there is no free hour for it in a year`;
+    return [
+      note(null, 'no-time', 'stop', 'days', {
+        title: say`There is no time for it`,
+        because: say`${lacking.title}: ${what}. ${homeless.length > 1 ? say`${homeless.length - 1} more wait with it. ` : say``}Add hours under When I have time.`,
+      }),
+    ];
+  }
+  if (ready === null) return [];
+  const off = bound ? daysBetween(bound.date, ready) : null;
+  const late = calendar.due === null ? 0 : daysBetween(calendar.due, ready);
+  return [
+    ...(calendar.due === null
+      ? []
+      : [
+          note(null, 'due', late > 0 ? 'care' : 'good', 'days', {
+            title: late > 0 ? say`${days(late)} too late` : say`In time for ${dayWords(calendar.due)}`,
+            because:
+              late > 0
+                ? say`It is ready ${strong(dayWords(ready))}, and wanted ${dayWords(calendar.due)}. What would bring it forward stands below the days, with its price.`
+                : say`Ready ${strong(dayWords(ready))}: ${late === 0 ? 'the very day' : say`${days(-late)} to spare`}.`,
+            numbers: { days: -late },
+          }),
+        ]),
+    proved
+      ? note(null, 'earliest', 'good', 'days', {
+          title: say`No earlier day is possible`,
+          because: say`Ready ${strong(dayWords(ready))}, in ${sessions.length} ${sessions.length === 1 ? 'session' : 'sessions'}. ${bound?.by === 'hours' ? say`The work fills the hours you have until then` : say`What must set and dry, and the days on which you can go on, leave no other`}: proved.`,
+          numbers: { sessions: sessions.length },
+        })
+      : note(null, 'earliest', 'care', 'days', {
+          title: say`At most ${days(off ?? 0)} sooner`,
+          because: say`Ready ${strong(dayWords(ready))}. No plan is ready before ${strong(dayWords(bound?.date ?? ready))}; whether one is between, was not found out.`,
+          numbers: { days: off ?? 0 },
+        }),
+  ];
+}
+
+const placedIn = ({ sessions }: BenchCalendar): readonly (Placed & { readonly date: string })[] =>
+  sessions.flatMap(({ date, placed }) => placed.map((one) => ({ ...one, date })));
+
+/** What decides the day, and how much of it is waiting. */
+function chainNotes(calendar: BenchCalendar): readonly Finding[] {
+  const { chain, ready } = calendar;
+  if (chain.length === 0 || ready === null) return [];
+  const byId = new Map(placedIn(calendar).map((one) => [one.task.id, one]));
+  const links = chain.flatMap((link) => byId.get(link.task) ?? []);
+  const work = links.reduce((sum, { start, end }) => sum + end - start, 0);
+  const named = new Map(links.map(({ task }) => [`${plain(task.title, 'in')} ${task.wait}`, task]));
+  const waits = [...named.values()].sort((a, b) => b.wait - a.wait).filter(({ wait }) => wait >= 600);
+  const busy = chain.filter(({ because }) => because === 'busy').length;
+  const isHands = busy * 2 > chain.length;
+  return [
+    note(null, 'decides', 'care', 'days', {
+      title: isHands ? say`Your hours decide it` : say`The waits decide it`,
+      because: say`${isHands ? say`${strong(hours(work))} of work stand one after the other` : say`${strong(hours(work))} of work with waits between stand one after the other`}, marked red${waits.length > 0 ? say`. The longest waits: ${listOf(waits.slice(0, 3).map(({ wait, title }) => say`${hours(wait)} (${title})`))}` : say``}.`,
+      numbers: { minutes: work },
+    }),
+  ];
+}
+
+/** Work that runs over, coats that harden meanwhile, lifts, cold days, and wishes that can not be. */
+function careNotes(calendar: BenchCalendar, job: Job): readonly Finding[] {
+  const all = placedIn(calendar);
+  const over = all.filter((one) => one.over > 0);
+  const late = all.filter((one) => one.late > 0);
+  const lifts = all.filter(({ task }) => task.people > 1);
+  const first = over[0];
+  return [
+    ...(first
+      ? [
+          note(null, 'runs-over', 'care', 'days', {
+            title: say`Longer than any time you have`,
+            because: say`${first.task.title} takes ${hours(first.task.minutes)} in one go: on ${dayWords(first.date)} it runs ${strong(hours(first.over))} over${over.length > 1 ? say`, and ${over.length - 1} more do` : say``}. What is glued or wet can not be put down.`,
+          }),
+        ]
+      : []),
+    ...late.slice(0, 3).map((one) =>
+      note(null, 'late-coat', 'care', 'days', {
+        which: one.task.of,
+        title: say`Sand, then coat, on ${dayWords(one.date)}`,
+        because: say`${one.task.title}: by then the coat below is too hard for the next to hold by itself. Scuff it with 220 first, ${strong(hours(one.late))} more.`,
+      }),
+    ),
+    ...(lifts.length > 0
+      ? [
+          note(null, 'hands', calendar.handsShort ? 'care' : 'good', 'days', {
+            title: calendar.handsShort ? say`Ask for help` : say`Helpers, on these days`,
+            because: say`${calendar.handsShort ? say`More hands are needed than anyone of yours has: ` : say``}${listOf(
+              [...new Map(lifts.map((one) => [one.date, one])).values()]
+                .slice(0, 6)
+                .map(({ date, task }) => say`${strong(dayWords(date))} (${task.title}, ${task.people} people)`),
+            )}.`,
+            numbers: { lifts: lifts.length },
+          }),
+        ]
+      : []),
+    ...calendar.lostPins.map(({ of, on, why }) =>
+      note(null, 'lost-wish', 'care', 'days', {
+        which: of,
+        title: say`Not on ${dayWords(on)}`,
+        because:
+          why === 'no time'
+            ? say`What you moved there has no time that day that is long and loud enough for it. It stands where it is soonest.`
+            : say`What it comes after is not over by then. It stands where it is soonest.`,
+        remedies: job.calendar.pins
+          .filter((pin) => pin.of === of)
+          .map(({ id }) => ({
+            label: say`Forget the wish`,
+            changes: [set(null, ['calendar', 'pins', id], undefined)],
+          })),
+      }),
+    ),
+  ];
+}
+
+/** Days whose readings keep coats and glue from being done, where there is time. */
+function airNotes({ zone, free, ready }: BenchCalendar, { calendar }: Job): readonly Finding[] {
+  const cold = [...new Set(free.map(({ from }) => dateOf(clockAt(zone, from).day)))].flatMap((date) => {
+    const reading = calendar.air.find(({ on }) => on === date);
+    return reading && ready !== null && date <= ready && reading.temperature < COAT_COLD ? [reading] : [];
+  });
+  const first = cold[0];
+  return first
+    ? [
+        note(null, 'cold-days', 'care', 'days', {
+          title: say`Too cold on ${cold.length === 1 ? dayWords(first.on) : `${cold.length} days`}`,
+          because: say`${dayWords(first.on)} reads ${strong(first.temperature)} °F: most coats want ${COAT_COLD}, glue 50. Neither is planned then; a heater two hours before, and until it is dry, makes it a day again.`,
+        }),
+      ]
+    : [];
+}
+const COAT_COLD = 55;
+
+/** What the days say. */
+export const dayNotes = (calendar: BenchCalendar, job: Job): readonly Finding[] => [
+  ...readyNotes(calendar, job),
+  ...chainNotes(calendar),
+  ...careNotes(calendar, job),
+  ...airNotes(calendar, job),
+];

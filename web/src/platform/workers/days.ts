@@ -1,0 +1,25 @@
+import type { BenchCalendar, Sooner, Spare, Tonight } from '@sill/core';
+import { asking } from './asking';
+import type { DaysAsked, DaysWorker } from './days.worker';
+
+const start = () => new Worker(new URL('./days.worker.ts', import.meta.url), { type: 'module' });
+/** The long search of days; ending the worker is how it is stopped. */
+const searcher = asking<DaysWorker>(start);
+/** Small questions about them, which wait for no search. */
+const asked = asking<DaysWorker>(start);
+
+/** Ends the search for better days; what was asked is refused as stopped. */
+export const stopDays = (): void => searcher.end();
+
+/** Work laid out with a long search, and a bound. What was searched before is stopped. */
+export const layOut = (about: DaysAsked): Promise<BenchCalendar> => {
+  stopDays();
+  return searcher.ask((remote) => remote.layOut(about));
+};
+
+/** Single changes of hours, hands and things that bring the day forward. */
+export const soonerFor = (about: DaysAsked): Promise<readonly Sooner[]> => asked.ask((remote) => remote.sooner(about));
+
+/** What fits into a while that was not planned. */
+export const tonightIn = (about: DaysAsked, spare: Spare, chain: readonly string[]): Promise<Tonight> =>
+  asked.ask((remote) => remote.tonight(about, spare, chain));
