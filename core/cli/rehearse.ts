@@ -1,10 +1,11 @@
 /**
  * `npm run rehearse -- --count N --seed S`: random jobs of every family and top, built as their plans say; prints what
- * fails.
+ * fails. With `--days` the steps are done in the order of the days.
  */
 import { first, nth } from '../src/lists';
 import fc from 'fast-check';
 import { planJob, rehearse } from '../src';
+import { inDaysOrder } from '../src/testing/in-days-order';
 import { jobsOf, KINDS } from '../src/testing/jobs';
 import { numberOf } from './arguments';
 
@@ -24,7 +25,7 @@ for (let own = seed; done + refused < count; own++) {
   const name = `${family.id}${top ? ` under ${top.id}` : ''}, ${units}, seed ${own}, ${JSON.stringify(first(job.pieces).joins)}`;
   try {
     const plan = planJob(job, { today: '2026-01-31', effort: 'quick' });
-    const found = rehearse(plan, job);
+    const found = rehearse(process.argv.includes('--days') ? inDaysOrder(plan) : plan, job);
     operations += found.operations;
     // What the margin already says can not be made, or not reached, is not held against the work order.
     const told = plan.pieces.some(

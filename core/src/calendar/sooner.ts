@@ -1,6 +1,7 @@
 import { set, type Change, type Job, type JobCalendar } from '../job';
 import { say, strong, type Phrase } from '../words';
-import { dayOf, weekdayOf, type Instant } from './instant';
+import { dayOf, type Instant } from './instant';
+import type { Effort } from './bound';
 import { laidOut } from './plan-days';
 import type { Task } from './task';
 
@@ -167,12 +168,13 @@ export function soonerBy(
   job: Pick<Job, 'calendar' | 'shop'>,
   now: Instant,
   ready: string,
+  effort: Effort,
 ): readonly Sooner[] {
   const levers = [...hourLevers(job), ...helpLevers(tasks, job), ...thingLevers(tasks, job)];
   const all = levers
     .flatMap(
       ({ calendar = job.calendar, clamps = job.shop.clamps, tasks: other = tasks, ...rest }): readonly Sooner[] => {
-        const next = laidOut(other, { calendar, shop: { ...job.shop, clamps } }, now, 'quick').ready;
+        const next = laidOut(other, { calendar, shop: { ...job.shop, clamps } }, now, effort).ready;
         const days = next === null ? 0 : daysSooner(next, ready);
         return next === null || days <= 0 ? [] : [{ ...rest, ready: next, days, adds: null }];
       },
@@ -181,6 +183,3 @@ export function soonerBy(
   const evening = all.find(({ id }) => id.startsWith('evening-'));
   return all.filter((one) => one === evening || !one.id.startsWith('evening-'));
 }
-
-/** The name of the weekday of a day since 1970. */
-export const weekdayName = (day: number): string => WEEKDAYS[weekdayOf(day) - 1] ?? '';

@@ -2,6 +2,7 @@ import type { ReactNode } from 'react';
 import {
   type Board,
   counted,
+  dayWords,
   type Finding,
   first,
   holdingsOf,
@@ -11,10 +12,14 @@ import {
   plain,
   type Plan,
   printMaterial,
+  type Session,
   type Setup,
+  SHORT_WAIT,
 } from '@sill/core';
 import { Boards } from '../sheets/Boards';
+import { DayList } from '../sheets/DayList';
 import { SetupName, SetupWords } from '../sheets/SetupWords';
+import { blocksOf as dayBlocksOf, blockWords } from '../words/days';
 import { runs } from '../words/labels';
 import { Dim } from '../words/Dim';
 import { Words } from '../words/Words';
@@ -176,6 +181,23 @@ const pagesPartByPart = (facts: Plan['pieces'][number], { paper, label }: Laying
   }));
 };
 
+/** Height of a session on paper, mm: its head, and a line or two for each piece of it. */
+const sessionHeight =
+  ({ units }: Job) =>
+  ({ placed }: Session): number =>
+    12 +
+    dayBlocksOf(placed).reduce((sum, block) => {
+      const waits = (block.placed.at(-1)?.task.wait ?? 0) >= SHORT_WAIT;
+      return sum + 6 * Math.ceil((blockWords(block, units).length + 30) / 80) + (waits ? 5 : 0) + 2;
+    }, 0);
+
+const dayPages = ({ plan, job, paper }: Laying): readonly Page[] =>
+  paginate(plan.calendar.sessions, sessionHeight(job), ROOM[paper] - 8).map((sessions) => ({
+    title: 'Days',
+    about: `${plan.calendar.ready === null ? '' : `ready ${dayWords(plan.calendar.ready)}, `}for the wall`,
+    body: <DayList calendar={plan.calendar} sessions={sessions} box={<TickBox />} />,
+  }));
+
 /** What a packet is made of, in the order it is printed: once for the job, or once for each piece. */
 const PACKET: readonly {
   readonly key: string;
@@ -187,6 +209,7 @@ const PACKET: readonly {
   { key: 'parts', in: 'long', job: partPages },
   { key: 'cuts', in: 'short', job: cutPages },
   { key: 'order', in: 'short', job: orderPages },
+  { key: 'days', in: 'short', job: dayPages },
   { key: 'fasteners', in: 'long', job: fastenerPages },
   { key: 'steps', in: 'short', piece: stepPages },
   { key: 'samples', in: 'short', job: samplePages },

@@ -1,5 +1,5 @@
 import type { BenchCalendar, Session } from '@sill/core';
-import { dayWords } from '@sill/core';
+import { dayWords, SHORT_WAIT } from '@sill/core';
 import { useJob } from '../state/hooks';
 import { blocksOf, blockWords, clockWords, hoursWords, spanWords, waitWords } from '../words/days';
 import { Text } from '../words/Dim';
@@ -45,7 +45,7 @@ export function DayList({ calendar, sessions, box }: Props) {
                     {name && <> · {name}</>}, {spanWords(block.end - block.start)}
                     {block.placed.some(({ task }) => task.people > 1) && ', with help'}
                     {block.placed.some(({ late }) => late > 0) && ', sand first'}
-                    {last && last.task.wait >= 15 && <small className="soft">{waitWords(last, zone)}</small>}
+                    {last && last.task.wait >= SHORT_WAIT && <small className="soft">{waitWords(last, zone)}</small>}
                   </span>
                 </li>
               );

@@ -5,6 +5,7 @@ import type { DaysAsked, DaysWorker } from './days.worker';
 const start = () => new Worker(new URL('./days.worker.ts', import.meta.url), { type: 'module' });
 /** The long search of days; ending the worker is how it is stopped. */
 const searcher = asking<DaysWorker>(start);
+const trier = asking<DaysWorker>(start);
 /** Small questions about them, which wait for no search. */
 const asked = asking<DaysWorker>(start);
 
@@ -17,8 +18,11 @@ export const layOut = (about: DaysAsked): Promise<BenchCalendar> => {
   return searcher.ask((remote) => remote.layOut(about));
 };
 
-/** Single changes of hours, hands and things that bring the day forward. */
-export const soonerFor = (about: DaysAsked): Promise<readonly Sooner[]> => asked.ask((remote) => remote.sooner(about));
+/** Single changes of hours, hands and things that bring the day forward. What was tried before is stopped. */
+export const soonerFor = (about: DaysAsked, ready: string): Promise<readonly Sooner[]> => {
+  trier.end();
+  return trier.ask((remote) => remote.sooner(about, ready));
+};
 
 /** What fits into a while that was not planned. */
 export const tonightIn = (about: DaysAsked, spare: Spare, chain: readonly string[]): Promise<Tonight> =>

@@ -36,6 +36,7 @@ export default function HoursDialog({ onClose }: { readonly onClose: () => void 
 }
 
 type Props = { readonly calendar: JobCalendar };
+const NONE = 'none';
 
 /** A day that is typed or picked; nothing is no day. */
 function DayField({
@@ -63,7 +64,7 @@ function Wanted({ calendar: { due, zone } }: Props) {
   const { zoneHere } = useEdges();
   const here = zoneHere();
   const zones: readonly (readonly [string, string])[] = [
-    ['', 'a clock that is never changed'],
+    [NONE, 'a clock that is never changed'],
     [here, `${here}, as this device`],
     ...(zone !== null && zone !== here ? [[zone, zone] as const] : []),
   ];
@@ -72,9 +73,9 @@ function Wanted({ calendar: { due, zone } }: Props) {
       <DayField label="Must be ready by" value={due} onChange={(day) => change(['calendar', 'due'], day)} />
       <Pick
         label="Times are of"
-        value={zone ?? ''}
+        value={zone ?? NONE}
         options={zones}
-        onChange={(next) => change(['calendar', 'zone'], next === '' ? null : next)}
+        onChange={(next) => change(['calendar', 'zone'], next === NONE ? null : next)}
       />
     </div>
   );

@@ -15,7 +15,7 @@ function useHours(plan: Plan): readonly Way[] | 'failed' | null {
   useEffect(() => {
     let isCurrent = true;
     const put = (found: readonly Way[] | 'failed') => isCurrent && setSo({ of: plan, found });
-    days.soonerFor(daysAsked(plan, job, now())).then(put, () => put('failed'));
+    days.soonerFor(daysAsked(plan, job, now()), plan.calendar.ready ?? '').then(put, () => put('failed'));
     return () => {
       isCurrent = false;
     };

@@ -1,6 +1,6 @@
 import { Button, Dialog, DialogActions, DialogContent, DialogTitle } from '@mui/material';
 import { useEffect, useState } from 'react';
-import { nowOf, type Plan, type Spare, type Tonight } from '@sill/core';
+import { dayWords, nowOf, type Plan, type Spare, type Tonight } from '@sill/core';
 import { daysAsked } from '../../state/laying-days';
 import { useEdges, useJob } from '../../state/hooks';
 import { NumberField } from '../../ui/NumberField';
@@ -84,8 +84,19 @@ type FitsProps = { readonly found: Tonight; readonly plan: Plan; readonly from: 
 function Fits({ found: { placed, left }, plan, from }: FitsProps) {
   const { pieces, units } = useJob();
   const { zone } = plan.calendar;
+  const next = plan.calendar.sessions[0];
   if (placed.length === 0)
-    return <p>Nothing that can be begun now is done by then. Longer, or with noise, something may be.</p>;
+    return (
+      <p>
+        Nothing that can be begun now is done by then. Longer, or with noise, something may be.
+        {next &&
+          ` Next is ${dayWords(next.date)}: ${
+            blocksOf(next.placed)
+              .slice(0, 1)
+              .map((block) => blockWords(block, units))[0] ?? ''
+          }.`}
+      </p>
+    );
   const blocks = blocksOf(placed.map((one) => ({ ...one, late: 0, over: 0 })));
   return (
     <>
