@@ -90,7 +90,7 @@ const LAYERS = [
   ['drawing'],
   ['sheets'],
   ['stages/shared'],
-  ['brief', 'shape', 'parts', 'stock', 'cuts', 'joints', 'build', 'finish'].map((stage) => `stages/${stage}`),
+  ['brief', 'shape', 'parts', 'stock', 'cuts', 'joints', 'build', 'finish', 'days'].map((stage) => `stages/${stage}`),
   ['packet', 'yard'],
   ['frame'],
   ['access'],

@@ -38,6 +38,7 @@ import {
 import { judgedFor } from '../core/src/strength';
 import { modelOf } from '../core/src/strength/model';
 import { loadIntegerSolver } from '../core/src/cutting/highs';
+import { days } from './days';
 import { finishing } from './finishing';
 import { median, ms, print, quantile, timed, today } from './measure';
 import { homeSheets, homeSize, longList, mitred, oneWidth, rectangles } from './lists';
@@ -394,7 +395,7 @@ function strength() {
   process.stdout.write(`Median of all kinds ${quantile(medians, 0.5)} ms, most ${medians.at(-1)} ms.\n`);
 }
 
-const SECTIONS = { planning, facts, strength, finishing, shapes, cutting, sheets, beside, memory } as const;
+const SECTIONS = { planning, facts, strength, finishing, days, shapes, cutting, sheets, beside, memory } as const;
 /** All of them, or those that are named: `npm run bench -- shapes`. */
 const named = process.argv.slice(2).filter((name): name is keyof typeof SECTIONS => name in SECTIONS);
 const integer = await loadIntegerSolver();

@@ -66,7 +66,7 @@ test('every tally explains itself', async ({ page }) => {
     ['Spend', /Tax at 6\.5 %/],
     ['To buy', /of 2×6×12/],
     ['Left over', /saw kerf, squared ends and offcuts/],
-    ['Bench time', /at the bench for one person/],
+    ['Ready', /at the bench for one person/],
     ['Carry', /The heaviest piece/],
   ] as const) {
     await page.getByRole('button', { name: new RegExp(`^${name}`) }).click();

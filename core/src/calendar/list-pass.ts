@@ -59,8 +59,14 @@ function freeFrom(problem: Problem, holding: readonly Holding[], { task }: Node,
 }
 
 /** Minutes that a task takes from a start on: longer where what it goes on has hardened. */
-export function lateBy({ fresh }: Pick<Node, 'fresh'>, ends: ArrayLike<Instant>, start: Instant): number {
-  return fresh !== null && start > nth(ends, fresh.at) + fresh.within ? fresh.extra : 0;
+export function lateBy(
+  { fresh }: Pick<Node, 'fresh'>,
+  ends: ArrayLike<Instant>,
+  { now }: Pick<Problem, 'now'>,
+  start: Instant,
+): number {
+  if (fresh === null) return 0;
+  return start > (fresh.at === null ? now : nth(ends, fresh.at)) + fresh.within ? fresh.extra : 0;
 }
 
 /** Work as it is laid out bit by bit: what is done, held and open. */
@@ -99,7 +105,7 @@ export class Bench {
     const early = Math.max(from, nth(this.ready, at), span.from);
     if (early + node.minutes > span.to) return null;
     const start = freeFrom(this.problem, this.holding, node, early);
-    const late = lateBy(node, this.ends, start);
+    const late = lateBy(node, this.ends, this.problem, start);
     // What runs over the longest time there is has no room to be sanded in: it only takes longer.
     const end = start + node.minutes + (node.over > 0 ? 0 : late);
     return end > span.to ? null : { at, window, start, end, late };

@@ -14,7 +14,7 @@ export type Node = {
   readonly release: Instant;
   readonly before: readonly Lag[];
   readonly next: readonly Lag[];
-  readonly fresh: { readonly at: number; readonly within: number; readonly extra: number } | null;
+  readonly fresh: { readonly at: number | null; readonly within: number; readonly extra: number } | null;
   /** Where it may be done, by window; null where it may not, or does not fit. */
   readonly spans: readonly (Span | null)[];
   /** Numbers of the windows it may be done in. */
@@ -138,7 +138,7 @@ export function problemOf(
   const nodes = rest.map((task, at): Node => {
     const minutes = Math.min(task.minutes, longest(task));
     const { spans, open } = fitting(spansFor(task), minutes);
-    const fresh = task.fresh ? numbers.get(task.fresh.after) : undefined;
+    const under = task.fresh?.after === null ? null : numbers.get(task.fresh?.after ?? '');
     return {
       task,
       minutes,
@@ -147,8 +147,8 @@ export function problemOf(
       before: before[at] ?? [],
       next: next[at] ?? [],
       fresh:
-        task.fresh && fresh !== undefined && fresh < at
-          ? { at: fresh, within: task.fresh.within, extra: task.fresh.extra }
+        task.fresh && under !== undefined && (under === null || under < at)
+          ? { at: under, within: task.fresh.within, extra: task.fresh.extra }
           : null,
       spans,
       open,

@@ -30,8 +30,11 @@ export type Task = {
   /** Degrees F, least and most, and percent of humidity at most; null where any will do. */
   readonly air: readonly [number, number, number] | null;
   readonly after: readonly After[];
-  /** Begun later than so long after another, it takes so much longer: what hardened is sanded first. */
-  readonly fresh: { readonly after: string; readonly within: number; readonly extra: number } | null;
+  /**
+   * Begun later than so long after another, or after now where that is done (null), it takes so much longer: what
+   * hardened is sanded first.
+   */
+  readonly fresh: { readonly after: string | null; readonly within: number; readonly extra: number } | null;
   /** Before the earliest at which it may begin: minutes from now. */
   readonly release: number;
   /** What it leaves to set, dry or harden; it is ready after. */

@@ -253,6 +253,8 @@ export function tasksOf(planned: Planned, job: Job, holdings: Holdings, now: Ins
   const { calendar, ledger } = job;
   const since = (at: string | null, wait: number): number =>
     at === null ? 0 : Math.max(0, instantOf(calendar.zone, at) + wait - now);
+  /** Minutes of a wait that are left, none or less where it is over. */
+  const minutesLeft = (at: string, wait: number): number => instantOf(calendar.zone, at) + wait - now;
   const trip = tripOf(planned, job);
   // A day in the room is one from evening to morning too.
   const rest = Math.max(0, calendar.rest * 24 * 60 - HALF_DAY);
@@ -264,12 +266,12 @@ export function tasksOf(planned: Planned, job: Job, holdings: Holdings, now: Ins
     Array.from({ length: piece.copies }, (_, copy) => {
       const idOf = (id: string) => (copy === 0 ? id : `${id}#${copy + 1}`);
       const lastGo = new Map<string, string>();
-      const waits = new Map<string, { readonly wait: number; readonly over: number }>();
+      const waits = new Map<string, { readonly at: string | null; readonly over: number }>();
       const byId = new Map(own.map((step) => [step.id, step]));
       return own.flatMap((step): readonly Task[] => {
         const { left, isBegun, at } = leftOf(step, parts, holdings);
         if (left.length === 0) {
-          waits.set(step.id, { wait: 0, over: since(at, step.wait) });
+          waits.set(step.id, { at, over: since(at, step.wait) });
           return [];
         }
         const cuts = [...step.adds, ...left.flatMap(({ on }) => on)].flatMap((part) => sawn.cutBy.get(part) ?? []);
@@ -286,7 +288,8 @@ export function tasksOf(planned: Planned, job: Job, holdings: Holdings, now: Ins
         const over = Math.max(0, ...step.after.map((id) => waits.get(id)?.over ?? 0));
         const coated = step.after.flatMap((id) => byId.get(id) ?? []).find((one) => windowOf(one, step) !== null);
         const within = coated ? windowOf(coated, step) : null;
-        const fresh = coated && lastGo.get(coated.id);
+        const done = coated && waits.get(coated.id);
+        const fresh = coated && (done ? null : lastGo.get(coated.id));
         const long = step.operations.reduce((sum, op) => sum + (op.kind === 'coat' ? op.minutes : 0), 0);
         return tasks.map((task, k) =>
           k > 0
@@ -295,8 +298,12 @@ export function tasksOf(planned: Planned, job: Job, holdings: Holdings, now: Ins
                 ...task,
                 release: over,
                 fresh:
-                  fresh !== undefined && within !== null
-                    ? { after: fresh, within, extra: Math.ceil(SANDED_FIRST * long) }
+                  fresh !== undefined && within !== null && done?.at !== null
+                    ? {
+                        after: fresh,
+                        within: done ? minutesLeft(done.at, within) : within,
+                        extra: Math.ceil(SANDED_FIRST * long),
+                      }
                     : null,
               },
         );

@@ -50,8 +50,8 @@ function faultsOfOne({ task, start, late }: Placed, all: ReadonlyMap<string, Pla
     const before = all.get(id);
     if (before && start < before.end + wait) faults.push(`${task.id} begins before ${id} is over`);
   }
-  const under = task.fresh && all.get(task.fresh.after);
-  const isHard = task.fresh && under && start > under.end + task.fresh.within;
+  const under = task.fresh?.after == null ? now : all.get(task.fresh.after)?.end;
+  const isHard = task.fresh && under !== undefined && start > under + task.fresh.within;
   if (late !== (isHard ? task.fresh.extra : 0)) faults.push(`${task.id} is sanded ${late} minutes`);
   return faults;
 }

@@ -24,6 +24,7 @@ describe('the stick', () => {
       'Joints',
       'Build',
       'Finish',
+      'Days',
     ]);
     expect(links[3]!.getAttribute('href')).toBe('/jobs/demo/stock?piece=bench');
     expect(links[1]!.closest('li')!.dataset['here']).toBe('true');

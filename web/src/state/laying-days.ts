@@ -1,4 +1,4 @@
-import { holdingsOf, nowOf, tasksOf, type Job, type Plan } from '@sill/core';
+import { counted, dayOf, dayWords, holdingsOf, nowOf, tasksOf, type Job, type Plan } from '@sill/core';
 import type { DaysAsked } from '../platform/workers/days.worker';
 import { Stopped } from '../platform/workers/asking';
 import { laidOutDays, planned } from './planning';
@@ -15,11 +15,20 @@ export function daysAsked(plan: Plan, job: Job, time: string): DaysAsked {
   return { tasks: tasksOf(plan, job, holdingsOf(job), now), job: { calendar, shop }, now };
 }
 
+/** What became of the day it is ready; null where nothing did. */
+function movedWords(before: string | null, ready: string | null): string | null {
+  if (before === null || ready === null || before === ready) return null;
+  const days = dayOf(ready) - dayOf(before);
+  return `Ready ${dayWords(ready)}: ${counted(Math.abs(days), 'day')} ${days > 0 ? 'later' : 'sooner'}.`;
+}
+
 /** Lays out the days of every plan that stands for a moment with a long search, in a worker; a newer plan ends it. */
 export function listenForDays(listen: Listen): void {
+  /** The days that were told last, and of which job. */
+  let last: { readonly id: string | null; readonly job: Job; readonly ready: string | null } | null = null;
   listen({
     actionCreator: planned,
-    effect: async ({ payload: { job, plan } }, { dispatch, delay, cancelActiveListeners, extra }) => {
+    effect: async ({ payload: { job, plan } }, { dispatch, getState, delay, cancelActiveListeners, extra }) => {
       cancelActiveListeners();
       extra.days.stopDays();
       if (plan.calendar.sessions.length === 0) return;
@@ -27,6 +36,14 @@ export function listenForDays(listen: Listen): void {
       try {
         const calendar = await extra.days.layOut(daysAsked(plan, job, extra.now()));
         dispatch(laidOutDays({ job, calendar }));
+        const { id } = getState().bench;
+        // What a change of hours or a move of work does is said; what a change of the piece does shows at the foot.
+        const isMoved = last !== null && last.id === id && last.job.calendar !== job.calendar;
+        if (isMoved && last !== null) {
+          const text = movedWords(last.ready, calendar.ready);
+          if (text !== null) dispatch(said({ text, bad: false }));
+        }
+        last = { id, job, ready: calendar.ready };
       } catch (error) {
         // The days there are stand, with their bound told honestly.
         if (!(error instanceof Stopped))

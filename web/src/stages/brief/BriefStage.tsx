@@ -12,6 +12,7 @@ import {
   type Piece,
 } from '@sill/core';
 import { Choice } from '../../ui/Choice';
+import { DayField } from '../../ui/DayField';
 import { NumberField } from '../../ui/NumberField';
 import { TextLine } from '../../ui/TextLine';
 import { NoteFor } from '../shared/NoteFor';
@@ -48,6 +49,7 @@ export function BriefStage() {
           value={job.budget}
           onChange={(value) => change(['budget'], value)}
         />
+        <DayField label="Ready by" value={job.calendar.due} onChange={(day) => change(['calendar', 'due'], day)} />
       </section>
       {!piece && <Waiting>{null}</Waiting>}
       {piece && (

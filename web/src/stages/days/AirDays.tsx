@@ -1,10 +1,11 @@
-import { Button, TextField } from '@mui/material';
+import { Button } from '@mui/material';
 import { useState } from 'react';
 import { celsius, dayOf, dateOf, dayWords, fahrenheit, set, type JobCalendar } from '@sill/core';
 import { useChange, useEdges, useUnits } from '../../state/hooks';
 import { newId } from '../../state/newId';
 import { useLazyShopAirQuery } from '../../state/server';
 import { useErrand } from '../../state/useErrand';
+import { DayField } from '../../ui/DayField';
 import { NumberField } from '../../ui/NumberField';
 
 /** Readings asked of the shop's own thermometer: what the coming days will be, as far as it can know. */
@@ -17,7 +18,7 @@ export function AirDays({ calendar: { air } }: { readonly calendar: JobCalendar 
   const isMetric = useUnits() === 'mm';
   const { busy, run } = useErrand();
   const [read] = useLazyShopAirQuery();
-  const [on, setOn] = useState(today());
+  const [on, setOn] = useState<string | null>(today());
   const [temperature, setTemperature] = useState(65);
   const [humidity, setHumidity] = useState(50);
   const rows = [...air].sort((a, b) => (a.on < b.on ? -1 : 1));
@@ -46,13 +47,7 @@ export function AirDays({ calendar: { air } }: { readonly calendar: JobCalendar 
         </ul>
       )}
       <div className="row wrap">
-        <TextField
-          type="date"
-          label="On"
-          value={on}
-          onChange={({ target }) => setOn(target.value)}
-          slotProps={{ inputLabel: { shrink: true } }}
-        />
+        <DayField label="On" value={on} onChange={setOn} />
         <div className="small-field">
           <NumberField
             label="Temperature"
@@ -73,7 +68,10 @@ export function AirDays({ calendar: { air } }: { readonly calendar: JobCalendar 
             onChange={(value) => value !== null && setHumidity(value)}
           />
         </div>
-        <Button disabled={on === ''} onClick={() => change([rowFor(on, { temperature, humidity, simulated: false })])}>
+        <Button
+          disabled={on === null}
+          onClick={() => on !== null && change([rowFor(on, { temperature, humidity, simulated: false })])}
+        >
           Keep it
         </Button>
         <Button

@@ -1,5 +1,5 @@
 import { DndContext, DragOverlay, MouseSensor, TouchSensor, useDroppable, useSensor, useSensors } from '@dnd-kit/core';
-import { useMemo, useState, type ReactNode } from 'react';
+import { Fragment, useMemo, useState, type ReactNode } from 'react';
 import { clockAt, dateOf, dayWords, type BenchCalendar, type Session, type Window } from '@sill/core';
 import { useJob } from '../../state/hooks';
 import { blocksOf, blockWords, hoursWords, waitWords, type Block } from '../../words/days';
@@ -89,16 +89,17 @@ function DayRow({ row: { date, window, session }, calendar, longest, decides }: 
       </div>
       <div className="day-room">
         <DropDay date={date} from={window.from} share={long / longest}>
-          {blocks.map((block) => (
-            <DayPiece
-              key={block.key}
-              block={block}
-              calendar={calendar}
-              left={at(block.start)}
-              width={`${(100 * (block.end - block.start)) / long}%`}
-              decides={block.placed.some(({ task }) => decides.has(task.id))}
-            />
+          {blocks.map((block, k) => (
+            <Fragment key={block.key}>
+              <Gap minutes={block.start - (blocks[k - 1]?.end ?? window.from)} />
+              <DayPiece
+                block={block}
+                calendar={calendar}
+                decides={block.placed.some(({ task }) => decides.has(task.id))}
+              />
+            </Fragment>
           ))}
+          {session !== null && <Gap minutes={window.to - (blocks.at(-1)?.end ?? window.from)} />}
           {session === null && <span className="day-free">free</span>}
           {isNow && <span className="day-now" style={{ left: at(now) }} aria-label="Now" />}
         </DropDay>
@@ -121,6 +122,10 @@ function DayRow({ row: { date, window, session }, calendar, longest, decides }: 
     </li>
   );
 }
+
+/** Time between pieces. */
+const Gap = ({ minutes }: { readonly minutes: number }) =>
+  minutes > 0 ? <span style={{ flexGrow: minutes }} aria-hidden /> : null;
 
 /** How far before the end of a window something ends, where it does. */
 const rest = (end: number, { from, to }: Window): string => `${Math.max(0, (100 * (to - end)) / (to - from))}%`;

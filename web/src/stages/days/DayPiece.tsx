@@ -14,13 +14,11 @@ import { useMoving } from './useMoving';
 type Props = {
   readonly block: Block;
   readonly calendar: BenchCalendar;
-  readonly left: string;
-  readonly width: string;
   readonly decides: boolean;
 };
 
 /** Work as a piece of its day: dragged to another, or opened for what is in it. */
-export function DayPiece({ block, calendar, left, width, decides }: Props) {
+export function DayPiece({ block, calendar, decides }: Props) {
   const { pieces, units } = useJob();
   const { isMoved } = useMoving(calendar);
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
@@ -39,7 +37,7 @@ export function DayPiece({ block, calendar, left, width, decides }: Props) {
         data-decides={decides}
         data-moved={isMoved(block)}
         data-dragging={isDragging}
-        style={{ left, width }}
+        style={{ flexGrow: block.end - block.start }}
         aria-label={told}
         aria-haspopup="dialog"
         title={told}

@@ -1,8 +1,9 @@
-import { Button, Dialog, DialogActions, DialogContent, DialogTitle, TextField } from '@mui/material';
+import { Button, Dialog, DialogActions, DialogContent, DialogTitle } from '@mui/material';
 import { useState } from 'react';
 import { set, type Change, type JobCalendar } from '@sill/core';
 import { useChange, useChangeJob, useEdges, useJob } from '../../state/hooks';
 import { newId } from '../../state/newId';
+import { DayField } from '../../ui/DayField';
 import { NumberField } from '../../ui/NumberField';
 import { Pick } from '../../ui/Pick';
 import { AirDays } from './AirDays';
@@ -37,27 +38,6 @@ export default function HoursDialog({ onClose }: { readonly onClose: () => void 
 
 type Props = { readonly calendar: JobCalendar };
 const NONE = 'none';
-
-/** A day that is typed or picked; nothing is no day. */
-function DayField({
-  label,
-  value,
-  onChange,
-}: {
-  readonly label: string;
-  readonly value: string | null;
-  readonly onChange: (value: string | null) => void;
-}) {
-  return (
-    <TextField
-      type="date"
-      label={label}
-      value={value ?? ''}
-      onChange={({ target }) => onChange(target.value === '' ? null : target.value)}
-      slotProps={{ inputLabel: { shrink: true }, htmlInput: { min: '2000-01-01', max: '2100-12-31' } }}
-    />
-  );
-}
 
 function Wanted({ calendar: { due, zone } }: Props) {
   const change = useChangeJob();

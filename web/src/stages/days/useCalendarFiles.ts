@@ -13,7 +13,7 @@ export function useCalendarFiles({ calendar }: Plan) {
     busy,
     save: () =>
       run(async () => {
-        const { writeDays } = await import('@sill/core/ics');
+        const { writeDays } = await import('@sill/core/formats/ics');
         const name = fileName(`${job.name}, days.ics`);
         saveFile(name, 'text/calendar', writeDays(calendar, job));
         return `${name} saved: ${counted(calendar.sessions.length, 'session')}, with calls for clamps and coats.`;
@@ -22,7 +22,7 @@ export function useCalendarFiles({ calendar }: Plan) {
       run(async () => {
         const text = await textOfChosenFile('.ics,text/calendar');
         if (text === null) return 'No file was chosen.';
-        const { readBusy } = await import('@sill/core/ics');
+        const { readBusy } = await import('@sill/core/formats/ics');
         // Times in a file are of a zone: a job that has none takes that of this device.
         const zone = job.calendar.zone ?? zoneHere();
         const found = readBusy(text, { zone, now: nowOf({ zone }, now()), wholeDays });

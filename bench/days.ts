@@ -1,0 +1,69 @@
+import {
+  daysOf,
+  dayOf,
+  demoJob,
+  finishedWith,
+  holdingsOf,
+  laidOut,
+  newJob,
+  nowOf,
+  pieceFrom,
+  planJob,
+  STARTS,
+  tasksOf,
+  type Job,
+  type Task,
+} from '../core/src';
+import { median, ms, print, today } from './measure';
+
+const NOW = `${today}T20:00`;
+const PIECES = 4;
+/** Jobs of four pieces with a finish: each start once, the next three after it in the gallery. */
+const fours: readonly Job[] = STARTS.filter((_, at) => at % 2 === 0).map((_, at) => ({
+  ...newJob('bench'),
+  pieces: Array.from({ length: PIECES }, (_unused, k) => ({
+    ...pieceFrom(STARTS[(2 * at + k) % STARTS.length]!, `p${k}`),
+    finish: finishedWith('dark.wipeable', 'natural.bare.rest'),
+  })),
+}));
+
+/** Work done as it is listed, nothing begun before what stands above it is done. */
+const listed = (tasks: readonly Task[]): readonly Task[] =>
+  tasks.map((task, at) => {
+    const before = tasks[at - 1];
+    return before ? { ...task, after: [...task.after, { task: before.id, wait: 0 }] } : task;
+  });
+
+/** How soon a job is ready by its days, against its bound and against the list worked through in order. */
+export function days(): void {
+  const rows = [demoJob(), ...fours].map((job) => {
+    const plan = planJob(job, { today: NOW, effort: 'quick' });
+    const now = nowOf(job.calendar, NOW);
+    const tasks = tasksOf(plan, job, holdingsOf(job), now);
+    const quickly = median(5, () => void daysOf(plan, job, NOW, 'quick'));
+    const begun = performance.now();
+    const found = laidOut(tasks, job, now, 'full');
+    const long = performance.now() - begun;
+    const inOrder = laidOut(listed(tasks), job, now, 'quick');
+    const between = (from: string | null | undefined, to: string | null | undefined) =>
+      from && to ? dayOf(to) - dayOf(from) : NaN;
+    return {
+      job: job.pieces.map(({ family }) => family).join(', ').slice(0, 44),
+      goes: tasks.length,
+      hours: Math.round(found.minutes / 60),
+      'quick ms': quickly,
+      'long ms': ms(long),
+      ready: found.ready ?? 'never',
+      'days off bound': between(found.bound?.date, found.ready),
+      proved: found.proved ? 'yes' : 'no',
+      sessions: found.sessions.length,
+      'in order, days later': between(found.ready, inOrder.ready),
+      'its sessions': inOrder.sessions.length,
+    };
+  });
+  print('Days: four pieces with finish; how far from the bound, and against the list in order.', rows);
+  const off = rows.map((row) => row['days off bound']);
+  process.stdout.write(
+    `Proved or within a day: ${off.filter((one) => one <= 1).length} of ${off.length}; most ${Math.max(...off)} days off.\n`,
+  );
+}

@@ -1,0 +1,78 @@
+import { demoJob, newJob, planJob, set, type BenchCalendar } from '@sill/core';
+import { Stopped } from '../platform/workers/asking';
+import { QUIET } from '../testing/edges';
+import { changed, opened } from './bench';
+import { planned } from './planning';
+import { makeStore } from './store';
+
+const job = demoJob();
+const none = planJob(newJob('none'), { today: '2026-11-24', effort: 'quick' });
+const plan = planJob(job, { today: '2026-11-24', effort: 'quick' });
+const until = async (isSo: () => boolean) => {
+  for (let k = 0; k < 200 && !isSo(); k++) await new Promise((go) => setTimeout(go, 20));
+  expect(isSo()).toBe(true);
+};
+const ready = (day: string, proved = false): BenchCalendar => ({ ...plan.calendar, ready: day, proved });
+
+function storeWith(answers: readonly (() => Promise<BenchCalendar>)[]) {
+  const left = [...answers];
+  const asked: number[] = [];
+  const layOut: typeof QUIET.days.layOut = ({ tasks }) => {
+    asked.push(tasks.length);
+    return left.shift()?.() ?? new Promise(() => {});
+  };
+  const store = makeStore({
+    ...QUIET,
+    days: { ...QUIET.days, layOut },
+    planner: { ...QUIET.planner, planQuickly: (of) => Promise.resolve(of.pieces.length === 0 ? none : plan) },
+  });
+  store.dispatch(opened({ id: 'demo', revision: 1, savedAt: '', job }));
+  store.dispatch(planned({ job, plan, proving: false }));
+  return { store, asked };
+}
+
+test('days laid out for long take the place of those of the plan, with what is said of them', async () => {
+  const { store, asked } = storeWith([() => Promise.resolve(ready('2027-01-09', true))]);
+  await until(() => store.getState().planning.plan?.calendar.ready === '2027-01-09');
+  const { findings } = store.getState().planning.plan!;
+  expect(findings.filter(({ kind }) => kind === 'earliest').map(({ level }) => level)).toEqual(['good']);
+  expect(findings.length).toBe(plan.findings.length);
+  expect(asked[0]).toBeGreaterThan(50);
+});
+
+test('a change of hours says what it does to the day; a change of the piece does not', async () => {
+  const later = [ready('2027-01-09'), ready('2027-01-16'), ready('2027-02-01')].map(
+    (one) => () => Promise.resolve(one),
+  );
+  const { store } = storeWith(later);
+  const now = () => store.getState().planning.plan?.calendar.ready;
+  await until(() => now() === '2027-01-09');
+  store.dispatch(changed([set(null, ['calendar', 'rest'], 14)]));
+  await until(() => store.getState().view.message !== null);
+  expect(store.getState().view.message?.text).toBe('Ready Sat 16 Jan: 7 days later.');
+  store.dispatch(changed([set(null, ['budget'], 1)]));
+  await until(() => now() === '2027-02-01');
+  expect(store.getState().view.message?.text).toBe('Ready Sat 16 Jan: 7 days later.');
+});
+
+test('a search that was stopped is no failure; one that fails leaves the days there are, and says so', async () => {
+  const { store } = storeWith([() => Promise.reject(new Stopped('Stopped.')), () => Promise.reject(new Error('gone'))]);
+  await new Promise((go) => setTimeout(go, 600));
+  expect(store.getState().view.message).toBeNull();
+  store.dispatch(planned({ job, plan, proving: false }));
+  await until(() => store.getState().view.message !== null);
+  expect(store.getState().view.message).toMatchObject({
+    bad: true,
+    text: expect.stringMatching(/may be ready sooner/),
+  });
+  expect(store.getState().planning.plan?.calendar.ready).toBe(plan.calendar.ready);
+});
+
+test('of an empty job nothing is asked', async () => {
+  const { store, asked } = storeWith([]);
+  const empty = newJob('none');
+  store.dispatch(opened({ id: 'none', revision: 1, savedAt: '', job: empty }));
+  store.dispatch(planned({ job: empty, plan: none, proving: false }));
+  await new Promise((go) => setTimeout(go, 600));
+  expect(asked).toEqual([]);
+});
