@@ -48,7 +48,10 @@ export function days(): void {
     const between = (from: string | null | undefined, to: string | null | undefined) =>
       from && to ? dayOf(to) - dayOf(from) : NaN;
     return {
-      job: job.pieces.map(({ family }) => family).join(', ').slice(0, 44),
+      job: job.pieces
+        .map(({ family }) => family)
+        .join(', ')
+        .slice(0, 44),
       goes: tasks.length,
       hours: Math.round(found.minutes / 60),
       'quick ms': quickly,

@@ -11,8 +11,8 @@ const SLOW = 4;
 const quickerThan = (coat: Coat): Coat => (COATS[coat].outdoors ? 'exterior urethane' : 'water polyurethane');
 
 /**
- * Slow coats swapped for one that dries in hours, by what is put on now: when the job is ready then, and what it adds to
- * the list. Those alone that bring the day forward.
+ * Slow coats swapped for one that dries in hours, by what is put on now: when the job is ready then, and what it adds
+ * to the list. Those alone that bring the day forward.
  *
  * @param ready the day it is ready as it is, by the same effort.
  */

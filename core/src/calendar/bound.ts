@@ -156,7 +156,7 @@ export function deadlines(
 
 type Due = { readonly from: number; readonly by: number; left: number };
 
-/** Whether work fits into time without gaps, put down and taken up at will: what is due first is done first (Jackson). */
+/** Whether work fits into time without gaps, put down and taken up at will: what is due first first (Jackson). */
 function fitsPreempted(all: readonly Due[]): boolean {
   const rest = [...all].sort((a, b) => a.from - b.from);
   const open: Due[] = [];

@@ -1,22 +1,22 @@
 import { nth } from '../lists';
-import { lateBy, type Laid, type Put } from './list-pass';
+import { lateBy, type WorkLaid, type Put } from './list-pass';
 import { earliestIn, type Problem } from './problem';
 
 /** Why a task begins no sooner than it does. */
-export type Because = 'waits' | 'busy' | 'shared' | 'now';
-export type Link = { readonly task: string; readonly because: Because };
+type Because = 'waits' | 'busy' | 'shared' | 'now';
+export type ChainLink = { readonly task: string; readonly because: Because };
 
 /**
  * What decides the day: from the task that is over last back to what it waited for, or what was in hand before it, or
  * what held the clamps; the first first.
  */
-export function chainOf(problem: Problem, { puts }: Laid): readonly Link[] {
+export function chainOf(problem: Problem, { puts }: WorkLaid): readonly ChainLink[] {
   const { nodes, windows, now } = problem;
   const byTask = new Map(puts.map((put, order) => [put.at, { put, order }]));
   const ends = nodes.map((_, at) => byTask.get(at)?.put.end ?? now);
   const overAt = ({ at, end }: Put) => end + nth(nodes, at).task.wait;
   const last = puts.reduce<Put | null>((a, b) => (a && overAt(a) >= overAt(b) ? a : b), null);
-  const links: Link[] = [];
+  const links: ChainLink[] = [];
   const seen = new Set<number>();
   for (let put = last; put && !seen.has(put.at);) {
     seen.add(put.at);

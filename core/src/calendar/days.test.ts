@@ -1,8 +1,9 @@
 import fc from 'fast-check';
-import { USUAL_CALENDAR, type JobCalendar } from '../job';
+import { dateOf, USUAL_CALENDAR, weekdayOf, type JobCalendar } from '../job';
+import { loadIntegerSolver } from '../cutting/highs';
 import { faultsOf } from '../testing/days-checker';
 import { say } from '../words';
-import { clockAt, dateOf, laidOut, nowOf, weekdayOf, type BenchCalendar, type Task } from '.';
+import { clockAt, laidOut, nowOf, PLAIN_WORK, provedFurther, type BenchCalendar, type Task } from '.';
 
 const SHOP = {
   clamps: [
@@ -10,26 +11,7 @@ const SHOP = {
     { length: 50, count: 2 },
   ],
 };
-const PLAIN: Task = {
-  id: 'a',
-  of: 'a',
-  piece: null,
-  title: say`Work`,
-  kind: 'other',
-  part: [1, 1],
-  minutes: 60,
-  loud: false,
-  errand: false,
-  people: 1,
-  tool: null,
-  air: null,
-  after: [],
-  fresh: null,
-  release: 0,
-  wait: 0,
-  clamps: null,
-  lies: false,
-};
+const PLAIN = { ...PLAIN_WORK, piece: null, title: say`Work`, kind: 'other', minutes: 60 } as const;
 const task = (id: string, rest: Partial<Task> = {}): Task => ({ ...PLAIN, id, of: id, ...rest });
 const jobWith = (calendar: Partial<JobCalendar>) =>
   ({ calendar: { ...USUAL_CALENDAR, ...calendar }, shop: SHOP }) as unknown as Parameters<typeof laidOut>[1];
@@ -326,4 +308,36 @@ test('of few tasks the earliest day, the fewest sessions and the least setting u
     { numRuns: RUNS / 8 },
   );
   expect(compared).toBeGreaterThan(RUNS / 40);
+});
+
+test('a day that work put down at will could keep is refuted where it can not be put down', async () => {
+  // Three goes of over three hours, each on a Saturday of six: two fit into none.
+  const tasks = ['a', 'b', 'c'].map((id) => task(id, { loud: true, minutes: 200 }));
+  const job = jobWith({});
+  const quick = laidOut(tasks, job, nowOf(job.calendar, NOW), 'quick');
+  expect([quick.ready, quick.bound?.date, quick.proved]).toEqual(['2026-12-12', '2026-12-05', false]);
+  const integer = await loadIntegerSolver();
+  const proved = provedFurther(tasks, job, quick, integer, () => false);
+  expect([proved.bound, proved.proved]).toEqual([{ date: '2026-12-12', by: 'hours' }, true]);
+  // Nothing is claimed that was not looked at.
+  expect(provedFurther(tasks, job, quick, integer, () => true)).toMatchObject({ proved: false, bound: quick.bound });
+});
+
+test('no day is refuted that a plan keeps', async () => {
+  const integer = await loadIntegerSolver();
+  let tried = 0;
+  fc.assert(
+    fc.property(someTasks(10), someCalendar, (tasks, calendar) => {
+      const job = jobWith(calendar);
+      const long = laidOut(tasks, job, nowOf(job.calendar, '2026-10-20T10:15'), 'full');
+      if (long.ready === null || long.bound === null) return;
+      // As if only a day long before were known to be too early.
+      const known = { ...long, proved: false, bound: { ...long.bound, date: '2026-10-20' } };
+      const proved = provedFurther(tasks, job, known, integer, () => false);
+      expect(proved.bound!.date <= long.ready).toBe(true);
+      tried++;
+    }),
+    { numRuns: Math.ceil(RUNS / 8) },
+  );
+  expect(tried).toBeGreaterThan(RUNS / 20);
 });

@@ -1,9 +1,9 @@
-import { Bench, isBetter, type Laid, type Put } from './list-pass';
+import { WorkBench, isBetter, type WorkLaid, type Put } from './list-pass';
 import type { Problem } from './problem';
 
 /**
- * All ways to lay out few tasks: each next one as soon as it can be in the window in hand, or in any later one. What can
- * get no better than the best so far is given up.
+ * All ways to lay out few tasks: each next one as soon as it can be in the window in hand, or in any later one. What
+ * can get no better than the best so far is given up.
  *
  * @param soonest the day before which nothing can be ready.
  * @param nodes steps after which it ends with the best so far.
@@ -11,10 +11,10 @@ import type { Problem } from './problem';
  */
 export function exactly(
   problem: Problem,
-  begun: Laid,
+  begun: WorkLaid,
   soonest: number,
   nodes: number,
-): { readonly laid: Laid; readonly isAll: boolean } {
+): { readonly laid: WorkLaid; readonly isAll: boolean } {
   let best = begun;
   let left = nodes;
   const lastWindow = (): number => {
@@ -22,13 +22,13 @@ export function exactly(
     return at < 0 ? problem.windows.length : at;
   };
   /** Whether nothing that goes on from here is better than the best. */
-  const isHopeless = ({ day, sessions, changes }: Laid): boolean =>
+  const isHopeless = ({ day, sessions, changes }: WorkLaid): boolean =>
     day > best.day ||
     (soonest >= best.day &&
       (sessions > best.sessions || (sessions === best.sessions && changes >= best.changes && day >= best.day)));
   const visit = (puts: readonly Put[]): void => {
     if (left-- <= 0) return;
-    const bench = new Bench(problem);
+    const bench = new WorkBench(problem);
     puts.forEach((put) => bench.put(put));
     const laid = bench.laid();
     if (isHopeless(laid)) return;

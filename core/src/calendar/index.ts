@@ -7,7 +7,6 @@ export * from './task';
 export * from './tasks';
 export * from './windows';
 export * from './plan-days';
-export { clockAt, dateOf, dayOf, instantAt, instantOf, timeOf, weekdayOf, type Instant } from './instant';
-export type { Link } from './chain';
+export { clockAt, instantAt, instantOf, timeOf, type Instant } from './instant';
 export * from './tonight';
 export * from './sooner';

@@ -1,4 +1,5 @@
 import { TZDate, tzOffset } from '@date-fns/tz';
+import { civilOf, dayOf, localTime } from '../job';
 
 /**
  * A minute that there was or will be, whatever the clock shows: minutes since 1970 began in Greenwich. Work and waiting
@@ -9,16 +10,9 @@ export type Instant = number;
 const MINUTE = 60_000;
 export const DAY = 24 * 60;
 
-/** Days since 1970 of a date like `2026-11-28`. */
-export const dayOf = (date: string): number => Date.parse(`${date}T00:00:00Z`) / (DAY * MINUTE);
-/** The date of a day since 1970. */
-export const dateOf = (day: number): string => new Date(day * DAY * MINUTE).toISOString().slice(0, 10);
-/** Monday is 1, Sunday 7. 1 January 1970 was a Thursday. */
-export const weekdayOf = (day: number): number => ((((day + 3) % 7) + 7) % 7) + 1;
-
 /** Minutes that a zone's clock is ahead of Greenwich at an instant. */
 const aheadAt = (zone: string | null, instant: Instant): number =>
-  zone === null ? 0 : tzOffset(zone, new Date(instant * MINUTE));
+  zone === null ? 0 : tzOffset(zone, new TZDate(instant * MINUTE, 'UTC'));
 
 /**
  * The instant at which a zone's clock shows so many minutes of a day since 1970. Of a time that comes twice, the first;
@@ -29,9 +23,10 @@ export function instantAt(zone: string | null, day: number, minute: number): Ins
   if (zone === null) return shown;
   const [before, after] = [aheadOnce(zone, day - 1), aheadOnce(zone, day + 2)];
   if (before === after) return shown - before;
-  const date = new Date(shown * MINUTE);
-  const [year, month, of] = [date.getUTCFullYear(), date.getUTCMonth(), date.getUTCDate()];
-  return Math.round(new TZDate(year, month, of, date.getUTCHours(), date.getUTCMinutes(), zone).getTime() / MINUTE);
+  const [year, month, of] = civilOf(Math.floor(shown / DAY));
+  const clock = shown - Math.floor(shown / DAY) * DAY;
+  const there = new TZDate(year, month - 1, of, Math.floor(clock / 60), clock % 60, zone);
+  return Math.round(there.getTime() / MINUTE);
 }
 
 /** Minutes ahead as a day begins in Greenwich, kept: a calendar asks for the same days over and over. */
@@ -59,6 +54,5 @@ export function clockAt(zone: string | null, instant: Instant): { readonly day: 
 /** An instant as the local time that a person would write. */
 export function timeOf(zone: string | null, instant: Instant): string {
   const { day, minute } = clockAt(zone, instant);
-  const two = (value: number) => String(value).padStart(2, '0');
-  return `${dateOf(day)}T${two(Math.floor(minute / 60))}:${two(minute % 60)}`;
+  return localTime(day, minute);
 }

@@ -12,7 +12,7 @@ export type Put = {
 };
 
 /** All tasks in the order they are done, and what comes of it. */
-export type Laid = {
+export type WorkLaid = {
   readonly puts: readonly Put[];
   /** The day on which the last wait is over. */
   readonly day: number;
@@ -23,7 +23,7 @@ export type Laid = {
 };
 
 /** What a way to lay out work is chosen by: the day first, then sessions, then setting up. */
-export const isBetter = (a: Laid, b: Laid): boolean =>
+export const isBetter = (a: WorkLaid, b: WorkLaid): boolean =>
   a.day !== b.day ? a.day < b.day : a.sessions !== b.sessions ? a.sessions < b.sessions : a.changes < b.changes;
 
 /** What is held at a time: until when, how many clamps of which span, and a place to lie. */
@@ -70,7 +70,7 @@ export function lateBy(
 }
 
 /** Work as it is laid out bit by bit: what is done, held and open. */
-export class Bench {
+export class WorkBench {
   readonly puts: Put[] = [];
   readonly ends: Float64Array;
   private readonly missing: Int32Array;
@@ -129,13 +129,13 @@ export class Bench {
     }
   }
 
-  laid(): Laid {
+  laid(): WorkLaid {
     return laidOf(this.problem, this.puts);
   }
 }
 
 /** What comes of tasks where they stand. */
-export function laidOf(problem: Problem, puts: readonly Put[]): Laid {
+function laidOf(problem: Problem, puts: readonly Put[]): WorkLaid {
   let [changes, end] = [0, problem.now + 1];
   puts.forEach((put, k) => {
     const before = puts[k - 1];
@@ -166,8 +166,8 @@ export type Rule = {
 };
 
 /** Tasks laid out as time passes: whatever can be begun soonest, and of that what ranks first. Null where time ends. */
-export function listPass(problem: Problem, { rank, patience, stick, thrift, shut }: Rule): Laid | null {
-  const bench = new Bench(problem);
+export function listPass(problem: Problem, { rank, patience, stick, thrift, shut }: Rule): WorkLaid | null {
+  const bench = new WorkBench(problem);
   for (let window = 0; window < problem.windows.length && !bench.isDone(); window++) {
     if (shut?.has(window)) continue;
     let now = nth(problem.windows, window).from;

@@ -1,18 +1,20 @@
-import type { Job, JobCalendar } from '../job';
+import type { IntegerSolver } from '../cutting';
+import { dateOf, dayOf, type Job, type JobCalendar } from '../job';
 import { holdingsOf } from '../ledger';
 import { nth } from '../lists';
-import { heads, type Bound, type Effort } from './bound';
-import { chainOf, type Link } from './chain';
-import { dateOf, dayOf, instantOf, type Instant } from './instant';
-import type { Laid } from './list-pass';
+import { deadlines, heads, type Bound, type Effort } from './bound';
+import { chainOf, type ChainLink } from './chain';
+import { instantOf, type Instant } from './instant';
+import type { WorkLaid } from './list-pass';
 import { problemOf, type Problem } from './problem';
 import { search } from './search';
 import type { Task } from './task';
 import { tasksOf, type Planned } from './tasks';
-import type { Window } from './windows';
+import { canBeShared } from './sharing';
+import { endOfDay, type Window } from './windows';
 
 /** A task where it stands. */
-export type Placed = {
+export type PlacedTask = {
   readonly task: Task;
   readonly start: Instant;
   readonly end: Instant;
@@ -22,10 +24,10 @@ export type Placed = {
 };
 
 /** Time at the bench with what is done in it. */
-export type Session = { readonly date: string; readonly window: Window; readonly placed: readonly Placed[] };
+export type Session = { readonly date: string; readonly window: Window; readonly placed: readonly PlacedTask[] };
 
 /** A wish that can not be: there is no time for it that day, or what it needs is not over by then. */
-export type LostPin = { readonly of: string; readonly on: string; readonly why: 'no time' | 'too early' | 'no way' };
+type LostPin = { readonly of: string; readonly on: string; readonly why: 'no time' | 'too early' | 'no way' };
 
 /** When everything is done, and what is known of it. */
 export type BenchCalendar = {
@@ -43,7 +45,7 @@ export type BenchCalendar = {
   readonly bound: { readonly date: string; readonly by: Bound['by'] } | null;
   readonly proved: boolean;
   /** What decides the day, the first first. */
-  readonly chain: readonly Link[];
+  readonly chain: readonly ChainLink[];
   /** Tasks that no time of the year is fit for; where there are any, nothing is laid out. */
   readonly homeless: readonly Task[];
   readonly handsShort: boolean;
@@ -71,8 +73,8 @@ function pinsOf(tasks: readonly Task[], calendar: JobCalendar, clamps: Job['shop
   return { pinned, lost };
 }
 
-function sessionsOf(problem: Problem, { puts }: Laid): readonly Session[] {
-  const byWindow = new Map<number, Placed[]>();
+function sessionsOf(problem: Problem, { puts }: WorkLaid): readonly Session[] {
+  const byWindow = new Map<number, PlacedTask[]>();
   puts.forEach(({ at, window, start, end, late }) => {
     const { task, over } = nth(problem.nodes, at);
     const placed = byWindow.get(window) ?? [];
@@ -111,6 +113,38 @@ export function laidOut(
     homeless: problem.homeless,
     handsShort: problem.handsShort,
     lostPins: lost,
+  };
+}
+
+/**
+ * Days with a nearer bound: each day before the one they are ready on is refuted by an integer program, from the bound
+ * on, as long as that goes. What was laid out stays as it is.
+ *
+ * @param stopped asked now and then: true ends it, and the bound found so far stands.
+ */
+export function provedFurther(
+  tasks: readonly Task[],
+  { calendar, shop }: Pick<Job, 'calendar' | 'shop'>,
+  days: BenchCalendar,
+  integer: IntegerSolver,
+  stopped: () => boolean,
+): BenchCalendar {
+  if (days.proved || days.bound === null || days.ready === null) return days;
+  const { pinned } = pinsOf(tasks, calendar, shop.clamps, days.now);
+  const problem = problemOf(tasks, calendar, shop.clamps, days.now, pinned);
+  const ready = dayOf(days.ready);
+  let day = dayOf(days.bound.date);
+  // On a day without time nothing more is done than on the one before.
+  const due = (of: number) => JSON.stringify(deadlines(problem, endOfDay(problem.zone, of)));
+  while (day < ready && !stopped() && !canBeShared(problem, day, integer, stopped)) {
+    const before = due(day);
+    do day++;
+    while (day < ready && due(day) === before);
+  }
+  return {
+    ...days,
+    bound: { date: dateOf(day), by: day > dayOf(days.bound.date) ? 'hours' : days.bound.by },
+    proved: day >= ready,
   };
 }
 

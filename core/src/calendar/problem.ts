@@ -1,5 +1,5 @@
-import type { JobCalendar, Shop } from '../job';
-import { clockAt, dayOf, type Instant } from './instant';
+import { dayOf, type JobCalendar, type Shop } from '../job';
+import { clockAt, type Instant } from './instant';
 import type { Task } from './task';
 import { windowsOf, type Span, type Window } from './windows';
 

@@ -1,28 +1,18 @@
+import { seeded } from '../cutting';
 import { nth } from '../lists';
 import { boundOf, deadlines, type Bound, type Effort } from './bound';
 import { exactly } from './exact';
-import { isBetter, listPass, type Laid, type Rule } from './list-pass';
+import { isBetter, listPass, type WorkLaid, type Rule } from './list-pass';
 import type { Problem } from './problem';
 import { endOfDay } from './windows';
 
 export type Found = {
-  readonly laid: Laid | null;
+  readonly laid: WorkLaid | null;
   /** The day before which nothing can be ready; null where a year is too short. */
   readonly bound: Bound | null;
   /** No earlier day is possible. */
   readonly proved: boolean;
 };
-
-/** Numbers that look like chance and are the same each time (mulberry32). */
-function seeded(seed: number): () => number {
-  let state = seed >>> 0;
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0;
-    let mixed = Math.imul(state ^ (state >>> 15), state | 1);
-    mixed ^= mixed + Math.imul(mixed ^ (mixed >>> 7), mixed | 61);
-    return ((mixed ^ (mixed >>> 14)) >>> 0) / 4294967296;
-  };
-}
 
 const PATIENCE = [0, 20, 60] as const;
 /** Minutes of rank that going on with the same tool is worth: less than an evening. */
@@ -43,8 +33,8 @@ const dueRank = (problem: Problem, day: number): readonly number[] | null =>
   deadlines(problem, endOfDay(problem.zone, day));
 
 /** The best of some passes; those that run out of time are none. */
-function bestOf(problem: Problem, rules: Iterable<Rule>, until: (laid: Laid) => boolean): Laid | null {
-  let best: Laid | null = null;
+function bestOf(problem: Problem, rules: Iterable<Rule>, until: (laid: WorkLaid) => boolean): WorkLaid | null {
+  let best: WorkLaid | null = null;
   for (const rule of rules) {
     const laid = listPass(problem, rule);
     if (laid && (!best || isBetter(laid, best))) best = laid;
@@ -64,7 +54,7 @@ function* rulesFor(rank: readonly number[], effort: Effort): Generator<Rule> {
  * that, and a little by chance, so that no two are alike (squeaky wheels are greased).
  */
 function mended(problem: Problem, day: number, due: readonly number[], effort: Effort, random: () => number) {
-  let best: Laid | null = null;
+  let best: WorkLaid | null = null;
   let rank = [...due];
   for (let k = 0; k < MENDS[effort]; k++) {
     const thrift = random() * nth(THRIFT, 2);
@@ -82,8 +72,8 @@ function mended(problem: Problem, day: number, due: readonly number[], effort: E
   return best;
 }
 
-/** With windows left out one after the other, those with least in them first, where it is ready as soon all the same. */
-function fewerSessions(problem: Problem, laid: Laid): Laid {
+/** With windows left out one by one, those with least in them first, where it is ready as soon all the same. */
+function fewerSessions(problem: Problem, laid: WorkLaid): WorkLaid {
   const rank = dueRank(problem, laid.day);
   if (!rank) return laid;
   const used = new Map<number, number>();

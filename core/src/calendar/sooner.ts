@@ -1,6 +1,6 @@
-import { set, type Change, type Job, type JobCalendar } from '../job';
+import { dayOf, set, type Change, type Job, type JobCalendar } from '../job';
 import { say, strong, type Phrase } from '../words';
-import { dayOf, type Instant } from './instant';
+import type { Instant } from './instant';
 import type { Effort } from './bound';
 import { laidOut } from './plan-days';
 import type { Task } from './task';
@@ -76,7 +76,7 @@ function helpLevers(tasks: readonly Task[], { calendar }: Pick<Job, 'calendar'>)
   return [
     {
       id: 'helper',
-      label: say`${strong(helpers === 1 ? 'Someone' : helpers)} to help whenever you work`,
+      label: say`${strong(helpers === 1 ? 'Someone' : `${helpers} more`)} to help whenever you work`,
       but: say`Only lifts need it: see which days they fall on, and ask for those.`,
       calendar: {
         ...calendar,
@@ -158,8 +158,8 @@ function withoutTasks(tasks: readonly Task[], gone: ReadonlySet<string>): readon
 export const daysSooner = (ready: string, now: string): number => dayOf(now) - dayOf(ready);
 
 /**
- * Each single change of hours, hands and things that brings the day forward, the one that brings most first. Of evenings
- * only the best is told.
+ * Each single change of hours, hands and things that brings the day forward, the one that brings most first. Of
+ * evenings only the best is told.
  *
  * @param ready the day it is ready as things are, laid out in the same way.
  */

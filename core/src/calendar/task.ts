@@ -5,9 +5,6 @@ import type { Phrase } from '../words';
 /** What must be over before work begins, and how long after. */
 export type After = { readonly task: string; readonly wait: number };
 
-/** What a task is by its look: how it is drawn, and what it is called. */
-export const TASK_KINDS = ['errand', 'saw', 'prepare', 'join', 'sand', 'coat', 'other'] as const;
-
 /** Work that is done in one go, by one person, and what it waits for. Times are minutes. */
 export type Task = {
   /** `of`, with a number after a slash where it is done in several goes. */
@@ -16,7 +13,8 @@ export type Task = {
   readonly of: string;
   readonly piece: string | null;
   readonly title: Phrase;
-  readonly kind: (typeof TASK_KINDS)[number];
+  /** By its look: how it is drawn. */
+  readonly kind: 'errand' | 'saw' | 'prepare' | 'join' | 'sand' | 'coat' | 'other';
   /** Which part of how many. */
   readonly part: readonly [number, number];
   readonly minutes: number;

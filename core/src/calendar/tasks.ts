@@ -94,7 +94,7 @@ function airOf(ops: readonly Operation[]): Task['air'] {
       ];
 }
 
-/** Operations that are done in one go: each run of them, and minutes of it. What is long and can be put down is parted. */
+/** Operations done in one go: each run of them, and its minutes. What is long and can be put down is parted. */
 type Go = { readonly ops: readonly Operation[]; readonly minutes: number };
 
 function goesOf(ops: readonly Operation[], ready: number): readonly Go[] {
@@ -157,7 +157,7 @@ function tripOf({ list }: Planned, { calendar }: Job): readonly Task[] {
   return isOpen && calendar.trip > 0
     ? [
         {
-          ...PLAIN,
+          ...PLAIN_WORK,
           id: 'yard',
           of: 'yard',
           piece: null,
@@ -170,7 +170,8 @@ function tripOf({ list }: Planned, { calendar }: Job): readonly Task[] {
     : [];
 }
 
-const PLAIN = {
+/** Work that nothing is special about. */
+export const PLAIN_WORK = {
   part: [1, 1],
   loud: false,
   errand: false,
@@ -194,7 +195,7 @@ function sawing(setups: readonly Setup[], trip: readonly Task[], rest: number, r
   const tasks = own.map((setup, at): Task => {
     const before = own[at - 1];
     return {
-      ...PLAIN,
+      ...PLAIN_WORK,
       id: idOf(setup),
       of: idOf(setup),
       piece: null,
@@ -225,7 +226,7 @@ function goesOfStep(step: Step, left: readonly Operation[], isBegun: boolean, id
     const clamps = left.find((op) => op.kind === 'clamp');
     const wets = kindOf(left) === 'coat' || left.some(({ kind }) => kind === 'glue' || kind === 'laminate');
     return {
-      ...PLAIN,
+      ...PLAIN_WORK,
       id: goes.length === 1 ? id : `${id}/${at + 1}`,
       of: id,
       piece: step.piece,

@@ -1,7 +1,7 @@
 import { nth } from '../lists';
-import type { JobCalendar, Shop } from '../job';
-import { clockAt, DAY, dateOf, type Instant } from './instant';
-import { Bench, type Put } from './list-pass';
+import { dateOf, type JobCalendar, type Shop } from '../job';
+import { clockAt, DAY, type Instant } from './instant';
+import { WorkBench, type Put } from './list-pass';
 import { problemOf } from './problem';
 import type { Task } from './task';
 
@@ -66,7 +66,7 @@ export function tonight(
   const visit = (puts: readonly Put[], value: number): void => {
     if (value > most) [best, most] = [puts, value];
     if (steps-- <= 0) return;
-    const bench = new Bench(problem);
+    const bench = new WorkBench(problem);
     puts.forEach((put) => bench.put(put));
     const next = [...bench.opened()].flatMap((at) => bench.fit(at, 0, puts.at(-1)?.end ?? now) ?? []);
     next.sort((a, b) => worth(b) - worth(a)).forEach((put) => visit([...puts, put], value + worth(put)));

@@ -1,5 +1,5 @@
-import type { JobCalendar } from '../job';
-import { clockAt, DAY, dateOf, dayOf, instantAt, instantOf, weekdayOf, type Instant } from './instant';
+import { dateOf, dayOf, weekdayOf, type JobCalendar } from '../job';
+import { clockAt, DAY, instantAt, instantOf, type Instant } from './instant';
 
 /** Time at the bench without a break, with what may be done in it. */
 export type Window = {
@@ -18,7 +18,7 @@ export type Span = { readonly from: Instant; readonly to: Instant };
 /** Less than this is not worth going to the bench for. */
 const LEAST = 10;
 /** Nobody plans further ahead. */
-export const HORIZON = 366;
+const HORIZON = 366;
 
 /** What two spans share; null where that is nothing. */
 function shared(a: Span, b: Span): Span | null {

@@ -1,18 +1,8 @@
-import { clockAt, dateOf, type BenchCalendar, type Placed } from '../calendar';
-import { note, set, type Finding, type Job } from '../job';
+import { clockAt, type BenchCalendar, type PlacedTask } from '../calendar';
+import { dateOf, dayOf, dayWords, note, set, type Finding, type Job } from '../job';
 import { listOf, plain, say, strong, type Phrase } from '../words';
 
-const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'] as const;
-const WEEKDAYS = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat'] as const;
-const DAY_MS = 86_400_000;
-
-/** A date as people write it: `Sat 28 Nov`. */
-export function dayWords(date: string): string {
-  const at = new Date(`${date}T00:00:00Z`);
-  return `${WEEKDAYS[at.getUTCDay()]} ${at.getUTCDate()} ${MONTHS[at.getUTCMonth()]}`;
-}
-
-const daysBetween = (from: string, to: string): number => Math.round((Date.parse(to) - Date.parse(from)) / DAY_MS);
+const daysBetween = (from: string, to: string): number => dayOf(to) - dayOf(from);
 const days = (count: number): string => (count === 1 ? '1 day' : `${count} days`);
 const hours = (minutes: number): string => (minutes < 90 ? `${minutes} min` : `${Math.round(minutes / 30) / 2} h`);
 
@@ -67,25 +57,32 @@ function readyNotes(
   ];
 }
 
-const placedIn = ({ sessions }: BenchCalendar): readonly (Placed & { readonly date: string })[] =>
+const placedIn = ({ sessions }: BenchCalendar): readonly (PlacedTask & { readonly date: string })[] =>
   sessions.flatMap(({ date, placed }) => placed.map((one) => ({ ...one, date })));
 
-/** What decides the day, and how much of it is waiting. */
+/** Above this share of the time there is, it is the hours that decide the day, and not what sets and dries. */
+const FULL = 0.75;
+
+/** What decides the day: how full the time until then is, and the longest waits in the chain. */
 function chainNotes(calendar: BenchCalendar): readonly Finding[] {
-  const { chain, ready } = calendar;
-  if (chain.length === 0 || ready === null) return [];
-  const byId = new Map(placedIn(calendar).map((one) => [one.task.id, one]));
-  const links = chain.flatMap((link) => byId.get(link.task) ?? []);
-  const work = links.reduce((sum, { start, end }) => sum + end - start, 0);
-  const named = new Map(links.map(({ task }) => [`${plain(task.title, 'in')} ${task.wait}`, task]));
+  const { chain, free, sessions, minutes, ready } = calendar;
+  const end = sessions.at(-1)?.window.to;
+  if (chain.length === 0 || ready === null || end === undefined) return [];
+  const byId = new Map(placedIn(calendar).map(({ task }) => [task.id, task]));
+  const there = free.reduce((sum, { from, to }) => sum + (to <= end ? to - from : 0), 0);
+  const share = Math.round((100 * minutes) / Math.max(minutes, there));
+  const links = chain.flatMap(({ task }) => byId.get(task) ?? []);
+  const named = new Map(links.map((task) => [`${plain(task.title, 'in')} ${task.wait}`, task]));
   const waits = [...named.values()].sort((a, b) => b.wait - a.wait).filter(({ wait }) => wait >= 600);
-  const busy = chain.filter(({ because }) => because === 'busy').length;
-  const isHands = busy * 2 > chain.length;
+  const longest =
+    waits.length > 0
+      ? say` The longest waits in it: ${listOf(waits.slice(0, 3).map(({ wait, title }) => say`${hours(wait)} (${title})`))}.`
+      : say``;
   return [
     note(null, 'decides', 'care', 'days', {
-      title: isHands ? say`Your hours decide it` : say`The waits decide it`,
-      because: say`${isHands ? say`${strong(hours(work))} of work stand one after the other` : say`${strong(hours(work))} of work with waits between stand one after the other`}, marked red${waits.length > 0 ? say`. The longest waits: ${listOf(waits.slice(0, 3).map(({ wait, title }) => say`${hours(wait)} (${title})`))}` : say``}.`,
-      numbers: { minutes: work },
+      title: share >= 100 * FULL ? say`Your hours decide it` : say`The waits decide it`,
+      because: say`${strong(hours(minutes))} of work take ${strong(share)} % of the ${hours(there)} you have until the last of it. What stands one after the other and can not give is marked red.${longest}`,
+      numbers: { minutes, share },
     }),
   ];
 }

@@ -18,7 +18,7 @@ import { woodNotes } from './wood';
 export * from './facts';
 
 export * from './people';
-export { dayNotes, dayWords } from './days';
+export { dayNotes } from './days';
 export { isSought, soughtWays } from './firm';
 
 const RANK = { stop: 0, care: 1, good: 2 } as const;

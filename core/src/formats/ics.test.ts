@@ -1,6 +1,6 @@
 import ICAL from 'ical.js';
 import { USUAL_CALENDAR } from '../job';
-import { instantOf, laidOut, timeOf, type Task } from '../calendar';
+import { instantOf, laidOut, PLAIN_WORK, timeOf, type Task } from '../calendar';
 import { say } from '../words';
 import { MOST_EVENTS, readBusy, writeDays } from './ics';
 
@@ -92,25 +92,17 @@ test('another kind of file, one cut short, a damaged one and an endless one are 
 });
 
 test('the days as a file read by another program: sessions at their hour, a call when clamps come off, the day it is ready', () => {
-  const plain = {
+  const glue: Task = {
+    ...PLAIN_WORK,
+    id: 'x',
     of: 'x',
     piece: null,
     kind: 'join',
-    part: [1, 1],
-    loud: false,
-    errand: false,
-    people: 1,
-    tool: null,
-  } as const;
-  const rest = { air: null, after: [], fresh: null, release: 0, lies: true } as const;
-  const glue: Task = {
-    ...plain,
-    ...rest,
-    id: 'x',
     title: say`Glue the top`,
     minutes: 40,
     wait: 60,
     clamps: { count: 2, span: 100 },
+    lies: true,
   };
   const calendar = { ...USUAL_CALENDAR, zone: ZONE };
   const shop = { clamps: [{ length: 200, count: 4 }] } as never;

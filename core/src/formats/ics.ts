@@ -1,7 +1,17 @@
 import ICAL from 'ical.js';
 import { createEvents, type EventAttributes } from 'ics';
-import { clockAt, dateOf, dayOf, instantAt, timeOf, type BenchCalendar, type Instant, type Placed } from '../calendar';
-import { MOST_BUSY, type FieldError, type Job, type JobCalendar, type ReadResult } from '../job';
+import { clockAt, instantAt, timeOf, type BenchCalendar, type Instant, type PlacedTask } from '../calendar';
+import {
+  civilOf,
+  dateOf,
+  dayFrom,
+  dayOf,
+  MOST_BUSY,
+  type FieldError,
+  type Job,
+  type JobCalendar,
+  type ReadResult,
+} from '../job';
 import { plain } from '../words';
 
 /** More events than this are no one's year: a whole archive was written out. */
@@ -37,7 +47,7 @@ const isZone = (name: string | null): name is string => {
 /** A time of the file as an instant: by its zone where the platform knows it, by the file's own table, or as local. */
 function instantIn(time: ICAL.Time, named: string | null, zone: string | null): Instant {
   const { year, month, day, hour, minute } = time;
-  const shown = dayOf(new Date(Date.UTC(year, month - 1, day)).toISOString().slice(0, 10));
+  const shown = dayFrom(year, month, day);
   if (time.isDate) return instantAt(zone, shown, 0);
   if (isZone(named)) return instantAt(named, shown, 60 * hour + minute);
   // A zone that neither knows stays where it is read.
@@ -169,20 +179,20 @@ export function readBusy(
 }
 
 type DateTime = [number, number, number, number, number];
-/** An instant as Greenwich reads it, for a file that every calendar shows in its own zone. */
-function inGreenwich(instant: Instant): DateTime {
-  const at = new Date(instant * MINUTE_MS);
-  return [at.getUTCFullYear(), at.getUTCMonth() + 1, at.getUTCDate(), at.getUTCHours(), at.getUTCMinutes()];
+/** An instant as the clock of a zone shows it; Greenwich's where there is one, so that each calendar shows its own. */
+function inNumbers(instant: Instant): DateTime {
+  const { day, minute } = clockAt(null, instant);
+  const [year, month, of] = civilOf(day);
+  return [year, month, of, Math.floor(minute / 60), minute % 60];
 }
 function asDay(date: string): [number, number, number] {
-  const [year = 0, month = 0, day = 0] = date.split('-').map(Number);
-  return [year, month, day];
+  return [...civilOf(dayOf(date))];
 }
 
 const clock = (zone: string | null, at: Instant): string => timeOf(zone, at).slice(11);
 
 /** Waits that someone should look up for: clamps that may come off, coats that take the next. */
-const isCalled = ({ task }: Placed): boolean => task.wait > 0 && (task.clamps !== null || task.kind === 'coat');
+const isCalled = ({ task }: PlacedTask): boolean => task.wait > 0 && (task.clamps !== null || task.kind === 'coat');
 /** Nobody is called at night: a wait that ends then is called in the morning. */
 const [MORNING, NIGHT] = [8 * 60, 21 * 60] as const;
 function atAGoodHour(zone: string | null, at: Instant): Instant {
@@ -192,18 +202,20 @@ function atAGoodHour(zone: string | null, at: Instant): Instant {
 }
 
 /**
- * The days of a job as a calendar file: each session with what is done in it, a call when clamps may come off and a coat
- * takes the next, the day it is ready. Times are written in Greenwich's, so that no zone is misread.
+ * The days of a job as a calendar file: each session with what is done in it, a call when clamps may come off and a
+ * coat takes the next, the day it is ready. Times are written in Greenwich's, so that no zone is misread; floating
+ * where the job has none.
  *
  * @throws Error where the file could not be written: a fault of the program.
  */
 export function writeDays(calendar: BenchCalendar, { name, units }: Pick<Job, 'name' | 'units'>): string {
   const { zone, sessions, ready, now } = calendar;
   const slug = name.toLowerCase().replace(/[^a-z0-9]+/g, '-');
-  const stamp = inGreenwich(now);
-  const base = { productId: 'sill-plan', calName: name, timestamp: Date.UTC(stamp[0], stamp[1] - 1, stamp[2]) };
-  const titleOf = ({ task }: Placed) => plain(task.title, units);
-  const utc = { startInputType: 'utc', startOutputType: 'utc', endInputType: 'utc', endOutputType: 'utc' } as const;
+  const base = { productId: 'sill-plan', calName: name, timestamp: now * MINUTE_MS };
+  const titleOf = ({ task }: PlacedTask) => plain(task.title, units);
+  // A job without a zone has local times, whatever clock they are read off.
+  const kind = zone === null ? 'local' : 'utc';
+  const utc = { startInputType: kind, startOutputType: kind, endInputType: kind, endOutputType: kind } as const;
   const perDay = new Map<string, number>();
   const events = sessions.flatMap(({ date, placed }): readonly EventAttributes[] => {
     const [begin, end] = [placed[0], placed.at(-1)];
@@ -219,8 +231,8 @@ export function writeDays(calendar: BenchCalendar, { name, units }: Pick<Job, 'n
       description: placed
         .map((one) => `${clock(zone, one.start)} ${titleOf(one)}, ${one.end - one.start} min`)
         .join('\n'),
-      start: inGreenwich(begin.start),
-      end: inGreenwich(end.end),
+      start: inNumbers(begin.start),
+      end: inNumbers(end.end),
       busyStatus: 'BUSY',
       alarms: [{ action: 'display', description: `${name}: ${titles[0]}`, trigger: { minutes: 30, before: true } }],
     };
@@ -234,7 +246,7 @@ export function writeDays(calendar: BenchCalendar, { name, units }: Pick<Job, 'n
         uid: `${slug}-${date}-${nth}-call-${k + 1}@sill-plan`,
         title: `${what}: ${titleOf(one)}`,
         description: `Over at ${clock(zone, due)} on ${dateOf(clockAt(zone, due).day)}.`,
-        start: inGreenwich(at),
+        start: inNumbers(at),
         duration: { minutes: 5 },
         busyStatus: 'FREE',
         alarms: [{ action: 'display', description: what, trigger: { minutes: 0, before: true } }],

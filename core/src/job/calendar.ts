@@ -1,4 +1,5 @@
 import * as v from 'valibot';
+import { isDay } from './dates';
 import { id, text, whole, type Fixed } from './fields';
 
 /** Minutes of a day. */
@@ -7,19 +8,17 @@ const minute = whole(0, DAY);
 /** A day of the calendar and a local time, as they stand in a job. */
 const DATE = /^\d{4}-\d{2}-\d{2}$/;
 const TIME = /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/;
-const isDay = (value: string): boolean => {
-  const at = new Date(`${value.slice(0, 10)}T00:00:00Z`);
-  return !Number.isNaN(at.getTime()) && at.toISOString().startsWith(value.slice(0, 10));
-};
+/** The day of a local time is one that there is. */
+const isDayOf = (value: string): boolean => isDay(value.slice(0, 10));
 const date = v.pipe(
   v.string('must be text'),
   v.regex(DATE, 'must be a day like 2026-11-28'),
-  v.check(isDay, 'must be a day that there is'),
+  v.check(isDayOf, 'must be a day that there is'),
 );
 const time = v.pipe(
   v.string('must be text'),
   v.regex(TIME, 'must be a time like 2026-11-28T14:05'),
-  v.check(isDay, 'must be a day that there is'),
+  v.check(isDayOf, 'must be a day that there is'),
 );
 /** Monday is 1, Sunday 7. */
 const weekday = whole(1, 7);
@@ -97,8 +96,6 @@ export const CalendarSchema = v.object({
   pins: rows(v.object({ id, of: text(200), on: date }), 500, 'wishes'),
 });
 export type JobCalendar = Fixed<v.InferOutput<typeof CalendarSchema>>;
-/** Free time of a week, or of one day. */
-export type Hours = Omit<JobCalendar['week'][number], 'id' | 'day'>;
 
 const at = (hour: number): number => 60 * hour;
 const NINE_TO_THREE = { from: at(9), to: at(15), quiet: false, helpers: 1 } as const;

@@ -6,6 +6,7 @@ export * from './tools';
 export * from './roles';
 export * from './ledger';
 export * from './calendar';
+export * from './dates';
 export * from './finish';
 export * from './schema';
 export * from './shop';

@@ -47,14 +47,6 @@ export function read<T>(schema: v.GenericSchema<unknown, T>, input: unknown, wha
   return { ok: false, message: `This ${what} can not be read: ${first.field} ${first.message}.`, fields };
 }
 
-/** Whether a text is a calendar day that there is, `2026-11-24`: 30 February is none. */
-export function isDay(text: string): boolean {
-  const [, year, month, day] = (/^(\d{4})-(\d{2})-(\d{2})$/.exec(text) ?? []).map(Number);
-  if (year === undefined || month === undefined || day === undefined) return false;
-  const leap = year % 4 === 0 && (year % 100 !== 0 || year % 400 === 0);
-  return day >= 1 && day <= ([31, leap ? 29 : 28, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31][month - 1] ?? 0);
-}
-
 /** The rack: what lies there for any job to use. */
 const RackSchema = v.object({
   pieces: v.pipe(v.array(OnHandSchema), v.maxLength(300, 'must be at most 300 rows')),

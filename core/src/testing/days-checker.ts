@@ -1,4 +1,4 @@
-import type { BenchCalendar, Placed, Task } from '../calendar';
+import type { BenchCalendar, PlacedTask, Task } from '../calendar';
 import type { JobCalendar, Shop } from '../job';
 
 /**
@@ -43,14 +43,14 @@ export function faultsOf(
   return faults;
 }
 
-function faultsOfOne({ task, start, late }: Placed, all: ReadonlyMap<string, Placed>, now: number): string[] {
+function faultsOfOne({ task, start, late }: PlacedTask, all: ReadonlyMap<string, PlacedTask>, now: number): string[] {
   const faults: string[] = [];
   if (start < now + task.release) faults.push(`${task.id} begins before it can`);
   for (const { task: id, wait } of task.after) {
     const before = all.get(id);
     if (before && start < before.end + wait) faults.push(`${task.id} begins before ${id} is over`);
   }
-  const under = task.fresh?.after == null ? now : all.get(task.fresh.after)?.end;
+  const under = task.fresh === null ? undefined : task.fresh.after === null ? now : all.get(task.fresh.after)?.end;
   const isHard = task.fresh && under !== undefined && start > under + task.fresh.within;
   if (late !== (isHard ? task.fresh.extra : 0)) faults.push(`${task.id} is sanded ${late} minutes`);
   return faults;
@@ -81,7 +81,7 @@ function newClock(zone: string | null): Clock {
   };
 }
 
-function faultsOfHour({ task, start, end }: Placed, calendar: JobCalendar, clock: Clock, most: number): string[] {
+function faultsOfHour({ task, start, end }: PlacedTask, calendar: JobCalendar, clock: Clock, most: number): string[] {
   const faults: string[] = [];
   const last = clock(end - 1);
   const { date, weekday, minute: from } = clock(start);
@@ -111,7 +111,7 @@ function faultsOfHour({ task, start, end }: Placed, calendar: JobCalendar, clock
 }
 
 /** Clamps and places to lie, looked at whenever something begins: from its beginning to the end of its wait. */
-function faultsOfShared(placed: readonly Placed[], clamps: Shop['clamps'], room: number): string[] {
+function faultsOfShared(placed: readonly PlacedTask[], clamps: Shop['clamps'], room: number): string[] {
   const over = (span: number) => clamps.reduce((sum, row) => sum + (row.length >= span ? row.count : 0), 0);
   return placed.flatMap(({ start }) => {
     const held = placed.filter((one) => one.start <= start && start < one.end + one.task.wait);

@@ -24,7 +24,7 @@ export const QUIET: Edges = {
     exploreCoats: () => ({ stop: () => {}, done: never() }),
     exploreHelps: () => ({ stop: () => {}, done: never() }),
   },
-  days: { layOut: never, soonerFor: never, tonightIn: never, stopDays: () => {} },
+  days: { layOut: never, proveDays: never, soonerFor: never, tonightIn: never, stopDays: () => {} },
   today: () => '2026-11-24',
   now: () => '2026-11-24T20:00',
   zoneHere: () => 'UTC',

@@ -1,15 +1,4 @@
-import {
-  clockAt,
-  dateOf,
-  dayWords,
-  plain,
-  timeOf,
-  type BenchCalendar,
-  type Instant,
-  type Placed,
-  type Units,
-  type Window,
-} from '@sill/core';
+import { clockAt, dateOf, dayWords, plain, type Instant, type PlacedTask, type Units, type Window } from '@sill/core';
 
 /** Minutes as they are said: `45 min`, `2 h 10`, `3 days`. */
 export function spanWords(minutes: number): string {
@@ -26,7 +15,7 @@ export function clockWords(zone: string | null, at: Instant): string {
 }
 
 /** When something is over, with its day where that is another. */
-export function whenWords(zone: string | null, at: Instant, from: Instant): string {
+function whenWords(zone: string | null, at: Instant, from: Instant): string {
   const [day, begun] = [clockAt(zone, at).day, clockAt(zone, from).day];
   return day === begun ? clockWords(zone, at) : `${dayWords(dateOf(day))}, ${clockWords(zone, at)}`;
 }
@@ -42,16 +31,16 @@ export const hoursWords = (zone: string | null, { from, to, quiet, helpers }: Wi
 /** What is done in one go: all that goes on with the same thing. */
 export type Block = {
   readonly key: string;
-  readonly placed: readonly Placed[];
+  readonly placed: readonly PlacedTask[];
   readonly start: Instant;
   readonly end: Instant;
 };
 
-const groupOf = ({ task }: Placed): string => (task.kind === 'saw' ? 'saw' : task.of);
+const groupOf = ({ task }: PlacedTask): string => (task.kind === 'saw' ? 'saw' : task.of);
 
 /** Work of a session in blocks: settings of the saw one after the other, goes of one step. */
-export function blocksOf(placed: readonly Placed[]): readonly Block[] {
-  const blocks: { key: string; placed: Placed[]; start: Instant; end: Instant }[] = [];
+export function blocksOf(placed: readonly PlacedTask[]): readonly Block[] {
+  const blocks: { key: string; placed: PlacedTask[]; start: Instant; end: Instant }[] = [];
   for (const one of placed) {
     const last = blocks.at(-1);
     const before = last?.placed.at(-1);
@@ -75,7 +64,7 @@ export function blockWords({ placed }: Block, units: Units): string {
 }
 
 /** What happens while nobody is at it. */
-export function waitWords({ task, end }: Placed, zone: string | null): string {
+export function waitWords({ task, end }: PlacedTask, zone: string | null): string {
   const what = task.clamps
     ? 'in clamps'
     : task.kind === 'coat'
@@ -85,6 +74,3 @@ export function waitWords({ task, end }: Placed, zone: string | null): string {
         : 'sets';
   return `${what} ${spanWords(task.wait)}, until ${whenWords(zone, end + task.wait, end)}`;
 }
-
-/** The local date of a calendar's now. */
-export const todayOf = ({ zone, now }: BenchCalendar): string => timeOf(zone, now).slice(0, 10);

@@ -18,6 +18,10 @@ export const layOut = (about: DaysAsked): Promise<BenchCalendar> => {
   return searcher.ask((remote) => remote.layOut(about));
 };
 
+/** The same days with a nearer bound. Stopped as the search is. */
+export const proveDays = (about: DaysAsked, days: BenchCalendar): Promise<BenchCalendar> =>
+  searcher.ask((remote) => remote.prove(about, days));
+
 /** Single changes of hours, hands and things that bring the day forward. What was tried before is stopped. */
 export const soonerFor = (about: DaysAsked, ready: string): Promise<readonly Sooner[]> => {
   trier.end();

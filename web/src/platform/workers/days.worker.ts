@@ -1,5 +1,17 @@
+import { loadIntegerSolver } from '@sill/core/highs';
 import { expose } from 'comlink';
-import { laidOut, soonerBy, tonight, type Instant, type Job, type Spare, type Task } from '@sill/core';
+import wasm from 'highs/runtime?url';
+import {
+  laidOut,
+  provedFurther,
+  soonerBy,
+  tonight,
+  type BenchCalendar,
+  type Instant,
+  type Job,
+  type Spare,
+  type Task,
+} from '@sill/core';
 
 /** What days are made of, without the plan behind it. */
 export type DaysAsked = {
@@ -8,8 +20,17 @@ export type DaysAsked = {
   readonly now: Instant;
 };
 
+/** So long a nearer bound is looked for. */
+const PROVING_MS = 12_000;
+
 const worker = {
   layOut: ({ tasks, job, now }: DaysAsked) => laidOut(tasks, job, now, 'full'),
+  /** The same days with a nearer bound, if one is found in time. */
+  async prove({ tasks, job }: DaysAsked, days: BenchCalendar): Promise<BenchCalendar> {
+    const integer = await loadIntegerSolver(wasm);
+    const begun = performance.now();
+    return provedFurther(tasks, job, days, integer, () => performance.now() - begun > PROVING_MS);
+  },
   /** `ready` is the day it is ready by an equally long search, so that luck is no gain. */
   sooner: ({ tasks, job, now }: DaysAsked, ready: string) => soonerBy(tasks, job, now, ready, 'full'),
   tonight: ({ tasks, job, now }: DaysAsked, spare: Spare, chain: readonly string[]) =>

@@ -1,6 +1,7 @@
-import { DndContext, DragOverlay, MouseSensor, TouchSensor, useSensor, useSensors } from '@dnd-kit/core';
+import { DndContext, DragOverlay } from '@dnd-kit/core';
 import { useState, type ReactNode } from 'react';
 import type { HeldPiece } from '../../drawing/held';
+import { useDragSensors } from '../../ui/dragging';
 import { useLabel } from '../../words/labels';
 import { useBoards } from './useBoards';
 import './Dragging.css';
@@ -10,11 +11,7 @@ export function Dragging({ children }: { readonly children: ReactNode }) {
   const label = useLabel();
   const { bring } = useBoards();
   const [held, setHeld] = useState<HeldPiece | null>(null);
-  // A finger must rest on a piece first: else it scrolls.
-  const sensors = useSensors(
-    useSensor(MouseSensor, { activationConstraint: { distance: 8 } }),
-    useSensor(TouchSensor, { activationConstraint: { delay: 300, tolerance: 8 } }),
-  );
+  const sensors = useDragSensors();
   return (
     <DndContext
       sensors={sensors}

@@ -1,7 +1,8 @@
-import { DndContext, DragOverlay, MouseSensor, TouchSensor, useDroppable, useSensor, useSensors } from '@dnd-kit/core';
+import { DndContext, DragOverlay, useDroppable } from '@dnd-kit/core';
 import { Fragment, useMemo, useState, type ReactNode } from 'react';
 import { clockAt, dateOf, dayWords, type BenchCalendar, type Session, type Window } from '@sill/core';
 import { useJob } from '../../state/hooks';
+import { useDragSensors } from '../../ui/dragging';
 import { blocksOf, blockWords, hoursWords, waitWords, type Block } from '../../words/days';
 import { DayPiece } from './DayPiece';
 import { useMoving } from './useMoving';
@@ -35,11 +36,7 @@ export function DayBoards({ calendar, all }: { readonly calendar: BenchCalendar;
   const rows = useMemo(() => rowsOf(calendar), [calendar]);
   const longest = Math.max(60, ...rows.map(({ window }) => window.to - window.from));
   const decides = useMemo(() => new Set(calendar.chain.map(({ task }) => task)), [calendar]);
-  // A finger must rest on a piece first: else it scrolls.
-  const sensors = useSensors(
-    useSensor(MouseSensor, { activationConstraint: { distance: 8 } }),
-    useSensor(TouchSensor, { activationConstraint: { delay: 300, tolerance: 8 } }),
-  );
+  const sensors = useDragSensors();
   return (
     <DndContext
       sensors={sensors}
