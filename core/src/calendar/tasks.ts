@@ -66,7 +66,19 @@ const GLUE_AIR = [50, 110, 100] as const;
 /** A coat that hardened takes so much of its time again to be sanded first: 0.3 against 0.85 minutes a square foot. */
 const SANDED_FIRST = 0.35;
 
-const isLoud = ({ kind, tool }: Operation): boolean => (tool !== null && LOUD.has(tool)) || kind === 'flatten';
+/** Work that a saw or a router does, where the work order leaves open which. */
+const SAWN: ReadonlySet<OperationKind> = new Set([
+  'plane',
+  'rip',
+  'mitre',
+  'outline',
+  'cut',
+  'trim whole',
+  'profile',
+  'flatten',
+]);
+
+const isLoud = ({ kind, tool }: Operation): boolean => (tool === null ? SAWN.has(kind) : LOUD.has(tool));
 const mainTool = (ops: readonly Operation[]): Tool | null =>
   ops
     .filter(({ tool }) => tool !== null)

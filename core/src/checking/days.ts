@@ -46,7 +46,7 @@ function readyNotes(
     proved
       ? note(null, 'earliest', 'good', 'days', {
           title: say`No earlier day is possible`,
-          because: say`Ready ${strong(dayWords(ready))}, in ${sessions.length} ${sessions.length === 1 ? 'session' : 'sessions'}. ${bound?.by === 'hours' ? say`The work fills the hours you have until then` : say`What must set and dry, and the days on which you can go on, leave no other`}: proved.`,
+          because: say`Ready ${strong(dayWords(ready))}, in ${sessions.length} ${sessions.length === 1 ? 'session' : 'sessions'}. What must set and dry, and the hours that you have, leave no other: proved.`,
           numbers: { sessions: sessions.length },
         })
       : note(null, 'earliest', 'care', 'days', {
@@ -65,7 +65,7 @@ const FULL = 0.75;
 
 /** What decides the day: how full the time until then is, and the longest waits in the chain. */
 function chainNotes(calendar: BenchCalendar): readonly Finding[] {
-  const { chain, free, sessions, minutes, ready } = calendar;
+  const { chain, free, sessions, minutes, ready, bound } = calendar;
   const end = sessions.at(-1)?.window.to;
   if (chain.length === 0 || ready === null || end === undefined) return [];
   const byId = new Map(placedIn(calendar).map(({ task }) => [task.id, task]));
@@ -80,7 +80,7 @@ function chainNotes(calendar: BenchCalendar): readonly Finding[] {
       : say``;
   return [
     note(null, 'decides', 'care', 'days', {
-      title: share >= 100 * FULL ? say`Your hours decide it` : say`The waits decide it`,
+      title: bound?.by === 'hours' || share >= 100 * FULL ? say`Your hours decide it` : say`The waits decide it`,
       because: say`${strong(hours(minutes))} of work take ${strong(share)} % of the ${hours(there)} you have until the last of it. What stands one after the other and can not give is marked red.${longest}`,
       numbers: { minutes, share },
     }),

@@ -52,12 +52,18 @@ export function blocksOf(placed: readonly PlacedTask[]): readonly Block[] {
   return blocks;
 }
 
+/** Which goes of a step a block has, where it is done in several. */
+function partWords([from, of]: readonly [number, number], [to]: readonly [number, number]): string {
+  if (of === 1 || (from === 1 && to === of)) return '';
+  return from === to ? `, part ${from} of ${of}` : `, parts ${from} to ${to} of ${of}`;
+}
+
 /** What a block is called. */
 export function blockWords({ placed }: Block, units: Units): string {
   const [begin, end] = [placed[0], placed.at(-1)];
   if (!begin || !end) return '';
   const title = plain(begin.task.title, units);
-  if (begin.task.kind !== 'saw') return title;
+  if (begin.task.kind !== 'saw') return `${title}${partWords(begin.task.part, end.task.part)}`;
   const goes = placed.length === 1 ? 'one setting' : `${placed.length} settings`;
   const cuts = placed.flatMap(({ task }) => plain(task.title, units).match(/\d+/g)?.map(Number) ?? []);
   return cuts.length === 0 ? `Rough cuts, ${goes}` : `Cuts ${Math.min(...cuts)} to ${Math.max(...cuts)}, ${goes}`;
