@@ -50,6 +50,9 @@ describe.each([[['bench', 'end-table']], [['dining', 'shelf-unit']]])('%s', (sta
       own.map((one) => ({ ...one, date, window })),
     );
     expect(new Set(placed.filter(({ task }) => task.loud).map(({ window }) => window.quiet))).toEqual(new Set([false]));
+    const lastCut = Math.max(...placed.filter(({ task }) => task.kind === 'saw').map(({ end }) => end));
+    for (const { task, start } of placed)
+      if (task.of.endsWith('.samples')) expect(start).toBeGreaterThanOrEqual(lastCut);
     const yard = placed.find(({ task }) => task.errand)!;
     const cut = placed.find(({ task }) => task.kind === 'saw')!;
     expect(timeOf(null, yard.start)).toBe('2026-11-28T09:00');

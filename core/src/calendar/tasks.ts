@@ -287,7 +287,12 @@ export function tasksOf(planned: Planned, job: Job, holdings: Holdings, now: Ins
           waits.set(step.id, { at, over: since(at, step.wait) });
           return [];
         }
-        const cuts = [...step.adds, ...left.flatMap(({ on }) => on)].flatMap((part) => sawn.cutBy.get(part) ?? []);
+        // Samples are made on what the saw leaves.
+        const offcuts = left.some(({ kind }) => kind === 'sample') ? sawn.tasks.slice(-1) : [];
+        const cuts = [
+          ...[...step.adds, ...left.flatMap(({ on }) => on)].flatMap((part) => sawn.cutBy.get(part) ?? []),
+          ...offcuts.map(({ id }) => id),
+        ];
         const after: readonly After[] = [
           ...trip.map(({ id }) => ({ task: id, wait: 0 })),
           ...[...new Set(cuts)].map((task) => ({ task, wait: 0 })),
