@@ -1,4 +1,4 @@
-import { DndContext, DragOverlay, useDroppable } from '@dnd-kit/core';
+import { DndContext, DragOverlay, MeasuringStrategy, useDroppable } from '@dnd-kit/core';
 import { Fragment, useMemo, useState, type ReactNode } from 'react';
 import { clockAt, dateOf, dayWords, type BenchCalendar, type Session, type Window } from '@sill/core';
 import { useJob } from '../../state/hooks';
@@ -40,6 +40,8 @@ export function DayBoards({ calendar, all }: { readonly calendar: BenchCalendar;
   return (
     <DndContext
       sensors={sensors}
+      // Free time comes into view once a piece is held: where things lie is looked at again.
+      measuring={{ droppable: { strategy: MeasuringStrategy.Always } }}
       onDragStart={({ active }) => setHeld((active.data.current as { readonly block: Block }).block)}
       onDragCancel={() => setHeld(null)}
       onDragEnd={({ active, over }) => {

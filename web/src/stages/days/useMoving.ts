@@ -1,15 +1,7 @@
 import { set, type BenchCalendar, type Change } from '@sill/core';
 import { useChange, useJob } from '../../state/hooks';
+import { newId } from '../../state/newId';
 import type { Block } from '../../words/days';
-
-/** Ids are short and plain; what work is called by may be neither. */
-const pinId = (of: string, pins: readonly { readonly id: string; readonly of: string }[], more: number): string => {
-  const known = pins.find((pin) => pin.of === of);
-  if (known) return known.id;
-  let at = pins.length + 1 + more;
-  while (pins.some(({ id }) => id === `pin-${at}`)) at++;
-  return `pin-${at}`;
-};
 
 /** Moves work to another day, or back to where it is soonest: a wish that the rest is laid out around. */
 export function useMoving(calendar: BenchCalendar) {
@@ -21,11 +13,16 @@ export function useMoving(calendar: BenchCalendar) {
     move: (block: Block, on: string) => {
       const held = calendar.sessions.find(({ placed }) => placed.some((one) => block.placed.includes(one)));
       if (held?.date === on) return;
-      const changes: readonly Change[] = ofBlock(block).map((of, at) => {
-        const id = pinId(of, pins, at);
+      const left = new Set(calendar.sessions.flatMap(({ placed }) => placed.map(({ task }) => task.of)));
+      const changes: readonly Change[] = ofBlock(block).map((of) => {
+        const id = pins.find((pin) => pin.of === of)?.id ?? newId();
         return set(null, ['calendar', 'pins', id], { id, of, on });
       });
-      change(changes);
+      // Wishes for work that is done, or is no work any more, are forgotten by the way.
+      const over = pins
+        .filter(({ of }) => !left.has(of))
+        .map(({ id }) => set(null, ['calendar', 'pins', id], undefined));
+      change([...changes, ...over]);
     },
     letGo: (block: Block) => {
       const own = ofBlock(block);
