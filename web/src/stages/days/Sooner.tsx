@@ -3,67 +3,91 @@ import { dayWords, type Plan, type Sooner as Way } from '@sill/core';
 import { useEffect, useState } from 'react';
 import { daysAsked } from '../../state/laying-days';
 import { useChange, useEdges, useJob } from '../../state/hooks';
-import { useExploring } from '../../state/useExploring';
 import { difference } from '../../words/money';
 import { Words } from '../../words/Words';
 
-/** Single changes of hours, hands and things, asked of the worker that lays out days. */
-function useHours(plan: Plan): readonly Way[] | 'failed' | null {
+/** Days stand so long before changes are tried on them: a search and a proof come in one after the other. */
+const STANDS_MS = 800;
+
+type Tried = { readonly key: string; readonly ways: readonly Way[]; readonly open: number; readonly failed: boolean };
+
+/** Single changes that bring the day forward: hours, hands and things by the days alone, coats by the whole plan. */
+function useTried(plan: Plan): Tried {
   const job = useJob();
-  const { days, now } = useEdges();
-  const [so, setSo] = useState<{ readonly of: Plan; readonly found: readonly Way[] | 'failed' } | null>(null);
+  const { days, explorer, now } = useEdges();
+  const { ready, sessions, minutes } = plan.calendar;
+  const key = `${ready} ${sessions.length} ${minutes}`;
+  const nothing: Tried = { key, ways: [], open: 2, failed: false };
+  const [so, setSo] = useState<Tried>(nothing);
   useEffect(() => {
+    if (ready === null) return;
     let isCurrent = true;
-    const put = (found: readonly Way[] | 'failed') => isCurrent && setSo({ of: plan, found });
-    days.soonerFor(daysAsked(plan, job, now()), plan.calendar.ready ?? '').then(put, () => put('failed'));
+    let errand: ReturnType<typeof explorer.exploreCoats> | null = null;
+    const put = (grow: (before: Tried) => Tried) => isCurrent && setSo(grow);
+    const found = (ways: readonly Way[]) => put((before) => ({ ...before, ways: [...before.ways, ...ways] }));
+    const over = (failed: boolean) =>
+      put((before) => ({ ...before, open: before.open - 1, failed: before.failed || failed }));
+    const timer = setTimeout(() => {
+      setSo(nothing);
+      days
+        .soonerFor(daysAsked(plan, job, now()), ready)
+        .then(found)
+        .then(
+          () => over(false),
+          () => over(true),
+        );
+      errand = explorer.exploreCoats(job, ready, found);
+      errand.done.then(
+        () => over(false),
+        () => over(true),
+      );
+    }, STANDS_MS);
     return () => {
       isCurrent = false;
+      clearTimeout(timer);
+      errand?.stop();
     };
-  }, [plan, job, days, now]);
-  return so?.of === plan ? so.found : null;
+    // What is tried follows from the job and its days; a nearer bound changes neither.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [job, key]);
+  return so.key === key ? so : nothing;
 }
 
 /** What would bring it forward, each tried on its own: how much sooner, for how much, and what it asks for. */
 export function Sooner({ plan }: { readonly plan: Plan }) {
-  const job = useJob();
   const change = useChange();
-  const { explorer } = useEdges();
-  const hours = useHours(plan);
-  const { ready } = plan.calendar;
-  const coats = useExploring<readonly Way[]>('coats', [], (tell) =>
-    explorer.exploreCoats(job, ready ?? '', (ways) => tell(() => ways)),
-  );
-  const isTrying = hours === null || coats.state === 'working' || coats.state === 'waiting';
-  const ways = [...(hours === 'failed' || hours === null ? [] : hours), ...coats.found].sort((a, b) => b.days - a.days);
+  const { ways, open, failed } = useTried(plan);
   return (
     <section className="sheet" aria-label="What would bring it forward">
       <h2>What would bring it forward</h2>
       <ul className="sooner">
-        {ways.map((way) => (
-          <li key={way.id}>
-            <b>{way.days === 1 ? 'a day' : `${way.days} days`} sooner</b>
-            <span>
-              <Words of={way.label} />: {dayWords(way.ready)}
-              {way.adds !== null && `, ${way.adds === 0 ? 'for the same money' : difference(way.adds)}`}.
-              <small className="soft">
-                <Words of={way.but} />
-              </small>
-            </span>
-            {way.changes.length > 0 && <Button onClick={() => change(way.changes)}>Take it</Button>}
-          </li>
-        ))}
+        {[...ways]
+          .sort((a, b) => b.days - a.days)
+          .map((way) => (
+            <li key={way.id}>
+              <b>{way.days === 1 ? 'a day' : `${way.days} days`} sooner</b>
+              <span>
+                <Words of={way.label} />: {dayWords(way.ready)}
+                {way.adds !== null && `, ${way.adds === 0 ? 'for the same money' : difference(way.adds)}`}.
+                <small className="soft">
+                  <Words of={way.but} />
+                </small>
+              </span>
+              {way.changes.length > 0 && <Button onClick={() => change(way.changes)}>Take it</Button>}
+            </li>
+          ))}
       </ul>
-      {isTrying ? (
+      {open > 0 ? (
         <p className="soft" role="status">
           Trying one change after the other.
         </p>
-      ) : hours === 'failed' || coats.state === 'failed' ? (
-        <p className="soft">Not all could be tried.</p>
       ) : (
         <p className="soft">
-          {ways.length === 0
-            ? 'No single change of hours, hands, clamps or coats makes it sooner.'
-            : 'Each was tried on its own. Undo takes it back.'}
+          {failed
+            ? 'Not all could be tried.'
+            : ways.length === 0
+              ? 'No single change of hours, hands, clamps or coats makes it sooner.'
+              : 'Each was tried on its own. Undo takes it back.'}
         </p>
       )}
     </section>
