@@ -73,7 +73,7 @@ test('in a while: what is quiet and fits; before the wood is there it says what 
 test('what would bring it forward is tried, and taken with one click', async () => {
   const { user, jobNow } = open({ days: trying });
   const region = within(screen.getByRole('region', { name: 'What would bring it forward' }));
-  const take = (await region.findAllByRole('button', { name: 'Take it' }))[0]!;
+  const take = (await region.findAllByText('Take it'))[0]!;
   const told = () => JSON.stringify([jobNow().calendar, jobNow().shop]);
   const before = told();
   await user.click(take);
