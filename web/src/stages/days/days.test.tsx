@@ -1,6 +1,6 @@
 /** @jest-environment jsdom */
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
-import { laidOut, soonerBy, tonight, type Job } from '@sill/core';
+import { laidOut, say, set, strong, tonight, type Job, type Sooner } from '@sill/core';
 import type { Ask } from '../../platform/ask';
 import { onBench } from '../../testing/bench';
 import { QUIET } from '../../testing/edges';
@@ -21,11 +21,15 @@ const days = {
     chain: readonly string[],
   ) => Promise.resolve(tonight(tasks, job.calendar, job.shop.clamps, now, spare, new Set(chain))),
 };
-/** Trying changes takes seconds: only where that is looked at. */
-const trying = {
-  ...days,
-  soonerFor: ({ tasks, job, now }: Parameters<typeof QUIET.days.layOut>[0], ready: string) =>
-    Promise.resolve(soonerBy(tasks, job, now, ready, 'quick')),
+/** A way that was tried elsewhere: a helper on Tuesdays. */
+const way: Sooner = {
+  id: 'helper',
+  label: say`Someone to help on ${strong('Tuesdays')}`,
+  but: say`Only lifts need it.`,
+  ready: '2027-01-02',
+  days: 7,
+  adds: null,
+  changes: [set(null, ['calendar', 'week', 'tue', 'helpers'], 1)],
 };
 const open = (edges: Parameters<typeof onBench>[1] = {}) =>
   onBench(<DaysStage />, { path: '/jobs/demo/days', days, ...edges });
@@ -71,13 +75,11 @@ test('in a while: what is quiet and fits; before the wood is there it says what 
 });
 
 test('what would bring it forward is tried, and taken with one click', async () => {
-  const { user, jobNow } = open({ days: trying });
+  const { user, jobNow } = open({ days: { ...days, soonerFor: () => Promise.resolve([way]) } });
   const region = within(screen.getByRole('region', { name: 'What would bring it forward' }));
-  const take = (await region.findAllByText('Take it'))[0]!;
-  const told = () => JSON.stringify([jobNow().calendar, jobNow().shop]);
-  const before = told();
-  await user.click(take);
-  expect(told()).not.toBe(before);
+  expect(region.getByRole('status').textContent).toMatch(/Trying/);
+  await user.click(await region.findByText('Take it'));
+  expect(hoursOf(jobNow()).week.find(({ id }) => id === 'tue')?.helpers).toBe(1);
 });
 
 describe('when there is time', () => {
