@@ -34,8 +34,7 @@ export function listenForDays(listen: Listen): void {
       if (plan.calendar.sessions.length === 0) return;
       await delay(STANDS_MS);
       try {
-        const about = daysAsked(plan, job, extra.now());
-        const calendar = await extra.days.layOut(about);
+        const calendar = await extra.days.layOut(daysAsked(plan, job, extra.now()));
         dispatch(laidOutDays({ job, calendar }));
         const { id } = getState().bench;
         // What a change of hours or a move of work does is said; what a change of the piece does shows at the foot.
@@ -45,8 +44,6 @@ export function listenForDays(listen: Listen): void {
           if (text !== null) dispatch(said({ text, bad: false }));
         }
         last = { id, job, ready: calendar.ready };
-        if (!calendar.proved && calendar.ready !== null)
-          dispatch(laidOutDays({ job, calendar: await extra.days.proveDays(about, calendar) }));
       } catch (error) {
         // The days there are stand, with their bound told honestly.
         if (!(error instanceof Stopped))

@@ -10,6 +10,7 @@ import { Waiting } from '../shared/Waiting';
 import { DayBoards } from './DayBoards';
 import { Sooner } from './Sooner';
 import { TonightDialog } from './TonightDialog';
+import { useProof } from './useProof';
 import { useCalendarFiles } from './useCalendarFiles';
 import './DaysStage.css';
 
@@ -28,11 +29,15 @@ type Look = 'boards' | 'list';
 
 function Days() {
   const plan = usePlan();
+  return plan && <OfPlan plan={plan} />;
+}
+
+function OfPlan({ plan }: { readonly plan: Plan }) {
+  useProof(plan);
   const isNarrow = useMediaQuery('(max-width: 899px)');
   const [look, setLook] = useState<Look | null>(null);
   const [all, setAll] = useState(false);
   const [open, setOpen] = useState<'hours' | 'tonight' | null>(null);
-  if (!plan) return null;
   const { calendar } = plan;
   const shown = look ?? (isNarrow ? 'list' : 'boards');
   return (

@@ -82,6 +82,14 @@ test('what would bring it forward is tried, and taken with one click', async () 
   expect(hoursOf(jobNow()).week.find(({ id }) => id === 'tue')?.helpers).toBe(1);
 });
 
+test('where the days are looked at, a nearer bound is looked for and told', async () => {
+  const proveDays: typeof QUIET.days.proveDays = (_about, found) => Promise.resolve({ ...found, proved: true });
+  const { store } = open({ days: { ...QUIET.days, proveDays } });
+  expect(store.getState().planning.plan?.calendar.proved).toBe(false);
+  await waitFor(() => expect(store.getState().planning.plan?.calendar.proved).toBe(true));
+  expect(store.getState().planning.plan?.findings.find(({ kind }) => kind === 'earliest')?.level).toBe('good');
+});
+
 describe('when there is time', () => {
   const dialog = () => onBench(<HoursDialog onClose={() => {}} />, { path: '/jobs/demo/days' });
 

@@ -1,0 +1,34 @@
+import { useEffect } from 'react';
+import type { Plan } from '@sill/core';
+import { daysAsked } from '../../state/laying-days';
+import { useApp, useEdges, useJob } from '../../state/hooks';
+import { laidOutDays } from '../../state/planning';
+
+/** Days stand so long before a nearer bound is looked for: the long search comes first. */
+const STANDS_MS = 1500;
+
+/** Looks for a nearer bound of the days in view, which takes a worker for seconds: where they are looked at alone. */
+export function useProof(plan: Plan): void {
+  const job = useJob();
+  const dispatch = useApp();
+  const { days, now } = useEdges();
+  const { ready, sessions, proved } = plan.calendar;
+  const key = `${ready} ${sessions.length} ${proved}`;
+  useEffect(() => {
+    if (proved || ready === null) return;
+    let isCurrent = true;
+    const timer = setTimeout(() => {
+      days.proveDays(daysAsked(plan, job, now()), plan.calendar).then(
+        (calendar) => isCurrent && dispatch(laidOutDays({ job, calendar })),
+        // What is not proved is told as such.
+        () => {},
+      );
+    }, STANDS_MS);
+    return () => {
+      isCurrent = false;
+      clearTimeout(timer);
+    };
+    // What is proved follows from the job and its days; a nearer bound changes neither.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [job, key]);
+}
