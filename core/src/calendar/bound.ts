@@ -1,7 +1,7 @@
 import { first, nth, sure } from '../lists';
 import type { Instant } from './instant';
 import { dayBy, earliestIn, latestIn, type Node, type Problem } from './problem';
-import { endOfDay, type Span } from './windows';
+import { countFirst, endOfDay, type Span } from './windows';
 
 /** How long is looked: one pass or two while something is typed, many where the calendar itself is looked at. */
 export type Effort = 'quick' | 'full';
@@ -17,16 +17,7 @@ function newGauge(spans: readonly (Span | null)[]): Gauge {
   const rows = spans.filter((span) => span !== null);
   const before: number[] = [];
   const total = rows.reduce((sum, { from, to }) => (before.push(sum), sum + to - from), 0);
-  /** How many rows are so, where all that are so come first. */
-  const count = (isSo: (k: number) => boolean): number => {
-    let [low, high] = [0, rows.length];
-    while (low < high) {
-      const middle = (low + high) >> 1;
-      if (isSo(middle)) low = middle + 1;
-      else high = middle;
-    }
-    return low;
-  };
+  const count = (isSo: (k: number) => boolean): number => countFirst(rows.length, isSo);
   const at = (instant: Instant): number => {
     const begun = count((k) => nth(rows, k).from < instant);
     if (begun === 0) return 0;
@@ -211,7 +202,8 @@ export function boundOf(problem: Problem, latest: number, effort: Effort): Bound
   const alone = heads(problem);
   if (alone.some((end) => end === null)) return null;
   const known = knownOf(problem, effort);
-  const ends = heads(problem, known);
+  // Quickly nothing is known beyond the chains: they are as they were.
+  const ends = effort === 'quick' ? alone : heads(problem, known);
   if (ends.some((end) => end === null)) return null;
   const sooner = readyBy(problem, alone);
   let [low, high] = [readyBy(problem, ends), Math.max(readyBy(problem, ends), latest)];

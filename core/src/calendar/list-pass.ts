@@ -1,3 +1,4 @@
+import { clampsOver } from '../job';
 import { nth, sure } from '../lists';
 import type { Instant } from './instant';
 import { dayBy, type Node, type Problem } from './problem';
@@ -28,10 +29,6 @@ export const isBetter = (a: WorkLaid, b: WorkLaid): boolean =>
 
 /** What is held at a time: until when, how many clamps of which span, and a place to lie. */
 type Holding = { readonly until: Instant; readonly clamps: Node['task']['clamps']; readonly lies: boolean };
-
-/** Clamps that open so far. */
-const clampsOver = (problem: Problem, span: number): number =>
-  problem.clamps.reduce((sum, { length, count }) => sum + (length >= span ? count : 0), 0);
 
 /**
  * Whether clamps and room are there at a time for one more. What wants more clamps than there are gets all of that

@@ -1,7 +1,8 @@
 import { dayOf, type JobCalendar, type Shop } from '../job';
+import { nth } from '../lists';
 import { clockAt, type Instant } from './instant';
 import type { Task } from './task';
-import { windowsOf, type Span, type Window } from './windows';
+import { countFirst, windowsOf, type Span, type Window } from './windows';
 
 type Lag = { readonly at: number; readonly wait: number };
 
@@ -177,12 +178,7 @@ export function earliestIn(
   from: Instant,
   minutes: number,
 ): { readonly window: number; readonly start: Instant } | null {
-  let [low, high] = [0, open.length];
-  while (low < high) {
-    const middle = (low + high) >> 1;
-    if ((windows[open[middle] ?? 0]?.to ?? 0) <= from) low = middle + 1;
-    else high = middle;
-  }
+  const low = countFirst(open.length, (k) => nth(windows, nth(open, k)).to <= from);
   for (let k = low; k < open.length; k++) {
     const window = open[k] ?? 0;
     const span = spans[window];
@@ -195,12 +191,7 @@ export function earliestIn(
 
 /** The latest start of work of a length that ends by a time; null where there is none. */
 export function latestIn({ open, spans, minutes }: Node, windows: readonly Window[], by: Instant): Instant | null {
-  let [low, high] = [0, open.length];
-  while (low < high) {
-    const middle = (low + high) >> 1;
-    if ((windows[open[middle] ?? 0]?.from ?? 0) < by) low = middle + 1;
-    else high = middle;
-  }
+  const low = countFirst(open.length, (k) => nth(windows, nth(open, k)).from < by);
   for (let k = low - 1; k >= 0; k--) {
     const span = spans[open[k] ?? 0];
     if (!span) continue;

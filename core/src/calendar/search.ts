@@ -103,8 +103,11 @@ function fewerSessions(problem: Problem, laid: WorkLaid): WorkLaid {
 export function search(problem: Problem, effort: Effort): Found {
   const { nodes } = problem;
   const listed: Rule = { rank: nodes.map((_, at) => 10 * at), patience: 0, stick: 0, thrift: 0 };
-  const late = dueRank(problem, (problem.windows.at(-1)?.day ?? 0) + 1);
-  const first = listPass(problem, listed) ?? (late && listPass(problem, { ...listed, rank: late }));
+  const dueLast = () => {
+    const rank = dueRank(problem, (problem.windows.at(-1)?.day ?? 0) + 1);
+    return rank && listPass(problem, { ...listed, rank });
+  };
+  const first = listPass(problem, listed) ?? dueLast();
   if (!first) return { laid: null, bound: null, proved: false };
   const bound = boundOf(problem, first.day, effort);
   if (!bound) return { laid: first, bound: null, proved: false };

@@ -1,6 +1,6 @@
 import { dayOf, set, type Change, type Job, type JobCalendar } from '../job';
 import { say, strong, type Phrase } from '../words';
-import type { Instant } from './instant';
+import { DAY, type Instant } from './instant';
 import type { Effort } from './bound';
 import { laidOut } from './plan-days';
 import type { Task } from './task';
@@ -32,7 +32,6 @@ const [EVENING_FROM, EVENING_TO] = [19 * 60, 21 * 60] as const;
 const SHORT_REST = 2;
 const MORE_CLAMPS = 2;
 const TWO_HOURS = 120;
-const MIDNIGHT = 24 * 60;
 
 /** An evening more on each day that has none, hours more on the longest day. */
 function hourLevers({ calendar }: Pick<Job, 'calendar'>): readonly Lever[] {
@@ -54,7 +53,7 @@ function hourLevers({ calendar }: Pick<Job, 'calendar'>): readonly Lever[] {
     (a, b) => (a && a.to - a.from >= b.to - b.from ? a : b),
     null,
   );
-  if (!longest || longest.to + TWO_HOURS > MIDNIGHT) return evenings;
+  if (!longest || longest.to + TWO_HOURS > DAY) return evenings;
   const to = longest.to + TWO_HOURS;
   const name = WEEKDAYS[longest.day - 1] ?? '';
   return [
@@ -125,7 +124,7 @@ function thingLevers(tasks: readonly Task[], { calendar, shop }: Pick<Job, 'cale
             tasks: tasks.map((task) => ({
               ...task,
               after: task.after.map((one) =>
-                one.task === 'yard' && one.wait > 0 ? { ...one, wait: SHORT_REST * MIDNIGHT - MIDNIGHT / 2 } : one,
+                one.task === 'yard' && one.wait > 0 ? { ...one, wait: SHORT_REST * DAY - DAY / 2 } : one,
               ),
             })),
             changes: [set(null, ['calendar', 'rest'], SHORT_REST)],

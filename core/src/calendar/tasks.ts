@@ -7,7 +7,7 @@ import type { Part } from '../piece';
 import { minutesAt, type Setup } from '../sawing';
 import { say } from '../words';
 import type { Operation, OperationKind } from '../work';
-import { instantOf, type Instant } from './instant';
+import { DAY, instantOf, type Instant } from './instant';
 import { SHORT_WAIT, type After, type Task } from './task';
 
 /** What is planned, as far as the calendar asks. */
@@ -60,7 +60,6 @@ const PUT_DOWN: ReadonlySet<OperationKind> = new Set([
 ]);
 /** One goes on no longer than this before something else may come, and puts nothing down sooner than this. Minutes. */
 const [LONG_GO, SHORT_GO] = [45, 10] as const;
-const HALF_DAY = 12 * 60;
 /** Glue sets above this, degrees F. */
 const GLUE_AIR = [50, 110, 100] as const;
 /** A coat that hardened takes so much of its time again to be sanded first: 0.3 against 0.85 minutes a square foot. */
@@ -270,7 +269,7 @@ export function tasksOf(planned: Planned, job: Job, holdings: Holdings, now: Ins
   const minutesLeft = (at: string, wait: number): number => instantOf(calendar.zone, at) + wait - now;
   const trip = tripOf(planned, job);
   // A day in the room is one from evening to morning too.
-  const rest = Math.max(0, calendar.rest * 24 * 60 - HALF_DAY);
+  const rest = Math.max(0, calendar.rest * DAY - DAY / 2);
   const bought = ledger.flatMap((entry) => (entry.what === 'bought' ? [entry.at] : []));
   const isSawn = ledger.some(({ what }) => what === 'cut');
   const release = isSawn || bought.length === 0 ? 0 : since(bought.at(-1) ?? null, rest);

@@ -39,14 +39,12 @@ export function tonight(
   const alone: JobCalendar = { ...calendar, week: [], extra: [row], off: [], busy: [], pins: [] };
   const short = new Set(tasks.filter((task) => task.minutes <= to - minute && task.people - 1 <= helpers));
   // What is left out keeps all that waits for it from being begun.
+  const known = new Set(tasks.map(({ id }) => id));
   const open = new Set<string>();
   for (let grown = true; grown;) {
     grown = false;
     for (const task of short)
-      if (
-        !open.has(task.id) &&
-        task.after.every((one) => open.has(one.task) || !tasks.some(({ id }) => id === one.task))
-      ) {
+      if (!open.has(task.id) && task.after.every((one) => open.has(one.task) || !known.has(one.task))) {
         open.add(task.id);
         grown = true;
       }

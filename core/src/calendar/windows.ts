@@ -101,5 +101,16 @@ export function windowsOf(calendar: JobCalendar, now: Instant): readonly Window[
   return all;
 }
 
+/** How many of a row are so, where all that are so come first: by halves. */
+export function countFirst(length: number, isSo: (k: number) => boolean): number {
+  let [low, high] = [0, length];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if (isSo(middle)) low = middle + 1;
+    else high = middle;
+  }
+  return low;
+}
+
 /** Where a day ends, as an instant. */
 export const endOfDay = (zone: string | null, day: number): Instant => instantAt(zone, day, DAY);
