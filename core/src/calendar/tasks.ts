@@ -151,6 +151,10 @@ function windowOf(step: Step, next: Step): number | null {
   return windows.length === 0 ? null : Math.min(...windows);
 }
 
+/** What a step of one copy goes by, and the step that it is of. */
+const copyOf = (step: string, copy: number): string => (copy === 0 ? step : `${step}#${copy + 1}`);
+export const stepOf = ({ of }: Pick<Task, 'of'>): string => of.replace(/#\d+$/, '');
+
 /** What is done of a step, and when the last of it was; minutes left. */
 function leftOf(step: Step, parts: readonly Part[], holdings: Holdings) {
   // What nobody ever ticked is not looked at more closely.
@@ -276,7 +280,7 @@ export function tasksOf(planned: Planned, job: Job, holdings: Holdings, now: Ins
   const sawn = sawing(planned.setups, trip, isSawn ? 0 : rest, release);
   const steps = planned.pieces.flatMap(({ piece, parts, steps: own }) =>
     Array.from({ length: piece.copies }, (_, copy) => {
-      const idOf = (id: string) => (copy === 0 ? id : `${id}#${copy + 1}`);
+      const idOf = (id: string) => copyOf(id, copy);
       const lastGo = new Map<string, string>();
       const waits = new Map<string, { readonly at: string | null; readonly over: number }>();
       const byId = new Map(own.map((step) => [step.id, step]));

@@ -1,5 +1,5 @@
 import type { BenchCalendar, Session } from '@sill/core';
-import { dayWords, SHORT_WAIT } from '@sill/core';
+import { dayWords, SHORT_WAIT, stepOf } from '@sill/core';
 import { useMemo, type ReactNode } from 'react';
 import { useJob, usePlan } from '../state/hooks';
 import { blocksOf, blockWords, clockWords, hoursWords, spanWords, waitWords } from '../words/days';
@@ -40,7 +40,8 @@ export function DayList({ calendar, sessions, box }: Props) {
             {blocksOf(placed).map((block) => {
               const last = block.placed.at(-1);
               const piece = block.placed[0]?.task.piece ?? null;
-              const of = block.placed[0]?.task.of.split('#')[0] ?? '';
+              const begin = block.placed[0];
+              const of = begin ? stepOf(begin.task) : '';
               const name = piece === null || pieces.length < 2 ? null : names.get(piece);
               return (
                 <li

@@ -2,7 +2,7 @@ import { useDraggable } from '@dnd-kit/core';
 import { Button, Popover } from '@mui/material';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { clockAt, dateOf, dayWords, type BenchCalendar } from '@sill/core';
+import { clockAt, dateOf, dayWords, stepOf, type BenchCalendar } from '@sill/core';
 import { useJob, usePlan } from '../../state/hooks';
 import { useGo } from '../../state/useGo';
 import { Pick } from '../../ui/Pick';
@@ -92,7 +92,7 @@ function Opened({ block, calendar, name, onClose }: OpenedProps) {
   const begin = block.placed[0];
   const step = plan?.pieces
     .flatMap((facts) => facts.steps.map(({ id, piece }, at) => ({ id, piece, at })))
-    .find(({ id }) => begin && begin.task.of.split('#')[0] === id);
+    .find(({ id }) => begin && stepOf(begin.task) === id);
   const days = [...new Map(calendar.free.map((window) => [dateOf(clockAt(zone, window.from).day), window]))];
   return (
     <div className="day-opened">
