@@ -12,6 +12,7 @@ const ROOMS = [
   'stock',
   'job',
   'ledger',
+  'record',
   'piece',
   'work',
   'milling',
@@ -90,7 +91,9 @@ const LAYERS = [
   ['drawing'],
   ['sheets'],
   ['stages/shared'],
-  ['brief', 'shape', 'parts', 'stock', 'cuts', 'joints', 'build', 'finish', 'days'].map((stage) => `stages/${stage}`),
+  ['brief', 'shape', 'parts', 'stock', 'cuts', 'joints', 'build', 'finish', 'days', 'log'].map(
+    (stage) => `stages/${stage}`,
+  ),
   ['packet', 'yard'],
   ['frame'],
   ['access'],

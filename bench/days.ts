@@ -11,6 +11,7 @@ import {
   planJob,
   provedFurther,
   STARTS,
+  USUAL_PACE,
   tasksOf,
   type IntegerSolver,
   type Job,
@@ -43,8 +44,8 @@ export function days(integer: IntegerSolver): void {
   const rows = [demoJob(), ...fours].map((job) => {
     const plan = planJob(job, { today: NOW, effort: 'quick' });
     const now = nowOf(job.calendar, NOW);
-    const tasks = tasksOf(plan, job, holdingsOf(job), now);
-    const quickly = median(5, () => void daysOf(plan, job, NOW, 'quick'));
+    const tasks = tasksOf(plan, job, holdingsOf(job), now, USUAL_PACE);
+    const quickly = median(5, () => void daysOf(plan, job, NOW, 'quick', USUAL_PACE));
     const begun = performance.now();
     const found = laidOut(tasks, job, now, 'full');
     const long = performance.now() - begun;

@@ -196,7 +196,7 @@ export const requests: Ordeal = async ({ until, seed, most }) => {
   const folder = mkdtempSync(join(tmpdir(), 'sill-requests-'));
   const file = join(folder, 'jobs.db');
   const database = await openDatabase(file);
-  await fill(database, true);
+  await fill(database, 'one');
   let [troubles, logged] = ['', 0];
   const log = pino({ level: 'error' }, { write: (line: string) => ((troubles ||= line.slice(0, 400)), logged++) });
   const solver = async (problem: CutProblem) => {

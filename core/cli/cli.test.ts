@@ -134,7 +134,12 @@ test.each([
     'parts 1, quantity: must be at most 5000',
   ],
   ['not JSON', 'solve', '{', 'the file: must be JSON'],
-  ['a job of another version', 'plan', { ...demoJob(), format: 'sill-plan/job@10' }, 'format: must be sill-plan/job@9'],
+  [
+    'a job of another version',
+    'plan',
+    { ...demoJob(), format: 'sill-plan/job@11' },
+    'format: must be sill-plan/job@10',
+  ],
   ['no such command', 'draw', problem, 'Usage'],
 ])(
   '%s: exit code 2, the reason on standard error, nothing on standard output',

@@ -108,7 +108,7 @@ async function exportFiles(job: Job, today: string): Promise<void> {
   const plan = planJob(job, { today, integer: await loadIntegerSolver() });
   const label = labelsOf(job);
   const { boards } = plan.buying;
-  if (kind === 'ics') write('days.ics', writeDays(daysOf(plan, job, today, 'full'), job));
+  if (kind === 'ics') write('days.ics', writeDays(daysOf(plan, job, today, 'full', plan.pace), job));
   if (kind === 'csv') {
     write('pieces.csv', cutListCsv(boards, plan.cuts, job.units, label));
     write('cuts.csv', orderCsv(plan.setups, plan.cuts, job.units, label));

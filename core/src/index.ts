@@ -8,6 +8,7 @@ export * from './words';
 export * from './stock';
 export * from './job';
 export * from './ledger';
+export * from './record';
 export * from './piece';
 export * from './work';
 export * from './milling';
@@ -32,6 +33,10 @@ export {
   type Leaned,
 } from './strength';
 export * from './plan';
+export * from './reckoned';
+export * from './mishaps';
+export * from './played';
+export * from './demo-jobs';
 export * from './helps';
 export * from './finish-ways';
 export * from './coat-ways';

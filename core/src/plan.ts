@@ -13,7 +13,8 @@ import {
 } from './buying';
 import { fastenings, hardwareNeeds, weathered, type Fastening } from './joinery';
 import type { NumberedCut, Setup } from './sawing';
-import { daysOf, type BenchCalendar } from './calendar';
+import { daysOf, hoursOf, type BenchCalendar } from './calendar';
+import { paceFor, type JobRecord, type Pace, type Range } from './record';
 import { dayNotes, findingsOf, sortedFindings, type PieceFacts } from './checking';
 import { holdingsOf } from './ledger';
 import { kerfFor, longestDay, type Finding, type Job, type Piece } from './job';
@@ -34,6 +35,9 @@ export type Plan = {
   /** Jobs for what is left of the boards. */
   readonly offcuts: readonly OffcutUse[];
   readonly calendar: BenchCalendar;
+  /** How fast this builder is, and the minutes that are left, with the range they lie in. */
+  readonly pace: Pace;
+  readonly hours: Range;
   readonly findings: readonly Finding[];
   /** Pounds of the heaviest piece, and how many people carry it. */
   readonly carry: { readonly pounds: number; readonly people: number };
@@ -42,6 +46,8 @@ export type Plan = {
 export type PlanOptions = ChooseOptions & {
   /** Date or local time, like `2026-11-28T14:05`; the core has no clock. */
   readonly today: string;
+  /** What other jobs of this builder say. */
+  readonly records?: readonly JobRecord[];
   /** Kept by the caller between plans, so that what did not change is not worked out again. */
   readonly cache?: PlanCache;
 };
@@ -159,6 +165,8 @@ function draft(job: Job, tops: readonly Nominal[], options: PlanOptions, cache: 
   const joints = models.flatMap(({ facts }) => facts.model.joints);
   return { models, parts, joints, needs, buying, list: buyingList(job, buying, needs) };
 }
+
+const NO_RECORDS: readonly JobRecord[] = [];
 
 /** All combinations of "cheapest" tops are tried up to this many; beyond, pieces are settled one by one. */
 const MOST_COMBINATIONS = 30;
@@ -282,7 +290,13 @@ export function planJob(job: Job, options: PlanOptions): Plan {
     }
   });
   const offcuts = offcutUses(withOffcutsLeft(boards, holdingsOf(job)), pieces, kerfFor(job.shop, 'board'));
-  const calendar = daysOf({ setups, list, pieces }, job, options.today, 'quick');
+  const records = options.records ?? NO_RECORDS;
+  const pace = paceFor(job, records);
+  const calendar = daysOf({ setups, buying, list, pieces }, job, options.today, 'quick', pace);
+  const hours = hoursOf(
+    calendar.sessions.flatMap(({ placed }) => placed.map(({ task }) => task)),
+    pace,
+  );
   const pounds = Math.max(0, ...pieces.map((item) => item.weight));
   return {
     pieces,
@@ -295,7 +309,9 @@ export function planJob(job: Job, options: PlanOptions): Plan {
     setups,
     offcuts,
     calendar,
-    findings: [...notes, ...findingsOf({ job, pieces, buying, list, offcuts, calendar })],
+    pace,
+    hours,
+    findings: [...notes, ...findingsOf({ job, pieces, buying, list, offcuts, calendar, pace, hours, records })],
     carry: { pounds, people: Math.max(1, Math.ceil(pounds / job.shop.lift)) },
   };
 }
@@ -304,7 +320,10 @@ export function planJob(job: Job, options: PlanOptions): Plan {
 export const withDays = (plan: Plan, job: Job, calendar: BenchCalendar): Plan => ({
   ...plan,
   calendar,
-  findings: sortedFindings([...plan.findings.filter(({ stage }) => stage !== 'days'), ...dayNotes(calendar, job)]),
+  findings: sortedFindings([
+    ...plan.findings.filter(({ stage }) => stage !== 'days'),
+    ...dayNotes({ calendar, job, pace: plan.pace }),
+  ]),
 });
 
 /** True where no mix of boards is better: cheaper, or better by what boards are chosen for. */

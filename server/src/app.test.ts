@@ -17,7 +17,7 @@ let app: Express;
 beforeEach(async () => {
   folder = mkdtempSync(join(tmpdir(), 'sill-'));
   database = await openDatabase(join(folder, 'test.db'));
-  await seed(database, true);
+  await seed(database, 'one');
   app = makeApp({ database, log: pino({ level: 'silent' }) });
 });
 afterEach(async () => {
@@ -41,7 +41,7 @@ describe('the database', () => {
     await send('put', '/api/jobs/demo')
       .send({ revision: 1, job: { ...demoJob(), name: 'Mine' } })
       .expect(200);
-    await seed(database, true);
+    await seed(database, 'one');
     expect((await get('/api/jobs/demo')).body.job.name).toBe('Mine');
   });
 });
@@ -123,12 +123,12 @@ describe('bad input: one error shape, nothing changed', () => {
     ['no name', (job: ReturnType<typeof demoJob>) => ({ ...job, name: '' }), 'name', 'must not be empty'],
     [
       'a newer version',
-      (job: ReturnType<typeof demoJob>) => ({ ...job, format: 'sill-plan/job@10' }),
+      (job: ReturnType<typeof demoJob>) => ({ ...job, format: 'sill-plan/job@11' }),
       'format',
-      'must be sill-plan/job@9',
+      'must be sill-plan/job@10',
     ],
-    ['another kind of file', () => ({ format: 'something/else@1' }), 'format', 'must be sill-plan/job@9'],
-    ['nothing', () => null, 'format', 'must be sill-plan/job@9'],
+    ['another kind of file', () => ({ format: 'something/else@1' }), 'format', 'must be sill-plan/job@10'],
+    ['nothing', () => null, 'format', 'must be sill-plan/job@10'],
   ])('%s', async (_, spoil, field, message) => {
     const was = await before();
     const answer = await send('put', '/api/jobs/demo').send({ revision: 1, job: spoil(demoJob()) });

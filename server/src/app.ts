@@ -15,6 +15,7 @@ import { listsRouter, storedYard } from './lists';
 import { photosRouter } from './photos';
 import { pricesRouter, type PriceService } from './prices';
 import { simulatedYard } from './simulated-yard';
+import { recordsRouter } from './records';
 import { solvingRouter, type Solver } from './solving';
 import { shopAirRouter, simulatedSensor, type ShopSensor } from './shop-air';
 import { simulatedTape, tapeRouter, type Tape } from './tape';
@@ -138,6 +139,8 @@ export function makeApp({
   app.use('/api/yards', listsRouter(database, 'yards'));
   app.use('/api/shops', listsRouter(database, 'shops'));
   app.use('/api/racks', listsRouter(database, 'racks'));
+  app.use('/api/memories', listsRouter(database, 'memories'));
+  app.use('/api/records', recordsRouter(database));
   app.use('/api/prices', pricesRouter(prices));
   app.use('/api/tape', tapeRouter(tape));
   app.use('/api/shop-air', shopAirRouter(sensor));

@@ -25,7 +25,7 @@ beforeEach(async () => {
   folder = mkdtempSync(join(tmpdir(), 'sill-'));
   file = join(folder, 'here.db');
   database = await openDatabase(file);
-  await seed(database, true);
+  await seed(database, 'one');
 });
 afterEach(async () => {
   await database.destroy();
@@ -160,7 +160,7 @@ describe('a file is looked at before it is used', () => {
   test('copied without the -wal beside it, it holds nothing, and that is said', async () => {
     const fresh = join(folder, 'fresh.db');
     const work = await openDatabase(fresh);
-    await seed(work, true);
+    await seed(work, 'one');
     const copy = join(folder, 'copy.db');
     copyFileSync(fresh, copy);
     const both = join(folder, 'both.db');
@@ -182,7 +182,7 @@ describe('a file is looked at before it is used', () => {
     const work = await openDatabase(fresh);
     await settle(work);
     copyFileSync(fresh, old);
-    await seed(work, true);
+    await seed(work, 'one');
     for (let n = 0; n < 40; n++) await work('photos').insert({ ...picture(`p${n}`), data: Buffer.alloc(9000, n) });
     await settle(work);
     for (let n = 0; n < 40; n++) await work('photos').insert({ ...picture(`q${n}`), data: Buffer.alloc(9000, n) });

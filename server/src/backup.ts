@@ -8,7 +8,7 @@ import { openDatabase } from './database';
 import { Unusable } from './opening';
 
 /** Everything a person has in here, in an order in which each table's rows find those they refer to. */
-const TABLES = ['jobs', 'contents', 'job_revisions', 'yards', 'shops', 'racks', 'photos'] as const;
+const TABLES = ['jobs', 'contents', 'job_revisions', 'yards', 'shops', 'racks', 'memories', 'photos'] as const;
 
 /** What lets people in here: it is neither in a backup, which may be given away, nor changed when one is put back. */
 const ACCESS = ['passphrases', 'devices'] as const;

@@ -36,7 +36,7 @@ beforeAll(async () => {
   folder = mkdtempSync(join(tmpdir(), 'sill-contract-'));
   const file = join(folder, 'contract.db');
   database = await openDatabase(file);
-  await seed(database, true);
+  await seed(database, 'all');
   await setPassphrase(database, PASSPHRASE, 2 ** 10);
   const log = pino({ level: 'silent' });
   const beyond = { addresses: ['http://bench.local:4173'], secure: false };
@@ -76,7 +76,7 @@ test('every route of the contract is there and answers what the contract says', 
   expect(await ask('access', {})).toMatchObject({ device: { name: 'phone' }, secure: false });
   await ask('devices', {});
 
-  expect((await ask('jobs', { query: {} })).map(({ id }) => id)).toEqual(['demo']);
+  expect((await ask('jobs', { query: {} })).map(({ id }) => id)).toEqual(['demo', 'demo-under-way', 'demo-finished']);
   const { id } = await ask('makeJob', { body: { job: { ...demoJob(), name: 'Another' } } });
   expect(await ask('jobs', { query: { limit: '1' } })).toHaveLength(1);
   const saved = await ask('job', { params: { id } });
@@ -100,6 +100,13 @@ test('every route of the contract is there and answers what the contract says', 
   await ask('shop', { params: { id: 'mine' } });
   await ask('saveRack', { params: { id: 'rack' }, body: { revision: 0, value: { pieces: [], cans: [] } } });
   await ask('racks', {});
+  expect((await ask('records', {})).map(({ id }) => id)).toContain('demo-finished');
+  await ask('memories', {});
+  await ask('saveMemory', {
+    params: { id: 'memory' },
+    body: { revision: 0, value: { forgotten: [] } },
+  });
+  await ask('memory', { params: { id: 'memory' } });
   await ask('rack', { params: { id: 'rack' } });
 
   const day = '2026-11-24';

@@ -1,6 +1,6 @@
 import { Router } from 'express';
 import type { Knex } from 'knex';
-import { readRack, readShop, readYard, type Yard } from '@sill/core';
+import { readMemory, readRack, readShop, readYard, type Yard } from '@sill/core';
 import { ROUTES } from '@sill/core/contract';
 import { serve } from './serve';
 import { accepted, ApiError, notFound } from './errors';
@@ -12,11 +12,12 @@ const KINDS = {
   yards: { what: 'price list', read: readYard, all: ROUTES.yards, one: ROUTES.yard, save: ROUTES.saveYard },
   shops: { what: 'shop', read: readShop, all: ROUTES.shops, one: ROUTES.shop, save: ROUTES.saveShop },
   racks: { what: 'rack', read: readRack, all: ROUTES.racks, one: ROUTES.rack, save: ROUTES.saveRack },
+  memories: { what: 'record', read: readMemory, all: ROUTES.memories, one: ROUTES.memory, save: ROUTES.saveMemory },
 } as const;
 
 /**
- * `/api/yards`, `/api/shops` and `/api/racks`: small documents by id, each checked by its own reader. PUT with
- * `revision: 0` makes one; otherwise it must carry the revision it was made from.
+ * `/api/yards`, `/api/shops`, `/api/racks`, `/api/memories`: small documents by id, each checked by its own reader. PUT
+ * with `revision: 0` makes one; otherwise it must carry the revision it was made from.
  */
 export function listsRouter(database: Knex, table: keyof typeof KINDS): Router {
   const router = Router();
@@ -27,7 +28,7 @@ export function listsRouter(database: Knex, table: keyof typeof KINDS): Router {
     const data = JSON.parse(row.data) as unknown;
     const result = readValue(data);
     const value = result.ok ? result.value : data;
-    // The contract names one type for each of the three; which it is, the table says.
+    // The contract names one type for each of them; which it is, the table says.
     return { id: row.id, revision: row.revision, savedAt: row.saved_at, value } as never;
   };
 

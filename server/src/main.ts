@@ -36,7 +36,9 @@ if (!here && !(await hasPassphrase(database)))
   giveUp(
     `SILL_HOST is ${host}: other devices could open this server, and it has no passphrase. Set one with \`npm run passphrase\`, then start again.`,
   );
-await seed(database, process.env['SILL_DEMO'] === '1').catch((error: unknown) => orGiveUp(asUnusable(file, error)));
+await seed(database, process.env['SILL_DEMO'] === '1' ? 'all' : 'none').catch((error: unknown) =>
+  orGiveUp(asUnusable(file, error)),
+);
 const addresses = here ? [] : addressesFor(host, port, tls !== null);
 const beyond = here ? {} : { beyond: { addresses, secure: tls !== null } };
 const app = makeApp({ database, file, log, site, names: namesFor(host), solver: processSolver, ...beyond });

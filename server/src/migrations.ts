@@ -91,6 +91,17 @@ const ALL: readonly Migration[] = [
       });
     },
   },
+  {
+    name: '006-memories',
+    async up(database) {
+      await database.schema.createTable('memories', (table) => {
+        table.text('id').primary();
+        table.integer('revision').notNullable();
+        table.text('data').notNullable();
+        table.text('saved_at').notNullable();
+      });
+    },
+  },
 ];
 
 /** Names of the pieces of a stored job, whatever program stored it. */

@@ -62,7 +62,7 @@ describe('over HTTP', () => {
   let database: Knex;
   beforeAll(async () => {
     database = await openDatabase(':memory:');
-    await seed(database, false);
+    await seed(database, 'none');
   });
   afterAll(() => database.destroy());
   const ask = (path: string, prices?: PriceService) =>

@@ -15,7 +15,7 @@ let database: Knex;
 beforeEach(async () => {
   folder = mkdtempSync(join(tmpdir(), 'sill-'));
   database = await openDatabase(join(folder, 'test.db'));
-  await seed(database, true);
+  await seed(database, 'one');
 });
 afterEach(async () => {
   await database.destroy();

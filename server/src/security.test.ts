@@ -20,7 +20,7 @@ beforeEach(async () => {
   logged = '';
   folder = mkdtempSync(join(tmpdir(), 'sill-security-'));
   database = await openDatabase(join(folder, 'jobs.db'));
-  await seed(database, true);
+  await seed(database, 'one');
 });
 afterEach(async () => {
   await database.destroy();

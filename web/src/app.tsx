@@ -19,6 +19,8 @@ const Packet = lazy(() => import('./packet/Packet'));
 const YardPage = lazy(() => import('./yard/YardPage'));
 const Templates = lazy(() => import('./packet/Templates'));
 const Labels = lazy(() => import('./packet/Labels'));
+const BuildRecord = lazy(() => import('./packet/BuildRecord'));
+const RecordPage = lazy(() => import('./jobs/RecordPage'));
 
 function Stage() {
   // The frame lets no other name through.
@@ -28,6 +30,15 @@ function Stage() {
 
 const router = createBrowserRouter([
   { path: '/', element: <JobsPage />, errorElement: <Trouble /> },
+  {
+    path: '/record',
+    element: (
+      <Suspense fallback={<p role="status">Reading the record.</p>}>
+        <RecordPage />
+      </Suspense>
+    ),
+    errorElement: <Trouble />,
+  },
   {
     path: '/jobs/:id',
     element: <JobGate />,
@@ -63,6 +74,14 @@ const router = createBrowserRouter([
         element: (
           <Suspense fallback={<p role="status">Laying out the labels.</p>}>
             <Labels />
+          </Suspense>
+        ),
+      },
+      {
+        path: 'build-record',
+        element: (
+          <Suspense fallback={<p role="status">Laying out the record.</p>}>
+            <BuildRecord />
           </Suspense>
         ),
       },

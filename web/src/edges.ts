@@ -3,6 +3,8 @@ import { now, today, zoneHere } from './platform/today';
 import * as days from './platform/workers/days';
 import * as explorer from './platform/workers/explorer';
 import * as planner from './platform/workers/planner';
+import { keepRecords, recordsKept } from './platform/records';
+import { learnFrom } from './platform/workers/seen';
 import type { Edges } from './state/edges';
 import { keep, letGo } from './state/kept';
 
@@ -14,6 +16,9 @@ export const edges: Edges = {
   planner,
   explorer,
   days,
+  learnFrom,
+  recordsKept,
+  keepRecords,
   today,
   now,
   zoneHere,

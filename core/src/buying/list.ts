@@ -2,13 +2,13 @@ import { first, last } from '../lists';
 import { inches, type Length } from '../length';
 import type { Job } from '../job';
 import { holdingsOf, type Holdings } from '../ledger';
-import type { BoardOffer, HardwareNeed, HardwareOffer, SheetOffer, Yard } from '../stock';
+import { taxOn, type BoardOffer, type HardwareNeed, type HardwareOffer, type SheetOffer, type Yard } from '../stock';
 import { boxesFor, type Boxes } from './boxes';
 import type { Boards } from './boards';
 import type { Board } from './board';
 import { marketOf, soldAt, worthOf } from './market';
 import { boughtOffer } from './offers';
-import { fates, priceOf, receiptsOf, taxOn, type Fate, type Purchase, type Receipt } from './receipts';
+import { fates, priceOf, receiptsOf, type Fate, type Purchase, type Receipt } from './receipts';
 import { sparesFor } from './spares';
 import { storeCuts } from './store-cuts';
 

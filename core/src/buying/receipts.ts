@@ -1,6 +1,6 @@
 import type { EntryOf } from '../job';
 import { rootOf, type Body, type Holdings } from '../ledger';
-import type { HardwareNeed, Yard } from '../stock';
+import { taxOn, type HardwareNeed, type Yard } from '../stock';
 import type { Boards } from './boards';
 
 /** A purchase that was not taken back. */
@@ -18,7 +18,6 @@ export type Receipt = {
   readonly tax: number;
 };
 
-export const taxOn = (cents: number, { tax }: Pick<Yard, 'tax'>): number => Math.round((cents * tax) / 100);
 export const priceOf = (purchases: readonly Purchase[]): number => purchases.reduce((sum, { price }) => sum + price, 0);
 
 /** All receipts, the earliest first; tax is rounded once on each. */

@@ -5,6 +5,7 @@ import { doneAs, holdingsOf } from '../ledger';
 import { nth } from '../lists';
 import { newPiece } from '../piece';
 import { planJob, withDays } from '../plan';
+import { USUAL_PACE } from '../record';
 import { fasterCoats } from '../coat-ways';
 import { rehearse } from '../rehearsal';
 import { inDaysOrder } from '../testing/in-days-order';
@@ -21,7 +22,7 @@ const jobOf = (...starts: readonly string[]): Job => ({
   })),
 });
 const planned = (job: Job) => planJob(job, { today: NOW, effort: 'quick' });
-const tasksFor = (job: Job) => tasksOf(planned(job), job, holdingsOf(job), nowOf(job.calendar, NOW));
+const tasksFor = (job: Job) => tasksOf(planned(job), job, holdingsOf(job), nowOf(job.calendar, NOW), USUAL_PACE);
 
 describe.each([[['bench', 'end-table']], [['dining', 'shelf-unit']]])('%s', (starts) => {
   const job = jobOf(...starts);
@@ -109,7 +110,7 @@ test('in a while without noise only what is quiet is done, to its end, and what 
 test('each change that brings it forward does so when it is taken, by as much as it said', () => {
   const job = jobOf('dining', 'bench');
   const now = nowOf(job.calendar, NOW);
-  const quick = daysOf(planned(job), job, NOW, 'quick');
+  const quick = daysOf(planned(job), job, NOW, 'quick', USUAL_PACE);
   const ways = soonerBy(tasksFor(job), job, now, quick.ready!, 'quick');
   expect(ways.length).toBeGreaterThan(1);
   for (const way of ways.filter(({ changes }) => changes.length > 0)) {
@@ -163,6 +164,8 @@ describe('what the days say', () => {
     const air = { id: 'a', on: '2026-12-05', temperature: 40, humidity: 50, simulated: false };
     expect(kinds(applyChanges(job, [set(null, ['calendar', 'air', 'a'], air)])).join('\n')).toMatch(/cold-days care/);
     const none = { ...plan.calendar, sessions: [], ready: null, chain: [] };
-    expect(withDays(plan, job, none).findings.filter(({ stage }) => stage === 'days')).toEqual(dayNotes(none, job));
+    expect(withDays(plan, job, none).findings.filter(({ stage }) => stage === 'days')).toEqual(
+      dayNotes({ calendar: none, job, pace: USUAL_PACE }),
+    );
   });
 });

@@ -2,6 +2,7 @@ import type { IntegerSolver } from '../cutting';
 import { dateOf, dayOf, type Job, type JobCalendar } from '../job';
 import { holdingsOf } from '../ledger';
 import { nth } from '../lists';
+import { factorOf, rangeOf, slowed, type MinutesBy, type Pace, type Range } from '../record';
 import { deadlines, heads, type Bound, type Effort } from './bound';
 import { chainOf, type ChainLink } from './chain';
 import { instantOf, type Instant } from './instant';
@@ -44,6 +45,8 @@ export type BenchCalendar = {
   /** No plan is ready before; by waits or by hours. Null where that is not known. */
   readonly bound: { readonly date: string; readonly by: Bound['by'] } | null;
   readonly proved: boolean;
+  /** Eight in ten such jobs are ready between; null where that was not looked at. */
+  readonly between: { readonly from: string; readonly to: string } | null;
   /** What decides the day, the first first. */
   readonly chain: readonly ChainLink[];
   /** Tasks that no time of the year is fit for; where there are any, nothing is laid out. */
@@ -109,6 +112,7 @@ export function laidOut(
     ready: laid && tasks.length > 0 ? dateOf(laid.day) : null,
     bound: found?.bound ? { date: dateOf(found.bound.day), by: found.bound.by } : null,
     proved: found?.proved ?? false,
+    between: null,
     chain: laid ? chainOf(problem, laid) : [],
     homeless: problem.homeless,
     handsShort: problem.handsShort,
@@ -157,7 +161,38 @@ export const nowOf = ({ zone }: Pick<JobCalendar, 'zone'>, told: string): Instan
  *
  * @param today date or local time, like `2026-11-28` or `2026-11-28T14:05`: the core has no clock.
  */
-export function daysOf(planned: Planned, job: Job, today: string, effort: Effort): BenchCalendar {
+export function daysOf(planned: Planned, job: Job, today: string, effort: Effort, pace: Pace): BenchCalendar {
   const now = nowOf(job.calendar, today);
-  return laidOut(tasksOf(planned, job, holdingsOf(job), now), job, now, effort);
+  return laidOut(tasksOf(planned, job, holdingsOf(job), now, pace), job, now, effort);
+}
+
+/** Minutes of tasks by kind of work, as they would be at the usual pace. */
+function usualOf(tasks: readonly Task[], pace: Pace): MinutesBy {
+  const rows: { -readonly [Kind in keyof MinutesBy]: MinutesBy[Kind] } = {};
+  for (const { kind, minutes } of tasks) rows[kind] = (rows[kind] ?? 0) + minutes / factorOf(pace, kind);
+  return rows;
+}
+
+/** Minutes that tasks laid out at a pace will take. */
+export const hoursOf = (tasks: readonly Task[], pace: Pace): Range => rangeOf(pace, usualOf(tasks, pace));
+
+/** The same work by a builder as slow, and as fast, as one in ten. */
+export function paces(pace: Pace, hours: Range): { readonly slow: Pace; readonly fast: Pace } {
+  const by = (minutes: number) => slowed(pace, hours.likely > 0 ? minutes / hours.likely : 1);
+  return { slow: by(hours.high), fast: by(hours.low) };
+}
+
+/** Days with the days between which eight in ten such jobs are ready. What is laid out stays as it is. */
+export function withRange(
+  days: BenchCalendar,
+  { slow, fast }: { readonly slow: readonly Task[]; readonly fast: readonly Task[] },
+  job: Pick<Job, 'calendar' | 'shop'>,
+): BenchCalendar {
+  const { ready, now } = days;
+  if (ready === null) return days;
+  const [early, late] = [fast, slow].map((tasks) => laidOut(tasks, job, now, 'quick').ready ?? ready) as [
+    string,
+    string,
+  ];
+  return { ...days, between: { from: early < ready ? early : ready, to: late > ready ? late : ready } };
 }

@@ -1,5 +1,5 @@
 import type { Length } from '../length';
-import type { Tool } from '../job';
+import type { Tool, WorkKind } from '../job';
 import type { Phrase } from '../words';
 
 /** What must be over before work begins, and how long after. */
@@ -13,8 +13,8 @@ export type Task = {
   readonly of: string;
   readonly piece: string | null;
   readonly title: Phrase;
-  /** By its look: how it is drawn. */
-  readonly kind: 'errand' | 'saw' | 'prepare' | 'join' | 'sand' | 'coat' | 'other';
+  /** What pace it takes, and how it is drawn. */
+  readonly kind: WorkKind;
   /** Which part of how many. */
   readonly part: readonly [number, number];
   readonly minutes: number;

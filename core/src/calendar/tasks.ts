@@ -1,10 +1,11 @@
 import { doingOf, type Step } from '../building';
-import type { BuyingList } from '../buying';
-import type { Job, Piece, Tool } from '../job';
+import type { Boards, BuyingList } from '../buying';
+import type { Job, Piece, Tool, WorkKind } from '../job';
 import { isDone, type Holdings } from '../ledger';
 import { first, last, nth } from '../lists';
+import { factorOf, type Pace } from '../record';
 import type { Part } from '../piece';
-import { minutesAt, type Setup } from '../sawing';
+import { isSawn, minutesAt, type Setup } from '../sawing';
 import { say } from '../words';
 import type { Operation, OperationKind } from '../work';
 import { DAY, instantOf, type Instant } from './instant';
@@ -13,6 +14,7 @@ import { SHORT_WAIT, type After, type Task } from './task';
 /** What is planned, as far as the calendar asks. */
 export type Planned = {
   readonly setups: readonly Setup[];
+  readonly buying: Pick<Boards, 'boards'>;
   readonly list: Pick<BuyingList, 'boards' | 'hardware'>;
   readonly pieces: readonly {
     readonly piece: Piece;
@@ -83,13 +85,28 @@ const mainTool = (ops: readonly Operation[]): Tool | null =>
     .filter(({ tool }) => tool !== null)
     .reduce<Operation | null>((a, b) => (a && a.minutes >= b.minutes ? a : b), null)?.tool ?? null;
 
-function kindOf(ops: readonly Operation[]): Task['kind'] {
+function kindOf(ops: readonly Pick<Operation, 'kind'>[]): WorkKind {
   const has = (...kinds: readonly OperationKind[]) => ops.some(({ kind }) => kinds.includes(kind));
   if (has('coat', 'fill', 'mask', 'rub', 'cure')) return 'coat';
   if (has('sand', 'flatten', 'strip')) return 'sand';
   if (has('glue', 'drive', 'laminate', 'place', 'hang')) return 'join';
   return has('sample', 'heed', 'level', 'measure', 'anchor', 'carry') ? 'other' : 'prepare';
 }
+
+/** What pace an operation takes. */
+export const workOf = (op: Pick<Operation, 'kind'>): WorkKind => kindOf([op]);
+/**
+ * What an action is planned to take, as it is ticked off: minutes for all copies, getting ready with the first of its
+ * step, at the usual pace.
+ */
+export function plannedFor(step: Step, action: string, copies: number): { work: WorkKind; minutes: number } {
+  const at = step.operations.findIndex(({ id }) => id === action);
+  const op = nth(step.operations, at);
+  const all = step.operations.reduce((sum, { minutes }) => sum + minutes, 0);
+  return { work: workOf(op), minutes: copies * (op.minutes + (at === 0 ? Math.max(0, step.work - all) : 0)) };
+}
+
+const paced = (op: Operation, pace: Pace): Operation => ({ ...op, minutes: op.minutes * factorOf(pace, workOf(op)) });
 
 /** The least and most that all ask of the air; null where none does. */
 function airOf(ops: readonly Operation[]): Task['air'] {
@@ -167,7 +184,7 @@ function leftOf(step: Step, parts: readonly Part[], holdings: Holdings) {
 }
 
 /** The trip to the yard, where anything is still to be bought. */
-function tripOf({ list }: Planned, { calendar }: Job): readonly Task[] {
+function tripOf({ list }: Planned, { calendar }: Job, pace: Pace): readonly Task[] {
   const isOpen = list.boards.some(({ count }) => count > 0) || list.hardware.some(({ count }) => count > 0);
   return isOpen && calendar.trip > 0
     ? [
@@ -178,7 +195,7 @@ function tripOf({ list }: Planned, { calendar }: Job): readonly Task[] {
           piece: null,
           title: say`The yard`,
           kind: 'errand',
-          minutes: calendar.trip,
+          minutes: Math.max(1, Math.round(calendar.trip * factorOf(pace, 'errand'))),
           errand: true,
         },
       ]
@@ -201,9 +218,8 @@ export const PLAIN_WORK = {
   lies: false,
 } as const satisfies Partial<Task>;
 
-/** Settings of the saw, one after the other; and by part, the last that it goes through. */
-function sawing(setups: readonly Setup[], trip: readonly Task[], rest: number, release: number) {
-  const own = setups.filter(({ tool }) => tool !== null);
+/** Settings of the saw that are left, one after the other; and by part, the last that it goes through. */
+function sawing(own: readonly Setup[], trip: readonly Task[], rest: number, release: number, pace: Pace) {
   const idOf = (setup: Setup) => `saw.${setup.id}`;
   const cutBy = new Map<string, string>();
   own.forEach((setup) => setup.pieces.forEach(({ blank }) => cutBy.set(blank.part.id, idOf(setup))));
@@ -221,7 +237,7 @@ function sawing(setups: readonly Setup[], trip: readonly Task[], rest: number, r
             ? say`Cut ${first(setup.cuts)}`
             : say`Cuts ${Math.min(...setup.cuts)} to ${Math.max(...setup.cuts)}`,
       kind: 'saw',
-      minutes: Math.max(1, Math.round(minutesAt(setup))),
+      minutes: Math.max(1, Math.round(minutesAt(setup) * factorOf(pace, 'saw'))),
       loud: setup.tool !== null && LOUD.has(setup.tool),
       tool: setup.tool,
       release: before ? 0 : release,
@@ -232,9 +248,16 @@ function sawing(setups: readonly Setup[], trip: readonly Task[], rest: number, r
 }
 
 /** The goes of one step of one copy; what is done of it already is left out. */
-function goesOfStep(step: Step, left: readonly Operation[], isBegun: boolean, id: string, after: readonly After[]) {
+function goesOfStep(
+  step: Step,
+  { left: open, isBegun }: Pick<ReturnType<typeof leftOf>, 'left' | 'isBegun'>,
+  id: string,
+  after: readonly After[],
+  pace: Pace,
+) {
   const all = step.operations.reduce((sum, { minutes }) => sum + minutes, 0);
-  const goes = goesOf(left, isBegun ? 0 : Math.max(0, step.work - all));
+  const left = open.map((op) => paced(op, pace));
+  const goes = goesOf(left, isBegun ? 0 : Math.max(0, step.work - all) * factorOf(pace, kindOf(open)));
   const minutes = wholeMinutes(goes);
   return goes.map(({ ops }, at): Task => {
     const isLast = at + 1 === goes.length;
@@ -265,19 +288,21 @@ function goesOfStep(step: Step, left: readonly Operation[], isBegun: boolean, id
  * All that is left to do of a job, as work in goes: the trip, each setting of the saw, each step of each copy. What is
  * ticked off is done; what it left to dry is waited for still.
  */
-export function tasksOf(planned: Planned, job: Job, holdings: Holdings, now: Instant): readonly Task[] {
+export function tasksOf(planned: Planned, job: Job, holdings: Holdings, now: Instant, pace: Pace): readonly Task[] {
   const { calendar, ledger } = job;
   const since = (at: string | null, wait: number): number =>
     at === null ? 0 : Math.max(0, instantOf(calendar.zone, at) + wait - now);
   /** Minutes of a wait that are left, none or less where it is over. */
   const minutesLeft = (at: string, wait: number): number => instantOf(calendar.zone, at) + wait - now;
-  const trip = tripOf(planned, job);
+  const trip = tripOf(planned, job, pace);
   // A day in the room is one from evening to morning too.
   const rest = Math.max(0, calendar.rest * DAY - DAY / 2);
   const bought = ledger.flatMap((entry) => (entry.what === 'bought' ? [entry.at] : []));
-  const isSawn = ledger.some(({ what }) => what === 'cut');
-  const release = isSawn || bought.length === 0 ? 0 : since(bought.at(-1) ?? null, rest);
-  const sawn = sawing(planned.setups, trip, isSawn ? 0 : rest, release);
+  const hasSawn = ledger.some(({ what }) => what === 'cut');
+  const release = hasSawn || bought.length === 0 ? 0 : since(bought.at(-1) ?? null, rest);
+  const sawnSo = { boards: planned.buying.boards, setups: planned.setups };
+  const open = planned.setups.filter((setup) => setup.tool !== null && !isSawn(setup, sawnSo, holdings));
+  const sawn = sawing(open, trip, hasSawn ? 0 : rest, release, pace);
   const steps = planned.pieces.flatMap(({ piece, parts, steps: own }) =>
     Array.from({ length: piece.copies }, (_, copy) => {
       const idOf = (id: string) => copyOf(id, copy);
@@ -304,7 +329,7 @@ export function tasksOf(planned: Planned, job: Job, holdings: Holdings, now: Ins
             return task === undefined ? [] : [{ task, wait: byId.get(id)?.wait ?? 0 }];
           }),
         ];
-        const tasks = goesOfStep(step, left, isBegun, idOf(step.id), after);
+        const tasks = goesOfStep(step, { left, isBegun }, idOf(step.id), after, pace);
         lastGo.set(step.id, last(tasks).id);
         const over = Math.max(0, ...step.after.map((id) => waits.get(id)?.over ?? 0));
         const coated = step.after.flatMap((id) => byId.get(id) ?? []).find((one) => windowOf(one, step) !== null);
@@ -323,7 +348,7 @@ export function tasksOf(planned: Planned, job: Job, holdings: Holdings, now: Ins
                     ? {
                         after: fresh,
                         within: done ? minutesLeft(done.at, within) : within,
-                        extra: Math.ceil(SANDED_FIRST * long),
+                        extra: Math.ceil(SANDED_FIRST * long * factorOf(pace, 'coat')),
                       }
                     : null,
               },

@@ -1,6 +1,8 @@
 import { clockAt, type BenchCalendar, type PlacedTask } from '../calendar';
 import { dateOf, dayOf, dayWords, note, set, type Finding, type Job } from '../job';
-import { listOf, plain, say, strong, type Phrase } from '../words';
+import type { Pace } from '../record';
+import { counted, listOf, plain, say, strong, type Phrase } from '../words';
+import type { Facts } from './facts';
 
 const daysBetween = (from: string, to: string): number => dayOf(to) - dayOf(from);
 const days = (count: number): string => (count === 1 ? '1 day' : `${count} days`);
@@ -160,9 +162,26 @@ function airNotes({ zone, free, ready }: BenchCalendar, { calendar }: Job): read
 }
 const COAT_COLD = 55;
 
+/** The days between which it is likely to be ready, and what that is told from. */
+function rangeNotes({ between, ready }: BenchCalendar, { timings, jobs }: Pick<Pace, 'timings' | 'jobs'>) {
+  if (between === null || ready === null) return [];
+  const from =
+    timings === 0
+      ? say`No time was recorded yet, so the range is wide: a clock at the bench narrows it.`
+      : say`From ${strong(counted(timings, 'timing'))} in ${counted(jobs, 'job')}.`;
+  return [
+    note(null, 'range', timings === 0 ? 'care' : 'good', 'days', {
+      title: say`${dayWords(between.from)} to ${dayWords(between.to)}`,
+      because: say`Most likely ${strong(dayWords(ready))}; of ten such jobs eight are ready between these days. ${from}`,
+      numbers: { timings, days: daysBetween(between.from, between.to) },
+    }),
+  ];
+}
+
 /** What the days say. */
-export const dayNotes = (calendar: BenchCalendar, job: Job): readonly Finding[] => [
+export const dayNotes = ({ calendar, job, pace }: Pick<Facts, 'calendar' | 'job' | 'pace'>): readonly Finding[] => [
   ...readyNotes(calendar, job),
+  ...rangeNotes(calendar, pace),
   ...chainNotes(calendar),
   ...careNotes(calendar, job),
   ...airNotes(calendar, job),

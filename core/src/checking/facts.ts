@@ -1,5 +1,6 @@
 import type { BenchCalendar } from '../calendar';
 import type { Boards, BuyingList } from '../buying';
+import type { JobRecord, Pace, Range } from '../record';
 import type { FinishTold } from '../finishing';
 import type { Job, Piece } from '../job';
 import type { Fastening } from '../joinery';
@@ -25,6 +26,11 @@ export type Facts = {
   readonly list: BuyingList;
   readonly offcuts: readonly OffcutUse[];
   readonly calendar: BenchCalendar;
+  readonly pace: Pace;
+  /** Minutes that are left, with the range they lie in. */
+  readonly hours: Range;
+  /** What other jobs of this builder say. */
+  readonly records: readonly JobRecord[];
 };
 
 /** Whether everything asked for is on the list: else its totals are of a part only, and say so wherever they stand. */

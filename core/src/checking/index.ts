@@ -7,6 +7,7 @@ import { finishNotes, leftoverNotes } from './finish';
 import { jointNotes } from './joints';
 import { moneyNotes } from './money';
 import { partNotes } from './parts';
+import { recordNotes } from './record';
 import { shopNotes } from './shop';
 import { sizeNotes } from './size';
 import { skewNotes } from './skew';
@@ -44,5 +45,6 @@ export const findingsOf = (facts: Facts): readonly Finding[] =>
     ...cutNotes(facts),
     ...leftoverNotes(facts, facts.job),
     ...builtNotes(facts),
-    ...dayNotes(facts.calendar, facts.job),
+    ...dayNotes(facts),
+    ...recordNotes(facts),
   ]);

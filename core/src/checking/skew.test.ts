@@ -22,6 +22,7 @@ const measured = (job: Job, sizes: Readonly<Record<string, number>>): Job =>
       side: 'length' as Side,
       size: planned + inches(off),
       simulated: false,
+      planned: null,
     })),
   );
 

@@ -4,6 +4,7 @@ import { CutProblemSchema, type Chosen, type Solved } from '../cutting';
 import { readJob, readShop, readYard } from '../formats';
 import { isDay, readRack, type Job, type Rack, type ReadResult, type Shop } from '../job';
 import { LONGEST } from '../length';
+import { readMemory, type JobRecord, type Memory } from '../record';
 import type { DayPrice, Yard } from '../stock';
 import { BYTES, FILE, NOTHING, type Route } from './route';
 
@@ -103,6 +104,7 @@ const listed = <T, const Path extends string>(path: Path, reader: (input: unknow
 const yards = listed<Yard, '/yards'>('/yards', readYard);
 const shops = listed<Shop, '/shops'>('/shops', readShop);
 const racks = listed<Rack, '/racks'>('/racks', readRack);
+const memories = listed<Memory, '/memories'>('/memories', readMemory);
 
 /** So many jobs are listed at once unless told. */
 export const JOBS_PAGE = 60;
@@ -178,6 +180,15 @@ export const ROUTES = {
   racks: racks.all,
   rack: racks.one,
   saveRack: racks.save,
+  memories: memories.all,
+  memory: memories.one,
+  saveMemory: memories.save,
+
+  records: {
+    method: 'GET',
+    path: '/records',
+    answer: v.array(v.custom<JobRecord>((row) => typeof (row as JobRecord).minutes === 'number')),
+  },
 
   prices: {
     method: 'GET',

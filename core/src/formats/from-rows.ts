@@ -54,7 +54,17 @@ function readings({ id: piece, asBuilt, diagonals, simulated }: Rows['pieces'][n
         const read = said[side];
         return read === undefined
           ? []
-          : [{ what: 'measured' as const, piece, tag, side, size: read, simulated: made('asBuilt', tag, side) }];
+          : [
+              {
+                what: 'measured' as const,
+                piece,
+                tag,
+                side,
+                size: read,
+                simulated: made('asBuilt', tag, side),
+                planned: null,
+              },
+            ];
       }),
       ...(said.cut === true ? [{ what: 'fitted' as const, piece, tag }] : []),
     ]),

@@ -14,3 +14,4 @@ export * from './template';
 export * from './svg';
 export * from './layout';
 export * from './cuts-csv';
+export * from './log-files';

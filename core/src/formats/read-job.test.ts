@@ -24,7 +24,7 @@ test.each([
   ['not JSON', '{"format":', 'damaged'],
   ['another kind', '{"format":"sill-plan/cut-problem@1"}', 'not a job file'],
   ['a list', '[]', 'not a job file'],
-  ['a newer version', JSON.stringify({ ...demoJob(), format: 'sill-plan/job@10' }), 'newer version'],
+  ['a newer version', JSON.stringify({ ...demoJob(), format: 'sill-plan/job@11' }), 'newer version'],
 ])('%s gets a message', (_, text, message) => {
   const read = readJobText(text);
   expect(read.ok).toBe(false);
@@ -334,7 +334,7 @@ describe('files as older programs wrote them', () => {
 
   test('there is one of every version, and a step to the newest', () => {
     const versions = new Set(files.map((name) => Number(written(name).format.split('@')[1])));
-    expect([...versions].sort()).toEqual(Array.from({ length: NEWEST }, (_, at) => at + 1));
+    expect([...versions].sort((a, b) => a - b)).toEqual(Array.from({ length: NEWEST }, (_, at) => at + 1));
     expect(JOB_FORMAT).toBe(`sill-plan/job@${NEWEST}`);
   });
 

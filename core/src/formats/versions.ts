@@ -245,6 +245,12 @@ function calendarTo9(input: unknown): Loose {
   return { ...USUAL_CALENDAR, week: [saturday, ...evenings].map((row) => ({ id: `day-${row.day}`, ...row })) };
 }
 
+/** What the plan had for a part that was measured was not kept, up to version 9. */
+function entryTo10(input: unknown): unknown {
+  const entry = record(input);
+  return entry.what === 'measured' ? { planned: null, ...entry } : input;
+}
+
 /** From each version since what happened stands in a ledger to the next. */
 const LATER: readonly ((job: Loose) => Loose)[] = [
   (job) => ({ ...job, pieces: Array.isArray(job.pieces) ? job.pieces.map(pieceTo6) : job.pieces }),
@@ -264,6 +270,7 @@ const LATER: readonly ((job: Loose) => Loose)[] = [
     shop: shopTo8(job.shop),
   }),
   (job) => ({ ...job, calendar: calendarTo9(job.shop) }),
+  (job) => ({ ...job, ...(Array.isArray(job.ledger) ? { ledger: job.ledger.map(entryTo10) } : {}) }),
 ];
 
 /** The last version that these steps lead to; from there on what happened is read from marks. */

@@ -44,3 +44,12 @@ export type Fixed<T> = T extends readonly (infer Item)[]
   : T extends object
     ? { readonly [Key in keyof T]: Fixed<T[Key]> }
     : T;
+
+/** How an entry of the ledger is signed. */
+export const signed = {
+  id,
+  /** Local time, to the minute; null for what happened before it was kept. */
+  at: v.nullable(
+    v.pipe(v.string('must be text'), v.regex(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/, 'must be like 2026-11-28T14:05')),
+  ),
+};

@@ -2,7 +2,18 @@ import type { Phrase } from '../words';
 import type { Change } from './change';
 
 /** The stages of the work, in the order people do it. A finding belongs to one. */
-export const STAGE_NAMES = ['brief', 'shape', 'parts', 'stock', 'cuts', 'joints', 'build', 'finish', 'days'] as const;
+export const STAGE_NAMES = [
+  'brief',
+  'shape',
+  'parts',
+  'stock',
+  'cuts',
+  'joints',
+  'build',
+  'finish',
+  'days',
+  'log',
+] as const;
 export type StageName = (typeof STAGE_NAMES)[number];
 
 /** What the interface can do about a finding with one click, and undo. */
@@ -96,6 +107,12 @@ export const FINDINGS = {
   'late-coat': 'a coat that is sanded first, as the one below has hardened by then',
   hands: 'days on which someone must help to lift',
   'lost-wish': 'work that can not be done on the day it was moved to',
+  range: 'the days between which it is likely to be ready, and from how many records that is told',
+  'spoil-habit': 'more or fewer boards are spoiled here than is counted on',
+  'price-habit': 'what is paid against the list',
+  'cover-habit': 'what is used out of cans against what is planned',
+  lesson: 'what went wrong in another job, or was to be done otherwise, where it applies',
+  pace: 'the hours so far against the usual, and what is left',
   'cold-days': 'days on which the shop is too cold for glue and coats',
 } as const;
 export type FindingKind = keyof typeof FINDINGS;

@@ -4,6 +4,7 @@
  */
 export * from './tools';
 export * from './roles';
+export { LONGEST_GO, MISHAPS, WORK_KINDS, type Mishap, type WorkKind } from './log';
 export * from './ledger';
 export * from './calendar';
 export * from './dates';

@@ -1,6 +1,7 @@
 import * as v from 'valibot';
 import { HARDWARE_KINDS, POURED, type HardwareKind } from '../stock';
-import { cents, id, length, material, name, size, tag, text, unique, whole, type Fixed } from './fields';
+import { cents, id, length, material, name, signed, size, tag, text, unique, whole, type Fixed } from './fields';
+import { LOG_ENTRIES } from './log';
 
 /** Sides of a part. */
 export const SIDES = ['length', 'width', 'thickness'] as const;
@@ -79,13 +80,6 @@ export type Can = Fixed<v.InferOutput<typeof CanSchema>>;
 const body = v.pipe(text(200), v.nonEmpty('must name a board'));
 const price = v.pipe(cents, v.minValue(1, 'must be at least 1 cent: what costs nothing is on hand, not bought'));
 const yard = v.object({ id, name, tax: v.pipe(v.number('must be a number'), v.minValue(0), v.maxValue(50)) });
-const common = {
-  id,
-  /** Local time, to the minute; null for what happened before it was kept. */
-  at: v.nullable(
-    v.pipe(v.string('must be text'), v.regex(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/, 'must be like 2026-11-28T14:05')),
-  ),
-};
 const wood = { material, length: size, width: size };
 /** A size that was read off something, and whether a simulated tape made it up. */
 const reading = { size, simulated: v.boolean('must be true or false') };
@@ -94,12 +88,12 @@ const EntrySchema = v.variant(
   'what',
   [
     /** There already: offcuts, salvage, boards bought before. */
-    v.object({ ...common, what: v.literal('found'), hand: OnHandSchema }),
+    v.object({ ...signed, what: v.literal('found'), hand: OnHandSchema }),
     /** A picture of a row on hand. */
-    v.object({ ...common, what: v.literal('photographed'), of: id, photo: id }),
+    v.object({ ...signed, what: v.literal('photographed'), of: id, photo: id }),
     /** One board or sheet, at the price it had. `parts` are those it was to give, where it was bought for some. */
     v.object({
-      ...common,
+      ...signed,
       what: v.literal('bought'),
       offer: text(120),
       ...wood,
@@ -110,7 +104,7 @@ const EntrySchema = v.variant(
     }),
     /** A box, bottle or pack of so many. */
     v.object({
-      ...common,
+      ...signed,
       what: v.literal('box'),
       offer: text(120),
       kind: v.picklist(
@@ -123,23 +117,23 @@ const EntrySchema = v.variant(
       yard,
     }),
     /** Looked at and put back. */
-    v.object({ ...common, what: v.literal('rejected'), offer: text(120) }),
+    v.object({ ...signed, what: v.literal('rejected'), offer: text(120) }),
     /** Taken back to the yard, for the price paid. */
-    v.object({ ...common, what: v.literal('returned'), of: body }),
+    v.object({ ...signed, what: v.literal('returned'), of: body }),
     /** Stretches of a board that are no good; those told last hold. */
     v.object({
-      ...common,
+      ...signed,
       what: v.literal('marked'),
       of: body,
       bad: v.pipe(v.array(v.object({ from: length, to: length })), v.maxLength(20, 'must be at most 20 stretches')),
       note: text(200),
     }),
     /** What a board really measures, before it is cut. */
-    v.object({ ...common, what: v.literal('sized'), of: body, length: size, width: size }),
+    v.object({ ...signed, what: v.literal('sized'), of: body, length: size, width: size }),
     /** Cut as laid out: at one setting of the saw, by its id, or wholly (null). What it really measured and was. */
     v.pipe(
       v.object({
-        ...common,
+        ...signed,
         what: v.literal('cut'),
         of: body,
         ...wood,
@@ -152,31 +146,33 @@ const EntrySchema = v.variant(
       ),
     ),
     /** No good any more: a board, a piece or an offcut. What was to come from it is made anew. */
-    v.object({ ...common, what: v.literal('spoiled'), of: body }),
+    v.object({ ...signed, what: v.literal('spoiled'), of: body }),
     /** Given away or thrown away. */
-    v.object({ ...common, what: v.literal('gone'), of: body }),
+    v.object({ ...signed, what: v.literal('gone'), of: body }),
     /** Put on the rack as the row of that id, for any job. */
-    v.object({ ...common, what: v.literal('racked'), of: body, row: id }),
+    v.object({ ...signed, what: v.literal('racked'), of: body, row: id }),
     /** Taken from the rack: on hand for this job since. */
-    v.object({ ...common, what: v.literal('fetched'), hand: OnHandSchema }),
+    v.object({ ...signed, what: v.literal('fetched'), hand: OnHandSchema }),
     /** What was left in a can, put on the rack. */
-    v.object({ ...common, what: v.literal('can racked'), can: CanSchema }),
+    v.object({ ...signed, what: v.literal('can racked'), can: CanSchema }),
     /** A can from the rack, or there already: used before one is bought. */
-    v.object({ ...common, what: v.literal('can fetched'), can: CanSchema }),
+    v.object({ ...signed, what: v.literal('can fetched'), can: CanSchema }),
     /** One side of a part as built; the plan follows it, and what is cut already stays. Those told last hold. */
     v.object({
-      ...common,
+      ...signed,
       what: v.literal('measured'),
       piece: id,
       tag,
       side: v.picklist(SIDES, `must be one of ${SIDES.join(', ')}`),
       ...reading,
+      /** What the plan had then; null where nobody knows. */
+      planned: v.nullable(size),
     }),
     /** A part that is cut to fit is cut: it stays as it is. */
-    v.object({ ...common, what: v.literal('fitted'), piece: id, tag }),
+    v.object({ ...signed, what: v.literal('fitted'), piece: id, tag }),
     /** The first or second diagonal as read at a step. */
     v.object({
-      ...common,
+      ...signed,
       what: v.literal('diagonal'),
       piece: id,
       step: text(120),
@@ -184,9 +180,10 @@ const EntrySchema = v.variant(
       ...reading,
     }),
     /** A step of the work order, by its id; `as` tells whether it is still the same work, null in old jobs. */
-    v.object({ ...common, what: v.literal('done'), of: text(120), as: v.nullable(text(20)) }),
+    v.object({ ...signed, what: v.literal('done'), of: text(120), as: v.nullable(text(20)) }),
+    ...LOG_ENTRIES,
     /** An entry was wrong: it counts as never made. */
-    v.object({ ...common, what: v.literal('corrected'), of: id }),
+    v.object({ ...signed, what: v.literal('corrected'), of: id }),
   ],
   'must be an entry that this program knows',
 );

@@ -151,6 +151,15 @@ function takeBack({ bodies, boxes }: Books, { of }: EntryOf<'returned'>): Misent
   return null;
 }
 
+/** What a purchase really cost. */
+function reprice({ bodies, boxes }: Books, { of, price }: EntryOf<'paid'>): Misentry['why'] | null {
+  const [box, body] = [boxes.get(of), bodies.get(of)];
+  if (box) boxes.set(of, { ...box, price });
+  else if (body?.bought) bodies.set(of, { ...body, bought: { ...body.bought, price } });
+  else return 'never bought';
+  return null;
+}
+
 /** Wood that is on hand: so many bodies. */
 function lay({ bodies, hands }: Books, hand: OnHand): Misentry['why'] | null {
   if (hands.has(hand.id)) return 'told before';
@@ -217,11 +226,10 @@ function take(books: Books, entry: Entry): Misentry['why'] | null {
     case 'done':
       done.set(entry.of, entry);
       return null;
-    // Of parts and steps, not of boards: `readings` reads them.
-    case 'measured':
-    case 'fitted':
-    case 'diagonal':
-    case 'corrected':
+    case 'paid':
+      return reprice(books, entry);
+    // Of parts, steps and the work, not of boards: `readings` and the record read them.
+    default:
       return null;
   }
 }

@@ -96,7 +96,7 @@ test('a photo is put to the row, a true size to the board, while it is whole', (
 
 test('of what was read of a part the last holds; what is taken back was never read', () => {
   const read = (id: string, size: number, side: Side = 'length'): Entry => ({
-    ...{ id, at, what: 'measured', piece: 't', tag: 'A1', side, size: inches(size), simulated: false },
+    ...{ id, at, what: 'measured', piece: 't', tag: 'A1', side, size: inches(size), simulated: false, planned: null },
   });
   const diagonal = (id: string, which: 0 | 1): Entry => ({
     ...{ id, at, what: 'diagonal', piece: 't', step: 't.s1', which, size: inches(40), simulated: true },

@@ -42,6 +42,16 @@ const TOLD: Readonly<Record<Entry['what'], string>> = {
   fitted: 'A part cut to fit',
   diagonal: 'A diagonal',
   done: 'A step done',
+  'set out': 'The plan at the outset',
+  clock: 'The clock',
+  timed: 'Time at work',
+  paid: 'A price paid',
+  receipt: 'A receipt',
+  mishap: 'Something that went wrong',
+  note: 'A note',
+  moisture: 'Moisture',
+  used: 'What was used',
+  closed: 'The end of the job',
   corrected: 'A correction',
 };
 /** A fault in a sentence: which entry counts for nothing, and why. */

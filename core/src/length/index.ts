@@ -6,3 +6,4 @@ export { didYouMean, readAmount } from './amount';
 export * from './length';
 export * from './parse';
 export * from './print';
+export { otherCurrency } from './currency';

@@ -75,6 +75,7 @@ test('the plan says what was measured, what changed and why, and buys for the si
       {
         ...({ id: 'm', at: null, what: 'measured', piece: 't', tag: 'TOP', side: 'width' } as const),
         simulated: false,
+        planned: null,
       },
     ].map((entry) => ({ ...entry, size: table.size.width + inches(1 / 4) })),
     { id: 'f', at: null, what: 'fitted', piece: 't', tag: 'B2' },

@@ -7,3 +7,4 @@ export * from './lumber';
 export * from './species';
 export * from './hardware';
 export * from './yard';
+export * from './tax';

@@ -5,6 +5,7 @@ import { SOLD_WITHIN, NINE, LAID_WITHIN } from '../finishing';
 import type { Fastening } from '../joinery';
 import { toInches } from '../length';
 import type { Part } from '../piece';
+import { CUT_USUAL, type JobRecord } from '../record';
 import { seeded } from '../cutting';
 import type { Setup } from '../sawing';
 import { isSheet } from '../stock';
@@ -304,7 +305,12 @@ const USUAL = 6;
 type CutRecord = { readonly count: number; readonly factor: number };
 
 /** The record of a shop: lengths as measured against those of the plan, drawn towards the usual where they are few. */
-function recordOf(parts: readonly Part[], how: ReadonlyMap<string, HowCut>, read: Readings['asBuilt']): CutRecord {
+function cutRecord(
+  parts: readonly Part[],
+  how: ReadonlyMap<string, HowCut>,
+  read: Readings['asBuilt'],
+  others: CutsRecorded,
+): CutRecord {
   const off = parts.flatMap((part) => {
     const length = part.fit === null ? read[part.tag]?.length : undefined;
     const cut = how.get(part.id);
@@ -312,9 +318,13 @@ function recordOf(parts: readonly Part[], how: ReadonlyMap<string, HowCut>, read
     const { each, set } = WITHIN[cut.usual];
     return [(toInches(length - part.length) / (Math.hypot(each, set) / NINE)) ** 2];
   });
-  const sum = off.reduce((all, one) => all + one, 0);
-  return { count: off.length, factor: Math.sqrt((USUAL + sum) / (USUAL + off.length)) };
+  const sum = off.reduce((all, one) => all + one, 0) + others.squares / CUT_USUAL ** 2;
+  const count = off.length + others.count;
+  return { count, factor: Math.sqrt((USUAL + sum) / (USUAL + count)) };
 }
+
+type CutsRecorded = JobRecord['cuts'];
+const NO_CUTS: CutsRecorded = { count: 0, squares: 0 };
 
 type Cutting = { readonly how: ReadonlyMap<string, HowCut>; readonly factor: number };
 
@@ -325,16 +335,19 @@ export type Forecast = { readonly expected: readonly Expected[]; readonly record
  * What to expect of a piece once it is built: how far it rocks, how far it is out of square, how far its top is
  * twisted and its joints stand open, by 500 builds with the errors of how each part is cut. Boards are taken to be
  * straight.
+ *
+ * @param others lengths that were measured in other jobs.
  */
 export function forecastOf(
   parts: readonly Part[],
   made: readonly Fastening[],
   setups: readonly Setup[],
   read: Readings['asBuilt'],
+  others: CutsRecorded = NO_CUTS,
 ): Forecast {
   const misfit = misfitOf(parts, made);
   const how = howCut(parts, setups, read);
-  const record = recordOf(parts, how, read);
+  const record = cutRecord(parts, how, read, others);
   const cutting = { how, factor: record.factor };
   const spreads = spreadsOf(misfit, cutting, asPlanned);
   const all = builds(spreads);

@@ -33,7 +33,7 @@ type Server = ReturnType<typeof open>;
 const made = mkdtempSync(join(tmpdir(), 'sill-access-'));
 beforeAll(async () => {
   const first = await openDatabase(join(made, 'access.db'));
-  await seed(first, true);
+  await seed(first, 'one');
   await setPassphrase(first, PASSPHRASE, CHEAP);
   await settle(first);
   await first.destroy();

@@ -53,7 +53,8 @@ function useKeys() {
         event.preventDefault();
         dispatch(redone());
       } else if (!control && !event.altKey && !typing) {
-        const stage = STAGES[Number(event.key) - 1];
+        // The tenth is on 0.
+        const stage = /^\d$/.test(event.key) ? STAGES[(Number(event.key) + 9) % 10] : undefined;
         if (stage) go(stage.name);
       }
     };

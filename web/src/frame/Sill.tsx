@@ -119,7 +119,7 @@ export function Sill() {
   const dispatch = useApp();
   const navigate = useNavigate();
   const stage = useStage();
-  const { go, packet } = useGo();
+  const { go, buildRecord } = useGo();
   const [open, setOpen] = useState<{ anchor: HTMLElement; name: string } | null>(null);
 
   const at = STAGES.findIndex((item) => item.name === stage);
@@ -128,7 +128,7 @@ export function Sill() {
     settleStage(stage);
     const next = STAGES[at + 1];
     if (next) go(next.name);
-    else void navigate(packet);
+    else void navigate(buildRecord);
   };
   const shown = plan && job.pieces.length > 0 && plan.pieces.length > 0 ? tallies(plan, job) : [];
   const explained = shown.find((tally) => tally.name === open?.name);

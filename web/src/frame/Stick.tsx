@@ -30,7 +30,7 @@ export function Stick() {
           const told = `${label}${settled ? ', settled' : ''}${open.length > 0 ? `, ${open.length} open ${open.length === 1 ? 'note' : 'notes'}` : ''}`;
           return (
             <li key={name} data-settled={settled} data-here={name === here}>
-              <NavLink to={to(name)} aria-label={told} title={`${label} (key ${at + 1})`}>
+              <NavLink to={to(name)} aria-label={told} title={`${label} (key ${(at + 1) % 10})`}>
                 <span className="notch" aria-hidden />
                 <span className="stage">{label}</span>
                 {open.length > 0 && (

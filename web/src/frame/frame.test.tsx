@@ -25,6 +25,7 @@ describe('the stick', () => {
       'Build',
       'Finish',
       'Days',
+      'Log',
     ]);
     expect(links[3]!.getAttribute('href')).toBe('/jobs/demo/stock?piece=bench');
     expect(links[1]!.closest('li')!.dataset['here']).toBe('true');

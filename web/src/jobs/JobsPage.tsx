@@ -3,9 +3,12 @@ import { mdiContentCopy, mdiDeleteOutline } from '@mdi/js';
 import { format, parseISO } from 'date-fns';
 import { useState } from 'react';
 import { Link } from 'react-router';
+import { dayWords, savedBy, type JobRecord } from '@sill/core';
 import type { JobSummary } from '@sill/core/contract';
 import { Devices } from '../access/Devices';
-import { useJobsInfiniteQuery } from '../state/server';
+import { useJobsInfiniteQuery, useRecordsQuery } from '../state/server';
+import { spanWords } from '../words/days';
+import { dollars } from '../words/money';
 import { Icon } from '../ui/Icon';
 import { Backups } from './Backups';
 import { TakeAlong } from './TakeAlong';
@@ -30,6 +33,9 @@ export function JobsPage() {
           New job
         </Button>
         <Button onClick={readFile}>Read a job file</Button>
+        <Button component={Link} to="/record">
+          Your record
+        </Button>
       </div>
       {problem && (
         <p className="problem" role="alert">
@@ -78,7 +84,18 @@ type RowsProps = {
   readonly onRemove: (job: JobSummary) => void;
 };
 
+/** How a job stands that is begun: since when, or what it came to; null where nothing is recorded. */
+function standing(record: JobRecord | undefined): string | null {
+  if (!record || record.from === null) return null;
+  const { closed, from, minutes } = record;
+  const saved = savedBy(record);
+  return closed
+    ? `finished ${dayWords(closed.ready ?? from)}${saved !== null && saved > 0 ? `, ${dollars(saved)} saved` : ''}`
+    : `under way since ${dayWords(from)}, ${spanWords(Math.round(minutes))}`;
+}
+
 function JobRows({ jobs, onCopy, onRemove }: RowsProps) {
+  const { data: records = [] } = useRecordsQuery({});
   return (
     <ul className="jobs">
       {jobs.map((job) => (
@@ -87,7 +104,9 @@ function JobRows({ jobs, onCopy, onRemove }: RowsProps) {
             <strong>{job.name}</strong>
             <span>{job.pieces.length === 0 ? 'nothing in it yet' : job.pieces.join(', ')}</span>
           </Link>
-          <span className="soft">{format(parseISO(job.savedAt), 'd MMM yyyy HH:mm')}</span>
+          <span className="soft">
+            {standing(records.find(({ id }) => id === job.id)) ?? format(parseISO(job.savedAt), 'd MMM yyyy HH:mm')}
+          </span>
           <IconButton aria-label={`Copy ${job.name}`} onClick={() => onCopy(job)}>
             <Icon path={mdiContentCopy} small />
           </IconButton>

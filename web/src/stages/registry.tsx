@@ -6,6 +6,7 @@ import { CutsStage } from './cuts/CutsStage';
 import { DaysStage } from './days/DaysStage';
 import { FinishStage } from './finish/FinishStage';
 import { JointsStage } from './joints/JointsStage';
+import { LogStage } from './log/LogStage';
 import { PartsStage } from './parts/PartsStage';
 import { ShapeStage } from './shape/ShapeStage';
 import { StockStage } from './stock/StockStage';
@@ -26,7 +27,8 @@ const OF: Readonly<Record<StageName, Stage>> = {
   joints: { label: 'Joints', next: 'Settle the joints', Screen: JointsStage },
   build: { label: 'Build', next: 'Settle the build', Screen: BuildStage },
   finish: { label: 'Finish', next: 'Settle the finish', Screen: FinishStage },
-  days: { label: 'Days', next: 'Print the packet', Screen: DaysStage },
+  days: { label: 'Days', next: 'Settle the days', Screen: DaysStage },
+  log: { label: 'Log', next: 'Print the build record', Screen: LogStage },
 };
 
 /** The stages in the order people work: the stick, the keys from 1, the addresses and the sill's button follow it. */

@@ -1,3 +1,4 @@
+import type { JobRecord } from '@sill/core';
 import type { Ask } from '../platform/ask';
 import type * as explorer from '../platform/workers/explorer';
 import type * as days from '../platform/workers/days';
@@ -13,6 +14,10 @@ export type Edges = {
   readonly explorer: typeof explorer;
   /** Lays work out in the time there is. */
   readonly days: typeof days;
+  /** Every plan from now on rests on what other jobs say; and what was said last, kept in this browser. */
+  readonly learnFrom: (others: readonly JobRecord[]) => void;
+  readonly recordsKept: () => readonly JobRecord[];
+  readonly keepRecords: (records: readonly JobRecord[]) => void;
   /** The day it is, the minute, and the zone of this device's clock. */
   readonly today: () => string;
   readonly now: () => string;

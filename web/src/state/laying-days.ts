@@ -1,4 +1,15 @@
-import { counted, dayOf, dayWords, holdingsOf, nowOf, tasksOf, type Job, type Plan } from '@sill/core';
+import {
+  counted,
+  dayOf,
+  dayWords,
+  holdingsOf,
+  nowOf,
+  paces,
+  tasksOf,
+  type Job,
+  type Pace,
+  type Plan,
+} from '@sill/core';
 import type { DaysAsked } from '../platform/workers/days.worker';
 import { Stopped } from '../platform/workers/asking';
 import { laidOutDays, planned } from './planning';
@@ -12,7 +23,10 @@ const STANDS_MS = 400;
 export function daysAsked(plan: Plan, job: Job, time: string): DaysAsked {
   const now = nowOf(job.calendar, time);
   const { calendar, shop } = job;
-  return { tasks: tasksOf(plan, job, holdingsOf(job), now), job: { calendar, shop }, now };
+  const holdings = holdingsOf(job);
+  const at = (pace: Pace) => tasksOf(plan, job, holdings, now, pace);
+  const { slow, fast } = paces(plan.pace, plan.hours);
+  return { tasks: at(plan.pace), slow: at(slow), fast: at(fast), job: { calendar, shop }, now };
 }
 
 /** What became of the day it is ready; null where nothing did. */

@@ -14,6 +14,8 @@ import type { Edges } from './edges';
 /** The rack that all jobs share, and the shop that new ones start with. */
 export const RACK = 'rack';
 export const EMPTY_RACK: Rack = { pieces: [], cans: [] };
+/** What is forgotten of all records. */
+export const MEMORY = 'memory';
 export const USUAL_SHOP = 'usual';
 
 /** Why the server did not do it: `status` null where it could not be reached. */
@@ -33,7 +35,7 @@ const asked: BaseQueryFn<Question, unknown, Trouble> = async ({ name, sent }, { 
   }
 };
 
-const TAGS = ['jobs', 'yards', 'shops', 'racks', 'devices'] as const;
+const TAGS = ['jobs', 'yards', 'shops', 'racks', 'memories', 'devices'] as const;
 type Tag = (typeof TAGS)[number];
 
 /** What the server keeps, asked for once, kept while it is looked at, and asked anew when it was changed here. */
@@ -79,6 +81,9 @@ export const server = createApi({
       saveShop: send('saveShop', 'shops'),
       racks: get('racks', 'racks'),
       saveRack: send('saveRack', 'racks'),
+      records: get('records', 'jobs'),
+      memories: get('memories', 'memories'),
+      saveMemory: send('saveMemory', 'memories'),
       prices: get('prices'),
       priceHistory: get('priceHistory'),
       rackBoards: get('rackBoards'),
@@ -110,6 +115,9 @@ export const {
   useSaveShopMutation,
   useRacksQuery,
   useSaveRackMutation,
+  useRecordsQuery,
+  useMemoriesQuery,
+  useSaveMemoryMutation,
   useLazyPricesQuery,
   usePriceHistoryQuery,
   useRackBoardsQuery,

@@ -2,6 +2,7 @@ import { configureStore, createListenerMiddleware } from '@reduxjs/toolkit';
 import { border } from './border';
 import type { Edges } from './edges';
 import { listenForDays } from './laying-days';
+import { listenForRecords } from './learning';
 import { listenForRack } from './racking';
 import { listenForPlans } from './replanning';
 import { root, type AppDispatch, type Listen, type RootState } from './root';
@@ -14,6 +15,8 @@ export function makeStore(edges: Edges) {
   const listeners = createListenerMiddleware<RootState, AppDispatch, Edges>({ extra: edges });
   const listen = listeners.startListening as Listen;
   listenForSaves(listen);
+  // What plans rest on is there before the first is made.
+  listenForRecords(listen);
   listenForPlans(listen);
   listenForDays(listen);
   listenForRack(listen);

@@ -7,11 +7,18 @@ export function useGo(): {
   readonly to: (stage: StageName) => string;
   readonly go: (stage: StageName) => void;
   readonly packet: string;
+  /** The build record, on paper. */
+  readonly buildRecord: string;
 } {
   const { id } = useParams();
   const [search] = useSearchParams();
   const navigate = useNavigate();
   const query = search.toString();
   const to = useCallback((stage: StageName) => `/jobs/${id}/${stage}${query ? `?${query}` : ''}`, [id, query]);
-  return { to, go: useCallback((stage) => void navigate(to(stage)), [navigate, to]), packet: `/jobs/${id}/packet` };
+  return {
+    to,
+    go: useCallback((stage) => void navigate(to(stage)), [navigate, to]),
+    packet: `/jobs/${id}/packet`,
+    buildRecord: `/jobs/${id}/build-record`,
+  };
 }

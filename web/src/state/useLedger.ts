@@ -7,13 +7,16 @@ import {
   misentryOf,
   misentryWords,
   readingsOf,
+  reckoned,
   type Change,
   type Doing,
   type Entry,
   type Holdings,
+  type Job,
+  type Plan,
   type Readings,
 } from '@sill/core';
-import { useApp, useChange, useJob } from './hooks';
+import { useApp, useChange, useJob, usePlan } from './hooks';
 import { newId } from './newId';
 import { said } from './view';
 
@@ -29,15 +32,28 @@ export function useHoldings(): Holdings {
 /** What was measured of a piece. */
 export const useReadings = (piece: string): Readings => readingsOf(useJob(), piece);
 
+/** The first of these that is told says what the job was to come to. */
+const BEGINS: ReadonlySet<Entry['what']> = new Set(['bought', 'box', 'cut', 'done', 'clock', 'timed']);
+
+/** What the job was to come to, where these entries are the first of its work. */
+function settingOut({ ledger }: Job, plan: Plan | null, entries: readonly Entry[]): readonly Entry[] {
+  const begins = plan !== null && entries.some(({ what }) => BEGINS.has(what));
+  return begins && ledger.every(({ what }) => what !== 'set out' && !BEGINS.has(what))
+    ? [{ id: STAMP.id(), at: STAMP.at, what: 'set out', ...reckoned(plan) }]
+    : [];
+}
+
 /** Tells what happened: written where it can be so, else said why not, and nothing is changed. */
 export function useTell(): (entries: readonly Entry[], more?: readonly Change[]) => void {
   const job = useJob();
+  const plan = usePlan();
   const change = useChange();
   const dispatch = useApp();
   return (entries, more = []) => {
     const wrong = misentryOf(job, entries);
     if (wrong) dispatch(said({ text: misentryWords(wrong), bad: true }));
-    else if (entries.length + more.length > 0) change([...entries.map(entered), ...more]);
+    else if (entries.length + more.length > 0)
+      change([...[...settingOut(job, plan, entries), ...entries].map(entered), ...more]);
   };
 }
 

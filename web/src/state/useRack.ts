@@ -7,6 +7,7 @@ export function useRack(): {
   readonly cans: readonly Can[] | null;
   readonly put: (pieces: readonly OnHand[]) => Promise<void>;
   readonly putCans: (cans: readonly Can[]) => Promise<void>;
+  readonly putAll: (all: Rack) => Promise<void>;
 } {
   const { data } = useRacksQuery({});
   const [save] = useSaveRackMutation();
@@ -20,5 +21,6 @@ export function useRack(): {
     cans: data ? cans : null,
     put: (next) => put({ pieces: next, cans }),
     putCans: (next) => put({ pieces, cans: next }),
+    putAll: put,
   };
 }

@@ -25,6 +25,8 @@ type Props = {
   readonly action: ReactNode;
   readonly picture: ReactNode;
   readonly caution: ReactNode;
+  /** Beside the way out: the clock, and what may be written down. */
+  readonly tools?: ReactNode;
   readonly first: boolean;
   readonly last: boolean;
   readonly onNext: () => void;
@@ -34,7 +36,7 @@ type Props = {
 
 /** At the bench: one thing at a time, large; Space, Page Down or the button at the right ticks it off and goes on. */
 export function Bench(props: Props) {
-  const { where, title, about = null, wide = false, action, picture, caution } = props;
+  const { where, title, about = null, wide = false, action, picture, caution, tools } = props;
   const { first, last, onNext, onBack, onClose } = props;
   useAwake();
   const press = (event: KeyboardEvent) => {
@@ -57,6 +59,7 @@ export function Bench(props: Props) {
     >
       <header>
         <p>{where}</p>
+        {tools}
         <Button onClick={onClose}>Leave the bench</Button>
       </header>
       <h1 id="bench-title">

@@ -1,6 +1,6 @@
 import { InputAdornment, TextField } from '@mui/material';
 import { useState } from 'react';
-import { didYouMean, readAmount } from '@sill/core';
+import { didYouMean, otherCurrency, readAmount } from '@sill/core';
 
 type Props = {
   readonly label: string;
@@ -42,6 +42,9 @@ export function NumberField({
   const read = (typed: string): { value: number | null } | { problem: string } => {
     if (typed.replace('$', '').trim() === '')
       return optional ? { value: null } : { problem: `A number from ${least} to ${most} is needed.` };
+    const other = money ? otherCurrency(typed) : null;
+    if (other !== null)
+      return { problem: `This job counts in dollars. Change ${typed.trim()} into dollars, at the rate you paid.` };
     const amount = readAmount(typed, least, most);
     if (amount.ok && (fractions || Number.isInteger(amount.value)))
       return { value: money ? Math.round(amount.value * factor) : amount.value };

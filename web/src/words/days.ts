@@ -5,7 +5,7 @@ export function spanWords(minutes: number): string {
   if (minutes < 60) return `${minutes} min`;
   if (minutes >= 48 * 60) return `${Math.round(minutes / 144) / 10} days`;
   const [hours, rest] = [Math.floor(minutes / 60), minutes % 60];
-  return rest === 0 ? `${hours} h` : `${hours} h ${rest}`;
+  return rest === 0 ? `${hours} h` : `${hours} h ${String(rest).padStart(2, '0')}`;
 }
 
 /** A time of day as it is read: `9:00`. */

@@ -1,4 +1,5 @@
 import {
+  counted,
   hardwareName,
   isSheet,
   plain,
@@ -7,11 +8,16 @@ import {
   printOnHand,
   type Body,
   type Entry,
+  type EntryOf,
   type Holdings,
+  type Mishap,
   type Plan,
   type Units,
+  type WorkKind,
 } from '@sill/core';
+import { spanWords } from './days';
 import { runs } from './labels';
+import { dollars } from './money';
 
 type Telling = {
   readonly holdings: Holdings;
@@ -28,6 +34,35 @@ export const stepSentences = ({ pieces }: Plan, units: Units): ReadonlyMap<strin
       steps.flatMap(({ actions }) => actions.map(({ id, text }) => [id, plain(text, units)])),
     ),
   );
+
+/** Kinds of work, as they are said. */
+export const WORK_WORDS: Readonly<Record<WorkKind, string>> = {
+  errand: 'to the yard and back',
+  saw: 'at the saw',
+  prepare: 'boring, fitting and the like',
+  join: 'joining',
+  sand: 'sanding',
+  coat: 'coats',
+  other: 'other work',
+};
+/** What goes wrong, as it stands on a button. */
+export const MISHAP_WORDS: Readonly<Record<Mishap, string>> = {
+  'cut wrong': 'Cut wrong',
+  split: 'Split',
+  'drilled wrong': 'Drilled wrong',
+  'joined wrong': 'Joined wrong',
+  'finish spoiled': 'Finish spoiled',
+  other: 'Something else',
+};
+
+/** What a mishap cost, where it cost anything. */
+function costOf({ minutes, wood }: EntryOf<'mishap'>): string {
+  const lost = [
+    ...(minutes >= 1 ? [spanWords(Math.round(minutes))] : []),
+    ...(wood > 0 ? [`${dollars(wood)} of wood`] : []),
+  ];
+  return lost.length === 0 ? '' : ` It cost ${lost.join(' and ')}.`;
+}
 
 type Wood = Pick<Body, 'material' | 'length' | 'width' | 'piece'>;
 
@@ -94,6 +129,26 @@ export function entryWords(entry: Entry, telling: Telling): string {
       return `${entry.which === 0 ? 'First' : 'Second'} diagonal ${printLength(entry.size, units)}${madeUp(entry)}`;
     case 'done':
       return `Done: ${steps?.get(entry.of) ?? (entry.of.startsWith('saw:') ? 'a pass at the saw' : steps ? 'a step that the plan has no more' : 'a step')}`;
+    case 'set out':
+      return `Set out: ${spanWords(Math.round(entry.minutes))}, ${dollars(entry.cents)}, ${counted(entry.boards, 'board')}`;
+    case 'clock':
+      return entry.on ? 'The clock began' : 'The clock stopped';
+    case 'timed':
+      return `${spanWords(Math.round(entry.minutes))}: ${steps?.get(entry.of) ?? (entry.of.startsWith('saw') ? 'at the saw' : WORK_WORDS[entry.work])}${entry.planned > 0 ? `, ${spanWords(Math.round(entry.planned))} planned` : ''}`;
+    case 'paid':
+      return `Really cost ${dollars(entry.price)}: ${of(entry.of)}`;
+    case 'receipt':
+      return `Receipt of ${entry.yard}, ${counted(entry.of.length + entry.extras.length, 'row')}, ${dollars(entry.total)}`;
+    case 'mishap':
+      return `Went wrong: ${MISHAP_WORDS[entry.how].toLowerCase()}${entry.part === '' ? '' : `, ${label(entry.part)}`}${entry.note === '' ? '' : `. ${entry.note}`}${costOf(entry)}`;
+    case 'note':
+      return `${entry.next ? 'Next time: ' : ''}${entry.text || 'A picture'}${entry.part === '' ? '' : ` (${label(entry.part)})`}`;
+    case 'moisture':
+      return `Moisture ${entry.percent} %${entry.of === null ? '' : ` in ${of(entry.of)}`}${madeUp(entry)}`;
+    case 'used':
+      return `${entry.ounces} fl oz of ${hardwareName(entry.kind, entry.size)} used, ${entry.planned} planned`;
+    case 'closed':
+      return `Finished: ${spanWords(Math.round(entry.minutes))}, ${dollars(entry.cents)}`;
     case 'corrected':
       return 'Taken back as a mistake';
   }

@@ -16,6 +16,7 @@ import {
   type Plan,
 } from '@sill/core';
 import { NoPlan } from '../stages/shared/NoPlan';
+import { ReceiptDialog } from '../stages/shared/ReceiptDialog';
 import { useFrom, useJob, usePlan } from '../state/hooks';
 import { about, STAMP, useHoldings, useTell } from '../state/useLedger';
 import { besides } from '../words/besides';
@@ -44,6 +45,7 @@ export default function YardPage() {
   const marked = [...useHoldings().bodies.values()].filter(
     ({ bought, bad, state }) => bought && bad.length > 0 && state === 'whole',
   );
+  const [receipt, setReceipt] = useState(false);
   const saving = useFrom((state) => state.bench.saving);
   if (!plan) return <NoPlan />;
   const missing = missingIn(plan, label);
@@ -55,6 +57,7 @@ export default function YardPage() {
         <span className="soft" role="status">
           {saving === 'offline' ? 'no signal · ticks kept' : saving === 'saved' ? 'saved' : ''}
         </span>
+        <Button onClick={() => setReceipt(true)}>Receipt</Button>
       </header>
       <ul className="yard-list">
         {marked.map((body) => (
@@ -92,6 +95,7 @@ export default function YardPage() {
         Lift with another: sheets and long boards are awkward before they are heavy. The yard’s own rules come first.
       </p>
       <YardSill plan={plan} />
+      {receipt && <ReceiptDialog onClose={() => setReceipt(false)} />}
     </main>
   );
 }

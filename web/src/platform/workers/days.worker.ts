@@ -6,6 +6,7 @@ import {
   provedFurther,
   soonerBy,
   tonight,
+  withRange,
   type BenchCalendar,
   type Instant,
   type Job,
@@ -16,6 +17,9 @@ import {
 /** What days are made of, without the plan behind it. */
 export type DaysAsked = {
   readonly tasks: readonly Task[];
+  /** The same at the pace of a builder as slow, and as fast, as one in ten. */
+  readonly slow: readonly Task[];
+  readonly fast: readonly Task[];
   readonly job: Pick<Job, 'calendar' | 'shop'>;
   readonly now: Instant;
 };
@@ -24,7 +28,8 @@ export type DaysAsked = {
 const PROVING_MS = 12_000;
 
 const worker = {
-  layOut: ({ tasks, job, now }: DaysAsked) => laidOut(tasks, job, now, 'full'),
+  layOut: ({ tasks, slow, fast, job, now }: DaysAsked) =>
+    withRange(laidOut(tasks, job, now, 'full'), { slow, fast }, job),
   /** The same days with a nearer bound, if one is found in time. */
   async prove({ tasks, job }: DaysAsked, days: BenchCalendar): Promise<BenchCalendar> {
     const integer = await loadIntegerSolver(wasm);

@@ -17,6 +17,7 @@ import {
   type Sooner,
   type Yard,
 } from '@sill/core';
+import type { Seen } from './plan.worker';
 
 /** A plan that may cost less; `small` where the work has begun, and only small changes are looked at. */
 export type SavingsAsked = {
@@ -28,21 +29,21 @@ export type SavingsAsked = {
 
 /** Works out what else a job could cost, telling each result as it is there. Ending the worker ends it. */
 const worker = {
-  costAround(job: Job, piece: string, side: PieceSide, today: string, told: (point: CostPoint) => void): void {
-    const options = { today, effort: 'quick', cache: newPlanCache() } as const;
+  costAround(job: Job, piece: string, side: PieceSide, seen: Seen, told: (point: CostPoint) => void): void {
+    const options = { ...seen, effort: 'quick', cache: newPlanCache() } as const;
     for (const point of costAround(job, piece, side, options)) told(point);
   },
-  savings({ job, plan, yards, small }: SavingsAsked, today: string, told: (so: SavingsProgress) => void): void {
-    const options = { today, effort: 'full', cache: newPlanCache() } as const;
+  savings({ job, plan, yards, small }: SavingsAsked, seen: Seen, told: (so: SavingsProgress) => void): void {
+    const options = { ...seen, effort: 'full', cache: newPlanCache() } as const;
     const tried = small ? smallWishes(job, yards) : wishes(job, yards);
     for (const so of savings(job, plan, tried, options)) told(so);
   },
-  coats(job: Job, ready: string, today: string): readonly Sooner[] {
-    const options = { today, effort: 'quick', cache: newPlanCache() } as const;
+  coats(job: Job, ready: string, seen: Seen): readonly Sooner[] {
+    const options = { ...seen, effort: 'quick', cache: newPlanCache() } as const;
     return fasterCoats(job, planJob(job, options), ready, options);
   },
-  helps(job: Job, finding: string, today: string): readonly Help[] {
-    const options = { today, effort: 'quick', cache: newPlanCache() } as const;
+  helps(job: Job, finding: string, seen: Seen): readonly Help[] {
+    const options = { ...seen, effort: 'quick', cache: newPlanCache() } as const;
     return helpsFor(job, planJob(job, options), finding, options);
   },
 };

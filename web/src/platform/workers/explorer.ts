@@ -2,7 +2,7 @@ import { proxy, type Remote } from 'comlink';
 import type { CostPoint, Help, Job, SavingsProgress, PieceSide, Sooner } from '@sill/core';
 import type { ExploreWorker, SavingsAsked } from './explore.worker';
 import { asking } from './asking';
-import { now } from '../today';
+import { seen } from './seen';
 
 type Errand = {
   /** Ends it; nothing more is told. */
@@ -21,15 +21,15 @@ function errand(run: (remote: Remote<ExploreWorker>) => Promise<void>): Errand {
 }
 
 export const exploreCosts = (job: Job, piece: string, side: PieceSide, told: (point: CostPoint) => void): Errand =>
-  errand((remote) => remote.costAround(job, piece, side, now(), proxy(told)));
+  errand((remote) => remote.costAround(job, piece, side, seen(), proxy(told)));
 
 /** Ways out of a note that are tried only when they are asked for, with their price, told all at once. */
 export const exploreHelps = (job: Job, finding: string, told: (helps: readonly Help[]) => void): Errand =>
-  errand(async (remote) => told(await remote.helps(job, finding, now())));
+  errand(async (remote) => told(await remote.helps(job, finding, seen())));
 
 /** Slow coats swapped for quick ones: when the job is ready then, and what that adds. */
 export const exploreCoats = (job: Job, ready: string, told: (ways: readonly Sooner[]) => void): Errand =>
-  errand(async (remote) => told(await remote.coats(job, ready, now())));
+  errand(async (remote) => told(await remote.coats(job, ready, seen())));
 
 export const exploreSavings = (asked: SavingsAsked, told: (so: SavingsProgress) => void): Errand =>
-  errand((remote) => remote.savings(asked, now(), proxy(told)));
+  errand((remote) => remote.savings(asked, seen(), proxy(told)));

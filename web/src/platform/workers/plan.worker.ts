@@ -6,6 +6,7 @@ import {
   finishWays,
   type FinishWay,
   compareTops,
+  cutsOf,
   forecastOf,
   leanOn,
   readingsOf,
@@ -17,6 +18,7 @@ import {
   type CutProblem,
   type Forecast,
   type Job,
+  type JobRecord,
   type Lean,
   type Leaned,
   type Nominal,
@@ -100,12 +102,15 @@ function keepInAWhile(id: string | null, job: Job, plan: Plan): void {
     keeping = setTimeout(() => void keepPlan({ id, job, plan, program: __PROGRAM__, at: Date.now() }), STANDS_MS);
 }
 
+/** What a plan rests on beside its job: the minute it is, and what other jobs of this builder say. */
+export type Seen = { readonly today: string; readonly records: readonly JobRecord[] };
+
 const worker = {
   /** `id` of the job under which the plan is kept for its next opening; null keeps none. */
-  plan: (job: Job, today: string, id: string | null, told: Told): Promise<LightPlan> =>
+  plan: (job: Job, seen: Seen, id: string | null, told: Told): Promise<LightPlan> =>
     inTurn(async () => {
       trim();
-      const plan = planJob(job, { today, effort: 'quick', cache });
+      const plan = planJob(job, { ...seen, effort: 'quick', cache });
       const light = await handOver(plan, told);
       keepInAWhile(id, job, plan);
       return light;
@@ -117,13 +122,13 @@ const worker = {
       return found && { job: found.job, light: await handOver(found.plan, told) };
     }),
   /** The longer search; tells what is better than before as it is found. Only it solves integer programs. */
-  async prove(job: Job, today: string, id: string | null, told: Told): Promise<LightPlan> {
+  async prove(job: Job, seen: Seen, id: string | null, told: Told): Promise<LightPlan> {
     trim();
     const integer = await loadIntegerSolver(wasm);
-    planJob(job, { today, effort: 'quick', cache });
+    planJob(job, { ...seen, effort: 'quick', cache });
     await solveElsewhere(cache.solved);
     let least = Infinity;
-    const best = planByMaterials(job, { today, cache, integer }, (plan, share) => {
+    const best = planByMaterials(job, { ...seen, cache, integer }, (plan, share) => {
       const better = plan.list.total < least;
       least = Math.min(least, plan.list.total);
       if (!better) return void told.heard(null, share);
@@ -136,21 +141,21 @@ const worker = {
     keepInAWhile(id, job, best);
     return handOver(best, told);
   },
-  compareTops(job: Job, plan: Plan, pieceId: string, today: string): readonly TopOption[] {
-    return compareTops(job, plan, pieceId, { today, effort: 'quick', cache });
+  compareTops(job: Job, plan: Plan, pieceId: string, seen: Seen): readonly TopOption[] {
+    return compareTops(job, plan, pieceId, { ...seen, effort: 'quick', cache });
   },
-  finishWays(job: Job, pieceId: string, today: string): readonly FinishWay[] {
-    return finishWays(job, pieceId, { today, effort: 'quick', cache });
+  finishWays(job: Job, pieceId: string, seen: Seen): readonly FinishWay[] {
+    return finishWays(job, pieceId, { ...seen, effort: 'quick', cache });
   },
-  lean(job: Job, pieceId: string, lean: Lean, today: string): Leaned | null {
-    const facts = planJob(job, { today, effort: 'quick', cache }).pieces.find(({ piece }) => piece.id === pieceId);
+  lean(job: Job, pieceId: string, lean: Lean, seen: Seen): Leaned | null {
+    const facts = planJob(job, { ...seen, effort: 'quick', cache }).pieces.find(({ piece }) => piece.id === pieceId);
     return facts ? leanOn(facts.parts, facts.fastenings, lean) : null;
   },
-  forecast(job: Job, pieceId: string, today: string): Forecast | null {
-    const { pieces, setups } = planJob(job, { today, effort: 'quick', cache });
+  forecast(job: Job, pieceId: string, seen: Seen): Forecast | null {
+    const { pieces, setups } = planJob(job, { ...seen, effort: 'quick', cache });
     const facts = pieces.find(({ piece }) => piece.id === pieceId);
     return facts && facts.parts.length > 0
-      ? forecastOf(facts.parts, facts.fastenings, setups, readingsOf(job, pieceId).asBuilt)
+      ? forecastOf(facts.parts, facts.fastenings, setups, readingsOf(job, pieceId).asBuilt, cutsOf(seen.records))
       : null;
   },
   rehearse(plan: Plan, job: Job): Rehearsal {

@@ -11,10 +11,10 @@ import type {
   TopOption,
   WayCompared,
 } from '@sill/core';
-import { now } from '../today';
 import { asking, Stopped, WorkerGone } from './asking';
 import { newReceiver, type LightPlan } from './handing';
 import type { PlanWorker } from './plan.worker';
+import { seen } from './seen';
 
 const start = () => new Worker(new URL('./plan.worker.ts', import.meta.url), { type: 'module' });
 
@@ -31,7 +31,7 @@ const toldQuickly = () => proxy({ part: received.part, heard: () => {} });
 
 /** A plan; where the worker dies on it, once more with a fresh one. It is kept for the next opening of job `id`. */
 export const planQuickly = async (job: Job, id: string | null = null): Promise<Plan> => {
-  const ask = async () => received.whole(await quick.ask((remote) => remote.plan(job, now(), id, toldQuickly())));
+  const ask = async () => received.whole(await quick.ask((remote) => remote.plan(job, seen(), id, toldQuickly())));
   try {
     return await ask();
   } catch (error) {
@@ -52,19 +52,19 @@ export async function planOfLastTime(id: string): Promise<{ readonly job: Job; r
 }
 
 export const topOptions = (job: Job, plan: Plan, pieceId: string): Promise<readonly TopOption[]> =>
-  quick.ask((remote) => remote.compareTops(job, plan, pieceId, now()));
+  quick.ask((remote) => remote.compareTops(job, plan, pieceId, seen()));
 
 /** What comes of a load on a piece; null where its part carries nothing. */
 export const leanedOn = (job: Job, pieceId: string, lean: Lean): Promise<Leaned | null> =>
-  quick.ask((remote) => remote.lean(job, pieceId, lean, now()));
+  quick.ask((remote) => remote.lean(job, pieceId, lean, seen()));
 
 /** How true a piece comes out, cut as planned; null where it could not be built. */
 export const forecastFor = (job: Job, pieceId: string): Promise<Forecast | null> =>
-  quick.ask((remote) => remote.forecast(job, pieceId, now()));
+  quick.ask((remote) => remote.forecast(job, pieceId, seen()));
 
 /** When a piece is finished, compared; empty where it could not be built. */
 export const finishWaysFor = (job: Job, pieceId: string): Promise<readonly FinishWay[]> =>
-  quick.ask((remote) => remote.finishWays(job, pieceId, now()));
+  quick.ask((remote) => remote.finishWays(job, pieceId, seen()));
 
 /** A plan carried out as it is told, operation by operation. */
 export const rehearsed = (plan: Plan, job: Job): Promise<Rehearsal> =>
@@ -90,5 +90,5 @@ export async function prove(id: string, job: Job, heard: (plan: Plan | null, sha
   stopProof();
   const { part, whole } = newReceiver();
   const told = proxy({ part, heard: (light: LightPlan | null, share: number) => heard(light && whole(light), share) });
-  return whole(await prover.ask((remote) => remote.prove(job, now(), id, told)));
+  return whole(await prover.ask((remote) => remote.prove(job, seen(), id, told)));
 }

@@ -6,6 +6,7 @@ import type { Doing, Part, Plan, Step } from '@sill/core';
 import { PartPicture } from '../../drawing/PartPicture';
 import { drawnIn, joinedIn, measured } from '../../drawing/steps';
 import { useChangePiece, usePiece, usePieceFacts } from '../../state/hooks';
+import { useClock } from '../../state/useClock';
 import { useDone } from '../../state/useLedger';
 import { Words } from '../../words/Words';
 import { StageHead } from '../shared/StageHead';
@@ -47,6 +48,7 @@ function StepsOfPiece() {
 function Steps() {
   const facts = sure(usePieceFacts(), 'plan of the piece in view');
   const { has } = useDone();
+  const clock = useClock();
   const isDone = (step: Step) => doings(step, facts.parts).every(has);
   const [search, setSearch] = useSearchParams();
   const [bench, setBench] = useState(false);
@@ -69,7 +71,14 @@ function Steps() {
         <FirstChoice facts={facts} />
         <Button onClick={() => setHowTrue(true)}>How true</Button>
         <Button onClick={() => setRehearse(true)}>Rehearse</Button>
-        <Button onClick={() => setBench(true)}>At the bench</Button>
+        <Button
+          onClick={() => {
+            clock.begin();
+            setBench(true);
+          }}
+        >
+          At the bench
+        </Button>
       </StageHead>
       <div className="step-bar" role="group" aria-label="Steps">
         {steps.map((item, k) => (

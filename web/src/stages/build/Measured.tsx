@@ -151,7 +151,12 @@ export function AsBuilt({ facts, step }: { readonly facts: Facts; readonly step:
   const said = asBuilt[part.tag];
   const value = said?.[side] ?? planned(part, side);
   const record = (length: Length, simulated = false) =>
-    tell([{ id: STAMP.id(), at: STAMP.at, what: 'measured', piece, tag: part.tag, side, size: length, simulated }]);
+    tell([
+      {
+        ...{ id: STAMP.id(), at: STAMP.at, what: 'measured', piece, tag: part.tag, side },
+        ...{ size: length, simulated, planned: planned(part, side) },
+      },
+    ]);
   const isInvented = (name: string, one: Side) =>
     from
       .flatMap((entry) => (entry.what === 'measured' && entry.tag === name && entry.side === one ? [entry] : []))

@@ -1,12 +1,15 @@
 import { useMemo, useState } from 'react';
-import { edgesWords, first, nth, type Pass, passDoing, passesOf, type Plan, sure } from '@sill/core';
+import { edgesWords, first, minutesAt, nth, type Pass, passDoing, passesOf, type Plan, sure } from '@sill/core';
 import { Bench } from '../../ui/Bench';
+import { useClock, type LeftOn } from '../../state/useClock';
 import { useDone } from '../../state/useLedger';
 import { Dim } from '../../words/Dim';
 import { Words } from '../../words/Words';
 import { runs, useLabel } from '../../words/labels';
 import { Boards } from '../../sheets/Boards';
 import { SetupName, SetupWords } from '../../sheets/SetupWords';
+import { AtTheBench } from '../shared/AtTheBench';
+import { LeftOnDialog } from '../shared/LeftOnDialog';
 import { useSawing } from './useSawing';
 
 const listed = (numbers: readonly number[]): string =>
@@ -81,6 +84,8 @@ function PassWords({ pass, plan }: { readonly pass: Pass; readonly plan: Plan })
 /** The cuts at the saw, one pass at a time; a setting is done when its last pass is. */
 export function CutBench({ plan, onClose }: { readonly plan: Plan; readonly onClose: () => void }) {
   const { has, tick } = useDone();
+  const clock = useClock();
+  const [leftOn, setLeftOn] = useState<{ readonly of: LeftOn; readonly isLast: boolean } | null>(null);
   const sawing = useSawing(plan);
   const list = useMemo(
     () =>
@@ -100,26 +105,59 @@ export function CutBench({ plan, onClose }: { readonly plan: Plan; readonly onCl
   const item = list[at];
   if (!item) return null;
   const { setup, number, pass, k, count } = item;
+  const planned = minutesAt(setup) / count;
+  const of = `saw.${setup.id}`;
+  const leave = () => {
+    clock.stop();
+    onClose();
+  };
   return (
-    <Bench
-      where={`Setting ${number + 1} of ${plan.setups.length} · ${k + 1} of ${count}`}
-      title={<SetupName setup={setup} />}
-      about={<SetupWords setup={setup} brief />}
-      action={<PassWords pass={pass} plan={plan} />}
-      wide
-      picture={<Boards plan={plan} lit={pass} only={new Set(pass.boards)} tape="hooked" />}
-      caution={setup.cautions[0] && <Words of={setup.cautions[0]} />}
-      first={at === 0}
-      last={nextFrom(at + 1) === list.length}
-      onNext={() => {
-        const isLast = list.every((one) => one === item || one.setup.id !== setup.id || isDone(one));
-        tick([passDoing(pass)], isLast ? sawing.told(setup) : [], isLast ? sawing.wishes(setup) : []);
-        const next = nextFrom(at + 1);
-        if (next < list.length) setAt(next);
-        else onClose();
-      }}
-      onBack={() => setAt(Math.max(0, at - 1))}
-      onClose={onClose}
-    />
+    <>
+      <Bench
+        where={`Setting ${number + 1} of ${plan.setups.length} · ${k + 1} of ${count}`}
+        title={<SetupName setup={setup} />}
+        about={<SetupWords setup={setup} brief />}
+        action={<PassWords pass={pass} plan={plan} />}
+        wide
+        picture={<Boards plan={plan} lit={pass} only={new Set(pass.boards)} tape="hooked" />}
+        caution={setup.cautions[0] && <Words of={setup.cautions[0]} />}
+        tools={
+          <AtTheBench
+            plan={plan}
+            planned={planned}
+            about={{ piece: null, family: '', of, work: 'saw', tool: setup.tool }}
+            parts={[...new Set(pass.pieces.map(({ blank }) => blank.part.id))]}
+          />
+        }
+        first={at === 0}
+        last={nextFrom(at + 1) === list.length}
+        onNext={() => {
+          const isLast = list.every((one) => one === item || one.setup.id !== setup.id || isDone(one));
+          const took = clock.read({ of, piece: null, work: 'saw', planned });
+          tick(
+            [passDoing(pass)],
+            [...took.entries, ...(isLast ? sawing.told(setup) : [])],
+            isLast ? sawing.wishes(setup) : [],
+          );
+          const next = nextFrom(at + 1);
+          if (took.leftOn) setLeftOn({ of: took.leftOn, isLast: next === list.length });
+          if (next < list.length) setAt(next);
+          else if (!took.leftOn) leave();
+        }}
+        onBack={() => setAt(Math.max(0, at - 1))}
+        onClose={leave}
+      />
+      {leftOn && (
+        <LeftOnDialog
+          of={leftOn.of}
+          isSet
+          on
+          onClose={() => {
+            setLeftOn(null);
+            if (leftOn.isLast) leave();
+          }}
+        />
+      )}
+    </>
   );
 }

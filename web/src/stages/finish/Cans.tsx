@@ -5,6 +5,7 @@ import { useEdges, useJob } from '../../state/hooks';
 import { newId } from '../../state/newId';
 import { useErrand } from '../../state/useErrand';
 import { STAMP, useHoldings, useTell } from '../../state/useLedger';
+import { useLeftOver } from '../../state/useLeftOver';
 import { useRack } from '../../state/useRack';
 
 /** The last day that a can is good on; null where nobody knows when it was opened. */
@@ -31,7 +32,7 @@ export function Cans({ plan }: { readonly plan: Plan }) {
   const job = useJob();
   const rack = useRack();
   const tell = useTell();
-  const { today } = useEdges();
+  const { toRack: put } = useLeftOver(plan);
   const { busy, run } = useErrand();
   const { cans: used } = useHoldings();
   const wanted = new Set(
@@ -42,15 +43,10 @@ export function Cans({ plan }: { readonly plan: Plan }) {
     const isWanted = ({ kind, size }: Can) => Number(wanted.has(`${kind} ${size}`));
     return isWanted(b) - isWanted(a) || a.size.localeCompare(b.size);
   });
-  const toRack = ({ kind, size, ounces }: LeftInCans) =>
+  const toRack = (row: LeftInCans) =>
     run(async () => {
-      // What came from a can that was open before is as old as that.
-      const opened = used.flatMap((can) => (can.kind === kind && can.size === size ? (can.since ?? []) : []));
-      const since = opened.sort()[0] ?? today();
-      const can: Can = { id: newId(), kind, size, ounces, since, note: `from ${job.name}` };
-      await rack.putCans([...(rack.cans ?? []), can]);
-      tell([{ id: newId(), at: STAMP.at, what: 'can racked', can }]);
-      return `${named(can)} stands on the rack now, for any job.`;
+      tell(await put([], [row]));
+      return `${named(row)} stands on the rack now, for any job.`;
     });
   const fromRack = (can: Can) =>
     run(async () => {

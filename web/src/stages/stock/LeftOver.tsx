@@ -1,36 +1,22 @@
 import { Button, Table, TableBody, TableCell, TableHead, TableRow } from '@mui/material';
-import { asRow, inches, isSheet, KEEP_OFFCUT, printMaterial, type Body, type Plan } from '@sill/core';
-import { useJob } from '../../state/hooks';
-import { newId } from '../../state/newId';
+import { printMaterial, type Body, type Plan } from '@sill/core';
 import { useErrand } from '../../state/useErrand';
 import { about, useTell } from '../../state/useLedger';
 import { Dim, Text } from '../../words/Dim';
 import { useLabel } from '../../words/labels';
 import { cents } from '../../words/money';
-import { useRack } from '../../state/useRack';
-
-/** Long enough to be kept, and no strip: a foot, of a sheet both ways. */
-const isWorthKeeping = ({ material, length, width, piece }: Body): boolean =>
-  piece !== null || (length >= KEEP_OFFCUT && width >= (isSheet(material) ? KEEP_OFFCUT : inches(1)));
+import { useLeftOver } from '../../state/useLeftOver';
 
 /** What is bought and not needed, and what is left of boards that are cut: taken back, racked or given away. */
 export function LeftOver({ plan }: { readonly plan: Plan }) {
-  const job = useJob();
   const label = useLabel();
   const tell = useTell();
-  const rack = useRack();
+  const { bodies: rows, isReached, toRack: put } = useLeftOver(plan);
   const { busy, run } = useErrand();
-  const idle = plan.buying.idle.filter(({ state }) => state === 'whole');
-  const rows = [...idle, ...plan.buying.left.filter(isWorthKeeping)];
   if (rows.length === 0) return null;
   const toRack = (bodies: readonly Body[]) =>
     run(async () => {
-      const moved = bodies.map((body) => ({ body, row: newId() }));
-      await rack.put([
-        ...(rack.pieces ?? []),
-        ...moved.map(({ body, row }) => ({ ...asRow(body), id: row, note: body.note || `from ${job.name}` })),
-      ]);
-      tell(moved.map(({ body, row }) => ({ id: newId(), at: null, what: 'racked', of: body.id, row })));
+      tell(await put(bodies, []));
       return `${bodies.length === 1 ? 'It lies' : `${bodies.length} pieces lie`} on the rack now, for any job.`;
     });
   return (
@@ -64,7 +50,7 @@ export function LeftOver({ plan }: { readonly plan: Plan }) {
                       Taken back
                     </Button>
                   )}
-                  <Button size="small" disabled={busy || rack.pieces === null} onClick={() => toRack([body])}>
+                  <Button size="small" disabled={busy || !isReached} onClick={() => toRack([body])}>
                     To the rack
                   </Button>
                   <Button size="small" onClick={() => tell([about('gone', body.id)])}>
@@ -81,7 +67,7 @@ export function LeftOver({ plan }: { readonly plan: Plan }) {
       </div>
       {rows.length > 1 && (
         <div className="table-tools">
-          <Button disabled={busy || rack.pieces === null} onClick={() => toRack(rows)}>
+          <Button disabled={busy || !isReached} onClick={() => toRack(rows)}>
             Put all {rows.length} on the rack
           </Button>
         </div>

@@ -1,0 +1,39 @@
+import { Router } from 'express';
+import type { Knex } from 'knex';
+import { readJob, recordOf, type JobRecord } from '@sill/core';
+import { ROUTES } from '@sill/core/contract';
+import { serve } from './serve';
+
+type Row = { readonly id: string; readonly revision: number };
+
+/**
+ * `/api/records`: what each job says of its builder, the newest save first. Read once for a save; a job that can not be
+ * read says nothing.
+ */
+export function recordsRouter(database: Knex): Router {
+  const router = Router();
+  const known = new Map<string, { readonly revision: number; readonly record: JobRecord | null }>();
+
+  serve(router, '/records', ROUTES.records, async () => {
+    const rows = await database<Row>('jobs')
+      .select('id', 'revision')
+      .whereNull('removed_at')
+      .orderBy('saved_at', 'desc');
+    const there = new Set(rows.map(({ id }) => id));
+    for (const id of known.keys()) if (!there.has(id)) known.delete(id);
+    const records: JobRecord[] = [];
+    for (const { id, revision } of rows) {
+      let entry = known.get(id);
+      if (entry?.revision !== revision) {
+        const row = await database('jobs').select('data').where({ id }).first();
+        const job = row && readJob(JSON.parse(row.data as string));
+        entry = { revision, record: job?.ok ? recordOf(id, job.value) : null };
+        known.set(id, entry);
+      }
+      if (entry.record) records.push(entry.record);
+    }
+    return records;
+  });
+
+  return router;
+}
