@@ -20,11 +20,22 @@ export const readMemory = (input: unknown): ReadResult<Memory> => read<Memory>(M
 /** What stands in a memory where one kind of figure of one job is forgotten. */
 export const forgets = (job: string, what: Learnt): string => `${what} of ${job}`;
 
-/** Records without what is forgotten. What the jobs themselves came to stays. */
+/** Records of which none is told twice: a copy of a job that was begun carries the ledger of the other. */
+export function apart(records: readonly JobRecord[]): readonly JobRecord[] {
+  const seen = new Set<string>();
+  return records.filter(({ setOut }) => {
+    if (setOut === null) return true;
+    const isNew = !seen.has(setOut.id);
+    seen.add(setOut.id);
+    return isNew;
+  });
+}
+
+/** Records without what is forgotten, none twice. What the jobs themselves came to stays. */
 export function remembered(records: readonly JobRecord[], { forgotten }: Memory): readonly JobRecord[] {
   const gone = new Set(forgotten);
   const is = (job: string, what: Learnt) => gone.has(forgets(job, what));
-  return records.map((one) => ({
+  return apart(records).map((one) => ({
     ...one,
     ...(is(one.id, 'times') ? { times: {} } : {}),
     ...(is(one.id, 'boards') ? { boards: { taken: 0, spoiled: 0, rejected: 0 } } : {}),

@@ -1,6 +1,7 @@
 import { CholeskyDecomposition, Matrix } from 'ml-matrix';
 import { WORK_KINDS, type Job, type WorkKind } from '../job';
 import { nth } from '../lists';
+import { apart } from './forgotten';
 import { recordOf, type JobRecord, type WorkTimes } from './job-record';
 
 /** What nine in ten of ten stay within on either side of the likeliest: 80 in 100 lie between. */
@@ -195,7 +196,8 @@ const known = new WeakMap<Job['ledger'], { readonly others: readonly JobRecord[]
 export function paceFor(job: Pick<Job, 'name' | 'ledger'>, others: readonly JobRecord[]): Pace {
   const before = known.get(job.ledger);
   if (before?.others === others) return before.pace;
-  const pace = paceOf([recordOf(THIS, job), ...others], THIS);
+  // A copy of this job carries what was timed here.
+  const pace = paceOf(apart([recordOf(THIS, job), ...others]), THIS);
   known.set(job.ledger, { others, pace });
   return pace;
 }

@@ -188,6 +188,17 @@ describe('words of old', () => {
   });
 });
 
+test('a copy of a job that was begun is not counted twice', () => {
+  const setOut: Entry = { ...sign(), what: 'set out', minutes: 60, cents: 1, boards: 1, left: 0, ready: null };
+  const one = job(setOut, timed(20));
+  const records = [
+    recordOf('a', one),
+    recordOf('b', { ...one, ledger: [...one.ledger, timed(30)] }),
+    recordOf('c', job()),
+  ];
+  expect(remembered(records, { forgotten: [] }).map(({ id }) => id)).toEqual(['a', 'c']);
+});
+
 test('what is forgotten is learnt from no more; what the job came to stays', () => {
   const record = recordOf('a', job(board(), timed(20)));
   const [left] = remembered([record], { forgotten: [forgets('a', 'times'), forgets('a', 'boards')] });

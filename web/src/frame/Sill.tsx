@@ -92,6 +92,8 @@ function tallies(plan: Plan, job: Job): readonly Tally[] {
           {calendar.proved
             ? ' No earlier day is possible.'
             : calendar.bound && ` It is ready no sooner than ${dayWords(calendar.bound.date)}, whatever is done.`}
+          {calendar.between &&
+            ` Of ten such jobs eight are ready between ${dayWords(calendar.between.from)} and ${dayWords(calendar.between.to)}.`}
         </>
       ),
     },

@@ -4,9 +4,9 @@ import { planAgain } from './replanning';
 import type { Listen } from './root';
 import { MEMORY } from './server';
 
-/** What the others of all jobs say. */
+/** What the others of all jobs say; those in which nothing happened yet say nothing. */
 const besides = (records: readonly JobRecord[], id: string | null): readonly JobRecord[] =>
-  records.filter((one) => one.id !== id);
+  records.filter((one) => one.id !== id && one.from !== null);
 
 /**
  * Plans rest on what other jobs of this builder say: at once on what is kept here, then on what the server says. Where

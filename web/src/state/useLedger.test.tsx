@@ -28,11 +28,7 @@ test('work is told once, with the minute, taken back by a correction, and other 
   press('action');
   press('step');
   const { ledger } = jobNow();
-  expect(ledger.map((entry) => (entry.what === 'done' ? entry.of : entry.what))).toEqual([
-    'set out',
-    'a',
-    'b',
-  ]);
+  expect(ledger.map((entry) => (entry.what === 'done' ? entry.of : entry.what))).toEqual(['set out', 'a', 'b']);
   expect(ledger.every(({ at }) => /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/.test(at ?? ''))).toBe(true);
   expect(screen.getByRole('status').textContent).toBe('true,false');
   const steps = store.getState().bench.past.length;

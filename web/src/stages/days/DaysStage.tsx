@@ -1,6 +1,6 @@
 import { Button, Menu, MenuItem, useMediaQuery } from '@mui/material';
 import { lazy, Suspense, useState } from 'react';
-import { counted, type Plan } from '@sill/core';
+import { counted, dayWords, type Plan } from '@sill/core';
 import { usePlan } from '../../state/hooks';
 import { DayList } from '../../sheets/DayList';
 import { Segmented } from '../../ui/Segmented';
@@ -89,10 +89,12 @@ function OfPlan({ plan }: { readonly plan: Plan }) {
 }
 
 function aboutOf({ calendar }: Plan): string {
-  const { sessions, minutes, ready } = calendar;
+  const { sessions, minutes, ready, between } = calendar;
   if (ready === null) return '';
   const hours = Math.round(minutes / 60);
-  return `${counted(sessions.length, 'session')} · ${hours > 1 ? `${hours} h` : spanWords(minutes)}`;
+  const range =
+    between === null ? '' : ` · ${dayWords(between.from)} to ${dayWords(between.to)}, most likely ${dayWords(ready)}`;
+  return `${counted(sessions.length, 'session')} · ${hours > 1 ? `${hours} h` : spanWords(minutes)}${range}`;
 }
 
 /** Calendar files in and out. */

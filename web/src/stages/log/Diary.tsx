@@ -1,7 +1,7 @@
 import { Button } from '@mui/material';
 import { format, parseISO } from 'date-fns';
 import { useMemo, useState } from 'react';
-import { standingEntries, type Entry, type Plan } from '@sill/core';
+import { standingEntries, type Entry, type JobCalendar, type Plan } from '@sill/core';
 import { useJob } from '../../state/hooks';
 import { about, useHoldings, useTell } from '../../state/useLedger';
 import { photoAddress } from '../../state/usePhoto';
@@ -66,7 +66,7 @@ export function Diary({ plan }: { readonly plan: Plan }) {
         return (
           <section key={day} aria-label={dayName(day)}>
             <h3>
-              {dayName(day)} <DaySums entries={standingEntries(job.ledger)} day={day} />
+              {dayName(day)} <DaySums entries={standingEntries(job.ledger)} air={job.calendar.air} day={day} />
             </h3>
             <ul>
               {own.map((entry) => {
@@ -103,11 +103,18 @@ export function Diary({ plan }: { readonly plan: Plan }) {
   );
 }
 
-/** Time at work of a day, and money that went out on it. */
-function DaySums({ entries, day }: { readonly entries: readonly Entry[]; readonly day: string }) {
+type SumsProps = { readonly entries: readonly Entry[]; readonly air: JobCalendar['air']; readonly day: string };
+
+/** Time at work of a day, money that went out on it, and what the shop's thermometer and hygrometer read. */
+function DaySums({ entries, air, day }: SumsProps) {
   const own = entries.filter(({ at }) => at?.startsWith(day) && day !== '');
   const minutes = own.reduce((sum, entry) => sum + (entry.what === 'timed' ? entry.minutes : 0), 0);
   const paid = own.reduce((sum, entry) => sum + (entry.what === 'receipt' ? entry.total : 0), 0);
-  const words = [...(minutes >= 1 ? [spanWords(Math.round(minutes))] : []), ...(paid > 0 ? [dollars(paid)] : [])];
+  const reading = air.find(({ on }) => on === day);
+  const words = [
+    ...(minutes >= 1 ? [spanWords(Math.round(minutes))] : []),
+    ...(paid > 0 ? [dollars(paid)] : []),
+    ...(reading ? [`${reading.temperature} °F, ${reading.humidity} %${reading.simulated ? ' (simulated)' : ''}`] : []),
+  ];
   return words.length > 0 && <small className="soft">{words.join(' · ')}</small>;
 }
