@@ -8,7 +8,7 @@ import { recordOf, type JobRecord, type WorkTimes } from './job-record';
 export type Range = { readonly low: number; readonly likely: number; readonly high: number };
 
 /** How one kind of work goes here, over the usual; and from how much that is told. */
-export type KindPace = Range & { readonly timings: number; readonly jobs: number };
+type KindPace = Range & { readonly timings: number; readonly jobs: number };
 
 /**
  * How fast this builder is. Logarithms of the time taken over the time planned: `mean` and `spread` (covariances) of

@@ -83,7 +83,7 @@ function tallies(plan: Plan, job: Job): readonly Tally[] {
     },
     {
       name: 'Ready',
-      figure: calendar.ready === null ? 'No day' : dayWords(calendar.ready),
+      figure: calendar.ready !== null ? dayWords(calendar.ready) : calendar.homeless.length > 0 ? 'No day' : 'Done',
       aside: `${counted(calendar.sessions.length, 'session')}, ${Math.round(calendar.minutes / 60)} h`,
       explain: (
         <>

@@ -9,6 +9,8 @@ import { useChangePiece, usePiece, usePieceFacts } from '../../state/hooks';
 import { useClock } from '../../state/useClock';
 import { useDone } from '../../state/useLedger';
 import { Words } from '../../words/Words';
+import { ABOUT_THE_JOB } from '../shared/NoteDialog';
+import { Notes } from '../shared/Notes';
 import { StageHead } from '../shared/StageHead';
 import { Waiting } from '../shared/Waiting';
 import { BenchMode } from './BenchMode';
@@ -204,6 +206,11 @@ function StepView({ facts, step, onNext, onBack }: ViewProps) {
             <Words of={caution} />
           </p>
         ))}
+        <Notes
+          key={`notes ${step.id}`}
+          about={{ ...ABOUT_THE_JOB, piece: facts.piece.id, family: facts.piece.family, of: step.id }}
+          actions={step.actions.map(({ id }) => id)}
+        />
         <p className="step-buttons">
           {onBack && <Button onClick={onBack}>Step before</Button>}
           <Button variant="contained" color="primary" onClick={finish}>

@@ -10,6 +10,7 @@ import { entryWords, stepSentences } from '../../words/entries';
 import { spanWords } from '../../words/days';
 import { useLabel } from '../../words/labels';
 import { cents, dollars } from '../../words/money';
+import '../shared/Notes.css';
 
 const LOOKS = [
   ['words', 'Words and pictures'],

@@ -29,6 +29,8 @@ import { said } from '../../state/view';
 import { Dim } from '../../words/Dim';
 import { PartTag } from '../../words/PartTag';
 import { Words } from '../../words/Words';
+import { ABOUT_THE_JOB } from '../shared/NoteDialog';
+import { Notes } from '../shared/Notes';
 import './PartPanel.css';
 
 /** One part: how it is cut, its full-size template, and what a person may set by hand. */
@@ -86,6 +88,7 @@ export function PartPanel({ part, piece }: { readonly part: Part; readonly piece
       {part.bought === null && <TemplateButtons part={part} />}
       {part.bought === null &&
         (part.loose ? <LooseFields part={part} piece={piece} /> : <ByHand part={part} piece={piece} />)}
+      <Notes about={{ ...ABOUT_THE_JOB, piece: piece.id, family: piece.family, part: part.id }} />
     </>
   );
 }

@@ -4,6 +4,7 @@ import type { EntryOf } from '@sill/core';
 import { useErrand } from '../../state/useErrand';
 import { STAMP, useTell } from '../../state/useLedger';
 import { photoAddress, usePhoto } from '../../state/usePhoto';
+import './Notes.css';
 
 /** What words are about. */
 export type NoteAbout = Pick<EntryOf<'note'>, 'piece' | 'family' | 'part' | 'of' | 'work' | 'tool'>;

@@ -12,9 +12,9 @@ import {
 } from '@mui/material';
 import { useState } from 'react';
 import {
+  boughtOffer,
   hardwareName,
-  printLength,
-  printMaterial,
+  offerName,
   standingEntries,
   taxOn,
   type Entry,
@@ -34,9 +34,7 @@ type Purchase = EntryOf<'bought'> | EntryOf<'box'>;
 type Row = { readonly key: string; readonly name: string; readonly own: readonly Purchase[]; readonly listed: number };
 
 const nameOf = (purchase: Purchase, units: Units): string =>
-  purchase.what === 'box'
-    ? hardwareName(purchase.kind, purchase.size)
-    : `${printMaterial(purchase.material)} ${printLength(purchase.length, units)}`;
+  purchase.what === 'box' ? hardwareName(purchase.kind, purchase.size) : offerName(boughtOffer(purchase), units);
 
 /** Purchases at a yard that are on no receipt, alike ones together. */
 function rowsOf(purchases: readonly Purchase[], units: Units): readonly Row[] {
