@@ -13,6 +13,8 @@ test('a piece is dragged to another day: it stands there, the foot says what tha
 }) => {
   const id = await copyOfDemo(sill);
   await opened(page, id);
+  // Laid out for long: what a move does is told against that.
+  await expect(page.getByText(/most likely/).first()).toBeVisible({ timeout: 40_000 });
   await page.getByRole('checkbox', { name: /Show free time too/ }).check();
   const yard = page.getByRole('button', { name: /^The yard: / });
   const days = page.locator('.day');

@@ -45,7 +45,7 @@ export class Sill {
         SILL_DEMO: '1',
       },
     });
-    for (let tries = 0; tries < 200; tries++) {
+    for (let tries = 0; tries < 600; tries++) {
       if ((await fetch(`${this.url}/api/health`).catch(() => null))?.ok) return;
       await new Promise((done) => setTimeout(done, 100));
     }
@@ -97,6 +97,17 @@ export async function copyOfDemo(sill: Sill): Promise<string> {
   return ((await answer.json()) as { id: string }).id;
 }
 
+/** A job made over HTTP. Returns its id. */
+export async function made(sill: Sill, job: object): Promise<string> {
+  const answer = await fetch(`${sill.url}/api/jobs`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ job }),
+  });
+  if (!answer.ok) throw new Error(await answer.text());
+  return ((await answer.json()) as { id: string }).id;
+}
+
 /** A job of its own whose first piece is changed; a piece keeps what is not said. Returns its id. */
 export async function jobWith(sill: Sill, change: (piece: Record<string, unknown>) => object): Promise<string> {
   const demo = (await (await fetch(`${sill.url}/api/jobs/demo`)).json()) as {
@@ -111,13 +122,7 @@ export async function jobWith(sill: Sill, change: (piece: Record<string, unknown
     done: [],
     pieces: [{ ...piece, ...change(piece!) }],
   };
-  const answer = await fetch(`${sill.url}/api/jobs`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({ job }),
-  });
-  if (!answer.ok) throw new Error(await answer.text());
-  return ((await answer.json()) as { id: string }).id;
+  return made(sill, job);
 }
 
 /** To another address of the page that is open, without loading it anew. */

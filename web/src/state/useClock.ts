@@ -29,8 +29,6 @@ export function useClock() {
     stop: () => {
       if (since !== null) tell([clock(false)]);
     },
-    /** The clock set anew where it was left on, with what was really worked where that is known. */
-    setAnew: (worked: readonly Entry[], on: boolean) => tell([...worked, clock(on)]),
     /** What is written when this is done; and the clock that was left on meanwhile, about which is asked. */
     read: (about: Timed): { readonly entries: readonly Entry[]; readonly leftOn: LeftOn | null } => {
       if (since === null) return { entries: [], leftOn: null };

@@ -5,11 +5,11 @@ import { drawnIn, joinedIn, measured } from '../../drawing/steps';
 import { Bench } from '../../ui/Bench';
 import { Timer } from '../../ui/Timer';
 import { usePlan } from '../../state/hooks';
-import { useClock, type LeftOn } from '../../state/useClock';
+import { useClock } from '../../state/useClock';
 import { useDone } from '../../state/useLedger';
 import { Words } from '../../words/Words';
 import { AtTheBench } from '../shared/AtTheBench';
-import { LeftOnDialog } from '../shared/LeftOnDialog';
+import { useLeftOn } from '../shared/LeftOnDialog';
 
 type Props = { readonly facts: Plan['pieces'][number]; readonly start: number; readonly onClose: () => void };
 
@@ -17,8 +17,12 @@ type Props = { readonly facts: Plan['pieces'][number]; readonly start: number; r
 export function BenchMode({ facts, start, onClose }: Props) {
   const { has, tick } = useDone();
   const clock = useClock();
+  const leave = () => {
+    clock.stop();
+    onClose();
+  };
+  const leftOn = useLeftOn(leave);
   const plan = usePlan();
-  const [leftOn, setLeftOn] = useState<{ readonly of: LeftOn; readonly isLast: boolean } | null>(null);
   const list = useMemo(
     () => facts.steps.flatMap((step, number) => step.actions.map((action, k) => ({ step, number, action, k }))),
     [facts.steps],
@@ -36,10 +40,6 @@ export function BenchMode({ facts, start, onClose }: Props) {
   const { piece } = facts;
   const { work, minutes: planned } = plannedFor(step, action.id, piece.copies);
   const about = { piece: piece.id, family: piece.family, of: action.id, work, tool: operation?.tool ?? null };
-  const leave = () => {
-    clock.stop();
-    onClose();
-  };
   return (
     <>
       <Bench
@@ -79,24 +79,14 @@ export function BenchMode({ facts, start, onClose }: Props) {
             : clock.read({ of: action.id, piece: piece.id, work, planned });
           tick([doing], took.entries);
           const isLast = at + 1 === list.length;
-          if (took.leftOn) setLeftOn({ of: took.leftOn, isLast });
+          if (took.leftOn) leftOn.ask(took.leftOn, isLast);
           if (!isLast) setAt(at + 1);
           else if (!took.leftOn) leave();
         }}
         onBack={() => setAt(Math.max(0, at - 1))}
         onClose={leave}
       />
-      {leftOn && (
-        <LeftOnDialog
-          of={leftOn.of}
-          isSet
-          on
-          onClose={() => {
-            setLeftOn(null);
-            if (leftOn.isLast) leave();
-          }}
-        />
-      )}
+      {leftOn.dialog}
     </>
   );
 }

@@ -6,11 +6,11 @@ import type { Doing, Part, Plan, Step } from '@sill/core';
 import { PartPicture } from '../../drawing/PartPicture';
 import { drawnIn, joinedIn, measured } from '../../drawing/steps';
 import { useChangePiece, usePiece, usePieceFacts } from '../../state/hooks';
-import { useClock } from '../../state/useClock';
 import { useDone } from '../../state/useLedger';
 import { Words } from '../../words/Words';
 import { ABOUT_THE_JOB } from '../shared/NoteDialog';
 import { Notes } from '../shared/Notes';
+import { BenchButton } from '../shared/BenchButton';
 import { StageHead } from '../shared/StageHead';
 import { Waiting } from '../shared/Waiting';
 import { BenchMode } from './BenchMode';
@@ -50,7 +50,6 @@ function StepsOfPiece() {
 function Steps() {
   const facts = sure(usePieceFacts(), 'plan of the piece in view');
   const { has } = useDone();
-  const clock = useClock();
   const isDone = (step: Step) => doings(step, facts.parts).every(has);
   const [search, setSearch] = useSearchParams();
   const [bench, setBench] = useState(false);
@@ -73,14 +72,7 @@ function Steps() {
         <FirstChoice facts={facts} />
         <Button onClick={() => setHowTrue(true)}>How true</Button>
         <Button onClick={() => setRehearse(true)}>Rehearse</Button>
-        <Button
-          onClick={() => {
-            clock.begin();
-            setBench(true);
-          }}
-        >
-          At the bench
-        </Button>
+        <BenchButton onOpen={() => setBench(true)} />
       </StageHead>
       <div className="step-bar" role="group" aria-label="Steps">
         {steps.map((item, k) => (

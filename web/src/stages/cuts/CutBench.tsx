@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { edgesWords, first, minutesAt, nth, type Pass, passDoing, passesOf, type Plan, sure } from '@sill/core';
 import { Bench } from '../../ui/Bench';
-import { useClock, type LeftOn } from '../../state/useClock';
+import { useClock } from '../../state/useClock';
 import { useDone } from '../../state/useLedger';
 import { Dim } from '../../words/Dim';
 import { Words } from '../../words/Words';
@@ -9,7 +9,7 @@ import { runs, useLabel } from '../../words/labels';
 import { Boards } from '../../sheets/Boards';
 import { SetupName, SetupWords } from '../../sheets/SetupWords';
 import { AtTheBench } from '../shared/AtTheBench';
-import { LeftOnDialog } from '../shared/LeftOnDialog';
+import { useLeftOn } from '../shared/LeftOnDialog';
 import { useSawing } from './useSawing';
 
 const listed = (numbers: readonly number[]): string =>
@@ -85,7 +85,11 @@ function PassWords({ pass, plan }: { readonly pass: Pass; readonly plan: Plan })
 export function CutBench({ plan, onClose }: { readonly plan: Plan; readonly onClose: () => void }) {
   const { has, tick } = useDone();
   const clock = useClock();
-  const [leftOn, setLeftOn] = useState<{ readonly of: LeftOn; readonly isLast: boolean } | null>(null);
+  const leave = () => {
+    clock.stop();
+    onClose();
+  };
+  const leftOn = useLeftOn(leave);
   const sawing = useSawing(plan);
   const list = useMemo(
     () =>
@@ -107,10 +111,6 @@ export function CutBench({ plan, onClose }: { readonly plan: Plan; readonly onCl
   const { setup, number, pass, k, count } = item;
   const planned = minutesAt(setup) / count;
   const of = `saw.${setup.id}`;
-  const leave = () => {
-    clock.stop();
-    onClose();
-  };
   return (
     <>
       <Bench
@@ -140,24 +140,14 @@ export function CutBench({ plan, onClose }: { readonly plan: Plan; readonly onCl
             isLast ? sawing.wishes(setup) : [],
           );
           const next = nextFrom(at + 1);
-          if (took.leftOn) setLeftOn({ of: took.leftOn, isLast: next === list.length });
+          if (took.leftOn) leftOn.ask(took.leftOn, next === list.length);
           if (next < list.length) setAt(next);
           else if (!took.leftOn) leave();
         }}
         onBack={() => setAt(Math.max(0, at - 1))}
         onClose={leave}
       />
-      {leftOn && (
-        <LeftOnDialog
-          of={leftOn.of}
-          isSet
-          on
-          onClose={() => {
-            setLeftOn(null);
-            if (leftOn.isLast) leave();
-          }}
-        />
-      )}
+      {leftOn.dialog}
     </>
   );
 }

@@ -1,15 +1,14 @@
-import { Button } from '@mui/material';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { counted, type Plan } from '@sill/core';
 import { usePlan } from '../../state/hooks';
+import { BenchButton } from '../shared/BenchButton';
 import { StageHead } from '../shared/StageHead';
 import { Waiting } from '../shared/Waiting';
 import { Boards, type TapeReading } from '../../sheets/Boards';
 import { ByPiece } from './ByPiece';
 import { BoardMenu } from './BoardMenu';
 import { BySetup } from './BySetup';
-import { useClock } from '../../state/useClock';
 import { CutBench } from './CutBench';
 import { CutsMenu } from './CutsMenu';
 import { useSawing } from './useSawing';
@@ -41,7 +40,6 @@ export function CutsStage() {
   const [way, setWay] = useSearchChoice<CutsView>('by', WAYS, 'board');
   const [tape, setTape] = useSearchChoice<TapeReading>('tape', TAPES, 'none');
   const [zoom, setZoom] = useSearchChoice<Zoom>('size', ZOOMS, '1');
-  const clock = useClock();
   const [bench, setBench] = useState(false);
   const pieces = plan ? plan.buying.boards.reduce((sum, board) => sum + board.pieces.length, 0) : 0;
   const about = plan ? `${counted(plan.buying.boards.length, 'board')} · ${counted(pieces, 'piece')}` : '';
@@ -73,14 +71,7 @@ export function CutsStage() {
                 },
               ]}
             />
-            <Button
-              onClick={() => {
-                clock.begin();
-                setBench(true);
-              }}
-            >
-              At the bench
-            </Button>
+            <BenchButton onOpen={() => setBench(true)} />
           </>
         )}
       </StageHead>

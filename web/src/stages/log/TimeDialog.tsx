@@ -1,4 +1,4 @@
-import { Button, Dialog, DialogActions, DialogContent, DialogTitle, MenuItem, TextField } from '@mui/material';
+import { Dialog, DialogContent, DialogTitle, MenuItem, TextField } from '@mui/material';
 import { useState } from 'react';
 import {
   LONGEST_GO,
@@ -15,6 +15,7 @@ import { STAMP, useTell } from '../../state/useLedger';
 import { DayField } from '../../ui/DayField';
 import { NumberField } from '../../ui/NumberField';
 import { WORK_WORDS } from '../../words/entries';
+import { WriteActions } from '../shared/WriteActions';
 
 /** Work that is timed by no clock at all: kinds, without a step. */
 const kindOf = (of: string): WorkKind | null => WORK_KINDS.find((kind) => `kind ${kind}` === of) ?? null;
@@ -69,12 +70,7 @@ export function TimeDialog({ plan, onClose }: { readonly plan: Plan; readonly on
           <p className="soft">On a step it is set against what was planned for it, and teaches how long you take.</p>
         </div>
       </DialogContent>
-      <DialogActions>
-        <Button onClick={onClose}>Close</Button>
-        <Button variant="contained" color="primary" disabled={minutes === null} onClick={write}>
-          Write it down
-        </Button>
-      </DialogActions>
+      <WriteActions disabled={minutes === null} onClose={onClose} onWrite={write} />
     </Dialog>
   );
 }

@@ -1,8 +1,9 @@
-import { Button, Dialog, DialogActions, DialogContent, DialogTitle, MenuItem, TextField } from '@mui/material';
+import { Dialog, DialogContent, DialogTitle, MenuItem, TextField } from '@mui/material';
 import { useState } from 'react';
 import { hardwareName, isPoured, type Plan } from '@sill/core';
 import { STAMP, useTell } from '../../state/useLedger';
 import { NumberField } from '../../ui/NumberField';
+import { WriteActions } from '../shared/WriteActions';
 
 /** What a moisture meter reads in the wood of the job. */
 export function MoistureDialog({ onClose }: { readonly onClose: () => void }) {
@@ -33,12 +34,7 @@ export function MoistureDialog({ onClose }: { readonly onClose: () => void }) {
           />
         </div>
       </DialogContent>
-      <DialogActions>
-        <Button onClick={onClose}>Close</Button>
-        <Button variant="contained" color="primary" disabled={percent === null} onClick={write}>
-          Write it down
-        </Button>
-      </DialogActions>
+      <WriteActions disabled={percent === null} onClose={onClose} onWrite={write} />
     </Dialog>
   );
 }
@@ -95,12 +91,7 @@ export function UsedDialog({ plan, onClose }: { readonly plan: Plan; readonly on
           <p>This job takes nothing out of a can.</p>
         )}
       </DialogContent>
-      <DialogActions>
-        <Button onClick={onClose}>Close</Button>
-        <Button variant="contained" color="primary" disabled={ounces === null} onClick={write}>
-          Write it down
-        </Button>
-      </DialogActions>
+      <WriteActions disabled={ounces === null} onClose={onClose} onWrite={write} />
     </Dialog>
   );
 }

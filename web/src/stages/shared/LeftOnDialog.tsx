@@ -1,29 +1,20 @@
 import { Button, Dialog, DialogActions, DialogContent, DialogTitle } from '@mui/material';
 import { useState } from 'react';
-import { tookSo, useClock, type LeftOn } from '../../state/useClock';
+import { tookSo, type LeftOn } from '../../state/useClock';
+import { useTell } from '../../state/useLedger';
 import { NumberField } from '../../ui/NumberField';
 import { spanWords } from '../../words/days';
 
-type Props = {
-  readonly of: LeftOn;
-  /** The clock has been set anew already. */
-  readonly isSet: boolean;
-  /** Whether it runs on. */
-  readonly on: boolean;
-  readonly onClose: () => void;
-};
-
 /** A clock that was left on, over a night or a meal: it asks how long the work really took. */
-export function LeftOnDialog({ of, isSet, on, onClose }: Props) {
-  const { setAnew } = useClock();
+export function LeftOnDialog({ of, onClose }: { readonly of: LeftOn; readonly onClose: () => void }) {
+  const tell = useTell();
   const [minutes, setMinutes] = useState(Math.max(1, Math.round(of.planned)));
-  const settle = (isKnown: boolean) => {
-    const worked = isKnown ? [tookSo(of, minutes)] : [];
-    if (!isSet || worked.length > 0) setAnew(worked, on);
+  const write = () => {
+    tell([tookSo(of, minutes)]);
     onClose();
   };
   return (
-    <Dialog open onClose={() => settle(false)} aria-labelledby="left-on-title">
+    <Dialog open onClose={onClose} aria-labelledby="left-on-title">
       <DialogTitle id="left-on-title">The clock was left on</DialogTitle>
       <DialogContent>
         <p>
@@ -39,11 +30,28 @@ export function LeftOnDialog({ of, isSet, on, onClose }: Props) {
         />
       </DialogContent>
       <DialogActions>
-        <Button onClick={() => settle(false)}>Leave it out</Button>
-        <Button variant="contained" color="primary" onClick={() => settle(true)}>
+        <Button onClick={onClose}>Leave it out</Button>
+        <Button variant="contained" color="primary" onClick={write}>
           Write it down
         </Button>
       </DialogActions>
     </Dialog>
   );
+}
+
+/** Asks about a clock that was left on while something was ticked off; `leave` where that was the last thing. */
+export function useLeftOn(leave: () => void) {
+  const [asked, setAsked] = useState<{ readonly of: LeftOn; readonly isLast: boolean } | null>(null);
+  return {
+    ask: (of: LeftOn, isLast: boolean) => setAsked({ of, isLast }),
+    dialog: asked && (
+      <LeftOnDialog
+        of={asked.of}
+        onClose={() => {
+          setAsked(null);
+          if (asked.isLast) leave();
+        }}
+      />
+    ),
+  };
 }

@@ -1,9 +1,10 @@
-import { Button, Dialog, DialogActions, DialogContent, DialogTitle, TextField } from '@mui/material';
+import { Button, Dialog, DialogContent, DialogTitle, TextField } from '@mui/material';
 import { useState } from 'react';
 import type { EntryOf } from '@sill/core';
 import { useErrand } from '../../state/useErrand';
 import { STAMP, useTell } from '../../state/useLedger';
 import { photoAddress, usePhoto } from '../../state/usePhoto';
+import { WriteActions } from './WriteActions';
 import './Notes.css';
 
 /** What words are about. */
@@ -65,12 +66,7 @@ export function NoteDialog({ title, about, onClose }: Props) {
           </label>
         </div>
       </DialogContent>
-      <DialogActions>
-        <Button onClick={onClose}>Close</Button>
-        <Button variant="contained" color="primary" disabled={text.trim() === '' && photo === null} onClick={write}>
-          Write it down
-        </Button>
-      </DialogActions>
+      <WriteActions disabled={text.trim() === '' && photo === null} onClose={onClose} onWrite={write} />
     </Dialog>
   );
 }

@@ -1,7 +1,6 @@
 import {
   Button,
   Dialog,
-  DialogActions,
   DialogContent,
   DialogTitle,
   Table,
@@ -28,6 +27,7 @@ import { NumberField } from '../../ui/NumberField';
 import { TextLine } from '../../ui/TextLine';
 import { Text } from '../../words/Dim';
 import { cents, difference, dollars } from '../../words/money';
+import { WriteActions } from './WriteActions';
 
 type Purchase = EntryOf<'bought'> | EntryOf<'box'>;
 /** Alike purchases in one row. */
@@ -255,12 +255,7 @@ function ReceiptForm({ yard, rows, onClose }: FormProps) {
           </p>
         </div>
       </DialogContent>
-      <DialogActions>
-        <Button onClick={onClose}>Close</Button>
-        <Button variant="contained" color="primary" disabled={total <= 0} onClick={write}>
-          Write it down
-        </Button>
-      </DialogActions>
+      <WriteActions disabled={total <= 0} onClose={onClose} onWrite={write} />
     </>
   );
 }
