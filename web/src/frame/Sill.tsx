@@ -84,7 +84,10 @@ function tallies(plan: Plan, job: Job): readonly Tally[] {
     {
       name: 'Ready',
       figure: calendar.ready !== null ? dayWords(calendar.ready) : calendar.homeless.length > 0 ? 'No day' : 'Done',
-      aside: `${counted(calendar.sessions.length, 'session')}, ${Math.round(calendar.minutes / 60)} h`,
+      aside:
+        calendar.sessions.length === 0
+          ? 'nothing laid out'
+          : `${counted(calendar.sessions.length, 'session')}, ${Math.round(calendar.minutes / 60)} h`,
       explain: (
         <>
           {hours(calendar.minutes)} at the bench for one person, in the hours that stand under Days. While one thing
