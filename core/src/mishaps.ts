@@ -1,10 +1,9 @@
 import { doingOf } from './building';
 import type { Stamp } from './buying';
-import { plannedFor, workOf } from './calendar';
+import { workOf } from './calendar';
 import type { Entry, EntryOf, Job, Mishap, WorkKind } from './job';
 import { holdingsOf, rootOf, type Holdings } from './ledger';
 import type { Plan } from './plan';
-import { minutesAt } from './sawing';
 
 /** What is told of something that went wrong. */
 export type MishapTold = {
@@ -21,15 +20,15 @@ export type MishapTold = {
 /** What is done to a part by itself, before it is joined: it is done again to the one that takes its place. */
 const ALONE: ReadonlySet<WorkKind> = new Set(['prepare', 'sand', 'saw']);
 
-/** Where work is in a plan: its kind, its tool and its minutes; nothing where the plan has no such work. */
+/** Where work is in a plan: its kind and its tool; nothing where the plan has no such work. */
 function workAt(plan: Plan, of: string | null) {
-  for (const { piece, steps } of plan.pieces)
-    for (const step of steps) {
-      const op = step.operations.find(({ id }) => id === of);
-      if (op) return { work: workOf(op), tool: op.tool, minutes: plannedFor(step, op.id, piece.copies).minutes };
+  for (const { steps } of plan.pieces)
+    for (const { operations } of steps) {
+      const op = operations.find(({ id }) => id === of);
+      if (op) return { work: workOf(op), tool: op.tool };
     }
   const setup = plan.setups.find(({ id }) => `saw.${id}` === of);
-  return setup ? { work: 'saw' as const, tool: setup.tool, minutes: minutesAt(setup) } : null;
+  return setup ? { work: 'saw' as const, tool: setup.tool } : null;
 }
 
 /** The piece of wood that is a part, where one is cut and there. */
@@ -81,7 +80,8 @@ export function mishapOf(job: Job, plan: Plan, told: MishapTold, stamp: Stamp): 
     of: of ?? '',
     work: at?.work ?? null,
     tool: at?.tool ?? null,
-    minutes: Math.round(anew ? redone : (at?.minutes ?? 0)),
+    // What it took to put right what stays, nobody knows yet: the clock counts it with the work.
+    minutes: Math.round(redone),
     wood: body ? worthOfBody(holdings, body) : 0,
     note,
   };

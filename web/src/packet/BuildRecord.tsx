@@ -8,6 +8,7 @@ import {
   dayWords,
   earnedAnHour,
   isBoard,
+  SPECIES,
   printMaterial,
   readingsOf,
   recordOf,
@@ -16,6 +17,7 @@ import {
   type EntryOf,
   type Job,
   type Plan,
+  type Recipe,
 } from '@sill/core';
 import { NoPlan } from '../stages/shared/NoPlan';
 import { useJob, usePlan } from '../state/hooks';
@@ -79,9 +81,11 @@ export default function BuildRecord() {
 
 /** Woods of a piece by their names. */
 const woodsOf = ({ parts }: Facts): string =>
-  [...new Set(parts.map(({ material }) => (isBoard(material) ? speciesOf(material) : printMaterial(material))))].join(
-    ', ',
-  );
+  [
+    ...new Set(
+      parts.map(({ material }) => (isBoard(material) ? SPECIES[speciesOf(material)].name : printMaterial(material))),
+    ),
+  ].join(', ');
 
 /** Ways its joints are made, the commonest first. */
 function waysOf({ fastenings }: Facts): string {
@@ -93,16 +97,42 @@ function waysOf({ fastenings }: Facts): string {
     .join(', ');
 }
 
-/** Recipes on a piece with what is in them, so that it can be renewed. */
-const finishOf = ({ finishing }: Facts): readonly string[] => [
-  ...new Set(
-    finishing.treatments.map(({ recipe, coats }) => `${recipe.name}${coats > 0 ? `, ${counted(coats, 'coat')}` : ''}`),
-  ),
-];
+const ON: Readonly<Record<Recipe['by'], string>> = {
+  brush: 'by brush',
+  wipe: 'wiped on',
+  roller: 'by roller',
+  spray: 'by spray',
+};
+
+/** What was put on a piece, so that it can be renewed with the same. */
+function finishOf({ finishing }: Facts): readonly string[] {
+  const told = finishing.treatments.map(({ recipe, coats }) => {
+    const { sandTo, colours, coat, by } = recipe;
+    return [
+      ...(sandTo > 0 ? [`sanded to ${sandTo}`] : []),
+      ...colours.map(({ product, mix }) => `${product} ${mix.map(({ tone }) => tone).join(' and ')}`),
+      ...(coat !== 'none' && coats > 0 ? [`${counted(coats, 'coat')} of ${coat} ${ON[by]}`] : []),
+    ].join(', ');
+  });
+  return [...new Set(told.filter((words) => words !== ''))];
+}
+
+/** Days on which it was coated. */
+function coatedOn({ finishing, steps }: Facts, { ledger }: Job): string {
+  if (finishing.treatments.length === 0) return '';
+  const coats = new Set(
+    steps.flatMap(({ operations }) => operations.flatMap(({ kind, id }) => (kind === 'coat' ? [id] : []))),
+  );
+  const days = standingEntries(ledger).flatMap((entry) =>
+    entry.what === 'done' && coats.has(entry.of) && entry.at !== null ? [entry.at.slice(0, 10)] : [],
+  );
+  return [...new Set(days)].map(dayWords).join(', ');
+}
 
 function PieceRecord({ job, facts }: { readonly job: Job; readonly plan: Plan; readonly facts: Facts }) {
   const { piece, parts } = facts;
   const { asBuilt } = readingsOf(job, piece.id);
+  const coated = coatedOn(facts, job);
   const measured = Object.entries(asBuilt).filter(
     ([, sizes]) => sizes.length !== undefined || sizes.width !== undefined,
   );
@@ -115,12 +145,15 @@ function PieceRecord({ job, facts }: { readonly job: Job; readonly plan: Plan; r
       </dd>
       <dt>Wood</dt>
       <dd>
-        {woodsOf(facts)}, {counted(parts.length, 'part')}
+        {woodsOf(facts)}, {counted(parts.length, 'part')}, {Math.round(facts.weight)} lb
       </dd>
       <dt>Joints</dt>
       <dd>{waysOf(facts)}</dd>
       <dt>Finish</dt>
-      <dd>{finishOf(facts).join('; ') || 'bare'}</dd>
+      <dd>
+        {finishOf(facts).join('; ') || 'bare'}
+        {coated !== '' && <> ({coated})</>}
+      </dd>
       {measured.length > 0 && (
         <>
           <dt>As built</dt>
@@ -143,6 +176,7 @@ function JobRecordPart({ job, plan }: { readonly job: Job; readonly plan: Plan }
   const { setOut, closed, from, minutes, cents, boards } = recordOf('', job);
   const moisture = standingEntries(job.ledger).flatMap((entry) => (entry.what === 'moisture' ? [entry] : []));
   const so = closed ?? cameTo(job, plan, null);
+  const paid = so.cents || cents;
   const earned = closed ? earnedAnHour(closed.bought, closed) : null;
   return (
     <dl className="record-facts">
@@ -158,8 +192,9 @@ function JobRecordPart({ job, plan }: { readonly job: Job; readonly plan: Plan }
       </dd>
       <dt>Money</dt>
       <dd>
-        {dollars(so.cents || cents)}
-        {setOut && `, planned ${dollars(setOut.cents)} (${difference((so.cents || cents) - setOut.cents)})`}
+        {dollars(paid)}
+        {setOut && `, planned ${dollars(setOut.cents)}`}
+        {setOut && setOut.cents !== paid && ` (${difference(paid - setOut.cents)})`}
         {typeof closed?.bought === 'number' && `; bought ${dollars(closed.bought)}`}
         {earned !== null && earned > 0 && `: ${dollars(earned)} for an hour`}
       </dd>

@@ -68,7 +68,9 @@ export function Balance({ plan, record }: { readonly plan: Plan; readonly record
   const planned = setOut ?? reckoned(plan);
   const begun = setOut !== null;
   // What is not over yet comes to what was, and what is left.
-  const so = cameTo(job, plan, plan.calendar.ready);
+  const { ready, sessions, homeless } = plan.calendar;
+  const isDone = sessions.length === 0 && homeless.length === 0;
+  const so = cameTo(job, plan, isDone ? record.to : ready);
   const real = closed ?? {
     ...so,
     minutes: Math.round(record.minutes + plan.hours.likely),
