@@ -28,6 +28,8 @@ const PATHS = [
   '/api/yards/own',
   '/api/shops/usual',
   '/api/racks/rack',
+  '/api/memories/memory',
+  '/api/records',
   '/api/photos',
   '/api/photos/none',
   '/api/solve',

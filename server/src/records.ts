@@ -1,10 +1,17 @@
 import { Router } from 'express';
 import type { Knex } from 'knex';
-import { readJob, recordOf, type JobRecord } from '@sill/core';
+import { JOB_FORMAT, readJob, recordOf, type Job, type JobRecord } from '@sill/core';
 import { ROUTES } from '@sill/core/contract';
 import { serve } from './serve';
 
 type Row = { readonly id: string; readonly revision: number };
+
+/** A stored job; null where it can not be read. What is in today's format was read when it came in. */
+function jobOf(data: unknown): Job | null {
+  if ((data as { format?: unknown } | null)?.format === JOB_FORMAT) return data as Job;
+  const read = readJob(data);
+  return read.ok ? read.value : null;
+}
 
 /**
  * `/api/records`: what each job says of its builder, the newest save first. Read once for a save; a job that can not be
@@ -26,8 +33,8 @@ export function recordsRouter(database: Knex): Router {
       let entry = known.get(id);
       if (entry?.revision !== revision) {
         const row = await database('jobs').select('data').where({ id }).first();
-        const job = row && readJob(JSON.parse(row.data as string));
-        entry = { revision, record: job?.ok ? recordOf(id, job.value) : null };
+        const job = row && jobOf(JSON.parse(row.data as string));
+        entry = { revision, record: job ? recordOf(id, job) : null };
         known.set(id, entry);
       }
       if (entry.record) records.push(entry.record);
