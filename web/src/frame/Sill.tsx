@@ -83,7 +83,12 @@ function tallies(plan: Plan, job: Job): readonly Tally[] {
     },
     {
       name: 'Ready',
-      figure: calendar.ready !== null ? dayWords(calendar.ready) : calendar.homeless.length > 0 ? 'No day' : 'Done',
+      figure:
+        calendar.ready !== null
+          ? dayWords(calendar.ready)
+          : calendar.homeless.length > 0 || !complete
+            ? 'No day'
+            : 'Done',
       aside:
         calendar.sessions.length === 0
           ? 'nothing laid out'
