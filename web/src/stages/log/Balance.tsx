@@ -117,8 +117,9 @@ export function Balance({ plan, record }: { readonly plan: Plan; readonly record
       )}
       {!begun && (
         <p className="soft">
-          Nothing of it is recorded yet. With the first thing that is bought, cut, ticked or timed the plan of that hour
-          is kept here, and what really happens stands below it.
+          {record.from === null
+            ? 'Nothing of it is recorded yet. With the first thing that is bought, cut, ticked or timed the plan of that hour is kept here, and what really happens stands below it.'
+            : `It was begun before this was kept: what it was to come to then is not known, and above stands what the plan comes to now. ${dollars(record.cents)} are paid and ${spanWords(Math.round(record.minutes))} timed.`}
         </p>
       )}
     </section>
