@@ -1,6 +1,6 @@
 import type { Job } from './job';
 import type { Plan } from './plan';
-import { recordOf, type Reckoning } from './record';
+import { ownRecord, type Reckoning } from './record';
 
 /** What a plan comes to. */
 export const reckoned = ({ hours, list, calendar }: Pick<Plan, 'hours' | 'list' | 'calendar'>): Reckoning => ({
@@ -13,7 +13,7 @@ export const reckoned = ({ hours, list, calendar }: Pick<Plan, 'hours' | 'list' 
 
 /** What a job came to by its ledger so far. `day` is the one it is ready on, or thought to be. */
 export function cameTo(job: Job, { list }: Pick<Plan, 'list'>, day: string | null): Reckoning {
-  const { minutes, cents, boards } = recordOf('', job);
+  const { minutes, cents, boards } = ownRecord(job);
   return {
     minutes: Math.round(minutes),
     cents: Math.max(0, cents),

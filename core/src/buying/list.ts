@@ -1,14 +1,14 @@
 import { first, last } from '../lists';
 import { inches, type Length } from '../length';
 import type { Job } from '../job';
-import { holdingsOf, type Holdings } from '../ledger';
+import { holdingsOf, priceOf, receiptsOf, type Holdings, type Purchase, type Receipt } from '../ledger';
 import { taxOn, type BoardOffer, type HardwareNeed, type HardwareOffer, type SheetOffer, type Yard } from '../stock';
 import { boxesFor, type Boxes } from './boxes';
 import type { Boards } from './boards';
 import type { Board } from './board';
 import { marketOf, soldAt, worthOf } from './market';
 import { boughtOffer } from './offers';
-import { fates, priceOf, receiptsOf, type Fate, type Purchase, type Receipt } from './receipts';
+import { fates, type Fate } from './receipts';
 import { sparesFor } from './spares';
 import { storeCuts } from './store-cuts';
 

@@ -3,10 +3,10 @@ import { dateOf, dayOf, dayWords, note, set, type Finding, type Job } from '../j
 import type { Pace } from '../record';
 import { counted, listOf, plain, say, strong, type Phrase } from '../words';
 import type { Facts } from './facts';
+import { hours } from './rounded';
 
 const daysBetween = (from: string, to: string): number => dayOf(to) - dayOf(from);
 const days = (count: number): string => (count === 1 ? '1 day' : `${count} days`);
-const hours = (minutes: number): string => (minutes < 90 ? `${minutes} min` : `${Math.round(minutes / 30) / 2} h`);
 
 /** Whether it can be, when it is ready, and whether sooner is possible. */
 function readyNotes(

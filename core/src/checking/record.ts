@@ -2,8 +2,8 @@ import { note, set, type Finding, type Job, type StageName, type Tool, type Work
 import {
   applying,
   coverageBy,
+  ownRecord,
   pricesBy,
-  recordOf,
   spoiledBy,
   type Ahead,
   type JobRecord,
@@ -11,6 +11,7 @@ import {
 } from '../record';
 import { say, strong } from '../words';
 import type { Facts } from './facts';
+import { hours as inWords } from './rounded';
 
 /** What so few say is no habit yet. */
 const [BOARDS, PURCHASES, PRODUCTS] = [15, 10, 2] as const;
@@ -135,7 +136,7 @@ function lessonNotes(facts: Facts): readonly Finding[] {
 
 /** What is known by now of the hours of this job. */
 function hoursNotes({ job, hours, pace }: Facts): readonly Finding[] {
-  const { times } = recordOf('', job);
+  const { times } = ownRecord(job);
   const rows = Object.values(times);
   const count = rows.reduce((sum, row) => sum + row.count, 0);
   if (count === 0 || hours.likely === 0) return [];
@@ -145,18 +146,15 @@ function hoursNotes({ job, hours, pace }: Facts): readonly Finding[] {
   return [
     note(null, 'pace', factor > 100 ? 'care' : 'good', 'log', {
       title: say`${factor} % of the usual time so far`,
-      because: say`${strong(count)} timings in this job: ${inHours(minutes)} for what usually takes ${inHours(planned)}. What is left takes ${strong(inHours(hours.likely))}, eight times in ten between ${inHours(hours.low)} and ${inHours(hours.high)}${pace.jobs > 1 ? `, by ${pace.jobs} jobs` : ''}.`,
+      because: say`${strong(count)} timings in this job: ${inWords(minutes)} for what usually takes ${inWords(planned)}. What is left takes ${strong(inWords(hours.likely))}, eight times in ten between ${inWords(hours.low)} and ${inWords(hours.high)}${pace.jobs > 1 ? `, by ${pace.jobs} jobs` : ''}.`,
       numbers: { percent: factor, timings: count },
     }),
   ];
 }
 
-const inHours = (minutes: number): string =>
-  minutes < 90 ? `${Math.round(minutes)} min` : `${Math.round(minutes / 30) / 2} h`;
-
 /** What this builder's own record says of what lies ahead. */
 export const recordNotes = (facts: Facts): readonly Finding[] => [
-  ...habitNotes([...facts.records, recordOf('', facts.job)], facts.job),
+  ...habitNotes([...facts.records, ownRecord(facts.job)], facts.job),
   ...lessonNotes(facts),
   ...hoursNotes(facts),
 ];

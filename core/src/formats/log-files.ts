@@ -1,6 +1,6 @@
 import type { Entry, Job } from '../job';
 import { standingEntries } from '../ledger';
-import { recordOf } from '../record';
+import { ownRecord } from '../record';
 import { writeCsv } from './csv';
 
 const money = (cents: number): string => (cents / 100).toFixed(2);
@@ -41,7 +41,7 @@ export const logCsv = (job: Pick<Job, 'ledger'>, words: (entry: Entry) => string
 
 /** The log of a job as `sill-plan/log@1`: what it came to, and every entry that stands, as the job file has it. */
 export const logJson = (job: Pick<Job, 'name' | 'ledger'>): string => {
-  const { from, to, setOut, closed, times, minutes, cents, boards, prices, cuts, coverage } = recordOf('', job);
+  const { from, to, setOut, closed, times, minutes, cents, boards, prices, cuts, coverage } = ownRecord(job);
   const record = { from, to, setOut, closed, times, minutes, cents, boards, prices, cuts, coverage };
   const entries = standingEntries(job.ledger);
   return `${JSON.stringify({ format: 'sill-plan/log@1', job: job.name, record, entries }, null, 2)}\n`;

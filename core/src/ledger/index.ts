@@ -5,5 +5,6 @@
  */
 export * from './holdings';
 export * from './readings';
+export * from './receipts';
 export * from './telling';
 export * from './doing';

@@ -1,5 +1,5 @@
 import type { EntryOf, Job, WorkKind } from '../job';
-import { holdingsOf, rootOf, standingEntries } from '../ledger';
+import { holdingsOf, priceOf, receiptsOf, rootOf, standingEntries } from '../ledger';
 import { toInches } from '../length';
 import { taxOn } from '../stock';
 import { lessonsOf, type Lesson } from './lessons';
@@ -65,37 +65,29 @@ function timesOf(timed: readonly EntryOf<'timed'>[]): JobRecord['times'] {
   return times;
 }
 
-type Purchase = EntryOf<'bought'> | EntryOf<'box'>;
 type Paid = { readonly at: string | null; readonly cents: number };
 
 /** Money that went out, receipts at what they say; what was taken back comes in again. With the tax. */
 function paidOf(job: Pick<Job, 'ledger'>, standing: readonly Job['ledger'][number][]): readonly Paid[] {
-  const { bodies, boxes } = holdingsOf(job);
-  const now = new Map<string, Purchase>([
-    ...[...bodies.values()].flatMap(({ bought }) => (bought ? [[bought.id, bought] as const] : [])),
-    ...boxes.map((box) => [box.id, box] as const),
-  ]);
-  const purchases = standing.flatMap((entry) =>
-    entry.what === 'bought' || entry.what === 'box' ? [now.get(entry.id) ?? entry] : [],
-  );
+  const told = standing.flatMap((entry) => (entry.what === 'receipt' ? [entry] : []));
+  const onReceipt = new Set(told.flatMap(({ of }) => of));
+  const bills = receiptsOf(holdingsOf(job)).flatMap(({ day, yard, purchases }): readonly Paid[] => {
+    const subtotal = priceOf(purchases.filter(({ id }) => !onReceipt.has(id)));
+    return subtotal === 0 ? [] : [{ at: day === '' ? null : day, cents: subtotal + taxOn(subtotal, yard) }];
+  });
+  return [...told.map(({ at, total }) => ({ at, cents: total })), ...bills, ...takenBack(standing, onReceipt)];
+}
+
+/** What was on a receipt and taken back, at the price paid. */
+function takenBack(standing: readonly Job['ledger'][number][], onReceipt: ReadonlySet<string>): readonly Paid[] {
+  const paid = new Map(standing.flatMap((entry) => (entry.what === 'paid' ? [[entry.of, entry.price]] : [])));
   const returned = new Set(standing.flatMap((entry) => (entry.what === 'returned' ? [entry.of] : [])));
-  const receipts = standing.flatMap((entry) => (entry.what === 'receipt' ? [entry] : []));
-  const onReceipt = new Set(receipts.flatMap(({ of }) => of));
-  const bills = new Map<string, Paid & { subtotal: number }>();
-  for (const purchase of purchases) {
-    const { at, yard, id, price } = purchase;
-    if (onReceipt.has(id) || returned.has(id)) continue;
-    const key = JSON.stringify([at?.slice(0, 10) ?? '', yard.id, yard.tax]);
-    const subtotal = (bills.get(key)?.subtotal ?? 0) + price;
-    // Tax is rounded once on what was bought at one yard on one day.
-    bills.set(key, { at, subtotal, cents: subtotal + taxOn(subtotal, yard) });
-  }
-  const back = purchases.filter(({ id }) => onReceipt.has(id) && returned.has(id));
-  return [
-    ...receipts.map(({ at, total }) => ({ at, cents: total })),
-    ...bills.values(),
-    ...back.map(({ at, price, yard }) => ({ at, cents: -(price + taxOn(price, yard)) })),
-  ];
+  return standing.flatMap((entry): readonly Paid[] => {
+    if ((entry.what !== 'bought' && entry.what !== 'box') || !onReceipt.has(entry.id) || !returned.has(entry.id))
+      return [];
+    const price = paid.get(entry.id) ?? entry.price;
+    return [{ at: entry.at, cents: -(price + taxOn(price, entry.yard)) }];
+  });
 }
 
 function pricesOf(standing: readonly Job['ledger'][number][]): JobRecord['prices'] {
@@ -167,6 +159,9 @@ function monthsOf(timed: readonly EntryOf<'timed'>[], paid: readonly Paid[]): Jo
 /** What happened of itself: found wood and the rack are no work of the job. */
 const QUIET: ReadonlySet<string> = new Set(['found', 'photographed', 'fetched', 'can fetched']);
 
+/** What the job in question is called among the records: its own id is not known in here. */
+export const THIS = 'this job';
+
 const known = new WeakMap<Job['ledger'], JobRecord>();
 
 /** What a job says of its builder: read once for a ledger. `id` is what it is kept under. */
@@ -197,3 +192,6 @@ export function recordOf(id: string, job: Pick<Job, 'name' | 'ledger'>): JobReco
   known.set(job.ledger, record);
   return record;
 }
+
+/** What the job in question says of its builder. */
+export const ownRecord = (job: Pick<Job, 'name' | 'ledger'>): JobRecord => recordOf(THIS, job);

@@ -2,7 +2,7 @@ import { CholeskyDecomposition, Matrix } from 'ml-matrix';
 import { WORK_KINDS, type Job, type WorkKind } from '../job';
 import { nth } from '../lists';
 import { apart } from './forgotten';
-import { recordOf, type JobRecord, type WorkTimes } from './job-record';
+import { ownRecord, THIS, type JobRecord, type WorkTimes } from './job-record';
 
 /** What nine in ten of ten stay within on either side of the likeliest: 80 in 100 lie between. */
 export type Range = { readonly low: number; readonly likely: number; readonly high: number };
@@ -188,8 +188,6 @@ export const slowed = (pace: Pace, times: number): Pace => ({
   ) as Pace['kinds'],
 });
 
-/** What the job in question is called among the records. */
-const THIS = 'this job';
 const known = new WeakMap<Job['ledger'], { readonly others: readonly JobRecord[]; readonly pace: Pace }>();
 
 /** The pace of a job by what was timed of it and of others: worked out once for a ledger and these others. */
@@ -197,7 +195,7 @@ export function paceFor(job: Pick<Job, 'name' | 'ledger'>, others: readonly JobR
   const before = known.get(job.ledger);
   if (before?.others === others) return before.pace;
   // A copy of this job carries what was timed here.
-  const pace = paceOf(apart([recordOf(THIS, job), ...others]), THIS);
+  const pace = paceOf(apart([ownRecord(job), ...others]), THIS);
   known.set(job.ledger, { others, pace });
   return pace;
 }

@@ -11,7 +11,7 @@ import {
   SPECIES,
   printMaterial,
   readingsOf,
-  recordOf,
+  ownRecord,
   speciesOf,
   standingEntries,
   type EntryOf,
@@ -173,7 +173,7 @@ function PieceRecord({ job, facts }: { readonly job: Job; readonly plan: Plan; r
 
 /** What the whole job came to, planned and real. */
 function JobRecordPart({ job, plan }: { readonly job: Job; readonly plan: Plan }) {
-  const { setOut, closed, from, minutes, cents, boards } = recordOf('', job);
+  const { setOut, closed, from, minutes, cents, boards } = ownRecord(job);
   const moisture = standingEntries(job.ledger).flatMap((entry) => (entry.what === 'moisture' ? [entry] : []));
   const so = closed ?? cameTo(job, plan, null);
   const paid = so.cents || cents;
@@ -264,7 +264,7 @@ function Told({ job, piece, isFirst }: { readonly job: Job; readonly piece: stri
 
 /** A card to cut out and stick underneath. */
 function Underneath({ job, facts }: { readonly job: Job; readonly facts: Facts }) {
-  const { closed, to } = recordOf('', job);
+  const { closed, to } = ownRecord(job);
   const day = closed?.ready ?? to;
   const { top } = facts.piece.carries;
   const anchor = facts.model.findings.find(({ kind }) => kind === 'anchor');

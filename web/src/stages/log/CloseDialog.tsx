@@ -6,7 +6,7 @@ import {
   counted,
   dayWords,
   LONGEST_GO,
-  recordOf,
+  ownRecord,
   type Entry,
   type EntryOf,
   type Job,
@@ -27,7 +27,7 @@ type Props = { readonly plan: Plan; readonly onClose: () => void };
 /** A job is finished: what it came to is kept, what is left goes to the rack, and words stay for the next. */
 export function CloseDialog({ plan, onClose }: Props) {
   const job = useJob();
-  const { closed } = recordOf('', job);
+  const { closed } = ownRecord(job);
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="close-title">
       <DialogTitle id="close-title">{closed ? 'What it came to' : 'It is finished'}</DialogTitle>
@@ -87,7 +87,7 @@ function ToClose({ plan, onClose }: Props) {
   const [next, setNext] = useState('');
   const [racks, setRacks] = useState(true);
   const left = plan.calendar.sessions.length > 0 ? Math.round(plan.calendar.minutes) : 0;
-  const { minutes, cents } = recordOf('', job);
+  const { minutes, cents } = ownRecord(job);
   const stops = bodies.length + cans.length > 0 && racks && isReached;
   const finish = () =>
     run(async () => {

@@ -1,7 +1,7 @@
 import { Button, Divider, Menu, MenuItem } from '@mui/material';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { counted, recordOf, stateOf, type Plan } from '@sill/core';
+import { counted, ownRecord, stateOf, type Plan } from '@sill/core';
 import { useJob, usePlan } from '../../state/hooks';
 import { useGo } from '../../state/useGo';
 import { spanWords } from '../../words/days';
@@ -46,7 +46,7 @@ type Write = (typeof WRITES)[number][0];
 
 function OfPlan({ plan }: { readonly plan: Plan }) {
   const job = useJob();
-  const record = recordOf('', job);
+  const record = ownRecord(job);
   const { closed } = record;
   const { buildRecord } = useGo();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);

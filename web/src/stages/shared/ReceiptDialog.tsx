@@ -13,11 +13,13 @@ import { useState } from 'react';
 import {
   boughtOffer,
   hardwareName,
+  holdingsOf,
   offerName,
+  receiptsOf,
   standingEntries,
   taxOn,
   type Entry,
-  type EntryOf,
+  type Purchase,
   type Units,
 } from '@sill/core';
 import { useJob } from '../../state/hooks';
@@ -29,7 +31,6 @@ import { Text } from '../../words/Dim';
 import { cents, difference, dollars } from '../../words/money';
 import { WriteActions } from './WriteActions';
 
-type Purchase = EntryOf<'bought'> | EntryOf<'box'>;
 /** Alike purchases in one row. */
 type Row = { readonly key: string; readonly name: string; readonly own: readonly Purchase[]; readonly listed: number };
 
@@ -47,19 +48,12 @@ function rowsOf(purchases: readonly Purchase[], units: Units): readonly Row[] {
   return [...rows.values()];
 }
 
-/** What is bought and on no receipt yet, by yard. */
+/** What is bought and on no receipt yet, by yard, at the prices that are known by now. */
 function useOpenPurchases() {
-  const { ledger } = useJob();
-  const standing = standingEntries(ledger);
-  const on = new Set(standing.flatMap((entry) => (entry.what === 'receipt' ? entry.of : [])));
-  const back = new Set(standing.flatMap((entry) => (entry.what === 'returned' ? [entry.of] : [])));
-  const paid = new Map(standing.flatMap((entry) => (entry.what === 'paid' ? [[entry.of, entry.price] as const] : [])));
-  const open = standing.flatMap((entry) =>
-    (entry.what === 'bought' || entry.what === 'box') && !on.has(entry.id) && !back.has(entry.id)
-      ? [{ ...entry, price: paid.get(entry.id) ?? entry.price }]
-      : [],
-  );
-  return [...new Map(open.map((one) => [one.yard.id, one.yard])).values()].map((yard) => ({
+  const job = useJob();
+  const on = new Set(standingEntries(job.ledger).flatMap((entry) => (entry.what === 'receipt' ? entry.of : [])));
+  const open = receiptsOf(holdingsOf(job)).flatMap(({ purchases }) => purchases.filter(({ id }) => !on.has(id)));
+  return [...new Map(open.map(({ yard }) => [yard.id, yard])).values()].map((yard) => ({
     yard,
     purchases: open.filter((one) => one.yard.id === yard.id),
   }));
