@@ -1,6 +1,6 @@
 import { copyOfDemo, expect, goWithin, test, violations } from './server';
 
-const STAGES = ['brief', 'shape', 'parts', 'stock', 'cuts', 'joints', 'build', 'finish'];
+const STAGES = ['Brief', 'Shape', 'Parts', 'Stock', 'Cuts', 'Joints', 'Build', 'Finish', 'Days', 'Log'];
 /** Every view of a job in three walks of about the same length, each with what is on it alone. */
 const WALKS: readonly (readonly (readonly [view: string, has: string])[])[] = [
   [
@@ -69,16 +69,18 @@ test('the workshop look keeps its contrast', async ({ page }) => {
   }
 });
 
-test('keys 1 to 8 go to the stages, and the action at the foot settles one', async ({ page, sill }) => {
+test('keys 1 to 9, and 0, go to the stages, and the action at the foot settles one', async ({ page, sill }) => {
   const id = await copyOfDemo(sill);
   await page.goto(`/jobs/${id}/brief`);
-  await expect(page.getByRole('heading', { name: 'Brief' })).toBeVisible();
-  for (const [at, stage] of STAGES.entries()) {
-    await page.keyboard.press(String(at + 1));
-    await expect(page).toHaveURL(new RegExp(`/${stage}`));
-  }
-  await page.keyboard.press('2');
-  await expect(page.getByRole('heading', { name: 'Shape', exact: true })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Brief', exact: true })).toBeVisible();
+  // The address changes at once, what is shown comes after it: the foot belongs to what is shown.
+  const press = async (key: string, stage: string) => {
+    await page.keyboard.press(key);
+    await expect(page).toHaveURL(new RegExp(`/${stage.toLowerCase()}`));
+    await expect(page.getByRole('heading', { name: stage, exact: true })).toBeVisible();
+  };
+  for (const [at, stage] of STAGES.entries()) await press(String((at + 1) % 10), stage);
+  await press('2', 'Shape');
   await page.getByRole('button', { name: 'Settle the shape' }).click();
   await expect(page).toHaveURL(/parts/);
   await expect(page.getByRole('link', { name: /^Shape, settled/ })).toBeVisible();
