@@ -334,14 +334,23 @@ export const isProved = ({ buying }: Plan): boolean =>
 /**
  * The plan searched for long, one material after the other: told after each, so that what is better is seen at once.
  *
- * @param heard told the plan so far and the share of the materials that were searched. The last has all.
+ * @param heard told the share of the materials that were searched, and the plan so far where its list came to less than
+ * all told before it, the quick one first of all; null where it did not. What is returned has all of them.
  */
-export function planByMaterials(job: Job, options: PlanOptions, heard: (plan: Plan, share: number) => void): Plan {
+export function planByMaterials(
+  job: Job,
+  options: PlanOptions,
+  heard: (plan: Plan | null, share: number) => void,
+): Plan {
   const cache = options.cache ?? newPlanCache();
-  const count = new Set(
-    blanksOf(job, planJob(job, { ...options, effort: 'quick', cache }).parts).map(({ material }) => material),
-  ).size;
-  for (let searched = 1; searched < count; searched++)
-    heard(planJob(job, { ...options, effort: 'full', cache, searched }), searched / count);
+  const quick = priceJob(job, { ...options, effort: 'quick', cache });
+  const count = new Set(blanksOf(job, quick.parts).map(({ material }) => material)).size;
+  let least = quick.list.total;
+  for (let searched = 1; searched < count; searched++) {
+    const so: PlanOptions = { ...options, effort: 'full', cache, searched };
+    const { total } = priceJob(job, so).list;
+    heard(total < least ? planJob(job, so) : null, searched / count);
+    least = Math.min(least, total);
+  }
   return planJob(job, { ...options, effort: 'full', cache });
 }

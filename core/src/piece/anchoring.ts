@@ -1,4 +1,4 @@
-import { sure } from '../lists';
+import { held, sure } from '../lists';
 import { inches, toInches, type Length } from '../length';
 import type { Piece } from '../job';
 import { topOf } from './families';
@@ -21,20 +21,33 @@ const kindOf = ({ how }: Motion): TipsOpen['what'] | null =>
 
 /**
  * The load on the front of what is open that lifts the back feet, all that opens standing open: own weight about the
- * front feet against the reach of the load. Null where nothing opens, or what tips it is more than a home sees.
+ * front feet against the reach of the load. Null where nothing opens, or what tips it is more than a home sees. Kept
+ * with the parts.
  */
 export function tipsOpen(parts: readonly Part[], motions: readonly Motion[]): TipsOpen | null {
+  const before = known.get(parts);
+  if (before?.motions === motions) return before.tips;
+  const tips = worstOpen(parts, motions);
+  known.set(parts, { motions, tips });
+  return tips;
+}
+const known = new WeakMap<readonly Part[], { readonly motions: readonly Motion[]; readonly tips: TipsOpen | null }>();
+
+function worstOpen(parts: readonly Part[], motions: readonly Motion[]): TipsOpen | null {
   const opens = motions.filter((motion) => kindOf(motion) !== null);
   const standing = parts.filter((part) => !part.loose && boxOf(part).min[2] === 0);
   if (opens.length === 0 || standing.length === 0) return null;
   const feet = Math.min(...standing.map((part) => boxOf(part).min[1]));
-  // Its front and its middle from front to back, opened where it opens.
-  const reachOf = (part: Part) => {
-    const motion = opens.find((one) => one.parts.includes(part.id));
-    const all = cornersOf(motion ? openedBy(solidOf(part), motion, 1) : solidOf(part)).map(([, y]) => y);
-    return { front: Math.min(...all), middle: (Math.min(...all) + Math.max(...all)) / 2 };
-  };
   const solid = parts.filter(({ loose }) => !loose);
+  // Of each its front and its middle from front to back, opened where it opens.
+  const reaches = new Map(
+    solid.map((part) => {
+      const motion = opens.find((one) => one.parts.includes(part.id));
+      const all = cornersOf(motion ? openedBy(solidOf(part), motion, 1) : solidOf(part)).map(([, y]) => y);
+      return [part, { front: Math.min(...all), middle: (Math.min(...all) + Math.max(...all)) / 2 }] as const;
+    }),
+  );
+  const reachOf = (part: Part) => held(reaches, part);
   const holds = solid.reduce((sum, part) => sum + weightOf(part) * toInches(reachOf(part).middle - feet), 0);
   const loads = opens.flatMap((motion): readonly TipsOpen[] => {
     const own = solid.filter(({ id }) => motion.parts.includes(id));

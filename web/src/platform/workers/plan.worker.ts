@@ -13,6 +13,7 @@ import {
   newPlanCache,
   planByMaterials,
   planJob,
+  priceJob,
   rehearse,
   waysOfJoint,
   type CutProblem,
@@ -125,14 +126,11 @@ const worker = {
   async prove(job: Job, seen: Seen, id: string | null, told: Told): Promise<LightPlan> {
     trim();
     const integer = await loadIntegerSolver(wasm);
-    planJob(job, { ...seen, effort: 'quick', cache });
+    priceJob(job, { ...seen, effort: 'quick', cache });
     await solveElsewhere(cache.solved);
-    let least = Infinity;
-    const best = planByMaterials(job, { ...seen, cache, integer }, (plan, share) => {
-      const better = plan.list.total < least;
-      least = Math.min(least, plan.list.total);
+    const best = planByMaterials(job, { ...seen, cache, integer }, (better, share) => {
       if (!better) return void told.heard(null, share);
-      const { light, parts } = send(plan);
+      const { light, parts } = send(better);
       for (const [key, heavy] of parts) void told.part(key, heavy);
       void told.heard(light, share);
     });
