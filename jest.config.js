@@ -4,6 +4,7 @@ export default {
   testEnvironment: 'node',
   testMatch: ['<rootDir>/{core,server,web,bench,house}/**/*.test.{ts,tsx}'],
   setupFiles: ['<rootDir>/web/src/testing/setup.ts'],
+  globalSetup: '<rootDir>/scripts/jest-forget.js',
   transform,
   // Published as modules only.
   transformIgnorePatterns: ['/node_modules/(?!(@gltf-transform|property-graph)/)'],

@@ -68,7 +68,7 @@ export default {
       jsx: 'automatic',
       sourcemap: 'inline',
       supported: { 'dynamic-import': false },
-      define: { 'import.meta.url': 'URL_OF_TEST' },
+      define: { 'import.meta.url': 'URL_OF_TEST', SOURCES: JSON.stringify(sources()) },
       banner: { js: BANNER },
       logLevel: 'error',
     });

@@ -16,9 +16,9 @@ describe('no readable job ends the plan', () => {
         planned++;
         expect(fallenBack(planOf(job))).toEqual([]);
       }),
-      runs(60, 15),
+      runs(40, 15),
     );
-    expect(planned).toBeGreaterThan(50);
+    expect(planned).toBeGreaterThan(33);
   }, 240_000);
 
   test('a piece that can not be worked out is a note that names it; the others are planned, the money says what is missing', () => {

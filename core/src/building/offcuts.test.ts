@@ -3,8 +3,9 @@ import { planJob } from '../plan';
 import { demoJob } from '../piece';
 import { plain } from '../words';
 import { KEEP_OFFCUT } from '../buying';
+import { planned } from '../testing/planning';
 
-const plan = planJob(demoJob(), { today: '2026-11-24', effort: 'quick' });
+const plan = planned(demoJob(), '2026-11-24');
 
 test('a sample comes from a board of the same top, where one leaves enough', () => {
   for (const { piece, parts, finishing } of plan.pieces) {

@@ -4,13 +4,14 @@ import { inches } from '../length';
 import { newJob, type Job } from '../job';
 import { holdingsOf, rootOf } from '../ledger';
 import { blanksOf } from '../milling';
-import { planJob, type Plan } from '../plan';
+import type { Plan } from '../plan';
 import { newPiece, STARTS } from '../piece';
 import { runs } from '../testing/runs';
 import { newStamp, told } from '../testing/telling';
+import { planning } from '../testing/planning';
 import { boughtAs, cutAs, lockOf, type Board } from './index';
 
-const plan = (job: Job): Plan => planJob(job, { today: '2026-11-24', effort: 'quick' });
+const plan = planning('2026-11-24');
 const jobOf = (start: string): Job => ({ ...newJob('facts'), spares: 'none', pieces: [newPiece('p', start)] });
 /** A shelf unit of which the first board is cut to posts and all rails are of thin stock. */
 const unitOf = (): Job => {

@@ -1,13 +1,13 @@
 import { inches } from '../length';
 import { newJob, type Job, type Lock } from '../job';
-import { planJob } from '../plan';
 import { demoJob } from '../piece';
 import { found, newStamp, told } from '../testing/telling';
+import { planning } from '../testing/planning';
 import { cutAs, lockOf, spoiledAs, withPiece, type Board } from './index';
 
 const stamp = newStamp();
 
-const plan = (job: Job) => planJob(job, { today: '2026-11-24', effort: 'quick' });
+const plan = planning('2026-11-24');
 /** Loose 2x4s on a piece that has no 2x4 of its own but these. */
 const base: Job = {
   ...newJob('locks'),

@@ -381,8 +381,8 @@ const start = fc.constantFrom(...STARTS.map(({ id }) => id));
 
 /** Most sequences are short, and shrink to the few events that break something; some are of up to fifty. */
 test.each([
-  ['a few things happen', 200, 'small'],
-  ['fifty things happen', 10, 'max'],
+  ['a few things happen', 100, 'small'],
+  ['fifty things happen', 6, 'max'],
 ] as const)(
   '%s to two jobs, in whatever order: their plans are made around it, the books are right',
   (_, times, size) => {

@@ -4,7 +4,7 @@ import { finishedWith, newJob, set, applyChanges, type Job } from '../job';
 import { doneAs, holdingsOf } from '../ledger';
 import { nth } from '../lists';
 import { newPiece } from '../piece';
-import { planJob, withDays } from '../plan';
+import { withDays } from '../plan';
 import { USUAL_PACE } from '../record';
 import { fasterCoats } from '../coat-ways';
 import { rehearse } from '../rehearsal';
@@ -12,6 +12,7 @@ import { inDaysOrder } from '../testing/in-days-order';
 import { faultsOf } from '../testing/days-checker';
 import { plain } from '../words';
 import { daysOf, nowOf, soonerBy, tasksOf, timeOf, tonight } from '.';
+import { planning } from '../testing/planning';
 
 const NOW = '2026-11-24T20:00';
 const jobOf = (...starts: readonly string[]): Job => ({
@@ -21,7 +22,7 @@ const jobOf = (...starts: readonly string[]): Job => ({
     finish: finishedWith('natural.wipeable', 'natural.bare.rest'),
   })),
 });
-const planned = (job: Job) => planJob(job, { today: NOW, effort: 'quick' });
+const planned = planning(NOW);
 const tasksFor = (job: Job) => tasksOf(planned(job), job, holdingsOf(job), nowOf(job.calendar, NOW), USUAL_PACE);
 
 describe.each([[['bench', 'end-table']], [['dining', 'shelf-unit']]])('%s', (starts) => {

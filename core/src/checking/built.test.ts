@@ -4,10 +4,10 @@ import { applyChanges, newJob, type Job } from '../job';
 import { doneAs } from '../ledger';
 import { doingOf } from '../building';
 import { newPiece } from '../piece';
-import { planJob } from '../plan';
 import { told } from '../testing/telling';
+import { planning } from '../testing/planning';
 
-const plan = (job: Job) => planJob(job, { today: '2026-11-28', effort: 'quick' });
+const plan = planning();
 const noteIn = (job: Job) => plan(job).findings.find(({ kind }) => kind === 'built-otherwise');
 
 test('what is glued up and then wished longer is told, by its step; done again or wished back it is not', () => {

@@ -4,10 +4,11 @@ import { boxOf, demoJob, newPiece } from '../piece';
 import { planJob, type Plan } from '../plan';
 import { plain } from '../words';
 import { weightOf } from '../piece';
+import { planning } from '../testing/planning';
 import { isComplete, kneeRoom, seating } from './index';
 
 const job = (piece: Piece, rest: Partial<Job> = {}): Job => ({ ...newJob('j'), pieces: [piece], ...rest });
-const plan = (of: Job) => planJob(of, { today: '2026-11-24', effort: 'quick' });
+const plan = planning('2026-11-24');
 const finding = (of: Job, id: string) => plan(of).findings.find((note) => note.id.endsWith(`.${id}`));
 
 const sized = (piece: Piece, length: number, width: number, height: number): Piece => ({

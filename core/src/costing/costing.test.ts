@@ -2,8 +2,9 @@ import fc from 'fast-check';
 import { inches, mm, tapeStep } from '../length';
 import { applyChanges, newJob, type Job } from '../job';
 import { newPiece } from '../piece';
-import { planJob } from '../plan';
+import { newPlanCache, planJob } from '../plan';
 import { SAMPLE_YARD } from '../stock';
+import { builtOf } from '../testing/planning';
 import { jobOf, tables } from '../testing/tables';
 import { costAround, costAt, nearestCheaper, savings, sizesAround, wishes } from './index';
 import { runs } from '../testing/runs';
@@ -50,12 +51,13 @@ describe('what would save most', () => {
     fc.assert(
       fc.property(tables('in'), (piece) => {
         const job = jobOf(piece, 'in');
-        const plan = planJob(job, quick);
+        const cache = newPlanCache();
+        const plan = planJob(job, { ...quick, cache });
         if (plan.parts.length === 0 || plan.buying.unplaced.length > 0) return;
-        const last = [...savings(job, plan, wishes(job, []), quick)].at(-1)!;
+        const last = [...savings(job, plan, wishes(job, []), { ...quick, cache })].at(-1)!;
         expect(last.done).toBe(last.of);
         for (const saving of last.found) {
-          const then = planJob(applyChanges(job, saving.changes), quick);
+          const then = planJob(applyChanges(job, saving.changes), { ...quick, cache: builtOf(cache) });
           expect(then.list.total).toBe(saving.total);
           expect(plan.list.total - then.list.total).toBe(saving.saves);
           expect(saving.saves).toBeGreaterThan(0);

@@ -3,7 +3,7 @@ import { inches, type Length } from '../length';
 import { applyChanges, newJob, type Job, set } from '../job';
 import { blanksOf } from '../milling';
 import { newPiece } from '../piece';
-import { planJob } from '../plan';
+import { priceJob } from '../plan';
 import { NOMINALS, SAMPLE_YARD, type Nominal } from '../stock';
 import { lengths } from '../testing/tables';
 import { runs } from '../testing/runs';
@@ -78,11 +78,11 @@ test('small jobs: the list costs the least of every nominal width and every mix 
   let tried = 0;
   fc.assert(
     fc.property(small, (job) => {
-      const cheapest = planJob(job, { today });
+      const cheapest = priceJob(job, { today });
       if (cheapest.parts.length === 0) return;
       tried++;
       const totals = ['4', '6', '8', '10', '12'].map((width) => {
-        const one = planJob(applyChanges(job, [set('t', ['topChoices', 'width'], width)]), {
+        const one = priceJob(applyChanges(job, [set('t', ['topChoices', 'width'], width)]), {
           today,
           effort: 'quick',
         });

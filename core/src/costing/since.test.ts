@@ -3,11 +3,11 @@ import { boughtAs, cutAs, spoiledAs } from '../buying';
 import { inches } from '../length';
 import { newJob, type Job } from '../job';
 import { newPiece } from '../piece';
-import { planJob } from '../plan';
 import { newStamp, told } from '../testing/telling';
+import { planning } from '../testing/planning';
 import { sinceWords } from './since';
 
-const plan = (job: Job) => planJob(job, { today: '2026-11-28', effort: 'quick' });
+const plan = planning();
 const job: Job = { ...newJob('since'), spares: 'none', pieces: [newPiece('p', 'coffee')] };
 const before = plan(job);
 const board = first(before.buying.boards);

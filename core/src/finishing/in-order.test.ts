@@ -1,9 +1,9 @@
 import { applyChanges, finishedWith, newJob, set, type Finish, type Job } from '../job';
 import { inches } from '../length';
 import { newPiece } from '../piece';
-import { planJob } from '../plan';
 import { rehearse } from '../rehearsal';
 import { plain } from '../words';
+import { planning } from '../testing/planning';
 
 /** A piece that is started with, finished so, with a planer in the shop. */
 const jobOf = (start: string, finish: Partial<Finish>, recipe = 'natural.wipeable'): Job => {
@@ -14,7 +14,7 @@ const jobOf = (start: string, finish: Partial<Finish>, recipe = 'natural.wipeabl
     pieces: [{ ...newPiece('p', start), finish: { ...finishedWith(recipe), ...finish } }],
   };
 };
-const planned = (job: Job) => planJob(job, { today: '2026-11-28', effort: 'quick' });
+const planned = planning();
 const stepsOf = (job: Job) =>
   planned(job).pieces[0]!.steps.map(({ id, operations, actions, pause, wait }) => ({
     id: id.slice(id.indexOf('.') + 1),

@@ -1,13 +1,13 @@
 import Papa from 'papaparse';
 import { toMm } from '../length';
 import { labelsOf } from '../job';
-import { planJob } from '../plan';
 import { demoJob } from '../piece';
 import { cutListCsv, layoutOf, orderCsv, svgOf } from './index';
 import { dxfOf } from './out';
+import { planned } from '../testing/planning';
 
 const job = demoJob();
-const plan = planJob(job, { today: '2026-11-24', effort: 'quick' });
+const plan = planned(job, '2026-11-24');
 const label = labelsOf(job);
 const { boards } = plan.buying;
 const read = (text: string) => Papa.parse<Record<string, string>>(text, { header: true }).data;

@@ -5,9 +5,11 @@ import { holdingsOf, readingsOf } from '../ledger';
 import { inches, PER_FOOT, toInches } from '../length';
 import { demoJob, newPiece, STARTS } from '../piece';
 import { SAMPLE_YARD } from '../stock';
-import { planJob } from '../plan';
+import { planning } from '../testing/planning';
 import { readJob, readJobText, readShop, readYard } from './index';
 import { NEWEST } from './versions';
+
+const planOf = planning();
 
 test('every job this program makes can be read back from its text', () => {
   for (const job of [
@@ -321,7 +323,7 @@ test('one finish for all of a piece, up to version 6, is recipes: the top as fin
   expect(yard.hardware.some(({ kind }) => kind === 'tape')).toBe(true);
   expect(shop.kit).toEqual(KIT);
   // A can that was bought is the one that the recipe takes.
-  const plan = planJob(result.value, { today: '2026-11-28', effort: 'quick' });
+  const plan = planOf(result.value);
   const can = plan.list.hardware.find(({ offer }) => offer.size === 'oil stain nut brown')!;
   expect(can.owned).toBe(1);
   expect(plan.needs.some(({ kind, size }) => kind === 'stain' && size === 'oil stain nut brown')).toBe(true);
@@ -354,7 +356,7 @@ describe('files as older programs wrote them', () => {
       before.pieces.map(({ id, size, copies }) => [id, size, copies]),
     );
     expect(readJob(JSON.parse(JSON.stringify(job)))).toEqual(result);
-    const { parts, buying, findings } = planJob(job, { today: '2026-11-28', effort: 'quick' });
+    const { parts, buying, findings } = planOf(job);
     expect(parts.length).toBeGreaterThan(20);
     expect(buying.unplaced).toEqual([]);
     expect(findings.filter(({ kind }) => ['unbuilt', 'unordered', 'unsawn'].includes(kind))).toEqual([]);

@@ -1,19 +1,18 @@
 import { holdingsOf } from '../ledger';
-import { newJob, type Job } from '../job';
+import type { Job } from '../job';
 import { boughtAs, boxBought, cutAs } from '../buying';
-import { planJob, type Plan } from '../plan';
-import { newPiece } from '../piece';
 import { sawnAt } from '../sawing';
 import { newStamp, told } from '../testing/telling';
+import { planning, startJob } from '../testing/planning';
 import { rehearse } from './index';
 
-const planOf = (job: Job): Plan => planJob(job, { today: '2026-11-28', effort: 'quick' });
+const planOf = planning();
 
 test.each(['coffee', 'shelf-unit', 'chest', 'trestle', 'shelf-coffee', 'pedestal'])(
   '%s: all bought, half cut, one setting done: the rest is done as it is told, with what is there',
   (start) => {
     const stamp = newStamp();
-    let job: Job = { ...newJob('half'), pieces: [newPiece('p', start)] };
+    let job: Job = startJob(start);
     const first = planOf(job);
     job = told(job, [
       ...first.buying.boards.flatMap((board) => boughtAs(job, board, stamp)),

@@ -2,19 +2,20 @@ import fc from 'fast-check';
 import { inches, type Length } from '../length';
 import { applyChanges, DEFAULT_SHOP, newJob, type Job, set } from '../job';
 import { planJob, type Plan } from '../plan';
-import { demoJob } from '../piece';
+import { demoJob, newPiece } from '../piece';
 import { plain } from '../words';
 import { breakDown } from './breakdown';
 import { LONGEST_RIP, PAST } from './arrange';
 import { tapeMarks } from './marks';
 import { passesOf } from './passes';
 import { sawingOf } from './setups';
+import { planned } from '../testing/planning';
 import { runs } from '../testing/runs';
 
 const TODAY = '2026-11-24';
 const planOf = (job: Job): Plan => planJob(job, { today: TODAY, effort: 'quick' });
 const demo = demoJob();
-const plan = planOf(demo);
+const plan = planned(demo, TODAY);
 
 /** A length of wood on the bench, and the pieces that are still in it. */
 type Wood = { from: Length; to: Length };
@@ -80,12 +81,13 @@ const looseJob = fc
   )
   .map((rows): Job => {
     const job = newJob('loose');
-    const piece = { ...demo.pieces[0]!, id: 'only', copies: 1 };
+    const piece = newPiece('only', 'top');
     return {
       ...job,
       pieces: [
         {
           ...piece,
+          topChoices: { ...piece.topChoices, width: '6' },
           loose: rows.map(({ length, width, count }, at) => ({
             tag: `Q${at}`,
             name: 'slat',

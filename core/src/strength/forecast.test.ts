@@ -1,14 +1,13 @@
 import { found, nth } from '../lists';
 import { inches } from '../length';
-import { newJob } from '../job';
-import { isTopAlone, newPiece, STARTS } from '../piece';
-import { planJob } from '../plan';
+import { isTopAlone, STARTS } from '../piece';
+import { planned as plannedOnce, startJob } from '../testing/planning';
 import { forecastOf, type Forecast } from './forecast';
 import { misfitOf, outOfPlane, type Misfit } from './misfit';
 
 const planned = (start: string) => {
-  const plan = planJob({ ...newJob('j'), pieces: [newPiece('p', start)] }, { today: '2026-11-29', effort: 'quick' });
-  return { facts: nth(plan.pieces, 0), setups: plan.setups };
+  const { pieces, setups } = plannedOnce(startJob(start));
+  return { facts: nth(pieces, 0), setups };
 };
 const known = new Map<string, Forecast>();
 /** The forecast of a start of which nothing was measured, made once. */

@@ -2,8 +2,8 @@ import { found } from '../lists';
 import { inches } from '../length';
 import { newJob } from '../job';
 import { boxOf, isTopAlone, newPiece, SQUARE, STARTS, type Part } from '../piece';
-import { planJob } from '../plan';
 import type { Vec } from '../solid';
+import { planned, startJob } from '../testing/planning';
 import { bodiesOf } from './bodies';
 import { casesOf } from './cases';
 import { given, motionOf, solver, type Mode } from './frame';
@@ -13,15 +13,7 @@ import { leanOn } from './lean';
 import { modelOf } from './model';
 import { holdsOf } from './springs';
 
-const plans = new Map<string, ReturnType<typeof planned>>();
-const planned = (start: string) => {
-  const job = { ...newJob('j'), pieces: [newPiece('p', start)] };
-  return planJob(job, { today: '2026-11-28', effort: 'quick' }).pieces[0]!;
-};
-const pieceOf = (start: string) => {
-  if (!plans.has(start)) plans.set(start, planned(start));
-  return plans.get(start)!;
-};
+const pieceOf = (start: string) => planned(startJob(start)).pieces[0]!;
 const tagged = (start: string, tag: string): Part => found(pieceOf(start).parts, (part) => part.tag === tag);
 
 /** A sheet that lies flat, by itself. */
@@ -143,8 +135,7 @@ describe('holds by hand', () => {
       if (item.joint.kind === 'slide' || item.joint.kind === 'hinge') expect(holdsOf(item)).toEqual([]);
     const with_ = (by: 'mortise and tenon' | 'dowels' | 'pocket screws') => {
       const piece = { ...newPiece('p', 'dining'), joins: { 'rail end': { by } } };
-      const { fastenings } = planJob({ ...newJob('j'), pieces: [piece] }, { today: '2026-11-28', effort: 'quick' })
-        .pieces[0]!;
+      const { fastenings } = planned({ ...newJob('j'), pieces: [piece] }).pieces[0]!;
       return holdsOf(found(fastenings, ({ drilled, into }) => drilled.tag === 'A1' && into.tag === 'L1'))[0]!;
     };
     expect(with_('mortise and tenon').bears.turn[2]).toBeGreaterThan(2 * with_('pocket screws').bears.turn[2]);

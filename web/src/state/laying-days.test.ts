@@ -1,4 +1,5 @@
-import { demoJob, newJob, planJob, set, type BenchCalendar } from '@sill/core';
+import { demoJob, newJob, set, type BenchCalendar } from '@sill/core';
+import { planned as planOf } from '../../../core/src/testing/planning';
 import { Stopped } from '../platform/workers/asking';
 import { QUIET } from '../testing/edges';
 import { changed, opened } from './bench';
@@ -6,8 +7,8 @@ import { planned } from './planning';
 import { makeStore } from './store';
 
 const job = demoJob();
-const none = planJob(newJob('none'), { today: '2026-11-24', effort: 'quick' });
-const plan = planJob(job, { today: '2026-11-24', effort: 'quick' });
+const none = planOf(newJob('none'), '2026-11-24');
+const plan = planOf(job, '2026-11-24');
 const until = async (isSo: () => boolean) => {
   for (let k = 0; k < 200 && !isSo(); k++) await new Promise((go) => setTimeout(go, 20));
   expect(isSo()).toBe(true);

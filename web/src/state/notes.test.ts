@@ -1,7 +1,8 @@
-import { demoJob, planJob } from '@sill/core';
+import { demoJob } from '@sill/core';
+import { planned } from '../../../core/src/testing/planning';
 import { notesOf } from './notes';
 
-const plan = planJob(demoJob(), { today: '2026-11-24', effort: 'quick' });
+const plan = planned(demoJob(), '2026-11-24');
 
 test('a stage of one piece shows its notes only, a stage of the job shows all', () => {
   const glaze = notesOf(plan, 'shape', 'glaze');

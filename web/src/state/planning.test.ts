@@ -1,8 +1,9 @@
-import { demoJob, planJob, type Plan } from '@sill/core';
+import { demoJob, type Plan } from '@sill/core';
+import { planned as planOf } from '../../../core/src/testing/planning';
 import { cleared, failed, halted, planned, planning, proofEnded, searching, started } from './planning';
 
 const job = demoJob();
-const plan = planJob(job, { today: '2026-11-24', effort: 'quick' });
+const plan = planOf(job, '2026-11-24');
 const costing = (total: number): Plan => ({ ...plan, list: { ...plan.list, total } });
 const reduce = planning.reducer;
 

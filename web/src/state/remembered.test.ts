@@ -1,9 +1,10 @@
-import { demoJob, planJob } from '@sill/core';
+import { demoJob } from '@sill/core';
+import { planned as planOf } from '../../../core/src/testing/planning';
 import { planned, planning, remembered, started } from './planning';
 
 test('what a job came to last is shown and marked until today’s plan is there; the difference is nobody’s change', () => {
   const job = demoJob();
-  const plan = planJob(job, { today: '2026-11-24', effort: 'quick' });
+  const plan = planOf(job, '2026-11-24');
   const reduce = planning.reducer;
   const before = reduce(
     reduce(undefined, started()),

@@ -3,24 +3,19 @@ import userEvent, { type UserEvent } from '@testing-library/user-event';
 import type { ReactNode } from 'react';
 import { Provider } from 'react-redux';
 import { createMemoryRouter, RouterProvider } from 'react-router';
-import { demoJob, planJob, type Job, type Plan } from '@sill/core';
+import { demoJob, type Job, type Plan } from '@sill/core';
+import { planned } from '../../../core/src/testing/planning';
 import { opened } from '../state/bench';
 import type { Edges } from '../state/edges';
-import { planned } from '../state/planning';
+import { planned as arrived } from '../state/planning';
 import { makeStore } from '../state/store';
 import { QUIET } from './edges';
 
 // What comes by itself is waited for as long as a busy machine takes: no test depends on who is faster.
 configure({ asyncUtilTimeout: 10_000 });
 
-/** Each job is planned once a test file, however many components are shown on it. */
-const plans = new Map<string, Plan>();
-export function planOnce(job: Job): Plan {
-  const key = JSON.stringify(job);
-  const plan = plans.get(key) ?? planJob(job, { today: '2026-11-24', effort: 'quick' });
-  plans.set(key, plan);
-  return plan;
-}
+/** The plan of a job as these tests look at it. */
+export const planOnce = (job: Job): Plan => planned(job, '2026-11-24');
 
 /** What is drawn bit by bit is drawn whole, as before printing. */
 export const drawAll = (): void => void fireEvent(window, new Event('beforeprint'));
@@ -32,7 +27,7 @@ export function onBench(
 ) {
   const store = makeStore({ ...QUIET, ...edges });
   store.dispatch(opened({ id: 'demo', revision: 1, savedAt: '2026-11-24T10:00:00Z', job }));
-  store.dispatch(planned({ job, plan: planOnce(job), proving: false }));
+  store.dispatch(arrived({ job, plan: planOnce(job), proving: false }));
   const router = createMemoryRouter([{ path: '/jobs/:id/:stage', element: what }], { initialEntries: [path] });
   const shown: RenderResult = render(
     <Provider store={store}>

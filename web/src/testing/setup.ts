@@ -25,10 +25,31 @@ globalThis.IntersectionObserver ??= class {
   unobserve() {}
   disconnect() {}
 } as unknown as typeof globalThis.IntersectionObserver;
-if (typeof window !== 'undefined')
+if (typeof window !== 'undefined') {
   // No media queries: every screen in these tests is wide.
   window.matchMedia ??= (query) =>
     ({ matches: false, media: query, addEventListener() {}, removeEventListener() {} }) as unknown as MediaQueryList;
+  // Every look for a role asks for the styles of all that stands over it, and they would be looked for in each sheet of
+  // the kit. Here there is no layout: what is hidden says so by an attribute or its own style.
+  window.getComputedStyle = (element) => ownStyle(element as HTMLElement);
+}
+
+function ownStyle(element: HTMLElement): CSSStyleDeclaration {
+  const { style } = element;
+  const valueOf = (name: string): string =>
+    name === 'display' && element.hidden
+      ? 'none'
+      : style.getPropertyValue(name) ||
+        (name === 'visibility' && element.parentElement ? ownStyle(element.parentElement).visibility : '');
+  return new Proxy(style, {
+    get: (_, name) => {
+      if (name === 'getPropertyValue') return valueOf;
+      if (name === 'display' || name === 'visibility') return valueOf(name);
+      const value: unknown = Reflect.get(style, name);
+      return typeof value === 'function' ? value.bind(style) : value;
+    },
+  });
+}
 
 // Property tests that name no seed of their own ask the same questions every time.
 fc.configureGlobal(runs(100, 20261125));
