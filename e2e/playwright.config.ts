@@ -14,8 +14,7 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     launchOptions: {
       executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
-      // Compiled where it runs: with a browser on each of two cores, what compiles beside it takes more than it saves.
-      args: ['--no-sandbox', '--enable-unsafe-swiftshader', '--js-flags=--no-concurrent-recompilation'],
+      args: ['--no-sandbox', '--enable-unsafe-swiftshader'],
     },
   },
 });

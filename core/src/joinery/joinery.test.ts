@@ -1,7 +1,8 @@
-import { inches, printLength, toInches, type Length } from '../length';
+import { inches, mm, printLength, toInches, type Length } from '../length';
 import { DEFAULT_SHOP, newJob, type Piece } from '../job';
 import { buildPiece, newPiece, pairKey, topCandidates } from '../piece';
 import type { Nominal } from '../stock';
+import { planned } from '../testing/planning';
 import { clippedJoints } from './clip-places';
 import {
   boltFor,
@@ -127,6 +128,26 @@ describe('fastenings', () => {
       const total = [...clipsOf(start).values()].reduce((sum, count) => sum + count, 0);
       expect([start, total >= 6 && total <= 18]).toEqual([start, true]);
     }
+  });
+
+  test('the slot of a clip is told along the edge under the top, also of a rail that is higher than it is long', () => {
+    const base = newPiece('p', 'end-table');
+    const piece: Piece = {
+      ...base,
+      top: 'breadboard',
+      topChoices: { thickness: '5/4x', width: '4', end: '4' },
+      size: { length: mm(700), width: mm(420), height: mm(600) },
+      choices: { ...base.choices, legs: '4x4', opening: mm(82) },
+    };
+    const { parts, steps } = planned({ ...newJob('j'), pieces: [piece] }).pieces[0]!;
+    const rail = parts.find(({ tag }) => tag === 'E1')!;
+    expect(rail.width).toBeGreaterThan(rail.length);
+    const spots = steps.flatMap(({ operations }) =>
+      operations.flatMap((op) => (op.kind === 'slot' && op.what === 'clip slot' ? op.spots : [])),
+    );
+    expect(spots.filter(({ tag }) => tag === 'E1').length).toBeGreaterThan(0);
+    // First from an end of the rail, then from its top edge.
+    for (const { from, across } of spots) expect([from.axis, across?.axis]).toEqual([0, 1]);
   });
 
   test('glue by hand: both faces of every joint; screws, clips and glue for all copies', () => {

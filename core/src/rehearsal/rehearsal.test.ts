@@ -78,6 +78,13 @@ describe('what random runs once stumbled on, by hand', () => {
         yard: EVERYTHING,
       },
     ],
+    [
+      'inserts in a top that was cut round: its boards are measured from the ends they have by then',
+      jobOf('pedestal', {
+        choices: { fixing: 'screwed' },
+        joins: { 'top screws': { by: 'inserts' } },
+      }),
+    ],
   ];
   test.each(cases)('%s', (_, job) => {
     const found = rehearse(planOf(job), job);

@@ -63,6 +63,10 @@ export function trimWhole(bench: RehearsalBench, op: OperationOf<'trim whole'>):
     } else {
       const [x, y] = intoFrame(part.frame, middle);
       keepInside(own, circle(x, y, op.round), part.thickness);
+      // What was left long is off: its ends are where the round is longest over its width.
+      const off = Math.max(0, -y, y - part.width);
+      const half = Math.sqrt(op.round ** 2 - off ** 2);
+      [own.low, own.high] = [x - half, x + half];
     }
   }
 }

@@ -1,3 +1,4 @@
+import { found } from '../../lists';
 import { waysOf, type Part } from '../../piece';
 import { add, dot, sub, times, type Vec } from '../../solid';
 import { sizeOf } from '../../work';
@@ -34,7 +35,9 @@ function slotsOf(item: Fastening): readonly Site3[] {
     );
     const into = times(ways[across], Math.sign(dot(ways[across], middle)) || 1);
     const at = add(add(from, times(into, CLIP_OFF)), times(direction, -SLOT_MIDDLE));
-    return { part: rail, other: item.into, at, direction: into, joint: item.joint.id };
+    // Along the edge under the top, also of a rail that is higher than it is long.
+    const along = ways[found(flat, (axis) => axis !== across)];
+    return { part: rail, other: item.into, at, direction: into, joint: item.joint.id, along };
   });
 }
 
