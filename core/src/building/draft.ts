@@ -28,10 +28,33 @@ export const minutesOf = ({ ops }: Draft): number =>
 
 const distinct = (ids: readonly string[]): readonly string[] => [...new Set(ids)];
 
+/**
+ * The drafts with a name of its own for every operation: it is ticked off by it. What is done to two parts of a joint,
+ * each in its step, is told apart by the step; within one, by its place.
+ */
+function namedApart(drafts: readonly Scheduled[]): readonly Scheduled[] {
+  const counted = (ids: readonly string[]) => {
+    const counts = new Map<string, number>();
+    for (const id of ids) counts.set(id, (counts.get(id) ?? 0) + 1);
+    return counts;
+  };
+  const all = counted(drafts.flatMap(({ draft }) => draft.ops.map(({ id }) => id)));
+  if ([...all.values()].every((count) => count === 1)) return drafts;
+  return drafts.map(({ draft, pause }) => {
+    const own = counted(draft.ops.map(({ id }) => id));
+    const ops = draft.ops.map((one, at) => {
+      if (all.get(one.id) === 1) return one;
+      const nth = draft.ops.slice(0, at).filter(({ id }) => id === one.id).length;
+      return { ...one, id: `${one.id}.${draft.name}${(own.get(one.id) ?? 0) > 1 ? `.${nth + 1}` : ''}` };
+    });
+    return { draft: { ...draft, ops }, pause };
+  });
+}
+
 export const finished = (piece: string, drafts: readonly Scheduled[]): readonly Step[] => {
   const names = new Set(drafts.map(({ draft }) => draft.name));
   const idOf = (name: string) => `${piece}.${name}`;
-  return drafts.map(({ draft, pause }) => {
+  return namedApart(drafts).map(({ draft, pause }) => {
     const { name, title, ops, after = [], ...rest } = draft;
     return {
       adds: distinct(ops.flatMap(({ on }) => on)),

@@ -41,6 +41,12 @@ const strays = (joints: readonly Fastening[]) =>
         ]),
   );
 
+/** Operations by a name that another has: ticked off, the other would be done too. */
+const toldTwice = (steps: readonly Step[]): readonly string[] => {
+  const ids = steps.flatMap(({ operations }) => operations.map(({ id }) => id));
+  return ids.filter((id, at) => ids.indexOf(id) < at);
+};
+
 describe('every start of the gallery', () => {
   test.each(STARTS.map((start) => [start.id, start] as const))(
     '%s goes together, every fastener in its wood',
@@ -74,6 +80,7 @@ describe('every family with every top, random sizes and choices, top or base fir
         expect(found).toEqual([]);
         expect(strays(joints.filter((item) => !troubled.includes(item)))).toEqual([]);
         for (const step of steps) expect(step.clamps).toBeLessThanOrEqual(clampCount(DEFAULT_SHOP));
+        expect(toldTwice(steps)).toEqual([]);
       }),
       runs(1, 12),
     );
@@ -122,6 +129,7 @@ describe('whatever way a person joins, with whatever drivers, clamps and way out
           ...step,
           makes: step.makes.filter((id) => !told.has(`${step.id} ${id}`)),
         }));
+        expect(toldTwice(steps)).toEqual([]);
         // Without the joints that the steps warn of, nothing is in any driver's way.
         const found = faultsOfOrder(steps, model.parts, joints, shop);
         expect(found.filter(({ why }) => !why.endsWith('no room for a driver'))).toEqual([]);

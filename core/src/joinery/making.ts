@@ -248,8 +248,10 @@ export function drawnOut(
     .flatMap((one) => (one.kind === 'bore' ? one.spots : []))
     .filter(({ joint }) => moving.some((item) => item.joint.id === joint));
   if (spots.length === 0) return [];
-  const parts = moving.map(({ drilled }) => drilled);
-  return [work({ kind: 'elongate', spots, long: SLOT }, moving, parts, bench, spots.length)];
+  // Those that are bored later are drawn out then.
+  const here = moving.filter((item) => spots.some(({ joint }) => joint === item.joint.id));
+  const parts = here.map(({ drilled }) => drilled);
+  return [work({ kind: 'elongate', spots, long: SLOT }, here, parts, bench, spots.length)];
 }
 
 /** Screws of each size driven: pilots on through the holes there are, then the screws, and how deep their heads lie. */
