@@ -71,9 +71,8 @@ test('no other order of a lane, turned any way, is shorter; each piece is in it 
   fc.assert(
     fc.property(pieces, table, (all, given) => {
       // As with true ends: like ends lie nearest, so that those alike at both ends are best kept together.
-      const steps = given.map((row, a) =>
-        row.map((step, b) => (a === b ? -Math.abs(step) : Math.max(step, -Math.abs(given[a]![a]!), -Math.abs(given[b]![b]!)))),
-      );
+      const loop = (a: number) => -Math.abs(given[a]![a]!);
+      const steps = given.map((row, a) => row.map((step, b) => (a === b ? loop(a) : Math.max(step, loop(a), loop(b)))));
       const { links, steps: sum } = chainOf(all, steps);
       expect(new Set(links.map(({ piece }) => piece))).toEqual(new Set(all));
       expect(links).toHaveLength(all.length);

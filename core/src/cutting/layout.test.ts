@@ -45,11 +45,7 @@ describe('slants of a piece as it is turned', () => {
   });
 
   test('45 leans as far as it is wide, 0 not at all, the other way is less than nothing', () => {
-    expect([lean(45, inches(W)), lean(0, inches(W)), lean(-45, inches(W))]).toEqual([
-      inches(W),
-      0,
-      -inches(W),
-    ]);
+    expect([lean(45, inches(W)), lean(0, inches(W)), lean(-45, inches(W))]).toEqual([inches(W), 0, -inches(W)]);
   });
 });
 

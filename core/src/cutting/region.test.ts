@@ -8,9 +8,7 @@ import { boardOf, partOf, problemOf } from './testing/lists';
 /** A group of boards 96 by 11 1/4 with an eighth of kerf, and ways to lay its parts along. */
 function groupWith(...parts: Parameters<typeof problemOf>[1]) {
   const [group] = groupsOf(problemOf([boardOf('b', 96, 11.25, 10, 0)], parts));
-  const ways = group!.items.map(
-    ({ length, width }, item): Orientation => ({ item, length, width, turned: false }),
-  );
+  const ways = group!.items.map(({ length, width }, item): Orientation => ({ item, length, width, turned: false }));
   return { group: group!, ways };
 }
 const BOARD = free({ x: 0, y: 0, length: inches(96), width: inches(11.25) });
@@ -82,7 +80,10 @@ describe('lanes, by hand', () => {
 
 /** A region cut at random: rips and crosscuts, lanes of the one piece where it fits. */
 const cuttings = fc.array(
-  fc.record({ kind: fc.constantFrom('crosscut' as const, 'rip' as const, 'lane' as const), at: fc.integer({ min: 1, max: 90 }) }),
+  fc.record({
+    kind: fc.constantFrom('crosscut' as const, 'rip' as const, 'lane' as const),
+    at: fc.integer({ min: 1, max: 90 }),
+  }),
   { minLength: 1, maxLength: 8 },
 );
 
@@ -90,15 +91,17 @@ test('however it is cut, pieces and what is left lie in the region, clear of eac
   const { group, ways } = groupWith(partOf('p', 1, 6, 2));
   fc.assert(
     fc.property(cuttings, (cuts) => {
-      const make = (at: number) => (box: Area | Omit<Area, 'use'>): Area => {
-        const cut = cuts[at];
-        if (!cut) return free(box);
-        const [long, wide] = [box.length, box.width];
-        if (cut.kind === 'lane')
-          return long >= inches(6) && wide >= inches(2) ? layLane(group, box, laneOf(group, ways)) : free(box);
-        const place = Math.round(((cut.kind === 'crosscut' ? long : wide) * cut.at) / 100);
-        return cutInTwo(group, box, cut.kind, place, make(at + 1), make(at + 2));
-      };
+      const make =
+        (at: number) =>
+        (box: Area | Omit<Area, 'use'>): Area => {
+          const cut = cuts[at];
+          if (!cut) return free(box);
+          const [long, wide] = [box.length, box.width];
+          if (cut.kind === 'lane')
+            return long >= inches(6) && wide >= inches(2) ? layLane(group, box, laneOf(group, ways)) : free(box);
+          const place = Math.round(((cut.kind === 'crosscut' ? long : wide) * cut.at) / 100);
+          return cutInTwo(group, box, cut.kind, place, make(at + 1), make(at + 2));
+        };
       const region = make(0)(BOARD);
       const all = [...piecesIn(region), ...freeIn(region)].filter(({ length, width }) => length > 0 && width > 0);
       for (const one of all) {
