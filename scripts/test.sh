@@ -15,13 +15,8 @@ if ! command -v "${CHROMIUM:-chromium-headless-shell}" >/dev/null; then
 fi
 export CHROMIUM=${CHROMIUM:-$(command -v chromium-headless-shell || command -v chromium)}
 step() { echo; echo "== $1 (after $SECONDS s)"; shift; "$@"; }
-checks() {
-  npm run -s types &
-  local typing=$!
-  npm run -s lint
-  wait $typing
-}
-step "types and lint, side by side" checks
+step "types" npm run -s types
+step "lint" npm run -s lint
 step "build" npm run -s build
 wait $compiling
 step "unit, property and server tests" npm run -s unit
