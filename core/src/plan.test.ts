@@ -210,15 +210,16 @@ describe('impossible and bad targets', () => {
   });
 });
 
-describe('larger jobs', () => {
-  const many = (count: number): Job => ({
-    ...newJob('many'),
-    pieces: Array.from({ length: count }, (_, at) => ({
-      ...newPiece(`p${at}`, (['dining', 'desk', 'coffee', 'standing'] as const)[at % 4]!),
-      size: { length: inches(40 + at * 1.375), width: inches(20 + at * 0.625), height: inches(17 + at) },
-    })),
-  });
+/** So many tables of different kinds and sizes. */
+const many = (count: number): Job => ({
+  ...newJob('many'),
+  pieces: Array.from({ length: count }, (_, at) => ({
+    ...newPiece(`p${at}`, (['dining', 'desk', 'coffee', 'standing'] as const)[at % 4]!),
+    size: { length: inches(40 + at * 1.375), width: inches(20 + at * 0.625), height: inches(17 + at) },
+  })),
+});
 
+describe('larger jobs', () => {
   test.each([3, 6, 12])(
     '%s pieces, every top left to the cheapest: whole, and no dearer than all of one width',
     (count) => {
@@ -304,19 +305,23 @@ describe('a top laid from salvage', () => {
   });
 });
 
-test('searched one material after the other: told after each, less each time, and at last the same as searched at once', () => {
+test.each([
+  ['the demo, of which the first plan is the cheapest', demoJob(), 0],
+  ['three tables, of which a longer search finds cheaper', many(3), 1],
+])('%s: told after each material, only what is less, and at last the same as searched at once', (_, job, better) => {
   const heard: { readonly total: number | null; readonly share: number }[] = [];
-  const last = planByMaterials(demoJob(), { today: '2026-11-24' }, (better, share) =>
-    heard.push({ total: better?.list.total ?? null, share }),
+  const last = planByMaterials(job, { today }, (found, share) =>
+    heard.push({ total: found?.list.total ?? null, share }),
   );
   const materials = new Set(last.buying.boards.map(({ material }) => material)).size;
   expect(heard.map(({ share }) => share)).toEqual(
-    Array.from({ length: materials - 1 }, (_, at) => (at + 1) / materials),
+    Array.from({ length: materials - 1 }, (__, at) => (at + 1) / materials),
   );
-  const totals = [plan(demoJob()).list.total, ...heard.flatMap(({ total }) => total ?? [])];
+  const totals = [plan(job).list.total, ...heard.flatMap(({ total }) => total ?? [])];
+  expect(totals.length - 1).toBeGreaterThanOrEqual(better);
   for (const [before, after] of pairs(totals)) expect(after).toBeLessThan(before);
   expect(last.list.total).toBeLessThanOrEqual(Math.min(...totals));
-  const once = planJob(demoJob(), { today: '2026-11-24', effort: 'full' });
+  const once = planJob(job, { today, effort: 'full' });
   expect(last.list.total).toBe(once.list.total);
   expect(isProved(last)).toBe(isProved(once));
 });

@@ -33,19 +33,16 @@ const distinct = (ids: readonly string[]): readonly string[] => [...new Set(ids)
  * each in its step, is told apart by the step; within one, by its place.
  */
 function namedApart(drafts: readonly Scheduled[]): readonly Scheduled[] {
-  const counted = (ids: readonly string[]) => {
-    const counts = new Map<string, number>();
-    for (const id of ids) counts.set(id, (counts.get(id) ?? 0) + 1);
-    return counts;
-  };
-  const all = counted(drafts.flatMap(({ draft }) => draft.ops.map(({ id }) => id)));
-  if ([...all.values()].every((count) => count === 1)) return drafts;
+  const [once, twice] = [new Set<string>(), new Set<string>()];
+  for (const { draft } of drafts) for (const { id } of draft.ops) (once.has(id) ? twice : once).add(id);
+  if (twice.size === 0) return drafts;
   return drafts.map(({ draft, pause }) => {
-    const own = counted(draft.ops.map(({ id }) => id));
-    const ops = draft.ops.map((one, at) => {
-      if (all.get(one.id) === 1) return one;
-      const nth = draft.ops.slice(0, at).filter(({ id }) => id === one.id).length;
-      return { ...one, id: `${one.id}.${draft.name}${(own.get(one.id) ?? 0) > 1 ? `.${nth + 1}` : ''}` };
+    const counts = new Map<string, number>();
+    const ops = draft.ops.map((one) => {
+      if (!twice.has(one.id)) return one;
+      const count = (counts.get(one.id) ?? 0) + 1;
+      counts.set(one.id, count);
+      return { ...one, id: `${one.id}.${draft.name}${count > 1 ? `.${count}` : ''}` };
     });
     return { draft: { ...draft, ops }, pause };
   });

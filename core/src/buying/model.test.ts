@@ -8,6 +8,7 @@ import { newPlanCache, planJob, priceJob, type Plan, type PlanCache, type Priced
 import { newPiece, STARTS } from '../piece';
 import { isSawn, notSawn, sawnAt } from '../sawing';
 import { SAMPLE_YARDS } from '../stock';
+import { builtOf } from '../testing/planning';
 import { newStamp, told } from '../testing/telling';
 import { runs } from '../testing/runs';
 import { asRow, boughtAs, boxBought, cutAs, lockOf, spoiledAs, type Board, type Stamp } from './index';
@@ -337,7 +338,7 @@ const built = newPlanCache();
 const MOST_BUILT = 250;
 function cacheOf(solved = new Map(built.solved)): PlanCache {
   if (built.models.size > MOST_BUILT) [built.models, built.parts].forEach((known) => known.clear());
-  return { ...newPlanCache(), models: built.models, parts: built.parts, solved };
+  return { ...builtOf(built), solved };
 }
 const planning = { today: '2026-11-28', effort: 'quick' } as const;
 /** A job of which nothing is bought or cut: with what is known of such jobs, so that it is worked out once. */

@@ -2,6 +2,7 @@ import { inches } from '../length';
 import { applyChanges, FINDINGS, newJob, type Finding, type Job, type Piece } from '../job';
 import { newPiece, STARTS } from '../piece';
 import { planning } from '../testing/planning';
+import { someOf, THOROUGH } from '../testing/runs';
 
 const pieceAs = (job: Job, change: (piece: Piece) => Partial<Piece>): Job => ({
   ...job,
@@ -43,14 +44,11 @@ const isLess = (before: Finding, after: Finding | undefined): boolean =>
     return ROOM.includes(name) ? now > was : now < was;
   });
 
-/** Every so many-eth start in `npm test`, all with `FC_RUNS`. */
-const ALL = process.env['FC_RUNS'] !== undefined;
-const EVERY = ALL ? 1 : 8;
 /** What was taken of a start: what is offered again as it is, beside another wish, is not taken again in `npm test`. */
 const taken = new Set<string>();
 
 describe.each(BENDS)('%s: every way out that is offered', (_, bend) => {
-  test.each(STARTS.filter((__, at) => at % EVERY === 0).map(({ id }) => id))('mends %s', (id) => {
+  test.each(someOf(STARTS, 8).map(({ id }) => id))('mends %s', (id) => {
     const job = bend({ ...newJob('j'), pieces: [newPiece('p', id)] });
     const planOf = planning();
     const findingsOf = (one: Job) => planOf(one).findings;
@@ -58,7 +56,7 @@ describe.each(BENDS)('%s: every way out that is offered', (_, bend) => {
     for (const finding of before)
       for (const { changes } of finding.remedies) {
         const offer = JSON.stringify([id, finding.id, finding.numbers, changes]);
-        if (taken.has(offer) && !ALL) continue;
+        if (taken.has(offer) && !THOROUGH) continue;
         taken.add(offer);
         const after = findingsOf(applyChanges(job, changes));
         const less = isLess(

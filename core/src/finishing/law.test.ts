@@ -5,13 +5,13 @@ import { refusal, type Family, type Top } from '../piece';
 import { rehearse } from '../rehearsal';
 import { anyFinish, EVERYTHING, KINDS } from '../testing/jobs';
 import { mended, piecesOf } from '../testing/pieces';
-import { runs } from '../testing/runs';
+import { runs, THOROUGH } from '../testing/runs';
 import type { OperationOf } from '../work';
 import { patchesOf, reachesOf } from './index';
 
 const WHEN: readonly Finish['when'][] = ['assembled', 'parts', 'site'];
 /** Each in turn in `npm test`, all three of each with `FC_RUNS`. */
-const whenFor = (at: number) => (process.env['FC_RUNS'] ? WHEN : WHEN.filter((_, k) => k === at % WHEN.length));
+const whenFor = (at: number) => (THOROUGH ? WHEN : WHEN.filter((_, k) => k === at % WHEN.length));
 const FINISHING: ReadonlySet<string> = new Set(['sand', 'coat', 'mask', 'fill', 'rub', 'flatten', 'strip', 'cure']);
 const planOf = (job: Job): Plan => planJob(job, { today: '2026-11-28', effort: 'quick' });
 
