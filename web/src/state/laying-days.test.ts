@@ -4,6 +4,7 @@ import { Stopped } from '../platform/workers/asking';
 import { QUIET } from '../testing/edges';
 import { changed, opened } from './bench';
 import { planned } from './planning';
+import { STANDS_MS } from './laying-days';
 import { makeStore } from './store';
 
 const job = demoJob();
@@ -57,8 +58,12 @@ test('a change of hours says what it does to the day; a change of the piece does
 });
 
 test('a search that was stopped is no failure; one that fails leaves the days there are, and says so', async () => {
-  const { store } = storeWith([() => Promise.reject(new Stopped('Stopped.')), () => Promise.reject(new Error('gone'))]);
-  await new Promise((go) => setTimeout(go, 600));
+  const { store, asked } = storeWith([
+    () => Promise.reject(new Stopped('Stopped.')),
+    () => Promise.reject(new Error('gone')),
+  ]);
+  await until(() => asked.length === 1);
+  await Promise.resolve();
   expect(store.getState().view.message).toBeNull();
   store.dispatch(planned({ job, plan, proving: false }));
   await until(() => store.getState().view.message !== null);
@@ -74,6 +79,6 @@ test('of an empty job nothing is asked', async () => {
   const empty = newJob('none');
   store.dispatch(opened({ id: 'none', revision: 1, savedAt: '', job: empty }));
   store.dispatch(planned({ job: empty, plan: none, proving: false }));
-  await new Promise((go) => setTimeout(go, 600));
+  await new Promise((go) => setTimeout(go, STANDS_MS + 200));
   expect(asked).toEqual([]);
 });

@@ -17,7 +17,7 @@ import type { Listen } from './root';
 import { said } from './view';
 
 /** A plan stands so long before its days are looked at for long: while a person types, none are. */
-const STANDS_MS = 400;
+export const STANDS_MS = 800;
 
 /** What days are laid out of: all that is left to do, and the time there is from a minute on. */
 export function daysAsked(plan: Plan, job: Job, time: string): DaysAsked {

@@ -41,3 +41,16 @@ test('what is stopped is refused as stopped; what failed inside is told as it wa
   await expect(asked.ask(() => Promise.reject(new Error('no board')))).rejects.toThrow('no board');
   expect(all).toHaveLength(2);
 });
+
+test('one that has nothing to do is kept when it is stopped; one at work is ended', async () => {
+  const { all, asked } = bench();
+  asked.stop();
+  await expect(asked.ask(() => Promise.resolve('done'))).resolves.toBe('done');
+  asked.stop();
+  expect(all[0]!.ended).toBe(false);
+  const waiting = asked.ask(() => new Promise<string>(() => {}));
+  expect(all).toHaveLength(1);
+  asked.stop();
+  await expect(waiting).rejects.toBeInstanceOf(Stopped);
+  expect(all[0]!.ended).toBe(true);
+});

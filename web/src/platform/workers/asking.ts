@@ -8,6 +8,8 @@ export class Stopped extends Error {}
 /** A worker that is started when it is first asked, and anew after it died. Whatever is asked of it settles. */
 export type Asking<T> = {
   readonly ask: <R>(question: (remote: Remote<T>) => Promise<R>) => Promise<R>;
+  /** Refuses as stopped what it still works on, by ending it; one at rest is kept: a fresh one is slow at first. */
+  readonly stop: () => void;
   /** Ends it; what was asked is refused as stopped. */
   readonly end: () => void;
 };
@@ -39,9 +41,12 @@ export function asking<T>(start: () => Worker): Asking<T> {
         const { remote, waiting } = started();
         waiting.add(refuse);
         question(remote)
-          .then(settle, refuse)
-          .finally(() => waiting.delete(refuse));
+          .finally(() => waiting.delete(refuse))
+          .then(settle, refuse);
       }),
+    stop: () => {
+      if (running && running.waiting.size > 0) ended(new Stopped('Stopped.'));
+    },
     end: () => ended(new Stopped('Stopped.')),
   };
 }

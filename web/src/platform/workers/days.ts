@@ -9,8 +9,8 @@ const trier = asking<DaysWorker>(start);
 /** Small questions about them, which wait for no search. */
 const asked = asking<DaysWorker>(start);
 
-/** Ends the search for better days; what was asked is refused as stopped. */
-export const stopDays = (): void => searcher.end();
+/** Stops the search for better days; what was asked is refused as stopped. */
+export const stopDays = (): void => searcher.stop();
 
 /** Work laid out with a long search, and a bound. What was searched before is stopped. */
 export const layOut = (about: DaysAsked): Promise<BenchCalendar> => {
@@ -24,7 +24,7 @@ export const proveDays = (about: DaysAsked, days: BenchCalendar): Promise<BenchC
 
 /** Single changes of hours, hands and things that bring the day forward. What was tried before is stopped. */
 export const soonerFor = (about: DaysAsked, ready: string): Promise<readonly Sooner[]> => {
-  trier.end();
+  trier.stop();
   return trier.ask((remote) => remote.sooner(about, ready));
 };
 

@@ -79,7 +79,7 @@ export const jointWays = (
   all: boolean,
 ): Promise<readonly WayCompared[]> => quick.ask((remote) => remote.waysOfJoint(job, pieceId, jointId, topNominal, all));
 
-export const stopProof = (): void => prover.end();
+export const stopProof = (): void => prover.stop();
 
 /**
  * Searches longer for the same job. Refused as stopped where it is stopped.
