@@ -20,7 +20,7 @@ export function finishing(): void {
     const plan = planJob(job, { today, effort: 'quick' });
     const { model } = plan.pieces[0]!;
     // What is known is kept with the very list of parts: each run has one of its own.
-    const fresh = () => ({ parts: [...model.parts], motions: model.motions });
+    const fresh = () => ({ parts: [...model.parts], motions: model.motions, joints: model.joints });
     const surfaces = median(15, () => void patchesOf(fresh()));
     const models = Array.from({ length: 15 }, fresh);
     models.forEach((one) => patchesOf(one));

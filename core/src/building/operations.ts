@@ -22,9 +22,9 @@ export type Union = {
   readonly laid: boolean;
 };
 
-/** Parts that nothing fixes: tiles, a stone top. They are laid on once the piece stands. */
+/** Parts that lie on the rest, in adhesive or loose: tiles, a stone top. They are laid on once the piece stands. */
 export function laidParts({ parts, joints }: Pick<PieceModel, 'parts' | 'joints'>): ReadonlySet<string> {
-  const lies = ({ kind }: PieceModel['joints'][number]) => kind === 'rest';
+  const lies = ({ kind }: PieceModel['joints'][number]) => kind === 'rest' || kind === 'set';
   const moved = new Set(joints.filter(({ apart }) => apart).flatMap(({ drilled, into }) => [drilled, into]));
   const isLaid = ({ id, loose }: Part) => {
     const own = joints.filter(({ drilled, into }) => drilled === id || into === id);
@@ -137,7 +137,7 @@ function layingOn(
     .flatMap(({ notes: own }) => own);
   const assembly: Assembly = {
     id: 'lay',
-    title: say`Lay on what is not fixed`,
+    title: joints.some(({ joint }) => joint.kind === 'set') ? say`Set the tiles` : say`Lay on what is not fixed`,
     parts: [...laid],
     from: [],
     notes,

@@ -2,7 +2,7 @@ import { first, nth, sure } from '../lists';
 import { inches, type Length } from '../length';
 import type { Shop } from '../job';
 import { isOnTop, WAYS_TO_JOIN, type Fastening } from '../joinery';
-import { around, boxOf, extent, mostly, type Assembly, topOf, type Part } from '../piece';
+import { around, boxOf, extent, mostly, tilingOf, type Assembly, topOf, type Part } from '../piece';
 import type { Vec } from '../solid';
 import { dim, say, type Phrase } from '../words';
 import { tagList, together, type Operation, operation } from '../work';
@@ -16,6 +16,7 @@ import { accessTo, type Placing } from './order';
 import { runningIn } from './running';
 import { shapingOperations } from './shaping';
 import { standingsFor } from './standing';
+import { setTiles, TILE_WAIT } from './tiling';
 import { staysBecause } from './way-out';
 
 /** Minutes to bring one part to its place, to spread glue on a joint, to try a fit, to measure and cut a part. */
@@ -208,7 +209,7 @@ function placing(sitting: Sitting, making: Making): Operation {
       comes,
       marks,
       row: null,
-      fixed: !whole.laid,
+      fixed: !whole.laid || placings.some(({ joints }) => joints.some(({ joint }) => joint.kind === 'set')),
       over,
       out: running.out,
       says: says.length > 0 ? says.reduce((a, b) => say`${a} ${b}`) : null,
@@ -297,7 +298,10 @@ export function sittingStep(sitting: Sitting, making: Making): Draft {
   const about = (what: string) => `${name}${what === '' ? '' : `.${what}`}`;
   const op = (does: Parameters<typeof operation>[2], minutes: number) =>
     operation(making, about(''), does, own.length > 0 ? own : all, minutes);
-  const wait = glued.length > 0 ? (clamped > 0 ? SET_CLAMPED : SET_SCREWED) : 0;
+  const tiled = joints.some(({ joint }) => joint.kind === 'set')
+    ? tilingOf(making.model.parts, making.model.joints)
+    : null;
+  const wait = tiled ? TILE_WAIT : glued.length > 0 ? (clamped > 0 ? SET_CLAMPED : SET_SCREWED) : 0;
   const holds = clamped > 0 ? null : glued.every(({ by }) => by === 'brads') ? 'brads' : 'screws';
   const spacers = first ? assembly.spacers : [];
   return {
@@ -327,11 +331,12 @@ export function sittingStep(sitting: Sitting, making: Making): Draft {
       ...withoutRoom(placings, making),
       ...(glued.length > 0 ? [op(spread(glued, clamped), SPREAD * glued.length)] : []),
       ...makes.filter(({ kind }) => kind === 'peg'),
+      ...(tiled ? [setTiles(tiled, making)] : []),
       placing(sitting, making),
       ...(glued.length > 0 ? [op({ kind: 'clamp', count: clamps, span, cauls: 0, holds }, 1 + clamps)] : []),
       ...makes.filter(({ kind }) => kind !== 'peg'),
       ...(square ? [op({ kind: 'square', reads: square.reads }, 2)] : []),
-      ...(wait > 0 ? [op({ kind: 'wait', wait, clamped: clamped > 0 && clamps > 0 }, 0)] : []),
+      ...(wait > 0 && !tiled ? [op({ kind: 'wait', wait, clamped: clamped > 0 && clamps > 0 }, 0)] : []),
       ...hanging(joints, making),
       ...slideTests(joints, making),
     ],

@@ -107,7 +107,8 @@ export function standingsFor(joints: readonly Fastening[], making: Making, telle
     return known;
   };
   const rows = joints.flatMap(({ drilled, into, joint }) => {
-    const [part, onto] = [whole(drilled), whole(into)];
+    // Tiles lie on their bed, below what stands round it.
+    const [part, onto] = joint.kind === 'set' ? [drilled, into] : [whole(drilled), whole(into)];
     return joint.apart || part === onto ? [] : (standingOf(part, onto, teller) ?? []);
   });
   // Told once, from whichever of the two it is said first.

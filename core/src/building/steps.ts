@@ -17,6 +17,7 @@ import { runningIn } from './running';
 import { schedule } from './schedule';
 import { sittings, sittingStep } from './sitting';
 import type { Step } from './step';
+import { groutingSteps } from './tiling';
 import { staysBecause } from './way-out';
 
 /** The steps of one operation, one after the other. */
@@ -320,7 +321,7 @@ export function stepsOf(
   const coats = inTurn(after, [level.name]).map((draft) => ({ ...draft, stays }));
   const final = assembled
     .filter(({ assembling }) => assembling.laid)
-    .flatMap(({ own }) => inTurn(own, [coats.at(-1)?.name ?? level.name]));
+    .flatMap(({ own }) => inTurn([...own, ...groutingSteps(making)], [coats.at(-1)?.name ?? level.name]));
   const all = [...finishing.samples, ...built, level, ...coats, ...final].map((draft) =>
     draft.ops.some(({ kind }) => kind === 'coat') ? chosenBefore(draft, finishing.samples) : draft,
   );

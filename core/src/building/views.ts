@@ -13,6 +13,7 @@ const ROUTER = say`Several shallow passes; move the router against the bit's tur
 const RAGS = say`Oily rags catch fire by themselves: dry them flat outside or in a closed can of water. Air the room; no flame.`;
 const DUST = say`Dust mask; no sanding of old paint, it may hold lead.`;
 
+const TILED = say`Gloves and glasses: adhesive and grout eat skin. Cut tiles wet, with a mask: their dust is silica.`;
 const LABEL = say`Gloves on, air the room, no flame or pilot light near. The label on the can comes before all that stands here; whether food may lie on it the label says too.`;
 const SPRAY = say`Spraying: a respirator for vapours, not a dust mask, and no spark in the room.`;
 const STRIPPED = say`Gloves and glasses for stripper, air through the room. What was painted long ago may hold lead: test it before it is sanded, scraped or burned.`;
@@ -43,6 +44,7 @@ export function cautionsFor(ops: readonly Operation[]): readonly Phrase[] {
     ...(kinds.has('coat') ? [LABEL] : []),
     ...(ops.some((one) => one.kind === 'coat' && one.by === 'spray') ? [SPRAY] : []),
     ...(kinds.has('strip') ? [STRIPPED] : []),
+    ...(kinds.has('tile') ? [TILED] : []),
   ];
 }
 
@@ -82,6 +84,7 @@ const WHOLE: ReadonlySet<Operation['kind']> = new Set([
   'mask',
   'rub',
   'cure',
+  'tile',
   'slide',
   'glue',
   'clamp',
@@ -107,6 +110,17 @@ const TO_PUT_ON: Readonly<Record<OperationOf<'coat'>['by'], readonly string[]>> 
   roller: ['roller and tray'],
   spray: ['sprayer', 'respirator'],
 };
+
+/** What tiles are set, grouted and sealed with. */
+const tiledWith = ({ what, takes }: OperationOf<'tile'>): readonly Phrase[] => [
+  ...takes.map(({ kind, size, count }) =>
+    isPoured(kind) || kind === 'tile-tool'
+      ? say`${size || hardwareName(kind, '')}`
+      : say`${strong(count)} ${hardwareName(kind, size)}`,
+  ),
+  ...(what === 'set' ? [say`vacuum`, say`straight board`] : []),
+  say`cloth`,
+];
 
 /** What to have at hand: parts, tools and bits, spacers, hardware, glue, clamps. A view of what is done. */
 export function pickUpFor(ops: readonly Operation[]): Phrase {
@@ -175,6 +189,9 @@ export function pickUpFor(ops: readonly Operation[]): Phrase {
         if (one.knots && one.cracks === 'thin glue') things.push(say`thin glue and activator`, say`glasses`);
         if (one.knots && one.cracks === 'sawdust') things.push(say`sawdust of the same wood`, say`glue`);
         if (one.seams >= 0.5) things.push(say`caulk`);
+        break;
+      case 'tile':
+        things.push(...tiledWith(one));
         break;
       case 'mask':
         things.push(say`masking tape`);

@@ -121,8 +121,8 @@ export function laidOut(
 }
 
 /**
- * Days with a nearer bound: each day before the one they are ready on is refuted by an integer program, from the bound
- * on, as long as that goes. What was laid out stays as it is.
+ * Days with a nearer bound: days before the one they are ready on are refuted by an integer program, the last of them
+ * first, as far as that goes in time. What was laid out stays as it is.
  *
  * @param stopped asked now and then: true ends it, and the bound found so far stands.
  */
@@ -136,18 +136,21 @@ export function provedFurther(
   if (days.proved || days.bound === null || days.ready === null) return days;
   const { pinned } = pinsOf(tasks, calendar, shop.clamps, days.now);
   const problem = problemOf(tasks, calendar, shop.clamps, days.now, pinned);
-  const ready = dayOf(days.ready);
-  let day = dayOf(days.bound.date);
-  // On a day without time nothing more is done than on the one before.
+  const [from, ready] = [dayOf(days.bound.date), dayOf(days.ready)];
+  // On a day without time nothing more is done than on the one before: of such only the last is asked about.
   const due = (of: number) => JSON.stringify(deadlines(problem, endOfDay(problem.zone, of)));
-  while (day < ready && !stopped() && !canBeShared(problem, day, integer, stopped)) {
-    const before = due(day);
-    do day++;
-    while (day < ready && due(day) === before);
-  }
+  const apart = Array.from({ length: ready - from }, (_, k) => from + k).filter(
+    (day) => day + 1 === ready || due(day) !== due(day + 1),
+  );
+  // What is refuted for a day is for all before it: the last first, as mostly it is the plan that is right.
+  let [refuted, open] = [0, apart.length];
+  for (let at = apart.length - 1; refuted < open && !stopped(); at = Math.floor((refuted + open) / 2))
+    if (canBeShared(problem, nth(apart, at), integer, stopped)) open = at;
+    else refuted = at + 1;
+  const day = refuted === 0 ? from : nth(apart, refuted - 1) + 1;
   return {
     ...days,
-    bound: { date: dateOf(day), by: day > dayOf(days.bound.date) ? 'hours' : days.bound.by },
+    bound: { date: dateOf(day), by: day > from ? 'hours' : days.bound.by },
     proved: day >= ready,
   };
 }

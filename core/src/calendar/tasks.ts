@@ -89,7 +89,7 @@ function kindOf(ops: readonly Pick<Operation, 'kind'>[]): WorkKind {
   const has = (...kinds: readonly OperationKind[]) => ops.some(({ kind }) => kinds.includes(kind));
   if (has('coat', 'fill', 'mask', 'rub', 'cure')) return 'coat';
   if (has('sand', 'flatten', 'strip')) return 'sand';
-  if (has('glue', 'drive', 'laminate', 'place', 'hang')) return 'join';
+  if (has('glue', 'drive', 'laminate', 'place', 'hang', 'tile')) return 'join';
   return has('sample', 'heed', 'level', 'measure', 'anchor', 'carry') ? 'other' : 'prepare';
 }
 
@@ -111,7 +111,7 @@ const paced = (op: Operation, pace: Pace): Operation => ({ ...op, minutes: op.mi
 /** The least and most that all ask of the air; null where none does. */
 function airOf(ops: readonly Operation[]): Task['air'] {
   const all = ops.flatMap((op): readonly (readonly [number, number, number])[] =>
-    op.kind === 'coat' ? [op.air] : op.kind === 'glue' || op.kind === 'laminate' ? [GLUE_AIR] : [],
+    op.kind === 'coat' ? [op.air] : ['glue', 'laminate', 'tile'].includes(op.kind) ? [GLUE_AIR] : [],
   );
   return all.length === 0
     ? null

@@ -1,7 +1,7 @@
 import { first, held, nth } from '../lists';
 import { inches } from '../length';
 import type { SurfaceName } from '../job';
-import { around, boxOf, solidOf, type Box, type Motion, type Part, type PieceModel } from '../piece';
+import { around, boxOf, solidOf, tilingOf, type Box, type Motion, type Part, type PieceModel } from '../piece';
 import {
   add,
   contacts,
@@ -115,7 +115,7 @@ const known = new WeakMap<
  * none; it stands in the way of a sander like the rest. What opens is looked at open: doors and drawers by themselves.
  * Patches and both sides of all touches add up to the faces of all parts. Kept with the parts: they never change.
  */
-export function patchesOf({ parts, motions }: Pick<PieceModel, 'parts' | 'motions'>): {
+export function patchesOf({ parts, motions, joints }: Pick<PieceModel, 'parts' | 'motions' | 'joints'>): {
   readonly patches: readonly OpenFace[];
   readonly touches: readonly Touch[];
 } {
@@ -127,6 +127,17 @@ export function patchesOf({ parts, motions }: Pick<PieceModel, 'parts' | 'motion
   const cased = isCased(placed);
   const whole = around([...boxes.values()]) ?? { min: [0, 0, 0], max: [0, 0, 0] };
   const touches: Touch[] = [];
+  const tiling = tilingOf(parts, joints);
+  const tiled = tiling && around(tiling.tiles.map(boxOf));
+  // Between set tiles and round them there is grout and sealant.
+  const filled = (points: readonly Vec[]): boolean =>
+    tiling !== null &&
+    tiled !== null &&
+    ([0, 1, 2] as const).every((axis) => {
+      const at = middleOf(points)[axis];
+      const by = axis === 2 ? TOUCHING : tiling.joint + TOUCHING;
+      return at > tiled.min[axis] - by && at < tiled.max[axis] + by;
+    });
   const patches = placed.flatMap((part): readonly OpenFace[] => {
     const box = boxes.get(part);
     if (!box) return [];
@@ -165,7 +176,7 @@ export function patchesOf({ parts, motions }: Pick<PieceModel, 'parts' | 'motion
       .map(({ face, area }): OpenFace => {
         const { points, normal } = face;
         const shut = area < SMALL ? shutIn.get(face.surface) : undefined;
-        const closed = shut ?? isShutIn(points, normal, bodies, whole);
+        const closed = filled(points) || (shut ?? isShutIn(points, normal, bodies, whole));
         if (!shutIn.has(face.surface)) shutIn.set(face.surface, closed);
         const from = add(middleOf(points), times(normal, inches(1 / 64)));
         const facesIn = () => beside.some((other) => raysIn(solidOf(other), from, normal).some(([, to]) => to > 1));
@@ -197,7 +208,7 @@ function within(points: readonly Vec[], normal: Vec, bodies: readonly Part[]): R
 const reaches = new WeakMap<readonly Part[], ReadonlyMap<OpenFace, Reach>>();
 
 /** What reaches each patch of a piece once it stands: looked at only when it is asked for, and kept with its parts. */
-export function reachesOf(model: Pick<PieceModel, 'parts' | 'motions'>): ReadonlyMap<OpenFace, Reach> {
+export function reachesOf(model: Pick<PieceModel, 'parts' | 'motions' | 'joints'>): ReadonlyMap<OpenFace, Reach> {
   const before = reaches.get(model.parts);
   if (before) return before;
   const groups = groupsOf(model.motions);

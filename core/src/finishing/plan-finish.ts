@@ -167,7 +167,7 @@ export const UNPLANNED: FinishPlan = {
 /** How a piece is finished: who takes what, and how much of it there is. */
 export function finishPlan(
   piece: Piece,
-  model: Pick<PieceModel, 'parts' | 'motions'>,
+  model: Pick<PieceModel, 'parts' | 'motions' | 'joints'>,
   made: readonly Fastening[],
   job: Pick<Job, 'recipes' | 'calendar'>,
 ): FinishPlan {

@@ -302,7 +302,7 @@ const besides = (touches: readonly Touch[], ids: ReadonlySet<string>): ReadonlyS
  */
 export function finishingWork(
   piece: Piece,
-  model: Pick<PieceModel, 'parts' | 'motions'>,
+  model: Pick<PieceModel, 'parts' | 'motions' | 'joints'>,
   plan: FinishPlan,
   { shop }: Pick<Job, 'shop'>,
 ): FinishingWork {

@@ -218,15 +218,20 @@ function finishTo8(input: unknown): unknown {
 }
 
 /** Nothing was sold for cracks and seams but filler, and no belts, up to version 7. */
-function yardTo8(input: unknown): unknown {
+const yardTo8 = (input: unknown): unknown => yardWith(input, ['thin-glue', 'caulk', 'belt']);
+/** Nothing was sold to set tiles with, up to version 10. */
+const yardTo11 = (input: unknown): unknown =>
+  yardWith(input, ['tile-adhesive', 'tile-spacer', 'grout', 'sealant', 'tile-tool']);
+
+/** A price list with what the sample has of some kinds, where it has none of the first of them. */
+function yardWith(input: unknown, kinds: readonly [HardwareKind, ...HardwareKind[]]): unknown {
   const yard = record(input);
-  if (!Array.isArray(yard.hardware) || yard.hardware.some((row) => record(row).kind === 'thin-glue')) return input;
+  if (!Array.isArray(yard.hardware) || yard.hardware.some((row) => record(row).kind === kinds[0])) return input;
   const rows: readonly unknown[] = yard.hardware;
   const names = new Set(rows.map((row) => record(row).id));
-  const added = SAMPLE_YARD.hardware.filter(({ id, kind }) => NEW_IN_8.includes(kind) && !names.has(id));
+  const added = SAMPLE_YARD.hardware.filter(({ id, kind }) => kinds.includes(kind) && !names.has(id));
   return { ...yard, hardware: [...rows, ...added] };
 }
-const NEW_IN_8: readonly HardwareKind[] = ['thin-glue', 'caulk', 'belt'];
 
 /** What older plans did not count is taken to be there. */
 function shopTo8(input: unknown): unknown {
@@ -271,6 +276,11 @@ const LATER: readonly ((job: Loose) => Loose)[] = [
   }),
   (job) => ({ ...job, calendar: calendarTo9(job.shop) }),
   (job) => ({ ...job, ...(Array.isArray(job.ledger) ? { ledger: job.ledger.map(entryTo10) } : {}) }),
+  (job) => ({
+    ...job,
+    yard: yardTo11(job.yard),
+    ...(Array.isArray(job.alsoAt) ? { alsoAt: job.alsoAt.map(yardTo11) } : {}),
+  }),
 ];
 
 /** The last version that these steps lead to; from there on what happened is read from marks. */
@@ -294,5 +304,5 @@ export const upgraded = (input: unknown, version: number): unknown =>
   version >= MARKED ? input : STEPS.slice(version - 1).reduce((job, step) => step(job), record(input));
 
 /** A price list or a shop kept by itself carries no version: what it is like tells. */
-export const upgradedYard = (input: unknown): unknown => yardTo8(yardTo7(yardTo3(yardTo2(input))));
+export const upgradedYard = (input: unknown): unknown => yardTo11(yardTo8(yardTo7(yardTo3(yardTo2(input)))));
 export const upgradedShop = shopTo3;

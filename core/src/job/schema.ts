@@ -9,7 +9,7 @@ import { LaidSchema, LedgerSchema } from './ledger';
 import { CalendarSchema, USUAL_CALENDAR } from './calendar';
 
 /**
- * The job file, `sill-plan/job@10`: everything a person stated, and nothing that is computed. Checked once, at the
+ * The job file, `sill-plan/job@11`: everything a person stated, and nothing that is computed. Checked once, at the
  * border (HTTP body, file import, command line). Lengths are integers of 1/320 mm, money is cents.
  */
 
@@ -211,7 +211,7 @@ export const ShopSchema = v.object({
   kit: v.optional(v.array(oneOf(KIT)), []),
 });
 
-export const JOB_FORMAT = 'sill-plan/job@10';
+export const JOB_FORMAT = 'sill-plan/job@11';
 
 export const JobSchema = v.object({
   format: v.literal(JOB_FORMAT, `must be ${JOB_FORMAT}`),

@@ -28,10 +28,13 @@ function hiddenSide(part: Part, axis: 0 | 1 | 2, middle: Vec): 1 | -1 {
   return dot(way, sub(middle, own)) >= 0 ? 1 : -1;
 }
 
+/** What no fastener holds. */
+const LOOSE_KINDS: readonly Joint['kind'][] = ['rest', 'set', 'groove'];
+
 /** The method of a joint: what the person says where the kind allows it, else the usual one. */
 function methodOf(joint: Joint, said: Piece['joins'][string] | null): Means {
   const ways = WAYS_FOR[joint.kind];
-  if (ways.length === 0) return joint.kind === 'rest' || joint.kind === 'groove' ? 'nothing' : 'hardware';
+  if (ways.length === 0) return LOOSE_KINDS.includes(joint.kind) ? 'nothing' : 'hardware';
   return said?.by && ways.includes(said.by) ? said.by : first(ways);
 }
 

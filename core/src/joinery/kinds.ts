@@ -36,4 +36,5 @@ export const WAYS_FOR: Readonly<Record<JointKind, readonly Method[]>> = {
   pins: [],
   plate: [],
   rest: [],
+  set: [],
 };

@@ -61,7 +61,13 @@ export function hardwareNeeds(
     pour(part.piece, laminationGlue(part) * part.count);
     if (part.bought) add(part.bought.kind, part.bought.size, part.count * times(part.piece), part.bought.price);
   }
-  for (const [piece, needs] of asked) for (const { kind, size, count } of needs) add(kind, size, count * times(piece));
+  // What is used again is bought once.
+  const kept = new Map<string, HardwareNeed>();
+  for (const [piece, needs] of asked)
+    for (const need of needs)
+      if (need.kind === 'tile-tool') kept.set(need.size, need);
+      else add(need.kind, need.size, need.count * times(piece));
+  for (const { kind, size, count } of kept.values()) add(kind, size, count);
   const order = (kind: HardwareKind) => HARDWARE_KINDS.indexOf(kind);
   const needs = [...rows.values()].sort(
     (a, b) => order(a.kind) - order(b.kind) || a.size.localeCompare(b.size, 'en', { numeric: true }),

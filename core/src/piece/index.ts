@@ -14,6 +14,7 @@ export * from './families';
 export * from './model';
 export * from './build';
 export * from './weight';
+export * from './tiling';
 export { profileOf } from './profiled';
 export { anchored, tipsOpen } from './anchoring';
 export { levelled } from './feet';

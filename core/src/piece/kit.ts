@@ -295,6 +295,9 @@ export function kitFor(room: Room) {
     /** What boards and sheets measure in the piece's line. */
     sizes: room.sizes,
     tags: (): readonly string[] => [...parts.keys()],
+    /** All parts made, and all joints, so far. */
+    all: (): readonly Part[] => [...parts.values()],
+    joints: (): readonly Joint[] => joints,
     get: (tag: string): Part => held(parts, tag),
     board: (spec: PartSpec, box: Box, along: Axis, across: Axis) => put(board(piece, inLine(spec), box, along, across)),
     member: (spec: PartSpec, of: Member) => put(member(piece, inLine(spec), of)),

@@ -92,6 +92,7 @@ export const JOINT_KINDS = {
   pins: 'shelf pins',
   plate: 'plate and screws',
   rest: 'rests, not fixed',
+  set: 'set in adhesive',
 } as const;
 export type JointKind = keyof typeof JOINT_KINDS;
 

@@ -29,6 +29,8 @@ export type RehearsalBench = {
   readonly shut: Set<string>;
   readonly pegged: Set<string>;
   readonly blocked: Set<string>;
+  /** Joints of tiles, by id, that adhesive is spread for. */
+  readonly spread: Set<string>;
   readonly made: Set<string>;
   /** Used of each kind and size. */
   readonly used: Map<string, number>;
@@ -56,6 +58,7 @@ export function newBench(
     shut: new Set(),
     pegged: new Set(),
     blocked: new Set(),
+    spread: new Set(),
     made: new Set(),
     used: new Map(),
     fault: ({ id }, kind, why) => faults.push({ operation: id, kind, why }),

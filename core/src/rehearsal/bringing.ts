@@ -116,6 +116,12 @@ export function bring(bench: RehearsalBench, op: OperationOf<'place'>): void {
   if (!op.fixed)
     for (const joint of bench.joints.values())
       if (joint.kind === 'rest' && here.has(joint.drilled) && here.has(joint.into)) bench.made.add(joint.id);
+  for (const id of bench.spread) {
+    const { drilled, into } = held(bench.joints, id);
+    if (!here.has(drilled) || !here.has(into)) continue;
+    bench.made.add(id);
+    fix(bench, [drilled, into]);
+  }
   // What slides in a groove, or through a passage, is caught by it.
   for (const joint of bench.joints.values())
     if (

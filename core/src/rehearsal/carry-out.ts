@@ -1,5 +1,5 @@
 import { first, held } from '../lists';
-import type { Operation } from '../work';
+import type { Operation, OperationOf } from '../work';
 import { fix, lifted, use, type RehearsalBench } from './bench';
 import { bring, runsOut } from './bringing';
 import { driveJoint } from './driving';
@@ -13,6 +13,16 @@ function setGlue(bench: RehearsalBench): void {
     if (!bench.stands.has(drilled) || !bench.stands.has(other)) continue;
     bench.made.add(id);
     fix(bench, [drilled, other]);
+  }
+}
+
+/** Adhesive is spread for tiles that come; what is grouted and sealed must lie in it. */
+function setTile(bench: RehearsalBench, op: OperationOf<'tile'>): void {
+  for (const { kind, size, count } of op.takes) use(bench, kind, size, count);
+  for (const { id, kind, drilled } of bench.joints.values()) {
+    if (kind !== 'set' || !op.on.includes(drilled)) continue;
+    if (op.what === 'set') bench.spread.add(id);
+    else if (!bench.made.has(id)) bench.fault(op, 'wrong order', `${id}: the tile is not set yet`);
   }
 }
 
@@ -92,6 +102,8 @@ export function carryOut(bench: RehearsalBench, op: Operation): void {
       runsOut(bench, op, new Set(all));
       return lifted(bench, op, all);
     }
+    case 'tile':
+      return setTile(bench, op);
     case 'coat':
     case 'sample':
     case 'sand':

@@ -118,10 +118,15 @@ const BY_AND_BY: readonly string[] = [
   'brush',
   'cartridge',
   'lead-test',
+  'tile-adhesive',
+  'tile-spacer',
+  'grout',
+  'sealant',
+  'tile-tool',
 ];
 
 /** After these a part is left alone for as long as its step waits. */
-const WETS: ReadonlySet<OperationKind> = new Set(['coat', 'fill']);
+const WETS: ReadonlySet<OperationKind> = new Set(['coat', 'fill', 'tile']);
 
 /** What was used of everything against what was bought. */
 function settled(used: ReadonlyMap<string, number>, { hardware, there, notSold }: Rehearsed['list']): readonly Fault[] {

@@ -25,6 +25,11 @@ export const HARDWARE = {
   pull: 'pulls with screws',
   leveller: 'levellers with their nuts',
   tile: 'tiles',
+  'tile-adhesive': 'tile adhesive for wood',
+  'tile-spacer': 'tile spacers',
+  grout: 'grout, ready mixed',
+  sealant: 'flexible sealant',
+  'tile-tool': 'for tiles:',
   disc: '5 in sanding discs',
   stain: 'stain',
   finish: 'finish',
@@ -87,7 +92,17 @@ export type HardwareNeed = {
 };
 
 /** What is told in fluid ounces, and sold in bottles, cans and tubes. */
-export const POURED = ['glue', 'thin-glue', 'stain', 'finish', 'filler', 'caulk'] as const;
+export const POURED = [
+  'glue',
+  'thin-glue',
+  'stain',
+  'finish',
+  'filler',
+  'caulk',
+  'tile-adhesive',
+  'grout',
+  'sealant',
+] as const;
 export const isPoured = (kind: HardwareKind): kind is (typeof POURED)[number] =>
   (POURED as readonly HardwareKind[]).includes(kind);
 

@@ -333,6 +333,18 @@ export type Does =
   | { readonly kind: 'rub'; readonly edges: boolean; readonly where: Phrase }
   /** Hours until it is handled, used, and hard; days for the last. */
   | { readonly kind: 'cure'; readonly use: number; readonly cured: number }
+  /**
+   * Tiles that are set: into adhesive, so wide apart; their joints grouted; the joint along the frame sealed. `spaced`:
+   * spacers of that width are there.
+   */
+  | {
+      readonly kind: 'tile';
+      readonly what: 'set' | 'grout' | 'seal';
+      readonly joint: Length;
+      readonly notch: Length;
+      readonly spaced: boolean;
+      readonly takes: readonly Take[];
+    }
   /** A family's own word on how it is best done. */
   | { readonly kind: 'heed'; readonly says: Phrase };
 

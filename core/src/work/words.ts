@@ -147,6 +147,17 @@ function drive(operation: OperationOf<'drive'>): Phrase {
   return say`${hole}${drives} ${strong(count)} ${name}${washer ? ', each with a washer under its head' : ''}${nut}, ${tagList(sortedTags(tags))} to ${ends}${heads}${snug ? ', snug, not tight, so that the top can move' : ''}${driver ? say`; there is little room: take the ${strong(driver)}` : ''}${nails}.`;
 }
 
+function tile({ what, joint, notch, spaced, tags }: OperationOf<'tile'>): Phrase {
+  switch (what) {
+    case 'set':
+      return say`Vacuum the bed. Spread adhesive over as much of it as you cover in ten minutes, with the flat of the trowel first, then comb it one way with its ${dim(notch)} teeth. Press each tile in with a small twist, ${dim(joint)} from the next and from the frame: ${spaced ? 'spacers between them, against the frame too' : say`slips ${dim(joint)} thick between them, against the frame too`}. A straight board over them and a few taps bring them level with each other. Lift one now: its back should be covered. Scrape out what comes up in the joints, wipe the faces and the frame, and leave it a day; nobody leans on it.`;
+    case 'grout':
+      return say`Pull ${spaced ? 'the spacers' : 'the slips'}. Press grout into the joints between ${tagList(tags)} with the rubber float held at 45, across the joints; the joint along the frame stays empty: wood moves, tiles do not. Wipe what gets on the frame at once. After a quarter of an hour wipe with a sponge wrung out, across the joints, and the haze with a dry cloth when it shows. Leave it a day.`;
+    case 'seal':
+      return say`${tags.length === 1 ? `Pull ${spaced ? 'the spacers' : 'the slips'}. ` : ''}Fill the joint along the frame with flexible sealant, smooth it with a wet finger, wipe the frame. No water on it for a day. The labels of adhesive, grout and sealant come before all of this.`;
+  }
+}
+
 /** The sentence of an operation, and how many people lift. The only place where one is written. */
 export const wordsOf = (operation: Operation): Phrase => say`${sentenceOf(operation)}${people(operation)}`;
 
@@ -218,6 +229,8 @@ function sentenceOf(operation: Operation): Phrase {
         : say`Scrape off the glue. Find the middle and drive a small nail from below there. Swing a router or a pencil on a stick ${dim(operation.round)} long about it; with a saw cut just outside the line and sand to it. It is ${dim(operation.width)} across every way.`;
     case 'level':
       return say`Stand it on a flat floor. If it rocks, ${operation.levellers ? 'turn the levellers until it does not' : 'find the long leg and take off what rocks'}.`;
+    case 'tile':
+      return tile(operation);
     case 'profile':
       return operation.tool === 'router'
         ? say`Rout the upper edge of the top all round, ${dim(operation.run)} in all: a ${PROFILE_BITS[operation.shape]} bit of ${dim(operation.deep)}, with a bearing, in ${strong(operation.passes)} passes, each a little deeper. Clamp the top down. Ends first, then the sides: what tears out at a corner goes. Move against the turn of the bit, to the right as you face the edge; never climb. Try it on an offcut.`

@@ -22,6 +22,7 @@ import {
   rippedTo,
   topFixing,
 } from './common';
+import { braceChoices, braced, bracedIn } from './braces';
 import { checkShelf, shelfBelow, shelfChoices } from './shelf-below';
 import {
   checkApron,
@@ -40,6 +41,9 @@ import {
 const APRON_SHELF = { long: 'R', thin: false } as const;
 
 const butted = (choices: Choices) => choices.corners !== 'mitred';
+
+/** Crossed braces stand outside the legs, on flat faces. */
+const bracing = (choices: Choices) => butted(choices) && choices.legs !== 'bought';
 
 export const apronChoices = {
   ...legChoices,
@@ -66,6 +70,7 @@ export const apronChoices = {
   }),
   ...shelfChoices,
   below: { ...shelfChoices.below, when: butted },
+  braces: { ...braceChoices.braces, when: bracing },
   ...topFixing,
   ...levelling,
 };
@@ -189,6 +194,22 @@ function cornerBlocks(kit: Kit, legs: readonly [Leg, Leg, Leg, Leg], under: Leng
   });
 }
 
+/** Crossed braces end so far below an apron: nobody sees where they are not quite level with it. */
+const BELOW_APRON: Length = inches(1 / 4);
+
+type Footprint = ReturnType<typeof footprint>;
+/** Where the legs stand inside of what is around them: aprons outside of them, braces at the back and at the ends. */
+const withinOutside = (
+  { x, y, length, width }: Footprint,
+  around: Length,
+  braces: { readonly back: Length; readonly ends: Length },
+): Footprint => ({
+  x: x + around + braces.ends,
+  y: y + around,
+  length: length - 2 * (around + braces.ends),
+  width: width - 2 * around - braces.back,
+});
+
 /** Four legs and aprons: two long and two end aprons level with the leg tops, cross supports between the long ones. */
 export const aprons = family({
   id: 'aprons',
@@ -203,15 +224,8 @@ export const aprons = family({
     checkBoughtLeg(kit, room, choices);
     const section = legSection(choices, room.sizes);
     const mitred = choices.corners === 'mitred';
-    const outside = footprint(room, choices);
-    const foot = mitred
-      ? {
-          x: outside.x + apron.thickness,
-          y: outside.y + apron.thickness,
-          length: outside.length - 2 * apron.thickness,
-          width: outside.width - 2 * apron.thickness,
-        }
-      : outside;
+    const braces = { braces: bracing(choices) ? choices.braces : 'none' };
+    const foot = withinOutside(footprint(room, choices), mitred ? apron.thickness : 0, bracedIn(kit, braces));
     const [longRoom, endRoom] = [foot.length - 2 * section.along, foot.width - 2 * section.across];
     checkBetween(kit, room, 'length', longRoom, choices.overhangEnds, section.along);
     checkBetween(kit, room, 'width', endRoom, choices.overhangSides, section.across);
@@ -262,12 +276,8 @@ export const aprons = family({
     const below = mitred ? 'none' : choices.below;
     if (below !== 'none')
       shelfBelow(kit, legs, { kind: below, at: choices.shelfHeight, units: room.units, ...APRON_SHELF });
-    assembleFrame(kit, legs, {
-      mitred,
-      below,
-      supports,
-      blocks: choices.cornerBlocks && !mitred,
-    });
+    const frame = assembleFrame(kit, legs, { mitred, below, supports, blocks: choices.cornerBlocks && !mitred });
+    braced(kit, legs, braces, frame, from - BELOW_APRON);
     return kit.built(['A1', 'A2', 'E1', 'E2', ...supports]);
   },
 });
@@ -279,8 +289,11 @@ type ApronFrame = {
   readonly blocks: boolean;
 };
 
-/** Two end frames, then the long rails between them, then what stiffens them, then the shelf. */
-export function assembleFrame(kit: Kit, legs: readonly [Leg, Leg, Leg, Leg], frame: ApronFrame): void {
+/**
+ * Two end frames, then the long rails between them, then what stiffens them, then the shelf. The assembly in which all
+ * of it stands.
+ */
+export function assembleFrame(kit: Kit, legs: readonly [Leg, Leg, Leg, Leg], frame: ApronFrame): string {
   const hollow = (leg: Leg) => (leg.tags.length > 1 ? [`leg-${leg.tag}`] : []);
   const loose = (leg: Leg) => (leg.tags.length > 1 ? [] : leg.tags);
   if (frame.mitred) {
@@ -295,7 +308,7 @@ export function assembleFrame(kit: Kit, legs: readonly [Leg, Leg, Leg, Leg], fra
       'apron-frame',
       ...legs.flatMap(hollow),
     ]);
-    return;
+    return 'base';
   }
   const ends = frame.below === 'none' ? ['E1', 'E2'] : ['E1', 'E2', 'S1', 'S2'];
   [0, 1].forEach((side) => {
@@ -325,7 +338,9 @@ export function assembleFrame(kit: Kit, legs: readonly [Leg, Leg, Leg, Leg], fra
   const inside = [...frame.supports, ...(frame.blocks ? ['J1', 'J2', 'J3', 'J4'] : [])];
   if (inside.length > 0)
     kit.assemble('stiff', say`Put in the cross supports${frame.blocks ? ' and corner blocks' : ''}`, inside, ['base']);
+  const stiff = inside.length > 0 ? 'stiff' : 'base';
   const shelf = kit.tags().filter((name) => /^H\d+$/.test(name));
-  if (shelf.length > 0)
-    kit.assemble('shelf', say`Lay the shelf`, shelf, [inside.length > 0 ? 'stiff' : 'base'], betweenSlats(kit, shelf));
+  if (shelf.length === 0) return stiff;
+  kit.assemble('shelf', say`Lay the shelf`, shelf, [stiff], betweenSlats(kit, shelf));
+  return 'shelf';
 }

@@ -11,7 +11,7 @@ import type { Leg } from './legs';
 export const braceChoices = {
   braces: pick(
     'Crossed braces',
-    { none: 'none', back: 'along the back', all: 'along the back and both ends' },
+    { none: 'none', back: 'along the back', ends: 'at both ends', all: 'along the back and both ends' },
     'none',
     {
       firms: true,
@@ -27,8 +27,12 @@ const OFF: Length = inches(2);
 const [FLATTEST, STEEPEST] = [20, 48];
 
 type Side = 'back' | 'left' | 'right';
-const sidesOf = ({ braces }: Choices): readonly Side[] =>
-  braces === 'back' ? ['back'] : braces === 'all' ? ['back', 'left', 'right'] : [];
+const SIDES: Readonly<Record<string, readonly Side[]>> = {
+  back: ['back'],
+  ends: ['left', 'right'],
+  all: ['back', 'left', 'right'],
+};
+const sidesOf = ({ braces }: Choices): readonly Side[] => SIDES[String(braces)] ?? [];
 
 /** How far the posts stand in from the outside of a piece with braces: at its back, at each end. */
 export function bracedIn(kit: Kit, choices: Choices): { readonly back: Length; readonly ends: Length } {
@@ -37,8 +41,16 @@ export function bracedIn(kit: Kit, choices: Choices): { readonly back: Length; r
   return { back: sides.includes('back') ? thickness : 0, ends: sides.includes('left') ? thickness : 0 };
 }
 
-/** One pair on a side, lapped where they cross. Their tags; nothing, and said why, where none can be. */
-function pair(kit: Kit, side: Side, legs: readonly [Leg, Leg], first: number): readonly string[] {
+/** One pair on a side up to a height, lapped where they cross. Their tags; nothing, and said why, where none can be. */
+function pair(
+  kit: Kit,
+  side: Side,
+  legs: readonly [Leg, Leg],
+  first: number,
+  upTo: Length,
+  under: boolean,
+  without: string,
+): readonly string[] {
   const box = around(legs.map((leg) => leg.box));
   if (!box) return [];
   const { width, thickness } = kit.sizes.dressed(STOCK);
@@ -52,15 +64,22 @@ function pair(kit: Kit, side: Side, legs: readonly [Leg, Leg], first: number): r
   const [from, to] = [box.min[along], box.max[along]];
   const low = box.min[2] + OFF + width / 2;
   const most = low + (to - from) * Math.tan(radians(STEEPEST));
-  const high = Math.min(box.max[2] - OFF - width / 2, Math.round(most));
+  const steep = Math.min(upTo - width / 2, Math.round(most));
+  // Aslant its end reaches higher than half its width.
+  const over = under ? Math.ceil((width / 2) * (Math.hypot(steep - low, to - from) / (to - from) - 1)) : 0;
+  const high = steep - over;
   const angle = degrees(Math.atan2(high - low, to - from));
   if (angle < FLATTEST) {
     kit.stop(
       'brace-angle',
       say`The braces would lie nearly flat`,
-      say`Between these posts they stand at ${Math.round(angle)} degrees from the floor; under ${FLATTEST} they brace little.`,
+      say`Between these posts they stand at ${Math.max(0, Math.round(angle))} degrees from the floor; under ${FLATTEST} they brace little.`,
       { angle },
-      [{ label: say`Leave them out`, changes: [kit.change(['choices', 'braces'], 'none')] }],
+      [
+        without === 'none'
+          ? { label: say`Leave them out`, changes: [kit.change(['choices', 'braces'], 'none')] }
+          : { label: say`At both ends alone`, changes: [kit.change(['choices', 'braces'], without)] },
+      ],
     );
     return [];
   }
@@ -93,8 +112,15 @@ function pair(kit: Kit, side: Side, legs: readonly [Leg, Leg], first: number): r
  * Crossed braces on a frame of four posts, once it stands: at its back, at its ends.
  *
  * @param from the assembly that they are fixed to.
+ * @param under what they must stay below; without it they run up to near the tops of the posts.
  */
-export function braced(kit: Kit, legs: readonly [Leg, Leg, Leg, Leg], choices: Choices, from: string): void {
+export function braced(
+  kit: Kit,
+  legs: readonly [Leg, Leg, Leg, Leg],
+  choices: Choices,
+  from: string,
+  under: Length | null = null,
+): void {
   const [frontLeft, backLeft, frontRight, backRight] = legs;
   const on: Readonly<Record<Side, readonly [Leg, Leg]>> = {
     back: [backLeft, backRight],
@@ -102,7 +128,9 @@ export function braced(kit: Kit, legs: readonly [Leg, Leg, Leg, Leg], choices: C
     right: [frontRight, backRight],
   };
   sidesOf(choices).reduce((last, side, at) => {
-    const tags = pair(kit, side, on[side], 2 * at + 1);
+    const upTo = under ?? Math.max(...on[side].map(({ box }) => box.max[2])) - OFF;
+    const without = side === 'back' && choices.braces === 'all' ? 'ends' : 'none';
+    const tags = pair(kit, side, on[side], 2 * at + 1, upTo, under !== null, without);
     if (tags.length === 0) return last;
     kit.assemble(`lap-${side}`, say`Lap the braces of the ${side === 'back' ? 'back' : `${side} end`}`, tags);
     kit.assemble(

@@ -1,7 +1,8 @@
 import { first, found, held } from '../../lists';
 import { inches, printLength } from '../../length';
 import { DEFAULT_SHOP } from '../../job';
-import { buildPiece, newPiece, topCandidates, type Choices } from '../index';
+import { plain } from '../../words';
+import { boxOf, buildPiece, newPiece, topCandidates, type Choices } from '../index';
 
 /** Sizes of the parts of a start as it stands in the gallery, by tag, as a tape reads them. */
 function partsOf(start: string) {
@@ -204,8 +205,10 @@ describe('a cupboard, 30 x 15 x 34, otherwise', () => {
 const made = (start: string, choices: Choices) => {
   const base = newPiece('p', start);
   const piece = { ...base, choices: { ...base.choices, ...choices } };
-  const { parts, joints, needs } = buildPiece(piece, topCandidates(piece)[0]!, DEFAULT_SHOP, 'in');
+  const { parts, joints, needs, findings } = buildPiece(piece, topCandidates(piece)[0]!, DEFAULT_SHOP, 'in');
   return {
+    parts,
+    findings,
     sizes: new Map(parts.map((part) => [part.tag, [part.length, part.width, part.thickness] as const])),
     joints: joints.map(({ kind, id }) => `${kind} ${id.replace(/^p\./, '')}`),
     count: (kind: string) => needs.filter((need) => need.kind === kind).reduce((sum, { count }) => sum + count, 0),
@@ -242,6 +245,54 @@ describe('what is chosen for a table, worked by hand', () => {
     expect(made('trestle', { levellers: true }).count('leveller')).toBe(4);
     expect(made('dining', { levellers: true, legs: 'box 1x4' }).count('leveller')).toBe(0);
     expect(made('dining', {}).count('leveller')).toBe(0);
+  });
+});
+
+describe('crossed braces of a table', () => {
+  test('at both ends, between floor and apron; the legs in by their thickness', () => {
+    const [plain, ends] = [made('desk', {}), made('desk', { braces: 'ends' })];
+    expect([...ends.sizes.keys()].filter((tag) => tag.startsWith('X'))).toEqual(['X1', 'X2', 'X3', 'X4']);
+    expect(plain.sizes.get('A1')![0] - ends.sizes.get('A1')![0]).toBe(inches(1.5));
+    expect(ends.sizes.get('E1')).toEqual(plain.sizes.get('E1'));
+    // Braces end a quarter inch below the apron: 29 1/2 less 1 1/2 of top and 3 1/2 of apron.
+    const top = Math.max(
+      ...ends.parts.filter(({ name }) => name === 'crossed brace').map((part) => boxOf(part).max[2]),
+    );
+    expect(top / inches(1)).toBeLessThanOrEqual(29.5 - 1.5 - 3.5 - 0.25 + 0.001);
+  });
+
+  test('along a long back they would lie nearly flat: at both ends alone, or none', () => {
+    const labels = (braces: string) =>
+      made('dining', { braces, overhangEnds: 0 }).findings.flatMap(({ remedies }) =>
+        remedies.map(({ label }) => plain(label, 'in')),
+      );
+    expect(labels('back')).toEqual(['Leave them out']);
+    expect(labels('all')).toEqual(['At both ends alone']);
+    expect(made('dining', { braces: 'ends', overhangEnds: 0 }).findings).toEqual([]);
+  });
+
+  test('round legs that were bought, and aprons round the legs, take none', () => {
+    for (const choices of [{ legs: 'bought' }, { corners: 'mitred' }])
+      expect([...made('desk', { ...choices, braces: 'all' }).sizes.keys()].some((tag) => /^X/.test(tag))).toBe(false);
+  });
+});
+
+describe('gussets of a trestle table 72 x 36', () => {
+  test('a plate over each joint outside, seven inches out and up, the feet in by its thickness', () => {
+    const [plain, both] = [made('trestle', {}), made('trestle', { gussets: 'both' })];
+    expect([...both.sizes.keys()].filter((tag) => tag.startsWith('U'))).toHaveLength(4);
+    // 3 1/2 of post and 7 to each side; 3 1/2 of foot and 7 up.
+    expect(both.sizes.get('U1')!.slice(0, 2)).toEqual([17.5, 10.5].map(inches));
+    expect(plain.sizes.get('S1')![0] - both.sizes.get('S1')![0]).toBe(2 * inches(23 / 32));
+    expect(both.joints.filter((joint) => joint.startsWith('screws U'))).toHaveLength(8);
+    expect([...made('trestle', { gussets: 'foot' }).sizes.keys()].filter((tag) => tag.startsWith('U'))).toHaveLength(2);
+  });
+
+  test('on a foot that is hardly wider than its post there is no room for any', () => {
+    const { findings } = made('trestle', { gussets: 'foot', overhangSides: inches(13) });
+    expect(findings.flatMap(({ remedies }) => remedies.map(({ label }) => plain(label, 'in')))).toContain(
+      'Leave them out',
+    );
   });
 });
 

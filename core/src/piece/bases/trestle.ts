@@ -1,11 +1,12 @@
 import { inches, type Length } from '../../length';
-import { planeAt, radians, type Vec } from '../../solid';
-import type { Nominal } from '../../stock';
+import { planeAt, radians, type Outline, type Vec } from '../../solid';
+import type { Nominal, Sheet } from '../../stock';
 import { dim, say } from '../../words';
 import { angle, measure, pick, yes, type Values } from '../choice';
 import { levelling } from '../feet';
 import { family, type Room } from '../family';
 import { boxAt, kitFor, level, type Kit } from '../kit';
+import type { Part } from '../part';
 import { boxOf, tan } from '../shape';
 import { clipped } from './clipped';
 import { checkBetween, footprint, overhangs, topFixing } from './common';
@@ -64,6 +65,13 @@ const STRETCHER: Nominal = '2x6';
 /** A shorter strut holds nothing: its foot and as much again. */
 const leastRun = (kit: Kit, stock: Nominal): Length => Math.max(inches(4), 2 * kit.sizes.dressed(stock).width);
 
+const GUSSETS = { none: 'none', foot: 'over foot and post', both: 'over foot and head' } as const;
+const PLATE: Sheet = 'ply 3/4';
+/** A gusset reaches so far out along the foot, and as far up the post; less where there is less, but so much. */
+const [GUSSET, LEAST_GUSSET] = [inches(7), inches(3)] as const;
+/** Struts and gussets end so far inside of the ends of the foot. */
+const INSIDE: Length = inches(1.5);
+
 const CHOICES = {
   post: pick('Posts', POSTS, '4x4'),
   struts: yes('Struts on the foot', true, { firms: true }),
@@ -79,6 +87,10 @@ const CHOICES = {
   }),
   strutAngle: angle('Strut angle, degrees', 45, 30, 60, {
     when: (c) => c.struts === true || c.headStruts === true || c.kickers === true,
+  }),
+  gussets: pick('Gussets', GUSSETS, 'none', {
+    firms: true,
+    help: 'A plate of plywood over the joint at each end: quicker to make than struts, and nothing is cut to an angle.',
   }),
   kickers: yes('Kickers under the top', false, {
     firms: true,
@@ -98,11 +110,13 @@ function sizesOf(kit: Kit, room: Room, choices: Chosen) {
   const plies = choices.post === '2x4' ? 2 : 1;
   const dressed = kit.sizes.dressed(choices.post);
   const post = { along: dressed.width, across: dressed.thickness * plies };
-  const foot = footprint(room, choices);
+  const outside = footprint(room, choices);
+  const plate = choices.gussets === 'none' ? 0 : kit.sizes.thickness(PLATE);
+  const foot = { ...outside, x: outside.x + plate, length: outside.length - 2 * plate };
   const stretcher = kit.sizes.dressed(STRETCHER);
   const spine = kit.sizes.dressed('2x4');
   const postLength = room.under - 2 * beam.thickness;
-  const out = Math.floor((foot.width - post.across) / 2) - inches(1.5);
+  const out = Math.floor((foot.width - post.across) / 2) - INSIDE;
   // Two to a side share the post.
   const shared = Math.floor((postLength - inches(1)) / 2 / tan(choices.strutAngle));
   return {
@@ -115,6 +129,7 @@ function sizesOf(kit: Kit, room: Room, choices: Chosen) {
     postLength,
     postTop: beam.thickness + postLength,
     strutRun: Math.min(out, choices.struts && choices.headStruts ? shared : out),
+    gussetRun: Math.min(GUSSET, out, Math.floor(postLength / 2) - INSIDE),
     kickerRun: Math.min(inches(10), Math.floor((foot.length - 2 * post.along) / 2) - inches(1)),
     kickerFrom: room.under - spine.width,
     /** The middle of the trestles, across. */
@@ -157,6 +172,14 @@ function check(kit: Kit, room: Room, choices: Chosen, sizes: Sizes): void {
       [{ label: say`Put it at ${dim(at)}`, changes: [kit.change(['choices', 'stretcherHeight'], at)] }],
     );
   }
+  if (choices.gussets !== 'none' && sizes.gussetRun < LEAST_GUSSET)
+    kit.stop(
+      'gussets-small',
+      say`No room for gussets`,
+      say`They would reach only ${dim(Math.max(0, sizes.gussetRun))} out from the post; under ${dim(LEAST_GUSSET)} a plate holds little.`,
+      { gussetRun: sizes.gussetRun },
+      [{ label: say`Leave them out`, changes: [kit.change(['choices', 'gussets'], 'none')] }],
+    );
   const rise = riseOf(strutRun, choices.strutAngle);
   const leastOut = leastRun(kit, choices.strutStock);
   if (choices.struts && choices.headStruts) {
@@ -256,6 +279,41 @@ function trestles(
   });
 }
 
+/** Plates over the joints of posts with feet, and with heads, outside at both ends. */
+function gussets(kit: Kit, choices: Chosen, { beam, post, gussetRun: run, y }: Sizes): void {
+  if (choices.gussets === 'none') return;
+  const thick = kit.sizes.thickness(PLATE);
+  const wide = post.across + 2 * run;
+  const high = beam.thickness + run;
+  // From the far edge of the foot straight up to its inner one, then aslant to the post.
+  const corner = (wide - post.across) / 2;
+  const outline: Outline = [
+    [0, 0],
+    [wide, 0],
+    [wide, beam.thickness],
+    [wide - corner, high],
+    [corner, high],
+    [0, beam.thickness],
+  ];
+  ([1, 2] as const).forEach((n) => {
+    const box = boxOf(kit.get(`P${n}`));
+    const x = n === 1 ? box.min[0] - thick : box.max[0];
+    const at = y - Math.round(wide / 2);
+    for (const [k, on] of [`F${n}`, ...(choices.gussets === 'both' ? [`K${n}`] : [])].entries()) {
+      const tag = `U${2 * k + n}`;
+      const beamBox = boxOf(kit.get(on));
+      // Along y and up from the foot; along y and down from the head.
+      const frame: Part['frame'] =
+        k === 0
+          ? { at: [x, at, beamBox.min[2]], u: [0, 1, 0], v: [0, 0, 1] }
+          : { at: [x, at + wide, beamBox.max[2]], u: [0, -1, 0], v: [0, 0, -1] };
+      kit.shaped({ tag, role: 'brace', name: 'gusset', material: PLATE }, outline, thick, frame);
+      kit.join('screws', tag, on);
+      kit.join('screws', tag, `P${n}`);
+    }
+  });
+}
+
 /**
  * The stretcher from post to post, and the kickers to a spine under the top. What carries the top besides the heads.
  */
@@ -317,6 +375,8 @@ function assemble(kit: Kit, choices: Chosen): void {
   const strutsOf = (n: number): readonly string[] => [
     ...(choices.struts ? [`D${2 * n - 1}`, `D${2 * n}`] : []),
     ...(choices.headStruts ? [`D${2 * n + 3}`, `D${2 * n + 4}`] : []),
+    ...(choices.gussets === 'none' ? [] : [`U${n}`]),
+    ...(choices.gussets === 'both' ? [`U${n + 2}`] : []),
   ];
   [1, 2].forEach((n) =>
     kit.assemble(
@@ -351,6 +411,7 @@ export const trestle = family({
     check(kit, room, choices, sizes);
     if (kit.stopped()) return kit.built();
     trestles(kit, choices, sizes);
+    gussets(kit, choices, sizes);
     const more = between(kit, room, choices, sizes);
     assemble(kit, choices);
     return kit.built(['K1', 'K2', ...more]);

@@ -26,6 +26,18 @@ test('planks on plywood, edged flush: seams step by nine inches, the outer rows 
   expect(part('L1').length).toBe(inches(36 - 23 / 32 - 3 / 4));
 });
 
+test('planks of full length have no seams; nailed from below the core is what is nailed through', () => {
+  const piece: Piece = { ...newPiece('p', 'standing'), top: 'planks', topChoices: { run: 'full', nailed: 'below' } };
+  const { parts, joints } = buildPiece(piece, first(topCandidates(piece)), DEFAULT_SHOP, 'in');
+  const rows = parts.filter(({ tag }) => /^T\d+$/.test(tag));
+  // 26 1/2 of 3 1/2: eight rows, each 60 less 3/4 at both ends.
+  expect(rows.map(({ length }) => length)).toEqual(Array.from({ length: 8 }, () => inches(58.5)));
+  const nails = joints.filter(
+    ({ kind, drilled, into }) => kind === 'glue' && /T\d|Y1/.test(drilled) && /T\d|Y1/.test(into),
+  );
+  expect(nails.map(({ drilled }) => drilled)).toEqual(Array.from({ length: 8 }, () => 'p.Y1'));
+});
+
 test('a sheet with solid edging: mitred, as thick as the sheet', () => {
   const { part } = under('edged-sheet');
   expect([part('T1').length, part('T1').width]).toEqual([inches(58.5), inches(26.5)]);
@@ -91,6 +103,48 @@ describe('tiles of a size of one’s own', () => {
     });
     const top = Math.max(...laid.map((part) => boxOf(part).max[2]));
     expect(top).toBe(inches(18));
+  });
+
+  const inEdging = { tile: '6', set: 'adhesive', long: 4, wide: 3, joint: inches(1 / 8) } as const;
+
+  test('set in adhesive: edged plywood, each tile an eighth higher, and what setting them takes', () => {
+    // 4 x 6 + 5/8 and 3 x 6 + 1/2, with 3/4 of edging all round.
+    const { parts, joints, needs, findings } = tiled(inEdging, [26.125, 20]);
+    expect(findings).toEqual([]);
+    const part = (tag: string) => found(parts, (one) => one.tag === tag);
+    expect([part('Y1').length, part('Y1').width]).toEqual([24.625, 18.5].map(inches));
+    expect(part('Q1').thickness).toBe(inches(3 / 8 + 1 / 8));
+    expect(part('G1').width).toBe(inches(23 / 32 + 1 / 2));
+    expect(joints.filter(({ kind }) => kind === 'set')).toHaveLength(12);
+    const of = (kind: string) => needs.filter((need) => need.kind === kind).map(({ size, count }) => [size, count]);
+    // 3 square feet at 2.9 ounces; five columns and four rows of corners.
+    expect(of('tile-adhesive')).toEqual([['', 9]]);
+    expect(of('tile-spacer')).toEqual([['1/8', 20]]);
+    expect(of('tile-tool').map(([size]) => size)).toEqual(['notched trowel 3/16', 'rubber float', 'sponge']);
+    // Between: (24 3/8 x 18 1/4 - 12 x 36) x 3/8 = 4.82 cubic inches; around: (24 5/8 x 18 1/2 - 24 3/8 x 18 1/4) x 3/8 = 4.01.
+    expect(of('grout')).toEqual([['', Math.ceil((1.15 * 4.82) / 1.805)]]);
+    expect(of('sealant')).toEqual([['', Math.ceil((1.15 * 4.01) / 1.805)]]);
+  });
+
+  test('one tile has no joint to grout; a joint of a width no spacers are sold for takes slips', () => {
+    const large = { tile: 'own', tileLong: inches(20), tileWide: inches(16), long: 1, wide: 1 };
+    const one = tiled({ ...inEdging, ...large }, [21.75, 17.75]);
+    expect(one.needs.some(({ kind }) => kind === 'grout')).toBe(false);
+    expect(one.needs.some(({ kind }) => kind === 'sealant')).toBe(true);
+    const wide = tiled({ ...inEdging, joint: inches(5 / 16) }, [24 + 25 / 16 + 1.5, 18 + 20 / 16 + 1.5]);
+    expect(wide.findings).toEqual([]);
+    expect(wide.needs.some(({ kind }) => kind === 'tile-spacer')).toBe(false);
+  });
+
+  test('set tiles without a joint are refused: with a joint, or loose', () => {
+    const { findings } = tiled({ ...inEdging, joint: 0 }, [25.5, 19.5]);
+    expect(findings.map(({ kind }) => kind)).toHaveLength(1);
+    expect(findings[0]!.remedies.map(({ label }) => plain(label, 'in'))).toEqual(['Joints of 1/8', 'Lay them loose']);
+    expect(findings[0]!.remedies[0]!.changes.map((change) => ('value' in change ? change.value : null))).toEqual([
+      inches(1 / 8),
+      inches(26.125),
+      inches(20),
+    ]);
   });
 
   test('a size that whole tiles do not make is told, with the nearest that they do', () => {

@@ -25,7 +25,7 @@ export type DaysAsked = {
 };
 
 /** So long a nearer bound is looked for. */
-const PROVING_MS = 12_000;
+const PROVING_MS = 40_000;
 
 const worker = {
   layOut: ({ tasks, slow, fast, job, now }: DaysAsked) =>

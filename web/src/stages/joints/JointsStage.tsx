@@ -46,6 +46,7 @@ const KIND: Readonly<Record<JointKind, string>> = {
   pins: 'Shelf pins',
   plate: 'Plates and screws',
   rest: 'Rests, not fixed',
+  set: 'Tiles in adhesive',
 };
 
 const held = (by: Fastening['by']): string =>
