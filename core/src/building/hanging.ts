@@ -120,6 +120,23 @@ function slides(group: readonly Fastening[], making: Making): readonly Operation
 /** A plate is about so thick. */
 const PLATE_THICK: Length = inches(1 / 8);
 
+/** Brackets on which legs fold under what they stand below, each told from its leg. */
+function brackets(group: readonly Fastening[], making: Making): readonly Operation[] {
+  if (group.length === 0) return [];
+  const legs = group.map(({ drilled }) => drilled);
+  const length = Math.min(...group.flatMap(({ shanks }) => shanks.map((shank) => shank.length)), inches(3 / 4));
+  const says = say`With ${tags(legs)} standing where they belong, screw a folding bracket to each, its pivot on the side towards the middle of the piece, then its plate to ${tags(group.map(({ into }) => into))}: pilots ${strong('5/64')}, no deeper than ${dim(length)}, one screw each first. Fold and open the pair: it must lie flat, come back square and lock by itself. Then drive the others. Their maker's sheet comes first; keep fingers out of the joint.`;
+  const does = {
+    kind: 'hang' as const,
+    joints: group.map(({ joint }) => joint.id),
+    fastener: 'folding-bracket' as const,
+    size: '',
+    count: legs.length,
+    says,
+  };
+  return [operation(making, first(legs).tag, does, legs, HINGE * legs.length, { tool: 'drill' })];
+}
+
 /** Plates of bought legs: the longest screw that stays inside. */
 function plates(group: readonly Fastening[], making: Making): readonly Operation[] {
   if (group.length === 0) return [];
@@ -144,6 +161,7 @@ export const hanging = (joints: readonly Fastening[], making: Making): readonly 
   ...pins(ofKind(joints, 'pins'), making),
   ...slides(ofKind(joints, 'slide'), making),
   ...plates(ofKind(joints, 'plate'), making),
+  ...brackets(ofKind(joints, 'fold'), making),
 ];
 
 /** The angle at which a stretched stay stands: as far along the front as up the side. */

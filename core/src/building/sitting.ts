@@ -151,7 +151,7 @@ const upsideDown = (joints: readonly Fastening[]): boolean =>
   joints.some(({ joint, drilled, into, shanks }) => {
     const base = drilled.role !== 'top' && drilled.role !== 'edging' && (into.role === 'top' || into.role === 'edging');
     return (
-      (isOnTop(joint.kind) || joint.kind === 'plate' || (joint.kind === 'screws' && base)) &&
+      (isOnTop(joint.kind) || joint.kind === 'plate' || joint.kind === 'fold' || (joint.kind === 'screws' && base)) &&
       shanks.some(({ direction }) => direction[2] > 0.3)
     );
   });

@@ -212,6 +212,7 @@ export function hardwareShanks(
     case 'pins':
       return pinShanks(moving, still, units);
     case 'plate':
+    case 'fold':
       return plateShanks(moving, still);
     default:
       return [];

@@ -35,6 +35,7 @@ export const WAYS_FOR: Readonly<Record<JointKind, readonly Method[]>> = {
   slide: [],
   pins: [],
   plate: [],
+  fold: [],
   rest: [],
   set: [],
 };

@@ -5,6 +5,7 @@ import { bench } from './bases/bench';
 import { caseFamily } from './bases/case';
 import { endTable } from './bases/end-table';
 import { extending } from './bases/extending';
+import { folding } from './bases/folding';
 import { hairpin } from './bases/hairpin';
 import { heavyTrestle } from './bases/heavy-trestle';
 import { topAlone } from './bases/none';
@@ -31,6 +32,7 @@ export const FAMILIES: readonly Family[] = [
   aprons,
   splayed,
   hairpin,
+  folding,
   trestle,
   heavyTrestle,
   xFrame,

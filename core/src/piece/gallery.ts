@@ -154,6 +154,12 @@ export const STARTS: readonly Start[] = [
     {},
     {},
   ),
+  start('folding', 'Folding table', 'Put away flat, set up in a minute', 'desk', 'folding', 'joined', [60, 28, 28.5], {
+    overhangEnds: at(2),
+    overhangSides: at(1),
+    legs: '2x4',
+    rails: '1x3',
+  }),
 ];
 
 /** Starts that stand in the garden. */

@@ -91,6 +91,7 @@ export const JOINT_KINDS = {
   slide: 'slides',
   pins: 'shelf pins',
   plate: 'plate and screws',
+  fold: 'folding bracket',
   rest: 'rests, not fixed',
   set: 'set in adhesive',
 } as const;

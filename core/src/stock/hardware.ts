@@ -22,6 +22,7 @@ export const HARDWARE = {
   'shelf-pin': 'shelf pins',
   leg: 'turned legs with plates',
   'hairpin-leg': 'hairpin legs with screws',
+  'folding-bracket': 'folding brackets with screws',
   pull: 'pulls with screws',
   leveller: 'levellers with their nuts',
   tile: 'tiles',

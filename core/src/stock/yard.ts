@@ -245,6 +245,7 @@ const BOXES: Readonly<Partial<Record<HardwareKind, string>>> = {
   'shelf-pin': '20 348',
   leg: '4: 1 498; 6: 1 548; 8: 1 648; 16: 1 898; 21: 1 1148; 28: 1 1498; 35: 1 1898',
   'hairpin-leg': '8: 4 3290; 16: 4 3890; 20: 4 4290; 28: 4 4990',
+  'folding-bracket': '2 1298',
   pull: '1 398',
   leveller: '4 798',
   tile: '12: 1 320; 8: 1 190; 6: 1 120',

@@ -90,14 +90,18 @@ function neighboursOf(joints: readonly Joint[]): ReadonlyMap<string, readonly st
 function deckings(parts: readonly Part[], joints: readonly Joint[]): readonly Deck[] {
   const neighbours = neighboursOf(joints);
   const carriers = parts.filter(({ role, loose }) => !loose && role !== 'edging' && role !== 'door');
-  /** What carries some parts that are one: joined to them and no higher, or right below. */
+  const ends = new Map<string, Set<string>>();
+  for (const { kind, drilled, into } of joints)
+    if (kind === 'rail end') ends.set(drilled, (ends.get(drilled) ?? new Set()).add(into));
+  /** What carries some parts that are one: joined to them and no higher, or at their ends, or right below. */
   const carrying = (own: readonly Part[], box: Box, but: ReadonlySet<string>): readonly Part[] => {
     const ids = new Set(own.map(({ id }) => id));
     const held = new Set(own.flatMap(({ id }) => neighbours.get(id) ?? []));
     return carriers.filter((part) => {
       if (but.has(part.id) || ids.has(part.id)) return false;
       const other = boxOf(part);
-      return liesOn(box, other) || (held.has(part.id) && other.min[2] < box.min[2] + NEAR);
+      const atEnd = own.some(({ id }) => ends.get(id)?.has(part.id));
+      return liesOn(box, other) || (held.has(part.id) && (atEnd || other.min[2] < box.min[2] + NEAR));
     });
   };
   const flat = parts.filter(isDecking);

@@ -59,6 +59,11 @@ const RESTING = { pull: 8_000, slide: 400 } as const;
 const LOOSE = { pull: 300, slide: 5_000 } as const;
 /** A plate of four screws 2 in apart, as bought legs come with. */
 const PLATE = { pull: 30_000, slide: 20_000, turn: 40_000, bears: 320 } as const;
+/**
+ * A folding bracket: its plate, and its locked link, two screws at each end, which holds some 3 in off the pivot.
+ * An estimate; what a maker says comes first.
+ */
+const BRACKET = { ...PLATE, turn: 120_000 } as const;
 /** A single screw is gripped over this, in, against turning about itself. */
 const LEVER = 0.25;
 /** So that what only touches does not spin. */
@@ -153,8 +158,8 @@ const bare = (pull: number, slide: number, turn: number, bears: Bears): Holding 
 
 /** What holds without a fastener laid in the wood: by its hardware, or by lying there. Null where something is made. */
 function lying({ joint, by }: Fastening, share: number): Holding | null {
-  if (joint.kind === 'plate') {
-    const { pull, slide, turn, bears } = PLATE;
+  if (joint.kind === 'plate' || joint.kind === 'fold') {
+    const { pull, slide, turn, bears } = joint.kind === 'fold' ? BRACKET : PLATE;
     return bare(pull, slide, turn, { pull: bears, slide: bears, turn: [2 * bears, 2 * bears, 2 * bears] });
   }
   if (joint.kind === 'pins' || joint.kind === 'groove')

@@ -2,7 +2,8 @@ import { first, found, held } from '../../lists';
 import { inches, printLength } from '../../length';
 import { DEFAULT_SHOP } from '../../job';
 import { plain } from '../../words';
-import { boxOf, buildPiece, newPiece, topCandidates, type Choices } from '../index';
+import { common, limitsOf, volumeOf } from '../../solid';
+import { boxOf, buildPiece, newPiece, openedBy, solidOf, topCandidates, type Choices } from '../index';
 
 /** Sizes of the parts of a start as it stands in the gallery, by tag, as a tape reads them. */
 function partsOf(start: string) {
@@ -274,6 +275,51 @@ describe('crossed braces of a table', () => {
   test('round legs that were bought, and aprons round the legs, take none', () => {
     for (const choices of [{ legs: 'bought' }, { corners: 'mitred' }])
       expect([...made('desk', { ...choices, braces: 'all' }).sizes.keys()].some((tag) => /^X/.test(tag))).toBe(false);
+  });
+});
+
+describe('legs that fold under a table', () => {
+  const folding = (length: number, choices: Choices = {}) => {
+    const base = newPiece('p', 'dining');
+    const size = { length: inches(length), width: inches(30), height: inches(29.5) };
+    const piece = { ...base, family: 'folding', size, choices: { overhangEnds: inches(2), ...choices } };
+    return buildPiece(piece, '2x4', DEFAULT_SHOP, 'in');
+  };
+
+  test('the right pair stands within the left one, both as long as the room under their cleats', () => {
+    const { parts, findings, motions, needs } = folding(60);
+    expect(findings).toEqual([]);
+    const box = (tag: string) => boxOf(found(parts, (part) => part.tag === tag));
+    // 29 1/2 less 1 1/2 of top and 1 1/2 of cleat.
+    for (const tag of ['L1', 'L2', 'L3', 'L4']) expect(box(tag).max[2]).toBe(inches(26.5));
+    // 2 1/2 of leg and 1/4 free.
+    expect(box('L3').min[1] - box('L1').min[1]).toBe(inches(2.75));
+    expect(motions.map(({ parts: own, how }) => [own.length, how.kind === 'turn' && Math.abs(how.degrees)])).toEqual([
+      [4, 90],
+      [4, 90],
+    ]);
+    expect(needs).toEqual([{ kind: 'folding-bracket', size: '', count: 4 }]);
+  });
+
+  test('folded, nothing of the one pair meets the other, and both lie under the top', () => {
+    const { parts, motions } = folding(60);
+    const bodies = motions.map((motion) =>
+      parts.filter(({ id }) => motion.parts.includes(id)).flatMap((part) => openedBy(solidOf(part), motion, 1)),
+    );
+    expect(volumeOf(common(bodies[0]!, bodies[1]!))).toBe(0);
+    for (const body of bodies) {
+      const [low, high] = limitsOf(body);
+      expect([low[0] >= 0, high[0] <= inches(60), high[2] <= inches(26.5) + 1]).toEqual([true, true, true]);
+    }
+  });
+
+  test('too short a top is told with the length that does, and that one does', () => {
+    const without = { overhangEnds: 0 };
+    const { findings } = folding(50, without);
+    const change = findings[0]!.remedies[0]!.changes[0] as unknown as { readonly value: number };
+    expect(findings[0]!.kind).toBe('shape');
+    expect(folding(change.value / inches(1), without).findings).toEqual([]);
+    expect(folding(change.value / inches(1) - 1 / 8, without).findings).toHaveLength(1);
   });
 });
 

@@ -45,6 +45,7 @@ const KIND: Readonly<Record<JointKind, string>> = {
   slide: 'Slides',
   pins: 'Shelf pins',
   plate: 'Plates and screws',
+  fold: 'Folding brackets',
   rest: 'Rests, not fixed',
   set: 'Tiles in adhesive',
 };
