@@ -53,6 +53,18 @@ const GOOD: readonly (readonly [name: string, start: string, choices?: Choices, 
   ['tiled table on 1x4 aprons', 'tiled'],
   ['desk with 1 in of overhang', 'desk', { overhangSides: inches(1) }],
   ['outdoor table of slats on three cross supports', 'outdoor'],
+  [
+    'trestle with gussets at foot and head instead of struts',
+    'trestle',
+    { gussets: 'both', struts: false, headStruts: false },
+  ],
+  ['folding legs with rails under the top', 'folding'],
+  [
+    'a high bench on 2x3 aprons, braced crosswise',
+    'standing',
+    { apron: '2x3', braces: 'all', overhangEnds: inches(6) },
+    [72, 28, 42],
+  ],
   ['octagon of 2x boards, its ring screwed, braced at foot and head', 'octagon'],
 ];
 
@@ -77,6 +89,7 @@ const BAD: readonly (readonly [name: string, kind: string, start: string, choice
   ['X frames with one stretcher', 'sway', 'x-frame', { spine: false }],
   ['slats of 1 in over 24 in', 'sag', 'outdoor', { crossSupports: 0 }],
   ['a bench of 6 ft on 1x3 aprons', 'sag', 'bench', { apron: '1x3' }, [72, 14, 18]],
+  ['folding legs without rails, a long top', 'sway', 'folding', { rails: 'none' }, [72, 28, 28.5]],
   ['a bench of 8 ft', 'sag', 'bench', {}, [96, 14, 18]],
 ];
 

@@ -171,7 +171,9 @@ describe('drawer parts from an opening 16 wide, 5 high, 15 deep', () => {
 test('a tile frame from its tiles: three 12 in tiles with 1/8 joints', () => {
   // 3 x 12 + 4 x 1/8; and 3 1/2 - 3/4 of frame beside it at each end.
   expect(printed(tileRun(inches(12), 3, inches(1 / 8)))).toBe('36 1/2');
-  expect(printed(tiledSize(inches(12), 3, { joint: inches(1 / 8), set: 'loose' }, sizesIn(AS_SOLD, TABLE_SIZES)))).toBe('42');
+  expect(printed(tiledSize(inches(12), 3, { joint: inches(1 / 8), set: 'loose' }, sizesIn(AS_SOLD, TABLE_SIZES)))).toBe(
+    '42',
+  );
   const get = built(newPiece('q', 'tiled'));
   expect(printed(get('G1').length)).toBe('42');
   expect(printed(get('Y1').length)).toBe('36 1/2');

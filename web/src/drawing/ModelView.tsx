@@ -151,7 +151,7 @@ export function ModelView({ model, label, leanOn }: Props) {
         {picked && <Picked part={picked} />}
       </div>
       {able && (
-        <LookTools look={look} set={set} opens={model.motions.length > 0}>
+        <LookTools look={look} set={set} moves={movesAs(model.motions)}>
           {leanOn && <LeanSwitch on={leaning !== null} onChange={(on) => setLeaning(on ? firstLean(placed) : null)} />}
           <Button size="small" onClick={savePng}>
             PNG
@@ -177,12 +177,17 @@ type ToolsProps = {
   readonly look: Look3D;
   readonly set: (change: Partial<Look3D>) => void;
   /** Something slides or swings. */
-  readonly opens: boolean;
+  /** What moving what moves is called; null where nothing does. */
+  readonly moves: 'open' | 'fold' | null;
   readonly children: ReactNode;
 };
 
+/** Doors and drawers open, legs fold. */
+const movesAs = (motions: PieceModel['motions']): ToolsProps['moves'] =>
+  motions.length === 0 ? null : motions.every(({ id }) => id.startsWith('fold-')) ? 'fold' : 'open';
+
 /** How the piece is looked at: cut open, seen through, with its tags, pulled apart, its drawers out. */
-function LookTools({ look, set, opens, children }: ToolsProps) {
+function LookTools({ look, set, moves, children }: ToolsProps) {
   return (
     <div className="model-foot">
       <Segmented
@@ -214,7 +219,7 @@ function LookTools({ look, set, opens, children }: ToolsProps) {
         </ToggleButton>
       ))}
       <Share label="apart" value={look.apart} onChange={(apart) => set({ apart })} />
-      {opens && <Share label="open" value={look.open} onChange={(open) => set({ open })} />}
+      {moves && <Share label={moves} value={look.open} onChange={(open) => set({ open })} />}
       <span className="grow" />
       {children}
     </div>

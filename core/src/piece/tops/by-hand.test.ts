@@ -121,7 +121,7 @@ describe('tiles of a size of one’s own', () => {
     expect(of('tile-adhesive')).toEqual([['', 9]]);
     expect(of('tile-spacer')).toEqual([['1/8', 20]]);
     expect(of('tile-tool').map(([size]) => size)).toEqual(['notched trowel 3/16', 'rubber float', 'sponge']);
-    // Between: (24 3/8 x 18 1/4 - 12 x 36) x 3/8 = 4.82 cubic inches; around: (24 5/8 x 18 1/2 - 24 3/8 x 18 1/4) x 3/8 = 4.01.
+    // Between: (24 3/8 x 18 1/4 - 12 x 36) x 3/8 = 4.82 cubic inches; around what is left of 24 5/8 x 18 1/2: 4.01.
     expect(of('grout')).toEqual([['', Math.ceil((1.15 * 4.82) / 1.805)]]);
     expect(of('sealant')).toEqual([['', Math.ceil((1.15 * 4.01) / 1.805)]]);
   });
