@@ -1,7 +1,7 @@
-import { first } from '../lists';
+import { first, sure } from '../lists';
 import { inches, roundToTape, toInches, type Length, type Units } from '../length';
 import { boring, type Fastening, type Site3 } from '../joinery';
-import { boxOf, levelled, type Part, type PieceModel } from '../piece';
+import { boxOf, extent, levelled, longHingeFor, type Part, type PieceModel } from '../piece';
 import type { HardwareKind } from '../stock';
 import { counted, dim, listOf, say, strong, type Bit, type Phrase } from '../words';
 import { tagList, together, type Operation, operation } from '../work';
@@ -44,6 +44,33 @@ function hinges(group: readonly Fastening[], making: Making): readonly Operation
       { tool: 'drill' },
     ),
   ];
+}
+
+/** Hinges that run along all of what hangs on them: cut to length, and hung by three screws first. */
+function longHinges(group: readonly Fastening[], making: Making): readonly Operation[] {
+  const doors = together(group, ({ drilled, from }) => `${runOf(drilled, from)} ${from}`);
+  return doors.map((alike) => {
+    const { drilled, from } = first(alike);
+    const run = runOf(drilled, from);
+    const sold = sure(longHingeFor(run), 'hinge so long');
+    const own = alike.map((item) => item.drilled);
+    const says = say`Cut ${strong(counted(alike.length, 'long hinge'))} of ${dim(inches(sold))} to ${dim(run)} with a hacksaw, between two of the screw holes, and file the ends; each as long as ${tags(own)}. With it held in its place lay the hinge into the joint, its knuckle outside, flush at both ends on ${tags(own)}, then on ${tags(alike.map(({ into }) => into))}. Pilot ${strong('1/16')} with a centring bit; one screw at each end and in the middle of each leaf, open and shut, then the others.`;
+    const does = {
+      kind: 'hang' as const,
+      joints: alike.map(({ joint }) => joint.id),
+      fastener: 'long-hinge' as const,
+      size: String(sold),
+      count: alike.length,
+      says,
+    };
+    const minutes = alike.reduce((sum, { shanks }) => sum + shanks.length / 2, 0) + HINGE * alike.length;
+    return operation(making, first(own).tag, does, own, minutes, { tool: 'drill' });
+  });
+}
+
+/** How long a front is along its hinged edge. */
+function runOf(front: Part, from: Fastening['from']): Length {
+  return extent(boxOf(front), from === 'left end' ? 0 : 2);
 }
 
 /** How high a screw stands on the part it goes into, from its lower end. */
@@ -158,6 +185,7 @@ function plates(group: readonly Fastening[], making: Making): readonly Operation
 /** How hinges, pins, slides and plates of some joints are set. */
 export const hanging = (joints: readonly Fastening[], making: Making): readonly Operation[] => [
   ...hinges(ofKind(joints, 'hinge'), making),
+  ...longHinges(ofKind(joints, 'long hinge'), making),
   ...pins(ofKind(joints, 'pins'), making),
   ...slides(ofKind(joints, 'slide'), making),
   ...plates(ofKind(joints, 'plate'), making),

@@ -1,4 +1,4 @@
-import type { PieceModel } from '../piece';
+import { SWINGS, type PieceModel } from '../piece';
 import { say, type Phrase } from '../words';
 
 /**
@@ -10,13 +10,13 @@ export type Running = { readonly out: readonly string[]; readonly says: Phrase |
 /** Drawers run out and doors swing when a piece is turned: what is taken out or taped shut before. */
 export function runningIn({ joints, motions }: PieceModel, there: ReadonlySet<string>): Running {
   const hung = joints.filter(
-    ({ kind, drilled, into }) => (kind === 'slide' || kind === 'hinge') && there.has(drilled) && there.has(into),
+    ({ kind, drilled, into }) => (kind === 'slide' || SWINGS.includes(kind)) && there.has(drilled) && there.has(into),
   );
-  const of = (wanted: 'slide' | 'hinge') =>
+  const of = (slides: boolean) =>
     hung
-      .filter(({ kind }) => kind === wanted)
+      .filter(({ kind }) => (kind === 'slide') === slides)
       .flatMap(({ drilled }) => motions.find(({ parts }) => parts.includes(drilled))?.parts ?? [drilled]);
-  const [drawers, doors] = [of('slide'), of('hinge')];
+  const [drawers, doors] = [of(true), of(false)];
   const first = [
     ...(drawers.length > 0 ? [say`take the drawers out`] : []),
     ...(doors.length > 0 ? [say`tape the doors shut`] : []),

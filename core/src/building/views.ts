@@ -150,6 +150,7 @@ export function pickUpFor(ops: readonly Operation[]): Phrase {
         break;
       case 'hang':
         if (one.fastener) hardware.push(...held(one.fastener, one.size, one.count));
+        if (one.fastener === 'long-hinge') things.push(say`hacksaw`, say`file`);
         break;
       case 'fit hardware':
         hardware.push(...held(one.fastener, one.size, one.count));

@@ -234,8 +234,16 @@ export const UNDER: Readonly<Record<ColourName | 'conditioner' | 'primer', Produ
   },
 };
 
-/** Months that what is left of glue, filler or caulk keeps. */
-const KEPT_SO: Readonly<Partial<Record<HardwareKind, number>>> = { glue: 24, 'thin-glue': 12, filler: 12, caulk: 12 };
+/** Months that what is left of glue, filler, caulk and what tiles are set with keeps. */
+const KEPT_SO: Readonly<Partial<Record<HardwareKind, number>>> = {
+  glue: 24,
+  'thin-glue': 12,
+  filler: 12,
+  caulk: 12,
+  'tile-adhesive': 12,
+  grout: 12,
+  sealant: 3,
+};
 
 /** Months that what is left in a can keeps, lid tight and away from frost; 0 for what is mixed for the day. */
 export function keepsFor(kind: HardwareKind, size: string): number {

@@ -219,9 +219,9 @@ function finishTo8(input: unknown): unknown {
 
 /** Nothing was sold for cracks and seams but filler, and no belts, up to version 7. */
 const yardTo8 = (input: unknown): unknown => yardWith(input, ['thin-glue', 'caulk', 'belt']);
-/** Nothing was sold to set tiles with, and no folding brackets, up to version 10. */
+/** Nothing was sold to set tiles with, no folding brackets and no long hinges, up to version 10. */
 const yardTo11 = (input: unknown): unknown =>
-  yardWith(input, ['tile-adhesive', 'tile-spacer', 'grout', 'sealant', 'tile-tool', 'folding-bracket']);
+  yardWith(input, ['tile-adhesive', 'tile-spacer', 'grout', 'sealant', 'tile-tool', 'folding-bracket', 'long-hinge']);
 
 /** A price list with what the sample has of some kinds, where it has none of the first of them. */
 function yardWith(input: unknown, kinds: readonly [HardwareKind, ...HardwareKind[]]): unknown {

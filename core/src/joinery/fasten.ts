@@ -1,7 +1,7 @@
 import { first, found, sure } from '../lists';
 import { inches, type Length, type Units } from '../length';
 import type { Method, Piece, Shop } from '../job';
-import { boxOf, extent, hasTongue, solidOf, type Joint, type Part, waysOf } from '../piece';
+import { boxOf, extent, hasTongue, solidOf, SWINGS, type Joint, type Part, waysOf } from '../piece';
 import { add, common, dot, sub, times, volumeOf, type Cell, type Solid, type Vec } from '../solid';
 import { isSolid } from '../stock';
 import { likeness, placedAlike, type Alike } from './alike';
@@ -66,7 +66,7 @@ export type JointRoom = {
 /** A joint that has hardware of its own: its screws, and where hinges stand. */
 function withHardware(of: Fastening, taken: readonly ShankLaid[], units: Units): Fastening {
   const shanks = hardwareShanks(of.joint, of.drilled, of.into, taken, units);
-  const hinge = of.joint.kind === 'hinge';
+  const hinge = SWINGS.includes(of.joint.kind);
   const still = boxOf(of.into);
   return {
     ...of,

@@ -1,6 +1,16 @@
 import { first, nth } from '../lists';
 import { floorToTape, inches, roundToTape, type Length, type Units } from '../length';
-import { boxOf, extent, hingePlaces, solidOf, type Axis, type Box, type Joint, type Part } from '../piece';
+import {
+  boxOf,
+  extent,
+  hingePlaces,
+  longHingePlaces,
+  solidOf,
+  type Axis,
+  type Box,
+  type Joint,
+  type Part,
+} from '../piece';
 import { raysIn, type Vec } from '../solid';
 import { FARTHEST, nearestFirst, place3 } from './layout';
 import { clash, type ShankLaid, type Shank } from './shank';
@@ -115,10 +125,16 @@ function slideShanks(moving: Part, still: Part, taken: readonly ShankLaid[], uni
 }
 
 /**
- * Two screws of each leaf into the back of the door and into the edge that it closes against. A hinge gives way along
- * the door where its screws would find no wood, or another's.
+ * Two screws of each leaf into the back of the door and into the edge that it closes against; of a long hinge one at
+ * each of its places. A hinge gives way along the door where its screws would find no wood, or another's.
  */
-function hingeShanks(moving: Part, still: Part, taken: readonly ShankLaid[], units: Units): readonly Shank[] {
+function hingeShanks(
+  moving: Part,
+  still: Part,
+  taken: readonly ShankLaid[],
+  units: Units,
+  isLong: boolean,
+): readonly Shank[] {
   const [a, b] = [boxOf(moving), boxOf(still)];
   const between = gapOf(a, b);
   if (!between) return [];
@@ -131,7 +147,7 @@ function hingeShanks(moving: Part, still: Part, taken: readonly ShankLaid[], uni
   // Told from the door's top, or from the left end of what drops.
   const tell = (place: Length) => Math.round(run === 2 ? a.max[run] - place : place - a.min[run]);
   const leaves = (place: Length) =>
-    [-HINGE_HALF, HINGE_HALF].flatMap((off) =>
+    (isLong ? [0] : [-HINGE_HALF, HINGE_HALF]).flatMap((off) =>
       bothSides(
         moving,
         still,
@@ -145,7 +161,7 @@ function hingeShanks(moving: Part, still: Part, taken: readonly ShankLaid[], uni
         tell(place),
       ),
     );
-  return hingePlaces(extent(a, run)).flatMap((exact) => {
+  return (isLong ? longHingePlaces : hingePlaces)(extent(a, run)).flatMap((exact) => {
     const place = roundToTape(exact, units);
     const usual = run === 2 ? a.max[run] - place : a.min[run] + place;
     return clearOf(taken, (off) => leaves(usual + off));
@@ -208,7 +224,9 @@ export function hardwareShanks(
     case 'slide':
       return slideShanks(moving, still, taken, units);
     case 'hinge':
-      return hingeShanks(moving, still, taken, units);
+      return hingeShanks(moving, still, taken, units, false);
+    case 'long hinge':
+      return hingeShanks(moving, still, taken, units, true);
     case 'pins':
       return pinShanks(moving, still, units);
     case 'plate':

@@ -32,6 +32,7 @@ export const WAYS_FOR: Readonly<Record<JointKind, readonly Method[]>> = {
   dado: ['glue', 'screws', 'brads'],
   groove: [],
   hinge: [],
+  'long hinge': [],
   slide: [],
   pins: [],
   plate: [],

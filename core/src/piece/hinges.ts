@@ -7,6 +7,21 @@ const THREE: Length = inches(60);
 const LEAST: Length = inches(1.75);
 const MOST: Length = inches(4);
 
+/** Lengths that long hinges are sold in, inches: cut to what is wanted. */
+const LONG_HINGES = [12, 24, 30, 36, 48, 72] as const;
+/** Screws of a long hinge stand about so far apart, the outer ones so far from its ends. */
+const PITCH: Length = inches(3);
+const END: Length = inches(1);
+
+/** The long hinge that is cut for a run, inches as it is sold; null where none is long enough. */
+export const longHingeFor = (run: Length): number | null => LONG_HINGES.find((sold) => inches(sold) >= run) ?? null;
+
+/** Where the screws of a long hinge go from the end of what hangs on it. */
+export function longHingePlaces(run: Length): readonly Length[] {
+  const number = Math.max(2, Math.ceil((run - 2 * END) / PITCH) + 1);
+  return Array.from({ length: number }, (_, at) => Math.round(END + (at * (run - 2 * END)) / (number - 1)));
+}
+
 /**
  * Where the hinges of a door go: their middles from its end, in order, evenly between the outer two.
  *

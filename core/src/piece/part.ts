@@ -88,6 +88,7 @@ export const JOINT_KINDS = {
   dado: 'dado, glue',
   groove: 'groove, left loose',
   hinge: 'hinges',
+  'long hinge': 'one hinge all along',
   slide: 'slides',
   pins: 'shelf pins',
   plate: 'plate and screws',
@@ -96,6 +97,8 @@ export const JOINT_KINDS = {
   set: 'set in adhesive',
 } as const;
 export type JointKind = keyof typeof JOINT_KINDS;
+/** Joints on which a part swings. */
+export const SWINGS: readonly JointKind[] = ['hinge', 'long hinge'];
 
 /** `drilled` takes the pockets, screws or slots; `into` is what it is fixed to. */
 export type Joint = {

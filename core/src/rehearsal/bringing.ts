@@ -1,6 +1,6 @@
 import { first, held, nth } from '../lists';
 import { inches } from '../length';
-import { solidOf, type Joint, type Part } from '../piece';
+import { solidOf, SWINGS, type Joint, type Part } from '../piece';
 import { blocks, dot, outOfFrame, times, type Vec } from '../solid';
 import type { OperationOf } from '../work';
 import { bodyOf, fix, lifted, NEAR, toPiece, use, type RehearsalBench } from './bench';
@@ -46,7 +46,7 @@ export function runsOut(
 ): void {
   for (const { id, kind, drilled, into: other } of bench.joints.values())
     if (
-      (kind === 'slide' || kind === 'hinge') &&
+      (kind === 'slide' || SWINGS.includes(kind)) &&
       bench.made.has(id) &&
       there.has(drilled) &&
       there.has(other) &&

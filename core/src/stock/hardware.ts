@@ -16,6 +16,7 @@ export const HARDWARE = {
   plug: 'wood plugs',
   'pocket-plug': 'pocket plugs',
   hinge: 'butt hinges with screws',
+  'long-hinge': 'long hinges with screws',
   stay: 'folding stays',
   catch: 'magnetic catches with plates',
   slide: 'pairs of drawer slides',

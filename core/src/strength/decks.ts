@@ -1,5 +1,5 @@
 import { inches, type Length } from '../length';
-import { around, boxOf, extent, type Axis, type Box, type Joint, type Part } from '../piece';
+import { around, boxOf, extent, SWINGS, type Axis, type Box, type Joint, type Part } from '../piece';
 import { through } from '../solid';
 
 /** What carries something across one way of it, and where along that way. */
@@ -17,7 +17,7 @@ export type Deck = {
 /** Joints that make two flat parts one. */
 const ONE: readonly Joint['kind'][] = ['edge', 'glue', 'lamination', 'rail end', 'lap'];
 /** Joints that carry nothing. */
-const HANGING: readonly Joint['kind'][] = ['hinge', 'slide', 'groove'];
+const HANGING: readonly Joint['kind'][] = [...SWINGS, 'slide', 'groove'];
 /** So near below it a part is taken to carry it. */
 const NEAR: Length = inches(1 / 8);
 /** A part that crosses this share of a deck, and takes no more than that of its other way, carries it as a line. */

@@ -12,7 +12,7 @@ import {
   type Fastening,
   type WayToJoin,
 } from '../joinery';
-import { waysOf, type JointKind } from '../piece';
+import { SWINGS, waysOf, type JointKind } from '../piece';
 import { add, cross, dot, sub, times, unit, type Vec } from '../solid';
 import { inInches } from './bodies';
 
@@ -241,7 +241,7 @@ function spreadOf({ drilled, into }: Fastening): Spread | null {
 }
 
 /** Joints whose two parts turn or slide on each other: they carry nothing here. */
-const FREE: readonly JointKind[] = ['hinge', 'slide'];
+const FREE: readonly JointKind[] = [...SWINGS, 'slide'];
 
 /** Where a joint holds its two parts together, place by place; empty where they do not touch, or turn on each other. */
 export function holdsOf(item: Fastening): readonly Hold[] {

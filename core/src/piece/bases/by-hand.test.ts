@@ -3,7 +3,17 @@ import { inches, printLength } from '../../length';
 import { DEFAULT_SHOP } from '../../job';
 import { plain } from '../../words';
 import { common, limitsOf, volumeOf } from '../../solid';
-import { boxOf, buildPiece, newPiece, openedBy, solidOf, topCandidates, type Choices } from '../index';
+import {
+  boxOf,
+  buildPiece,
+  longHingeFor,
+  longHingePlaces,
+  newPiece,
+  openedBy,
+  solidOf,
+  topCandidates,
+  type Choices,
+} from '../index';
 
 /** Sizes of the parts of a start as it stands in the gallery, by tag, as a tape reads them. */
 function partsOf(start: string) {
@@ -275,6 +285,27 @@ describe('crossed braces of a table', () => {
   test('round legs that were bought, and aprons round the legs, take none', () => {
     for (const choices of [{ legs: 'bought' }, { corners: 'mitred' }])
       expect([...made('desk', { ...choices, braces: 'all' }).sizes.keys()].some((tag) => /^X/.test(tag))).toBe(false);
+  });
+});
+
+describe('long hinges of a cupboard 30 x 15 x 34', () => {
+  test('one a door, cut from the next length that is sold, screwed every three inches at most', () => {
+    const { count, parts, joints } = made('cupboard', { hinges: 'long' });
+    const door = found(parts, ({ tag }) => tag === 'D1A');
+    expect(door.length).toBe(inches(30.25));
+    expect([count('hinge'), count('long-hinge'), longHingeFor(door.length)]).toEqual([0, 2, 36]);
+    expect(joints.filter((joint) => joint.startsWith('long hinge'))).toHaveLength(2);
+    const places = longHingePlaces(door.length);
+    expect([places[0], places.at(-1)]).toEqual([inches(1), inches(29.25)]);
+    // 28 1/4 in parts of three at most: ten, so eleven screws.
+    expect(places).toHaveLength(11);
+  });
+
+  test('a front longer than any that is sold hangs on butt hinges', () => {
+    expect(longHingeFor(inches(72) + 1)).toBeNull();
+    const wide = made('cupboard', { hinges: 'butt', front: 'drop front' });
+    expect(wide.count('long-hinge')).toBe(0);
+    expect(wide.count('hinge')).toBeGreaterThan(1);
   });
 });
 

@@ -2,7 +2,7 @@ import { inches, type Length } from '../../length';
 import type { Sheet } from '../../stock';
 import { dim, say } from '../../words';
 import { drawer, drawerSizes, sideOf, type Drawer } from '../drawers';
-import { hingePlaces } from '../hinges';
+import { hingePlaces, longHingeFor } from '../hinges';
 import { boxAt, cutFor, type Kit } from '../kit';
 
 /** Shelves go this deep into the sides; loose ones hang this much clear of them. */
@@ -10,6 +10,14 @@ const DADO: Length = inches(1 / 4);
 const PIN_CLEAR: Length = inches(1 / 16);
 /** How doors and drawer fronts stand: over the edges of the case or inside it, with an even gap. */
 export type Fronts = { readonly inset: boolean; readonly gap: Length };
+
+/** Hangs a front on butt hinges, or on one along all of it where there is one so long. */
+function hang(kit: Kit, name: string, on: string, run: Length, long: boolean): void {
+  const size = long ? longHingeFor(run) : null;
+  kit.join(size === null ? 'hinge' : 'long hinge', name, on, true);
+  if (size === null) kit.need({ kind: 'hinge', size: '', count: hingePlaces(run).length });
+  else kit.need({ kind: 'long-hinge', size: String(size), count: 1 });
+}
 
 /** A column between two uprights: its inner sides, and the uprights' tags. */
 export type CaseColumn = {
@@ -72,7 +80,7 @@ export function fronts(
   kit: Kit,
   column: CaseColumn,
   body: CaseBody,
-  choices: { front: string },
+  choices: { readonly front: string; readonly hinges: string },
   stock: Sheet,
   cover: readonly [Length, Length],
   { inset, gap }: Fronts,
@@ -91,8 +99,7 @@ export function fronts(
       0,
       2,
     );
-    kit.join('hinge', name, 'B1', true);
-    kit.need({ kind: 'hinge', size: '', count: hingePlaces(x1 - x0).length });
+    hang(kit, name, 'B1', x1 - x0, choices.hinges === 'long');
     kit.need({ kind: 'stay', size: stayFor(z1 - z0), count: 2 });
     kit.need({ kind: 'catch', size: '', count: 2 });
     kit.need({ kind: 'pull', size: '', count: 1 });
@@ -120,8 +127,7 @@ export function fronts(
       2,
       0,
     );
-    kit.join('hinge', name, side === 'left' ? column.left : column.right, true);
-    kit.need({ kind: 'hinge', size: '', count: hingePlaces(z1 - z0).length });
+    hang(kit, name, side === 'left' ? column.left : column.right, z1 - z0, choices.hinges === 'long');
     kit.need({ kind: 'pull', size: '', count: 1 });
     kit.need({ kind: 'catch', size: '', count: 1 });
     // The knuckle stands at the front edge, so that the door clears its neighbour.

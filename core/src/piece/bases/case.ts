@@ -17,6 +17,7 @@ const BACK: Sheet = 'ply 1/4';
 /** Shelves end so far behind inset doors. */
 const CLEAR: Length = inches(1 / 8);
 
+const swings = (c: Choices) => c.front === 'doors' || c.front === 'drop front';
 const closed = (choices: Choices) => choices.front !== 'open';
 /** Behind drawers an opening serves nothing. */
 const corded = ({ back, front }: Choices) => back === 'closed' && front !== 'drawers';
@@ -40,6 +41,10 @@ const CHOICES = {
   fronts: pick('Fronts stand', { over: 'over the edges', inset: 'inside the case' }, 'over', {
     help: 'Over the edges is forgiving: the gap is hidden. Inside, every gap shows and must be even.',
     when: closed,
+  }),
+  hinges: pick('Hinges', { butt: 'two or more butt hinges', long: 'one along all of it' }, 'butt', {
+    when: swings,
+    help: 'A long hinge carries more and lets nothing sag, and shows all along; it is cut to length with a hacksaw.',
   }),
   gap: measure('Gap round fronts', inches(1 / 8), inches(1 / 16), inches(3 / 8), { when: closed }),
   drawers: count('Drawers a column', 3, 1, 8, { when: (c) => c.front === 'drawers' }),

@@ -162,13 +162,15 @@ export const folding = family({
   about: 'Two pairs of legs that fold flat under the top: put away against a wall, carried through any door.',
   topped: true,
   refuses: (top) =>
-    top.id === 'slats' || top.id === 'octagon'
-      ? 'The cleats want a flat underside; these slats lie on battens.'
-      : top.id === 'round'
-        ? 'Legs fold along straight sides, and a round top has none.'
-        : top.id === 'tiles'
-          ? 'A table of tiles is too heavy to fold away, and what moves cracks its joints.'
-          : null,
+    !top.holdsScrews
+      ? 'The cleats are screwed to the top, and this one takes no screws.'
+      : top.id === 'slats' || top.id === 'octagon'
+        ? 'The cleats want a flat underside; these slats lie on battens.'
+        : top.id === 'round'
+          ? 'Legs fold along straight sides, and a round top has none.'
+          : top.id === 'tiles'
+            ? 'A table of tiles is too heavy to fold away, and what moves cracks its joints.'
+            : null,
   choices: CHOICES,
   build(room, choices) {
     const kit = kitFor(room);

@@ -14,7 +14,7 @@ import { cordChoices } from './cord';
 import { profileChoices } from './profile';
 
 const CORE = 'ply 3/4' as const;
-const PLANKS = { '1x3': '1×3', '1x4': '1×4', '1x6': '1×6' } as const;
+const PLANKS = { '1x2': '1×2 strips', '1x3': '1×3', '1x4': '1×4', '1x6': '1×6' } as const;
 /**
  * Where the seams of a row fall, from the row's left end: planks of `plank` one after the other, the first shortened
  * by the row's shift so that no two seams in neighbouring rows are nearer than `stagger`. Rows repeat when the shift

@@ -42,6 +42,7 @@ const KIND: Readonly<Record<JointKind, string>> = {
   dado: 'Dados',
   groove: 'Grooves, left loose',
   hinge: 'Hinges',
+  'long hinge': 'Long hinges',
   slide: 'Slides',
   pins: 'Shelf pins',
   plate: 'Plates and screws',
