@@ -16,7 +16,7 @@ test('the gallery has every kind drawn; any of them becomes a piece with parts, 
   await page.goto(`/jobs/${await copyOfDemo(sill)}/shape`);
   await page.getByRole('button', { name: '+ Add a piece' }).click();
   const dialog = page.getByRole('dialog');
-  await expect(dialog.locator('.card')).toHaveCount(22);
+  await expect(dialog.locator('.card')).toHaveCount(23);
   for (const card of await dialog.locator('.card').all())
     await expect(card.locator('path.face').first()).toBeAttached();
   expect(await violations(page)).toEqual([]);
