@@ -20,7 +20,7 @@ const start = () => new Worker(new URL('./plan.worker.ts', import.meta.url), { t
 
 /** Quick plans, one after the other; kept for the whole session so that its memory of solved boards lasts. */
 const quick = asking<PlanWorker>(start);
-/** The longer search. Ending the worker is how it is stopped. */
+/** The longer search. Ending the worker is how it is stopped: each begins with an empty receiver. */
 const prover = asking<PlanWorker>(start);
 
 /** Ends a quick plan that takes too long: it is refused as stopped. The next one starts afresh. */
@@ -79,7 +79,7 @@ export const jointWays = (
   all: boolean,
 ): Promise<readonly WayCompared[]> => quick.ask((remote) => remote.waysOfJoint(job, pieceId, jointId, topNominal, all));
 
-export const stopProof = (): void => prover.stop();
+export const stopProof = (): void => prover.end();
 
 /**
  * Searches longer for the same job. Refused as stopped where it is stopped.
