@@ -11,7 +11,7 @@ import type { Leg } from './legs';
 export const braceChoices = {
   braces: pick(
     'Crossed braces',
-    { none: 'none', back: 'along the back', ends: 'at both ends', all: 'along the back and both ends' },
+    { none: 'none', back: 'at the back', ends: 'at both ends', all: 'at the back and both ends' },
     'none',
     {
       firms: true,
