@@ -147,11 +147,15 @@ function slides(group: readonly Fastening[], making: Making): readonly Operation
 /** A plate is about so thick. */
 const PLATE_THICK: Length = inches(1 / 8);
 
+/** How deep screws of plates and brackets go at most: they stay inside of all that they are driven into. */
+const deepest = (group: readonly Fastening[]): Length =>
+  Math.min(...group.flatMap(({ shanks }) => shanks.map((shank) => shank.length)), inches(3 / 4));
+
 /** Brackets on which legs fold under what they stand below, each told from its leg. */
 function brackets(group: readonly Fastening[], making: Making): readonly Operation[] {
   if (group.length === 0) return [];
   const legs = group.map(({ drilled }) => drilled);
-  const length = Math.min(...group.flatMap(({ shanks }) => shanks.map((shank) => shank.length)), inches(3 / 4));
+  const length = deepest(group);
   const says = say`With ${tags(legs)} standing where they belong, screw a folding bracket to each, its pivot on the side towards the middle of the piece, then its plate to ${tags(group.map(({ into }) => into))}: pilots ${strong('5/64')}, no deeper than ${dim(length)}, one screw each first. Fold and open the pair: it must lie flat, come back square and lock by itself. Then drive the others. Their maker's sheet comes first; keep fingers out of the joint.`;
   const does = {
     kind: 'hang' as const,
@@ -167,7 +171,7 @@ function brackets(group: readonly Fastening[], making: Making): readonly Operati
 /** Plates of bought legs: the longest screw that stays inside. */
 function plates(group: readonly Fastening[], making: Making): readonly Operation[] {
   if (group.length === 0) return [];
-  const length = Math.min(...group.flatMap(({ shanks }) => shanks.map((shank) => shank.length)), inches(3 / 4));
+  const length = deepest(group);
   const legs = group.map(({ drilled }) => drilled);
   const says = say`Screw the plates of ${tags(legs)} on: pilots ${strong('5/64')}, no deeper than ${dim(length)}, screws no longer than ${dim(length + PLATE_THICK)} through the plate: longer ones come out on top.`;
   return [

@@ -31,15 +31,13 @@ const LARGE: Length = inches(8);
 const WASTE = 1.15;
 /** Spacers that are sold, and the joints they are for. */
 const SPACERS: readonly (readonly [string, Length])[] = [
-  ...(
-    [
-      ['1/16', 1 / 16],
-      ['1/8', 1 / 8],
-      ['3/16', 3 / 16],
-      ['1/4', 1 / 4],
-    ] as const
-  ).map(([size, wide]) => [size, inches(wide)] as const),
-  ...[2, 3, 5].map((wide) => [`${wide} mm`, mm(wide)] as const),
+  ['1/16', inches(1 / 16)],
+  ['1/8', inches(1 / 8)],
+  ['3/16', inches(3 / 16)],
+  ['1/4', inches(1 / 4)],
+  ['2 mm', mm(2)],
+  ['3 mm', mm(3)],
+  ['5 mm', mm(5)],
 ];
 
 const cubic = (volume: number): number => volume / inches(1) ** 3;

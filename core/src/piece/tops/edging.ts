@@ -4,7 +4,30 @@ import { planeAt, type Vec } from '../../solid';
 import type { Nominal } from '../../stock';
 import { dim, say } from '../../words';
 import type { Room } from '../family';
-import { UP, type Kit } from '../kit';
+import { UP, type Kit, type Member } from '../kit';
+
+/** A side of a frame: its middle line, and the planes of its mitres. */
+type FrameSide = Pick<Member, 'from' | 'to' | 'ends'> & { readonly tag: string };
+
+/**
+ * The four sides of a frame round a rectangle, so wide seen from above, their middles at a height. Tags G1 (front), G2
+ * (back), G3 (left), G4 (right).
+ */
+export function mitredRound({ length: l, width: w }: Pick<Room, 'length' | 'width'>, wide: Length, z: number) {
+  const half = wide / 2;
+  // The mitre at a corner is the upright plane through it, halfway between the two sides.
+  const mitre = (corner: Vec) => {
+    const [sx, sy] = [corner[0] < l / 2 ? -1 : 1, corner[1] < w / 2 ? -1 : 1];
+    return planeAt([sx < 0 ? 0 : l, sy < 0 ? 0 : w, z], [Math.SQRT1_2 * sx, -Math.SQRT1_2 * sy, 0]);
+  };
+  const side = (tag: string, from: Vec, to: Vec): FrameSide => ({ tag, from, to, ends: [mitre(from), mitre(to)] });
+  return [
+    side('G1', [0, half, z], [l, half, z]),
+    side('G2', [l, w - half, z], [0, w - half, z]),
+    side('G3', [half, w, z], [half, 0, z]),
+    side('G4', [l - half, 0, z], [l - half, w, z]),
+  ];
+}
 
 /**
  * Four boards on edge round a rectangle, mitred at the corners, their outer faces on its outline and their upper edges
@@ -19,20 +42,8 @@ export function edgingRound(
 ): readonly string[] {
   const stock: Nominal = deep <= kit.sizes.dressed('1x2').width ? '1x2' : '1x3';
   const { thickness } = kit.sizes.dressed(stock);
-  const half = thickness / 2;
-  const z = top - deep / 2;
-  const [l, w] = [room.length, room.width];
-  const sides: readonly (readonly [string, Vec, Vec])[] = [
-    ['G1', [0, half, z], [l, half, z]],
-    ['G2', [l, w - half, z], [0, w - half, z]],
-    ['G3', [half, w, z], [half, 0, z]],
-    ['G4', [l - half, 0, z], [l - half, w, z]],
-  ];
-  const mitre = (corner: Vec) => {
-    const [sx, sy] = [corner[0] < l / 2 ? -1 : 1, corner[1] < w / 2 ? -1 : 1];
-    return planeAt([sx < 0 ? 0 : l, sy < 0 ? 0 : w, z], [Math.SQRT1_2 * sx, -Math.SQRT1_2 * sy, 0]);
-  };
-  sides.forEach(([tag, from, to], at) => {
+  const sides = mitredRound(room, thickness, top - deep / 2);
+  sides.forEach(({ tag, from, to, ends }, at) => {
     kit.member(
       {
         tag,
@@ -41,10 +52,10 @@ export function edgingRound(
         material: stock,
         fit: say`the edge it covers, and ${dim(2 * thickness)} more for its mitres`,
       },
-      { from, to, across: UP, width: deep, thickness, ends: [mitre(from), mitre(to)] },
+      { from, to, across: UP, width: deep, thickness, ends },
     );
     nth(against, at).forEach((other) => kit.join('glue', tag, other));
   });
   for (const end of ['G3', 'G4']) for (const long of ['G1', 'G2']) kit.join('glue', end, long);
-  return sides.map(([tag]) => tag);
+  return sides.map(({ tag }) => tag);
 }

@@ -1,11 +1,11 @@
 import { inches, mm, printLength, toInches, type Length } from '../../length';
-import { planeAt, rectangle, type Vec } from '../../solid';
+import { rectangle, type Vec } from '../../solid';
 import type { LumberSizes, Nominal } from '../../stock';
 import { dim, say } from '../../words';
 import { count, measure, pick, type Choices, type Values } from '../choice';
 import { top, type Room } from '../family';
 import { edgeOf } from './boards';
-import { edgingRound } from './edging';
+import { edgingRound, mitredRound } from './edging';
 import { boxAt, kitFor, type Kit } from '../kit';
 import type { Cutout } from '../part';
 import { BEDDING, tilingOf } from '../tiling';
@@ -195,23 +195,12 @@ function looseInFrame(kit: Kit, room: Room, tile: Tile, choices: Choosing): void
   const frame = kit.sizes.dressed(FRAME);
   const bed = kit.sizes.thickness(BED);
   const deep = bed + tile.thick;
-  const [l, w, half] = [room.length, room.width, frame.width / 2];
   const z = room.under + frame.thickness / 2;
-  const sides: readonly (readonly [string, Vec, Vec])[] = [
-    ['G1', [0, half, z], [l, half, z]],
-    ['G2', [l, w - half, z], [0, w - half, z]],
-    ['G3', [half, w, z], [half, 0, z]],
-    ['G4', [l - half, 0, z], [l - half, w, z]],
-  ];
-  const mitre = (corner: Vec) => {
-    const [sx, sy] = [corner[0] < l / 2 ? -1 : 1, corner[1] < w / 2 ? -1 : 1];
-    return planeAt([sx < 0 ? 0 : l, sy < 0 ? 0 : w, z], [Math.SQRT1_2 * sx, -Math.SQRT1_2 * sy, 0]);
-  };
-  for (const [tag, from, to] of sides) {
+  for (const { tag, from, to, ends } of mitredRound(room, frame.width, z)) {
     const inwards: Vec = tag === 'G1' ? [0, 1, 0] : tag === 'G2' ? [0, -1, 0] : tag === 'G3' ? [1, 0, 0] : [-1, 0, 0];
     const part = kit.member(
       { tag, role: 'edging', name: 'frame side', material: FRAME },
-      { from, to, across: inwards, width: frame.width, thickness: frame.thickness, ends: [mitre(from), mitre(to)] },
+      { from, to, across: inwards, width: frame.width, thickness: frame.thickness, ends },
     );
     const rebate: Cutout = {
       kind: 'rebate',
@@ -240,7 +229,7 @@ function looseInFrame(kit: Kit, room: Room, tile: Tile, choices: Choosing): void
       fit: say`the rebate, corner to corner`,
       dependsOn: ['G1', 'G2', 'G3', 'G4'],
     },
-    rectangle(l - 2 * edge, w - 2 * edge),
+    rectangle(room.length - 2 * edge, room.width - 2 * edge),
     bed,
     { at: [edge, edge, bedZ], u: [1, 0, 0], v: [0, 1, 0] },
   );
