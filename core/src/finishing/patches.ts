@@ -1,4 +1,4 @@
-import { first, held, nth } from '../lists';
+import { first, held, metFirst, nth } from '../lists';
 import { inches } from '../length';
 import type { SurfaceName } from '../job';
 import { around, boxOf, solidOf, tilingOf, type Box, type Motion, type Part, type PieceModel } from '../piece';
@@ -9,6 +9,7 @@ import {
   faceArea,
   faceLess,
   facesOf,
+  limitsAround,
   norm,
   raysIn,
   sub,
@@ -17,7 +18,7 @@ import {
   type Vec,
 } from '../solid';
 import { isSheet } from '../stock';
-import { armReaches, reachAt, waysOut, type Reach } from './reach';
+import { armReaches, reachAt, someWayOut, type Reach } from './reach';
 
 /** A flat stretch of a part that nothing lies against: what is sanded and coated. */
 export type OpenFace = {
@@ -64,9 +65,8 @@ const groupsOf = (motions: readonly Motion[]): ReadonlyMap<string, string> =>
 const isCased = (parts: readonly Part[]): boolean => parts.some(({ role }) => role === 'side');
 
 const spanOf = ({ points }: Face): Box => {
-  const edge = (pick: (...values: number[]) => number): Vec =>
-    [0, 1, 2].map((axis) => pick(...points.map((point) => nth(point, axis)))) as unknown as Vec;
-  return { min: edge(Math.min), max: edge(Math.max) };
+  const [min, max] = limitsAround(points);
+  return { min, max };
 };
 
 const middleOf = (points: readonly Vec[]): Vec => times(points.reduce(add), 1 / points.length);
@@ -97,8 +97,11 @@ function isShutIn(points: readonly Vec[], normal: Vec, blockers: readonly Part[]
       return at > whole.min[axis] && at < whole.max[axis];
     });
   };
-  return waysOut(points, normal).every(
-    (way) => meetsFloor(way) || blockers.some((part) => raysIn(solidOf(part), from, way).some(([, to]) => to > 1)),
+  const before = blockers.map((part) => solidOf(part));
+  return !someWayOut(
+    points,
+    normal,
+    (way) => !meetsFloor(way) && !metFirst(before, (solid) => raysIn(solid, from, way).some(([, to]) => to > 1)),
   );
 }
 

@@ -1,7 +1,20 @@
-import { nth } from '../lists';
+import { first, metFirst, nth } from '../lists';
 import { inches } from '../length';
 import { solidOf, type Part } from '../piece';
-import { add, cross, dot, limitsOf, norm, sub, times, unit, type Cell, type Flat, type Vec } from '../solid';
+import {
+  add,
+  cross,
+  dot,
+  limitsAround,
+  limitsOf,
+  norm,
+  sub,
+  times,
+  unit,
+  type Cell,
+  type Flat,
+  type Vec,
+} from '../solid';
 
 /** Shares of a patch, together 1: what a sander, a hand with a block or folded paper, and nothing reaches. */
 export type Reach = { readonly sander: number; readonly hand: number; readonly none: number };
@@ -49,21 +62,25 @@ const WAYS_OUT: readonly Vec[] = [0, 0.35, 0.7, 0.95, 1].flatMap((out) => {
   });
 });
 
-/** Those ways for a face that looks along `normal`. */
-export function waysOut(points: readonly Vec[], normal: Vec): readonly Vec[] {
+/** Whether one of the ways out from a face that looks along `normal` is so; straight out is asked first. */
+export function someWayOut(points: readonly Vec[], normal: Vec, isSo: (way: Vec) => boolean): boolean {
   const along = unit(sub(nth(points, 1), nth(points, 0)));
   const across = cross(normal, along);
-  return WAYS_OUT.map(([x, y, z]) => add(add(times(along, x), times(across, y)), times(normal, z)));
+  return WAYS_OUT.some(([x, y, z]) => isSo(add(add(times(along, x), times(across, y)), times(normal, z))));
 }
 
 /** Whether a ball keeps clear of a convex body: of its box, or of the plane of one of its faces. */
-function clears(point: Vec, radius: number, cell: Cell): boolean {
+function clears([x, y, z]: Vec, radius: number, cell: Cell): boolean {
   const [low, high] = limitsOfCell(cell);
-  const off = (axis: 0 | 1 | 2) => Math.max(0, low[axis] - point[axis], point[axis] - high[axis]);
-  return (
-    off(0) ** 2 + off(1) ** 2 + off(2) ** 2 >= radius ** 2 ||
-    cell.some(({ normal, points }) => dot(normal, sub(point, nth(points, 0))) >= radius)
-  );
+  const dx = Math.max(0, low[0] - x, x - high[0]);
+  const dy = Math.max(0, low[1] - y, y - high[1]);
+  const dz = Math.max(0, low[2] - z, z - high[2]);
+  if (dx * dx + dy * dy + dz * dz >= radius * radius) return true;
+  for (const { normal, points } of cell) {
+    const [px, py, pz] = first(points);
+    if (normal[0] * (x - px) + normal[1] * (y - py) + normal[2] * (z - pz) >= radius) return true;
+  }
+  return false;
 }
 
 /**
@@ -73,15 +90,15 @@ function clears(point: Vec, radius: number, cell: Cell): boolean {
 export function armReaches(points: readonly Vec[], normal: Vec, bodies: readonly Part[]): boolean {
   const hand = add(times(points.reduce(add), 1 / points.length), times(normal, ARM.over));
   const cells = bodies.flatMap((part) => solidOf(part));
-  const isFree = (at: Vec, radius: number, near: readonly Cell[]) => near.every((cell) => clears(at, radius, cell));
+  const isFree = (at: Vec, radius: number, among: readonly Cell[]) => among.every((cell) => clears(at, radius, cell));
   if (isFree(add(hand, times(normal, ARM.shoulder)), ARM.shoulder, cells)) return true;
   const near = cells.filter((cell) => !clears(hand, ARM.long + ARM.shoulder, cell));
-  return waysOut(points, normal).some((way) => {
+  return someWayOut(points, normal, (way) => {
     for (let far = 0; far <= ARM.long; far += ARM.each) {
       const at = add(hand, times(way, far));
       // The hand itself lies flat: what it works on is not in its way.
-      if (far > ARM.each && !isFree(at, ARM.radius, near)) return false;
-      if (isFree(at, ARM.shoulder, near)) return true;
+      if (far > ARM.each && metFirst(near, (cell) => !clears(at, ARM.radius, cell))) return false;
+      if (!metFirst(near, (cell) => !clears(at, ARM.shoulder, cell))) return true;
     }
     return false;
   });
@@ -169,20 +186,19 @@ function isWithin([x, y]: Flat, outline: readonly Flat[], radius: number): boole
 export function reachAt(points: readonly Vec[], normal: Vec, bodies: readonly Part[]): Reach {
   const reach = dot(normal, nth(points, 0));
   // As far as the body of the largest tool comes from the patch: upwards, and to its sides.
-  const span = ([0, 1, 2] as const).map((axis) => {
-    const up = Math.abs(normal[axis]);
-    const far = up * SANDER.height + Math.sqrt(Math.max(0, 1 - up * up)) * 2 * SANDER.radius;
-    const values = points.map((point) => point[axis]);
-    return [Math.min(...values) - far, Math.max(...values) + far] as const;
+  const [from, to] = limitsAround(points);
+  const far = normal.map((by) => {
+    const up = Math.abs(by);
+    return up * SANDER.height + Math.sqrt(Math.max(0, 1 - up * up)) * 2 * SANDER.radius;
   });
   const isNear = ([low, high]: readonly [Vec, Vec]): boolean => {
-    if (!([0, 1, 2] as const).every((axis) => low[axis] <= nth(span, axis)[1] && high[axis] >= nth(span, axis)[0]))
-      return false;
-    const top = ([0, 1, 2] as const).reduce<number>(
-      (sum, axis) => sum + normal[axis] * (normal[axis] > 0 ? high[axis] : low[axis]),
-      0,
-    );
-    return top - reach > ABOVE;
+    let top = -reach;
+    for (const axis of [0, 1, 2] as const) {
+      const by = nth(far, axis);
+      if (low[axis] > to[axis] + by || high[axis] < from[axis] - by) return false;
+      top += normal[axis] * (normal[axis] > 0 ? high[axis] : low[axis]);
+    }
+    return top > ABOVE;
   };
   const near = bodies
     .map((part) => solidOf(part))
@@ -196,9 +212,9 @@ export function reachAt(points: readonly Vec[], normal: Vec, bodies: readonly Pa
     .reduce((best, edge) => (norm(edge) > norm(best) ? edge : best));
   const along = unit(longest);
   const across = cross(normal, along);
-  const from = nth(points, 0);
+  const corner = nth(points, 0);
   const flat = ([x, y, z]: Vec): Vec => {
-    const way: Vec = [x - from[0], y - from[1], z - from[2]];
+    const way: Vec = [x - corner[0], y - corner[1], z - corner[2]];
     return [dot(way, along), dot(way, across), dot(way, normal)];
   };
   const bodiesNear = near.map((cell) => cell.map((face) => face.points.map(flat)));

@@ -53,3 +53,13 @@ export function held<K, V>(map: { get(key: K): V | undefined }, key: K): Exclude
   if (one === undefined) throw new RangeError(`Nothing is held under ${String(key)}`);
   return one as Exclude<V, undefined>;
 }
+
+/**
+ * Whether one of a list is so. That one is put first, for a list that is asked many like questions one after the other:
+ * the next is often answered by the same one.
+ */
+export function metFirst<T>(list: T[], isSo: (one: T) => boolean): boolean {
+  const at = list.findIndex(isSo);
+  if (at > 0) list.unshift(...list.splice(at, 1));
+  return at >= 0;
+}

@@ -1,4 +1,4 @@
-import { addAt, first, found, held, last, nth, pairs, sure } from '.';
+import { addAt, first, found, held, last, metFirst, nth, pairs, sure } from '.';
 
 test('the first and last of a list, and what a map holds', () => {
   expect([first([3, 4, 5]), last([3, 4, 5]), held(new Map([['a', 7]]), 'a')]).toEqual([3, 5, 7]);
@@ -50,4 +50,13 @@ test('a number in a list grows in its place, and only where there is one', () =>
   expect(counts).toEqual([2, 2]);
   expect(() => addAt(counts, 2, 1)).toThrow('A list of 2 has nothing at 2');
   expect(counts).toEqual([2, 2]);
+});
+
+test('the one that is so is asked first the next time', () => {
+  const list = [1, 2, 3, 4];
+  const asked: number[] = [];
+  const isThree = (one: number) => asked.push(one) > 0 && one === 3;
+  expect([metFirst(list, isThree), metFirst(list, isThree), asked]).toEqual([true, true, [1, 2, 3, 3]]);
+  expect(metFirst(list, (one) => one > 4)).toBe(false);
+  expect(list).toEqual([3, 1, 2, 4]);
 });

@@ -152,18 +152,27 @@ const limits = new WeakMap<Solid, readonly [Vec, Vec]>();
 export function limitsOf(solid: Solid): readonly [Vec, Vec] {
   const known = limits.get(solid);
   if (known) return known;
-  const low: [number, number, number] = [Infinity, Infinity, Infinity];
-  const high: [number, number, number] = [-Infinity, -Infinity, -Infinity];
-  for (const cell of solid)
-    for (const { points } of cell)
-      for (const point of points)
-        for (const axis of [0, 1, 2] as const) {
-          low[axis] = Math.min(low[axis], point[axis]);
-          high[axis] = Math.max(high[axis], point[axis]);
-        }
-  const box = [low, high] as const;
+  const box = limitsAround(solid.flatMap((cell) => cell.flatMap(({ points }) => points)));
   limits.set(solid, box);
   return box;
+}
+
+/** The least and greatest of points along each axis. */
+export function limitsAround(points: readonly Vec[]): readonly [Vec, Vec] {
+  let [lowX, lowY, lowZ] = [Infinity, Infinity, Infinity];
+  let [highX, highY, highZ] = [-Infinity, -Infinity, -Infinity];
+  for (const [x, y, z] of points) {
+    lowX = Math.min(lowX, x);
+    lowY = Math.min(lowY, y);
+    lowZ = Math.min(lowZ, z);
+    highX = Math.max(highX, x);
+    highY = Math.max(highY, y);
+    highZ = Math.max(highZ, z);
+  }
+  return [
+    [lowX, lowY, lowZ],
+    [highX, highY, highZ],
+  ];
 }
 
 const cornersSum = (points: readonly Vec[]): Vec =>
