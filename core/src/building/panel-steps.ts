@@ -182,6 +182,7 @@ function trimmed(panel: Panel): Draft {
           off: Math.round(over / 2),
           width,
           round: round ? Math.round(width / 2) : null,
+          flush: null,
           along: { axis: 0, sign: -1 },
         },
         boards,

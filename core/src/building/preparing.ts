@@ -113,7 +113,7 @@ function laminationSteps(making: Making): readonly Draft[] {
  */
 function trimSteps(making: Making): readonly Draft[] {
   const long = own(making)
-    .filter((part) => part.plies === 1 && part.fit === null && !making.panelOf.has(part.id))
+    .filter((part) => part.plies === 1 && part.fit === null && !part.flush && !making.panelOf.has(part.id))
     .map((part) => ({ part, ...leftOn(part, making.piece, making.shop) }))
     .filter(({ extra }) => extra > 0);
   const tool = toolFor(making.shop.tools, WAYS.angle);

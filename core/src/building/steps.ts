@@ -2,8 +2,19 @@ import { first, last, nth } from '../lists';
 import type { Piece, Job } from '../job';
 import { inches } from '../length';
 import type { Fastening } from '../joinery';
+import { leftOn } from '../milling';
 import { NO_FINISHING, TOP_RESTS, type FinishingWork } from '../finishing';
-import { anchored, around, boxOf, isTopAlone, profileOf, type Part, type PieceModel } from '../piece';
+import {
+  anchored,
+  around,
+  boxOf,
+  extent,
+  isTopAlone,
+  profileOf,
+  type Joint,
+  type Part,
+  type PieceModel,
+} from '../piece';
 import { listOf, say } from '../words';
 import { several, type Operation, operation } from '../work';
 import { clampCount } from '../job';
@@ -20,6 +31,12 @@ import type { Step } from './step';
 import { groutingSteps } from './tiling';
 import { staysBecause } from './way-out';
 
+/** Minutes to draw both lines, set a guide twice and cut. */
+const TRIM_FLUSH = 18;
+
+const isBetween = ({ drilled, into }: Joint, id: string, planks: readonly Part[]): boolean =>
+  planks.some((plank) => (drilled === id && into === plank.id) || (into === id && drilled === plank.id));
+
 /** The steps of one operation, one after the other. */
 function assemblingSteps(assembling: Assembling, making: Making): readonly Draft[] {
   const { assembly, bodies, joints, panel, origin } = assembling;
@@ -33,13 +50,45 @@ function assemblingSteps(assembling: Assembling, making: Making): readonly Draft
   const homes = groups.map(
     (placings) => origin.get(placings.findLast(({ body }) => body.length === 1)?.body[0]?.id ?? '') ?? assembly,
   );
-  return groups.map((placings, at) => {
+  const drafts = groups.map((placings, at) => {
     const home = nth(homes, at);
     const part = homes.slice(0, at + 1).filter((other) => other === home).length;
     const draft = sittingStep({ operation: assembling, placings, at, of: groups.length, before, home, part }, making);
     before = [...before, ...placings.flatMap(({ body }) => body)];
     return draft;
   });
+  return [...drafts, ...flushing(assembling, making)];
+}
+
+/** Planks that were laid long, cut flush with what they lie on once they are fixed to it. */
+function flushing({ assembly, bodies }: Assembling, { model, ...making }: Making): readonly Draft[] {
+  const here = bodies.flat();
+  const planks = here.filter(({ id, flush }) => flush && assembly.parts.includes(id));
+  const under = here.find(({ id }) => model.joints.some((one) => one.kind === 'glue' && isBetween(one, id, planks)));
+  if (planks.length === 0 || !under) return [];
+  const [plank, box] = [first(planks), around(planks.map(boxOf))];
+  const above = model.joints.some(({ drilled }) => drilled === plank.id);
+  const { shop } = making;
+  const saw = (['circular saw', 'hand saw'] as const).find((tool) => shop.tools.includes(tool)) ?? null;
+  const does = {
+    kind: 'trim whole',
+    what: 'planks',
+    to: plank.length,
+    off: Math.round(leftOn(plank, making.piece, shop).extra / 2),
+    width: box ? extent(box, 1) : plank.width,
+    round: null,
+    flush: { to: under.tag, deep: plank.thickness + (above ? 0 : under.thickness), above },
+    along: { axis: 0, sign: -1 },
+  } as const;
+  return [
+    {
+      name: `flush-${assembly.id}`,
+      title: say`Cut the planks flush`,
+      there: here.map(({ id }) => id),
+      adds: [],
+      ops: [operation(making, `${assembly.id}-flush`, does, planks, TRIM_FLUSH, { tool: saw })],
+    },
+  ];
 }
 
 /** A step that joins on its head what more is put on later ends by turning it back. */

@@ -1,7 +1,7 @@
 import { inches } from '../length';
 import { note, set } from '../job';
 import type { Finding, Job } from '../job';
-import { anchored, chordSaving, knownOf, topOf } from '../piece';
+import { anchored, chordSaving, knownOf, laidFromHand, topOf } from '../piece';
 import { isBoard, printMaterial, sizesOf, type BoardKey } from '../stock';
 import { dim, listOf, say, strong, tag, type Bit } from '../words';
 import type { PieceFacts } from './facts';
@@ -47,7 +47,7 @@ export function partNotes({ piece, parts, model }: PieceFacts, job: Job): readon
       }),
     );
   }
-  if (topOf(piece)?.id === 'planks' && piece.topChoices.salvage === true && knownOf(piece, job).salvage.length === 0)
+  if (laidFromHand(piece) !== null && knownOf(piece, job).salvage.length === 0)
     found.push(
       note(piece.id, 'salvage', 'care', 'stock', {
         title: say`No planks on hand for this top`,

@@ -1,7 +1,7 @@
 import { first } from '../lists';
 import { toInches } from '../length';
 import { note, set } from '../job';
-import type { Finding, Job, Piece } from '../job';
+import type { Finding, Job, Piece, Remedy } from '../job';
 import { choosable, familyOf, settled, topOf, type Choices, type Part, isTopAlone } from '../piece';
 import {
   isBoard,
@@ -41,7 +41,19 @@ function movementNote(piece: Piece, top: Part, held: HeldAcross | undefined): re
   const pulls = held ? pullsBy(held, CHANGE) : 0;
   const isFree = pulls <= HARMLESS;
   const swing = say`${dim(width)} of ${SPECIES[species].name} across the grain, ${SEASONS}.`;
-  const canFree = choosable(piece, 'fixing') && piece.choices.fixing === 'screwed';
+  const ways: readonly Remedy[] = [
+    ...(choosable(piece, 'fixing') && piece.choices.fixing === 'screwed'
+      ? [{ label: say`Use clips`, changes: [set(piece.id, ['choices', 'fixing'], 'clips')] }]
+      : []),
+    ...(piece.topChoices.endsHeld === 'fast'
+      ? [
+          {
+            label: say`Hold the end boards in the middle`,
+            changes: [set(piece.id, ['topChoices', 'endsHeld'], 'float')],
+          },
+        ]
+      : []),
+  ];
   return [
     note(piece.id, 'movement', isFree ? 'good' : 'care', 'shape', {
       about: isFree ? [] : held ? held.outer.flatMap(({ drilled, into }) => [drilled.id, into.id]) : [],
@@ -49,10 +61,9 @@ function movementNote(piece: Piece, top: Part, held: HeldAcross | undefined): re
       because:
         isFree || !held
           ? say`${swing} What holds it lets it.`
-          : say`${swing} Held fast ${dim(toSixteenth(held.spread))} apart, ${pairOf(held.outer[0])} and ${pairOf(held.outer[1])}, it pulls ${about(toSixteenth(pulls))} at its screws or cracks. Some builders accept that on narrow tops; clips cost little.`,
+          : say`${swing} Held fast ${dim(toSixteenth(held.spread))} apart, ${pairOf(held.outer[0])} and ${pairOf(held.outer[1])}, it pulls ${about(toSixteenth(pulls))} at its screws or cracks. Some builders accept that on narrow tops.`,
       numbers: { movementInches: move, pullsInches: pulls },
-      remedies:
-        isFree || !canFree ? [] : [{ label: say`Use clips`, changes: [set(piece.id, ['choices', 'fixing'], 'clips')] }],
+      remedies: isFree ? [] : ways,
     }),
   ];
 }

@@ -24,7 +24,8 @@ export type Blank = {
   readonly plane: { readonly each: Length; readonly to: Length } | null;
   /** Length left on for later, and why; 0 where it is cut to size at once. */
   readonly extra: Length;
-  readonly extraFor: 'squaring the glued top' | 'trimming the glued leg' | 'fitting' | 'cutting off the snipe' | null;
+  readonly extraFor:
+    'squaring the glued top' | 'cutting flush' | 'trimming the glued leg' | 'fitting' | 'cutting off the snipe' | null;
   /** Mitre of each end on the face, where both ends are plain mitres: neighbours on a board may share the slant. */
   readonly ends: { readonly left: number; readonly right: number } | null;
   /** Whether the grain must run along it: on a sheet it may then not be turned. */
@@ -37,6 +38,7 @@ const NOTHING: Extra = { extra: 0, extraFor: null };
 /** A planed board is gouged at both ends: unless more than that is left on anyway, so much is. */
 function allowance(part: Part, shop: Shop): Extra {
   if (part.trimmedLater) return { extra: shop.topExtra, extraFor: 'squaring the glued top' };
+  if (part.flush) return { extra: shop.topExtra, extraFor: 'cutting flush' };
   if (part.plies > 1) return { extra: shop.partExtra, extraFor: 'trimming the glued leg' };
   if (part.fit !== null && isBoard(part.material)) return { extra: shop.partExtra, extraFor: 'fitting' };
   return NOTHING;

@@ -18,7 +18,7 @@ import { overridden } from './overrides';
 import type { Joint, JointKind, Part } from './part';
 import { alongOf, boxOf, openedBy, solidOf } from './shape';
 import { openedForCords } from './tops/cord';
-import { planks } from './tops/planks';
+import { planks, salvagedAs } from './tops/planks';
 import { usableLengths } from './tops/salvage';
 import type { PieceModel } from './model';
 
@@ -359,12 +359,15 @@ export const knownOf = (piece: Piece, job: Pick<Job, 'pieces' | 'shop' | 'ledger
   asBuilt: readingsOf(job, piece.id).asBuilt,
 });
 
+/** The boards that a top of random lengths is laid of from what is there; null for other pieces. */
+export const laidFromHand = ({ top, topChoices }: Piece): Nominal | null =>
+  top === planks.id ? salvagedAs(settled(planks.choices, topChoices) as Choices) : null;
+
 /** What is on hand for a piece whose top is laid from it: of the first such piece of a job; nothing for others. */
 function salvageFor(piece: Piece, job: Pick<Job, 'pieces' | 'shop' | 'ledger'>): readonly Length[] {
-  const asks = ({ topChoices, top }: Piece) => top === planks.id && topChoices.salvage === true;
-  if (!asks(piece) || job.pieces.find(asks)?.id !== piece.id) return [];
-  const chosen = settled(planks.choices, piece.topChoices) as Choices as { readonly planks: Nominal };
-  const material = boardKey(piece.wood, chosen.planks);
+  const asked = laidFromHand(piece);
+  if (asked === null || job.pieces.find((other) => laidFromHand(other) !== null)?.id !== piece.id) return [];
+  const material = boardKey(piece.wood, asked);
   // What was cut was cut for it; what is on the rack, given away or spoiled is not there.
   const there = handsThere(job).filter((hand) => hand.material === material);
   return usableLengths(there, job.shop.squareEnds, piece.copies);

@@ -50,6 +50,7 @@ export type PartSpec = {
   readonly fit?: Phrase | null;
   readonly dependsOn?: readonly string[];
   readonly trimmedLater?: boolean;
+  readonly flush?: boolean;
   readonly squared?: boolean;
   readonly bought?: Bought;
 };
@@ -110,6 +111,7 @@ const describe = (piece: string, spec: PartSpec) => ({
   fit: spec.fit ?? null,
   dependsOn: spec.dependsOn ?? [],
   trimmedLater: spec.trimmedLater ?? false,
+  flush: spec.flush ?? false,
   squared: spec.squared ?? false,
   bought: spec.bought ?? null,
 });

@@ -39,6 +39,7 @@ const loosePart = (piece: Piece, row: Piece['loose'][number], sizes: Sizes): Par
   frame: { at: [0, 0, 0], u: [1, 0, 0], v: [0, 1, 0] },
   count: row.count,
   trimmedLater: false,
+  flush: false,
   squared: false,
   fit: null,
   dependsOn: [],

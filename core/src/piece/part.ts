@@ -60,6 +60,8 @@ export type Part = {
   readonly count: number;
   /** Left long: trimmed with the whole panel once it is glued. */
   readonly trimmedLater: boolean;
+  /** Left long over both ends of what it lies on, and cut flush with that once it is fixed. */
+  readonly flush: boolean;
   /** Both edges are ripped square, the rounded ones off. */
   readonly squared: boolean;
   /** Where a part must fit what exists by then: what to measure before it is cut. */

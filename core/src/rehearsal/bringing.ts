@@ -7,11 +7,11 @@ import { bodyOf, fix, lifted, NEAR, toPiece, use, type RehearsalBench } from './
 import { differs, placed, slackOf } from './body';
 import { standsAsTold } from './standing';
 
-/** Whether a part is what it should be: but for the ends of a panel that is trimmed later, and its round. */
+/** Whether a part is what it should be: but for ends that are trimmed once it is fixed, and the round of a panel. */
 function readiness(bench: RehearsalBench, part: Part): string | null {
   if (part.material === 'bought' || part.loose) return null;
   const body = bodyOf(bench, part.id);
-  if (part.trimmedLater) return null;
+  if (part.trimmedLater || part.flush) return null;
   const difference = differs(outOfFrame(part.frame, body.solid), solidOf(part));
   return difference > slackOf(part)
     ? `${part.tag} is not what it should be: ${(difference / inches(1) ** 3).toFixed(2)} cubic inches differ`

@@ -76,7 +76,7 @@ function howCut(
         if (part.material === 'bought') return 'as sold';
         if (part.fit !== null) return 'to fit';
         // What is trimmed once it is glued is trimmed against one stop.
-        if (part.trimmedLater || part.plies > 1) return 'stop';
+        if (part.trimmedLater || part.flush || part.plies > 1) return 'stop';
         if (stop) return stop.gang > 1 ? 'several at once' : 'stop';
         return guide ? 'guide' : 'pencil';
       };

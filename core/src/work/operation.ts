@@ -232,7 +232,7 @@ export type Does =
       readonly says: Phrase;
     }
   | { readonly kind: 'carry'; readonly because: Phrase }
-  /** The glued whole cut to size: so much off each end. */
+  /** The glued whole cut to size: so much off each end; planks flush with what they lie on, the saw so deep. */
   | {
       readonly kind: 'trim whole';
       readonly what: string;
@@ -240,6 +240,7 @@ export type Does =
       readonly off: Length;
       readonly width: Length;
       readonly round: Length | null;
+      readonly flush: { readonly to: string; readonly deep: Length; readonly above: boolean } | null;
       readonly along: PartSide;
     }
   /** A profile along the upper edge of a top, in so many passes; by a plane where there is no router. */

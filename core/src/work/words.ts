@@ -1,7 +1,7 @@
 import { first, last, nth } from '../lists';
 import { inches } from '../length';
 import { hardwareName, type HardwareKind } from '../stock';
-import { about, counted, dim, listOf, say, strong, type Phrase } from '../words';
+import { about, counted, dim, listOf, say, strong, tag, type Phrase } from '../words';
 import type { Operation, OperationOf } from './operation';
 import { finishSentence } from './finish-words';
 import { degreesText, several, sortedTags, tagList } from './phrases';
@@ -36,6 +36,14 @@ function laminate({ tags, plies, each, together, noun, rounds }: OperationOf<'la
 function rip({ tags, passes, to, tool }: OperationOf<'rip'>): Phrase {
   if (!tool) return say`Have the yard rip ${tagList(tags)} to ${dim(to)}.`;
   return say`Rip ${tagList(tags)}, now that they are glued: ${passes.length > 1 ? say`fence at ${dim(first(passes))} for the first edge, then ${dim(to)} for the other` : say`fence or guide at ${dim(to)}`}.`;
+}
+
+function trimWhole({ what, to, off, width, round, flush }: OperationOf<'trim whole'>): Phrase {
+  if (flush)
+    return say`The ${what} stand about ${dim(off)} over both ends of ${tag(flush.to)}. Draw a line across all of them level with each end of it${flush.above ? say`, brought up with a square at both long edges, and score it with a knife` : say`, along which you can see it from above`}. Clamp a guide, the saw just over ${dim(flush.deep)} deep; cut on the outer side of each line. ${dim(to)} stay between the cuts.`;
+  return round === null
+    ? say`Scrape off the glue. Mark a line square to a long edge, ${dim(off)} from the left end; cut along a guide. Cut the other end ${dim(to)} from that. It is ${dim(width)} wide.`
+    : say`Scrape off the glue. Find the middle and drive a small nail from below there. Swing a router or a pencil on a stick ${dim(round)} long about it; with a saw cut just outside the line and sand to it. It is ${dim(width)} across every way.`;
 }
 
 function trim({ tags, to, off, why }: OperationOf<'trim'>): Phrase {
@@ -224,9 +232,7 @@ function sentenceOf(operation: Operation): Phrase {
     case 'carry':
       return say`Do this where the piece stays: ${operation.because}. Carry the parts in first.`;
     case 'trim whole':
-      return operation.round === null
-        ? say`Scrape off the glue. Mark a line square to a long edge, ${dim(operation.off)} from the left end; cut along a guide. Cut the other end ${dim(operation.to)} from that. It is ${dim(operation.width)} wide.`
-        : say`Scrape off the glue. Find the middle and drive a small nail from below there. Swing a router or a pencil on a stick ${dim(operation.round)} long about it; with a saw cut just outside the line and sand to it. It is ${dim(operation.width)} across every way.`;
+      return trimWhole(operation);
     case 'level':
       return say`Stand it on a flat floor. If it rocks, ${operation.levellers ? 'turn the levellers until it does not' : 'find the long leg and take off what rocks'}.`;
     case 'tile':

@@ -10,6 +10,7 @@ import { boardCandidates, boardChoices, boardThickness, joinBoards } from './boa
 import { cordChoices } from './cord';
 import { profileChoices } from './profile';
 
+const HELD = { float: 'in the middle, the rest slides', fast: 'all across, glued and screwed' } as const;
 const ENDS = { '4': '4', '6': '6', '2': '2, an end cap' } as const;
 
 /** A board over the middle of the top, or this near to it, is held fast by the end boards. */
@@ -24,7 +25,15 @@ export const breadboard = top({
   deck: 'rectangle',
   holdsScrews: true,
   moves: true,
-  choices: { ...boardChoices, end: pick('End boards, nominal width', ENDS, '4'), ...cordChoices, ...profileChoices },
+  choices: {
+    ...boardChoices,
+    end: pick('End boards, nominal width', ENDS, '4'),
+    endsHeld: pick('End boards held', HELD, 'float', {
+      help: 'All across is quicker and stiff at once. The boards can then not get wider and narrower: for narrow tops.',
+    }),
+    ...cordChoices,
+    ...profileChoices,
+  },
   thickness: boardThickness,
   candidates: boardCandidates,
   build(room, choices) {
@@ -66,8 +75,8 @@ export const breadboard = top({
         1,
         0,
       );
-      // Held fast in the middle alone: what is farther out moves behind the end board with the seasons.
-      const isFast = (board: string) => isMiddle(boxOf(kit.get(board)), room.width);
+      // Held in the middle alone, what is farther out moves behind the end board with the seasons.
+      const isFast = (board: string) => choices.endsHeld === 'fast' || isMiddle(boxOf(kit.get(board)), room.width);
       for (const board of boards.filter(isFast)) kit.join('rail end', board, name);
       for (const board of boards.filter((one) => !isFast(one))) kit.join('float', name, board);
     });

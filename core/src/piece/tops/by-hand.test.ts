@@ -1,17 +1,20 @@
 import { first, found } from '../../lists';
 import { inches, type Length } from '../../length';
-import { DEFAULT_SHOP, type Piece } from '../../job';
+import { DEFAULT_SHOP, newJob, type Piece } from '../../job';
+import { planJob } from '../../plan';
+import { rehearse } from '../../rehearsal';
 import { plain } from '../../words';
 import { boxOf, buildPiece, newPiece, topCandidates, type Choices } from '../index';
+import { rowsOf } from './planks';
 
 /** A standing table of 60 x 28 x 36 under another top. */
 function under(top: string, topChoices: Piece['topChoices'] = {}) {
   const piece: Piece = { ...newPiece('p', 'standing'), top, topChoices };
-  const { parts } = buildPiece(piece, first(topCandidates(piece)), DEFAULT_SHOP, 'in');
+  const { parts, joints } = buildPiece(piece, first(topCandidates(piece)), DEFAULT_SHOP, 'in');
   const part = (tag: string) => found(parts, (one) => one.tag === tag);
   const inOrder = (tags: RegExp): readonly Length[] =>
     parts.filter(({ tag }) => tags.test(tag)).map(({ length }) => length);
-  return { parts, part, inOrder };
+  return { parts, joints, part, inOrder };
 }
 
 test('planks on plywood, edged flush: seams step by nine inches, the outer rows share what is left', () => {
@@ -38,6 +41,75 @@ test('planks of full length have no seams; nailed from below the core is what is
   expect(nails.map(({ drilled }) => drilled)).toEqual(Array.from({ length: 8 }, () => 'p.Y1'));
 });
 
+test('planks of mixed widths come in turn; the outer two share what is left', () => {
+  const { parts } = under('planks', { planks: 'mixed', run: 'full', ends: 'flush' });
+  const rows = parts.filter(({ tag }) => /^T\d+$/.test(tag));
+  // 5 1/2, 2 1/2 and 3 1/2 over and over: seven come to 28 1/2 for 26 1/2. The outer two give 2 of their 11.
+  expect(rows.map(({ material, width }) => [material, width / inches(1)])).toEqual([
+    ['1x6', 4.5],
+    ['1x3', 2.5],
+    ['1x4', 3.5],
+    ['1x6', 5.5],
+    ['1x3', 2.5],
+    ['1x4', 3.5],
+    ['1x6', 4.5],
+  ]);
+  expect(rows.every(({ flush, length }) => flush && length === inches(58.5))).toBe(true);
+  expect(first(rowsOf(inches(2), [{ material: '1x6', width: inches(5.5) }])).width).toBe(inches(2));
+});
+
+test('strips of plywood: sawn as wide as is said, the top as thick as both sheets', () => {
+  const { part, parts } = under('planks', { planks: 'strips', strip: inches(2), run: 'full' });
+  const rows = parts.filter(({ tag }) => /^T\d+$/.test(tag));
+  expect(rows).toHaveLength(14); // 26 1/2 of 2
+  expect([first(rows).width, rows[1]!.width].map((size) => size / inches(1))).toEqual([1.25, 2]);
+  expect(new Set(rows.map(({ material }) => material))).toEqual(new Set(['ply 1/2']));
+  expect(part('L1').length).toBe(inches(36 - 23 / 32 - 15 / 32));
+});
+
+test('planks that are laid long are cut flush once they are down; only full ones are', () => {
+  const piece: Piece = {
+    ...newPiece('p', 'standing'),
+    top: 'planks',
+    topChoices: { run: 'full', ends: 'flush', nailed: 'below' },
+  };
+  const job = { ...newJob('j'), pieces: [piece] };
+  const plan = planJob(job, { today: '2026-01-31', effort: 'quick' });
+  const made = plan.pieces[0]!.steps.flatMap(({ operations }) => operations);
+  const cut = found(made, ({ kind }) => kind === 'trim whole');
+  // An inch is left on, half at each end; the saw goes through core and plank.
+  expect(cut).toMatchObject({
+    to: inches(58.5),
+    off: inches(1 / 2),
+    flush: { to: 'Y1', deep: inches(23 / 32 + 3 / 4), above: false },
+  });
+  expect(cut.tags).toHaveLength(8);
+  const at = (kind: string) => made.findIndex((one) => one.kind === kind);
+  expect(at('trim whole')).toBeGreaterThan(at('drive'));
+  expect(made.findIndex(({ tags }) => tags.includes('G1'))).toBeGreaterThan(at('trim whole'));
+  expect(rehearse(plan, job).faults).toEqual([]);
+  const without = {
+    ...plan,
+    pieces: plan.pieces.map((facts) => ({
+      ...facts,
+      steps: facts.steps.filter(({ title }) => plain(title, 'in') !== 'Cut the planks flush'),
+    })),
+  };
+  expect(rehearse(without, job).faults.map(({ kind }) => kind)).toContain('wrong shape');
+  expect(under('planks', { ends: 'flush' }).parts.some(({ flush }) => flush)).toBe(false);
+});
+
+test('a border laid flat round a sheet: an inch and a half wide, joined edge to edge, its upper face the top’s', () => {
+  const { part, joints } = under('edged-sheet', { edging: 'flat' });
+  expect([part('T1').length, part('T1').width]).toEqual([inches(57), inches(25)]);
+  expect([part('G1').width, part('G1').thickness, part('G3').length]).toEqual([inches(1.5), inches(3 / 4), inches(28)]);
+  expect(boxOf(part('G1')).max[2]).toBe(inches(36));
+  // Undersides level: the sheet is a thirty-second thinner.
+  expect(boxOf(part('G1')).min[2]).toBe(boxOf(part('T1')).min[2]);
+  expect(part('L1').length).toBe(inches(36 - 3 / 4));
+  expect(joints.filter(({ kind, drilled }) => kind === 'edge' && drilled === 'p.T1')).toHaveLength(4);
+});
+
 test('a sheet with solid edging: mitred, as thick as the sheet', () => {
   const { part } = under('edged-sheet');
   expect([part('T1').length, part('T1').width]).toEqual([inches(58.5), inches(26.5)]);
@@ -52,6 +124,26 @@ test('breadboard ends take their width off the boards between them', () => {
   expect(part('B1').length).toBe(inches(28));
   const boards = parts.filter(({ tag }) => /^T\d/.test(tag));
   expect(boards.reduce((sum, { width }) => sum + width, 0)).toBe(inches(28));
+});
+
+test('end boards held all across hold every board fast, and the margin says what that does', () => {
+  const fastOf = (endsHeld: string) => {
+    const { joints } = under('breadboard', { width: '6', endsHeld });
+    return joints.filter(({ kind, into }) => kind === 'rail end' && into === 'p.B1').length;
+  };
+  // 28 of 5 1/4: six boards. Two of them lie at the middle.
+  expect([fastOf('float'), fastOf('fast')]).toEqual([2, 6]);
+  const piece: Piece = {
+    ...newPiece('p', 'standing'),
+    top: 'breadboard',
+    topChoices: { width: '6', endsHeld: 'fast' },
+  };
+  const { findings } = planJob({ ...newJob('j'), pieces: [piece] }, { today: '2026-01-31', effort: 'quick' });
+  const moves = found(findings, ({ id }) => id.includes('movement'));
+  expect(moves.level).toBe('care');
+  expect(moves.remedies.flatMap(({ changes }) => changes)).toContainEqual(
+    expect.objectContaining({ path: ['topChoices', 'endsHeld'], value: 'float' }),
+  );
 });
 
 test('slats: as many as go in with the gap asked for, the first and the last at the edges, even gaps', () => {

@@ -6,6 +6,9 @@ import { dim, say } from '../../words';
 import type { Room } from '../family';
 import { UP, type Kit, type Member } from '../kit';
 
+/** What a border that lies flat is made of. */
+export const BORDER: Nominal = '1x2';
+
 /** A side of a frame: its middle line, and the planes of its mitres. */
 type FrameSide = Pick<Member, 'from' | 'to' | 'ends'> & { readonly tag: string };
 
@@ -55,6 +58,36 @@ export function edgingRound(
       { from, to, across: UP, width: deep, thickness, ends },
     );
     nth(against, at).forEach((other) => kit.join('glue', tag, other));
+  });
+  for (const end of ['G3', 'G4']) for (const long of ['G1', 'G2']) kit.join('glue', end, long);
+  return sides.map(({ tag }) => tag);
+}
+
+/**
+ * Four boards laid flat round a rectangle, mitred at the corners, as wide as they are bought, their upper faces at
+ * `top`; each is joined edge to edge to what it goes round. Tags as of an edging on edge.
+ */
+export function borderRound(kit: Kit, room: Pick<Room, 'length' | 'width'>, top: Length, inner: string) {
+  const { thickness, width } = kit.sizes.dressed(BORDER);
+  const sides = mitredRound(room, width, top - thickness / 2);
+  const inwards: readonly Vec[] = [
+    [0, 1, 0],
+    [0, -1, 0],
+    [1, 0, 0],
+    [-1, 0, 0],
+  ];
+  sides.forEach(({ tag, from, to, ends }, at) => {
+    kit.member(
+      {
+        tag,
+        role: 'edging',
+        name: 'border',
+        material: BORDER,
+        fit: say`the edge it covers, and ${dim(2 * width)} more for its mitres`,
+      },
+      { from, to, across: nth(inwards, at), width, thickness, ends },
+    );
+    kit.join('edge', inner, tag);
   });
   for (const end of ['G3', 'G4']) for (const long of ['G1', 'G2']) kit.join('glue', end, long);
   return sides.map(({ tag }) => tag);
