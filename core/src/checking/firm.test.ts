@@ -7,7 +7,7 @@ import { newPiece, type Choices } from '../piece';
 import { planJob } from '../plan';
 import { plain } from '../words';
 import { judgedFor, OVERASKED } from '../strength';
-import { isSought } from './firm';
+import { isSought } from './sought';
 
 type Size = readonly [number, number, number];
 const OPTIONS = { today: '2026-11-28', effort: 'quick' } as const;

@@ -1,72 +1,23 @@
 import { first } from '../lists';
 import { inches } from '../length';
-import { able, applyChanges, note, set, type Change, type Finding, type Job, type Piece, type Remedy } from '../job';
-import { fastenings, WAYS_FOR, WAYS_TO_JOIN, type Fastening } from '../joinery';
-import {
-  buildPiece,
-  choosable,
-  familyOf,
-  JOINT_KINDS,
-  knownOf,
-  settled,
-  topCandidates,
-  type Choices,
-  type Spec,
-} from '../piece';
-import { sizesOf } from '../stock';
+import { able, note, set, type Finding, type Job, type Piece, type Remedy } from '../job';
+import { WAYS_FOR, WAYS_TO_JOIN, type Fastening } from '../joinery';
+import { JOINT_KINDS } from '../piece';
 import { BOOKS, judgedFor, LOOSE, OVERASKED, type CaseKind, type Judged } from '../strength';
 import { dim, say, strong, tag, type Phrase } from '../words';
 import type { PieceFacts } from './facts';
 import { fine } from './rounded';
+import { firmerChoices, OF_ONE, triedWith } from './tried';
 
-/** So many of a choice and so many in all are tried at most: each builds the whole piece. */
-const [OF_ONE, TRIES] = [3, 6];
+/** So many choices are tried at most: each builds the whole piece. */
+const TRIES = 6;
 
 const isFirm = ({ sway }: Judged): boolean => sway === null || Math.max(...sway) <= LOOSE;
 const holds = ({ weakest, falls }: Judged): boolean => !falls && (weakest === null || weakest.share <= OVERASKED);
 
-/** The piece after a change under the same loads; null where it can not be built so. */
-function judgedWith(change: Change, piece: Piece, job: Job): Judged | null {
-  const then = first(applyChanges({ ...job, pieces: [piece] }, [change]).pieces);
-  const model = buildPiece(
-    then,
-    first(topCandidates(then)),
-    job.shop,
-    job.units,
-    sizesOf(job.measured),
-    knownOf(then, job),
-  );
-  if (model.findings.length > 0) return null;
-  return judgedFor(model.parts, fastenings(model.joints, model.parts, job.units, then, job.shop), then);
-}
-
-/** Other values of a choice: a larger stock comes after what there is, so that first. */
-function others(
-  spec: Spec,
-  now: string | number | boolean,
-): readonly { readonly value: string | boolean; readonly words: Phrase }[] {
-  if (spec.kind === 'yes')
-    return now === false ? [{ value: true, words: say`Put in ${spec.label.toLowerCase()}` }] : [];
-  if (spec.kind !== 'pick') return [];
-  const all = Object.entries<string>(spec.options);
-  const at = all.findIndex(([value]) => value === now);
-  return [...all.slice(at + 1), ...all.slice(0, at).reverse()]
-    .slice(0, OF_ONE)
-    .map(([value, words]) => ({ value, words: say`${spec.label}: ${words}` }));
-}
-
 /** What may stiffen a piece or strengthen a joint of it: choices that are made for that, then other ways to join. */
 function candidates({ piece }: PieceFacts, job: Job, weak: Fastening | null): readonly Remedy[] {
-  const specs = familyOf(piece).choices;
-  const now: Choices = settled(specs, piece.choices);
-  const choices = Object.entries(specs).flatMap(([name, spec]) =>
-    spec.firms && choosable(piece, name)
-      ? others(spec, now[name] ?? spec.initial).map(({ value, words }) => ({
-          label: words,
-          changes: [set(piece.id, ['choices', name], value)],
-        }))
-      : [],
-  );
+  const choices = firmerChoices(piece);
   if (!weak) return choices;
   const { kind } = weak.joint;
   const joins = WAYS_FOR[kind]
@@ -78,17 +29,14 @@ function candidates({ piece }: PieceFacts, job: Job, weak: Fastening | null): re
   return [...choices.slice(0, TRIES), ...joins.slice(0, OF_ONE)];
 }
 
-/** Whether the ways out of a note are looked for only when they are asked for: trying them takes a second or two. */
-export const isSought = ({ kind, level }: Pick<Finding, 'kind' | 'level'>): boolean =>
-  level === 'care' && (kind === 'sway' || kind === 'joint-gives');
-
 /** Ways out of a note that a piece is loose or a joint gives: those that mend it when tried on the whole piece. */
-export function soughtWays(facts: PieceFacts, job: Job, { kind }: Pick<Finding, 'kind'>): readonly Remedy[] {
+export function firmWays(facts: PieceFacts, job: Job, { kind }: Pick<Finding, 'kind'>): readonly Remedy[] {
   const now = judgedFor(facts.parts, facts.fastenings, facts.piece);
   const mends = kind === 'sway' ? isFirm : holds;
   const weak = now.weakest && now.weakest.share > OVERASKED ? now.weakest.hold.item : null;
   return candidates(facts, job, weak).filter(({ changes }) => {
-    const then = judgedWith(first(changes), facts.piece, job);
+    const tried = triedWith(first(changes), facts.piece, job);
+    const then = tried && judgedFor(tried.parts, tried.fastenings, tried.piece);
     return then && mends(then) && (!isFirm(now) || isFirm(then)) && (!holds(now) || holds(then));
   });
 }

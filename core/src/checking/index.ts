@@ -20,7 +20,7 @@ export * from './facts';
 
 export * from './people';
 export { dayNotes } from './days';
-export { isSought, soughtWays } from './firm';
+export { isSought, soughtWays } from './sought';
 
 const RANK = { stop: 0, care: 1, good: 2 } as const;
 

@@ -1,25 +1,17 @@
-import { first } from '../lists';
+import { first, nth } from '../lists';
 import { inches, toInches, type Length } from '../length';
-import { applyChanges, note, set, type Change, type Finding, type Job, type Piece } from '../job';
-import {
-  boxOf,
-  buildPiece,
-  choosable,
-  extent,
-  familyOf,
-  settled,
-  topCandidates,
-  type Part,
-  type PieceModel,
-} from '../piece';
-import { sizesOf } from '../stock';
-import { BOOKS, bendsBy, decksOf, sagOf, shows, showsAt, type Deck, type Load, type Sag } from '../strength';
+import { note, set, type Finding, type Job, type Piece, type Remedy } from '../job';
+import { boxOf, choosable, extent, familyOf, settled, type Part, type PieceModel } from '../piece';
+import { BOOKS, bendsBy, decksOf, dipsBy, sagOf, shows, showsAt, type Deck, type Load, type Sag } from '../strength';
 import { dim, say } from '../words';
 import type { PieceFacts } from './facts';
 import { fine, toSixteenth } from './rounded';
+import { firmerChoices, triedWith, type Tried } from './tried';
 
 /** What the top of a table is checked for, and a seat, lb at the worst point. */
 const [TABLE, SEAT] = [200, 250];
+/** Who sits side by side on a bench does so on so many inches each. */
+const APART = 22;
 
 /** A top or shelf that bends the most for what would show on it. */
 type Worst = Sag & { readonly deck: Deck; readonly load: Load };
@@ -27,55 +19,33 @@ type Worst = Sag & { readonly deck: Deck; readonly load: Load };
 /** What stands on decks of a kind: as it is used, and what a person says it must carry for years. */
 function loadsOn({ use, carries, size }: Piece, kind: Deck['kind']): readonly Load[] {
   if (kind === 'shelf') return [{ aFoot: carries.shelf ?? BOOKS }];
-  const usual: Load = use === 'storage' ? { aFoot: carries.shelf ?? BOOKS } : { point: use === 'bench' ? SEAT : TABLE };
+  const usual: readonly Load[] =
+    use === 'storage'
+      ? [{ aFoot: carries.shelf ?? BOOKS }]
+      : use === 'bench'
+        ? [{ point: SEAT }, { aFoot: Math.round((12 * SEAT) / APART), briefly: true }]
+        : [{ point: TABLE }];
   return carries.top === null
-    ? [usual]
-    : [usual, { aFoot: Math.ceil((carries.top * 12) / toInches(Math.max(size.length, size.width))) }];
+    ? usual
+    : [...usual, { aFoot: Math.ceil((carries.top * 12) / toInches(Math.max(size.length, size.width))) }];
 }
 
-function worstOf({ parts, joints }: Pick<PieceModel, 'parts' | 'joints'>, piece: Piece, kind: Deck['kind']) {
+/** Decks of a kind under each of their loads, by the beam formula, the one that bends most for what shows first. */
+function bentOf({ parts, joints }: Pick<PieceModel, 'parts' | 'joints'>, piece: Piece, kind: Deck['kind']) {
   const loads = loadsOn(piece, kind);
   return decksOf(parts, joints)
     .filter((deck) => deck.kind === kind)
-    .flatMap((deck) => loads.map((load) => ({ deck, load, sag: sagOf(deck, load) })))
-    .reduce<Worst | null>(
-      (worst, { deck, load, sag }) => (sag && (!worst || shows(sag) > shows(worst)) ? { ...sag, deck, load } : worst),
-      null,
-    );
+    .flatMap((deck) =>
+      loads.flatMap((load): readonly Worst[] => {
+        const sag = sagOf(deck, load);
+        return sag ? [{ ...sag, deck, load }] : [];
+      }),
+    )
+    .sort((a, b) => shows(b) - shows(a));
 }
 
-/** Counts of a family that may carry what sags: tried one more at a time. */
-const COUNTS = ['crossSupports', 'columns'] as const;
-const MORE = [1, 2, 3] as const;
-/** A size less is looked for in steps so large, down to half. */
-const STEP: Length = inches(2);
-
-/** The first change of a kind with which the worst is stiff enough, and how it is called. */
-function wayOut({ piece }: PieceFacts, job: Job, kind: Deck['kind']): Finding['remedies'] {
-  const isStiff = (change: Change): boolean => {
-    const then = first(applyChanges({ ...job, pieces: [piece] }, [change]).pieces);
-    const model = buildPiece(then, first(topCandidates(then)), job.shop, job.units, sizesOf(job.measured));
-    const worst = model.findings.length === 0 ? worstOf(model, then, kind) : null;
-    return worst !== null && shows(worst) <= 1;
-  };
-  const choices = settled(familyOf(piece).choices, piece.choices);
-  const more = COUNTS.flatMap((name) => {
-    const now = choices[name];
-    const spec = choosable(piece, name);
-    if (typeof now !== 'number' || !spec) return [];
-    const tries = MORE.map((by) => ({
-      label: name === 'columns' ? say`Divide it into ${now + by} columns` : say`Use ${now + by} cross supports`,
-      changes: [set(piece.id, ['choices', name], now + by)],
-    }));
-    return tries.find(({ changes }) => isStiff(first(changes))) ?? [];
-  });
-  if (more.length > 0) return more;
-  for (let length = piece.size.length - STEP; length >= piece.size.length / 2; length -= STEP) {
-    const shorter = set(piece.id, ['size', 'length'], length);
-    if (isStiff(shorter)) return [{ label: say`Make it ${dim(length)} long`, changes: [shorter] }];
-  }
-  return [];
-}
+/** Of the decks that bend most by the beam formula so many are looked at by the whole piece. */
+const BY_THE_PIECE = 3;
 
 /** Lower than it is long either way: a batten or a rail, not the side of a case. */
 const lies = (part: Part): boolean => {
@@ -86,15 +56,97 @@ const lies = (part: Part): boolean => {
 const isBalanced = ({ carried }: Deck): boolean =>
   carried.some((way) => way.some(({ part, on }) => on.length === 1 && lies(part)));
 
+/** How far something bends is estimated no finer than to a tenth. */
+const COARSE = 1.1;
+
+/** Narrower than this, in, a deck is a slat: it bends by itself, and what stands on it stands on its neighbours too. */
+const SLAT = 12;
+
 /**
- * The worst of a kind of deck. Where what carries it is itself carried in one line, no beam formula says how it bends:
- * the whole piece is asked, which knows of all that holds it.
+ * The worst of a kind of deck. A top bends with what carries it as the whole piece does, in which aprons and the top
+ * itself share a load. So it is told where what carries a deck hangs on one line: there no beam formula says how it
+ * bends. Of slats, and of shelves under what stands there for years, the formula is told: no end of theirs can be
+ * counted on to stay clamped so long.
  */
-function settledWorst({ piece, model, parts, fastenings }: PieceFacts, kind: Deck['kind']): Worst | null {
-  const worst = worstOf(model, piece, kind);
-  if (!worst || shows(worst) <= 1 || !isBalanced(worst.deck)) return worst;
-  const bends = bendsBy(parts, fastenings, worst.deck, worst.load);
-  return bends !== null && bends < worst.sag ? { ...worst, sag: bends } : worst;
+function settledWorst({ piece, model, parts, fastenings }: Tried, kind: Deck['kind']): Worst | null {
+  const all = bentOf(model, piece, kind);
+  const [worst] = all;
+  if (!worst) return null;
+  if (isBalanced(worst.deck)) {
+    const bends = shows(worst) > 1 ? bendsBy(parts, fastenings, worst.deck, worst.load) : null;
+    return bends !== null && bends < worst.sag ? { ...worst, sag: bends } : worst;
+  }
+  if (kind === 'shelf') return worst;
+  return all
+    .slice(0, BY_THE_PIECE)
+    .flatMap((one): readonly Worst[] => {
+      const { deck, load } = one;
+      const isSlat = toInches(Math.min(extent(deck.box, 0), extent(deck.box, 1))) < SLAT;
+      const dips = isSlat ? null : dipsBy(parts, fastenings, deck, load);
+      return dips ? dips.map((dip) => ({ ...one, ...dip })) : [one];
+    })
+    .reduce((most, one) => (shows(one) > shows(most) ? one : most));
+}
+
+/** Counts of a family that may carry what sags: tried one more at a time. */
+const COUNTS = ['crossSupports', 'columns'] as const;
+const MORE = [1, 2, 3] as const;
+/** A size less is looked for in steps so large, down to half. */
+const STEP: Length = inches(2);
+
+/** More supports, then a shorter piece. */
+const supports = ({ piece }: PieceFacts): readonly (readonly Remedy[])[] => {
+  const choices = settled(familyOf(piece).choices, piece.choices);
+  return COUNTS.map((name) => {
+    const now = choices[name];
+    const spec = choosable(piece, name);
+    if (typeof now !== 'number' || !spec) return [];
+    return MORE.map((by) => ({
+      label: name === 'columns' ? say`Divide it into ${now + by} columns` : say`Use ${now + by} cross supports`,
+      changes: [set(piece.id, ['choices', name], now + by)],
+    }));
+  });
+};
+const shorter = ({ piece }: PieceFacts): readonly Remedy[] => {
+  const { length } = piece.size;
+  return Array.from({ length: Math.floor(length / 2 / STEP) }, (_, at) => {
+    const less = length - (at + 1) * STEP;
+    return { label: say`Make it ${dim(less)} long`, changes: [set(piece.id, ['size', 'length'], less)] };
+  });
+};
+
+const isStiffBy = (tried: Tried | null, worst: (tried: Tried) => Worst | null): boolean => {
+  const then = tried && worst(tried);
+  return then !== null && shows(then) <= COARSE;
+};
+
+/** The first of each kind of change with which the worst is stiff enough: found by formula, then seen on the piece. */
+function wayOut(facts: PieceFacts, job: Job, kind: Deck['kind']): Finding['remedies'] {
+  const isStiff = ({ changes }: Remedy): boolean => {
+    const tried = triedWith(first(changes), facts.piece, job);
+    return (
+      isStiffBy(tried, ({ model, piece }) => bentOf(model, piece, kind)[0] ?? null) &&
+      isStiffBy(tried, (then) => settledWorst(then, kind))
+    );
+  };
+  const more = supports(facts).flatMap((tries) => tries.find(isStiff) ?? []);
+  return more.length > 0 ? more : [shorter(facts).find(isStiff) ?? []].flat();
+}
+
+/** What makes a top or shelf stiff enough, each tried on the whole piece: supports, thicker rails, a shorter piece. */
+export function stiffWays(facts: PieceFacts, job: Job, kind: Deck['kind']): readonly Remedy[] {
+  const isStiff = ({ changes }: Remedy): boolean =>
+    isStiffBy(triedWith(first(changes), facts.piece, job), (then) => settledWorst(then, kind));
+  const firmer = [...supports(facts).flatMap((tries) => tries.find(isStiff) ?? []), ...firmerChoices(facts.piece)];
+  const lengths = shorter(facts);
+  // The longest that will do: a shorter one bends less.
+  let [stiff, bent] = [lengths.length, -1];
+  while (stiff - bent > 1) {
+    const middle = Math.floor((stiff + bent) / 2);
+    if (isStiff(nth(lengths, middle))) stiff = middle;
+    else bent = middle;
+  }
+  return [...firmer.filter(isStiff), ...lengths.slice(stiff, stiff + 1)];
 }
 
 function sagNote(facts: PieceFacts, job: Job, kind: Deck['kind']): readonly Finding[] {
@@ -102,13 +154,20 @@ function sagNote(facts: PieceFacts, job: Job, kind: Deck['kind']): readonly Find
   const worst = settledWorst(facts, kind);
   if (!worst) return [];
   const { sag, span, load } = worst;
-  const stiff = shows(worst) <= 1;
+  const stiff = shows(worst) <= COARSE;
   const what = kind === 'top' ? 'top' : 'shelf';
-  const under = 'point' in load ? say`${load.point} lb where it bends most` : say`${load.aFoot} lb a foot, for years`;
+  const under =
+    'point' in load
+      ? say`${load.point} lb where it bends most`
+      : load.briefly
+        ? say`Someone of ${SEAT} lb on every ${dim(inches(APART))} of it`
+        : say`${load.aFoot} lb a foot, for years`;
   return [
     note(piece.id, kind === 'top' ? 'sag' : 'shelf-sag', stiff ? 'good' : 'care', 'shape', {
       about: stiff ? [] : worst.deck.parts.map(({ id }) => id),
-      title: stiff ? (kind === 'top' ? say`Stiff enough` : say`Shelves stiff enough`) : say`The ${what} will sag`,
+      title: stiff
+        ? say`${kind === 'top' ? 'Stiff' : 'Shelves stiff'} enough${shows(worst) > 1 ? ', just' : ''}`
+        : say`The ${what} will sag`,
       because: say`${under}, over ${dim(toSixteenth(span))}, bends it ${fine(sag)}. It would show at ${fine(showsAt(span))}. An estimate for home use, not a rating.`,
       numbers: { sagInches: sag, spanInches: span },
       remedies: stiff ? [] : wayOut(facts, job, kind),

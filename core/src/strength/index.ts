@@ -4,7 +4,7 @@
  */
 export * from './decks';
 export * from './sag';
-export { bendsBy } from './bends';
+export { bendsBy, dipsBy } from './bends';
 export * from './tipping';
 export { leanOn, type Lean, type Leaned } from './lean';
 export { BOOKS, type CaseKind } from './cases';

@@ -45,6 +45,23 @@ function standing({ parts }: GluedBody): readonly Vec[] {
 /** Roles that are no part of what carries: they weigh on what they hang on. */
 const HUNG: readonly Part['role'][] = ['door', 'drawer', 'edging', 'runner'];
 
+/** An edging that hangs so far below what it goes round is a rib of it, in. */
+const HANGS = 1 / 4;
+
+/** Edgings that are glued to a top and hang below it: they carry with it, each as a stick on its glue. */
+function ribsOf(parts: readonly Part[], joints: readonly Joint[]): ReadonlySet<string> {
+  const tops = new Map(parts.flatMap((part) => (part.role === 'top' ? [[part.id, boxOf(part).min[2]] as const] : [])));
+  const under = Math.min(...tops.values());
+  const glued = new Set(
+    joints.flatMap(({ kind, drilled, into }) =>
+      kind !== 'glue' ? [] : tops.has(into) ? [drilled] : tops.has(drilled) ? [into] : [],
+    ),
+  );
+  const isRib = (part: Part) =>
+    part.role === 'edging' && glued.has(part.id) && toInches(under - boxOf(part).min[2]) > HANGS;
+  return new Set(parts.filter(isRib).map(({ id }) => id));
+}
+
 /** Bodies that hang together with some that stand. */
 function grounded(
   bodies: readonly GluedBody[],
@@ -63,9 +80,13 @@ function grounded(
 }
 
 function modelled(parts: readonly Part[], fastenings: readonly Fastening[]): Model {
-  const carrying = parts.filter(({ loose, role }) => !loose && !HUNG.includes(role));
   const joints: readonly Joint[] = fastenings.map(({ joint }) => joint);
-  const all = bodiesOf(carrying, joints);
+  const ribs = ribsOf(parts, joints);
+  const carrying = parts.filter(({ id, loose, role }) => !loose && (!HUNG.includes(role) || ribs.has(id)));
+  const all = bodiesOf(
+    carrying,
+    joints.filter(({ drilled, into }) => !ribs.has(drilled) && !ribs.has(into)),
+  );
   const body = new Map(all.flatMap((one) => one.parts.map(({ id }) => [id, one] as const)));
   const between = fastenings
     .filter(

@@ -4,8 +4,12 @@ import { alongOf, boxOf, extent } from '../piece';
 import { crossShare, isSolid, woodOf, type Stocked } from '../stock';
 import type { Carrier, Deck, Support } from './decks';
 
-/** What stands on a deck: pounds at one point, or pounds a foot of its length all along, for years. */
-export type Load = { readonly point: number } | { readonly aFoot: number };
+/**
+ * What is on a deck: pounds at one point, for as long as someone leans there or for years; or pounds a foot of its
+ * length all along, for years or for as long as people sit there.
+ */
+export type Load =
+  { readonly point: number; readonly years?: true } | { readonly aFoot: number; readonly briefly?: true };
 /** Inches it bends, and the longest way that it spans so. */
 export type Sag = { readonly sag: number; readonly span: number };
 
@@ -89,9 +93,11 @@ export function bearsOf({ box }: Deck, load: Load, along?: 0 | 1): number {
   return load.point * Math.min(1, width / FOOTING);
 }
 
-/** So much more a deck bends under what stands on it for years. */
-export const lastingFor = ({ parts }: Deck): number =>
-  parts.every(({ material }) => isSolid(material)) ? CREEP.solid : CREEP.sheet;
+/** So much more a deck bends under a load for as long as it stays. */
+export function lastingFor({ parts }: Pick<Deck, 'parts'>, load: Load): number {
+  if ('point' in load ? load.years !== true : load.briefly) return 1;
+  return parts.every(({ material }) => material === 'bought' || isSolid(material)) ? CREEP.solid : CREEP.sheet;
+}
 
 /** The sag along one way of a deck by itself, and of what carries it; null where nothing carries it that way. */
 function sagAlong(deck: Deck, along: 0 | 1, load: Load): { readonly own: Sag; readonly under: Sag } | null {
@@ -126,8 +132,7 @@ export function sagOf(deck: Deck, load: Load): Sag | null {
   const all = ({ own, under }: (typeof ways)[number]) => own.sag + under.sag;
   const [governs] = [...ways].sort((a, b) => all(a) - all(b));
   if (!governs) return null;
-  const lasting = 'point' in load ? 1 : lastingFor(deck);
-  const shared = lasting / all(governs) / ways.reduce((sum, way) => sum + 1 / all(way), 0);
+  const shared = lastingFor(deck, load) / all(governs) / ways.reduce((sum, way) => sum + 1 / all(way), 0);
   const { own, under } = governs;
   const byItself = { sag: own.sag * shared, span: own.span };
   const whole = { sag: all(governs) * shared, span: Math.max(own.span, under.span) };
