@@ -137,8 +137,8 @@ test.each([
   [
     'a job of another version',
     'plan',
-    { ...demoJob(), format: 'sill-plan/job@12' },
-    'format: must be sill-plan/job@11',
+    { ...demoJob(), format: 'sill-plan/job@13' },
+    'format: must be sill-plan/job@12',
   ],
   ['no such command', 'draw', problem, 'Usage'],
 ])(

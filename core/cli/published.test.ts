@@ -8,7 +8,7 @@ const root = join(__dirname, '..', '..');
 const read = (path: string) => readFileSync(join(root, path), 'utf8');
 
 test.each([
-  ['job-11', JobSchema],
+  ['job-12', JobSchema],
   ['cut-problem-1', CutProblemSchema],
 ] as const)('the published schema %s is the one the program checks with', (name, schema) => {
   const published = JSON.parse(read(`docs/formats/${name}.schema.json`)) as unknown;

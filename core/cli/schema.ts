@@ -4,7 +4,7 @@ import { toJsonSchema } from '@valibot/to-json-schema';
 import { CutProblemSchema, JobSchema } from '../src';
 
 /** Writes the published JSON Schemas from the ones the program itself checks with. `npm run schema`. */
-const files = { 'job-11': JobSchema, 'cut-problem-1': CutProblemSchema } as const;
+const files = { 'job-12': JobSchema, 'cut-problem-1': CutProblemSchema } as const;
 for (const [name, schema] of Object.entries(files)) {
   const path = `docs/formats/${name}.schema.json`;
   const text = JSON.stringify(toJsonSchema(schema, { errorMode: 'ignore', typeMode: 'input' }));

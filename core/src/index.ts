@@ -24,6 +24,7 @@ export * from './formats';
 export * from './rehearsal';
 export {
   BOOKS,
+  IN_DRAWER,
   forecastOf,
   leanOn,
   type CutBy,

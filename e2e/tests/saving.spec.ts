@@ -153,7 +153,7 @@ test('a job file goes out and comes back; bad files change nothing', async ({ pa
   const path = info.outputPath('job.json');
   await file.saveAs(path);
   const job = JSON.parse(readFileSync(path, 'utf8')) as { format: string; name: string };
-  expect(job.format).toBe('sill-plan/job@11');
+  expect(job.format).toBe('sill-plan/job@12');
 
   const give = async (name: string, text: string) => {
     const given = info.outputPath(name);
@@ -168,7 +168,7 @@ test('a job file goes out and comes back; bad files change nothing', async ({ pa
   const message = page.locator('.MuiSnackbar-root');
   await give('other.json', '{"hello": 1}');
   await expect(message).toContainText('This is not a job file');
-  await give('newer.json', JSON.stringify({ ...job, format: 'sill-plan/job@12' }));
+  await give('newer.json', JSON.stringify({ ...job, format: 'sill-plan/job@13' }));
   await expect(message).toContainText('saved by a newer version');
   await give('damaged.json', JSON.stringify(job).slice(0, 400));
   await expect(message).toContainText('damaged');

@@ -123,12 +123,12 @@ describe('bad input: one error shape, nothing changed', () => {
     ['no name', (job: ReturnType<typeof demoJob>) => ({ ...job, name: '' }), 'name', 'must not be empty'],
     [
       'a newer version',
-      (job: ReturnType<typeof demoJob>) => ({ ...job, format: 'sill-plan/job@12' }),
+      (job: ReturnType<typeof demoJob>) => ({ ...job, format: 'sill-plan/job@13' }),
       'format',
-      'must be sill-plan/job@11',
+      'must be sill-plan/job@12',
     ],
-    ['another kind of file', () => ({ format: 'something/else@1' }), 'format', 'must be sill-plan/job@11'],
-    ['nothing', () => null, 'format', 'must be sill-plan/job@11'],
+    ['another kind of file', () => ({ format: 'something/else@1' }), 'format', 'must be sill-plan/job@12'],
+    ['nothing', () => null, 'format', 'must be sill-plan/job@12'],
   ])('%s', async (_, spoil, field, message) => {
     const was = await before();
     const answer = await send('put', '/api/jobs/demo').send({ revision: 1, job: spoil(demoJob()) });

@@ -142,6 +142,55 @@ describe('what it must carry', () => {
   });
 });
 
+describe('what it carries for years, and where', () => {
+  const noted = (job: Job, kind: string) => planJob(job, OPTIONS).findings.filter((one) => one.kind === kind);
+  const carrying = (start: string, changes: Partial<Piece['carries']>, more: Partial<Piece> = {}): Job => {
+    const job = jobOf(start);
+    const [piece] = job.pieces;
+    return { ...job, pieces: [{ ...piece!, ...more, carries: { ...piece!.carries, ...changes } }] };
+  };
+
+  test('a television in the middle bends a top more than the same weight all over it: 8 to 5 on one span', () => {
+    const bends = (lies: 'spread' | 'middle') => noted(carrying('cupboard', { top: 150, lies }), 'sag')[0]!;
+    const [heap, spread] = [bends('middle'), bends('spread')];
+    expect(plain(heap.because, 'in')).toContain('150 lb where it bends most, for years');
+    // P L^3 / 48 against 5 P L^3 / 384.
+    expect(heap.numbers.sagInches! / spread.numbers.sagInches!).toBeCloseTo(8 / 5, 0);
+    expect(heap.remedies.length).toBeGreaterThan(0);
+  });
+
+  test('drawers: 25 lb each are borne; 90 are too much for their slides, and so much less is said', () => {
+    expect(noted(jobOf('chest'), 'hung')).toEqual([]);
+    const job = carrying('chest', { drawer: 90 });
+    const [over, ...more] = noted(job, 'hung');
+    expect(more).toEqual([]);
+    expect(over!.about).toHaveLength(4);
+    expect(over!.numbers.asksPounds).toBeGreaterThan(90);
+    const after = applyChanges(job, over!.remedies[0]!.changes);
+    expect(after.pieces[0]!.carries.drawer).toBe(Math.floor(75 - over!.numbers.asksPounds! + 90));
+    expect(noted(after, 'hung')).toEqual([]);
+  });
+
+  test('filled drawers that stand open tip it sooner', () => {
+    const tips = (drawer: number | null) =>
+      noted(carrying('end-table', { drawer }), 'anchor')[0]?.numbers.tipsAtPounds ?? Infinity;
+    expect(tips(30)).toBeLessThan(tips(null));
+  });
+
+  test('a stone of 500 lb over thin aprons: they dip by its weight, and thicker ones are found when asked for', () => {
+    // 110 x 38 x 1 1/4 at 168 lb a cubic foot are 508 lb.
+    const size = { length: inches(110), width: inches(38), height: inches(29.5) };
+    const base = carrying('dining', {}, { top: 'bought', topChoices: { kind: 'stone' }, size });
+    const job = applyChanges(base, [set('p', ['choices', 'apron'], '1x3')]);
+    const [droops] = noted(job, 'rail-sag');
+    expect(plain(droops!.because, 'in')).toContain('its own weight, for years');
+    expect(droops!.numbers.sagInches).toBeGreaterThan(droops!.numbers.spanInches! / 12 / 32);
+    const helps = helpsFor(job, planJob(job, OPTIONS), droops!.id, OPTIONS);
+    expect(helps.length).toBeGreaterThan(0);
+    for (const { changes } of helps) expect(noted(applyChanges(job, changes), 'rail-sag')).toEqual([]);
+  });
+});
+
 describe('what would help', () => {
   test('is tried on the whole piece: taken, it ends the note and costs what it said', () => {
     const job = jobOf('pedestal', { braces: '4' });

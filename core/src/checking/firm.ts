@@ -3,16 +3,31 @@ import { inches } from '../length';
 import { able, note, set, type Finding, type Job, type Piece, type Remedy } from '../job';
 import { WAYS_FOR, WAYS_TO_JOIN, type Fastening } from '../joinery';
 import { JOINT_KINDS } from '../piece';
-import { BOOKS, judgedFor, LOOSE, OVERASKED, type CaseKind, type Judged } from '../strength';
+import {
+  BOOKS,
+  hungOf,
+  IN_DRAWER,
+  judgedFor,
+  LOOSE,
+  OVERASKED,
+  type CaseKind,
+  type Judged,
+  type Sag,
+  shows,
+  showsAt,
+  SITS_APART,
+} from '../strength';
 import { dim, say, strong, tag, type Phrase } from '../words';
 import type { PieceFacts } from './facts';
-import { fine } from './rounded';
+import { COARSE, fine, toSixteenth } from './rounded';
 import { firmerChoices, OF_ONE, triedWith } from './tried';
 
 /** So many choices are tried at most: each builds the whole piece. */
 const TRIES = 6;
 
 const isFirm = ({ sway }: Judged): boolean => sway === null || Math.max(...sway) <= LOOSE;
+const isSagging = (sag: Sag): boolean => shows(sag) > COARSE;
+const isLevel = ({ droops }: Judged): boolean => droops === null || !isSagging(droops);
 const holds = ({ weakest, falls }: Judged): boolean => !falls && (weakest === null || weakest.share <= OVERASKED);
 
 /** What may stiffen a piece or strengthen a joint of it: choices that are made for that, then other ways to join. */
@@ -32,7 +47,7 @@ function candidates({ piece }: PieceFacts, job: Job, weak: Fastening | null): re
 /** Ways out of a note that a piece is loose or a joint gives: those that mend it when tried on the whole piece. */
 export function firmWays(facts: PieceFacts, job: Job, { kind }: Pick<Finding, 'kind'>): readonly Remedy[] {
   const now = judgedFor(facts.parts, facts.fastenings, facts.piece);
-  const mends = kind === 'sway' ? isFirm : holds;
+  const mends = kind === 'sway' ? isFirm : kind === 'rail-sag' ? isLevel : holds;
   const weak = now.weakest && now.weakest.share > OVERASKED ? now.weakest.hold.item : null;
   return candidates(facts, job, weak).filter(({ changes }) => {
     const tried = triedWith(first(changes), facts.piece, job);
@@ -45,10 +60,14 @@ const underOf = ({ carries }: Piece): Readonly<Record<CaseKind, Phrase>> => ({
   'push along': say`a push of 40 lb along it at the top`,
   'push across': say`a push of 40 lb across it at the top`,
   someone: say`someone of 250 lb who leans or sits on an edge`,
+  seated: say`someone of 250 lb on every ${dim(inches(SITS_APART))} of it`,
   standing: say`someone of 300 lb who stands on its middle`,
   drag: say`a foot that catches as it is dragged`,
   books: say`${carries.shelf ?? BOOKS} lb a foot of shelf, for years`,
-  load: say`${carries.top ?? 0} lb on its top, for years`,
+  load: say`${carries.top ?? 0} lb ${carries.lies === 'middle' ? 'in the middle of' : 'on'} its top, for years`,
+  weight: say`its own weight, for years`,
+  drawers: say`${carries.drawer ?? IN_DRAWER} lb in each drawer, for years`,
+  'drawn out': say`${carries.drawer ?? IN_DRAWER} lb in a drawer that is drawn out`,
 });
 const ESTIMATE = say`An estimate for home use, not a rating.`;
 
@@ -101,8 +120,51 @@ function jointNote({ piece }: PieceFacts, { weakest, falls }: Judged): readonly 
   ];
 }
 
-/** Whether it stands firm and its joints hold. */
+/** A rail or stretcher that dips so that it shows. */
+function droopNote({ piece }: PieceFacts, { droops }: Judged): readonly Finding[] {
+  if (!droops || !isSagging(droops)) return [];
+  const { part, sag, span, kind } = droops;
+  return [
+    note(piece.id, 'rail-sag', 'care', 'shape', {
+      about: [part.id],
+      title: say`${tag(part.tag)} will sag`,
+      because: say`Under ${underOf(piece)[kind]}, it dips ${fine(sag)} over ${dim(toSixteenth(span))}. It would show at ${fine(showsAt(span))}. ${ESTIMATE}`,
+      numbers: { sagInches: sag, spanInches: span },
+    }),
+  ];
+}
+
+/** What hangs by less than is asked of it. */
+function hungNotes({ piece, parts, model }: PieceFacts): readonly Finding[] {
+  const inside = piece.carries.drawer ?? IN_DRAWER;
+  const over = hungOf(parts, model.joints, model.motions, inside).filter(({ asks, bears }) => asks > bears);
+  return (['slides', 'hinges'] as const).flatMap((way): readonly Finding[] => {
+    const own = over.filter(({ by }) => by === way);
+    const [worst] = [...own].sort((a, b) => b.asks - a.asks);
+    if (!worst) return [];
+    const { part, by, asks, bears } = worst;
+    const least = Math.floor(bears - asks + inside);
+    return [
+      note(piece.id, 'hung', 'care', 'shape', {
+        which: by,
+        about: own.map(({ part: { id } }) => id),
+        title: by === 'slides' ? say`Too much for these slides` : say`Too heavy for its hinges`,
+        because:
+          by === 'slides'
+            ? say`The heaviest drawer and the ${inside} lb in it weigh ${Math.round(asks)} lb. A pair of side slides bears about ${bears} lb drawn out; what its own sheet says comes first. Take slides that are rated for it, or put less in it.`
+            : say`${tag(part.tag)} and an arm on its handle pull its upper hinge off with ${Math.round(asks)} lb; three screws bear about ${Math.round(bears)} lb. ${ESTIMATE}`,
+        numbers: { asksPounds: asks, bearsPounds: bears },
+        remedies:
+          by === 'slides' && least >= 1
+            ? [{ label: say`${least} lb in each drawer`, changes: [set(piece.id, ['carries', 'drawer'], least)] }]
+            : [],
+      }),
+    ];
+  });
+}
+
+/** Whether it stands firm, its joints and rails hold, and what hangs on it hangs well. */
 export function firmNotes(facts: PieceFacts): readonly Finding[] {
   const now = judgedFor(facts.parts, facts.fastenings, facts.piece);
-  return [...swayNote(facts, now), ...jointNote(facts, now)];
+  return [...swayNote(facts, now), ...jointNote(facts, now), ...droopNote(facts, now), ...hungNotes(facts)];
 }

@@ -9,3 +9,6 @@ export const hours = (minutes: number): string =>
   minutes < 90 ? `${Math.round(minutes)} min` : `${Math.round(minutes / 30) / 2} h`;
 /** Inches to the nearest sixteenth, never nothing. */
 export const toSixteenth = (value: number): Length => inches(Math.max(1, Math.round(value * 16)) / 16);
+
+/** How far something bends is estimated no finer than to a tenth. */
+export const COARSE = 1.1;

@@ -2,16 +2,26 @@ import { first, nth } from '../lists';
 import { inches, toInches, type Length } from '../length';
 import { note, set, type Finding, type Job, type Piece, type Remedy } from '../job';
 import { boxOf, choosable, extent, familyOf, settled, type Part, type PieceModel } from '../piece';
-import { BOOKS, bendsBy, decksOf, dipsBy, sagOf, shows, showsAt, type Deck, type Load, type Sag } from '../strength';
+import {
+  BOOKS,
+  bendsBy,
+  decksOf,
+  dipsBy,
+  sagOf,
+  shows,
+  showsAt,
+  SITS_APART,
+  type Deck,
+  type Load,
+  type Sag,
+} from '../strength';
 import { dim, say } from '../words';
 import type { PieceFacts } from './facts';
-import { fine, toSixteenth } from './rounded';
+import { COARSE, fine, toSixteenth } from './rounded';
 import { firmerChoices, triedWith, type Tried } from './tried';
 
 /** What the top of a table is checked for, and a seat, lb at the worst point. */
 const [TABLE, SEAT] = [200, 250];
-/** Who sits side by side on a bench does so on so many inches each. */
-const APART = 22;
 
 /** A top or shelf that bends the most for what would show on it. */
 type Worst = Sag & { readonly deck: Deck; readonly load: Load };
@@ -23,10 +33,11 @@ function loadsOn({ use, carries, size }: Piece, kind: Deck['kind']): readonly Lo
     use === 'storage'
       ? [{ aFoot: carries.shelf ?? BOOKS }]
       : use === 'bench'
-        ? [{ point: SEAT }, { aFoot: Math.round((12 * SEAT) / APART), briefly: true }]
+        ? [{ point: SEAT }, { aFoot: Math.round((12 * SEAT) / SITS_APART), briefly: true }]
         : [{ point: TABLE }];
-  return carries.top === null
-    ? usual
+  if (carries.top === null) return usual;
+  return carries.lies === 'middle'
+    ? [...usual, { point: carries.top, years: true }]
     : [...usual, { aFoot: Math.ceil((carries.top * 12) / toInches(Math.max(size.length, size.width))) }];
 }
 
@@ -55,9 +66,6 @@ const lies = (part: Part): boolean => {
 /** What carries a deck hangs on one line itself: a batten on a beam in its middle, held at its ends by a ring. */
 const isBalanced = ({ carried }: Deck): boolean =>
   carried.some((way) => way.some(({ part, on }) => on.length === 1 && lies(part)));
-
-/** How far something bends is estimated no finer than to a tenth. */
-const COARSE = 1.1;
 
 /** Narrower than this, in, a deck is a slat: it bends by itself, and what stands on it stands on its neighbours too. */
 const SLAT = 12;
@@ -158,9 +166,9 @@ function sagNote(facts: PieceFacts, job: Job, kind: Deck['kind']): readonly Find
   const what = kind === 'top' ? 'top' : 'shelf';
   const under =
     'point' in load
-      ? say`${load.point} lb where it bends most`
+      ? say`${load.point} lb where it bends most${load.years ? ', for years' : ''}`
       : load.briefly
-        ? say`Someone of ${SEAT} lb on every ${dim(inches(APART))} of it`
+        ? say`Someone of ${SEAT} lb on every ${dim(inches(SITS_APART))} of it`
         : say`${load.aFoot} lb a foot, for years`;
   return [
     note(piece.id, kind === 'top' ? 'sag' : 'shelf-sag', stiff ? 'good' : 'care', 'shape', {

@@ -3,7 +3,7 @@ import type { PieceFacts } from './facts';
 import { firmWays } from './firm';
 import { stiffWays } from './sag';
 
-const SOUGHT: readonly Finding['kind'][] = ['sway', 'joint-gives', 'sag', 'shelf-sag'];
+const SOUGHT: readonly Finding['kind'][] = ['sway', 'joint-gives', 'rail-sag', 'sag', 'shelf-sag'];
 
 /** Whether the ways out of a note are looked for only when they are asked for: trying them takes a second or two. */
 export const isSought = ({ kind, level, remedies }: Pick<Finding, 'kind' | 'level' | 'remedies'>): boolean =>

@@ -26,7 +26,7 @@ test.each([
   ['not JSON', '{"format":', 'damaged'],
   ['another kind', '{"format":"sill-plan/cut-problem@1"}', 'not a job file'],
   ['a list', '[]', 'not a job file'],
-  ['a newer version', JSON.stringify({ ...demoJob(), format: 'sill-plan/job@12' }), 'newer version'],
+  ['a newer version', JSON.stringify({ ...demoJob(), format: 'sill-plan/job@13' }), 'newer version'],
 ])('%s gets a message', (_, text, message) => {
   const read = readJobText(text);
   expect(read.ok).toBe(false);
@@ -124,7 +124,7 @@ test('a job of the first version migrates: nothing a person stated is lost', () 
       fixing: 'screwed',
     },
     topChoices: { thickness: '1x', width: '6', edges: 'as bought' },
-    carries: { top: null, shelf: null },
+    carries: { top: null, lies: 'spread', shelf: null, drawer: null },
     outside: false,
     overrides: {},
     loose: [],

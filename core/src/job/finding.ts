@@ -58,6 +58,8 @@ export const FINDINGS = {
   'cross-grain': 'boards that are held fast across their grain move with the seasons',
   sag: 'what spans too far sags',
   'shelf-sag': 'a shelf that spans too far sags',
+  'rail-sag': 'a rail that dips between its ends under what stays for years',
+  hung: 'a drawer that is too heavy for its slides, or a door for its hinges',
   tipping: 'who leans on it tips it',
   sway: 'a push at the top moves it so far that it feels loose',
   'joint-gives': 'a joint that is asked more than it bears',

@@ -9,7 +9,7 @@ import { LaidSchema, LedgerSchema } from './ledger';
 import { CalendarSchema, USUAL_CALENDAR } from './calendar';
 
 /**
- * The job file, `sill-plan/job@11`: everything a person stated, and nothing that is computed. Checked once, at the
+ * The job file, `sill-plan/job@12`: everything a person stated, and nothing that is computed. Checked once, at the
  * border (HTTP body, file import, command line). Lengths are integers of 1/320 mm, money is cents.
  */
 
@@ -62,8 +62,8 @@ export type Lock = Fixed<v.InferOutput<typeof LockSchema>>;
 /** Parts of a person's own in a piece. */
 export const MOST_LOOSE = 500;
 
-/** More than this, lb on a top and lb a foot of shelf, is no furniture for a home. */
-export const MOST_CARRIED = { top: 2000, shelf: 200 } as const;
+/** More than this, lb on a top, a foot of shelf and in a drawer, is no furniture for a home. */
+export const MOST_CARRIED = { top: 2000, shelf: 200, drawer: 300 } as const;
 
 export const PieceSchema = v.object({
   id,
@@ -88,10 +88,18 @@ export const PieceSchema = v.object({
   boughtPrice: v.nullable(cents),
   /** It stands outside: waterproof glue, coated screws, exterior plywood. */
   outside: v.optional(v.boolean(), false),
-  /** Pounds that it must carry for years: all over its top, and a foot of shelf; null where the usual will do. */
+  /**
+   * Pounds that it must carry for years: on its top, all over it or at one place in its middle, a foot of shelf, and in
+   * each drawer; null where the usual will do.
+   */
   carries: v.optional(
-    v.object({ top: v.nullable(whole(1, MOST_CARRIED.top)), shelf: v.nullable(whole(1, MOST_CARRIED.shelf)) }),
-    { top: null, shelf: null },
+    v.object({
+      top: v.nullable(whole(1, MOST_CARRIED.top)),
+      lies: v.optional(oneOf(['spread', 'middle']), 'spread'),
+      shelf: v.nullable(whole(1, MOST_CARRIED.shelf)),
+      drawer: v.optional(v.nullable(whole(1, MOST_CARRIED.drawer)), null),
+    }),
+    { top: null, lies: 'spread', shelf: null, drawer: null },
   ),
   /** Which surface is sanded, coloured and coated how, and when. */
   finish: v.optional(FinishSchema, UNFINISHED as v.InferInput<typeof FinishSchema>),
@@ -211,7 +219,7 @@ export const ShopSchema = v.object({
   kit: v.optional(v.array(oneOf(KIT)), []),
 });
 
-export const JOB_FORMAT = 'sill-plan/job@11';
+export const JOB_FORMAT = 'sill-plan/job@12';
 
 export const JobSchema = v.object({
   format: v.literal(JOB_FORMAT, `must be ${JOB_FORMAT}`),

@@ -14,7 +14,7 @@ export { CLIP_SLOT } from './clips';
 export { isOnTop } from './layout';
 export { letsMove, type Fastening } from './fastening';
 export * from './fasten-all';
-export { GLUE_POUNDS, glueShare, gravityOf, sideGrain } from './pounds';
+export { GLUE_POUNDS, glueShare, gravityOf, screwPounds, sideGrain } from './pounds';
 export * from './driver';
 export { BLOCK } from './corner-block';
 export * from './needs';

@@ -23,17 +23,20 @@ const kindOf = ({ how }: Motion): TipsOpen['what'] | null =>
  * The load on the front of what is open that lifts the back feet, all that opens standing open: own weight about the
  * front feet against the reach of the load. Null where nothing opens, or what tips it is more than a home sees. Kept
  * with the parts.
+ *
+ * @param inDrawer lb in each drawer; where nothing is said they are taken as empty.
  */
-export function tipsOpen(parts: readonly Part[], motions: readonly Motion[]): TipsOpen | null {
+export function tipsOpen(parts: readonly Part[], motions: readonly Motion[], inDrawer = 0): TipsOpen | null {
   const before = known.get(parts);
-  if (before?.motions === motions) return before.tips;
-  const tips = worstOpen(parts, motions);
-  known.set(parts, { motions, tips });
+  if (before?.motions === motions && before.inDrawer === inDrawer) return before.tips;
+  const tips = worstOpen(parts, motions, inDrawer);
+  known.set(parts, { motions, inDrawer, tips });
   return tips;
 }
-const known = new WeakMap<readonly Part[], { readonly motions: readonly Motion[]; readonly tips: TipsOpen | null }>();
+type Tipping = { readonly motions: readonly Motion[]; readonly inDrawer: number; readonly tips: TipsOpen | null };
+const known = new WeakMap<readonly Part[], Tipping>();
 
-function worstOpen(parts: readonly Part[], motions: readonly Motion[]): TipsOpen | null {
+function worstOpen(parts: readonly Part[], motions: readonly Motion[], inDrawer: number): TipsOpen | null {
   const opens = motions.filter((motion) => kindOf(motion) !== null);
   const standing = parts.filter((part) => !part.loose && boxOf(part).min[2] === 0);
   if (opens.length === 0 || standing.length === 0) return null;
@@ -48,7 +51,12 @@ function worstOpen(parts: readonly Part[], motions: readonly Motion[]): TipsOpen
     }),
   );
   const reachOf = (part: Part) => held(reaches, part);
-  const holds = solid.reduce((sum, part) => sum + weightOf(part) * toInches(reachOf(part).middle - feet), 0);
+  const empty = solid.reduce((sum, part) => sum + weightOf(part) * toInches(reachOf(part).middle - feet), 0);
+  // What is in a drawer lies over the middle of its bottom.
+  const holds = opens.reduce((sum, motion) => {
+    const bottom = solid.find(({ id, name }) => motion.parts.includes(id) && name === 'drawer bottom');
+    return bottom ? sum + inDrawer * toInches(reachOf(bottom).middle - feet) : sum;
+  }, empty);
   const loads = opens.flatMap((motion): readonly TipsOpen[] => {
     const own = solid.filter(({ id }) => motion.parts.includes(id));
     if (own.length === 0) return [];
@@ -66,5 +74,8 @@ export function anchored(
   piece: Piece,
   { parts, motions }: { readonly parts: readonly Part[]; readonly motions: readonly Motion[] },
 ): 'tall' | TipsOpen | null {
-  return tipsOpen(parts, motions) ?? (topOf(piece) === null && piece.size.height > TALL ? 'tall' : null);
+  return (
+    tipsOpen(parts, motions, piece.carries.drawer ?? 0) ??
+    (topOf(piece) === null && piece.size.height > TALL ? 'tall' : null)
+  );
 }

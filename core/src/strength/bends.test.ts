@@ -1,13 +1,15 @@
 import { first, found } from '../lists';
-import { newJob } from '../job';
+import { newJob, type Piece } from '../job';
+import { inches, toInches } from '../length';
+import { woodOf } from '../stock';
 import { newPiece, type Choices } from '../piece';
 import { planJob } from '../plan';
-import { bendsBy } from './bends';
-import { decksOf, sagOf } from './index';
+import { bendsBy, dipsBy } from './bends';
+import { decksOf, sagOf, sagUnder } from './index';
 
-const made = (start: string, choices: Choices = {}) => {
+const made = (start: string, choices: Choices = {}, more: Partial<Piece> = {}) => {
   const base = newPiece('p', start);
-  const piece = { ...base, choices: { ...base.choices, ...choices } };
+  const piece = { ...base, ...more, choices: { ...base.choices, ...choices } };
   const { parts, model, fastenings } = first(
     planJob({ ...newJob('j'), pieces: [piece] }, { today: '2026-11-29', effort: 'quick' }).pieces,
   );
@@ -39,4 +41,34 @@ test('battens hung on one beam: the beam formula takes them for spans of 39, the
   const { parts, fastenings, deckOf } = made('octagon');
   const deck = deckOf('T1');
   expect(bendsBy(parts, fastenings, deck, { point: 200 })!).toBeLessThan(sagOf(deck, { point: 200 })!.sag);
+});
+
+test('a bench dips as its boards and aprons do together: between a beam that lies on its ends and one clamped there', () => {
+  const size = { length: inches(72), width: inches(14), height: inches(18) };
+  const { parts, fastenings, deckOf } = made('bench', { apron: '1x3' }, { size });
+  const deck = deckOf('T1');
+  const beams = parts.filter(({ tag }) => /^(T|A)\d$/.test(tag));
+  const stiff = beams.reduce((sum, part) => {
+    const [wide, deep] = part.tag.startsWith('T') ? [part.width, part.thickness] : [part.thickness, part.width];
+    return sum + (woodOf(part.material as '1x3').modulus * toInches(wide) * toInches(deep) ** 3) / 12;
+  }, 0);
+  const [along, across] = dipsBy(parts, fastenings, deck, { aFoot: 100, briefly: true })!;
+  // Between its legs, 65 in of the 72.
+  const free = sagUnder(100 / 12, 65, stiff);
+  expect(along.sag).toBeLessThan(1.1 * free);
+  expect(along.sag).toBeGreaterThan(free / 5);
+  expect([along.span, across.span]).toEqual([72, 14]);
+  expect(across.sag).toBeLessThan(along.sag / 3);
+  // Years of it bend solid wood half as much again.
+  expect(dipsBy(parts, fastenings, deck, { aFoot: 100 })![0].sag / along.sag).toBeCloseTo(1.5, 6);
+});
+
+test('an edging that hangs below a sheet is a rib of it; one that is level with it is none', () => {
+  const dip = (edging: string) => {
+    const size = { length: inches(60), width: inches(16), height: inches(18) };
+    const more = { top: 'edged-sheet', topChoices: { edging }, size };
+    const { parts, fastenings, deckOf } = made('coffee', { crossSupports: 0, overhangEnds: inches(8) }, more);
+    return dipsBy(parts, fastenings, deckOf('T1'), { point: 200 })![0].sag;
+  };
+  expect(dip('1x3')).toBeLessThan(0.8 * dip('flush'));
 });

@@ -1,16 +1,29 @@
 import type { Piece } from '../job';
 import { toInches } from '../length';
-import type { Joint, Part } from '../piece';
+import { boxOf, type Joint, type Part } from '../piece';
 import { add, times, type Vec } from '../solid';
 import { decksOf, type Deck } from './decks';
 import type { Force, Grip } from './frame';
+import { IN_DRAWER } from './hung';
 import { heightOf, type Model } from './model';
 
 /**
- * What a load is: a push from the side at the top, someone who leans or sits on an edge, one who stands on it, a foot
- * that catches as it is dragged, what stands on shelves or on its top for years.
+ * What a load is: a push from the side at the top, someone who leans or sits on an edge, all who sit side by side, one
+ * who stands on it, a foot that catches as it is dragged; a drawer drawn out; for years its own weight, what stands on
+ * shelves, on its top and in drawers.
  */
-export type CaseKind = 'push along' | 'push across' | 'someone' | 'standing' | 'drag' | 'books' | 'load';
+export type CaseKind =
+  | 'push along'
+  | 'push across'
+  | 'someone'
+  | 'seated'
+  | 'standing'
+  | 'drag'
+  | 'drawn out'
+  | 'weight'
+  | 'books'
+  | 'load'
+  | 'drawers';
 /** Loads that come at one time. */
 export type LoadCase = {
   readonly kind: CaseKind;
@@ -31,6 +44,10 @@ const CATCHES = 30;
 const STANDING = 300;
 /** Books, lb a foot of shelf, where nothing else is said. */
 export const BOOKS = 25;
+/** Who sits side by side on a bench does so on so many inches each. */
+export const SITS_APART = 22;
+/** What stands at one place on a top, as a television or a machine does, stands on feet so far to both sides, in. */
+const STANCE = 9;
 
 /** Where a plan's point over a deck is held: its part there, or the nearest. */
 export function gripOn(
@@ -69,6 +86,41 @@ const middleOf = ({ box: { min, max } }: Deck): readonly [number, number] => [
   toInches(min[0] + max[0]) / 2,
   toInches(min[1] + max[1]) / 2,
 ];
+
+/** What stands at one place on a top for years: on two feet about its middle. */
+function heapedOn(model: Model, deck: Deck, pounds: number): readonly Force[] {
+  const [x, y] = middleOf(deck);
+  const { min, max } = deck.box;
+  const long = max[0] - min[0] >= max[1] - min[1];
+  const by = Math.min(STANCE, toInches(long ? max[0] - min[0] : max[1] - min[1]) / 4);
+  return [-by, by].flatMap((off) => {
+    const grip = long ? gripOn(model, deck, x + off, y) : gripOn(model, deck, x, y + off);
+    return grip ? [{ at: grip.at, force: [0, 0, -pounds / 2] as Vec }] : [];
+  });
+}
+
+/**
+ * What is in the drawers, on the slides beside them: shut, or the highest one drawn out as far as it is deep. Then its
+ * load is half its depth before the front of its slides: they are pressed down there by half as much again and lifted
+ * at their back by half.
+ */
+function drawersOn(model: Model, parts: readonly Part[], joints: readonly Joint[], pounds: number) {
+  const byId = new Map(parts.map((part) => [part.id, part]));
+  const rows = joints.flatMap(({ kind, drilled, into }) => {
+    const [side, laid] = [byId.get(drilled), model.of.get(into)];
+    if (kind !== 'slide' || !side || !laid) return [];
+    const { min, max } = boxOf(side);
+    const [x, z] = [toInches(min[0] + max[0]) / 2, toInches(min[2] + max[2]) / 2];
+    const [front, back] = [toInches(min[1]), toInches(max[1])];
+    const push = (y: number, by: number): Force => ({ at: laid.gripAt([x, y, z]), force: [0, 0, (-by * pounds) / 2] });
+    return [{ z, shut: [push((front + back) / 2, 1)], out: [push(front, 1.5), push(back, -0.5)] }];
+  });
+  const highest = Math.max(...rows.map(({ z }) => z));
+  return {
+    shut: rows.flatMap(({ shut }) => shut),
+    out: rows.flatMap(({ z, shut, out }) => (z === highest ? out : shut)),
+  };
+}
 
 /** What stands on a top for years, in four heaps half way to its edges; all tops of a piece share it. */
 function ladenOn(model: Model, deck: Deck, pounds: number): readonly Force[] {
@@ -155,13 +207,28 @@ export function casesOf(
   const all = decks.filter(({ kind }) => kind === 'top');
   const area = ({ box: { min, max } }: Deck) => (max[0] - min[0]) * (max[1] - min[1]);
   const whole = all.reduce((sum, deck) => sum + area(deck), 0);
-  const laden = all.flatMap((deck) => ladenOn(model, deck, ((carries.top ?? 0) * area(deck)) / whole));
+  const share = (deck: Deck) => ((carries.top ?? 0) * area(deck)) / whole;
+  // At one place it stands on the largest of several.
+  const [largest] = [...all].sort((a, b) => area(b) - area(a));
+  const laden =
+    carries.lies === 'middle' && largest
+      ? heapedOn(model, largest, carries.top ?? 0)
+      : all.flatMap((deck) => ladenOn(model, deck, share(deck)));
+  const drawers = drawersOn(model, parts, joints, carries.drawer ?? IN_DRAWER);
+  const seated =
+    use === 'bench' ? tops.flatMap((deck) => bookedOn(model, deck, (12 * SOMEONE) / SITS_APART / tops.length)) : [];
+  const many = (kind: CaseKind, forces: readonly Force[]): readonly LoadCase[] =>
+    forces.length > 0 ? [{ kind, forces, on: null, off: [] }] : [];
   return [
     ...pushes,
     ...sat,
     ...standing,
     ...drags,
-    ...(books.length > 0 ? [{ kind: 'books' as const, forces: books, on: null, off: [] }] : []),
-    ...(carries.top !== null && laden.length > 0 ? [{ kind: 'load' as const, forces: laden, on: null, off: [] }] : []),
+    { kind: 'weight', forces: [], on: null, off: [] },
+    ...many('seated', seated),
+    ...many('books', books),
+    ...(carries.top !== null ? many('load', laden) : []),
+    ...many('drawers', drawers.shut),
+    ...many('drawn out', drawers.out),
   ];
 }

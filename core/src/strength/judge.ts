@@ -1,9 +1,11 @@
 import { nth } from '../lists';
 import type { Fastening } from '../joinery';
 import type { Part } from '../piece';
+import { dot, sub } from '../solid';
 import { casesOf, PUSH, type Purpose, type CaseKind, type LoadCase } from './cases';
 import { given, motionOf, type Mode } from './frame';
 import { modelOf, type Model } from './model';
+import { lastingFor, shows, type Sag } from './sag';
 import type { Hold } from './springs';
 
 /** A push of so many pounds tells whether a piece feels loose. */
@@ -16,11 +18,19 @@ const BEARS: Readonly<Record<CaseKind, number>> = {
   'push along': 1.6,
   'push across': 1.6,
   someone: 1.6,
+  seated: 1.6,
   standing: 1.6,
   drag: 1.6,
+  'drawn out': 1.6,
+  weight: 0.9,
   books: 0.9,
   load: 0.9,
+  drawers: 0.9,
 };
+/** What stays for years: wood goes on bending under it. */
+const STAYS: readonly CaseKind[] = ['weight', 'books', 'load', 'drawers'];
+/** A stick shorter than this, in, hardly bends, and one that leans more than this share does not lie. */
+const [SHORT, LEANING] = [18, 0.1] as const;
 
 type Tie = Model['ties'][number];
 /** The share of their stiffness that modes have left. */
@@ -45,7 +55,25 @@ export type Judged = {
   readonly weakest: JointAsked | null;
   /** What nothing holds: a load under which some part comes away. */
   readonly falls: LoadCase | null;
+  /** The stick that dips most between its ends, for what would show, under what stays for years. */
+  readonly droops: Droop | null;
 };
+type Droop = Sag & { readonly part: Part; readonly kind: CaseKind };
+
+/** How each stick that lies dips between its ends, own weight included, once it has crept for years. */
+function droopsOf({ laid }: Model, kind: CaseKind, moved: Float64Array): readonly Droop[] {
+  return laid.flatMap(({ body, places, gripAt }): readonly Droop[] => {
+    const [span] = body.size;
+    const [part] = body.parts;
+    if (!part || body.kind !== 'stick' || span < SHORT || Math.abs(body.ways[0][2]) > LEANING) return [];
+    const sinks = places.map((place) => -motionOf(gripAt(place), moved)[2]);
+    const [low, high] = [nth(sinks, 0), nth(sinks, sinks.length - 1)];
+    const along = places.map((place) => dot(sub(place, nth(places, 0)), body.ways[0]) / span);
+    const dips = sinks.map((by, at) => by - low - (high - low) * nth(along, at));
+    const lasting = lastingFor(body, { aFoot: 0 });
+    return [{ part, kind, span, sag: lasting * Math.max(...dips) }];
+  });
+}
 
 /** Joints that are asked too much give so often before what is left is taken to be asked of them. */
 const GIVES = 5;
@@ -120,6 +148,9 @@ export function judged(model: Model, cases: readonly LoadCase[]): Judged {
     sway: sway.length === 2 ? [nth(sway, 0), nth(sway, 1)] : null,
     weakest,
     falls: under.find(({ moved }) => !moved)?.one ?? null,
+    droops: under
+      .flatMap(({ one: { kind }, moved }) => (moved && STAYS.includes(kind) ? droopsOf(model, kind, moved) : []))
+      .reduce<Droop | null>((most, one) => (most && shows(most) >= shows(one) ? most : one), null),
   };
 }
 

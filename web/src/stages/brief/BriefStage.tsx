@@ -1,6 +1,7 @@
 import {
   BEHIND_CHAIR,
   BOOKS,
+  IN_DRAWER,
   MOST_CARRIED,
   PLACE,
   USE_NAMES,
@@ -9,6 +10,7 @@ import {
   kneeRoom,
   seating,
   topOf,
+  type Part,
   type Piece,
 } from '@sill/core';
 import { Choice } from '../../ui/Choice';
@@ -62,10 +64,65 @@ export function BriefStage() {
   );
 }
 
+/** What it must carry for years: on its top, and where there are any, on shelves and in drawers. */
+function CarryFields({ piece }: { readonly piece: Piece }) {
+  const changePiece = useChangePiece(piece.id);
+  const parts = usePieceFacts()?.parts ?? [];
+  const has = (role: Part['role']) => parts.some((part) => part.role === role);
+  return (
+    <>
+      <div className="row">
+        <NumberField
+          label="Must carry for years, lb"
+          optional
+          least={1}
+          most={MOST_CARRIED.top}
+          value={piece.carries.top}
+          onChange={(value) => changePiece(['carries', 'top'], value)}
+          placeholder="the usual"
+        />
+        {has('shelf') && (
+          <NumberField
+            label="On a foot of shelf, lb"
+            optional
+            least={1}
+            most={MOST_CARRIED.shelf}
+            value={piece.carries.shelf}
+            onChange={(value) => changePiece(['carries', 'shelf'], value)}
+            placeholder={String(BOOKS)}
+          />
+        )}
+        {has('drawer') && (
+          <NumberField
+            label="In each drawer, lb"
+            optional
+            least={1}
+            most={MOST_CARRIED.drawer}
+            value={piece.carries.drawer}
+            onChange={(value) => changePiece(['carries', 'drawer'], value)}
+            placeholder={String(IN_DRAWER)}
+          />
+        )}
+      </div>
+      {piece.carries.top !== null && (
+        <Choice
+          label="It stands there"
+          value={piece.carries.lies}
+          options={[
+            { value: 'spread', label: 'all over its top' },
+            { value: 'middle', label: 'in its middle' },
+          ]}
+          onChange={(value) => changePiece(['carries', 'lies'], value)}
+          help="A television, a machine or a tank stands in the middle; crates and stone lie all over."
+        />
+      )}
+    </>
+  );
+}
+
 /** The piece: its name and place, what it is used as, its size, for how many, how often, and what it must carry. */
 function PieceForm({ piece }: { readonly piece: Piece }) {
   const changePiece = useChangePiece(piece.id);
-  const shelved = (usePieceFacts()?.parts ?? []).some(({ role }) => role === 'shelf');
   return (
     <section className="sheet form" aria-label="The piece">
       <TextLine
@@ -115,28 +172,7 @@ function PieceForm({ piece }: { readonly piece: Piece }) {
           onChange={(value) => value !== null && changePiece(['copies'], value)}
         />
       </div>
-      <div className="row">
-        <NumberField
-          label="Must carry for years, lb"
-          optional
-          least={1}
-          most={MOST_CARRIED.top}
-          value={piece.carries.top}
-          onChange={(value) => changePiece(['carries', 'top'], value)}
-          placeholder="the usual"
-        />
-        {shelved && (
-          <NumberField
-            label="On a foot of shelf, lb"
-            optional
-            least={1}
-            most={MOST_CARRIED.shelf}
-            value={piece.carries.shelf}
-            onChange={(value) => changePiece(['carries', 'shelf'], value)}
-            placeholder={String(BOOKS)}
-          />
-        )}
-      </div>
+      <CarryFields piece={piece} />
       <NumberField
         label="Price of the bought one, each"
         money
