@@ -67,7 +67,10 @@ const lies = (part: Part): boolean => {
 const isBalanced = ({ carried }: Deck): boolean =>
   carried.some((way) => way.some(({ part, on }) => on.length === 1 && lies(part)));
 
-/** Narrower than this, in, a deck is a slat: it bends by itself, and what stands on it stands on its neighbours too. */
+/**
+ * Narrower than this, in, one of several decks is a slat: it bends by itself, and what stands on it stands on its
+ * neighbours too.
+ */
 const SLAT = 12;
 
 /**
@@ -85,11 +88,12 @@ function settledWorst({ piece, model, parts, fastenings }: Tried, kind: Deck['ki
     return bends !== null && bends < worst.sag ? { ...worst, sag: bends } : worst;
   }
   if (kind === 'shelf') return worst;
+  const isOne = new Set(all.map(({ deck }) => deck)).size === 1;
   return all
     .slice(0, BY_THE_PIECE)
     .flatMap((one): readonly Worst[] => {
       const { deck, load } = one;
-      const isSlat = toInches(Math.min(extent(deck.box, 0), extent(deck.box, 1))) < SLAT;
+      const isSlat = !isOne && toInches(Math.min(extent(deck.box, 0), extent(deck.box, 1))) < SLAT;
       const dips = isSlat ? null : dipsBy(parts, fastenings, deck, load);
       return dips ? dips.map((dip) => ({ ...one, ...dip })) : [one];
     })

@@ -80,7 +80,7 @@ export function borderRound(kit: Kit, room: Pick<Room, 'length' | 'width'>, top:
     kit.member(
       {
         tag,
-        role: 'edging',
+        role: 'top',
         name: 'border',
         material: BORDER,
         fit: say`the edge it covers, and ${dim(2 * width)} more for its mitres`,
