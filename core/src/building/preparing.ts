@@ -3,7 +3,7 @@ import { inches } from '../length';
 import { clampsOver, toolFor, WAYS } from '../job';
 import { blankOf, leftOn } from '../milling';
 import type { Part } from '../piece';
-import { say } from '../words';
+import { dim, say, type Phrase } from '../words';
 import { sizesOf } from '../stock';
 import { several, tagList, together, type Operation, operation } from '../work';
 import { CLAMP_MINUTES, clampsAlong } from './clamping';
@@ -43,6 +43,25 @@ function planeSteps(making: Making): readonly Draft[] {
     );
   });
   return ops.length > 0 ? [{ name: 'plane', title: say`Plane the boards`, ops }] : [];
+}
+
+/** Minutes to take an old piece apart, and for each part of it that is kept. */
+const [APART, KEPT] = [20, 8] as const;
+
+/** What is kept of an old piece, taken out of it and cut to the length that it has here. */
+function keptStep(making: Making): readonly Draft[] {
+  const kept = making.model.parts.filter((part) => part.kept);
+  if (kept.length === 0) return [];
+  const sizes = together(kept, ({ length }) => String(length)).reduce<Phrase>(
+    (all, alike, at) =>
+      say`${all}${at > 0 ? ', ' : ''}${tagList(alike.map(({ tag }) => tag))} to ${dim(first(alike).length)}`,
+    say``,
+  );
+  const { width, thickness } = first(kept);
+  const says = say`Take the old piece apart: open its joints with a mallet and a block, pull every nail and screw, and run a magnet along what is kept before a saw or bit comes near. Write their tags on the inside. Cut both ends square, what is left of old joints off: ${sizes}. They are taken to be ${dim(width)} by ${dim(thickness)}: measure again before you go on. Paint on an old piece may hold lead: test it before you sand or scrape.`;
+  const tool = toolFor(making.shop.tools, WAYS.angle);
+  const op = operation(making, 'kept', { kind: 'heed', says }, kept, APART + KEPT * kept.length, { tool });
+  return [{ name: 'kept', title: say`Take the old piece apart`, ops: [op] }];
 }
 
 /** Glue-ups of boards face to face, alike ones together, then ripped clean where that is wished, and cut to length. */
@@ -166,15 +185,16 @@ export function preparingSteps(making: Making, pins: readonly Operation[] = []):
   const names = sized.map(({ name }) => name);
   const shape: readonly Draft[] =
     shaping.length > 0
-      ? [{ name: 'shape', title: say`Cut angles, laps and grooves`, after: ['plane', ...names], ops: shaping }]
+      ? [{ name: 'shape', title: say`Cut angles, laps and grooves`, after: ['kept', 'plane', ...names], ops: shaping }]
       : [];
   const bored = sittingsOf(holes).map((ops, at): Draft => ({
     name: at === 0 ? 'pockets' : `pockets-${at + 1}`,
     title: say`${holeTitle(ops)}`,
-    after: ['plane', ...names, 'shape'],
+    after: ['kept', 'plane', ...names, 'shape'],
     ops,
   }));
   return [
+    ...keptStep(making),
     ...planeSteps(making),
     ...sized.map((draft) => ({ ...draft, after: [...(draft.after ?? []), 'plane'] })),
     ...shape,

@@ -49,6 +49,7 @@ function allowance(part: Part, shop: Shop): Extra {
  * whatever is trimmed anyway.
  */
 export function leftOn(part: Part, { planed }: Pick<Piece, 'planed'>, shop: Shop): Extra {
+  if (part.kept) return NOTHING;
   const left = allowance(part, shop);
   if (left.extra === 0 && (planed === 0 || shop.snipe === 0 || !isBoard(part.material))) return NOTHING;
   if (planed === 0 || !isBoard(part.material) || 2 * shop.snipe <= left.extra) return left;
@@ -69,13 +70,13 @@ function mitres({ ends, outline, cuts }: Part): Blank['ends'] {
 }
 
 /**
- * The blank of one part; null for what is bought as it is. From a board it takes the full width of its nominal size;
+ * The blank of one part; null for what is bought as it is, or kept of an old piece. From a board it takes the full width of its nominal size;
  * where the part is narrower it is ripped later, one pass a side where both rounded edges must go. From a sheet it is
  * cut to size. Boards of a piece that is planed are as thick as bought until then, and longer by the snipe.
  */
 export function blankOf(part: Part, piece: Pick<Piece, 'copies' | 'planed'>, shop: Shop, sizes: Sizes): Blank | null {
   const { material } = part;
-  if (material === 'bought') return null;
+  if (material === 'bought' || part.kept) return null;
   const onBoard = isBoard(material);
   const planed = onBoard ? piece.planed : 0;
   const { extra, extraFor } = leftOn(part, piece, shop);

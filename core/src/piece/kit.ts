@@ -51,6 +51,7 @@ export type PartSpec = {
   readonly dependsOn?: readonly string[];
   readonly trimmedLater?: boolean;
   readonly flush?: boolean;
+  readonly kept?: boolean;
   readonly squared?: boolean;
   readonly bought?: Bought;
 };
@@ -112,6 +113,7 @@ const describe = (piece: string, spec: PartSpec) => ({
   dependsOn: spec.dependsOn ?? [],
   trimmedLater: spec.trimmedLater ?? false,
   flush: spec.flush ?? false,
+  kept: spec.kept ?? false,
   squared: spec.squared ?? false,
   bought: spec.bought ?? null,
 });

@@ -40,6 +40,7 @@ const loosePart = (piece: Piece, row: Piece['loose'][number], sizes: Sizes): Par
   count: row.count,
   trimmedLater: false,
   flush: false,
+  kept: false,
   squared: false,
   fit: null,
   dependsOn: [],

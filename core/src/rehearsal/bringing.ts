@@ -9,7 +9,7 @@ import { standsAsTold } from './standing';
 
 /** Whether a part is what it should be: but for ends that are trimmed once it is fixed, and the round of a panel. */
 function readiness(bench: RehearsalBench, part: Part): string | null {
-  if (part.material === 'bought' || part.loose) return null;
+  if (part.material === 'bought' || part.kept || part.loose) return null;
   const body = bodyOf(bench, part.id);
   if (part.trimmedLater || part.flush) return null;
   const difference = differs(outOfFrame(part.frame, body.solid), solidOf(part));

@@ -63,7 +63,7 @@ function bodyOf(part: Part, pieces: readonly CutPiece[]): BenchPart | null {
   return body;
 }
 
-/** What is bought as it is comes in the shape it is drawn in. */
+/** What is bought as it is, or kept, comes in the shape it is drawn in. */
 const boughtBody = (part: Part): BenchPart => ({
   id: part.id,
   tag: part.tag,
@@ -81,7 +81,7 @@ function compared(bench: RehearsalBench, parts: readonly Part[], joints: readonl
     if (part.loose) continue;
     if (!bench.stands.has(part.id))
       faults.push({ operation: null, kind: 'left over', why: `${part.tag} is put nowhere` });
-    if (part.material === 'bought') continue;
+    if (part.material === 'bought' || part.kept) continue;
     const body = bench.bodies.get(part.id);
     if (!body) continue;
     const difference = differs(outOfFrame(part.frame, body.solid), solidOf(part));
@@ -186,7 +186,7 @@ export function rehearse(plan: Rehearsed, job: Pick<Job, 'shop'>): Rehearsal {
     const bodies = new Map<string, BenchPart>();
     for (const part of parts) {
       if (part.loose) continue;
-      if (part.material === 'bought') {
+      if (part.material === 'bought' || part.kept) {
         bodies.set(part.id, boughtBody(part));
         continue;
       }

@@ -73,7 +73,7 @@ function howCut(
       const tool = (stop ?? own.find(({ kind }) => kind === 'marks') ?? guide)?.tool ?? 'mitre saw';
       const isMeasured = (side: 'length' | 'width') => read[part.tag]?.[side] !== undefined;
       const length = (): CutBy => {
-        if (part.material === 'bought') return 'as sold';
+        if (part.material === 'bought' || part.kept) return 'as sold';
         if (part.fit !== null) return 'to fit';
         // What is trimmed once it is glued is trimmed against one stop.
         if (part.trimmedLater || part.flush || part.plies > 1) return 'stop';

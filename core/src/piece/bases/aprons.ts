@@ -5,7 +5,7 @@ import type { Nominal } from '../../stock';
 import { dim, listOf, say, tag } from '../../words';
 import { count, measure, pick, yes, type Choices } from '../choice';
 import { levelling } from '../feet';
-import { family } from '../family';
+import { family, type Room } from '../family';
 import { UP, type Kit, kitFor } from '../kit';
 import type { Box } from '../geometry';
 import { boxOf } from '../shape';
@@ -16,6 +16,7 @@ import {
   checkSupports,
   crossSupports,
   footprint,
+  LEAST_RAIL,
   overhangs,
   RAIL_STOCK,
   railsBetween,
@@ -35,6 +36,7 @@ import {
   taperable,
   taperLegs,
   type Leg,
+  type LegSection,
 } from './legs';
 
 /** A shelf under a table: on rails of their own tag. */
@@ -45,6 +47,24 @@ const butted = (choices: Choices) => choices.corners !== 'mitred';
 /** Crossed braces stand outside the legs, on flat faces. */
 const bracing = (choices: Choices) => butted(choices) && choices.legs !== 'bought';
 
+/** Whether the aprons are those of an old piece. */
+const keeps = (choices: Choices) => choices.kept === 'aprons';
+const isNew = (choices: Choices) => !keeps(choices);
+/** An apron lower or thinner than this holds no legs, in. */
+const LEAST_KEPT = { deep: inches(2), thick: inches(1 / 2) } as const;
+
+/** What is kept of an old piece: its aprons, at the size they have once their old joints are cut off. */
+const keptChoices = {
+  kept: pick('Aprons are', { none: 'new', aprons: 'kept from an old piece' }, 'none', {
+    help: 'An old table made new: its aprons, measured, on new legs. Its top is A top that is there, under Change top.',
+    when: (choices) => choices.corners !== 'mitred',
+  }),
+  keptLong: measure('Long aprons, between their ends', inches(40), inches(6), inches(120), { when: keeps }),
+  keptEnds: measure('End aprons, between their ends', inches(20), inches(6), inches(60), { when: keeps }),
+  keptDeep: measure('Old aprons, height', inches(3.5), LEAST_KEPT.deep, inches(8), { when: keeps }),
+  keptThick: measure('Old aprons, thickness', inches(3 / 4), LEAST_KEPT.thick, inches(2), { when: keeps }),
+};
+
 export const apronChoices = {
   ...legChoices,
   taper: yes('Tapered legs', false, {
@@ -54,14 +74,17 @@ export const apronChoices = {
   taperTo: measure('Foot of a tapered leg', inches(1.5), inches(3 / 4), inches(3), {
     when: (choices) => choices.taper === true && taperable(choices) && choices.below === 'none',
   }),
-  apron: pick('Aprons', RAIL_STOCK, '2x4', { firms: true }),
+  ...keptChoices,
+  apron: pick('Aprons', RAIL_STOCK, '2x4', { firms: true, when: isNew }),
   apronRip: measure('Aprons ripped to', 0, 0, inches(5.5), {
+    when: isNew,
     help: 'Their width; 0 as they are sold. Ripped to a stated width their rounded edges are gone and more room is left for knees.',
   }),
   corners: pick('Apron corners', { butted: 'between the legs', mitred: 'mitred round the legs' }, 'butted', {
     help: 'Between the legs is the stronger and the easier way. Mitred round the legs shows one band of wood with no leg in it.',
   }),
-  ...overhangs,
+  overhangEnds: { ...overhangs.overhangEnds, when: isNew },
+  overhangSides: { ...overhangs.overhangSides, when: isNew },
   setback: measure('Apron set back', inches(0.5), 0, inches(6), { when: butted }),
   crossSupports: count('Cross supports', 2, 0, 12),
   cornerBlocks: yes('Corner blocks', false, {
@@ -117,6 +140,38 @@ function mitredAprons(
     ['E2', 3],
   ] as const;
   for (const [name, leg] of touch) joinLeg(kit, 'screws', name, nth(legs, leg));
+}
+
+type KeptSizes = { readonly keptLong: Length; readonly keptEnds: Length };
+
+/** How far the top overhangs legs at both ends of kept aprons. Says so where it is too small for them. */
+function keptOverhang(kit: Kit, room: Room, { keptLong, keptEnds }: KeptSizes, section: LegSection) {
+  const over = (side: 'length' | 'width', apron: Length, leg: Length): Length => {
+    const [whole, least] = [room.inside[side], apron + 2 * leg];
+    if (whole >= least) return Math.round((whole - least) / 2);
+    const [size, shorter] = [room[side] + least - whole, Math.max(LEAST_RAIL, apron - (least - whole))];
+    kit.stop(
+      `kept-${side}`,
+      say`The top is too small for these aprons`,
+      say`With a leg at both ends they are ${dim(least)}; the top has ${dim(whole)} for them.`,
+      { least, whole },
+      [
+        {
+          label: say`Make it ${dim(size)} ${side === 'length' ? 'long' : 'wide'}`,
+          changes: [kit.change(['size', side], size)],
+        },
+        {
+          label: say`Cut the old aprons to ${dim(shorter)}`,
+          changes: [kit.change(['choices', side === 'length' ? 'keptLong' : 'keptEnds'], shorter)],
+        },
+      ],
+    );
+    return 0;
+  };
+  return {
+    overhangEnds: over('length', keptLong, section.along),
+    overhangSides: over('width', keptEnds, section.across),
+  };
 }
 
 /** Says so once where blocks in both corners of a rail would meet. */
@@ -219,16 +274,20 @@ export const aprons = family({
   choices: apronChoices,
   build(room, choices) {
     const kit = kitFor(room);
-    const apron = rippedTo(kit.sizes.dressed(choices.apron as Nominal), choices.apronRip);
+    const mitred = choices.corners === 'mitred';
+    const kept = !mitred && keeps(choices);
+    const apron = kept
+      ? { width: choices.keptDeep, thickness: choices.keptThick }
+      : rippedTo(kit.sizes.dressed(choices.apron as Nominal), choices.apronRip);
     if (!checkHeight(kit, room, apron.width, 'apron')) return kit.built();
     checkBoughtLeg(kit, room, choices);
     const section = legSection(choices, room.sizes);
-    const mitred = choices.corners === 'mitred';
+    const overhang = kept ? keptOverhang(kit, room, choices, section) : choices;
     const braces = { braces: bracing(choices) ? choices.braces : 'none' };
-    const foot = withinOutside(footprint(room, choices), mitred ? apron.thickness : 0, bracedIn(kit, braces));
+    const foot = withinOutside(footprint(room, overhang), mitred ? apron.thickness : 0, bracedIn(kit, braces));
     const [longRoom, endRoom] = [foot.length - 2 * section.along, foot.width - 2 * section.across];
-    checkBetween(kit, room, 'length', longRoom, choices.overhangEnds, section.along);
-    checkBetween(kit, room, 'width', endRoom, choices.overhangSides, section.across);
+    checkBetween(kit, room, 'length', longRoom, overhang.overhangEnds, section.along);
+    checkBetween(kit, room, 'width', endRoom, overhang.overhangSides, section.across);
     const deepest = Math.min(section.along, section.across) - apron.thickness;
     if (!mitred && choices.setback > deepest && deepest >= 0)
       kit.stop(
@@ -253,13 +312,14 @@ export const aprons = family({
       railsBetween(kit, legs, {
         long: 'A',
         end: 'E',
-        longName: 'long apron',
-        endName: 'end apron',
+        longName: kept ? 'old long apron' : 'long apron',
+        endName: kept ? 'old end apron' : 'end apron',
         role: 'apron',
         nominal: choices.apron as Nominal,
         from,
         setback: choices.setback,
-        width: apron.width,
+        ...apron,
+        kept,
       });
     // Mitred aprons run past the legs, which stand between them.
     const within = [legs[0].box.max[0], legs[2].box.min[0]] as const;
@@ -270,7 +330,7 @@ export const aprons = family({
       choices.crossSupports,
       choices.apron as Nominal,
       within,
-      apron.width,
+      Math.min(apron.width, kit.sizes.dressed(choices.apron as Nominal).width),
     );
     if (choices.cornerBlocks && !mitred) cornerBlocks(kit, legs, room.under, supports);
     const below = mitred ? 'none' : choices.below;

@@ -1,6 +1,8 @@
 import { first, found, held } from '../../lists';
 import { inches, printLength } from '../../length';
-import { DEFAULT_SHOP } from '../../job';
+import { applyChanges, DEFAULT_SHOP, newJob, type Piece } from '../../job';
+import { planJob } from '../../plan';
+import { rehearse } from '../../rehearsal';
 import { plain } from '../../words';
 import { common, limitsOf, volumeOf } from '../../solid';
 import {
@@ -386,5 +388,51 @@ describe('crossed braces of a shelf unit 48 x 18 x 72', () => {
     expect(plain.sizes.get('R1')![0] - all.sizes.get('R1')![0]).toBe(inches(1.5));
     expect([...all.sizes.keys()].filter((tag) => tag.startsWith('X'))).toHaveLength(6);
     expect(all.joints.filter((joint) => joint.startsWith('screws X'))).toHaveLength(12);
+  });
+});
+
+describe('an old table made new: its aprons kept, on new legs', () => {
+  const kept = (more: Choices) => {
+    const base = newPiece('p', 'dining');
+    const old = {
+      kept: 'aprons',
+      keptLong: inches(44),
+      keptEnds: inches(20),
+      keptDeep: inches(4),
+      keptThick: inches(1),
+    };
+    const piece: Piece = { ...base, top: 'found', topChoices: {}, choices: { ...base.choices, ...old, ...more } };
+    return { ...newJob('j'), pieces: [piece] };
+  };
+
+  test('66 by 34: the legs of two 2x4 stand where the aprons end, the top overhangs what is left', () => {
+    const job = kept({});
+    const plan = planJob(job, { today: '2026-01-31', effort: 'quick' });
+    const part = (tag: string) => found(plan.parts, (one) => one.tag === tag);
+    expect(part('A1')).toMatchObject({ length: inches(44), width: inches(4), thickness: inches(1), kept: true });
+    // (66 - 44 - 2 x 3 1/2) / 2 and (34 - 20 - 2 x 3) / 2, or the other way round of the leg.
+    const [leg, apron] = [boxOf(part('L1')), boxOf(part('A1'))];
+    expect(apron.min[0]).toBe(leg.max[0]);
+    expect(leg.min[0]).toBe((inches(66) - inches(44) - 2 * (leg.max[0] - leg.min[0])) / 2);
+    expect(leg.min[1]).toBe((inches(34) - inches(20) - 2 * (leg.max[1] - leg.min[1])) / 2);
+    // Nothing is bought or cut for them, and they are taken out of the old piece before anything is bored.
+    const cut = plan.buying.boards.flatMap(({ pieces }) => pieces.map(({ blank }) => blank.part.tag));
+    expect(cut.filter((tag) => /^[AE]\d/.test(tag))).toEqual([]);
+    expect(cut).toContain('L1');
+    const [step] = plan.pieces[0]!.steps;
+    expect(plain(step!.actions[0]!.text, 'in')).toContain('A1 and A2 to 44, E1 and E2 to 20');
+    expect(rehearse(plan, job).faults).toEqual([]);
+  });
+
+  test('aprons longer than the top leaves room for: a longer top, or shorter aprons, and both can be built', () => {
+    const job = kept({ keptLong: inches(70) });
+    const [stop] = planJob(job, { today: '2026-01-31', effort: 'quick' }).findings.filter(
+      ({ level }) => level === 'stop',
+    );
+    expect(stop!.remedies).toHaveLength(2);
+    for (const { changes } of stop!.remedies) {
+      const after = planJob(applyChanges(job, changes), { today: '2026-01-31', effort: 'quick' });
+      expect(after.findings.filter(({ level }) => level === 'stop')).toEqual([]);
+    }
   });
 });

@@ -131,8 +131,11 @@ type Rails = {
   readonly endName: string;
   readonly role: 'apron' | 'rail' | 'stretcher';
   readonly nominal: Nominal;
-  /** Their width where they are ripped narrower than their boards. */
+  /** Their width and thickness where they are not those of their boards. */
   readonly width?: Length;
+  readonly thickness?: Length;
+  /** They are those of an old piece. */
+  readonly kept?: boolean;
   /** Height of the rails' lower edge. */
   readonly from: Length;
   /** How far their outer faces stand back from the legs' outer faces. */
@@ -144,13 +147,13 @@ type Rails = {
 
 /** Rails between four legs: two along (front, back), two across (left, right), pocketed into the legs. */
 export function railsBetween(kit: Kit, legs: readonly [Leg, Leg, Leg, Leg], rails: Rails): void {
-  const { thickness, ...board } = kit.sizes.dressed(rails.nominal);
-  const width = rails.width ?? board.width;
+  const board = kit.sizes.dressed(rails.nominal);
+  const { width = board.width, thickness = board.thickness, kept = false } = rails;
   const [frontLeft, backLeft, frontRight, backRight] = legs;
   const first = rails.first ?? 1;
   const [x0, x1] = [frontLeft.box.max[0], frontRight.box.min[0]];
   const [y0, y1] = [frontLeft.box.max[1], backLeft.box.min[1]];
-  const spec = (tagOf: string, name: string) => ({ tag: tagOf, role: rails.role, name, material: rails.nominal });
+  const spec = (tagOf: string, name: string) => ({ tag: tagOf, role: rails.role, name, material: rails.nominal, kept });
   const yFront = frontLeft.box.min[1] + rails.setback;
   const yBack = backLeft.box.max[1] - rails.setback - thickness;
   const xLeft = frontLeft.box.min[0] + rails.setback;
