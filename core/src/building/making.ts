@@ -39,7 +39,7 @@ export const stageOf = ({ panelOf }: Pick<Making, 'panelOf'>, part: Part, other:
 };
 
 /** What is left on a part at each end while it waits for its panel. */
-const overOf = ({ piece, shop }: Making, part: Part): Length => Math.round(leftOn(part, piece, shop).extra / 2);
+const overOf = ({ shop }: Making, part: Part): Length => Math.round(leftOn(part, shop).extra / 2);
 
 /** The bench of a piece. On it the boards of a panel are still long before the panel is cut to size. */
 export function benchOf(making: Making, stage: Stage): JointBench {

@@ -35,7 +35,7 @@ const widthOf = (boards: readonly Part[]) => boards.reduce((sum, part) => sum + 
 const isUnequal = (boards: readonly Part[]) => boards.some((part) => part.length !== lengthOf(boards));
 const wayOf = (joint: Fastening | undefined) => (joint?.closes ? times(joint.closes, -1) : null);
 /** Left on its ends until it is trimmed. */
-const overOf = ({ boards, making }: Panel) => leftOn(first(boards), making.piece, making.shop).extra;
+const overOf = ({ boards, making }: Panel) => leftOn(first(boards), making.shop).extra;
 const idsOf = (boards: readonly Part[]) => new Set(boards.map(({ id }) => id));
 
 /** The boards in the order that lies flattest, bored along their edges. */

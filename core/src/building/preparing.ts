@@ -80,7 +80,7 @@ function laminationSteps(making: Making): readonly Draft[] {
     const rip = blankFor(part, making)?.rip ?? null;
     const ripTool = toolFor(making.shop.tools, WAYS.rip);
     const tool = toolFor(making.shop.tools, WAYS.angle);
-    const { extra } = leftOn(part, making.piece, making.shop);
+    const { extra } = leftOn(part, making.shop);
     const laminate = { kind: 'laminate' as const, plies: part.plies, each, together: beside, noun: part.name, rounds };
     return [
       {
@@ -133,7 +133,7 @@ function laminationSteps(making: Making): readonly Draft[] {
 function trimSteps(making: Making): readonly Draft[] {
   const long = own(making)
     .filter((part) => part.plies === 1 && part.fit === null && !part.flush && !making.panelOf.has(part.id))
-    .map((part) => ({ part, ...leftOn(part, making.piece, making.shop) }))
+    .map((part) => ({ part, ...leftOn(part, making.shop) }))
     .filter(({ extra }) => extra > 0);
   const tool = toolFor(making.shop.tools, WAYS.angle);
   const ops = together(long, ({ part, extra, extraFor }) => `${part.length} ${extra} ${extraFor}`).map((group) => {

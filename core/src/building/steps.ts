@@ -74,7 +74,7 @@ function flushing({ assembly, bodies }: Assembling, { model, ...making }: Making
     kind: 'trim whole',
     what: 'planks',
     to: plank.length,
-    off: Math.round(leftOn(plank, making.piece, shop).extra / 2),
+    off: Math.round(leftOn(plank, shop).extra / 2),
     width: box ? extent(box, 1) : plank.width,
     round: null,
     flush: { to: under.tag, deep: plank.thickness + (above ? 0 : under.thickness), above },

@@ -27,7 +27,9 @@ export function partNotes({ piece, parts, model }: PieceFacts, job: Job): readon
       }),
     );
   // Boards glued face to face are wide or thick in their plies' sum; the width is one board's.
-  const wide = parts.filter((part) => !part.kept && isBoard(part.material) && part.width > sizes.board(part.material).width);
+  const wide = parts.filter(
+    (part) => !part.kept && isBoard(part.material) && part.width > sizes.board(part.material).width,
+  );
   for (const part of wide) {
     const most = sizes.board(part.material as BoardKey).width;
     found.push(

@@ -105,7 +105,7 @@ function needsOf({ piece, parts, fastenings }: PieceFacts, job: Job): readonly N
     },
     {
       id: 'plane',
-      parts: piece.planed > 0 ? wooden.filter((part) => isBoard(part.material)) : [],
+      parts: wooden.filter((part) => part.planed > 0),
       ways: WAYS.plane,
       stop: false,
       title: say`Nothing here planes boards`,

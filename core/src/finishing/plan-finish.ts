@@ -206,7 +206,7 @@ export function finishPlan(
       const coats = recipe.coat === 'none' ? 0 : recipe.coats;
       return [{ recipe, coats, sittings: sittingsOf(layersOf({ recipe, coats }, longestDay(job.calendar) / 60)) }];
     }),
-    glued: isSanded ? gluedTop(made, patches, piece.planed !== 0) : null,
+    glued: isSanded ? gluedTop(made, patches, piece.planed !== 0 && piece.planedFor !== 'rest') : null,
   };
 }
 

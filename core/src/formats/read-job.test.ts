@@ -124,6 +124,7 @@ test('a job of the first version migrates: nothing a person stated is lost', () 
       fixing: 'screwed',
     },
     topChoices: { thickness: '1x', width: '6', edges: 'as bought' },
+    planedFor: 'all',
     carries: { top: null, lies: 'spread', shelf: null, drawer: null },
     outside: false,
     overrides: {},

@@ -256,12 +256,14 @@ function entryTo10(input: unknown): unknown {
   return entry.what === 'measured' ? { planned: null, ...entry } : input;
 }
 
-/** How a load lies on a top, and what is in a drawer, was not said up to version 11. */
-function carriesTo12(input: unknown): unknown {
+/** Up to version 11 all boards were planed or none; how a load lies, and what is in a drawer, was not said. */
+function pieceTo12(input: unknown): unknown {
   const piece = record(input);
-  return piece.carries === undefined
-    ? input
-    : { ...piece, carries: { lies: 'spread', drawer: null, ...record(piece.carries) } };
+  return {
+    planedFor: 'all',
+    ...piece,
+    ...(piece.carries === undefined ? {} : { carries: { lies: 'spread', drawer: null, ...record(piece.carries) } }),
+  };
 }
 
 /** From each version since what happened stands in a ledger to the next. */
@@ -289,7 +291,7 @@ const LATER: readonly ((job: Loose) => Loose)[] = [
     yard: yardTo11(job.yard),
     ...(Array.isArray(job.alsoAt) ? { alsoAt: job.alsoAt.map(yardTo11) } : {}),
   }),
-  (job) => ({ ...job, pieces: Array.isArray(job.pieces) ? job.pieces.map(carriesTo12) : job.pieces }),
+  (job) => ({ ...job, pieces: Array.isArray(job.pieces) ? job.pieces.map(pieceTo12) : job.pieces }),
 ];
 
 /** The last version that these steps lead to; from there on what happened is read from marks. */

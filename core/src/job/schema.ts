@@ -81,6 +81,8 @@ export const PieceSchema = v.object({
   ),
   /** Planed off each face of its boards before they are used. */
   planed: v.optional(whole(0, inches(1 / 4)), 0),
+  /** Which of its boards are: all, those of its top, or all but those. */
+  planedFor: v.optional(oneOf(['all', 'top', 'rest']), 'all'),
   size: v.object({ length: size, width: size, height: size }),
   /** Seats wanted, or null where nobody sits at it. */
   seats: v.nullable(whole(1, 40)),

@@ -48,7 +48,8 @@ function allowance(part: Part, shop: Shop): Extra {
  * Length left on a part for later, half of it at each end, and why. The gouged ends of planed boards come off with
  * whatever is trimmed anyway.
  */
-export function leftOn(part: Part, { planed }: Pick<Piece, 'planed'>, shop: Shop): Extra {
+export function leftOn(part: Part, shop: Shop): Extra {
+  const { planed } = part;
   if (part.kept) return NOTHING;
   const left = allowance(part, shop);
   if (left.extra === 0 && (planed === 0 || shop.snipe === 0 || !isBoard(part.material))) return NOTHING;
@@ -70,16 +71,17 @@ function mitres({ ends, outline, cuts }: Part): Blank['ends'] {
 }
 
 /**
- * The blank of one part; null for what is bought as it is, or kept of an old piece. From a board it takes the full width of its nominal size;
- * where the part is narrower it is ripped later, one pass a side where both rounded edges must go. From a sheet it is
- * cut to size. Boards of a piece that is planed are as thick as bought until then, and longer by the snipe.
+ * The blank of one part; null for what is bought as it is, or kept of an old piece. From a board it takes the full
+ * width of its nominal size; where the part is narrower it is ripped later, one pass a side where both rounded edges
+ * must go. From a sheet it is cut to size. Boards that are planed are as thick as bought until then, and longer by the
+ * snipe.
  */
-export function blankOf(part: Part, piece: Pick<Piece, 'copies' | 'planed'>, shop: Shop, sizes: Sizes): Blank | null {
+export function blankOf(part: Part, piece: Pick<Piece, 'copies'>, shop: Shop, sizes: Sizes): Blank | null {
   const { material } = part;
   if (material === 'bought' || part.kept) return null;
   const onBoard = isBoard(material);
-  const planed = onBoard ? piece.planed : 0;
-  const { extra, extraFor } = leftOn(part, piece, shop);
+  const { planed } = part;
+  const { extra, extraFor } = leftOn(part, shop);
   const width = onBoard ? sizes.board(material).width : part.width;
   // What is left long is cut square first; its angles come with the trim.
   const ends = extra > 0 ? null : mitres(part);

@@ -100,6 +100,33 @@ describe('blanks under each edge and planing choice, worked out by hand: one boa
     expect(blank(edges, planed, snipe)).toMatchObject({ size, part, extra });
   });
 
+  test('planed for the top alone, or all but that: the others are as thick as they come, and their blanks too', () => {
+    const thick = (planedFor: Piece['planedFor'], start = 'standing') => {
+      const piece: Piece = { ...newPiece('t', start), planed: inches(1 / 8), planedFor, topChoices: top('ripped') };
+      const { parts } = buildPiece(piece, '2x6', DEFAULT_SHOP, 'in');
+      return ['T1', 'A1'].map((tag) => {
+        const part = parts.find((one) => one.tag === tag)!;
+        const made = blankOf(part, piece, DEFAULT_SHOP, TABLE_SIZES)!;
+        return [part.thickness / inches(1), made.plane ? made.plane.to / inches(1) : null];
+      });
+    };
+    expect(thick('all')).toEqual([
+      [1.25, 1.25],
+      [1.25, 1.25],
+    ]);
+    expect(thick('top')).toEqual([
+      [1.25, 1.25],
+      [1.5, null],
+    ]);
+    expect(thick('rest')).toEqual([
+      [1.5, null],
+      [1.25, 1.25],
+    ]);
+    // A case has no top of its own: nothing of it is left out.
+    const chest: Piece = { ...newPiece('c', 'chest'), planed: inches(1 / 16), planedFor: 'top' };
+    expect(buildPiece(chest, '2x6', DEFAULT_SHOP, 'in').parts.some(({ planed }) => planed > 0)).toBe(true);
+  });
+
   test('sheets are not planed', () => {
     const piece: Piece = { ...newPiece('c', 'chest'), planed: inches(1 / 16) };
     const { parts } = buildPiece(piece, '2x6', DEFAULT_SHOP, 'in');

@@ -39,6 +39,16 @@ const inscribed = (across: Length): Length => Math.floor(across / Math.SQRT2);
 /** A top by itself is laid so high, that nothing of it reaches below the floor. */
 const ALOFT: Length = inches(12);
 
+/** What is planed off each face of the boards of a top, or of all the rest. */
+const planedFor = (piece: Piece, of: 'top' | 'rest'): Length =>
+  piece.planedFor === 'all' || piece.planedFor === of || topOf(piece) === null ? piece.planed : 0;
+
+/** How the boards of a top are planed, and what they measure then. */
+function inTop(piece: Piece, measured: Sizes): Pick<Room, 'planed' | 'sizes'> {
+  const planed = planedFor(piece, 'top');
+  return { planed, sizes: sizesIn({ ...piece, planed }, measured) };
+}
+
 export function roomOf(
   piece: Piece,
   topNominal: Nominal,
@@ -49,8 +59,10 @@ export function roomOf(
 ): Room {
   const { length, width, height } = piece.size;
   const top = topOf(piece);
-  const sizes = sizesIn(piece, measured);
-  const topThickness = top ? top.thickness(settled(top.choices, piece.topChoices), sizes) : 0;
+  const planed = planedFor(piece, 'rest');
+  const sizes = sizesIn({ ...piece, planed }, measured);
+  const ofTop = inTop(piece, measured);
+  const topThickness = top ? top.thickness(settled(top.choices, piece.topChoices), ofTop.sizes) : 0;
   const deck = top?.deck ?? 'rectangle';
   // A top by itself lies high enough for an edging that hangs below it.
   const high = isTopAlone(piece) ? topThickness + ALOFT : height;
@@ -64,6 +76,7 @@ export function roomOf(
     shop,
     units,
     sizes,
+    planed,
     length,
     width,
     height: high,
@@ -233,7 +246,7 @@ export function buildPiece(
   const base = family.build(room, choices);
   const topChoices = top ? settled(top.choices, piece.topChoices) : {};
   const bearers = base.parts.filter((part) => base.bearers.some(({ tag }) => tag === part.tag)).map(boxOf);
-  const over = top ? top.build({ ...room, bearers }, topChoices) : null;
+  const over = top ? top.build({ ...room, ...inTop(piece, sizes), bearers }, topChoices) : null;
   const findings = [...base.findings, ...(over?.findings ?? []), ...(over ? edgingHits(piece, base, over) : [])];
   if (findings.length > 0) return { ...NOTHING, findings };
   const fixed = over && top ? fixTop(base.bearers, base.parts, over.parts, top, choices) : [];

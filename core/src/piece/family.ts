@@ -12,8 +12,10 @@ export type Room = {
   readonly piece: Piece;
   readonly shop: Shop;
   readonly units: Units;
-  /** What boards and sheets measure in the piece's line of boards. */
+  /** What boards and sheets measure in the piece's line of boards, once they are planed. */
   readonly sizes: LumberSizes;
+  /** What is planed off each face of the boards that are built in here. */
+  readonly planed: Length;
   readonly length: Length;
   readonly width: Length;
   readonly height: Length;

@@ -181,6 +181,7 @@ export function pieceFrom(from: Start, id: string, name = from.name): Piece {
     seats: null,
     boughtPrice: null,
     outside: OUTSIDE.includes(from.id),
+    planedFor: 'all',
     carries: { top: null, lies: 'spread', shelf: null, drawer: null },
     choices: from.choices,
     topChoices: from.topChoices,

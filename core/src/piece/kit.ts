@@ -23,7 +23,7 @@ import {
   type Vec,
 } from '../solid';
 import type { Role } from '../job';
-import { EXTERIOR, stocked, type HardwareNeed, type Material } from '../stock';
+import { isBoard, EXTERIOR, stocked, type HardwareNeed, type Material } from '../stock';
 import type { Phrase } from '../words';
 import type { Axis, Box, Point } from './geometry';
 import type { Bearer, Built, Room } from './family';
@@ -52,6 +52,7 @@ export type PartSpec = {
   readonly trimmedLater?: boolean;
   readonly flush?: boolean;
   readonly kept?: boolean;
+  readonly planed?: Length;
   readonly squared?: boolean;
   readonly bought?: Bought;
 };
@@ -114,6 +115,7 @@ const describe = (piece: string, spec: PartSpec) => ({
   trimmedLater: spec.trimmedLater ?? false,
   flush: spec.flush ?? false,
   kept: spec.kept ?? false,
+  planed: spec.planed ?? 0,
   squared: spec.squared ?? false,
   bought: spec.bought ?? null,
 });
@@ -292,7 +294,8 @@ export function kitFor(room: Room) {
   /** A family names its boards and sheets by their inch sizes; the piece's line says what they are. */
   const inLine = (spec: PartSpec): PartSpec => {
     const material = stocked(room.piece.wood, spec.material);
-    return { ...spec, material: (room.piece.outside && EXTERIOR[material]) || material };
+    const planed = isBoard(material) && !spec.kept ? room.planed : 0;
+    return { ...spec, planed, material: (room.piece.outside && EXTERIOR[material]) || material };
   };
   return {
     put,

@@ -19,7 +19,7 @@ function change(part: Part, to: Piece['overrides'][string], sizes: Sizes): Part 
       .filter((key) => next[key] !== part[key])
       .map((key) => [key, part[key]]),
   );
-  return { ...part, ...next, changed };
+  return { ...part, ...next, planed: other ? 0 : part.planed, changed };
 }
 
 const loosePart = (piece: Piece, row: Piece['loose'][number], sizes: Sizes): Part => ({
@@ -41,6 +41,7 @@ const loosePart = (piece: Piece, row: Piece['loose'][number], sizes: Sizes): Par
   trimmedLater: false,
   flush: false,
   kept: false,
+  planed: 0,
   squared: false,
   fit: null,
   dependsOn: [],

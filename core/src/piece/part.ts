@@ -62,6 +62,8 @@ export type Part = {
   readonly trimmedLater: boolean;
   /** Left long over both ends of what it lies on, and cut flush with that once it is fixed. */
   readonly flush: boolean;
+  /** Planed off each of its faces before anything else is done to it. */
+  readonly planed: Length;
   /** Kept of an old piece, at the size it has: it is cut from no board. */
   readonly kept: boolean;
   /** Both edges are ripped square, the rounded ones off. */

@@ -60,16 +60,18 @@ export function piecesOf(family: Family, top: Top | null, units: Units): fc.Arbi
       height: near(base.size.height),
       wood: fc.constantFrom(...LUMBER_NAMES),
       planed: fc.constantFrom(0, 0, inches(1 / 16)),
+      planedFor: fc.constantFrom('all', 'top', 'rest'),
       choices: choicesOf(family.choices, units),
       topChoices: top ? choicesOf(top.choices, units) : fc.constant({}),
     })
-    .map(({ length, width, height, wood, planed, choices, topChoices }): Piece => {
+    .map(({ length, width, height, wood, planed, planedFor, choices, topChoices }): Piece => {
       // A pedestal carries tops about as wide as long; round ones are.
       const wide = square || family.id === 'pedestal' ? length : width;
       return {
         ...base,
         wood,
         planed,
+        planedFor,
         top: top?.id ?? base.top,
         size: { length, width: wide, height },
         choices: choices as Piece['choices'],

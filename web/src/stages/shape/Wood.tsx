@@ -1,5 +1,6 @@
 import { MenuItem, TextField } from '@mui/material';
-import { LUMBER, LUMBER_NAMES, inches, type Lumber, type Piece } from '@sill/core';
+import { LUMBER, LUMBER_NAMES, inches, topOf, type Lumber, type Piece } from '@sill/core';
+import { Choice } from '../../ui/Choice';
 import { LengthField } from '../../ui/LengthField';
 import { useChangePiece } from '../../state/hooks';
 
@@ -28,6 +29,18 @@ export function Wood({ piece }: { readonly piece: Piece }) {
         most={inches(1 / 4)}
         onChange={(value) => change(['planed'], value)}
       />
+      {piece.planed > 0 && topOf(piece) && (
+        <Choice
+          label="Planed are"
+          value={piece.planedFor}
+          options={[
+            { value: 'all', label: 'all boards' },
+            { value: 'top', label: 'those of the top' },
+            { value: 'rest', label: 'all but the top’s' },
+          ]}
+          onChange={(value) => change(['planedFor'], value)}
+        />
+      )}
       <p className="help">
         Boards as they come are flat enough for most furniture, and cost no time. Planed they lie true and show no mill
         marks, but lose thickness.
