@@ -6,7 +6,7 @@ import { boxOf, extent, hingePlaces, SWINGS, weightOf, type Joint, type Motion, 
 /** What is in a drawer where nothing else is said, lb. */
 export const IN_DRAWER = 25;
 /** A pair of slides beside a drawer bears so much, drawn out; what its own sheet says comes first. */
-export const SLIDES_BEAR = 75;
+const SLIDES_BEAR = 75;
 /** An arm that leans on the handle of an open door, lb. */
 const LEANS = 20;
 /** A butt hinge has so many screws in what it hangs on, so thick and biting so deep, in. */

@@ -10,7 +10,6 @@ import {
   kneeRoom,
   seating,
   topOf,
-  type Part,
   type Piece,
 } from '@sill/core';
 import { Choice } from '../../ui/Choice';
@@ -64,44 +63,33 @@ export function BriefStage() {
   );
 }
 
+/** What a piece may carry for years: where, and what is counted on where nothing is said. */
+const CARRIED = [
+  { key: 'top', label: 'Must carry for years, lb', usual: 'the usual', role: null },
+  { key: 'shelf', label: 'On a foot of shelf, lb', usual: String(BOOKS), role: 'shelf' },
+  { key: 'drawer', label: 'In each drawer, lb', usual: String(IN_DRAWER), role: 'drawer' },
+] as const;
+
 /** What it must carry for years: on its top, and where there are any, on shelves and in drawers. */
 function CarryFields({ piece }: { readonly piece: Piece }) {
   const changePiece = useChangePiece(piece.id);
   const parts = usePieceFacts()?.parts ?? [];
-  const has = (role: Part['role']) => parts.some((part) => part.role === role);
   return (
     <>
       <div className="row">
-        <NumberField
-          label="Must carry for years, lb"
-          optional
-          least={1}
-          most={MOST_CARRIED.top}
-          value={piece.carries.top}
-          onChange={(value) => changePiece(['carries', 'top'], value)}
-          placeholder="the usual"
-        />
-        {has('shelf') && (
-          <NumberField
-            label="On a foot of shelf, lb"
-            optional
-            least={1}
-            most={MOST_CARRIED.shelf}
-            value={piece.carries.shelf}
-            onChange={(value) => changePiece(['carries', 'shelf'], value)}
-            placeholder={String(BOOKS)}
-          />
-        )}
-        {has('drawer') && (
-          <NumberField
-            label="In each drawer, lb"
-            optional
-            least={1}
-            most={MOST_CARRIED.drawer}
-            value={piece.carries.drawer}
-            onChange={(value) => changePiece(['carries', 'drawer'], value)}
-            placeholder={String(IN_DRAWER)}
-          />
+        {CARRIED.filter(({ role }) => role === null || parts.some((part) => part.role === role)).map(
+          ({ key, label, usual }) => (
+            <NumberField
+              key={key}
+              label={label}
+              optional
+              least={1}
+              most={MOST_CARRIED[key]}
+              value={piece.carries[key]}
+              onChange={(value) => changePiece(['carries', key], value)}
+              placeholder={usual}
+            />
+          ),
         )}
       </div>
       {piece.carries.top !== null && (
