@@ -1,6 +1,6 @@
 /** @jest-environment jsdom */
 import { screen, within } from '@testing-library/react';
-import { demoJob, familyOf, topOf } from '@sill/core';
+import { demoJob, familyOf, inches, topOf } from '@sill/core';
 import { onBench } from '../../testing/bench';
 import { usePiece } from '../../state/hooks';
 import { Choices } from './Choices';
@@ -60,4 +60,15 @@ test('wood is chosen by its name; the job follows', async () => {
   expect(jobNow().pieces.find(({ id }) => id === 'glaze')!.wood).not.toBe(
     demoJob().pieces.find(({ id }) => id === 'glaze')!.wood,
   );
+});
+
+test('boards may be planed for the top alone; it is asked only once some are', async () => {
+  const { user, jobNow } = onBench(<Finished />, { path: '/jobs/demo/shape?piece=glaze' });
+  const glaze = () => jobNow().pieces.find(({ id }) => id === 'glaze')!;
+  expect(screen.queryByRole('radio', { name: 'those of the top' })).toBeNull();
+  const field = screen.getByLabelText('Planed off each face');
+  await user.clear(field);
+  await user.type(field, '1/16{Enter}');
+  await user.click(screen.getByRole('radio', { name: 'those of the top' }));
+  expect([glaze().planed, glaze().planedFor]).toEqual([inches(1 / 16), 'top']);
 });
