@@ -7,6 +7,7 @@ import {
   bendsBy,
   decksOf,
   dipsBy,
+  lastingFor,
   sagOf,
   shows,
   showsAt,
@@ -76,8 +77,8 @@ const SLAT = 12;
 /**
  * The worst of a kind of deck. A top bends with what carries it as the whole piece does, in which aprons and the top
  * itself share a load. So it is told where what carries a deck hangs on one line: there no beam formula says how it
- * bends. Of slats, and of shelves under what stands there for years, the formula is told: no end of theirs can be
- * counted on to stay clamped so long.
+ * bends. Of slats, and of what lies from one side to the other under a load for years, the formula is told: no end of
+ * theirs can be counted on to stay clamped so long.
  */
 function settledWorst({ piece, model, parts, fastenings }: Tried, kind: Deck['kind']): Worst | null {
   const all = bentOf(model, piece, kind);
@@ -94,7 +95,8 @@ function settledWorst({ piece, model, parts, fastenings }: Tried, kind: Deck['ki
     .flatMap((one): readonly Worst[] => {
       const { deck, load } = one;
       const isSlat = !isOne && toInches(Math.min(extent(deck.box, 0), extent(deck.box, 1))) < SLAT;
-      const dips = isSlat ? null : dipsBy(parts, fastenings, deck, load);
+      const isBeam = lastingFor(deck, load) > 1 && deck.carried.some((lines) => lines.length < 2);
+      const dips = isSlat || isBeam ? null : dipsBy(parts, fastenings, deck, load);
       return dips ? dips.map((dip) => ({ ...one, ...dip })) : [one];
     })
     .reduce((most, one) => (shows(one) > shows(most) ? one : most));
