@@ -5,26 +5,8 @@ import { fastenings } from '../joinery';
 import { buildPiece, newPiece } from '../piece';
 import { plain } from '../words';
 import { tables } from '../testing/tables';
-import { clampsAlong, caulsAlong, diagonalOf, panels, stepsOf } from './index';
+import { stepsOf } from './index';
 import { runs } from '../testing/runs';
-
-test('clamps and cauls by hand', () => {
-  expect([20, 30, 64, 8].map((length) => clampsAlong(inches(length)))).toEqual([2, 3, 7, 2]);
-  expect([30, 36, 64].map((length) => caulsAlong(inches(length)))).toEqual([2, 2, 4]);
-});
-
-test('a 3-4-5 frame has a diagonal of 5', () => expect(diagonalOf(inches(30), inches(40))).toBe(inches(50)));
-
-test('panels hold the open time and use every board once', () => {
-  expect(panels(4)).toEqual([4]);
-  expect(panels(5)).toEqual([2, 3]);
-  expect(panels(6)).toEqual([3, 3]);
-  expect(panels(9)).toEqual([3, 3, 3]);
-  for (let count = 1; count < 40; count++) {
-    expect(panels(count).reduce((sum, size) => sum + size, 0)).toBe(count);
-    expect(Math.max(...panels(count))).toBeLessThanOrEqual(4);
-  }
-});
 
 const stepsFor = (piece: Parameters<typeof buildPiece>[0], nominal: '1x8' | '2x8') => {
   const model = buildPiece(piece, nominal, DEFAULT_SHOP, 'in');
