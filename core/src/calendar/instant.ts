@@ -1,5 +1,5 @@
 import { TZDate, tzOffset } from '@date-fns/tz';
-import { civilOf, dayOf, localTime } from '../job';
+import { dayOf, localTime } from '../job';
 
 /**
  * A minute that there was or will be, whatever the clock shows: minutes since 1970 began in Greenwich. Work and waiting
@@ -23,10 +23,9 @@ export function instantAt(zone: string | null, day: number, minute: number): Ins
   if (zone === null) return shown;
   const [before, after] = [aheadOnce(zone, day - 1), aheadOnce(zone, day + 2)];
   if (before === after) return shown - before;
-  const [year, month, of] = civilOf(Math.floor(shown / DAY));
-  const clock = shown - Math.floor(shown / DAY) * DAY;
-  const there = new TZDate(year, month - 1, of, Math.floor(clock / 60), clock % 60, zone);
-  return Math.round(there.getTime() / MINUTE);
+  // As many minutes ahead as before the change or after it: whichever the clock then really shows.
+  const there = [before, after].map((ahead) => shown - ahead).filter((at) => at + aheadAt(zone, at) === shown);
+  return there.length > 0 ? Math.min(...there) : shown - before;
 }
 
 /** Minutes ahead as a day begins in Greenwich, kept: a calendar asks for the same days over and over. */
