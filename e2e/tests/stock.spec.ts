@@ -153,6 +153,8 @@ test.describe('at the yard, with one thumb', () => {
     await expect(cart).toHaveText(/^2 of/);
 
     const spent = page.locator('.yard-sill');
+    // What is promised is told from the plan with the bad stretch in it.
+    await expect(spent).toHaveAttribute('aria-busy', 'false');
     const before = Number((await spent.textContent())!.match(/\$([\d.]+)/)![1]);
     await active.getByRole('button', { name: 'None left' }).tap();
     const instead = active.getByRole('button', { name: /Take the best/ });

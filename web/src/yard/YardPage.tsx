@@ -179,10 +179,11 @@ function YardSill({ plan }: { readonly plan: Plan }) {
   const job = useJob();
   const { total } = plan.list;
   const boards = useLinesNow(plan);
+  const working = useFrom((state) => state.planning.working);
   const kept = boards.reduce((sum, line) => sum + taken(line), 0);
   const longest = Math.max(0, ...boards.flatMap(({ offer, count }) => (count > 0 ? [offer.length] : [])));
   return (
-    <footer className="yard-sill">
+    <footer className="yard-sill" aria-busy={working}>
       <span>
         <small>{isComplete(plan) ? 'Spend' : 'Spend, incomplete'}</small>
         <b>{dollars(total)}</b>
