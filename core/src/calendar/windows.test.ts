@@ -15,8 +15,7 @@ describe('the clock on the wall', () => {
   });
 
   test('the day in spring has 23 hours, the day in autumn 25, all others 24', () => {
-    const hours = (date: string) =>
-      (instantAt(BERLIN, dayOf(date) + 1, 0) - instantAt(BERLIN, dayOf(date), 0)) / 60;
+    const hours = (date: string) => (instantAt(BERLIN, dayOf(date) + 1, 0) - instantAt(BERLIN, dayOf(date), 0)) / 60;
     expect([SPRING, AUTUMN, '2026-03-28', '2026-10-26'].map(hours)).toEqual([23, 25, 24, 24]);
     expect(endOfDay(BERLIN, dayOf(AUTUMN))).toBe(instantAt(BERLIN, dayOf(AUTUMN) + 1, 0));
   });

@@ -7,7 +7,14 @@ const at = '2026-11-28T14:05';
 const yard = { id: 'y', name: 'Yard', tax: 5 };
 const wood = { material: '2x4', length: inches(96), width: inches(3.5) } as const;
 const hand = { id: 'h', ...wood, count: 2, squared: true, bad: [], where: 'rack', note: '' } as const;
-const can = { id: 'can', kind: 'stain', size: 'oil stain nut brown', ounces: 12, since: '2026-11-01', note: '' } as const;
+const can = {
+  id: 'can',
+  kind: 'stain',
+  size: 'oil stain nut brown',
+  ounces: 12,
+  since: '2026-11-01',
+  note: '',
+} as const;
 const about = { piece: 'p', family: 'bench', part: 'p.L1', of: 'p.step', work: 'saw', tool: 'mitre saw' } as const;
 const sums = { minutes: 90, cents: 12_345, boards: 7, left: 0.2, ready: '2026-12-05' } as const;
 const laid = {
@@ -22,38 +29,39 @@ const laid = {
 } as const;
 
 /** One of every kind of entry, as a builder tells it. */
-const TOLD: { readonly [What in Entry['what']]: Omit<Extract<Entry, { readonly what: What }>, 'id' | 'at' | 'what'> } = {
-  found: { hand },
-  photographed: { of: 'h', photo: 'photo-1' },
-  bought: { offer: '2x4x8', ...wood, grade: '#2', price: 399, yard, parts: ['p.L1'] },
-  box: { offer: 'screws', kind: 'screw', size: '#8 1 1/2', count: 100, price: 899, yard },
-  rejected: { offer: '2x4x8' },
-  returned: { of: 'b' },
-  marked: { of: 'b', bad: [{ from: 0, to: inches(3) }], note: 'split' },
-  sized: { of: 'b', length: inches(96), width: inches(3.5) },
-  cut: { of: 'b', ...wood, ...laid, by: null },
-  spoiled: { of: 'b/p0' },
-  gone: { of: 'b/o0' },
-  racked: { of: 'b/o0', row: 'row-1' },
-  fetched: { hand },
-  'can racked': { can },
-  'can fetched': { can },
-  measured: { piece: 'p', tag: 'L1', side: 'length', size: inches(28), simulated: false, planned: null },
-  fitted: { piece: 'p', tag: 'C1' },
-  diagonal: { piece: 'p', step: 'p.end-1', which: 0, size: inches(41), simulated: true },
-  done: { of: 'p.end-1', as: 'print' },
-  'set out': sums,
-  clock: { on: true, since: 1_790_000_000_000 },
-  timed: { of: 'p.end-1', piece: 'p', work: 'join', planned: 20, minutes: 31, until: null },
-  paid: { of: 'b', price: 425 },
-  receipt: { yard: 'Yard', of: ['b'], extras: [{ name: 'ice', price: 200 }], tax: 31, total: 656, photo: null },
-  mishap: { how: 'cut wrong', ...about, minutes: 12, wood: 399, note: 'half an inch short' },
-  note: { ...about, next: true, text: 'Set the stop with a rule.', photo: null },
-  moisture: { of: null, percent: 9.5, simulated: true },
-  used: { kind: 'finish', size: 'oil polyurethane', ounces: 11, planned: 9 },
-  closed: { ...sums, bought: 42_000 },
-  corrected: { of: 'entry-1' },
-};
+const TOLD: { readonly [What in Entry['what']]: Omit<Extract<Entry, { readonly what: What }>, 'id' | 'at' | 'what'> } =
+  {
+    found: { hand },
+    photographed: { of: 'h', photo: 'photo-1' },
+    bought: { offer: '2x4x8', ...wood, grade: '#2', price: 399, yard, parts: ['p.L1'] },
+    box: { offer: 'screws', kind: 'screw', size: '#8 1 1/2', count: 100, price: 899, yard },
+    rejected: { offer: '2x4x8' },
+    returned: { of: 'b' },
+    marked: { of: 'b', bad: [{ from: 0, to: inches(3) }], note: 'split' },
+    sized: { of: 'b', length: inches(96), width: inches(3.5) },
+    cut: { of: 'b', ...wood, ...laid, by: null },
+    spoiled: { of: 'b/p0' },
+    gone: { of: 'b/o0' },
+    racked: { of: 'b/o0', row: 'row-1' },
+    fetched: { hand },
+    'can racked': { can },
+    'can fetched': { can },
+    measured: { piece: 'p', tag: 'L1', side: 'length', size: inches(28), simulated: false, planned: null },
+    fitted: { piece: 'p', tag: 'C1' },
+    diagonal: { piece: 'p', step: 'p.end-1', which: 0, size: inches(41), simulated: true },
+    done: { of: 'p.end-1', as: 'print' },
+    'set out': sums,
+    clock: { on: true, since: 1_790_000_000_000 },
+    timed: { of: 'p.end-1', piece: 'p', work: 'join', planned: 20, minutes: 31, until: null },
+    paid: { of: 'b', price: 425 },
+    receipt: { yard: 'Yard', of: ['b'], extras: [{ name: 'ice', price: 200 }], tax: 31, total: 656, photo: null },
+    mishap: { how: 'cut wrong', ...about, minutes: 12, wood: 399, note: 'half an inch short' },
+    note: { ...about, next: true, text: 'Set the stop with a rule.', photo: null },
+    moisture: { of: null, percent: 9.5, simulated: true },
+    used: { kind: 'finish', size: 'oil polyurethane', ounces: 11, planned: 9 },
+    closed: { ...sums, bought: 42_000 },
+    corrected: { of: 'entry-1' },
+  };
 const entries = Object.entries(TOLD).map(([what, rest], k) => ({ id: `e${k}`, at, what, ...rest }));
 const says = (ledger: unknown) => {
   const result = v.safeParse(LedgerSchema, ledger);
@@ -125,7 +133,10 @@ describe('when there is time', () => {
     [{ off: [{ id: 'o', from: '2026-12-26', to: '2026-12-24' }] }, ['must end no sooner than it begins']],
     [{ loud: { from: 600, to: 480 } }, ['must end after it begins']],
     [{ room: 0 }, ['must be at least 1']],
-    [{ air: [{ id: 'r', on: '2026-12-01', temperature: 55, humidity: 101, simulated: true }] }, ['must be at most 100']],
+    [
+      { air: [{ id: 'r', on: '2026-12-01', temperature: 55, humidity: 101, simulated: true }] },
+      ['must be at most 100'],
+    ],
   ] as const)('%j: %j', (more, messages) => expect(wrong(more)).toEqual(messages));
 
   test('the longest day: of the week or of one extra day; an hour where there is none', () => {
