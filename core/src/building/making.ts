@@ -92,5 +92,9 @@ export function liftOf(parts: readonly Part[], shop: Job['shop'], over: Length |
   return liftFor(pounds, shop);
 }
 
+/** The saw that goes along a guide across what is glued; null where there is none. */
+export const guidedSaw = ({ tools }: Pick<Job['shop'], 'tools'>) =>
+  (['circular saw', 'hand saw'] as const).find((tool) => tools.includes(tool)) ?? null;
+
 export const clampsFor = (shop: Job['shop'], span: Length, wanted: number): number =>
   Math.min(clampsOver(shop, span), wanted);

@@ -8,7 +8,7 @@ import { say, type Phrase } from '../words';
 import { tagList, type Operation, operation } from '../work';
 import { CLAMP_MINUTES, caulsAlong, clampsAlong, diagonalOf, panels } from './clamping';
 import type { Draft } from './draft';
-import { joined, liftOf, prepared, type Making } from './making';
+import { guidedSaw, joined, liftOf, prepared, type Making } from './making';
 import { accessTo } from './order';
 import { isSawn, holeTitle } from './preparing';
 import { shapingOperations } from './shaping';
@@ -166,7 +166,6 @@ function trimmed(panel: Panel): Draft {
   const { shop } = making;
   const [length, width, over] = [lengthOf(boards), widthOf(boards), overOf(panel)];
   const round = boards.some(isRound);
-  const saw = (['circular saw', 'hand saw'] as const).find((tool) => shop.tools.includes(tool)) ?? null;
   const curve = (['router', 'jigsaw', 'band saw'] as const).find((tool) => shop.tools.includes(tool)) ?? null;
   return {
     name: `trim-${name}`,
@@ -187,7 +186,7 @@ function trimmed(panel: Panel): Draft {
         },
         boards,
         round ? ROUND : TRIM,
-        { tool: round ? curve : saw, lift: liftOf(boards, shop, over) },
+        { tool: round ? curve : guidedSaw(shop), lift: liftOf(boards, shop, over) },
       ),
       ...(round
         ? []

@@ -4,23 +4,13 @@ import { inches } from '../length';
 import type { Fastening } from '../joinery';
 import { leftOn } from '../milling';
 import { NO_FINISHING, TOP_RESTS, type FinishingWork } from '../finishing';
-import {
-  anchored,
-  around,
-  boxOf,
-  extent,
-  isTopAlone,
-  profileOf,
-  type Joint,
-  type Part,
-  type PieceModel,
-} from '../piece';
+import { anchored, around, boxOf, extent, isTopAlone, profileOf, type Part, type PieceModel } from '../piece';
 import { listOf, say } from '../words';
 import { several, type Operation, operation } from '../work';
 import { clampCount } from '../job';
 import { finished, type Draft } from './draft';
 import { fittings, pinHoles } from './hanging';
-import { liftOf, type Making } from './making';
+import { guidedSaw, liftOf, type Making } from './making';
 import { isPanel, laidParts, operationsOf, type Union as Assembling } from './operations';
 import { panelSteps } from './panel-steps';
 import { preparingSteps } from './preparing';
@@ -33,9 +23,6 @@ import { staysBecause } from './way-out';
 
 /** Minutes to draw both lines, set a guide twice and cut. */
 const TRIM_FLUSH = 18;
-
-const isBetween = ({ drilled, into }: Joint, id: string, planks: readonly Part[]): boolean =>
-  planks.some((plank) => (drilled === id && into === plank.id) || (into === id && drilled === plank.id));
 
 /** The steps of one operation, one after the other. */
 function assemblingSteps(assembling: Assembling, making: Making): readonly Draft[] {
@@ -64,12 +51,17 @@ function assemblingSteps(assembling: Assembling, making: Making): readonly Draft
 function flushing({ assembly, bodies }: Assembling, { model, ...making }: Making): readonly Draft[] {
   const here = bodies.flat();
   const planks = here.filter(({ id, flush }) => flush && assembly.parts.includes(id));
-  const under = here.find(({ id }) => model.joints.some((one) => one.kind === 'glue' && isBetween(one, id, planks)));
-  if (planks.length === 0 || !under) return [];
-  const [plank, box] = [first(planks), around(planks.map(boxOf))];
-  const above = model.joints.some(({ drilled }) => drilled === plank.id);
+  const [plank] = planks;
+  const glued = model.joints.filter(
+    ({ kind, drilled, into }) => kind === 'glue' && [drilled, into].includes(plank?.id ?? ''),
+  );
+  const under = here.find(
+    (part) => part !== plank && glued.some(({ drilled, into }) => [drilled, into].includes(part.id)),
+  );
+  if (!plank || !under) return [];
+  const box = around(planks.map(boxOf));
+  const above = glued.some(({ drilled }) => drilled === plank.id);
   const { shop } = making;
-  const saw = (['circular saw', 'hand saw'] as const).find((tool) => shop.tools.includes(tool)) ?? null;
   const does = {
     kind: 'trim whole',
     what: 'planks',
@@ -86,7 +78,7 @@ function flushing({ assembly, bodies }: Assembling, { model, ...making }: Making
       title: say`Cut the planks flush`,
       there: here.map(({ id }) => id),
       adds: [],
-      ops: [operation(making, `${assembly.id}-flush`, does, planks, TRIM_FLUSH, { tool: saw })],
+      ops: [operation(making, `${assembly.id}-flush`, does, planks, TRIM_FLUSH, { tool: guidedSaw(shop) })],
     },
   ];
 }

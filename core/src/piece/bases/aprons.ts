@@ -48,7 +48,7 @@ const butted = (choices: Choices) => choices.corners !== 'mitred';
 const bracing = (choices: Choices) => butted(choices) && choices.legs !== 'bought';
 
 /** Whether the aprons are those of an old piece. */
-const keeps = (choices: Choices) => choices.kept === 'aprons';
+const keeps = (choices: Choices) => choices.kept === 'aprons' && butted(choices);
 const isNew = (choices: Choices) => !keeps(choices);
 /** An apron lower or thinner than this holds no legs, in. */
 const LEAST_KEPT = { deep: inches(2), thick: inches(1 / 2) } as const;
@@ -57,7 +57,7 @@ const LEAST_KEPT = { deep: inches(2), thick: inches(1 / 2) } as const;
 const keptChoices = {
   kept: pick('Aprons are', { none: 'new', aprons: 'kept from an old piece' }, 'none', {
     help: 'An old table made new: its aprons, measured, on new legs. Its top is A top that is there, under Change top.',
-    when: (choices) => choices.corners !== 'mitred',
+    when: butted,
   }),
   keptLong: measure('Long aprons, between their ends', inches(40), inches(6), inches(120), { when: keeps }),
   keptEnds: measure('End aprons, between their ends', inches(20), inches(6), inches(60), { when: keeps }),
@@ -275,7 +275,7 @@ export const aprons = family({
   build(room, choices) {
     const kit = kitFor(room);
     const mitred = choices.corners === 'mitred';
-    const kept = !mitred && keeps(choices);
+    const kept = keeps(choices);
     const apron = kept
       ? { width: choices.keptDeep, thickness: choices.keptThick }
       : rippedTo(kit.sizes.dressed(choices.apron as Nominal), choices.apronRip);
