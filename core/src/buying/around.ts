@@ -6,7 +6,7 @@ import { sizesOf, type BoardOffer, type SheetOffer, type Stocked } from '../stoc
 import { allotted, gives } from './allot';
 import { canBecome, isAsPlanned, wantsOf, type Wants } from './locks';
 import { boughtOffer, offerOf } from './offers';
-import { blankBoard, type BoardLaid, type StockPool } from './pool';
+import { blankBoard, lacking, type BoardLaid, type StockPool } from './pool';
 import { asRow, cutBoard, isCut, originOf, thereOf, type CutBody, type There } from './there';
 
 /** A cut piece that is no part of the plan: of another size, wood or angle, or more than are wanted. */
@@ -38,8 +38,6 @@ export type Surroundings = {
 
 /** Costs that differ by less are the same, cents. */
 const SAME = 0.5;
-const lacking = ({ unplaced }: Pick<StockPool, 'unplaced'>): number =>
-  unplaced.reduce((sum, { quantity }) => sum + quantity, 0);
 
 /** Boards that stay as they were cut, with the pieces that serve; those that do not. */
 function carriedOver({ holdings, job, material }: Surroundings, cuts: readonly CutBody[], wants: Wants) {

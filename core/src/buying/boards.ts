@@ -98,7 +98,7 @@ export function chooseBoards(
     const asked = (byPrice: boolean, around: readonly Lock[]): Surroundings => ({
       ...{ material, blanks: wanted, locks: around, holdings, job, worth, byPrice },
       offers: offers.filter((offer) => offerMaterial(offer) === material),
-      solve: (rest, there) => solvePool(rest, there, job, market, byPrice ? 'cost' : aim.for, options, cache),
+      solve: (rest, there) => solvePool(rest, { there, job, market, aim: byPrice ? 'cost' : aim.for, options, cache }),
     });
     const around = settleAround(asked(aim.for === 'cost', locks));
     pools.push(around);

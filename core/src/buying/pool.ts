@@ -1,5 +1,5 @@
-import { first, found, held } from '../lists';
-import { toInches } from '../length';
+import { first, found, held, sure } from '../lists';
+import { toInches, type Length } from '../length';
 import { kerfFor, type Job, type OnHand, type Shop } from '../job';
 import type { Blank } from '../milling';
 import { isSheet, sizesOf, type BoardOffer, type SheetOffer, type Sizes, type Yard } from '../stock';
@@ -17,6 +17,7 @@ import {
 } from '../cutting';
 import type { Board } from './board';
 import { offerMaterial, offerOf, offersOf, offerWidth } from './offers';
+import { drawnTogether, longestRun, type Strip } from './strips';
 
 /** Solved pools by what was asked, so that a change to one material does not solve the others again. */
 export type SolveCache = Map<string, Solved | Chosen>;
@@ -95,15 +96,60 @@ export type StockPool = {
   readonly unplaced: readonly Unplaced[];
 };
 
-/** The boards for the blanks of one material, from what is sold and what is there. */
-export function solvePool(
+/** What the boards of one material are chosen from, for what, and how. */
+export type PoolAsked = {
+  readonly there: readonly OnHand[];
+  readonly job: Solving;
+  readonly market: Yard;
+  readonly aim: Aim['for'];
+  readonly options: SolveOptions;
+  readonly cache: SolveCache;
+};
+
+/**
+ * The boards for the blanks of one material, from what is sold and what is there. Blanks whose grain runs on lie in one
+ * strip, as many of them as some board holds; fewer where more of all blanks find a place so.
+ */
+export function solvePool(wanted: readonly Blank[], asked: PoolAsked): StockPool {
+  const kerf = kerfFor(asked.job.shop, wanted[0] && isSheet(wanted[0].material) ? 'sheet' : 'board');
+  let best: StockPool | null = null;
+  for (let most = longestRun(wanted); most > 0; most--) {
+    const { laid, strips } = drawnTogether(wanted, kerf, most);
+    const pool = solveLaid(laid, strips, kerf, asked);
+    const isWhole = pool.unplaced.every(({ blank }) => !strips.some(({ whole }) => whole === blank));
+    if (isWhole && (best === null || lacking(pool) < lacking(best))) best = pool;
+    if (best && lacking(best) === 0) break;
+  }
+  return sure(best, 'pool without strips');
+}
+
+/** How many pieces find no board. */
+export const lacking = ({ unplaced }: Pick<StockPool, 'unplaced'>): number =>
+  unplaced.reduce((sum, { quantity }) => sum + quantity, 0);
+
+/** A board with its strips taken apart: their pieces, and the cuts that part them. */
+function takenApart(board: BoardLaid, strips: readonly Strip[], kerf: Length): BoardLaid {
+  const cuts = [...board.cuts];
+  const pieces = board.pieces.flatMap((piece) => {
+    const of = strips.find(({ whole }) => whole === piece.blank)?.of;
+    if (!of) return [piece];
+    let { x } = piece;
+    return of.map((blank, at) => {
+      const lies = { ...piece, blank, x, length: blank.length };
+      x += blank.length + kerf;
+      if (at < of.length - 1)
+        cuts.push({ kind: 'crosscut', at: x - kerf, from: piece.y, to: piece.y + piece.width, angle: 0 });
+      return lies;
+    });
+  });
+  return { ...board, pieces, cuts };
+}
+
+function solveLaid(
   wanted: readonly Blank[],
-  there: readonly OnHand[],
-  job: Solving,
-  market: Yard,
-  aim: Aim['for'],
-  options: SolveOptions,
-  cache: SolveCache,
+  strips: readonly Strip[],
+  kerf: Length,
+  { there, job, market, aim, options, cache }: PoolAsked,
 ): StockPool {
   if (wanted.length === 0)
     return {
@@ -140,7 +186,7 @@ export function solvePool(
   const laid = (layout: CutLayout): BoardLaid => {
     const hand = there.find(({ id }) => `hand.${id}` === layout.stock) ?? null;
     const offer = hand ? offerOf(hand) : found(offers, (row) => row.id === layout.stock);
-    return {
+    const board = {
       ...blankBoard(offer, hand, sizes),
       pieces: layout.pieces.map(({ part, flip, ...piece }) => {
         const blank = held(blankOfPart, part);
@@ -149,6 +195,7 @@ export function solvePool(
       cuts: layout.cuts,
       offcuts: layout.offcuts,
     };
+    return takenApart(board, strips, kerf);
   };
   const cheapest = { cost: solved.cost, measure: 0, layouts: solved.layouts };
   const chosen = isChosen(solved) && solved.choices.length > 0 ? solved : null;

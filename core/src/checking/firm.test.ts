@@ -171,6 +171,37 @@ describe('what it carries for years, and where', () => {
     expect(noted(after, 'hung')).toEqual([]);
   });
 
+  test('a leaf drawn out so far that its two 1x2 runners bend: by hand, and as far as they bear', () => {
+    const drawn = (inchesOut: number): Job => {
+      const job = jobOf('extending');
+      const [piece] = job.pieces;
+      const choices = { ...piece!.choices, travel: inches(inchesOut) };
+      return { ...job, pieces: [{ ...piece!, size: { ...piece!.size, length: inches(96) }, choices }] };
+    };
+    expect(noted(drawn(12), 'hung')).toEqual([]);
+    const [far] = noted(drawn(30), 'hung');
+    // Two of 3/4 by 1 1/2 at 2,000 psi, the load 30 in out of the end of the top and the overhang before the apron.
+    const bent = 2 * ((0.75 * 1.5 ** 2) / 6) * 2000;
+    expect(far!.numbers.bearsPounds!).toBeLessThan(bent / 30);
+    expect(far!.numbers.bearsPounds!).toBeGreaterThan(bent / 48);
+    expect(far!.numbers.asksPounds!).toBeGreaterThan(50);
+    expect(noted(applyChanges(drawn(30), far!.remedies[0]!.changes), 'hung')).toEqual([]);
+  });
+
+  test('a drop front: a low one is held by its stays, a high one is not, and doors are offered', () => {
+    const dropped = (high: number): Job => {
+      const job = jobOf('cupboard');
+      const [piece] = job.pieces;
+      const choices = { ...piece!.choices, front: 'drop front', shelves: 0 };
+      return { ...job, pieces: [{ ...piece!, size: { ...piece!.size, height: inches(high) }, choices }] };
+    };
+    expect(noted(dropped(20), 'hung')).toEqual([]);
+    const [high] = noted(dropped(44), 'hung');
+    expect(high!.numbers.asksPounds!).toBeGreaterThan(high!.numbers.bearsPounds!);
+    const doors = applyChanges(dropped(44), high!.remedies[0]!.changes);
+    expect(doors.pieces[0]!.choices.front).toBe('doors');
+  });
+
   test('filled drawers that stand open tip it sooner', () => {
     const tips = (drawer: number | null) =>
       noted(carrying('end-table', { drawer }), 'anchor')[0]?.numbers.tipsAtPounds ?? Infinity;

@@ -7,10 +7,12 @@ import {
   BOOKS,
   hungOf,
   IN_DRAWER,
+  ON_EDGE,
   judgedFor,
   LOOSE,
   OVERASKED,
   type CaseKind,
+  type Hung,
   type Judged,
   type Sag,
   shows,
@@ -134,30 +136,58 @@ function droopNote({ piece }: PieceFacts, { droops }: Judged): readonly Finding[
   ];
 }
 
+/** What is said of things that hang by too little, by what they hang by. */
+const HUNG_TITLES: Readonly<Record<Hung['by'], Phrase>> = {
+  slides: say`Too much for these slides`,
+  hinges: say`Too heavy for its hinges`,
+  runners: say`Drawn out too far for its runners`,
+  stays: say`Too much for its stays`,
+};
+
+function hungBecause({ part, by, asks, bears }: Hung, inside: number): Phrase {
+  const [asked, borne] = [Math.round(asks), Math.round(bears)];
+  switch (by) {
+    case 'slides':
+      return say`The heaviest drawer and the ${inside} lb in it weigh ${asked} lb. A pair of side slides bears about ${borne} lb drawn out; what its own sheet says comes first. Take slides that are rated for it, or put less in it.`;
+    case 'hinges':
+      return say`${tag(part.tag)} and an arm on its handle pull its upper hinge off with ${asked} lb; three screws bear about ${borne} lb. ${ESTIMATE}`;
+    case 'runners':
+      return say`${tag(part.tag)} drawn out, with ${ON_EDGE} lb of arms and dishes at its edge, is bent over the apron by ${asked} lb there; its runners bear about ${borne} lb. ${ESTIMATE}`;
+    case 'stays':
+      return say`${tag(part.tag)} down, with ${ON_EDGE} lb leaning on its edge, asks ${asked} lb there of two stays; their screws bear about ${borne} lb. What their own sheet says comes first. ${ESTIMATE}`;
+  }
+}
+
+/** What makes it hang well: less in a drawer, a leaf that comes out less, doors instead of a high drop front. */
+function hungWays({ by, asks, bears, arm }: Hung, inside: number, { id, choices }: Piece): readonly Remedy[] {
+  const less = Math.floor(bears - asks + inside);
+  const { travel } = choices;
+  const out = typeof travel === 'number' ? Math.floor((travel - inches(arm * (1 - bears / asks))) / STEP) * STEP : 0;
+  if (by === 'slides' && less >= 1)
+    return [{ label: say`${less} lb in each drawer`, changes: [set(id, ['carries', 'drawer'], less)] }];
+  if (by === 'runners' && out >= LEAST_OUT)
+    return [{ label: say`Let it come out ${dim(out)}`, changes: [set(id, ['choices', 'travel'], out)] }];
+  return by === 'stays' ? [{ label: say`Take doors`, changes: [set(id, ['choices', 'front'], 'doors')] }] : [];
+}
+/** A leaf comes out by whole quarters of an inch, and at least by so much. */
+const [STEP, LEAST_OUT] = [inches(1 / 4), inches(4)] as const;
+
 /** What hangs by less than is asked of it. */
 function hungNotes({ piece, parts, model }: PieceFacts): readonly Finding[] {
   const inside = piece.carries.drawer ?? IN_DRAWER;
-  const over = hungOf(parts, model.joints, model.motions, inside).filter(({ asks, bears }) => asks > bears);
-  return (['slides', 'hinges'] as const).flatMap((way): readonly Finding[] => {
+  const over = hungOf(parts, model, inside).filter(({ asks, bears }) => asks > bears);
+  return (['slides', 'hinges', 'runners', 'stays'] as const).flatMap((way): readonly Finding[] => {
     const own = over.filter(({ by }) => by === way);
-    const [worst] = [...own].sort((a, b) => b.asks - a.asks);
+    const [worst] = [...own].sort((a, b) => b.asks / b.bears - a.asks / a.bears);
     if (!worst) return [];
-    const { part, by, asks, bears } = worst;
-    const least = Math.floor(bears - asks + inside);
     return [
       note(piece.id, 'hung', 'care', 'shape', {
-        which: by,
+        which: way,
         about: own.map(({ part: { id } }) => id),
-        title: by === 'slides' ? say`Too much for these slides` : say`Too heavy for its hinges`,
-        because:
-          by === 'slides'
-            ? say`The heaviest drawer and the ${inside} lb in it weigh ${Math.round(asks)} lb. A pair of side slides bears about ${bears} lb drawn out; what its own sheet says comes first. Take slides that are rated for it, or put less in it.`
-            : say`${tag(part.tag)} and an arm on its handle pull its upper hinge off with ${Math.round(asks)} lb; three screws bear about ${Math.round(bears)} lb. ${ESTIMATE}`,
-        numbers: { asksPounds: asks, bearsPounds: bears },
-        remedies:
-          by === 'slides' && least >= 1
-            ? [{ label: say`${least} lb in each drawer`, changes: [set(piece.id, ['carries', 'drawer'], least)] }]
-            : [],
+        title: HUNG_TITLES[way],
+        because: hungBecause(worst, inside),
+        numbers: { asksPounds: worst.asks, bearsPounds: worst.bears },
+        remedies: hungWays(worst, inside, piece),
       }),
     ];
   });

@@ -4,6 +4,7 @@ import { cutNotes } from './cuts';
 import { dayNotes } from './days';
 import type { Facts } from './facts';
 import { finishNotes, leftoverNotes } from './finish';
+import { grainNotes } from './grain';
 import { jointNotes } from './joints';
 import { moneyNotes } from './money';
 import { partNotes } from './parts';
@@ -43,6 +44,7 @@ export const findingsOf = (facts: Facts): readonly Finding[] =>
     ]),
     ...moneyNotes(facts),
     ...cutNotes(facts),
+    ...grainNotes(facts),
     ...leftoverNotes(facts, facts.job),
     ...builtNotes(facts),
     ...dayNotes(facts),

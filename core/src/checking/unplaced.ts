@@ -27,7 +27,7 @@ function notSold({ id, wood }: Piece, job: Job): Finding {
 type Unplaced = Facts['buying']['unplaced'][number];
 
 /** The longest piece that a yard's boards or sheets of its material give, ends squared; 0 where it keeps none. */
-const longestAt = ({ material }: Unplaced['blank'], yard: Yard, job: Job): Length =>
+export const longestAt = ({ material }: Unplaced['blank'], yard: Yard, job: Job): Length =>
   Math.max(
     0,
     ...offersOf(material, yard).map(({ length }) => length - (isSheet(material) ? 0 : 2 * job.shop.squareEnds)),
@@ -59,8 +59,9 @@ function unplacedNote(piece: Piece, group: readonly Unplaced[], job: Job): Findi
     which: first(group).blank.part.tag,
     about: group.map(({ blank: { part } }) => part.id),
     title: say`No board for ${listOf(more > 0 ? [...named, `${more} more`] : named)}`,
-    because:
-      longest === 0
+    because: isFound(worst)
+      ? say`Panels that are there are cut from what is written down under Stock, On hand: nothing there is long and wide enough, or it is used up.`
+      : longest === 0
         ? say`No yard of yours has ${listOf(materials)} in stock.`
         : excessOf(worst) > 0
           ? say`${tag(blank.part.tag)} needs ${dim(blank.length)}; the longest ${material} sold gives ${dim(longest)} with its ends squared.`
@@ -75,9 +76,15 @@ function unplacedNote(piece: Piece, group: readonly Unplaced[], job: Job): Findi
           ]
         : []),
       ...alsoAt(sellers),
+      ...(group.every(isFound)
+        ? [{ label: say`Take plywood`, changes: [set(piece.id, ['choices', 'stock'], 'ply 3/4')] }]
+        : []),
     ],
   });
 }
+
+/** To be cut of panels that a person has: no yard sells them. */
+const isFound = ({ blank: { material } }: Unplaced): boolean => material === 'panel found';
 
 const SIDES = { length: 'long', width: 'wide', height: 'high' } as const;
 const sideOf = ({ blank: { part } }: Unplaced): keyof typeof SIDES =>

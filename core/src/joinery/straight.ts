@@ -1,4 +1,4 @@
-import { first, found, last, nth, sure } from '../lists';
+import { first, found, last, nth, pairs, sure } from '../lists';
 import { inches, roundToTape, type Length } from '../length';
 import type { Method } from '../job';
 import { waysOf, type Part } from '../piece';
@@ -133,6 +133,11 @@ function placesAlong(length: Length, by: Method, { joint, units }: Site, reverse
   return spaced(length, by === 'lag screws' || by === 'inserts' ? inches(12) : inches(8), inches(2.5), units);
 }
 
+/** Screws that are moved along stand no nearer to each other than this, or a third of what they stand apart. */
+const APART: Length = inches(1.5);
+const leastApart = (rows: readonly Length[]): Length =>
+  Math.min(APART, ...pairs(rows).map(([a, b]) => Math.floor(Math.abs(b - a) / 3)));
+
 /**
  * Straight through one part into the other: screws, lags, bolts, inserts, brads. A rail's come through what it ends on.
  */
@@ -241,6 +246,7 @@ export function straight(by: Method, site: Site): JointLayout | null {
     faces: [1, -1],
     lie,
     bite: chosen.bite,
+    apart: leastApart(rows),
     wary: by !== 'brads',
     leaves: through || by === 'bolts' ? null : by === 'inserts' ? SHORT_OF : 0,
   };

@@ -53,6 +53,7 @@ export type PartSpec = {
   readonly flush?: boolean;
   readonly kept?: boolean;
   readonly planed?: Length;
+  readonly run?: Part['run'];
   readonly squared?: boolean;
   readonly bought?: Bought;
 };
@@ -116,6 +117,7 @@ const describe = (piece: string, spec: PartSpec) => ({
   flush: spec.flush ?? false,
   kept: spec.kept ?? false,
   planed: spec.planed ?? 0,
+  run: spec.run ?? null,
   squared: spec.squared ?? false,
   bought: spec.bought ?? null,
 });

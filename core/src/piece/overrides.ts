@@ -41,6 +41,7 @@ const loosePart = (piece: Piece, row: Piece['loose'][number], sizes: Sizes): Par
   trimmedLater: false,
   flush: false,
   kept: false,
+  run: null,
   planed: 0,
   squared: false,
   fit: null,

@@ -66,6 +66,8 @@ export type Part = {
   readonly planed: Length;
   /** Kept of an old piece, at the size it has: it is cut from no board. */
   readonly kept: boolean;
+  /** Which part of a run it is, counted from 0: their grain runs on from each to the next. */
+  readonly run: { readonly of: string; readonly at: number } | null;
   /** Both edges are ripped square, the rounded ones off. */
   readonly squared: boolean;
   /** Where a part must fit what exists by then: what to measure before it is cut. */

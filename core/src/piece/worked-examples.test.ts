@@ -4,7 +4,7 @@ import { AS_SOLD, sizesIn, TABLE_SIZES } from '../stock';
 import { facesOf, norm, sub, volumeOf } from '../solid';
 import { crossAngle } from './bases/x-frame';
 import { longestTravel } from './bases/extending';
-import { riseOf } from './bases/trestle';
+import { riseOf } from './bases/strut';
 import { drawerSizes } from './drawers';
 import { octagonSide } from './tops/octagon';
 import { chordSaving, halfChord, strip } from './tops/round';

@@ -1,5 +1,6 @@
 import { inches, type Length } from '../length';
 import { dim, listOf, say, tag, type Phrase } from '../words';
+import { grainMarks } from './grain';
 import type { Setup } from './setup';
 
 /** Under this a piece is held with a block, never by hand. */
@@ -35,6 +36,7 @@ export function cautionsFor({ kind, pieces, setting, tool }: Omit<Setup, 'cautio
         say`Only ${dim(setting)} between blade and fence: push stick and feather board, or let the narrow part fall on the far side.`,
       );
   }
+  if (kind === 'guide') found.push(...grainMarks(pieces));
   if (kind === 'guide')
     found.push(
       say`Support the sheet on both sides of every cut, so that neither part drops. Clamp the guide, not your hand.`,

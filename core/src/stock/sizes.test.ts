@@ -78,7 +78,8 @@ describe('nominal to actual', () => {
     expect(SHEETS['ply 18'].thickness).toBe(mm(18));
     expect(SHEETS['hardboard 3'].thickness).toBe(mm(3));
     for (const sheet of SHEET_NAMES)
-      if (!Object.values(METRIC_SHEET).includes(sheet)) expect(METRIC_SHEET[sheet]).toBeDefined();
+      if (!Object.values(METRIC_SHEET).includes(sheet) && sheet !== 'panel found')
+        expect(METRIC_SHEET[sheet]).toBeDefined();
   });
 
   test('board feet go by the nominal size', () => {
@@ -158,6 +159,7 @@ test('every line is sold somewhere, and at each yard every offer goes by its own
   for (const nominal of NOMINALS) expect(sold.has(nominal)).toBe(true);
   for (const lumber of LUMBER_NAMES)
     expect(sold.has(boardKey(lumber, '1x4')) || sold.has(boardKey(lumber, '2x4'))).toBe(true);
-  for (const sheet of SHEET_NAMES)
+  // What is found is sold nowhere.
+  for (const sheet of SHEET_NAMES.filter((name) => name !== 'panel found'))
     expect(SAMPLE_YARDS.some(({ sheets }) => sheets.some((offer) => offer.sheet === sheet))).toBe(true);
 });

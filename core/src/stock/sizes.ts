@@ -132,6 +132,8 @@ export const SHEETS = {
   'mdf 1/2': { name: '1/2 MDF', thickness: inches(1 / 2), ...FIBRE },
   'hardboard 1/8': { name: '1/8 hardboard', thickness: inches(1 / 8), ...FIBRE },
   'panel 3/4': { name: '3/4 edge-glued panel', thickness: inches(3 / 4), ...EDGE_GLUED },
+  // Sold nowhere: as thick as it is measured.
+  'panel found': { name: 'found panel', thickness: inches(3 / 4), ...EDGE_GLUED },
   'exterior ply 3/4': { name: '3/4 exterior plywood', thickness: inches(23 / 32), ...PLY },
   'exterior ply 1/2': { name: '1/2 exterior plywood', thickness: inches(15 / 32), ...PLY },
   'ply 18': { name: '18 mm plywood', thickness: mm(18), ...PLY },

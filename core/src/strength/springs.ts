@@ -46,7 +46,7 @@ const asideShank = (shank: number, gravity: number): number => (PER_MM * (1000 *
  * What a screw bears sideways, lb: bent over in both parts, D^2 / R sqrt(2 F Fb / 6) with D its root, three quarters
  * of the shank, F = 16600 G^1.84, Fb = 90 000 and R = 2.2 (National Design Specification, 12.3, mode IV).
  */
-const aside = (shank: number, gravity: number): number =>
+export const aside = (shank: number, gravity: number): number =>
   ((0.75 * shank) ** 2 / 2.2) * Math.sqrt((2 * 16_600 * gravity ** 1.84 * 90_000) / 6);
 
 /** Glue and a quarter inch of wood on both sides of it, lb/in for a square inch: across the grain, and sheared. */

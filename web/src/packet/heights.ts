@@ -122,11 +122,12 @@ const UNITS = 640;
 const longestOf = ({ buying }: Pick<Plan, 'buying'>): number =>
   Math.max(...buying.boards.filter(({ offer }) => !('sheet' in offer)).map(({ length }) => length));
 
-/** Height of a setting in the order of cuts, mm: its words break after so many letters. */
-export const settingHeight = (setup: Setup, tags: string): number => {
+/** Height of a setting in the order of cuts, mm, with what to look out for at it: words break after so many letters. */
+export const settingHeight = (setup: Setup, tags: string, cautions: readonly Phrase[] = []): number => {
   const names = [...new Set(setup.parts.map(({ name }) => name))].join(' and ');
   const letters = names.length + tags.length + setup.cuts.length * 5 + (setup.extraFor?.length ?? 0) + 50;
-  return 4 + 5.5 * Math.max(1, Math.ceil(letters / 66));
+  const below = cautions.reduce((sum, caution) => sum + 5.5 * linesOf(caution, 66) + 1.2, 0);
+  return 4 + 5.5 * Math.max(1, Math.ceil(letters / 66)) + below;
 };
 /** How many sizes of piece there are on a sheet. */
 const sizes = ({ pieces }: Board): number => new Set(pieces.map(({ length, width }) => `${length} ${width}`)).size;

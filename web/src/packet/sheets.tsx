@@ -9,6 +9,7 @@ import {
   isSawn,
   type Job,
   last,
+  type Phrase,
   plain,
   type Plan,
   printMaterial,
@@ -40,11 +41,25 @@ export type PacketSheet = {
   readonly body: ReactNode;
 };
 
-function OrderSheet({ setups, label }: { readonly setups: readonly Setup[]; readonly label: (id: string) => string }) {
+/** A setting and what to look out for at it, but for what was said at one before. */
+type SetOnPaper = { readonly setup: Setup; readonly cautions: readonly Phrase[] };
+
+function cautionedOnce(setups: readonly Setup[]): readonly SetOnPaper[] {
+  const said = new Set<string>();
+  return setups.map((setup) => ({
+    setup,
+    cautions: setup.cautions.filter((caution) => {
+      const text = plain(caution, 'in');
+      return !said.has(text) && said.add(text);
+    }),
+  }));
+}
+
+function OrderSheet({ rows, label }: { readonly rows: readonly SetOnPaper[]; readonly label: (id: string) => string }) {
   return (
     <table className="print-order">
       <tbody>
-        {setups.map((setup) => (
+        {rows.map(({ setup, cautions }) => (
           <tr key={setup.id}>
             <td>
               <TickBox />
@@ -56,6 +71,11 @@ function OrderSheet({ setups, label }: { readonly setups: readonly Setup[]; read
               <SetupWords setup={setup} />: {runs(setup.parts.map((part) => label(part.id)))}
               {setup.extraFor && `. Left long for ${setup.extraFor}.`}{' '}
               {setup.cuts.length > 0 && <b>Cuts {setup.cuts.join(', ')}</b>}
+              {cautions.map((caution, at) => (
+                <p key={at} className="caution">
+                  <Words of={caution} />
+                </p>
+              ))}
             </td>
           </tr>
         ))}
@@ -138,13 +158,17 @@ const cutPages = ({ plan, job, paper }: Laying): readonly Page[] => {
 
 const orderPages = ({ plan, job, label, paper }: Laying): readonly Page[] =>
   paginate(
-    plan.setups.filter((setup) => !isSawn(setup, { boards: plan.buying.boards, setups: plan.setups }, holdingsOf(job))),
-    (setup) => settingHeight(setup, runs(setup.parts.map((part) => label(part.id)))),
+    cautionedOnce(
+      plan.setups.filter(
+        (setup) => !isSawn(setup, { boards: plan.buying.boards, setups: plan.setups }, holdingsOf(job)),
+      ),
+    ),
+    ({ setup, cautions }) => settingHeight(setup, runs(setup.parts.map((part) => label(part.id))), cautions),
     ROOM[paper] - 8,
-  ).map((setups) => ({
+  ).map((rows) => ({
     title: 'In this order',
     about: 'saw settings',
-    body: <OrderSheet setups={setups} label={label} />,
+    body: <OrderSheet rows={rows} label={label} />,
   }));
 
 const fastenerPages = ({ plan, paper }: Laying): readonly Page[] =>

@@ -11,7 +11,12 @@ import { boxOf } from '../shape';
 import { drawerBank, fronts, shelves, type CaseBody, type CaseColumn } from './case-fittings';
 import { CASE_LEGS, caseLegHeight, standOn } from './case-stand';
 
-const STOCK = { 'ply 3/4': '3/4 plywood', 'mdf 3/4': '3/4 MDF', 'panel 3/4': 'edge-glued panel' } as const;
+const STOCK = {
+  'ply 3/4': '3/4 plywood',
+  'mdf 3/4': '3/4 MDF',
+  'panel 3/4': 'edge-glued panel',
+  'panel found': 'panels that are there',
+} as const;
 const BACK: Sheet = 'ply 1/4';
 
 /** Shelves end so far behind inset doors. */
@@ -23,12 +28,14 @@ const closed = (choices: Choices) => choices.front !== 'open';
 const corded = ({ back, front }: Choices) => back === 'closed' && front !== 'drawers';
 
 const CHOICES = {
-  stock: pick('Case of', STOCK, 'ply 3/4'),
+  stock: pick('Case of', STOCK, 'ply 3/4', {
+    help: 'Old shelves, doors and table leaves serve as well: write them down under Stock, On hand, as found panel with their sizes, and how thick they are under Measured.',
+  }),
   held: pick('Case joined by', { screws: 'screws through', pockets: 'pocket screws' }, 'screws', {
     help: 'Pocket screws leave the outside clean: their pockets are on the faces that are seen least.',
   }),
   corners: pick('Upper corners', { butted: 'top over the sides', mitred: 'mitred, the grain runs over' }, 'butted', {
-    help: 'Mitred the grain runs up one side, over the top and down the other, and no edge of a sheet shows. Glue alone holds it: it wants an even 45 degrees, and a back. For grain that runs on lay side, top and side one after the other in Cuts.',
+    help: 'Mitred the grain runs up one side, over the top and down the other, and no edge of a sheet shows. Glue alone holds it: it wants an even 45 degrees, and a back. Side, top and side are cut one after the other from one strip, where a sheet is long enough.',
     when: (c) => c.held === 'screws',
   }),
   columns: count('Columns', 1, 1, 4),
@@ -185,9 +192,12 @@ function mitredCorners(
   // The planes of the two mitres: through the outer and the inner corner.
   const low = level(stand);
   const mitre = (x: number, way: 1 | -1) => planeAt([x, y, height], [Math.SQRT1_2, 0, -way * Math.SQRT1_2]);
-  const spec = (tag: string, role: 'side' | 'top', name: string) => ({ tag, role, name, material: stock });
+  const spec = (tag: string, role: 'side' | 'top', name: string, at: number) => ({
+    ...{ tag, role, name, material: stock },
+    run: { of: 'case', at },
+  });
   const upright = (tag: string, name: string, x: number, edge: number, way: 1 | -1) =>
-    kit.member(spec(tag, 'side', name), {
+    kit.member(spec(tag, 'side', name, way === -1 ? 0 : 2), {
       ...body,
       from: [x, y, stand],
       to: [x, y, height],
@@ -195,7 +205,7 @@ function mitredCorners(
     });
   upright('G1', 'left side', half, 0, -1);
   upright('G2', 'right side', length - half, length, 1);
-  kit.member(spec('T1', 'top', 'top'), {
+  kit.member(spec('T1', 'top', 'top', 1), {
     ...body,
     from: [0, y, height - half],
     to: [length, y, height - half],

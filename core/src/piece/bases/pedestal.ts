@@ -6,7 +6,7 @@ import { family, type Room } from '../family';
 import { boxAt, kitFor, type Kit } from '../kit';
 import { boxOf } from '../shape';
 import { topFixing } from './common';
-import { riseOf, strut } from './trestle';
+import { riseOf, strut } from './strut';
 
 const POSTS = { 'three 2x4': 'three 2×4, glued', '4x4': 'solid 4×4', '6x6': 'solid 6×6' } as const;
 const BEAMS = { '2x4': '2×4', '2x6': '2×6', '4x4': '4×4' } as const;

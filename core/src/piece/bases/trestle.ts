@@ -1,61 +1,20 @@
 import { inches, type Length } from '../../length';
-import { planeAt, radians, type Outline, type Vec } from '../../solid';
+import type { Outline } from '../../solid';
 import type { Nominal, Sheet } from '../../stock';
 import { dim, say } from '../../words';
-import { angle, measure, pick, yes, type Values } from '../choice';
+import { angle, measure, pick, yes, type Choices, type Values } from '../choice';
 import { levelling } from '../feet';
 import { family, type Room } from '../family';
-import { boxAt, kitFor, level, type Kit } from '../kit';
+import { boxAt, kitFor, type Kit } from '../kit';
 import type { Part } from '../part';
 import { boxOf, tan } from '../shape';
 import { clipped } from './clipped';
+import { riseOf, strut } from './strut';
 import { checkBetween, footprint, overhangs, topFixing } from './common';
+import { assembleLaminated, laminatedTags, laminatedTrestle, LAYER, type TrestleTags } from './laminated-trestle';
 
-export type Strut = {
-  readonly tag: string;
-  readonly name: string;
-  /** The upright face it leans against: a point on it and the way it looks, level. */
-  readonly wall: { readonly at: Vec; readonly out: Vec };
-  /** The level face it stands on or hangs from. */
-  readonly floor: Length;
-  /** How far from the wall, along `out`, its far point stands on the level face. */
-  readonly run: Length;
-  readonly degrees: number;
-  readonly stock: Nominal;
-  readonly joins: readonly [string, string];
-};
-
-/** Rise of a strut's long point on the wall above (or below) the level face: run times the tangent of its angle. */
-export const riseOf = (run: Length, degrees: number): number => run * tan(degrees);
-
-/**
- * A strut between a level face and an upright one. Its long edge runs from `run` out on the level face to the rise on
- * the wall; the middle line lies half a width inside of that.
- */
-export function strut(kit: Kit, { tag, name, wall, floor, run, degrees, stock, joins }: Strut, down = false): void {
-  const { width, thickness } = kit.sizes.dressed(stock);
-  const [sin, cos] = [Math.sin(radians(degrees)), Math.cos(radians(degrees))];
-  const side = down ? -1 : 1;
-  const foot: Vec = [
-    wall.at[0] + wall.out[0] * (run - width / 2 / sin),
-    wall.at[1] + wall.out[1] * (run - width / 2 / sin),
-    floor,
-  ];
-  const to: Vec = [foot[0] - wall.out[0] * cos, foot[1] - wall.out[1] * cos, floor + side * sin];
-  kit.member(
-    { tag, role: 'brace', name, material: stock },
-    {
-      from: foot,
-      to,
-      across: [wall.out[0] * sin, wall.out[1] * sin, side * cos],
-      width,
-      thickness,
-      ends: [level(floor), planeAt(wall.at, wall.out)],
-    },
-  );
-  for (const other of joins) kit.join('screws', tag, other);
-}
-
+const BEAMS = { solid: 'solid 4×4', layers: 'three 2×4, the post let in' } as const;
+const isLayered = ({ beams }: Choices): boolean => beams === 'layers';
 const POSTS = { '4x4': 'solid 4×4', '2x4': 'two 2×4, glued' } as const;
 const BEAM: Nominal = '4x4';
 const STRUTS = { '2x3': '2×3', '2x4': '2×4', '4x4': '4×4' } as const;
@@ -73,7 +32,11 @@ const [GUSSET, LEAST_GUSSET] = [inches(7), inches(3)] as const;
 const INSIDE: Length = inches(1.5);
 
 const CHOICES = {
-  post: pick('Posts', POSTS, '4x4'),
+  beams: pick('Foot and head', BEAMS, 'solid', {
+    firms: true,
+    help: 'In three layers each, post, foot and head run through one another where they cross: a lap that nobody cuts, and no screw in end grain.',
+  }),
+  post: pick('Posts', POSTS, '4x4', { when: (c) => !isLayered(c) }),
   struts: yes('Struts on the foot', true, { firms: true }),
   headStruts: yes('Struts under the head', false, {
     firms: true,
@@ -100,16 +63,21 @@ const CHOICES = {
   overhangEnds: overhangs.overhangEnds,
   overhangSides: overhangs.overhangSides,
   ...topFixing,
-  ...levelling,
+  // Its feet are three boards: a leveller would part them.
+  levellers: { ...levelling.levellers, when: (c: Choices) => !isLayered(c) },
 };
 type Chosen = Values<typeof CHOICES>;
 
 /** Sizes that all else follows from. */
 function sizesOf(kit: Kit, room: Room, choices: Chosen) {
-  const beam = kit.sizes.dressed(BEAM);
+  const layer = kit.sizes.dressed(LAYER);
+  const layered = { width: 3 * layer.thickness, thickness: layer.width };
+  const beam = isLayered(choices) ? layered : kit.sizes.dressed(BEAM);
   const plies = choices.post === '2x4' ? 2 : 1;
   const dressed = kit.sizes.dressed(choices.post);
-  const post = { along: dressed.width, across: dressed.thickness * plies };
+  const post = isLayered(choices)
+    ? { along: layered.width, across: layer.width }
+    : { along: dressed.width, across: dressed.thickness * plies };
   const outside = footprint(room, choices);
   const plate = choices.gussets === 'none' ? 0 : kit.sizes.thickness(PLATE);
   const foot = { ...outside, x: outside.x + plate, length: outside.length - 2 * plate };
@@ -221,61 +189,99 @@ function check(kit: Kit, room: Room, choices: Chosen, sizes: Sizes): void {
   }
 }
 
-/** Foot, post, head and struts at each end. */
-function trestles(
+/** Tags of a trestle of solid timber: one each for foot, head and post. */
+const solidTags = (n: number): TrestleTags => {
+  const [foot, head, post] = [`F${n}`, `K${n}`, `P${n}`];
+  return {
+    foot: [foot, foot],
+    head: [head, head],
+    post,
+    inner: { post, head },
+    outer: { post, foot, head },
+  };
+};
+const tagsOf = (choices: Pick<Chosen, 'beams'>, n: number): TrestleTags =>
+  isLayered(choices) ? laminatedTags(n) : solidTags(n);
+
+/** Foot, post and head of one trestle, of solid timber. */
+function solidTrestle(
   kit: Kit,
+  n: number,
+  x: Length,
   choices: Chosen,
-  { beam, plies, post, foot, postLength, postTop, strutRun, y }: Sizes,
+  { beam, plies, post, foot, postLength, postTop, y }: Sizes,
 ): void {
-  const middles = [foot.x + beam.width / 2, foot.x + foot.length - beam.width / 2];
-  middles.forEach((x, at) => {
-    const n = at + 1;
-    const x0 = Math.round(x - beam.width / 2);
+  const {
+    foot: [under],
+    head: [over],
+    post: upright,
+  } = solidTags(n);
+  const lying = (tag: string, role: Part['role'], name: string, z: Length) =>
     kit.board(
-      { tag: `F${n}`, role: 'foot', name: 'foot', material: BEAM },
-      boxAt([x0, foot.y, 0], [beam.width, foot.width, beam.thickness]),
+      { tag, role, name, material: BEAM },
+      boxAt([x - Math.round(beam.width / 2), foot.y, z], [beam.width, foot.width, beam.thickness]),
       1,
       0,
     );
-    kit.board(
-      { tag: `K${n}`, role: 'apron', name: 'head', material: BEAM },
-      boxAt([x0, foot.y, postTop], [beam.width, foot.width, beam.thickness]),
-      1,
-      0,
-    );
-    const postX = Math.round(x - post.along / 2);
-    const postY = y - Math.round(post.across / 2);
-    kit.board(
-      { tag: `P${n}`, role: 'leg', name: 'post', material: choices.post, plies },
-      boxAt([postX, postY, beam.thickness], [post.along, post.across, postLength]),
-      2,
-      0,
-    );
-    if (choices.beamEnds === 'clipped') {
-      kit.put(clipped(kit.get(`F${n}`), CLIP, 'upper'));
-      kit.put(clipped(kit.get(`K${n}`), CLIP, 'lower'));
-    }
-    kit.join('screws', `F${n}`, `P${n}`);
-    kit.join('screws', `K${n}`, `P${n}`);
-    const struts = (first: number, name: string, beamTag: string, floor: Length, down: boolean) =>
+  // Under gussets the post is level with foot and head outside; else it stands on their middle.
+  const narrower = Math.round((beam.width - post.along) / 2);
+  const aside = choices.gussets === 'none' ? 0 : n === 1 ? -narrower : narrower;
+  lying(under, 'foot', 'foot', 0);
+  lying(over, 'apron', 'head', postTop);
+  kit.board(
+    { tag: upright, role: 'leg', name: 'post', material: choices.post, plies },
+    boxAt(
+      [x + aside - Math.round(post.along / 2), y - Math.round(post.across / 2), beam.thickness],
+      [post.along, post.across, postLength],
+    ),
+    2,
+    0,
+  );
+  if (choices.beamEnds === 'clipped') {
+    kit.put(clipped(kit.get(under), CLIP, 'upper'));
+    kit.put(clipped(kit.get(over), CLIP, 'lower'));
+  }
+  kit.join('screws', under, upright);
+  kit.join('screws', over, upright);
+}
+
+/** Foot, post, head and struts at each end. */
+function trestles(kit: Kit, room: Room, choices: Chosen, sizes: Sizes): void {
+  const { beam, foot, postTop, strutRun } = sizes;
+  ([1, 2] as const).forEach((n) => {
+    const x = Math.round(n === 1 ? foot.x + beam.width / 2 : foot.x + foot.length - beam.width / 2);
+    if (isLayered(choices))
+      laminatedTrestle(kit, {
+        number: n,
+        x: n === 1 ? foot.x : foot.x + foot.length,
+        inward: n === 1 ? 1 : -1,
+        from: foot.y,
+        long: foot.width,
+        under: room.under,
+        clip: choices.beamEnds === 'clipped' ? CLIP : 0,
+      });
+    else solidTrestle(kit, n, x, choices, sizes);
+    const tags = tagsOf(choices, n);
+    const { min, max } = boxOf(kit.get(tags.post));
+    const struts = (first: number, name: string, beams: TrestleTags['foot'], floor: Length, down: boolean) =>
       ([-1, 1] as const).forEach((side, k) =>
         strut(
           kit,
           {
-            tag: `D${first + 2 * at + k}`,
+            tag: `D${first + 2 * (n - 1) + k}`,
             name,
-            wall: { at: [x, side < 0 ? postY : postY + post.across, 0], out: [0, side, 0] },
+            wall: { at: [x, side < 0 ? min[1] : max[1], 0], out: [0, side, 0] },
             floor,
             run: strutRun,
             degrees: choices.strutAngle,
             stock: choices.strutStock,
-            joins: [beamTag, `P${n}`],
+            joins: [beams[k as 0 | 1], tags.post],
           },
           down,
         ),
       );
-    if (choices.struts) struts(1, 'strut', `F${n}`, beam.thickness, false);
-    if (choices.headStruts) struts(5, 'head strut', `K${n}`, postTop, true);
+    if (choices.struts) struts(1, 'strut', tags.foot, beam.thickness, false);
+    if (choices.headStruts) struts(5, 'head strut', tags.head, postTop, true);
   });
 }
 
@@ -296,10 +302,11 @@ function gussets(kit: Kit, choices: Chosen, { beam, post, gussetRun: run, y }: S
     [0, beam.thickness],
   ];
   ([1, 2] as const).forEach((n) => {
-    const box = boxOf(kit.get(`P${n}`));
+    const { outer } = tagsOf(choices, n);
+    const box = boxOf(kit.get(outer.post));
     const x = n === 1 ? box.min[0] - thick : box.max[0];
     const at = y - Math.round(wide / 2);
-    for (const [k, on] of [`F${n}`, ...(choices.gussets === 'both' ? [`K${n}`] : [])].entries()) {
+    for (const [k, on] of [outer.foot, ...(choices.gussets === 'both' ? [outer.head] : [])].entries()) {
       const tag = `U${2 * k + n}`;
       const beamBox = boxOf(kit.get(on));
       // Along y and up from the foot; along y and down from the head.
@@ -309,7 +316,7 @@ function gussets(kit: Kit, choices: Chosen, { beam, post, gussetRun: run, y }: S
           : { at: [x, at + wide, beamBox.max[2]], u: [0, -1, 0], v: [0, 0, -1] };
       kit.shaped({ tag, role: 'brace', name: 'gusset', material: PLATE }, outline, thick, frame);
       kit.join('screws', tag, on);
-      kit.join('screws', tag, `P${n}`);
+      kit.join('screws', tag, outer.post);
     }
   });
 }
@@ -323,7 +330,8 @@ function between(
   choices: Chosen,
   { stretcher, spine, kickerRun, kickerFrom, y }: Sizes,
 ): readonly string[] {
-  const [left, right] = [boxOf(kit.get('P1')), boxOf(kit.get('P2'))];
+  const inner = [tagsOf(choices, 1).inner, tagsOf(choices, 2).inner] as const;
+  const [left, right] = [boxOf(kit.get(inner[0].post)), boxOf(kit.get(inner[1].post))];
   const between = right.min[0] - left.max[0];
   const sy = y - Math.round(stretcher.thickness / 2);
   kit.board(
@@ -333,16 +341,15 @@ function between(
       name: 'stretcher',
       material: STRETCHER,
       fit: say`the gap between the posts, level with the heads`,
-      dependsOn: ['P1', 'P2'],
+      dependsOn: [inner[0].post, inner[1].post],
     },
     boxAt([left.max[0], sy, choices.stretcherHeight], [between, stretcher.thickness, stretcher.width]),
     0,
     2,
   );
-  kit.join('rail end', 'S1', 'P1');
-  kit.join('rail end', 'S1', 'P2');
+  for (const { post } of inner) kit.join('rail end', 'S1', post);
   if (!choices.kickers) return [];
-  const heads = [boxOf(kit.get('K1')), boxOf(kit.get('K2'))] as const;
+  const heads = [boxOf(kit.get(inner[0].head)), boxOf(kit.get(inner[1].head))] as const;
   const from = heads[0].max[0];
   kit.board(
     { tag: 'N1', role: 'support', name: 'spine', material: '2x4' },
@@ -350,8 +357,7 @@ function between(
     0,
     2,
   );
-  kit.join('rail end', 'N1', 'K1');
-  kit.join('rail end', 'N1', 'K2');
+  for (const { head } of inner) kit.join('rail end', 'N1', head);
   ([1, -1] as const).forEach((side, at) =>
     strut(
       kit,
@@ -363,13 +369,15 @@ function between(
         run: kickerRun,
         degrees: choices.strutAngle,
         stock: choices.strutStock,
-        joins: ['N1', `P${at + 1}`],
+        joins: ['N1', at === 0 ? inner[0].post : inner[1].post],
       },
       true,
     ),
   );
   return ['N1'];
 }
+
+const SQUARE_POST = say`Keep the post square to foot and head with a clamped corner before the struts go in: a strut fixes whatever angle there is.`;
 
 function assemble(kit: Kit, choices: Chosen): void {
   const strutsOf = (n: number): readonly string[] => [
@@ -378,17 +386,16 @@ function assemble(kit: Kit, choices: Chosen): void {
     ...(choices.gussets === 'none' ? [] : [`U${n}`]),
     ...(choices.gussets === 'both' ? [`U${n + 2}`] : []),
   ];
-  [1, 2].forEach((n) =>
+  [1, 2].forEach((n) => {
+    if (isLayered(choices)) return assembleLaminated(kit, n, strutsOf(n), SQUARE_POST);
     kit.assemble(
       `trestle-${n}`,
       say`Join trestle ${n}`,
       [`F${n}`, `P${n}`, `K${n}`, ...strutsOf(n)],
       [],
-      [
-        say`Keep the post square to foot and head with a clamped corner before the struts go in: a strut fixes whatever angle there is.`,
-      ],
-    ),
-  );
+      [SQUARE_POST],
+    );
+  });
   kit.assemble(
     'base',
     say`Join the trestles with the stretcher`,
@@ -410,10 +417,10 @@ export const trestle = family({
     const sizes = sizesOf(kit, room, choices);
     check(kit, room, choices, sizes);
     if (kit.stopped()) return kit.built();
-    trestles(kit, choices, sizes);
+    trestles(kit, room, choices, sizes);
     gussets(kit, choices, sizes);
     const more = between(kit, room, choices, sizes);
     assemble(kit, choices);
-    return kit.built(['K1', 'K2', ...more]);
+    return kit.built([tagsOf(choices, 1).inner.head, tagsOf(choices, 2).inner.head, ...more]);
   },
 });
