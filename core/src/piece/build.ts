@@ -257,15 +257,14 @@ export function buildPiece(
   const joints = [...base.joints, ...(over?.joints ?? []), ...fixed];
   const ids = base.bearers.map(({ tag }) => `${piece.id}.${tag}`);
   const assemblies = over ? [...over.assemblies, ...base.assemblies, ...topOn(base, over)] : base.assemblies;
-  const uncut = [...(over?.parts ?? []), ...base.parts];
   const across = typeof topChoices.hole === 'number' ? topChoices.hole : 0;
   const cord = typeof topChoices.cord === 'number' ? topChoices.cord : 0;
   const corded = cord > 0 && over ? openedForCords(room, over.parts, base.parts, cord) : (over?.parts ?? []);
   if (!corded) return { ...NOTHING, findings: [noCords(piece, cord)] };
   const whole = [...corded, ...base.parts];
   const drilled = across > 0 ? drilledForParasol(room, whole, across) : whole;
-  if (drilled.some((part, at) => part !== uncut[at] && part.role === 'leg'))
-    return { ...NOTHING, findings: [hitsLeg(piece, across)] };
+  const struck = across > 0 ? struckByPole(piece, room, drilled, across) : null;
+  if (struck) return { ...NOTHING, findings: [struck] };
   const made: PieceModel = {
     parts: tongued(piece, drilled, joints),
     joints,
@@ -319,13 +318,47 @@ const noCords = (piece: Piece, across: Length): Finding =>
     remedies: [{ label: say`Leave it out`, changes: [set(piece.id, ['topChoices', 'cord'], 0)] }],
   });
 
-const hitsLeg = (piece: Piece, across: Length): Finding =>
-  note(piece.id, 'hole-in-leg', 'stop', 'shape', {
-    title: say`The parasol would stand on the post`,
-    because: say`A hole of ${{ dim: across }} through the middle runs into a leg.`,
+/** Beside a hole for a pole a part keeps at least so much on one side. */
+const BESIDE_HOLE: Length = inches(1 / 2);
+
+/** Wood that is left beside a pole on the wider side of a part, across its length; all of it where it is not met. */
+function leftBeside(part: Part, [x, y]: readonly [number, number], across: Length): number {
+  const { min, max } = boxOf(part);
+  const way = alongOf(part) === 0 ? 1 : 0;
+  const middle = way === 0 ? x : y;
+  return Math.max(middle - across / 2 - min[way], max[way] - middle - across / 2);
+}
+
+/** Says so where a parasol would stand in a leg, or its hole parts what crosses below it. */
+function struckByPole(piece: Piece, room: Room, parts: readonly Part[], across: Length): Finding | null {
+  const middle = [room.length / 2, room.width / 2] as const;
+  const bored = parts.filter(({ cuts }) => cuts.some(({ kind, from }) => kind === 'hole' && from < 0));
+  const leg = bored.find(({ role }) => role === 'leg');
+  const parted = bored.find((part) => leftBeside(part, middle, across) < BESIDE_HOLE);
+  if (!leg && !parted) return null;
+  const clears = familyOf(piece).forPole;
+  const isCleared = Object.entries(clears?.choices ?? {}).every(([name, value]) => piece.choices[name] === value);
+  const remedies: readonly Remedy[] = [
+    ...(clears && !isCleared
+      ? [
+          {
+            label: clears.label,
+            changes: Object.entries(clears.choices).map(([name, value]) => set(piece.id, ['choices', name], value)),
+          },
+        ]
+      : []),
+    { label: say`Leave the hole out`, changes: [set(piece.id, ['topChoices', 'hole'], 0)] },
+  ];
+  const about = leg ?? parted;
+  return note(piece.id, 'hole-in-leg', 'stop', 'shape', {
+    title: leg ? say`The parasol would stand on the post` : say`The parasol's hole parts what crosses below`,
+    because: leg
+      ? say`A hole of ${{ dim: across }} through the middle runs into a leg.`
+      : say`A hole of ${{ dim: across }} through the middle leaves nothing of ${about?.name ?? ''} ${{ tag: about?.tag ?? '' }} on either side of it.`,
     numbers: { across },
-    remedies: [{ label: say`Leave the hole out`, changes: [set(piece.id, ['topChoices', 'hole'], 0)] }],
+    remedies,
   });
+}
 
 /** Says so where the top rests on nothing, or where a leg that only the top holds does not reach it. */
 function unsupported(piece: Piece, base: Built, fixed: readonly Joint[], choices: Choices): Finding | null {

@@ -1,6 +1,7 @@
 import type { Length, Units } from '../length';
 import type { Finding, Piece, Shop } from '../job';
 import type { HardwareNeed, LumberSizes, Nominal } from '../stock';
+import type { Phrase } from '../words';
 import type { Assembly, Joint, Motion, Part } from './part';
 import type { Specs, Values } from './choice';
 import type { Box } from './geometry';
@@ -67,6 +68,8 @@ export type Family<S extends Specs = Specs> = Kind<S> & {
     room: { readonly length: Length; readonly width: Length },
     choices: Values<S>,
   ) => string | null;
+  /** What lets the pole of a parasol through, where something of it stands in the middle. */
+  readonly forPole?: { readonly label: Phrase; readonly choices: Partial<Values<S>> };
   readonly build: (room: Room, choices: Values<S>) => Built;
 };
 

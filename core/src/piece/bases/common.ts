@@ -196,6 +196,20 @@ export function checkSupports(kit: Kit, between: Length, thickness: Length, coun
   );
 }
 
+/** A pole goes past what stands beside its hole. */
+const BESIDE_POLE: Length = inches(1 / 8);
+
+/** Beside the hole of a parasol, where it would go through the middle of a cross support and part it. */
+function clearOfPole({ length, units, piece }: Room, x: Length, thickness: Length): Length {
+  const { hole } = piece.topChoices;
+  const reach = typeof hole === 'number' && hole > 0 ? hole / 2 + BESIDE_POLE : 0;
+  const off = x + thickness / 2 - length / 2;
+  const least = reach + thickness / 2;
+  if (reach === 0 || Math.abs(off) >= least) return x;
+  const step = tapeStep(units);
+  return Math.ceil((length / 2 + reach) / step) * step;
+}
+
 /**
  * Cross supports between the two long rails, spread evenly, upper edges level with theirs.
  *
@@ -217,7 +231,8 @@ export function crossSupports(
   const start = front.max[1];
   const between = back.min[1] - start;
   const [[x0, x1], top] = [within ?? [front.min[0], front.max[0]], front.max[2]];
-  return spread(x0, x1, thickness, count, tapeStep(room.units)).map((x, at) => {
+  return spread(x0, x1, thickness, count, tapeStep(room.units)).map((place, at) => {
+    const x = clearOfPole(room, place, thickness);
     const name = `C${at + 1}`;
     const fit = say`the gap between ${tag(rails[0])} and ${tag(rails[1])} at this place`;
     kit.board(

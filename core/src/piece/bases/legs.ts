@@ -1,7 +1,7 @@
 import { first, nth, sure } from '../../lists';
 import { inches, type Length } from '../../length';
 import type { LumberSizes, Material, Nominal } from '../../stock';
-import { say, dim, tag } from '../../words';
+import { say, dim, tag, type Phrase } from '../../words';
 import { measure, pick, type Choices } from '../choice';
 import { through, type Outline } from '../../solid';
 import { board, mirror, boxAt, type Kit } from '../kit';
@@ -126,12 +126,13 @@ const ripped = (kit: Kit, { along, material, plies }: LegSection): boolean =>
   plies > 1 && along < kit.sizes.dressed(material as Nominal).width;
 
 /** Puts one leg into `box`. */
-function placeLeg(
+export function placeLeg(
   kit: Kit,
   name: string,
   box: Box,
   section: LegSection,
   choices: { legs: LegKind; boughtLeg: string },
+  called: 'leg' | 'post' = 'leg',
 ): Leg {
   const length = box.max[2] - box.min[2];
   if (section.narrow === null) {
@@ -139,7 +140,7 @@ function placeLeg(
       {
         tag: name,
         role: 'leg',
-        name: 'leg',
+        name: called,
         material: section.material,
         plies: section.plies,
         // Ripped on both sides: off come the rounded edges and what glue stands out.
@@ -160,7 +161,7 @@ function placeLeg(
   const spec = (letter: string, wide: boolean) => ({
     tag: `${name}${letter}`,
     role: 'leg' as const,
-    name: wide ? 'leg, wide board' : 'leg, narrow board',
+    name: wide ? `${called}, wide board` : `${called}, narrow board`,
     material: wide ? section.material : sure(section.narrow, 'narrow board of the hollow leg'),
     squared: !wide,
   });
@@ -185,6 +186,22 @@ function placeLeg(
   };
 }
 
+/** A hollow leg or post is glued up by itself; its narrow boards make it as deep as it is wide. */
+export function glueHollow(kit: Kit, { tags, box }: Leg, title: Phrase): void {
+  if (tags.length === 1) return;
+  const across = box.max[1] - box.min[1];
+  kit.assemble(
+    `leg-${first(tags).slice(0, -1)}`,
+    title,
+    tags,
+    [],
+    [
+      say`Lay a wide board face down, stand both narrow boards on its edges, close it with the other wide board. Glue and clamps only: a nail would show.`,
+      say`Keep the narrow boards ${dim(across - 2 * kit.get(first(tags)).thickness)} wide: that makes it as deep as it is wide.`,
+    ],
+  );
+}
+
 /** Four legs at the corners of a rectangle: front left, back left, front right, back right. */
 export function placeLegs(
   kit: Kit,
@@ -197,18 +214,7 @@ export function placeLegs(
   const back = mirror(front, 1, 2 * foot.y + foot.width);
   const boxes = [front, back, mirror(front, 0, 2 * foot.x + foot.length), mirror(back, 0, 2 * foot.x + foot.length)];
   const legs = boxes.map((box, at) => placeLeg(kit, `L${at + 1}`, box, section, choices));
-  for (const leg of legs)
-    if (leg.tags.length > 1)
-      kit.assemble(
-        `leg-${leg.tag}`,
-        say`Glue up the hollow leg ${tag(leg.tag)}`,
-        leg.tags,
-        [],
-        [
-          say`Lay a wide board face down, stand both narrow boards on its edges, close it with the other wide board. Glue and clamps only: a nail would show.`,
-          say`Keep the narrow boards ${dim(section.across - 2 * kit.sizes.dressed('1x4').thickness)} wide: that makes the leg as deep as it is wide.`,
-        ],
-      );
+  for (const leg of legs) glueHollow(kit, leg, say`Glue up the hollow leg ${tag(leg.tag)}`);
   return legs as unknown as readonly [Leg, Leg, Leg, Leg];
 }
 

@@ -4,15 +4,22 @@ import { angle, measure, pick, type Values } from '../choice';
 import { levelling } from '../feet';
 import { family, type Room } from '../family';
 import { boxAt, kitFor, type Kit } from '../kit';
-import { boxOf } from '../shape';
 import { topFixing } from './common';
+import { glueHollow, joinLeg, legSection, placeLeg, type Leg, type LegSection } from './legs';
 import { riseOf, strut } from './strut';
 
-const POSTS = { 'three 2x4': 'three 2×4, glued', '4x4': 'solid 4×4', '6x6': 'solid 6×6' } as const;
+const POSTS = {
+  'three 2x4': 'three 2×4, glued',
+  '4x4': 'solid 4×4',
+  '6x6': 'solid 6×6',
+  'box 1x6': 'hollow box of 1×6',
+} as const;
 const BEAMS = { '2x4': '2×4', '2x6': '2×6', '4x4': '4×4' } as const;
 
 const CHOICES = {
-  post: pick('Post', POSTS, 'three 2x4'),
+  post: pick('Post', POSTS, 'three 2x4', {
+    help: 'Through a hollow post the pole of a parasol stands down on the foot, led by the laps of the beams.',
+  }),
   beams: pick('Crossing beams', BEAMS, '2x4', { firms: true }),
   braces: pick('Diagonal braces', { '4': 'four, at the foot', '8': 'eight, foot and head' }, '4', { firms: true }),
   braceAngle: angle('Brace angle, degrees', 45, 35, 60),
@@ -27,22 +34,17 @@ const BRACE = '2x3';
 /** A shorter brace holds nothing. */
 const LEAST_RUN = inches(5);
 
+/** What the post measures, and what it is made of. */
+function postOf(kit: Kit, post: Chosen['post']): LegSection {
+  if (post !== '6x6') return legSection({ legs: post, boughtSection: 0, legEdges: 'flush' }, kit.sizes);
+  const { width, thickness } = kit.sizes.dressed(post);
+  return { along: width, across: thickness, material: post, plies: 1, narrow: null };
+}
+
 /** Sizes that all else follows from. */
 function sizesOf(kit: Kit, room: Room, choices: Chosen) {
-  const post =
-    choices.post === 'three 2x4'
-      ? {
-          material: '2x4' as const,
-          plies: 3,
-          x: kit.sizes.dressed('2x4').width,
-          y: 3 * kit.sizes.dressed('2x4').thickness,
-        }
-      : {
-          material: choices.post,
-          plies: 1,
-          x: kit.sizes.dressed(choices.post).width,
-          y: kit.sizes.dressed(choices.post).thickness,
-        };
+  const section = postOf(kit, choices.post);
+  const post = { x: section.along, y: section.across };
   const beam = kit.sizes.dressed(choices.beams);
   // A beam stands on edge: its width is its height.
   const [wide, high] = [beam.thickness, beam.width];
@@ -55,7 +57,7 @@ function sizesOf(kit: Kit, room: Room, choices: Chosen) {
   const sets = choices.braces === '8' ? 2 : 1;
   const rise = riseOf(1000, choices.braceAngle) / 1000;
   const room45 = Math.min(run, Math.floor((postLength - inches(2)) / sets / rise));
-  return { post, wide, high, length, cx, cy, postLength, run, sets, reach: Math.min(room45, inches(12)) };
+  return { section, post, wide, high, length, cx, cy, postLength, run, sets, reach: Math.min(room45, inches(12)) };
 }
 type Sizes = ReturnType<typeof sizesOf>;
 
@@ -116,8 +118,8 @@ function postAndBeams(
   kit: Kit,
   room: Room,
   choices: Chosen,
-  { post, wide, high, length, cx, cy, postLength }: Sizes,
-): void {
+  { section, post, wide, high, length, cx, cy, postLength }: Sizes,
+): Leg {
   const cross = (tags: readonly [string, string], z: number, role: 'foot' | 'apron', name: string) => {
     const half = Math.round(length / 2);
     kit.board(
@@ -140,19 +142,17 @@ function postAndBeams(
   cross(['F1', 'F2'], 0, 'foot', 'foot beam');
   cross(['K1', 'K2'], room.under - high, 'apron', 'head beam');
   const [px, py] = [cx - Math.round(post.x / 2), cy - Math.round(post.y / 2)];
-  kit.board(
-    { tag: 'P1', role: 'leg', name: 'post', material: post.material, plies: post.plies },
-    boxAt([px, py, high], [post.x, post.y, postLength]),
-    2,
-    0,
-  );
+  const box = boxAt([px, py, high], [post.x, post.y, postLength]);
+  const leg = placeLeg(kit, 'P1', box, section, { legs: 'two 2x4', boughtLeg: '' }, 'post');
   // The lower beam of a lap may leave the post to the upper one.
-  for (const tag of ['F1', 'F2', 'K1', 'K2']) if (kit.touch(tag, 'P1')) kit.join('screws', tag, 'P1');
+  for (const tag of ['F1', 'F2', 'K1', 'K2'])
+    for (const board of leg.tags) if (kit.touch(tag, board)) kit.join('screws', tag, board);
+  return leg;
 }
 
 /** Braces from the beams to the post, on all four sides of it. */
-function braced(kit: Kit, room: Room, choices: Chosen, { high, cx, cy, sets, reach }: Sizes): void {
-  const { min, max } = boxOf(kit.get('P1'));
+function braced(kit: Kit, room: Room, choices: Chosen, { high, cx, cy, sets, reach }: Sizes, post: Leg): void {
+  const { min, max } = post.box;
   const walls = [
     { at: [min[0], cy, 0], out: [-1, 0, 0], beam: 1 },
     { at: [max[0], cy, 0], out: [1, 0, 0], beam: 1 },
@@ -160,25 +160,28 @@ function braced(kit: Kit, room: Room, choices: Chosen, { high, cx, cy, sets, rea
     { at: [cx, max[1], 0], out: [0, 1, 0], beam: 2 },
   ] as const;
   for (let set = 0; set < sets; set++)
-    walls.forEach(({ at, out, beam: n }, k) =>
+    walls.forEach(({ at, out, beam: n }, k) => {
+      const tag = `D${4 * set + k + 1}`;
       strut(
         kit,
         {
-          tag: `D${4 * set + k + 1}`,
+          tag,
           name: set === 0 ? 'foot brace' : 'head brace',
           wall: { at, out },
           floor: set === 0 ? high : room.under - high,
           run: reach,
           degrees: choices.braceAngle,
           stock: BRACE,
-          joins: [set === 0 ? `F${n}` : `K${n}`, 'P1'],
+          joins: [set === 0 ? `F${n}` : `K${n}`],
         },
         set === 1,
-      ),
-    );
+      );
+      joinLeg(kit, 'screws', tag, post);
+    });
 }
 
-function assemble(kit: Kit, { sets }: Sizes): void {
+function assemble(kit: Kit, { sets }: Sizes, post: Leg): void {
+  glueHollow(kit, post, say`Glue up the hollow post`);
   kit.assemble(
     'foot',
     say`Lap the foot beams`,
@@ -190,8 +193,8 @@ function assemble(kit: Kit, { sets }: Sizes): void {
   kit.assemble(
     'base',
     say`Stand the post between foot and head`,
-    ['P1'],
-    ['foot', 'head'],
+    post.tags.length === 1 ? post.tags : [],
+    ['foot', 'head', ...(post.tags.length === 1 ? [] : ['leg-P1'])],
     [say`Check that the post stands plumb all round before the braces go in.`],
   );
   const braces = Array.from({ length: 4 * sets }, (_, k) => `D${k + 1}`);
@@ -211,14 +214,15 @@ export const pedestal = family({
         ? 'A tiled top is too heavy at its edge for one post.'
         : null,
   choices: CHOICES,
+  forPole: { label: say`Make the post hollow, on 4×4 beams`, choices: { post: 'box 1x6', beams: '4x4' } },
   build(room, choices) {
     const kit = kitFor(room);
     const sizes = sizesOf(kit, room, choices);
     check(kit, room, choices, sizes);
     if (kit.stopped()) return kit.built();
-    postAndBeams(kit, room, choices, sizes);
-    braced(kit, room, choices, sizes);
-    assemble(kit, sizes);
+    const post = postAndBeams(kit, room, choices, sizes);
+    braced(kit, room, choices, sizes, post);
+    assemble(kit, sizes, post);
     return kit.built(['K1', 'K2']);
   },
 });

@@ -15,7 +15,7 @@ export type Strut = {
   readonly run: Length;
   readonly degrees: number;
   readonly stock: Nominal;
-  readonly joins: readonly [string, string];
+  readonly joins: readonly string[];
 };
 
 /** Rise of a strut's long point on the wall above (or below) the level face: run times the tangent of its angle. */
