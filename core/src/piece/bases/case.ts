@@ -114,6 +114,9 @@ type Sizes = ReturnType<typeof sizesOf>;
 /** Says what there is no room for, and what no sheet or board gives. */
 function check(kit: Kit, room: Room, choices: Chosen, sizes: Sizes): void {
   const { stock, t, stand, rebate, behind, drawers, rows, columns, inner, clearWidth, depth } = sizes;
+  const column = inches(drawers ? 6 : 4);
+  // As many columns as have room, a side beside each and one more.
+  const fewer = Math.floor((room.length - t) / (column + t));
   const need = (name: string, side: 'length' | 'width' | 'height', has: number, least: Length, what: string) => {
     if (has >= least) return;
     const size = room[side] + Math.ceil((least - has) * (side === 'length' ? columns : 1));
@@ -127,13 +130,18 @@ function check(kit: Kit, room: Room, choices: Chosen, sizes: Sizes): void {
           label: say`Make it ${dim(size)} ${side === 'length' ? 'long' : side === 'width' ? 'deep' : 'high'}`,
           changes: [kit.change(['size', side], size)],
         },
-        ...(name === 'case-narrow' && columns > 1
-          ? [{ label: say`Make one column fewer`, changes: [kit.change(['choices', 'columns'], columns - 1)] }]
+        ...(name === 'case-narrow' && fewer > 0 && fewer < columns
+          ? [
+              {
+                label: say`Make ${fewer} ${fewer === 1 ? 'column' : 'columns'}`,
+                changes: [kit.change(['choices', 'columns'], fewer)],
+              },
+            ]
           : []),
       ],
     );
   };
-  need('case-narrow', 'length', clearWidth, inches(drawers ? 6 : 4), 'in a column');
+  need('case-narrow', 'length', clearWidth, column, 'in a column');
   need('case-shallow', 'width', depth - rebate - behind, drawers ? inches(11) : inches(4), 'from front to back');
   need(
     'case-low',

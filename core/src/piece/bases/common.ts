@@ -87,7 +87,7 @@ export function checkBetween(
   kit.stop(
     `no-room-${side}`,
     side === 'length' ? say`No room between the legs along the table` : say`No room between the legs across the table`,
-    say`Two legs of ${dim(legSize)} and two overhangs of ${dim(overhang)} leave ${dim(left)} of ${dim(room.inside[side])} between them. It needs ${dim(least)}.`,
+    say`${legSize > 0 ? say`Two legs of ${dim(legSize)} and two` : 'Two'} overhangs of ${dim(overhang)} leave ${dim(left)} of ${dim(room.inside[side])} between them. It needs ${dim(least)}.`,
     { left, least },
     [
       ...(smaller >= 0

@@ -1,34 +1,23 @@
-import { first, found } from '../../lists';
 import { inches, printLength } from '../../length';
-import { DEFAULT_SHOP, newJob, type Job } from '../../job';
+import { newJob, type Job } from '../../job';
 import { planJob } from '../../plan';
 import { rehearse } from '../../rehearsal';
+import { built, changedStart } from '../../testing/built';
 import { plain } from '../../words';
-import { boxOf, buildPiece, newPiece, solidOf, topCandidates, waysOf, type Choices, type Part } from '../index';
+import { boxOf, solidOf, waysOf, type Choices } from '../index';
 
-const pieceOf = (choices: Choices) => {
-  const base = newPiece('p', 'trestle');
-  return { ...base, choices: { ...base.choices, beams: 'layers', ...choices } };
-};
-const built = (choices: Choices = {}) => {
-  const piece = pieceOf(choices);
-  const model = buildPiece(piece, first(topCandidates(piece)), DEFAULT_SHOP, 'in');
-  const part = (tag: string) => found(model.parts, (one) => one.tag === tag);
-  return { ...model, part };
-};
-const sizeOf = ({ length, width, thickness }: Part) =>
-  [length, width, thickness].map((size) => printLength(size, 'in')).join(' x ');
+const layers = (choices: Choices) => ({ choices: { beams: 'layers', ...choices } });
+const trestle = (choices: Choices = {}) => built('trestle', layers(choices));
 
 /** 72 x 36 x 29 1/2 with a top of 1 1/2 and overhangs of 4 at the sides: 28 long and 28 high. */
 test('worked by hand: layers of 2x4 that leave each other just the room they need', () => {
-  const { part, parts } = built();
-  for (const tag of ['F1', 'F2', 'F3', 'F4', 'K1', 'K2', 'K3', 'K4'])
-    expect([tag, sizeOf(part(tag))]).toEqual([tag, '28 x 3 1/2 x 1 1/2']);
+  const { is, parts } = trestle();
+  is('F1 F2 F3 F4 K1 K2 K3 K4', '28 x 3 1/2 x 1 1/2');
   // Half of what the post leaves of 28, each side: (28 - 3 1/2) / 2.
-  for (let at = 1; at <= 8; at++) expect(sizeOf(part(`M${at}`))).toBe('12 1/4 x 3 1/2 x 1 1/2');
+  is('M1 M2 M3 M4 M5 M6 M7 M8', '12 1/4 x 3 1/2 x 1 1/2');
   // Through to the top, and between foot and head.
-  for (const tag of ['P1', 'P2']) expect(sizeOf(part(tag))).toBe('28 x 3 1/2 x 1 1/2');
-  for (const tag of ['C1', 'C2', 'C3', 'C4']) expect(sizeOf(part(tag))).toBe('21 x 3 1/2 x 1 1/2');
+  is('P1 P2', '28 x 3 1/2 x 1 1/2');
+  is('C1 C2 C3 C4', '21 x 3 1/2 x 1 1/2');
   // No lap is cut anywhere in the base: the 22 layers are plain boards.
   const layers = parts.filter(({ tag }) => /^[FKMPC]\d/.test(tag));
   expect(layers).toHaveLength(22);
@@ -36,7 +25,7 @@ test('worked by hand: layers of 2x4 that leave each other just the room they nee
 });
 
 test('where post and foot cross each has one layer of three that the other lacks', () => {
-  const { part } = built();
+  const { part } = trestle();
   const thick = inches(1.5);
   const [outer, middle, inner] = [part('F1'), part('M1'), part('F2')].map(boxOf) as [
     ReturnType<typeof boxOf>,
@@ -52,7 +41,7 @@ test('where post and foot cross each has one layer of three that the other lacks
 });
 
 test('the two trestles look at each other: what is joined between them is joined to their inner layers', () => {
-  const { part, joints } = built({ kickers: true });
+  const { part, joints } = trestle({ kickers: true });
   const [left, right] = [boxOf(part('C2')), boxOf(part('C4'))];
   expect(left.max[0]).toBeLessThan(right.min[0]);
   expect(part('S1').length).toBe(right.min[0] - left.max[0]);
@@ -65,7 +54,7 @@ test('the two trestles look at each other: what is joined between them is joined
 });
 
 test('no screw of it goes into end grain but those of struts and the rails between', () => {
-  const { parts, joints } = built();
+  const { parts, joints } = trestle();
   const byId = new Map(parts.map((part) => [part.id, part]));
   const layered = joints.filter(({ drilled, into }) => [drilled, into].every((id) => /^p\.[FKMPC]\d$/.test(id)));
   expect(layered).toHaveLength(28);
@@ -79,7 +68,7 @@ test('no screw of it goes into end grain but those of struts and the rails betwe
 test.each([true, false])(
   'ends cut at 45: the upper corners of the foot and the lower ones of the head (layers: %s)',
   (isLayered) => {
-    const { part } = built({ beams: isLayered ? 'layers' : 'solid', beamEnds: 'clipped' });
+    const { part } = trestle({ beams: isLayered ? 'layers' : 'solid', beamEnds: 'clipped' });
     const heightsAtEnd = (tag: string): readonly string[] => {
       const points = solidOf(part(tag)).flatMap((cell) => cell.flatMap((face) => face.points));
       const end = Math.min(...points.map(([, y]) => y));
@@ -94,7 +83,7 @@ test.each([true, false])(
 );
 
 describe('it can be built', () => {
-  const jobOf = (choices: Choices): Job => ({ ...newJob('j'), pieces: [pieceOf(choices)] });
+  const jobOf = (choices: Choices): Job => ({ ...newJob('j'), pieces: [changedStart('trestle', layers(choices))] });
   test.each<Choices>([
     {},
     { beamEnds: 'clipped', gussets: 'both', struts: false },
