@@ -4,7 +4,7 @@ import { note, set, type Finding, type Job, type Piece } from '../job';
 import type { Length } from '../length';
 import { alongOf } from '../piece';
 import { isSheet, LUMBER, lumberOf, printMaterial, type Lumber, type Yard } from '../stock';
-import { dim, listOf, say, strong, tag, type Bit } from '../words';
+import { dim, listOf, say, strong, tag, type Bit, type Phrase } from '../words';
 import type { Facts } from './facts';
 import { alsoAt, othersThan } from './yards';
 
@@ -55,12 +55,15 @@ function unplacedNote(piece: Piece, group: readonly Unplaced[], job: Job): Findi
   );
   const named = group.slice(0, MOST_NAMED).map(({ blank: { part } }): Bit => tag(part.tag));
   const more = group.length - named.length;
+  const wanted = group
+    .slice(0, MOST_NAMED)
+    .map(({ blank: one }): Phrase => say`${tag(one.part.tag)} of ${dim(one.length)} × ${dim(one.width)}`);
   return note(piece.id, 'unplaced', 'stop', 'cuts', {
     which: first(group).blank.part.tag,
     about: group.map(({ blank: { part } }) => part.id),
     title: say`No board for ${listOf(more > 0 ? [...named, `${more} more`] : named)}`,
     because: isFound(worst)
-      ? say`Panels that are there are cut from what is written down under Stock, On hand: nothing there is long and wide enough, or it is used up.`
+      ? say`Panels that are there are cut from what is written down under Stock, On hand, and nothing left there gives ${listOf(wanted)}.`
       : longest === 0
         ? say`No yard of yours has ${listOf(materials)} in stock.`
         : excessOf(worst) > 0

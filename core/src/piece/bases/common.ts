@@ -199,15 +199,17 @@ export function checkSupports(kit: Kit, between: Length, thickness: Length, coun
 /** A pole goes past what stands beside its hole. */
 const BESIDE_POLE: Length = inches(1 / 8);
 
-/** Beside the hole of a parasol, where it would go through the middle of a cross support and part it. */
-function clearOfPole({ length, units, piece }: Room, x: Length, thickness: Length): Length {
+/**
+ * Beside the hole of a parasol, where it would go through a cross support and part it: so far that a batten of the top
+ * that lies on the support is clear of it too.
+ */
+function clearOfPole({ length, units, piece, sizes }: Room, x: Length, thickness: Length): Length {
   const { hole } = piece.topChoices;
-  const reach = typeof hole === 'number' && hole > 0 ? hole / 2 + BESIDE_POLE : 0;
-  const off = x + thickness / 2 - length / 2;
-  const least = reach + thickness / 2;
-  if (reach === 0 || Math.abs(off) >= least) return x;
+  if (typeof hole !== 'number' || hole === 0) return x;
+  const least = hole / 2 + BESIDE_POLE + Math.max(thickness, sizes.dressed('1x4').width) / 2;
+  if (Math.abs(x + thickness / 2 - length / 2) >= least) return x;
   const step = tapeStep(units);
-  return Math.ceil((length / 2 + reach) / step) * step;
+  return Math.ceil((length / 2 + least - thickness / 2) / step) * step;
 }
 
 /**

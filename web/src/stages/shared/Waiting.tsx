@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import { Fragment, type ReactNode } from 'react';
 import { Button } from '@mui/material';
 import { useSearchParams } from 'react-router';
 import { useGo } from '../../state/useGo';
@@ -46,11 +46,14 @@ export function Waiting({ children, wholeJob = false, early = false }: Props) {
           <strong>
             <Words of={note.title} piece={note.piece} />
           </strong>{' '}
-          <Words of={note.because} piece={note.piece} />{' '}
+          <Words of={note.because} piece={note.piece} />
           {note.remedies.map((remedy, at) => (
-            <Button key={at} size="small" onClick={() => change(remedy.changes)}>
-              <Words of={remedy.label} />
-            </Button>
+            <Fragment key={at}>
+              {' '}
+              <Button size="small" onClick={() => change(remedy.changes)}>
+                <Words of={remedy.label} />
+              </Button>
+            </Fragment>
           ))}
         </p>
       ))}
