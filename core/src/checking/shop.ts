@@ -110,7 +110,11 @@ function needsOf({ piece, parts, fastenings }: PieceFacts, job: Job): readonly N
       stop: false,
       title: say`Nothing here planes boards`,
       instead: say`Have the yard plane them to ${dim(inches(1 / 16))} over, or take boards as they come.`,
-      remedies: [{ label: say`Leave them as they come`, changes: [set(piece.id, ['planed'], 0)] }],
+      remedies: [
+        piece.planed > 0
+          ? { label: say`Leave them as they come`, changes: [set(piece.id, ['planed'], 0)] }
+          : { label: say`Take legs of two 2×4`, changes: [set(piece.id, ['choices', 'legs'], 'two 2x4')] },
+      ],
     },
     {
       id: 'bead',

@@ -52,6 +52,7 @@ export type PartSpec = {
   readonly trimmedLater?: boolean;
   readonly flush?: boolean;
   readonly kept?: boolean;
+  /** Off each of two faces, besides what all boards of the piece are planed. */
   readonly planed?: Length;
   readonly run?: Part['run'];
   readonly squared?: boolean;
@@ -296,7 +297,7 @@ export function kitFor(room: Room) {
   /** A family names its boards and sheets by their inch sizes; the piece's line says what they are. */
   const inLine = (spec: PartSpec): PartSpec => {
     const material = stocked(room.piece.wood, spec.material);
-    const planed = isBoard(material) && !spec.kept ? room.planed : 0;
+    const planed = isBoard(material) && !spec.kept ? room.planed + (spec.planed ?? 0) : 0;
     return { ...spec, planed, material: (room.piece.outside && EXTERIOR[material]) || material };
   };
   return {

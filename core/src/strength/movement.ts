@@ -24,7 +24,11 @@ export type HeldAcross = {
   readonly outer: readonly [Fastening, Fastening];
 };
 
-const isWood = (part: Part): boolean => !part.loose && part.material !== 'bought' && isSolid(part.material);
+/** A top that is there, or was bought, is taken to be of boards where it is of wood. */
+const isWoodenTop = ({ bought }: Part): boolean =>
+  bought?.kind === 'top' && (bought.size === 'found' || bought.size === 'wood');
+const isWood = (part: Part): boolean =>
+  !part.loose && (part.material === 'bought' ? isWoodenTop(part) : isSolid(part.material));
 
 /** Along which axis a board lies with its length, and with its thickness; null where it stands at a slant. */
 const squareAxes = (part: Part): { readonly along: Axis; readonly thick: Axis } | null => {

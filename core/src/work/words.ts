@@ -19,7 +19,7 @@ const people = (operation: Operation): Phrase =>
 function plane({ tags, tool, to, each, passes }: OperationOf<'plane'>): Phrase {
   return tool
     ? say`Plane both faces of ${tagList(tags)} to ${dim(to)} thick: ${strong(counted(passes, 'pass', 'passes'))} a face, no more than ${dim(inches(1 / 32))} each, all boards at one setting. The ends may be gouged: they come off later.`
-    : say`Have ${tagList(tags)} planed to ${dim(to)} thick, ${dim(each)} off each face.`;
+    : say`Have ${tagList(tags)} planed to ${dim(to)} thick, ${dim(each)} off each of the two faces.`;
 }
 
 /** The bits that shape an edge. */

@@ -33,6 +33,8 @@ export type CaseBody = {
   readonly bottom: Length;
   readonly top: Length;
   readonly thick: Length;
+  /** How high the edge of the top is that fronts may cover. */
+  readonly rim: Length;
 };
 
 /** Shelves of one column, evenly spread: in dados, or loose on pins. */
@@ -89,7 +91,7 @@ export function fronts(
   const y = inset ? body.front : body.front - t;
   const [x0, x1] = [column.from - cover[0], column.to + cover[1]];
   const over = inset ? -gap : body.thick - gap;
-  const [z0, z1] = [body.bottom - over, body.top + over];
+  const [z0, z1] = [body.bottom - over, body.top + (inset ? -gap : body.rim - gap)];
   const n = column.number;
   if (choices.front === 'drop front') {
     const name = `D${n}A`;
@@ -169,7 +171,7 @@ export function drawerBank(
     if (!sizes) return null;
     const half = Math.round(gap / 2);
     const low = at === 0 ? body.bottom - over : z0 + half;
-    const high = at === number - 1 ? body.top + over : z1 - half;
+    const high = at === number - 1 ? body.top + (inset ? -gap : body.rim - gap) : z1 - half;
     const [x0, x1] = [column.from - cover[0], column.to + cover[1]];
     drawer(kit, sizes, {
       number: first + at,

@@ -1,12 +1,12 @@
 import { nth } from '../../lists';
-import { inches, type Length } from '../../length';
+import { inches, toInches, type Length } from '../../length';
 import type { Sheet } from '../../stock';
 import { dim, say } from '../../words';
 import { count, measure, pick, type Choices, type Values } from '../choice';
 import { assembleDrawers, drawerBacks } from '../drawers';
 import { family, type Room } from '../family';
 import { boxAt, cutFor, holed, kitFor, level, type Kit } from '../kit';
-import { planeAt, type Vec } from '../../solid';
+import { planeAt, rectangle, type Vec } from '../../solid';
 import { boxOf } from '../shape';
 import { drawerBank, fronts, shelves, type CaseBody, type CaseColumn } from './case-fittings';
 import { CASE_LEGS, caseLegHeight, standOn } from './case-stand';
@@ -38,6 +38,11 @@ const CHOICES = {
     help: 'Mitred the grain runs up one side, over the top and down the other, and no edge of a sheet shows. Glue alone holds it: it wants an even 45 degrees, and a back. Side, top and side are cut one after the other from one strip, where a sheet is long enough.',
     when: (c) => c.held === 'screws',
   }),
+  lid: pick('Top', { made: 'of the same', found: 'a panel that is there' }, 'made', {
+    when: (c) => c.corners !== 'mitred' || c.held !== 'screws',
+    help: 'One that you have, as it is: the piece is as long and, less its fronts, as deep. It is held from inside, so that no head shows on it.',
+  }),
+  lidThick: measure('Top, thickness measured', inches(1), inches(3 / 8), inches(4), { when: (c) => c.lid === 'found' }),
   columns: count('Columns', 1, 1, 4),
   shelves: count('Shelves a column', 2, 0, 8, { when: (c) => c.front !== 'drawers' }),
   shelfKind: pick('Shelves', { fixed: 'fixed in dados', loose: 'loose on pins' }, 'fixed', {
@@ -82,6 +87,7 @@ function sizesOf(kit: Kit, room: Room, choices: Chosen) {
   const t = kit.sizes.thickness(stock);
   const stand =
     choices.stand === 'floor' ? 0 : choices.stand === 'bought' ? caseLegHeight(choices.standLeg) : choices.standHeight;
+  const lid = choices.lid === 'found' ? choices.lidThick : t;
   const isInset = closed(choices) && choices.fronts === 'inset';
   const front = closed(choices) && !isInset ? t : 0;
   const rebate = kit.sizes.thickness(BACK);
@@ -90,8 +96,9 @@ function sizesOf(kit: Kit, room: Room, choices: Chosen) {
     front,
     back: room.width - (choices.back === 'closed' ? rebate : 0),
     bottom: stand + t,
-    top: room.height - t,
+    top: room.height - lid,
     thick: t,
+    rim: Math.min(t, lid),
   };
   return {
     stock,
@@ -104,7 +111,8 @@ function sizesOf(kit: Kit, room: Room, choices: Chosen) {
     drawers,
     rows: drawers ? choices.drawers : choices.shelves,
     columns: choices.columns,
-    inner: room.height - stand - 2 * t,
+    lid,
+    inner: room.height - stand - t - lid,
     clearWidth: (room.length - (choices.columns + 1) * t) / choices.columns,
     depth: room.width - front,
   };
@@ -221,12 +229,29 @@ function mitredCorners(
   });
 }
 
+/** Wood of no known kind, lb per cubic foot. */
+const SOME_WOOD = 40;
+
+/** A top that is there, on the sides. */
+function foundLid(kit: Kit, length: Length, width: Length, thick: Length, at: Vec): void {
+  const pounds = ((toInches(length) * toInches(width) * toInches(thick)) / 1728) * SOME_WOOD;
+  kit.shaped(
+    {
+      ...{ tag: 'T1', role: 'top', name: 'found top', material: 'bought' },
+      bought: { kind: 'top', size: 'found', pounds, price: 0 },
+    },
+    rectangle(length, width),
+    thick,
+    { at, u: [1, 0, 0], v: [0, 1, 0] },
+  );
+}
+
 /** Sides, bottom and top; dividers between them. The columns that they leave. */
 function carcase(
   kit: Kit,
   room: Room,
-  { stock, t, stand, body, columns, inner, clearWidth, depth }: Sizes,
-  { held, corners }: Pick<Chosen, 'held' | 'corners'>,
+  { stock, t, lid, stand, body, columns, inner, clearWidth, depth }: Sizes,
+  { held, corners, lid: of }: Pick<Chosen, 'held' | 'corners' | 'lid'>,
 ): readonly CaseColumn[] {
   const mitred = isMitred({ held, corners });
   const y0 = body.front;
@@ -235,14 +260,10 @@ function carcase(
   // Sides from the stand up to the top; the bottom between them; the top over all.
   if (mitred) mitredCorners(kit, room, { stock, t, stand, depth, front: y0 });
   else {
-    kit.board(spec('G1', 'side', 'left side'), boxAt([0, y0, stand], [t, depth, room.height - stand - t]), 2, 1);
-    kit.board(
-      spec('G2', 'side', 'right side'),
-      boxAt([length - t, y0, stand], [t, depth, room.height - stand - t]),
-      2,
-      1,
-    );
-    kit.board(spec('T1', 'top', 'top'), boxAt([0, y0, room.height - t], [length, depth, t]), 0, 1);
+    kit.board(spec('G1', 'side', 'left side'), boxAt([0, y0, stand], [t, depth, body.top - stand]), 2, 1);
+    kit.board(spec('G2', 'side', 'right side'), boxAt([length - t, y0, stand], [t, depth, body.top - stand]), 2, 1);
+    if (of === 'found') foundLid(kit, length, depth, lid, [0, y0, body.top]);
+    else kit.board(spec('T1', 'top', 'top'), boxAt([0, y0, body.top], [length, depth, t]), 0, 1);
   }
   kit.board(spec('B1', 'side', 'bottom'), boxAt([t, y0, stand], [length - 2 * t, body.back - y0, t]), 0, 1);
   // Screwed from outside, or pocketed from inside by what ends against it.
@@ -250,6 +271,7 @@ function carcase(
     held === 'pockets' ? kit.join('rail end', end, outer) : kit.join('screws', outer, end);
   for (const side of ['G1', 'G2']) {
     if (mitred) kit.join('lamination', side, 'T1');
+    else if (of === 'found') kit.join('rail end', side, 'T1');
     else join('T1', side);
     join(side, 'B1');
   }
@@ -259,7 +281,8 @@ function carcase(
     const x = Math.round(t * at + clearWidth * at);
     const name = `V${at}`;
     kit.board(spec(name, 'side', 'divider'), boxAt([x, y0, stand + t], [t, body.back - y0, inner]), 2, 1);
-    join('T1', name);
+    if (of === 'found') kit.join('rail end', name, 'T1');
+    else join('T1', name);
     join('B1', name);
     uprights.push(name);
     edges.push(x);
@@ -290,16 +313,19 @@ function openForCords(kit: Kit, { body }: Sizes, columns: readonly CaseColumn[],
 }
 
 /** A thin back in a rebate all round. */
-function letIn(kit: Kit, { length, height }: Room, { t, stand, rebate, body }: Sizes): void {
+function letIn(kit: Kit, { length }: Room, { t, stand, rebate, body }: Sizes, lid: Chosen['lid']): void {
   const into = Math.round(t / 2);
+  // Nothing is cut into a top that is there: the back ends under it.
+  const up = lid === 'found' ? 0 : into;
   kit.board(
     { tag: 'K1', role: 'back', name: 'back', material: BACK },
-    boxAt([into, body.back, stand], [length - 2 * into, rebate, height - stand - t + into]),
+    boxAt([into, body.back, stand], [length - 2 * into, rebate, body.top - stand + up]),
     0,
     2,
   );
-  for (const name of ['G1', 'G2', 'T1']) kit.put(cutFor(kit.get(name), kit.get('K1'), 'rebate', 2));
-  for (const name of ['G1', 'G2', 'T1', 'B1']) kit.join('glue', 'K1', name);
+  for (const name of ['G1', 'G2', ...(up > 0 ? ['T1'] : [])])
+    kit.put(cutFor(kit.get(name), kit.get('K1'), 'rebate', 2));
+  for (const name of ['G1', 'G2', ...(up > 0 ? ['T1'] : []), 'B1']) kit.join('glue', 'K1', name);
 }
 
 /** What stands in the columns: shelves and fronts, or drawers. Null where no drawer fits. */
@@ -404,7 +430,7 @@ export const caseFamily = family({
     check(kit, room, choices, sizes);
     if (kit.stopped()) return kit.built();
     const columns = carcase(kit, room, sizes, choices);
-    if (choices.back === 'closed') letIn(kit, room, sizes);
+    if (choices.back === 'closed') letIn(kit, room, sizes, choices.lid);
     if (choices.cords > 0 && corded(choices)) openForCords(kit, sizes, columns, choices.cords);
     const fitted = fittings(kit, columns, choices, sizes);
     if (!fitted) return kit.built();

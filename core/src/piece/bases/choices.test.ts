@@ -1,4 +1,8 @@
 import { inches } from '../../length';
+import { applyChanges, DEFAULT_SHOP, newJob } from '../../job';
+import { blankOf } from '../../milling';
+import { planJob } from '../../plan';
+import { sizesOf } from '../../stock';
 import { boxOf } from '../index';
 import { built } from '../../testing/built';
 import { plain } from '../../words';
@@ -222,5 +226,30 @@ describe('a shelf unit and folding legs', () => {
     const { stops, taking } = built('folding', { size: [40, 28, 28.5], choices: { legs: '2x2' } });
     expect(stops).toEqual([['The legs are too long to fold under it', 'Make it 53 1/2 long', 'Make it 21 3/4 high']]);
     for (const way of stops[0]!.slice(1)) expect(taking(way).findings).toEqual([]);
+  });
+});
+
+describe('legs of a 4x4 planed to 3 by 3', () => {
+  const { is, part, piece } = built('dining', { choices: { legs: '3x3 planed' } });
+
+  test('a quarter off each of two faces, the other two ripped; aprons as much longer', () => {
+    is('L1 L2 L3 L4', '28 x 3 x 3');
+    expect(part('L1').planed).toBe(inches(1 / 4));
+    // Between overhangs of 10 and 2: 46 and 30 less two legs.
+    is('A1 A2', '40 x 3 1/2 x 1 1/2');
+    is('E1 E2', '24 x 3 1/2 x 1 1/2');
+    const blank = blankOf(part('L1'), piece, DEFAULT_SHOP, sizesOf({}))!;
+    expect(blank.plane).toEqual({ each: inches(1 / 4), to: inches(3) });
+    expect(blank.rip).toMatchObject({ from: inches(3.5), to: inches(3) });
+  });
+
+  test('aprons keep the thickness they are sold in; without a planer legs of two 2x4 are a way out', () => {
+    expect(part('A1').planed).toBe(0);
+    const job = { ...newJob('j'), shop: { ...DEFAULT_SHOP, tools: [] as never[] }, pieces: [piece] };
+    const note = planJob(job, { today: '2026-11-30', effort: 'quick' }).findings.find(({ title }) =>
+      plain(title, 'in').startsWith('Nothing here planes'),
+    );
+    expect(note!.about).toEqual(['p.L1', 'p.L2', 'p.L3', 'p.L4']);
+    expect(applyChanges(job, note!.remedies[0]!.changes).pieces[0]!.choices.legs).toBe('two 2x4');
   });
 });

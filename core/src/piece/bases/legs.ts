@@ -14,6 +14,7 @@ import { mostly } from '../shape';
 const LEG_KINDS = {
   '2x2': 'solid 2×2',
   '4x4': 'solid 4×4',
+  '3x3 planed': '3×3 of a 4×4, planed',
   '3x3': '3×3 of two 2×4, ripped',
   'two 2x4': 'two 2×4, glued',
   'three 2x4': 'three 2×4, glued',
@@ -37,6 +38,7 @@ const bought = (choices: Choices) => choices.legs === 'bought';
 const LAMINATED: Readonly<Partial<Record<LegKind, readonly [Nominal, number]>>> = {
   '2x2': ['2x2', 1],
   '4x4': ['4x4', 1],
+  '3x3 planed': ['4x4', 1],
   '3x3': ['2x4', 2],
   'two 2x4': ['2x4', 2],
   'three 2x4': ['2x4', 3],
@@ -68,6 +70,8 @@ export type LegSection = {
   readonly across: Length;
   readonly material: Material;
   readonly plies: number;
+  /** Planed off two of its faces besides what all boards are planed; the other two are ripped. */
+  readonly planed?: Length;
   /** For a hollow box: what the two boards between the wide ones are ripped from. */
   readonly narrow: Nominal | null;
 };
@@ -79,6 +83,8 @@ const HOLLOW: Readonly<Partial<Record<LegKind, readonly [Nominal, Nominal]>>> = 
   'box 1x8': ['1x8', '1x8'],
 };
 
+/** What a timber is planed and ripped to for a square leg. */
+const SQUARED: Length = inches(3);
 /** Ripped off a glued leg, a sixteenth a side: the rounded edges and the glue. */
 const RIPPED_CLEAN: Length = inches(1 / 8);
 
@@ -92,6 +98,11 @@ export function legSection(
   if (laminated) {
     const [nominal, plies] = laminated;
     const { width, thickness } = sizes.dressed(nominal);
+    if (kind === '3x3 planed') {
+      const side = Math.min(SQUARED, width, thickness);
+      const planed = Math.round((thickness - side) / 2);
+      return { along: side, across: side, material: nominal, plies, planed, narrow: null };
+    }
     const across = thickness * plies;
     const clean = plies > 1 && legEdges === 'ripped' ? width - RIPPED_CLEAN : width;
     return { along: kind === '3x3' ? Math.min(width, across) : clean, across, material: nominal, plies, narrow: null };
@@ -143,6 +154,7 @@ export function placeLeg(
         name: called,
         material: section.material,
         plies: section.plies,
+        planed: section.planed ?? 0,
         // Ripped on both sides: off come the rounded edges and what glue stands out.
         squared: ripped(kit, section),
         ...(choices.legs === 'bought'

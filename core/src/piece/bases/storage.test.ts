@@ -1,5 +1,5 @@
 import { inches } from '../../length';
-import { boxOf } from '../index';
+import { boxOf, type Choices } from '../index';
 import { drawerSizes } from '../drawers';
 import { hingePlaces, longHingeFor, longHingePlaces } from '../hinges';
 import { built } from '../../testing/built';
@@ -175,5 +175,37 @@ describe('a case', () => {
     expect(stops.map(([said]) => said)).toContain(title);
     const own = stops.find(([said]) => said === title)!;
     for (const way of own.slice(1)) expect(taking(way).findings).toEqual([]);
+  });
+
+  describe('with a top that is there', () => {
+    const lidded = (lidThick: number, choices: Choices = {}) =>
+      built('cupboard', { choices: { lid: 'found', lidThick: inches(lidThick), ...choices } });
+
+    test('the sides are what its thickness leaves of 34; nothing is cut into it, no head shows on it', () => {
+      const { is, part, joints } = lidded(1.25);
+      // A kick of 3 1/2 and a top of 1 1/4; the back ends under it.
+      is('G1 G2', '29 1/4 x 14 9/32 x 23/32');
+      is('K1', '29 9/32 x 29 1/4 x 7/32');
+      is('T1', '30 x 14 9/32 x 1 1/4');
+      expect(part('T1')).toMatchObject({ cuts: [], material: 'bought', bought: { size: 'found', price: 0 } });
+      const onto = joints.filter(({ into, drilled }) => [into, drilled].includes('p.T1'));
+      expect(onto.map(({ kind, into }) => [kind, into])).toEqual([
+        ['rail end', 'p.T1'],
+        ['rail end', 'p.T1'],
+      ]);
+    });
+
+    test.each([3 / 8, 3 / 4, 2])('%s thick: doors cover its edge and end below its face', (thick) => {
+      const { part } = lidded(thick);
+      const gap = boxOf(part('T1')).max[2] - boxOf(part('D1A')).max[2];
+      expect(gap).toBeGreaterThanOrEqual(inches(1 / 8));
+      expect(boxOf(part('D1A')).max[2]).toBeGreaterThan(boxOf(part('T1')).min[2]);
+    });
+
+    test('mitred corners want a top of the same sheet: there is nothing else to choose then', () => {
+      const mitred = lidded(2, { corners: 'mitred', held: 'screws' });
+      expect(mitred.part('T1').material).toBe('ply 3/4');
+      expect(mitred.part('T1').thickness).toBe(inches(23 / 32));
+    });
   });
 });
