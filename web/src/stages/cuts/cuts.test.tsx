@@ -84,3 +84,75 @@ test('the view is in the address: sent to somebody, it opens the same', async ()
   expect(router.state.location.search).toContain('by=piece');
   expect(screen.getByRole('button', { name: 'By piece' }).getAttribute('aria-pressed')).toBe('true');
 });
+
+describe('a board by itself', () => {
+  const menuOf = async (number: number) => {
+    const shown = open();
+    drawAll();
+    await shown.user.click(screen.getByRole('button', { name: `Board ${number}: keep, bought, cut, spoiled` }));
+    const choose = (name: RegExp | string) => shown.user.click(screen.getByRole('menuitem', { name }));
+    return { ...shown, choose, board: shown.plan.buying.boards.find((one) => one.number === number)! };
+  };
+  const again = async (user: Awaited<ReturnType<typeof menuOf>>['user'], number: number) =>
+    user.click(screen.getByRole('button', { name: `Board ${number}: keep, bought, cut, spoiled` }));
+
+  test('kept as it is, and let change again', async () => {
+    const { choose, jobNow, board } = await menuOf(1);
+    await choose('Keep it as it is');
+    expect(jobNow().locks).toMatchObject([{ from: board.offer.id }]);
+    expect(jobNow().locks[0]!.pieces.map(({ part }) => part)).toEqual(board.pieces.map(({ blank }) => blank.part.id));
+  });
+
+  test('bought for its pieces, and not bought after all', async () => {
+    const { choose, jobNow, board, user } = await menuOf(1);
+    await choose('It is bought, for these pieces');
+    expect(jobNow().ledger.at(-1)).toMatchObject({ what: 'bought', offer: board.offer.id, price: board.offer.price });
+    await again(user, 1);
+    await choose('It is not bought after all');
+    expect(jobNow().ledger.at(-1)!.what).toBe('corrected');
+  });
+
+  test('cut it is bought too; one of its pieces may be spoiled by itself', async () => {
+    const { choose, jobNow, board, user } = await menuOf(1);
+    await choose('It is cut');
+    expect(jobNow().ledger.map(({ what }) => what)).toEqual(expect.arrayContaining(['bought', 'cut']));
+    const cut = jobNow().ledger.findLast(({ what }) => what === 'cut') as { pieces: readonly unknown[] };
+    expect(cut.pieces).toHaveLength(board.pieces.length);
+    await again(user, 1);
+    expect(screen.queryByRole('menuitem', { name: 'Keep it as it is' })).toBeNull();
+    await user.click(screen.getAllByRole('menuitem', { name: /is spoiled: cut it anew$/ })[0]!);
+    expect(jobNow().ledger.at(-1)!.what).toBe('spoiled');
+  });
+});
+
+test('at the saw: one pass after the other; what is done is ticked, back unticks nothing', async () => {
+  const { plan, user, jobNow } = open();
+  await user.click(screen.getByRole('button', { name: 'At the bench' }));
+  const bench = within(await screen.findByRole('dialog'));
+  expect(bench.getByText(/^Setting 1 of /).textContent).toMatch(
+    new RegExp(`^Setting 1 of ${plan.setups.length} · 1 of `),
+  );
+  const before = bench.getByText(/^Setting \d+ of /).textContent;
+  await user.click(bench.getByRole('button', { name: 'Done, next' }));
+  expect(bench.getByText(/^Setting \d+ of /).textContent).not.toBe(before);
+  const ticked = jobNow().ledger.length;
+  expect(ticked).toBeGreaterThan(0);
+  await user.click(bench.getByRole('button', { name: 'Back' }));
+  expect(bench.getByText(/^Setting \d+ of /).textContent).toBe(before);
+  expect(jobNow().ledger).toHaveLength(ticked);
+  await user.click(bench.getByRole('button', { name: 'Leave the bench' }));
+});
+
+test('files for other programs, labels and the tape are in one menu; a wish for boards too', async () => {
+  const { user, router, jobNow } = open();
+  const menu = () => user.click(screen.getByRole('button', { name: 'Tape, files' }));
+  await menu();
+  await user.click(screen.getByRole('menuitemradio', { name: 'Hooked once' }));
+  expect(router.state.location.search).toContain('tape=hooked');
+  await menu();
+  expect(screen.getByRole('menuitemradio', { name: 'Hooked once' }).getAttribute('aria-checked')).toBe('true');
+  await user.click(screen.getByRole('menuitem', { name: 'What boards are chosen for' }));
+  const dialog = within(await screen.findByRole('dialog'));
+  await user.click(dialog.getByRole('radio', { name: /least left over/i }));
+  expect(jobNow().aim.for).toBe('waste');
+});

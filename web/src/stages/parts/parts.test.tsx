@@ -58,3 +58,50 @@ test('a size set by hand stands in its row, marked as changed', () => {
   expect(after.length).toBe(before.length - inches(1));
   expect(rows()[facts.parts.indexOf(after)]!.querySelector('.changed')).not.toBeNull();
 });
+
+describe('set by hand', () => {
+  const picked = async (which: (facts: ReturnType<typeof open>['facts']) => string) => {
+    const shown = open();
+    const tag = which(shown.facts);
+    await shown.user.click(rows()[shown.facts.parts.findIndex((part) => part.tag === tag)]!);
+    const side = within(await screen.findByRole('region', { name: 'Where it is' }));
+    const own = () => shown.jobNow().pieces.find(({ id }) => id === 'glaze')!;
+    return { ...shown, tag, side, own };
+  };
+  const aLeg = ({ facts }: { facts: ReturnType<typeof open>['facts'] }) =>
+    facts.parts.find(({ role }) => role === 'leg')!.tag;
+
+  test('a length and a count; what is no length is said and nothing changes', async () => {
+    const { user, side, own, tag } = await picked((facts) => aLeg({ facts }));
+    const length = side.getByRole('textbox', { name: 'length' });
+    await user.clear(length);
+    await user.type(length, '2 feet or so{Enter}');
+    expect(side.getByRole('alert')).toBeTruthy();
+    expect(own().overrides).toEqual({});
+    await user.clear(length);
+    await user.type(length, '20 1/2{Enter}');
+    expect(own().overrides[tag]).toEqual({ length: inches(20.5) });
+    const count = side.getByLabelText('count, each piece');
+    await user.clear(count);
+    await user.type(count, '0{Enter}');
+    expect(own().overrides[tag]).toEqual({ length: inches(20.5), count: 0 });
+  });
+
+  test('made from another board: it is found by its name and kept', async () => {
+    const { user, side, own, tag } = await picked((facts) => aLeg({ facts }));
+    const field = side.getByRole('combobox', { name: 'made from' });
+    await user.clear(field);
+    await user.type(field, '2×6');
+    await user.click((await screen.findAllByRole('option', { name: '2×6' }))[0]!);
+    expect(own().overrides[tag]).toEqual({ material: '2x6' });
+  });
+
+  test('a part is added with a tag of its own, changed and taken out again', async () => {
+    const { user, own } = await picked((facts) => aLeg({ facts }));
+    await user.click(screen.getByRole('button', { name: 'Add a part' }));
+    expect(own().loose).toMatchObject([{ tag: 'X1', material: '1x4', length: inches(24), count: 1 }]);
+    await user.click(screen.getByRole('button', { name: 'Add a part' }));
+    // The plan that has the first is not there yet: its tag is taken all the same or given anew, never both.
+    expect(new Set(own().loose.map(({ tag }) => tag)).size).toBe(own().loose.length);
+  });
+});

@@ -162,3 +162,63 @@ describe('my shop', () => {
     expect(jobNow().shop).toEqual({ ...before, clamps: jobNow().shop.clamps, lift: 60 });
   });
 });
+
+describe('what the shop has', () => {
+  const shop = () => onBench(<ShopForm />, { path: '/jobs/demo/stock' });
+  const own = (shown: ReturnType<typeof shop>): Shop => shown.jobNow().shop;
+  const type = async (shown: ReturnType<typeof shop>, name: string, text: string) => {
+    const field = screen.getByRole('textbox', { name });
+    await shown.user.clear(field);
+    await shown.user.type(field, `${text}{Enter}`);
+  };
+
+  test('tools are ticked one by one, or a whole kit at once', async () => {
+    const shown = shop();
+    const planer = within(screen.getByRole('group', { name: 'Tools' })).getByRole('checkbox', { name: /planer/i });
+    const had = own(shown).tools.includes('planer');
+    await shown.user.click(planer);
+    expect(own(shown).tools.includes('planer')).toBe(!had);
+    await shown.user.click(planer);
+    expect(own(shown).tools.includes('planer')).toBe(had);
+  });
+
+  test('clamps in rows: added, told, taken away', async () => {
+    const shown = shop();
+    const count = own(shown).clamps.length;
+    await shown.user.click(screen.getByRole('button', { name: 'Add clamps' }));
+    expect(own(shown).clamps).toHaveLength(count + 1);
+    await type(shown, `Row ${count + 1} opens to`, '50');
+    expect(own(shown).clamps.at(-1)).toEqual({ length: inches(50), count: 2 });
+    await shown.user.click(screen.getByRole('button', { name: `Take row ${count + 1} of clamps away` }));
+    expect(own(shown).clamps).toHaveLength(count);
+  });
+
+  test('a saw that cuts half an inch wide is refused in words; a quarter is taken', async () => {
+    const shown = shop();
+    const before = own(shown).kerf;
+    await type(shown, 'Width of the saw’s cut', '1/2');
+    expect(screen.getByRole('alert').textContent).toMatch(/\d/);
+    expect(own(shown).kerf).toBe(before);
+    await type(shown, 'Width of the saw’s cut', '3/32');
+    expect(own(shown).kerf).toBe(inches(3 / 32));
+  });
+
+  test('the way out: a turn and a car are asked about once they are there', async () => {
+    const shown = shop();
+    const { turn } = own(shown);
+    const box = screen.getByRole('checkbox', { name: 'a turn, as of stairs' });
+    if (turn !== null) await shown.user.click(box);
+    expect(screen.queryByRole('textbox', { name: 'Width before the turn' })).toBeNull();
+    await shown.user.click(box);
+    await type(shown, 'Width before the turn', '32');
+    expect(own(shown).turn).toEqual({ before: inches(32), after: inches(36) });
+  });
+
+  test('spares: the exact count, one of each, or as many as is likely', async () => {
+    const shown = shop();
+    await shown.user.click(screen.getByRole('radio', { name: 'as many as is likely' }));
+    expect(shown.jobNow().spares).toBe('likely');
+    await shown.user.click(screen.getByRole('radio', { name: 'the exact count' }));
+    expect(shown.jobNow().spares).toBe('none');
+  });
+});
