@@ -1,6 +1,7 @@
 import { first, last } from '../lists';
 import { note, set, kerfFor, type Finding } from '../job';
-import { marketOf, type CutPiece } from '../buying';
+import { marketOf } from '../buying';
+import { runsInto } from '../sawing';
 import { isSheet, printMaterial } from '../stock';
 import { tagList } from '../work';
 import { dim, listOf, say, strong, tag, type Phrase } from '../words';
@@ -10,14 +11,13 @@ import { longestAt } from './unplaced';
 /** A piece is no use any shorter than this share of what it is, whatever the grain does. */
 const LEAST_SHARE = 2 / 3;
 
-/** Whether the grain runs on, piece by piece, from one part into the next as the boards lie. */
-const runsOn = (boards: Facts['buying']['boards'], a: string, b: string, kerf: number): boolean => {
-  const isNext = (one: CutPiece, other: CutPiece) =>
-    other.blank.part.id === b && other.y === one.y && other.x === one.x + one.length + kerf;
-  return boards.every(({ pieces }) =>
-    pieces.every((one) => one.blank.part.id !== a || pieces.some((other) => isNext(one, other))),
+/** Whether every piece of a part runs on into one of another, as the boards lie. */
+const allRunInto = (boards: Facts['buying']['boards'], a: string, b: string): boolean =>
+  boards.every(({ pieces }) =>
+    pieces.every(
+      (one) => one.blank.part.id !== a || pieces.some((other) => other.blank.part.id === b && runsInto(one, other)),
+    ),
   );
-};
 
 /** Grain that is to run on from part to part: where it does, as the boards are cut, and where it breaks, and why. */
 export function grainNotes({ job, pieces, buying }: Facts): readonly Finding[] {
@@ -32,7 +32,7 @@ export function grainNotes({ job, pieces, buying }: Facts): readonly Finding[] {
     const kerf = kerfFor(job.shop, isSheet(blank.material) ? 'sheet' : 'board');
     const breaks = run.slice(1).flatMap((part, at) => {
       const before = run[at];
-      return before && !runsOn(buying.boards, before.id, part.id, kerf) ? [[before.tag, part.tag] as const] : [];
+      return before && !allRunInto(buying.boards, before.id, part.id) ? [[before.tag, part.tag] as const] : [];
     });
     const about = run.map(({ id }) => id);
     const tags = run.map((part) => part.tag);

@@ -354,7 +354,7 @@ function struckByPole(piece: Piece, room: Room, parts: readonly Part[], across: 
     title: leg ? say`The parasol would stand on the post` : say`The parasol's hole parts what crosses below`,
     because: leg
       ? say`A hole of ${{ dim: across }} through the middle runs into a leg.`
-      : say`A hole of ${{ dim: across }} through the middle leaves nothing of ${about?.name ?? ''} ${{ tag: about?.tag ?? '' }} on either side of it.`,
+      : say`A hole of ${{ dim: across }} through the middle leaves under ${{ dim: BESIDE_HOLE }} of ${about?.name ?? ''} ${{ tag: about?.tag ?? '' }} on either side of it.`,
     numbers: { across },
     remedies,
   });

@@ -9,7 +9,7 @@ import { named, tagList } from '../work';
 const KERF: Length = inches(1 / 4);
 
 /** Whether the grain runs on from one piece of a sheet into another: next to each other in their run, and on it. */
-const runsInto = ({ blank, x, y, length }: CutPiece, other: CutPiece): boolean => {
+export const runsInto = ({ blank, x, y, length }: CutPiece, other: CutPiece): boolean => {
   const [run, next] = [blank.part.run, other.blank.part.run];
   const gap = other.x - x - length;
   return (

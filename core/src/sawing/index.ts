@@ -6,6 +6,7 @@
 export * from './setup';
 export * from './setups';
 export * from './cautions';
+export { runsInto } from './grain';
 export * from './marks';
 export * from './passes';
 export * from './words';

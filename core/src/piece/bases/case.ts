@@ -1,12 +1,13 @@
 import { nth } from '../../lists';
-import { inches, toInches, type Length } from '../../length';
+import { inches, type Length } from '../../length';
 import type { Sheet } from '../../stock';
 import { dim, say } from '../../words';
 import { count, measure, pick, type Choices, type Values } from '../choice';
 import { assembleDrawers, drawerBacks } from '../drawers';
 import { family, type Room } from '../family';
+import { putFoundTop } from '../found-top';
 import { boxAt, cutFor, holed, kitFor, level, type Kit } from '../kit';
-import { planeAt, rectangle, type Vec } from '../../solid';
+import { planeAt, type Vec } from '../../solid';
 import { boxOf } from '../shape';
 import { drawerBank, fronts, shelves, type CaseBody, type CaseColumn } from './case-fittings';
 import { CASE_LEGS, caseLegHeight, standOn } from './case-stand';
@@ -229,23 +230,6 @@ function mitredCorners(
   });
 }
 
-/** Wood of no known kind, lb per cubic foot. */
-const SOME_WOOD = 40;
-
-/** A top that is there, on the sides. */
-function foundLid(kit: Kit, length: Length, width: Length, thick: Length, at: Vec): void {
-  const pounds = ((toInches(length) * toInches(width) * toInches(thick)) / 1728) * SOME_WOOD;
-  kit.shaped(
-    {
-      ...{ tag: 'T1', role: 'top', name: 'found top', material: 'bought' },
-      bought: { kind: 'top', size: 'found', pounds, price: 0 },
-    },
-    rectangle(length, width),
-    thick,
-    { at, u: [1, 0, 0], v: [0, 1, 0] },
-  );
-}
-
 /** Sides, bottom and top; dividers between them. The columns that they leave. */
 function carcase(
   kit: Kit,
@@ -262,7 +246,7 @@ function carcase(
   else {
     kit.board(spec('G1', 'side', 'left side'), boxAt([0, y0, stand], [t, depth, body.top - stand]), 2, 1);
     kit.board(spec('G2', 'side', 'right side'), boxAt([length - t, y0, stand], [t, depth, body.top - stand]), 2, 1);
-    if (of === 'found') foundLid(kit, length, depth, lid, [0, y0, body.top]);
+    if (of === 'found') putFoundTop(kit, [length, depth, lid], [0, y0, body.top]);
     else kit.board(spec('T1', 'top', 'top'), boxAt([0, y0, body.top], [length, depth, t]), 0, 1);
   }
   kit.board(spec('B1', 'side', 'bottom'), boxAt([t, y0, stand], [length - 2 * t, body.back - y0, t]), 0, 1);

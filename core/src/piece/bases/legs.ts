@@ -198,12 +198,15 @@ export function placeLeg(
   };
 }
 
+/** The assembly of a hollow leg or post. */
+export const hollowOf = (tag: string): string => `leg-${tag}`;
+
 /** A hollow leg or post is glued up by itself; its narrow boards make it as deep as it is wide. */
-export function glueHollow(kit: Kit, { tags, box }: Leg, title: Phrase): void {
+export function glueHollow(kit: Kit, { tag: name, tags, box }: Leg, title: Phrase): void {
   if (tags.length === 1) return;
   const across = box.max[1] - box.min[1];
   kit.assemble(
-    `leg-${first(tags).slice(0, -1)}`,
+    hollowOf(name),
     title,
     tags,
     [],

@@ -73,7 +73,7 @@ describe('a pedestal with a parasol', () => {
 
   test('a hole that leaves no half inch of the beams is refused, also then', () => {
     const { findings, stops } = under('octagon', { post: 'box 1x6', beams: '4x4' }, 2.75);
-    expect(plain(findings[0]!.because, 'in')).toContain('leaves nothing of');
+    expect(plain(findings[0]!.because, 'in')).toContain('leaves under 1/2 of slat T4');
     expect(stops).toEqual([["The parasol's hole parts what crosses below", 'Leave the hole out']]);
   });
 

@@ -5,7 +5,7 @@ import { levelling } from '../feet';
 import { family, type Room } from '../family';
 import { boxAt, kitFor, type Kit } from '../kit';
 import { topFixing } from './common';
-import { glueHollow, joinLeg, legSection, placeLeg, type Leg, type LegSection } from './legs';
+import { glueHollow, hollowOf, joinLeg, legSection, placeLeg, type Leg, type LegSection } from './legs';
 import { riseOf, strut } from './strut';
 
 const POSTS = {
@@ -194,7 +194,7 @@ function assemble(kit: Kit, { sets }: Sizes, post: Leg): void {
     'base',
     say`Stand the post between foot and head`,
     post.tags.length === 1 ? post.tags : [],
-    ['foot', 'head', ...(post.tags.length === 1 ? [] : ['leg-P1'])],
+    ['foot', 'head', ...(post.tags.length === 1 ? [] : [hollowOf(post.tag)])],
     [say`Check that the post stands plumb all round before the braces go in.`],
   );
   const braces = Array.from({ length: 4 * sets }, (_, k) => `D${k + 1}`);

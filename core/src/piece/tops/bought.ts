@@ -2,12 +2,13 @@ import { inches, toInches } from '../../length';
 import { rectangle } from '../../solid';
 import { count, measure, pick } from '../choice';
 import { top } from '../family';
+import { putFoundTop, SOME_WOOD } from '../found-top';
 import { kitFor } from '../kit';
 import { cordChoices } from './cord';
 import { profileChoices } from './profile';
 
 /** lb per cubic foot: stone and tile figures of builders' tables, glass from its makers. */
-const KINDS = { stone: 168, glass: 156, wood: 40 } as const;
+const KINDS = { stone: 168, glass: 156, wood: SOME_WOOD } as const;
 
 /** A stone, glass or other top bought as it is: its weight is carried, its price counted. */
 export const boughtTop = top({
@@ -60,19 +61,7 @@ export const foundTop = top({
   candidates: () => [],
   build(room, choices) {
     const kit = kitFor(room);
-    const feet = (toInches(room.length) * toInches(room.width) * toInches(choices.thick)) / 1728;
-    kit.shaped(
-      {
-        tag: 'T1',
-        role: 'top',
-        name: 'found top',
-        material: 'bought',
-        bought: { kind: 'top', size: 'found', pounds: feet * KINDS.wood, price: 0 },
-      },
-      rectangle(room.length, room.width),
-      choices.thick,
-      { at: [0, 0, room.under], u: [1, 0, 0], v: [0, 1, 0] },
-    );
+    putFoundTop(kit, [room.length, room.width, choices.thick], [0, 0, room.under]);
     return kit.built();
   },
 });
