@@ -119,14 +119,15 @@ export function woodNotes(facts: PieceFacts, job: Job): readonly Finding[] {
   const boards = parts.filter((part) => part.role === 'top' && isBoard(part.material));
   const across = heldAcross(parts, fastenings);
   const isTop = ({ boards: own }: HeldAcross) => own.some(({ role }) => role === 'top');
-  if (kind?.moves && boards.length > 0) {
+  const isTold = kind?.moves === true && boards.length > 0;
+  if (isTold) {
     const [widest] = across.filter(isTop).sort((a, b) => b.spread - a.spread);
     found.push(...movementNote(piece, first(boards), widest));
   }
   found.push(
     ...crossNotes(
       piece,
-      across.filter((one) => !isTop(one)),
+      across.filter((one) => !(isTold && isTop(one))),
     ),
   );
 

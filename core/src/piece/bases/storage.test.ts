@@ -2,7 +2,9 @@ import { inches } from '../../length';
 import { boxOf, type Choices } from '../index';
 import { drawerSizes } from '../drawers';
 import { hingePlaces, longHingeFor, longHingePlaces } from '../hinges';
-import { built } from '../../testing/built';
+import { newJob } from '../../job';
+import { planJob } from '../../plan';
+import { built, changedStart } from '../../testing/built';
 
 describe('an end table, 22 x 18 x 24 with an inch over all round', () => {
   const one = { drawers: 1, opening: inches(5), legs: 'four 1x4' } as const;
@@ -200,6 +202,17 @@ describe('a case', () => {
       const gap = boxOf(part('T1')).max[2] - boxOf(part('D1A')).max[2];
       expect(gap).toBeGreaterThanOrEqual(inches(1 / 8));
       expect(boxOf(part('D1A')).max[2]).toBeGreaterThan(boxOf(part('T1')).min[2]);
+    });
+
+    test('of boards over sides of plywood it is held fast across its grain: on a deep case that is told', () => {
+      const said = (deep: number) => {
+        const choices = { lid: 'found', lidThick: inches(1.25) };
+        const job = { ...newJob('j'), pieces: [changedStart('cupboard', { size: [30, deep, 34], choices })] };
+        const { findings } = planJob(job, { today: '2026-11-30', effort: 'quick' });
+        return findings.filter(({ kind }) => kind === 'cross-grain').map(({ about }) => about);
+      };
+      // 17 1/2 in x .00216 x 4 is 5/32; over 9 1/2 it is under 3/32.
+      expect([said(20), said(12)]).toEqual([[['p.T1']], []]);
     });
 
     test('mitred corners want a top of the same sheet: there is nothing else to choose then', () => {
