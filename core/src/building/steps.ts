@@ -62,11 +62,12 @@ function flushing({ assembly, bodies }: Assembling, { model, ...making }: Making
   const box = around(planks.map(boxOf));
   const above = glued.some(({ drilled }) => drilled === plank.id);
   const { shop } = making;
+  const { extra } = leftOn(plank, shop);
   const does = {
     kind: 'trim whole',
     what: 'planks',
     to: plank.length,
-    off: Math.round(leftOn(plank, shop).extra / 2),
+    off: Math.round(extra / 2),
     width: box ? extent(box, 1) : plank.width,
     round: null,
     flush: { to: under.tag, deep: plank.thickness + (above ? 0 : under.thickness), above },
@@ -78,7 +79,12 @@ function flushing({ assembly, bodies }: Assembling, { model, ...making }: Making
       title: say`Cut the planks flush`,
       there: here.map(({ id }) => id),
       adds: [],
-      ops: [operation(making, `${assembly.id}-flush`, does, planks, TRIM_FLUSH, { tool: guidedSaw(shop) })],
+      ops: [
+        operation(making, `${assembly.id}-flush`, does, planks, TRIM_FLUSH, {
+          tool: guidedSaw(shop),
+          lift: liftOf(here, shop, extra),
+        }),
+      ],
     },
   ];
 }

@@ -97,6 +97,16 @@ test('planks that are laid long are cut flush once they are down; only full ones
   };
   expect(rehearse(without, job).faults.map(({ kind }) => kind)).toContain('wrong shape');
   expect(under('planks', { ends: 'flush' }).parts.some(({ flush }) => flush)).toBe(false);
+  // Who lifts the whole top to the saw is told: planks of 1x4 and core weigh more than one of these carries.
+  const weak = { ...job, shop: { ...job.shop, lift: 20 } };
+  const heavy = planJob(weak, { today: '2026-01-31', effort: 'quick' });
+  const lifted = found(
+    heavy.pieces[0]!.steps.flatMap(({ operations }) => operations),
+    ({ kind }) => kind === 'trim whole',
+  ).lift!;
+  expect(lifted.people).toBe(Math.ceil(lifted.pounds / 20));
+  expect(lifted.people).toBeGreaterThan(1);
+  expect(rehearse(heavy, weak).faults).toEqual([]);
 });
 
 test('a border laid flat round a sheet: an inch and a half wide, joined edge to edge, its upper face the top’s', () => {
