@@ -1,20 +1,14 @@
 import { first } from '../lists';
 import type { Length } from '../length';
 import type { Blank } from '../milling';
+import { isNextInRun } from '../piece';
 
 /** Blanks that are cut one after the other from one strip, so that the grain runs on from each to the next. */
 export type Strip = { readonly whole: Blank; readonly of: readonly Blank[] };
 
 /** Whether the grain can run on from one blank into the next: next to each other in their run, alike but in length. */
 const runsInto = (a: Blank, b: Blank): boolean =>
-  a.part.run !== null &&
-  b.part.run !== null &&
-  a.part.piece === b.part.piece &&
-  a.part.run.of === b.part.run.of &&
-  a.part.run.at + 1 === b.part.run.at &&
-  a.width === b.width &&
-  a.thickness === b.thickness &&
-  a.quantity === b.quantity;
+  isNextInRun(a.part, b.part) && a.width === b.width && a.thickness === b.thickness && a.quantity === b.quantity;
 
 /** A strip of blanks end to end, a kerf between them. */
 function stripOf(of: readonly Blank[], kerf: Length): Strip {
@@ -34,8 +28,8 @@ export function drawnTogether(
   most: number,
 ): { readonly laid: readonly Blank[]; readonly strips: readonly Strip[] } {
   const runs: Blank[][] = [];
-  const sorted = [...blanks].sort((a, b) => (a.part.run?.at ?? 0) - (b.part.run?.at ?? 0));
-  for (const blank of sorted) {
+  const running = blanks.filter(({ part }) => part.run !== null);
+  for (const blank of running.sort((a, b) => (a.part.run?.at ?? 0) - (b.part.run?.at ?? 0))) {
     const run = runs.find((one) => one.length < most && runsInto(one[one.length - 1] ?? blank, blank));
     if (run) run.push(blank);
     else runs.push([blank]);

@@ -2,12 +2,11 @@ import { first } from '../lists';
 import { inches } from '../length';
 import { able, note, set, type Finding, type Job, type Piece, type Remedy } from '../job';
 import { WAYS_FOR, WAYS_TO_JOIN, type Fastening } from '../joinery';
-import { JOINT_KINDS } from '../piece';
+import { JOINT_KINDS, ON_EDGE } from '../piece';
 import {
   BOOKS,
   hungOf,
   IN_DRAWER,
-  ON_EDGE,
   judgedFor,
   LOOSE,
   OVERASKED,

@@ -8,9 +8,10 @@ import { weightOf } from './weight';
 
 /** Above this a case tips onto who climbs its shelves or pulls at its top. */
 const TALL: Length = inches(30);
-/** A child who climbs on the front of an open drawer, and an arm that leans on a drop front, lb; ordinary home use. */
+/** A child who climbs on the front of an open drawer, lb; ordinary home use. */
 const CHILD = 60;
-const LEANS = 50;
+/** Who leans on the edge of a drop front or of a leaf that is drawn out, lb; ordinary home use. */
+export const ON_EDGE = 50;
 
 /** What tips a piece that stands open: so many pounds on the front of what, where an ordinary home may see as much. */
 export type TipsOpen = { readonly what: 'drawer' | 'drop front'; readonly pounds: number; readonly part: Part };
@@ -66,7 +67,7 @@ function worstOpen(parts: readonly Part[], motions: readonly Motion[], inDrawer:
     return reach > 0 ? [{ what, part, pounds: Math.max(0, holds / reach) }] : [];
   });
   const [worst] = [...loads].sort((a, b) => a.pounds - b.pounds);
-  return worst && worst.pounds < (worst.what === 'drawer' ? CHILD : LEANS) ? worst : null;
+  return worst && worst.pounds < (worst.what === 'drawer' ? CHILD : ON_EDGE) ? worst : null;
 }
 
 /** Why a piece must be fixed to the wall: it is tall, or tips when it stands open; null where it need not be. */

@@ -11,12 +11,12 @@ import { isTopAlone } from './bases/none';
 import { familyOf, topOf, refusal } from './families';
 import type { Bearer, Built, Room, Top } from './family';
 import { levelled } from './feet';
-import { holed, UP } from './kit';
 import { tongued } from './tongues';
 import { asBuilt } from './as-built';
 import { overridden } from './overrides';
 import type { Joint, JointKind, Part } from './part';
 import { alongOf, boxOf, openedBy, solidOf } from './shape';
+import { boredForPole, struckByPole } from './pole';
 import { openedForCords } from './tops/cord';
 import { planks, salvagedAs } from './tops/planks';
 import { usableLengths } from './tops/salvage';
@@ -262,8 +262,8 @@ export function buildPiece(
   const corded = cord > 0 && over ? openedForCords(room, over.parts, base.parts, cord) : (over?.parts ?? []);
   if (!corded) return { ...NOTHING, findings: [noCords(piece, cord)] };
   const whole = [...corded, ...base.parts];
-  const drilled = across > 0 ? drilledForParasol(room, whole, across) : whole;
-  const struck = across > 0 ? struckByPole(piece, room, drilled, across) : null;
+  const drilled = across > 0 ? boredForPole(room, whole, across) : whole;
+  const struck = across > 0 ? struckByPole(room, drilled, across) : null;
   if (struck) return { ...NOTHING, findings: [struck] };
   const made: PieceModel = {
     parts: tongued(piece, drilled, joints),
@@ -318,48 +318,6 @@ const noCords = (piece: Piece, across: Length): Finding =>
     remedies: [{ label: say`Leave it out`, changes: [set(piece.id, ['topChoices', 'cord'], 0)] }],
   });
 
-/** Beside a hole for a pole a part keeps at least so much on one side. */
-const BESIDE_HOLE: Length = inches(1 / 2);
-
-/** Wood that is left beside a pole on the wider side of a part, across its length; all of it where it is not met. */
-function leftBeside(part: Part, [x, y]: readonly [number, number], across: Length): number {
-  const { min, max } = boxOf(part);
-  const way = alongOf(part) === 0 ? 1 : 0;
-  const middle = way === 0 ? x : y;
-  return Math.max(middle - across / 2 - min[way], max[way] - middle - across / 2);
-}
-
-/** Says so where a parasol would stand in a leg, or its hole parts what crosses below it. */
-function struckByPole(piece: Piece, room: Room, parts: readonly Part[], across: Length): Finding | null {
-  const middle = [room.length / 2, room.width / 2] as const;
-  const bored = parts.filter(({ cuts }) => cuts.some(({ kind, from }) => kind === 'hole' && from < 0));
-  const leg = bored.find(({ role }) => role === 'leg');
-  const parted = bored.find((part) => leftBeside(part, middle, across) < BESIDE_HOLE);
-  if (!leg && !parted) return null;
-  const clears = familyOf(piece).forPole;
-  const isCleared = Object.entries(clears?.choices ?? {}).every(([name, value]) => piece.choices[name] === value);
-  const remedies: readonly Remedy[] = [
-    ...(clears && !isCleared
-      ? [
-          {
-            label: clears.label,
-            changes: Object.entries(clears.choices).map(([name, value]) => set(piece.id, ['choices', name], value)),
-          },
-        ]
-      : []),
-    { label: say`Leave the hole out`, changes: [set(piece.id, ['topChoices', 'hole'], 0)] },
-  ];
-  const about = leg ?? parted;
-  return note(piece.id, 'hole-in-leg', 'stop', 'shape', {
-    title: leg ? say`The parasol would stand on the post` : say`The parasol's hole parts what crosses below`,
-    because: leg
-      ? say`A hole of ${{ dim: across }} through the middle runs into a leg.`
-      : say`A hole of ${{ dim: across }} through the middle leaves under ${{ dim: BESIDE_HOLE }} of ${about?.name ?? ''} ${{ tag: about?.tag ?? '' }} on either side of it.`,
-    numbers: { across },
-    remedies,
-  });
-}
-
 /** Says so where the top rests on nothing, or where a leg that only the top holds does not reach it. */
 function unsupported(piece: Piece, base: Built, fixed: readonly Joint[], choices: Choices): Finding | null {
   const held = new Set(fixed.map((joint) => joint.drilled));
@@ -378,12 +336,6 @@ function unsupported(piece: Piece, base: Built, fixed: readonly Joint[], choices
       ? [{ label: most > 0 ? say`Overhang ${{ dim: most }} at most` : say`No overhang`, changes }]
       : [takeJoined(piece)],
   });
-}
-
-/** A round hole down through the middle of the top and of whatever crosses it below. */
-function drilledForParasol(room: Room, parts: readonly Part[], across: Length): readonly Part[] {
-  const middle = [room.length / 2, room.width / 2, 0] as const;
-  return parts.map((part) => (part.role === 'foot' ? part : holed(part, middle, UP, across / 2)));
 }
 
 /** The nominal widths the top may be joined from: the one chosen, or all of its thickness for "cheapest". */

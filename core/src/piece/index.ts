@@ -16,7 +16,7 @@ export * from './build';
 export * from './weight';
 export * from './tiling';
 export { profileOf } from './profiled';
-export { anchored, tipsOpen } from './anchoring';
+export { anchored, ON_EDGE, tipsOpen } from './anchoring';
 export { levelled } from './feet';
 export { isTopAlone } from './bases/none';
 export * from './hinges';

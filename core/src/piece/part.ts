@@ -149,3 +149,7 @@ export type Motion = {
         readonly degrees: number;
       };
 };
+
+/** Whether the grain is to run on from one part into another: next to each other in a run of one piece. */
+export const isNextInRun = ({ piece, run }: Part, next: Part): boolean =>
+  run !== null && next.run !== null && next.piece === piece && next.run.of === run.of && next.run.at === run.at + 1;

@@ -36,9 +36,9 @@ export function cautionsFor({ kind, pieces, setting, tool }: Omit<Setup, 'cautio
         say`Only ${dim(setting)} between blade and fence: push stick and feather board, or let the narrow part fall on the far side.`,
       );
   }
-  if (kind === 'guide') found.push(...grainMarks(pieces));
   if (kind === 'guide')
     found.push(
+      ...grainMarks(pieces),
       say`Support the sheet on both sides of every cut, so that neither part drops. Clamp the guide, not your hand.`,
     );
   return found;

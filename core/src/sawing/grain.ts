@@ -1,6 +1,6 @@
 import { inches, type Length } from '../length';
 import type { CutPiece } from '../buying';
-import { boxOf, waysOf, type Part } from '../piece';
+import { boxOf, isNextInRun, waysOf, type Part } from '../piece';
 import { add, dot, sub, times, type Vec } from '../solid';
 import { listOf, say, tag, type Phrase } from '../words';
 import { named, tagList } from '../work';
@@ -10,21 +10,13 @@ const KERF: Length = inches(1 / 4);
 
 /** Whether the grain runs on from one piece of a sheet into another: next to each other in their run, and on it. */
 export const runsInto = ({ blank, x, y, length }: CutPiece, other: CutPiece): boolean => {
-  const [run, next] = [blank.part.run, other.blank.part.run];
   const gap = other.x - x - length;
-  return (
-    run !== null &&
-    next?.of === run.of &&
-    next.at === run.at + 1 &&
-    other.blank.part.piece === blank.part.piece &&
-    other.y === y &&
-    gap >= 0 &&
-    gap < KERF
-  );
+  return isNextInRun(blank.part, other.blank.part) && other.y === y && gap >= 0 && gap < KERF;
 };
 
 /** Pieces of a sheet that lie one after the other so that their grain runs on, run by run. */
-function runsOf(pieces: readonly CutPiece[]): readonly (readonly CutPiece[])[] {
+function runsOf(all: readonly CutPiece[]): readonly (readonly CutPiece[])[] {
+  const pieces = all.filter(({ blank }) => blank.part.run !== null);
   const follows = (piece: CutPiece): readonly CutPiece[] => {
     const next = pieces.find((other) => runsInto(piece, other));
     return [piece, ...(next ? follows(next) : [])];

@@ -1,7 +1,17 @@
 import { first, last } from '../lists';
 import { gravityOf, screwPounds } from '../joinery';
 import { inches, toInches } from '../length';
-import { boxOf, extent, hingePlaces, SWINGS, weightOf, type Motion, type Part, type PieceModel } from '../piece';
+import {
+  boxOf,
+  extent,
+  hingePlaces,
+  ON_EDGE,
+  SWINGS,
+  weightOf,
+  type Motion,
+  type Part,
+  type PieceModel,
+} from '../piece';
 import { dot, type Vec } from '../solid';
 import { aside } from './springs';
 
@@ -14,8 +24,6 @@ const LEANS = 20;
 /** A butt hinge has so many screws in what it hangs on, so thick and biting so deep, in. */
 const HINGE = { screws: 3, shank: inches(0.138), bite: 0.6 } as const;
 
-/** Who leans on the edge of a drop front or of a leaf that is drawn out, lb. */
-export const ON_EDGE = 50;
 /** A stay is held by so many screws at each end. It stands at 45 degrees, as far along the front as up the side. */
 const STAY = { screws: 2, shank: 0.138 } as const;
 /**

@@ -8,7 +8,7 @@ export { bendsBy, dipsBy } from './bends';
 export * from './tipping';
 export { leanOn, type Lean, type Leaned } from './lean';
 export { BOOKS, SITS_APART, type CaseKind } from './cases';
-export { hungOf, IN_DRAWER, ON_EDGE, type Hung } from './hung';
+export { hungOf, IN_DRAWER, type Hung } from './hung';
 export { judgedFor, LOOSE, OVERASKED, type Judged } from './judge';
 export * from './movement';
 export { forecastOf, type CutBy, type Expected, type Forecast } from './forecast';

@@ -77,6 +77,10 @@ export function shelves(
 /** Stays as sold, inches when stretched: the longest that a front so high takes at the same distance up its side. */
 const stayFor = (high: Length): string => (high >= inches(12) ? '10' : '6');
 
+/** From where to where fronts reach: inside the case, or over the edges of its bottom and top. */
+const heightsOf = ({ bottom, top, thick, rim }: CaseBody, inset: boolean, gap: Length): readonly [Length, Length] =>
+  inset ? [bottom + gap, top - gap] : [bottom - thick + gap, top + rim - gap];
+
 /** One or two doors before a column, hinged at its outer edges, or one drop front hinged below. */
 export function fronts(
   kit: Kit,
@@ -90,8 +94,7 @@ export function fronts(
   const t = kit.sizes.thickness(stock);
   const y = inset ? body.front : body.front - t;
   const [x0, x1] = [column.from - cover[0], column.to + cover[1]];
-  const over = inset ? -gap : body.thick - gap;
-  const [z0, z1] = [body.bottom - over, body.top + (inset ? -gap : body.rim - gap)];
+  const [z0, z1] = heightsOf(body, inset, gap);
   const n = column.number;
   if (choices.front === 'drop front') {
     const name = `D${n}A`;
@@ -159,7 +162,7 @@ export function drawerBank(
   const width = column.to - column.from;
   // Behind an inset front the box begins.
   const front = inset ? body.front + t : body.front;
-  const over = inset ? -gap : body.thick - gap;
+  const [lowest, highest] = heightsOf(body, inset, gap);
   const done: number[] = [];
   for (let at = 0; at < number; at++) {
     const [z0, z1] = [Math.round(body.bottom + at * pitch), Math.round(body.bottom + (at + 1) * pitch)];
@@ -170,8 +173,8 @@ export function drawerBank(
     );
     if (!sizes) return null;
     const half = Math.round(gap / 2);
-    const low = at === 0 ? body.bottom - over : z0 + half;
-    const high = at === number - 1 ? body.top + (inset ? -gap : body.rim - gap) : z1 - half;
+    const low = at === 0 ? lowest : z0 + half;
+    const high = at === number - 1 ? highest : z1 - half;
     const [x0, x1] = [column.from - cover[0], column.to + cover[1]];
     drawer(kit, sizes, {
       number: first + at,

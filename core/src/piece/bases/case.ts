@@ -253,10 +253,10 @@ function carcase(
   // Screwed from outside, or pocketed from inside by what ends against it.
   const join = (outer: string, end: string) =>
     held === 'pockets' ? kit.join('rail end', end, outer) : kit.join('screws', outer, end);
+  const underTop = (end: string) => (of === 'found' ? kit.join('rail end', end, 'T1') : join('T1', end));
   for (const side of ['G1', 'G2']) {
     if (mitred) kit.join('lamination', side, 'T1');
-    else if (of === 'found') kit.join('rail end', side, 'T1');
-    else join('T1', side);
+    else underTop(side);
     join(side, 'B1');
   }
   const uprights = ['G1'];
@@ -265,8 +265,7 @@ function carcase(
     const x = Math.round(t * at + clearWidth * at);
     const name = `V${at}`;
     kit.board(spec(name, 'side', 'divider'), boxAt([x, y0, stand + t], [t, body.back - y0, inner]), 2, 1);
-    if (of === 'found') kit.join('rail end', name, 'T1');
-    else join('T1', name);
+    underTop(name);
     join('B1', name);
     uprights.push(name);
     edges.push(x);
@@ -300,16 +299,15 @@ function openForCords(kit: Kit, { body }: Sizes, columns: readonly CaseColumn[],
 function letIn(kit: Kit, { length }: Room, { t, stand, rebate, body }: Sizes, lid: Chosen['lid']): void {
   const into = Math.round(t / 2);
   // Nothing is cut into a top that is there: the back ends under it.
-  const up = lid === 'found' ? 0 : into;
+  const [up, round] = lid === 'found' ? [0, ['G1', 'G2']] : [into, ['G1', 'G2', 'T1']];
   kit.board(
     { tag: 'K1', role: 'back', name: 'back', material: BACK },
     boxAt([into, body.back, stand], [length - 2 * into, rebate, body.top - stand + up]),
     0,
     2,
   );
-  for (const name of ['G1', 'G2', ...(up > 0 ? ['T1'] : [])])
-    kit.put(cutFor(kit.get(name), kit.get('K1'), 'rebate', 2));
-  for (const name of ['G1', 'G2', ...(up > 0 ? ['T1'] : []), 'B1']) kit.join('glue', 'K1', name);
+  for (const name of round) kit.put(cutFor(kit.get(name), kit.get('K1'), 'rebate', 2));
+  for (const name of [...round, 'B1']) kit.join('glue', 'K1', name);
 }
 
 /** What stands in the columns: shelves and fronts, or drawers. Null where no drawer fits. */
