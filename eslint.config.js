@@ -163,16 +163,6 @@ export default tseslint.config(
     },
   },
   {
-    // With the types at hand: a promise that nobody waits for is an error that nobody hears of. The core has none.
-    files: ['{server,web,e2e,torture,house}/**/*.{ts,tsx}'],
-    languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
-    rules: {
-      '@typescript-eslint/no-floating-promises': 'error',
-      '@typescript-eslint/no-misused-promises': 'error',
-      '@typescript-eslint/await-thenable': 'error',
-    },
-  },
-  {
     files: ['**/*.test.{ts,tsx}', '**/testing/**', 'e2e/**', 'bench/**'],
     rules: { 'max-lines-per-function': 'off' },
   },

@@ -311,9 +311,12 @@ export const sessions: Ordeal = async ({ until, seed, most, lanes }) => {
       try {
         if (isTraced) await startTasks(browser);
         let tasks: readonly Task[] = [];
-        const outcome = await within(SESSION_MS, session(browser, server, own), 'the session').finally(async () => {
+        let outcome: Pick<Session, 'faults' | 'blocks'>;
+        try {
+          outcome = await within(SESSION_MS, session(browser, server, own), 'the session');
+        } finally {
           if (isTraced) tasks = await endTasks(browser, 30);
-        });
+        }
         faults.push(...outcome.faults);
         blocks.push(...outcome.blocks.map((block) => ({ ...block, cpu: workOf(block, tasks), seed: own })));
       } catch (error) {

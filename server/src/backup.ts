@@ -92,7 +92,12 @@ export async function restoreFrom(
   try {
     await copyFile(backup, copy);
     const theirs = await openDatabase(copy);
-    const held = await heldIn(theirs).finally(() => theirs.destroy());
+    let held: Held;
+    try {
+      held = await heldIn(theirs);
+    } finally {
+      await theirs.destroy();
+    }
     const before = join(backupsOf(file), `before-restore-${stamp}.db`);
     await backupTo(database, before);
     await database.raw('ATTACH DATABASE ? AS restored', [copy]);

@@ -42,7 +42,11 @@ try {
   if (fault) throw new Error(`${fault} Nothing was changed.`);
   const passphrase = typed === '' ? madePassphrase() : typed;
   const database = await openDatabase(databaseFile());
-  await setPassphrase(database, passphrase).finally(() => database.destroy());
+  try {
+    await setPassphrase(database, passphrase);
+  } finally {
+    await database.destroy();
+  }
   process.stdout.write(
     `${typed === '' ? `The passphrase is ${passphrase}\nIt is shown this once: write it down.` : 'The passphrase is set.'} All devices sign in again.\n`,
   );
