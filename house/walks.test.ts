@@ -75,7 +75,7 @@ test('the compiler has nothing against it', () => {
   const walked = { extends: './tsconfig.json', compilerOptions: { paths, types: ['node'] }, files, include: [] };
   writeFileSync(join(copy, 'walked.json'), JSON.stringify(walked));
   // In a process of its own: within a test the compiler takes twice as long.
-  const tsc = join(ROOT, 'node_modules/typescript/bin/tsc');
-  const { stdout } = spawnSync(process.execPath, [tsc, '-p', 'walked.json'], { cwd: copy, encoding: 'utf8' });
-  expect(stdout).toBe('');
+  const tsc = join(ROOT, 'node_modules/typescript-7/bin/tsc');
+  const { status, stdout } = spawnSync(process.execPath, [tsc, '-p', 'walked.json'], { cwd: copy, encoding: 'utf8' });
+  expect({ status, stdout }).toEqual({ status: 0, stdout: '' });
 }, 120_000);

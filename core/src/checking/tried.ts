@@ -1,6 +1,6 @@
 import { first } from '../lists';
 import { applyChanges, set, type Change, type Job, type Piece, type Remedy } from '../job';
-import { fastenings } from '../joinery';
+import { fastenings, type Fastening } from '../joinery';
 import { buildPiece, choosable, familyOf, knownOf, settled, topCandidates, type Choices, type Spec } from '../piece';
 import { sizesOf } from '../stock';
 import { say, type Phrase } from '../words';
@@ -18,8 +18,16 @@ export function triedWith(change: Change, piece: Piece, job: Job): Tried | null 
   const known = knownOf(then, job);
   const model = buildPiece(then, first(topCandidates(then)), job.shop, job.units, sizesOf(job.measured), known);
   if (model.findings.length > 0) return null;
-  const made = fastenings(model.joints, model.parts, job.units, then, job.shop);
-  return { piece: then, model, parts: model.parts, fastenings: made };
+  let made: readonly Fastening[] | null = null;
+  return {
+    piece: then,
+    model,
+    parts: model.parts,
+    // Most that is tried is told by a formula alone: joints are worked out where they are asked for.
+    get fastenings() {
+      return (made ??= fastenings(model.joints, model.parts, job.units, then, job.shop));
+    },
+  };
 }
 
 /** Other values of a choice: a larger stock comes after what there is, so that first. */

@@ -1,42 +1,61 @@
+// Asked millions of times in one plan: plain loops over plain numbers, as long as the planes of a body are.
+/* eslint-disable @typescript-eslint/no-non-null-assertion */
 import { first } from '../lists';
-import { dot, type Vec } from './vector';
+import type { Vec } from './vector';
 import type { Cell, Solid } from './solid';
 
 /** A stretch of a ray that lies in a body, as distances from its start. */
 export type Stretch = readonly [from: number, to: number];
 
-/** Where a ray is inside a convex cell; null where it misses. Distances before its start are negative. */
-export function rayIn(cell: Cell, from: Vec, direction: Vec): Stretch | null {
-  let [low, high] = [-Infinity, Infinity];
-  for (const { normal, points } of cell) {
-    const at = first(points);
-    const gap = normal[0] * (at[0] - from[0]) + normal[1] * (at[1] - from[1]) + normal[2] * (at[2] - from[2]);
-    const rate = dot(normal, direction);
-    if (Math.abs(rate) < 1e-9) {
+/** The planes of a cell, six numbers each: its normal and a point on it. */
+const planesOf = (cell: Cell): Float64Array =>
+  Float64Array.from(cell.flatMap(({ normal, points }) => [...normal, ...first(points)]));
+
+/** Where a ray is inside a convex cell, by its planes; null where it misses. */
+function stretchIn(planes: Float64Array, [x, y, z]: Vec, [dx, dy, dz]: Vec): [number, number] | null {
+  let low = -Infinity;
+  let high = Infinity;
+  for (let at = 0; at < planes.length; at += 6) {
+    const nx = planes[at]!;
+    const ny = planes[at + 1]!;
+    const nz = planes[at + 2]!;
+    const gap = nx * (planes[at + 3]! - x) + ny * (planes[at + 4]! - y) + nz * (planes[at + 5]! - z);
+    const rate = nx * dx + ny * dy + nz * dz;
+    if (rate < 1e-9 && rate > -1e-9) {
       if (gap < 0) return null;
-    } else if (rate > 0) high = Math.min(high, gap / rate);
-    else low = Math.max(low, gap / rate);
+      continue;
+    }
+    const far = gap / rate;
+    if (rate > 0) {
+      if (far < high) high = far;
+    } else if (far > low) low = far;
     if (low >= high) return null;
   }
   return [low, high];
 }
 
+/** Where a ray is inside a convex cell; null where it misses. Distances before its start are negative. */
+export const rayIn = (cell: Cell, from: Vec, direction: Vec): Stretch | null =>
+  stretchIn(planesOf(cell), from, direction);
+
 /** Cells nearer along a ray than this are one body: what is cut out of it leaves wider gaps. */
 const SEAM = 8;
 
+const known = new WeakMap<Solid, readonly Float64Array[]>();
+
 /** Where a ray is inside a body, in order; cells that lie against each other count as one. */
 export function raysIn(solid: Solid, from: Vec, direction: Vec): readonly Stretch[] {
-  if (solid.length === 1) {
-    const only = rayIn(first(solid), from, direction);
-    return only ? [only] : [];
+  let planes = known.get(solid);
+  if (!planes) known.set(solid, (planes = solid.map(planesOf)));
+  const met: [number, number][] = [];
+  for (const cell of planes) {
+    const stretch = stretchIn(cell, from, direction);
+    if (stretch) met.push(stretch);
   }
-  const flat = solid.flatMap((cell): Stretch[] => {
-    const stretch = rayIn(cell, from, direction);
-    return stretch ? [stretch] : [];
-  });
+  if (met.length < 2) return met;
   const joined: [number, number][] = [];
-  for (const [low, high] of flat.sort((a, b) => a[0] - b[0])) {
-    const last = joined.at(-1);
+  for (const [low, high] of met.sort((a, b) => a[0] - b[0])) {
+    const last = joined[joined.length - 1];
     if (last && low - last[1] < SEAM) last[1] = Math.max(last[1], high);
     else joined.push([low, high]);
   }
