@@ -1,5 +1,7 @@
+// Hundreds of passes for one plan: indices count tasks and windows of the problem.
+/* eslint-disable @typescript-eslint/no-non-null-assertion */
 import { clampsOver } from '../job';
-import { nth, sure } from '../lists';
+import { nth } from '../lists';
 import type { Instant } from './instant';
 import { dayBy, type Node, type Problem } from './problem';
 
@@ -66,6 +68,26 @@ export function lateBy(
   return start > (fresh.at === null ? now : nth(ends, fresh.at)) + fresh.within ? fresh.extra : 0;
 }
 
+/** What a bench begins with: kept with its problem, which is laid out hundreds of times. */
+type Begun = { readonly missing: Int32Array; readonly ready: Float64Array; readonly open: readonly number[] };
+const begun = new WeakMap<Problem, Begun>();
+function begunFor(problem: Problem): Begun {
+  const known = begun.get(problem);
+  if (known) return known;
+  const { nodes, now } = problem;
+  const missing = Int32Array.from(nodes, ({ before }) => before.length);
+  const made: Begun = {
+    missing,
+    ready: Float64Array.from(nodes, ({ release }) => Math.max(now, release)),
+    open: nodes.flatMap((_, at) => (missing[at] === 0 ? [at] : [])),
+  };
+  begun.set(problem, made);
+  return made;
+}
+
+/** Where no time fits. */
+const NOWHERE = -1;
+
 /** Work as it is laid out bit by bit: what is done, held and open. */
 export class WorkBench {
   readonly puts: Put[] = [];
@@ -73,16 +95,14 @@ export class WorkBench {
   private readonly missing: Int32Array;
   private readonly ready: Float64Array;
   private holding: Holding[] = [];
-  private readonly open = new Set<number>();
+  private readonly open: Set<number>;
 
   constructor(readonly problem: Problem) {
-    const { nodes, now } = problem;
-    this.ends = new Float64Array(nodes.length);
-    this.missing = Int32Array.from(nodes, ({ before }) => before.length);
-    this.ready = Float64Array.from(nodes, ({ release }) => Math.max(now, release));
-    nodes.forEach((_, at) => {
-      if (this.missing[at] === 0) this.open.add(at);
-    });
+    const { missing, ready, open } = begunFor(problem);
+    this.ends = new Float64Array(missing.length);
+    this.missing = missing.slice();
+    this.ready = ready.slice();
+    this.open = new Set(open);
   }
 
   /** Tasks that everything before is done of, if not yet over. */
@@ -94,18 +114,34 @@ export class WorkBench {
     return this.puts.length === this.problem.nodes.length;
   }
 
+  /** When a task could start in a window from a time on; less than 0 where it does not fit. */
+  startIn(at: number, window: number, from: Instant): Instant {
+    const node = this.problem.nodes[at]!;
+    const span = node.spans[window];
+    if (!span) return NOWHERE;
+    const early = Math.max(from, this.ready[at]!, span.from);
+    if (early + node.minutes > span.to) return NOWHERE;
+    const start = freeFrom(this.problem, this.holding, node, early);
+    return start + this.lasts(at, start) > span.to ? NOWHERE : start;
+  }
+
+  /** Minutes that a task takes from a start on. */
+  private lasts(at: number, start: Instant): number {
+    const node = this.problem.nodes[at]!;
+    // What runs over the longest time there is has no room to be sanded in: it only takes longer.
+    return node.minutes + (node.over > 0 ? 0 : lateBy(node, this.ends, this.problem, start));
+  }
+
+  /** A task put in a window at a start that fits. */
+  putAt(at: number, window: number, start: Instant): Put {
+    const late = lateBy(nth(this.problem.nodes, at), this.ends, this.problem, start);
+    return { at, window, start, end: start + this.lasts(at, start), late };
+  }
+
   /** Where a task could be put in a window from a time on; null where it does not fit. */
   fit(at: number, window: number, from: Instant): Put | null {
-    const node = nth(this.problem.nodes, at);
-    const span = node.spans[window];
-    if (!span || span.to - span.from < node.minutes) return null;
-    const early = Math.max(from, nth(this.ready, at), span.from);
-    if (early + node.minutes > span.to) return null;
-    const start = freeFrom(this.problem, this.holding, node, early);
-    const late = lateBy(node, this.ends, this.problem, start);
-    // What runs over the longest time there is has no room to be sanded in: it only takes longer.
-    const end = start + node.minutes + (node.over > 0 ? 0 : late);
-    return end > span.to ? null : { at, window, start, end, late };
+    const start = this.startIn(at, window, from);
+    return start < 0 ? null : this.putAt(at, window, start);
   }
 
   put(one: Put): void {
@@ -165,32 +201,33 @@ export type Rule = {
 /** Tasks laid out as time passes: whatever can be begun soonest, and of that what ranks first. Null where time ends. */
 export function listPass(problem: Problem, { rank, patience, stick, thrift, shut }: Rule): WorkLaid | null {
   const bench = new WorkBench(problem);
+  // What fits next and when, written over at each step.
+  const [fits, starts] = [new Int32Array(problem.nodes.length), new Float64Array(problem.nodes.length)];
   for (let window = 0; window < problem.windows.length && !bench.isDone(); window++) {
     if (shut?.has(window)) continue;
     let now = nth(problem.windows, window).from;
     for (;;) {
-      const fits: Put[] = [];
+      let [count, soonest] = [0, Infinity];
       for (const at of bench.opened()) {
-        const put = bench.fit(at, window, now);
-        if (put) fits.push(put);
+        const start = bench.startIn(at, window, now);
+        if (start < 0) continue;
+        fits[count] = at;
+        starts[count++] = start;
+        if (start < soonest) soonest = start;
       }
-      if (fits.length === 0) break;
-      const soonest = fits.reduce((least, { start }) => Math.min(least, start), Infinity);
-      const last = bench.puts.at(-1);
-      const before = last && last.window === window ? nth(problem.nodes, last.at).task : null;
-      const worth = ({ at, start }: Put): number => {
-        const { task, scarce } = nth(problem.nodes, at);
+      if (count === 0) break;
+      const last = bench.puts[bench.puts.length - 1];
+      const before = last && last.window === window ? problem.nodes[last.at]!.task : null;
+      let [best, least] = [-1, Infinity];
+      for (let k = 0; k < count; k++) {
+        const start = starts[k]!;
+        if (start > soonest + patience) continue;
+        const { task, scarce } = problem.nodes[fits[k]!]!;
         const same = !before ? 0 : task.of === before.of ? 2 : task.tool !== null && task.tool === before.tool ? 1 : 0;
-        return nth(rank, at) - same * stick - scarce * thrift + (start - soonest);
-      };
-      let best: Put | null = null;
-      let least = Infinity;
-      for (const put of fits) {
-        if (put.start > soonest + patience) continue;
-        const value = worth(put);
-        if (value < least) [best, least] = [put, value];
+        const value = rank[fits[k]!]! - same * stick - scarce * thrift + (start - soonest);
+        if (value < least) [best, least] = [k, value];
       }
-      const put = sure(best, 'work that fits');
+      const put = bench.putAt(nth(fits, best), window, nth(starts, best));
       bench.put(put);
       now = put.end;
     }

@@ -8,7 +8,7 @@ import { chainOf, type ChainLink } from './chain';
 import { instantOf, type Instant } from './instant';
 import type { WorkLaid } from './list-pass';
 import { problemOf, type Problem } from './problem';
-import { search } from './search';
+import { search, searchBefore } from './search';
 import type { Task } from './task';
 import { tasksOf, type Planned } from './tasks';
 import { canBeShared } from './sharing';
@@ -118,6 +118,20 @@ export function laidOut(
     handsShort: problem.handsShort,
     lostPins: lost,
   };
+}
+
+/** The day on which tasks laid out are ready, where one before another is found; null else. */
+export function readyBefore(
+  tasks: readonly Task[],
+  { calendar, shop }: Pick<Job, 'calendar' | 'shop'>,
+  now: Instant,
+  effort: Effort,
+  before: string,
+): string | null {
+  const { pinned } = pinsOf(tasks, calendar, shop.clamps, now);
+  const problem = problemOf(tasks, calendar, shop.clamps, now, pinned);
+  const day = tasks.length === 0 || problem.homeless.length > 0 ? null : searchBefore(problem, effort, dayOf(before));
+  return day === null ? null : dateOf(day);
 }
 
 /**

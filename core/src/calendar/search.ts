@@ -96,24 +96,20 @@ function fewerSessions(problem: Problem, laid: WorkLaid): WorkLaid {
   return tidier && isBetter(tidier, best) ? tidier : best;
 }
 
-/**
- * The earliest day on which all is ready, then the fewest sessions, then the least setting up: passes that take what is
- * due first, for the earliest day that nothing speaks against and the days after it; of few tasks all ways there are.
- */
-export function search(problem: Problem, effort: Effort): Found {
-  const { nodes } = problem;
-  const listed: Rule = { rank: nodes.map((_, at) => 10 * at), patience: 0, stick: 0, thrift: 0 };
-  const dueLast = () => {
-    const rank = dueRank(problem, (problem.windows.at(-1)?.day ?? 0) + 1);
-    return rank && listPass(problem, { ...listed, rank });
-  };
-  const first = listPass(problem, listed) ?? dueLast();
-  if (!first) return { laid: null, bound: null, proved: false };
-  const bound = boundOf(problem, first.day, effort);
-  if (!bound) return { laid: first, bound: null, proved: false };
-  const random = seeded(nodes.length);
-  let best = first;
-  for (let day = bound.day; day < best.day && day < bound.day + MOST_DAYS[effort]; day++) {
+/** Tasks as they are listed, or, where time runs out so, by what is due first; null where it does either way. */
+function asListed(problem: Problem): WorkLaid | null {
+  const listed: Rule = { rank: problem.nodes.map((_, at) => 10 * at), patience: 0, stick: 0, thrift: 0 };
+  const laid = listPass(problem, listed);
+  if (laid) return laid;
+  const rank = dueRank(problem, (problem.windows.at(-1)?.day ?? 0) + 1);
+  return rank && listPass(problem, { ...listed, rank });
+}
+
+/** What passes for one day after the other come to: from one that nothing speaks against up to before another. */
+function soonest(problem: Problem, effort: Effort, begun: WorkLaid, from: number, before: number): WorkLaid {
+  const random = seeded(problem.nodes.length);
+  let best = begun;
+  for (let day = from; day < Math.min(best.day, before, from + MOST_DAYS[effort]); day++) {
     const due = dueRank(problem, day);
     if (!due) continue;
     const found = bestOf(problem, rulesFor(due, effort), (laid) => laid.day <= day);
@@ -121,6 +117,34 @@ export function search(problem: Problem, effort: Effort): Found {
     const again = best.day > day ? mended(problem, day, due, effort, random) : null;
     if (again && isBetter(again, best)) best = again;
   }
+  return best;
+}
+
+/**
+ * A day before another on which all can be ready, the earliest that is found; null where there is none. Where the bound
+ * says so nothing is searched.
+ */
+export function searchBefore(problem: Problem, effort: Effort, before: number): number | null {
+  const bound = boundOf(problem, before, effort);
+  const first = bound && bound.day < before ? asListed(problem) : null;
+  if (!bound || !first) return null;
+  const laid = soonest(problem, effort, first, bound.day, before);
+  const { nodes } = problem;
+  const exact = nodes.length <= FEW && NODES[effort] > 0 ? exactly(problem, laid, bound.day, NODES[effort]).laid : laid;
+  return exact.day < before ? exact.day : null;
+}
+
+/**
+ * The earliest day on which all is ready, then the fewest sessions, then the least setting up: passes that take what is
+ * due first, for the earliest day that nothing speaks against and the days after it; of few tasks all ways there are.
+ */
+export function search(problem: Problem, effort: Effort): Found {
+  const { nodes } = problem;
+  const first = asListed(problem);
+  if (!first) return { laid: null, bound: null, proved: false };
+  const bound = boundOf(problem, first.day, effort);
+  if (!bound) return { laid: first, bound: null, proved: false };
+  let best = soonest(problem, effort, first, bound.day, Infinity);
   if (effort === 'full') {
     const due = dueRank(problem, best.day);
     const again = due && bestOf(problem, rulesFor(due, effort), () => false);

@@ -2,7 +2,7 @@ import { dayOf, set, type Change, type Job, type JobCalendar } from '../job';
 import { say, strong, type Phrase } from '../words';
 import { DAY, type Instant } from './instant';
 import type { Effort } from './bound';
-import { laidOut } from './plan-days';
+import { readyBefore } from './plan-days';
 import type { Task } from './task';
 
 /** One change that brings the day forward, and by how much. */
@@ -170,15 +170,18 @@ export function soonerBy(
   effort: Effort,
 ): readonly Sooner[] {
   const levers = [...hourLevers(job), ...helpLevers(tasks, job), ...thingLevers(tasks, job)];
-  const all = levers
-    .flatMap(
-      ({ calendar = job.calendar, clamps = job.shop.clamps, tasks: other = tasks, ...rest }): readonly Sooner[] => {
-        const next = laidOut(other, { calendar, shop: { ...job.shop, clamps } }, now, effort).ready;
-        const days = next === null ? 0 : daysSooner(next, ready);
-        return next === null || days <= 0 ? [] : [{ ...rest, ready: next, days, adds: null }];
-      },
-    )
+  const isEvening = ({ id }: Lever): boolean => id.startsWith('evening-');
+  let evening = ready;
+  return levers
+    .flatMap((lever): readonly Sooner[] => {
+      const { calendar = job.calendar, clamps = job.shop.clamps, tasks: other = tasks, ...rest } = lever;
+      const before = isEvening(lever) ? evening : ready;
+      const next = readyBefore(other, { calendar, shop: { ...job.shop, clamps } }, now, effort, before);
+      if (next === null) return [];
+      // Of evenings only one that brings more than those before it is looked for.
+      if (isEvening(lever)) evening = next;
+      return [{ ...rest, ready: next, days: daysSooner(next, ready), adds: null }];
+    })
+    .filter((one) => !isEvening(one) || one.ready === evening)
     .sort((a, b) => b.days - a.days);
-  const evening = all.find(({ id }) => id.startsWith('evening-'));
-  return all.filter((one) => one === evening || !one.id.startsWith('evening-'));
 }

@@ -1,4 +1,6 @@
-import { first, metFirst, nth } from '../lists';
+// Asked hundreds of thousands of times in one plan: indices count numbers of planes.
+/* eslint-disable @typescript-eslint/no-non-null-assertion */
+import { metFirst, nth } from '../lists';
 import { inches } from '../length';
 import { solidOf, type Part } from '../piece';
 import {
@@ -8,6 +10,7 @@ import {
   limitsAround,
   limitsOf,
   norm,
+  planesOf,
   sub,
   times,
   unit,
@@ -44,13 +47,16 @@ const MIDDLES: readonly Flat[] = [
   }),
 ];
 
-const cellLimits = new WeakMap<Cell, readonly [Vec, Vec]>();
-function limitsOfCell(cell: Cell): readonly [Vec, Vec] {
-  const known = cellLimits.get(cell);
+/** A convex body by its limits and its planes. */
+type Bounds = { readonly low: Vec; readonly high: Vec; readonly planes: Float64Array };
+const bounds = new WeakMap<Cell, Bounds>();
+function boundsOf(cell: Cell): Bounds {
+  const known = bounds.get(cell);
   if (known) return known;
-  const limits = limitsOf([cell]);
-  cellLimits.set(cell, limits);
-  return limits;
+  const [low, high] = limitsOf([cell]);
+  const made = { low, high, planes: planesOf(cell) };
+  bounds.set(cell, made);
+  return made;
 }
 
 /** Ways out from a face: along its normal, aslant, and along the face itself. */
@@ -70,16 +76,23 @@ export function someWayOut(points: readonly Vec[], normal: Vec, isSo: (way: Vec)
 }
 
 /** Whether a ball keeps clear of a convex body: of its box, or of the plane of one of its faces. */
-function clears([x, y, z]: Vec, radius: number, cell: Cell): boolean {
-  const [low, high] = limitsOfCell(cell);
+function clears(at: Vec, radius: number, cell: Cell): boolean {
+  const { low, high, planes } = boundsOf(cell);
+  const x = at[0];
+  const y = at[1];
+  const z = at[2];
   const dx = Math.max(0, low[0] - x, x - high[0]);
   const dy = Math.max(0, low[1] - y, y - high[1]);
   const dz = Math.max(0, low[2] - z, z - high[2]);
   if (dx * dx + dy * dy + dz * dz >= radius * radius) return true;
-  for (const { normal, points } of cell) {
-    const [px, py, pz] = first(points);
-    if (normal[0] * (x - px) + normal[1] * (y - py) + normal[2] * (z - pz) >= radius) return true;
-  }
+  for (let k = 0; k < planes.length; k += 6)
+    if (
+      planes[k]! * (x - planes[k + 3]!) +
+        planes[k + 1]! * (y - planes[k + 4]!) +
+        planes[k + 2]! * (z - planes[k + 5]!) >=
+      radius
+    )
+      return true;
   return false;
 }
 
@@ -191,7 +204,7 @@ export function reachAt(points: readonly Vec[], normal: Vec, bodies: readonly Pa
     const up = Math.abs(by);
     return up * SANDER.height + Math.sqrt(Math.max(0, 1 - up * up)) * 2 * SANDER.radius;
   });
-  const isNear = ([low, high]: readonly [Vec, Vec]): boolean => {
+  const isNear = (low: Vec, high: Vec): boolean => {
     let top = -reach;
     for (const axis of [0, 1, 2] as const) {
       const by = nth(far, axis);
@@ -202,9 +215,9 @@ export function reachAt(points: readonly Vec[], normal: Vec, bodies: readonly Pa
   };
   const near = bodies
     .map((part) => solidOf(part))
-    .filter((solid) => isNear(limitsOf(solid)))
+    .filter((solid) => isNear(...limitsOf(solid)))
     .flatMap((solid): readonly Cell[] =>
-      solid.length === 1 ? solid : solid.filter((cell) => isNear(limitsOfCell(cell))),
+      solid.length === 1 ? solid : solid.filter((cell) => isNear(boundsOf(cell).low, boundsOf(cell).high)),
     );
   if (near.length === 0) return { sander: 1, hand: 0, none: 0 };
   const longest = points

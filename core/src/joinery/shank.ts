@@ -1,4 +1,3 @@
-import { nth } from '../lists';
 import { inches, type Length } from '../length';
 import { solidOf, type Part } from '../piece';
 import { add, dot, norm, raysIn, sub, times, type Vec } from '../solid';
@@ -39,21 +38,17 @@ const AT = inches(1 / 64);
  * other.
  */
 export function measured(laid: ShankLaid, first: Part, second: Part, meets: number): Shank {
-  const inSecond = raysIn(solidOf(second), laid.from, laid.direction).find(
-    ([low, high]) => low <= meets + AT && high > meets + AT,
-  );
-  const whole = raysIn(solidOf(first), laid.from, laid.direction).some(
-    ([low, high]) => low <= AT && high >= Math.min(meets, laid.length) - AT,
-  );
-  if (!inSecond) return { ...laid, bite: 0, left: 0, held: whole, through: first.id };
-  const [low, high] = inSecond;
-  return {
-    ...laid,
-    bite: Math.max(0, Math.min(laid.length, high) - Math.max(low, meets)),
-    left: high - laid.length,
-    held: whole,
-    through: first.id,
-  };
+  const { from, direction, length } = laid;
+  const until = Math.min(meets, length) - AT;
+  const held = raysIn(solidOf(first), from, direction).some((on) => on[0] <= AT && on[1] >= until);
+  let [bite, left] = [0, 0];
+  for (const [low, high] of raysIn(solidOf(second), from, direction)) {
+    if (low > meets + AT || high <= meets + AT) continue;
+    bite = Math.max(0, Math.min(length, high) - Math.max(low, meets));
+    left = high - length;
+    break;
+  }
+  return { ...laid, bite, left, held, through: first.id };
 }
 
 /** Least distance between two straight stretches (closest points of two segments, Ericson 2005). */
@@ -70,12 +65,6 @@ export function apartBy(a: readonly [Vec, Vec], b: readonly [Vec, Vec]): number 
   return norm(sub(add(a[0], times(p, s)), add(b[0], times(q, t))));
 }
 
-/** All that is bored for a shank: from the surface to the tip. */
-const boredOf = (shank: ShankLaid): readonly [Vec, Vec] => [
-  add(shank.from, times(shank.direction, -shank.behind)),
-  tipOf(shank),
-];
-
 /** Wood that must stay between two bores. */
 const WALL: Length = inches(1 / 16);
 
@@ -86,29 +75,28 @@ const WALL: Length = inches(1 / 16);
 function isFar(a: ShankLaid, b: ShankLaid): boolean {
   const [halfA, halfB] = [(a.length + a.behind) / 2, (b.length + b.behind) / 2];
   const far = halfA + halfB + Math.max(a.hole, a.radius) + Math.max(b.hole, b.radius) + WALL;
-  let sum = 0;
-  for (let axis = 0; axis < 3; axis++) {
-    const off =
-      nth(a.from, axis) +
-      nth(a.direction, axis) * (a.length - halfA) -
-      nth(b.from, axis) -
-      nth(b.direction, axis) * (b.length - halfB);
-    sum += off * off;
-  }
-  return sum > far * far;
+  const [alongA, alongB] = [a.length - halfA, b.length - halfB];
+  const x = a.from[0] + a.direction[0] * alongA - b.from[0] - b.direction[0] * alongB;
+  const y = a.from[1] + a.direction[1] * alongA - b.from[1] - b.direction[1] * alongB;
+  const z = a.from[2] + a.direction[2] * alongA - b.from[2] - b.direction[2] * alongB;
+  return x * x + y * y + z * z > far * far;
+}
+
+/** A straight bore of one radius. */
+type Bore = { readonly of: readonly [Vec, Vec]; readonly radius: number };
+/** All that is bored for a shank. The wide hole lies behind the head only; before it the shank is thin. */
+function boresOf(shank: ShankLaid): readonly Bore[] {
+  const { from, direction, radius, behind, hole } = shank;
+  const thin: Bore = { of: [from, tipOf(shank)], radius };
+  return behind > 0 ? [thin, { of: [add(from, times(direction, -behind)), from], radius: hole }] : [thin];
 }
 
 /** Whether two bores run into each other, a thin wall between them counted. */
 export function clash(a: ShankLaid, b: ShankLaid): boolean {
   if (isFar(a, b)) return false;
-  // The wide hole lies behind the head only; before it the shank is thin.
-  const stretches = (shank: ShankLaid) =>
-    [
-      { of: boredOf({ ...shank, behind: 0 }), radius: shank.radius },
-      ...(shank.behind > 0 ? [{ of: [boredOf(shank)[0], shank.from] as const, radius: shank.hole }] : []),
-    ] as const;
-  return stretches(a).some((first) =>
-    stretches(b).some((second) => apartBy(first.of, second.of) < first.radius + second.radius + WALL),
+  const others = boresOf(b);
+  return boresOf(a).some((first) =>
+    others.some((second) => apartBy(first.of, second.of) < first.radius + second.radius + WALL),
   );
 }
 

@@ -7,8 +7,8 @@ import type { Cell, Solid } from './solid';
 /** A stretch of a ray that lies in a body, as distances from its start. */
 export type Stretch = readonly [from: number, to: number];
 
-/** The planes of a cell, six numbers each: its normal and a point on it. */
-const planesOf = (cell: Cell): Float64Array =>
+/** The planes of a cell, six numbers each: its normal and a point on it. For who asks much of one and keeps them. */
+export const planesOf = (cell: Cell): Float64Array =>
   Float64Array.from(cell.flatMap(({ normal, points }) => [...normal, ...first(points)]));
 
 /** Where a ray is inside a convex cell, by its planes; null where it misses. */

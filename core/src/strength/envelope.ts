@@ -35,8 +35,15 @@ export type Envelope = {
   readonly values: Float64Array;
 };
 
-/** An empty one, with room in row i from column `first[i]` on. */
-export function envelope(first: Int32Array): Envelope {
+/**
+ * An empty one, with room in row i from column `from[i]` on, or from a little before: rows are kept in pairs that begin
+ * at one even column, for four entries to be worked out at a time.
+ */
+export function envelope(from: Int32Array): Envelope {
+  const first = from.map((column, row) => {
+    const other = row ^ 1;
+    return Math.min(column, other < from.length ? from[other]! : column) & ~1;
+  });
   const base = new Int32Array(first.length);
   let used = 0;
   first.forEach((column, row) => {
@@ -56,28 +63,44 @@ const NOTHING = 1e-11;
  */
 export function factored({ size, first, base, values: given }: Envelope): Envelope | null {
   const values = given.slice();
-  for (let i = 0; i < size; i++) {
-    const [from, own] = [first[i]!, base[i]!];
-    for (let j = from; j <= i; j++) {
-      const [other, start] = [base[j]!, Math.max(from, first[j]!)];
-      let sum = values[own + j]!;
-      let k = start;
-      // Four sums at a time: none waits for the one before it.
-      if (j - start >= 8) {
-        let [a, b, c, d] = [0, 0, 0, 0];
-        for (; k + 3 < j; k += 4) {
-          a += values[own + k]! * values[other + k]!;
-          b += values[own + k + 1]! * values[other + k + 1]!;
-          c += values[own + k + 2]! * values[other + k + 2]!;
-          d += values[own + k + 3]! * values[other + k + 3]!;
-        }
-        sum -= a + b + (c + d);
+  for (let i = 0; i < size; i += 2) {
+    const from = first[i]!;
+    const [upper, lower] = [base[i]!, i + 1 < size ? base[i + 1]! : base[i]!];
+    // Two rows by two columns: each number that is read serves twice.
+    for (let j = from; j < i; j += 2) {
+      const [left, right] = [base[j]!, base[j + 1]!];
+      let a = 0;
+      let b = 0;
+      let c = 0;
+      let d = 0;
+      for (let k = Math.max(from, first[j]!); k < j; k++) {
+        const p = values[upper + k]!;
+        const q = values[lower + k]!;
+        const r = values[left + k]!;
+        const s = values[right + k]!;
+        a += p * r;
+        b += p * s;
+        c += q * r;
+        d += q * s;
       }
-      for (; k < j; k++) sum -= values[own + k]! * values[other + k]!;
-      if (j < i) values[own + j] = sum / values[other + j]!;
-      else if (sum <= NOTHING * given[own + i]!) return null;
-      else values[own + i] = Math.sqrt(sum);
+      const [top, side, bottom] = [values[left + j]!, values[right + j]!, values[right + j + 1]!];
+      const up = (values[upper + j]! - a) / top;
+      values[upper + j + 1] = (values[upper + j + 1]! - b - up * side) / bottom;
+      values[upper + j] = up;
+      if (lower === upper) continue;
+      const low = (values[lower + j]! - c) / top;
+      values[lower + j + 1] = (values[lower + j + 1]! - d - low * side) / bottom;
+      values[lower + j] = low;
     }
+    for (let row = i; row < Math.min(i + 2, size); row++)
+      for (let column = i; column <= row; column++) {
+        const [own, other] = [base[row]!, base[column]!];
+        let sum = values[own + column]!;
+        for (let k = from; k < column; k++) sum -= values[own + k]! * values[other + k]!;
+        if (column < row) values[own + column] = sum / values[other + column]!;
+        else if (sum <= NOTHING * given[own + row]!) return null;
+        else values[own + row] = Math.sqrt(sum);
+      }
   }
   return { size, first, base, values };
 }
@@ -86,14 +109,16 @@ export function factored({ size, first, base, values: given }: Envelope): Envelo
 export function solved({ size, first, base, values }: Envelope, b: Float64Array): Float64Array {
   const x = b.slice();
   for (let i = 0; i < size; i++) {
+    const own = base[i]!;
     let sum = x[i]!;
-    for (let k = first[i]!; k < i; k++) sum -= values[base[i]! + k]! * x[k]!;
-    x[i] = sum / values[base[i]! + i]!;
+    for (let k = first[i]!; k < i; k++) sum -= values[own + k]! * x[k]!;
+    x[i] = sum / values[own + i]!;
   }
   for (let i = size - 1; i >= 0; i--) {
-    const value = x[i]! / values[base[i]! + i]!;
+    const own = base[i]!;
+    const value = x[i]! / values[own + i]!;
     x[i] = value;
-    for (let k = first[i]!; k < i; k++) x[k]! -= values[base[i]! + k]! * value;
+    for (let k = first[i]!; k < i; k++) x[k]! -= values[own + k]! * value;
   }
   return x;
 }

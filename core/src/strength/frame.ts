@@ -158,35 +158,37 @@ type HowLoaded = {
 };
 export type LoadAnswer = (forces: readonly Force[], asking?: HowLoaded) => Response | null;
 
+/** A mode with its unknowns where they stand in the matrix. */
+type Placed = { readonly mode: Mode; readonly on: Mode['on'] };
+
+/** Adds what a mode resists: its stiffness times each of its unknowns by each. */
+function addMode({ values, base }: Envelope, on: Mode['on'], stiffness: number): void {
+  for (const [row, by] of on) {
+    const own = nth(base, row);
+    for (const [column, other] of on) if (column <= row) addAt(values, own + column, stiffness * by * other);
+  }
+}
+
 /**
  * Answers loads on a structure: matrices are worked out once for each set of feet that stand. A load that nothing
  * holds (it tips over) comes back as null.
  */
 export function solver({ nodes, modes, feet }: Structure): LoadAnswer {
-  const all = [...modes, ...feet.flatMap(({ down, sideways }) => [down, ...sideways])];
-  const place = orderOf(nodes, all);
+  const place = orderOf(nodes, [...modes, ...feet.flatMap(({ down, sideways }) => [down, ...sideways])]);
   const spot = (unknown: number) => 6 * nth(place, Math.floor(unknown / 6)) + (unknown % 6);
+  const onSpots = (mode: Mode): Placed => ({ mode, on: mode.on.map(([at, by]) => [spot(at), by]) });
+  const always = modes.map(onSpots);
+  const ofFeet = feet.map(({ down, sideways }) => [down, ...sideways].map(onSpots));
   const first = Int32Array.from({ length: 6 * nodes }, (_, at) => at);
-  for (const { on } of all) {
-    const spots = on.map(([at]) => spot(at));
-    const least = Math.min(...spots);
-    for (const at of spots) first[at] = Math.min(nth(first, at), least);
+  for (const { on } of [...always, ...ofFeet.flat()]) {
+    const least = Math.min(...on.map(([at]) => at));
+    for (const [at] of on) first[at] = Math.min(nth(first, at), least);
   }
-  const matrix = (used: readonly Mode[], left: HowLoaded['left']): Envelope => {
-    const empty = envelope(first);
-    for (const mode of used) {
-      const { on } = mode;
-      const stiffness = mode.stiffness * (left?.get(mode) ?? 1);
-      const entries = on.map(([at, by]) => [spot(at), by] as const);
-      for (const [row, by] of entries)
-        for (const [column, other] of entries)
-          if (column <= row) addAt(empty.values, nth(empty.base, row) + column, stiffness * by * other);
-    }
-    return empty;
-  };
   const made = (lifted: ReadonlySet<number>, left?: HowLoaded['left']): Envelope | null => {
-    const down = feet.flatMap((foot, at) => (lifted.has(at) ? [] : [foot.down, ...foot.sideways]));
-    return factored(matrix([...modes, ...down], left));
+    const matrix = envelope(first);
+    const down = ofFeet.flatMap((foot, at) => (lifted.has(at) ? [] : foot));
+    for (const { mode, on } of [...always, ...down]) addMode(matrix, on, mode.stiffness * (left?.get(mode) ?? 1));
+    return factored(matrix);
   };
   const known = new Map<string, Envelope | null>();
   const standing = (lifted: ReadonlySet<number>): Envelope | null => {

@@ -82,13 +82,15 @@ const EAGER = 1.5;
 /** So little over what it bears is nothing. */
 const NEARLY = 1.05;
 
+/** Of joints that lie alike the first is told: that the sums of one are rounded otherwise makes it no worse. */
+const isMore = (a: { readonly share: number }, b: { readonly share: number }): boolean =>
+  a.share > b.share * (1 + ROUNDED);
+const ROUNDED = 1e-6;
+
 /** Each joint with what a load asks of it, and the one that is asked most. */
 export function askedOf({ ties }: Model, kind: CaseKind, moved: Float64Array, left?: Left) {
   const all = ties.map((tie) => ({ tie, share: shareOf(tie, moved, left) / BEARS[kind] }));
-  const worst = all.reduce<(typeof all)[number] | null>(
-    (most, one) => (!most || one.share > most.share ? one : most),
-    null,
-  );
+  const worst = all.reduce<(typeof all)[number] | null>((most, one) => (!most || isMore(one, most) ? one : most), null);
   return { all, worst };
 }
 
@@ -142,7 +144,7 @@ export function judged(model: Model, cases: readonly LoadCase[]): Judged {
   const weakest = sorted.reduce<JointAsked | null>((most, { one, moved, share }) => {
     if (most && share <= most.share) return most;
     const asked = settledUnder(model, one, moved);
-    return asked && (!most || asked.share > most.share) ? asked : most;
+    return asked && (!most || isMore(asked, most)) ? asked : most;
   }, null);
   return {
     sway: sway.length === 2 ? [nth(sway, 0), nth(sway, 1)] : null,
