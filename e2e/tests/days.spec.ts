@@ -1,5 +1,5 @@
 import { readFileSync, writeFileSync } from 'node:fs';
-import { copyOfDemo, expect, saved, test, violations, type Page } from './server';
+import { copyOfDemo, expect, oneOfDemo, saved, test, violations, type Page } from './server';
 
 const opened = async (page: Page, id: string) => {
   await page.goto(`/jobs/${id}/days`);
@@ -11,7 +11,7 @@ test('a piece is dragged to another day: it stands there, the foot says what tha
   page,
   sill,
 }) => {
-  const id = await copyOfDemo(sill);
+  const id = await oneOfDemo(sill);
   await opened(page, id);
   // Laid out for long: what a move does is told against that.
   await expect(page.getByText(/most likely/).first()).toBeVisible({ timeout: 40_000 });
@@ -76,7 +76,7 @@ test('hours are said once: a day more brings it forward, no hours at all are a n
   page,
   sill,
 }) => {
-  const id = await copyOfDemo(sill);
+  const id = await oneOfDemo(sill);
   await opened(page, id);
   await page.getByRole('button', { name: 'When I have time' }).click();
   const dialog = page.getByRole('dialog', { name: 'When I have time' });
@@ -92,7 +92,7 @@ test('hours are said once: a day more brings it forward, no hours at all are a n
 });
 
 test('on a phone it is a list; on paper it hangs on the wall', async ({ page, sill }) => {
-  const id = await copyOfDemo(sill);
+  const id = await oneOfDemo(sill);
   await page.setViewportSize({ width: 390, height: 844 });
   await page.goto(`/jobs/${id}/days`);
   await expect(page.locator('.day-list > li').first()).toContainText('The yard');

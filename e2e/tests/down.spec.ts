@@ -1,8 +1,8 @@
-import { copyOfDemo, expect, jobWith, test } from './server';
+import { copyOfDemo, expect, jobWith, oneOfDemo, test } from './server';
 
 test.describe('nothing takes the pages down', () => {
   test('a planner that can not be loaded says so, claims nothing, and comes back on asking', async ({ page, sill }) => {
-    const job = await copyOfDemo(sill);
+    const job = await oneOfDemo(sill);
     await page.route(/plan\.worker/, (route) => route.abort());
     await page.goto(`/jobs/${job}/cuts`);
     const trouble = page.getByRole('alert').filter({ hasText: 'The plan could not be worked out' });
@@ -16,7 +16,7 @@ test.describe('nothing takes the pages down', () => {
   });
 
   test('a page that is gone from the server is told apart, and leads back', async ({ page, sill, troubles }) => {
-    const job = await copyOfDemo(sill);
+    const job = await oneOfDemo(sill);
     await page.route(/assets\/Packet-/, (route) => route.abort());
     await page.goto(`/jobs/${job}/packet`);
     await expect(page.getByRole('heading', { name: 'This page could not be loaded' })).toBeVisible();

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { copyOfDemo, expect, saved, test, violations, type Page } from './server';
+import { expect, oneOfDemo, saved, test, violations, type Page } from './server';
 
 const download = async (page: Page, name: string) => {
   const [file] = await Promise.all([
@@ -13,7 +13,7 @@ test('the gallery has every kind drawn; any of them becomes a piece with parts, 
   page,
   sill,
 }) => {
-  await page.goto(`/jobs/${await copyOfDemo(sill)}/shape`);
+  await page.goto(`/jobs/${await oneOfDemo(sill)}/shape`);
   await page.getByRole('button', { name: '+ Add a piece' }).click();
   const dialog = page.getByRole('dialog');
   await expect(dialog.locator('.card')).toHaveCount(23);
@@ -33,7 +33,7 @@ test('the gallery has every kind drawn; any of them becomes a piece with parts, 
 });
 
 test('another family, another top: choices that both have stay, what can not be says why', async ({ page, sill }) => {
-  await page.goto(`/jobs/${await copyOfDemo(sill)}/shape`);
+  await page.goto(`/jobs/${await oneOfDemo(sill)}/shape`);
   await page.getByLabel('Overhang, ends').fill('7');
   await page.keyboard.press('Enter');
   await page.getByRole('button', { name: 'Change family' }).click();
@@ -60,7 +60,7 @@ test('another family, another top: choices that both have stay, what can not be 
 });
 
 test('an impossible wish says why, keeps what was typed, and is put right in one click', async ({ page, sill }) => {
-  await page.goto(`/jobs/${await copyOfDemo(sill)}/shape?piece=cart`);
+  await page.goto(`/jobs/${await oneOfDemo(sill, 'cart')}/shape`);
   await page.getByLabel('wide').fill('8');
   await page.keyboard.press('Enter');
   const alert = page.getByRole('alert');
@@ -73,8 +73,9 @@ test('an impossible wish says why, keeps what was typed, and is put right in one
 
 test('the model: keys turn it and step through its parts; cut open, seen through, tagged, opened; saved as PNG and glTF', async ({
   page,
+  sill,
 }) => {
-  await page.goto('/jobs/demo/shape?piece=cart');
+  await page.goto(`/jobs/${await oneOfDemo(sill, 'cart')}/shape`);
   const space = page.getByRole('group', { name: /Drawer cart in space/ });
   await expect(space.locator('canvas')).toBeVisible();
   const picture = async () => (await space.locator('canvas').screenshot()).toString('base64');
@@ -107,8 +108,8 @@ test('the model: keys turn it and step through its parts; cut open, seen through
   expect(gltf.nodes.map((node) => node.name)).toContain('W1A');
 });
 
-test('a click on the model picks the part and shows its sizes', async ({ page }) => {
-  await page.goto('/jobs/demo/shape');
+test('a click on the model picks the part and shows its sizes', async ({ page, sill }) => {
+  await page.goto(`/jobs/${await oneOfDemo(sill)}/shape`);
   const canvas = page.locator('.model canvas');
   await expect(canvas).toBeVisible();
   // The canvas is there before it has its size and before what is drawn in it.
@@ -120,7 +121,7 @@ test('a click on the model picks the part and shows its sizes', async ({ page })
 });
 
 test('a part is set by hand, shown as such, and taken back', async ({ page, sill }) => {
-  await page.goto(`/jobs/${await copyOfDemo(sill)}/parts`);
+  await page.goto(`/jobs/${await oneOfDemo(sill)}/parts`);
   const spend = page.getByTestId('tally-spend');
   await expect(spend).toContainText('$');
   await page.getByRole('row', { name: /^A1 / }).click();
@@ -140,7 +141,7 @@ test('a part is set by hand, shown as such, and taken back', async ({ page, sill
 });
 
 test('parts are added, read from CSV with bad rows named, bought, and saved again', async ({ page, sill }) => {
-  await page.goto(`/jobs/${await copyOfDemo(sill)}/parts`);
+  await page.goto(`/jobs/${await oneOfDemo(sill)}/parts`);
   await page.getByRole('button', { name: 'Add a part' }).click();
   await expect(page.getByRole('row', { name: /^X1 extra part/ })).toContainText('24');
   await page.getByLabel('length', { exact: true }).fill('30');
@@ -170,8 +171,8 @@ test('parts are added, read from CSV with bad rows named, bought, and saved agai
   await saved(page);
 });
 
-test('a part’s template: SVG, DXF, and full-size pages that say how to check them', async ({ page }) => {
-  await page.goto('/jobs/demo/parts?part=H1');
+test('a part’s template: SVG, DXF, and full-size pages that say how to check them', async ({ page, sill }) => {
+  await page.goto(`/jobs/${await oneOfDemo(sill)}/parts?part=H1`);
   await expect(page.getByText(/^notches, .*for L1 .*; for L4 /).first()).toBeVisible();
   const svg = await download(page, 'SVG');
   // 56 1/2 in is 1435.1 mm, and 14 mm of air on both sides.
@@ -192,7 +193,7 @@ test('a part’s template: SVG, DXF, and full-size pages that say how to check t
 });
 
 test('from a top that is there: what it can become, and why not the others', async ({ page, sill }) => {
-  await page.goto(`/jobs/${await copyOfDemo(sill)}/brief`);
+  await page.goto(`/jobs/${await oneOfDemo(sill)}/brief`);
   await page.getByRole('button', { name: '+ Add a piece' }).click();
   const dialog = page.getByRole('dialog');
   await dialog.getByRole('button', { name: 'Start from a top or board I have' }).click();
@@ -213,7 +214,7 @@ test('a pedestal without head braces gives: what would help is tried, priced and
   page,
   sill,
 }) => {
-  await page.goto(`/jobs/${await copyOfDemo(sill)}/shape`);
+  await page.goto(`/jobs/${await oneOfDemo(sill)}/shape`);
   await page.getByRole('button', { name: '+ Add a piece' }).click();
   await page
     .getByRole('dialog')

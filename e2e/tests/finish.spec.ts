@@ -1,11 +1,11 @@
-import { copyOfDemo, expect, saved, test, violations, type Page } from './server';
+import { expect, oneOfDemo, saved, test, violations, type Page } from './server';
 
 /** A radio whose face is its words. */
 const choose = (page: Page, name: string) => page.getByRole('radio', { name, exact: true }).click();
 
 test('from “dark and wipeable” to steps, samples and a list in under a minute', async ({ page, sill }) => {
-  const id = await copyOfDemo(sill);
-  await page.goto(`/jobs/${id}/finish?piece=cart`);
+  const id = await oneOfDemo(sill, 'cart');
+  await page.goto(`/jobs/${id}/finish`);
   await expect(page.getByRole('heading', { name: 'What should it be?' })).toBeVisible();
   const start = Date.now();
   await choose(page, 'dark');
@@ -41,7 +41,7 @@ test('from “dark and wipeable” to steps, samples and a list in under a minut
 });
 
 test('a recipe is changed as a copy, one surface takes another, and a warning mends itself', async ({ page, sill }) => {
-  const id = await copyOfDemo(sill);
+  const id = await oneOfDemo(sill);
   await page.goto(`/jobs/${id}/finish?piece=glaze`);
   const recipes = page.getByRole('region', { name: 'Recipes' });
   await recipes.getByRole('button', { name: 'Change' }).first().click();
@@ -66,7 +66,7 @@ test('a recipe is changed as a copy, one surface takes another, and a warning me
   await saved(page);
 
   // Written once: the next job takes it.
-  await page.goto(`/jobs/${await copyOfDemo(sill)}/finish?piece=bench`);
+  await page.goto(`/jobs/${await oneOfDemo(sill, 'bench')}/finish`);
   await page.getByRole('button', { name: 'From another job' }).click();
   const row = page.getByRole('dialog').getByRole('listitem').filter({ hasText: 'Nut and honey' }).first();
   await row.getByRole('button', { name: 'Take it' }).click();
@@ -79,7 +79,7 @@ test('a recipe is changed as a copy, one surface takes another, and a warning me
 });
 
 test('when it is finished, in one click; and whether a coat may go on now', async ({ page, sill }) => {
-  const id = await copyOfDemo(sill);
+  const id = await oneOfDemo(sill);
   await page.goto(`/jobs/${id}/finish?piece=glaze`);
   await page.getByRole('button', { name: 'When to finish' }).click();
   const ways = page.getByRole('dialog');
@@ -100,7 +100,7 @@ test('when it is finished, in one click; and whether a coat may go on now', asyn
 });
 
 test('legs apart, another recipe tried beside, one wins; a can from the rack is not bought', async ({ page, sill }) => {
-  const id = await copyOfDemo(sill);
+  const id = await oneOfDemo(sill);
   const cans = [{ id: 'c1', kind: 'finish', size: 'oil polyurethane', ounces: 200, since: '2026-05-02', note: '' }];
   const racks = await page.request.get('/api/racks');
   const [row] = (await racks.json()) as { revision: number; value: { pieces: unknown[] } }[];

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { copyOfDemo, expect, jobWith, saved, test } from './server';
+import { expect, jobWith, oneOfDemo, saved, test } from './server';
 
 /** Goes through the steps from the first until one has such a heading; its place. */
 async function toStep(page: Page, heading: RegExp): Promise<number> {
@@ -14,7 +14,7 @@ async function toStep(page: Page, heading: RegExp): Promise<number> {
 }
 
 test('another way to join is compared, taken for all rail ends, bought, and undone', async ({ page, sill }) => {
-  await page.goto(`/jobs/${await copyOfDemo(sill)}/joints`);
+  await page.goto(`/jobs/${await oneOfDemo(sill)}/joints`);
   await page.getByRole('button', { name: 'Other ways to join A1 to L1' }).click();
   const dialog = page.getByRole('dialog');
   await expect(dialog.getByRole('row', { name: /^Pocket screws/ })).toContainText('as it is');
@@ -41,7 +41,7 @@ test('another way to join is compared, taken for all rail ends, bought, and undo
 });
 
 test('a tenon lengthens its rail in Parts; a pocket on the other face is kept', async ({ page, sill }) => {
-  const id = await copyOfDemo(sill);
+  const id = await oneOfDemo(sill);
   await page.goto(`/jobs/${id}/parts`);
   const rail = page.getByRole('row', { name: /A1.*long apron/ }).first();
   await expect(rail).toContainText('51');
@@ -60,7 +60,7 @@ test('diagonals say which corner to push, a measured part changes what depends o
   page,
   sill,
 }) => {
-  await page.goto(`/jobs/${await copyOfDemo(sill)}/build`);
+  await page.goto(`/jobs/${await oneOfDemo(sill)}/build`);
   await toStep(page, /^Join the left end frame/);
   await page.getByLabel('First, near left to far right').fill('43 3/4');
   await page.keyboard.press('Enter');
@@ -95,7 +95,7 @@ test('diagonals say which corner to push, a measured part changes what depends o
 });
 
 test('base first puts the frames before the panels of the top are joined', async ({ page, sill }) => {
-  await page.goto(`/jobs/${await copyOfDemo(sill)}/build?step=1`);
+  await page.goto(`/jobs/${await oneOfDemo(sill)}/build?step=1`);
   const places = async () =>
     [await toStep(page, /^Join the left end frame/), await toStep(page, /^Join the panels/)] as const;
   const top = await places();
@@ -155,8 +155,9 @@ test('a cupboard: hinges and pins say where they go; a narrow turn on the way le
 
 test('rehearse: carried out without a stop, stepped with the keys, scrubbed, run by itself and held', async ({
   page,
+  sill,
 }) => {
-  await page.goto('/jobs/demo/build?piece=glaze');
+  await page.goto(`/jobs/${await oneOfDemo(sill)}/build`);
   await page.getByRole('button', { name: 'Rehearse' }).click();
   const dialog = page.getByRole('dialog', { name: 'Rehearse Glaze table' });
   await expect(dialog.getByText(/^All \d+ operations were carried out/)).toBeVisible();

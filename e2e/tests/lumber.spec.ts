@@ -1,4 +1,4 @@
-import { copyOfDemo, expect, saved, test, type Page } from './server';
+import { copyOfDemo, expect, oneOfDemo, saved, test, type Page } from './server';
 
 const spend = async (page: Page) =>
   Number((await page.getByTestId('tally-spend').textContent())!.match(/\$([\d.]+)/)![1]);
@@ -13,7 +13,7 @@ test('another wood: its boards on the list, its options in its sizes, planed thi
   page,
   sill,
 }) => {
-  await page.goto(`/jobs/${await copyOfDemo(sill)}/shape`);
+  await page.goto(`/jobs/${await oneOfDemo(sill)}/shape`);
   const before = await spend(page);
   await pick(page, 'Made of', 'Poplar boards');
   await page.getByRole('radio', { name: '1× boards' }).check();
@@ -66,7 +66,7 @@ test('a second yard, metric: each board where it is sold, each yard with its own
 });
 
 test('boards measured today: parts follow, and go back to what is sold', async ({ page, sill }) => {
-  await page.goto(`/jobs/${await copyOfDemo(sill)}/stock?tab=hand`);
+  await page.goto(`/jobs/${await oneOfDemo(sill)}/stock?tab=hand`);
   const wide = page.getByLabel('2×4 is wide');
   await wide.fill('3 7/16');
   await page.keyboard.press('Tab');
@@ -79,7 +79,7 @@ test('boards measured today: parts follow, and go back to what is sold', async (
 });
 
 test('a shop without a clamp that opens over the top is told what to do', async ({ page, sill }) => {
-  await page.goto(`/jobs/${await copyOfDemo(sill)}/shape`);
+  await page.goto(`/jobs/${await oneOfDemo(sill)}/shape`);
   await page.getByRole('radio', { name: 'glue alone' }).check();
   await page.getByRole('link', { name: /^Stock/ }).click();
   await page.getByRole('button', { name: 'My shop' }).click();

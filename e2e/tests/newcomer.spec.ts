@@ -1,4 +1,4 @@
-import { copyOfDemo, expect, saved, test } from './server';
+import { expect, oneOfDemo, saved, test } from './server';
 
 test('a newcomer has a priced buying list in under two minutes and no more than twelve inputs', async ({ page }) => {
   const start = Date.now();
@@ -50,7 +50,7 @@ test('a newcomer has a priced buying list in under two minutes and no more than 
 });
 
 test('a changed size moves the tallies, says by how much, and undo brings them back', async ({ page, sill }) => {
-  await page.goto(`/jobs/${await copyOfDemo(sill)}/shape`);
+  await page.goto(`/jobs/${await oneOfDemo(sill)}/shape`);
   const spend = page.getByTestId('tally-spend');
   await expect(spend).toContainText('$');
   const before = (await spend.textContent())!.match(/\$[\d.]+/)![0];
@@ -71,7 +71,7 @@ test('a changed size moves the tallies, says by how much, and undo brings them b
 });
 
 test('a top option is taken with one click and costs what it said', async ({ page, sill }) => {
-  await page.goto(`/jobs/${await copyOfDemo(sill)}/stock`);
+  await page.goto(`/jobs/${await oneOfDemo(sill)}/stock`);
   const row = page.getByRole('row', { name: /of 2×4 at/ });
   const told = Number((await row.getByRole('cell').nth(2).textContent())!);
   await row.getByRole('button').click();
@@ -83,7 +83,7 @@ test('a top option is taken with one click and costs what it said', async ({ pag
 });
 
 test('notes offer the fix: an impossible height is told and put right in one click', async ({ page, sill }) => {
-  await page.goto(`/jobs/${await copyOfDemo(sill)}/shape?piece=bench`);
+  await page.goto(`/jobs/${await oneOfDemo(sill, 'bench')}/shape`);
   await page.getByLabel('high').fill('1/2');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('alert')).toContainText('Lower than its top is thick');
@@ -104,8 +104,8 @@ test('notes offer the fix: an impossible height is told and put right in one cli
   await saved(page);
 });
 
-test('bad sizes are told under the field and the last good one stays', async ({ page }) => {
-  await page.goto('/jobs/demo/brief');
+test('bad sizes are told under the field and the last good one stays', async ({ page, sill }) => {
+  await page.goto(`/jobs/${await oneOfDemo(sill)}/brief`);
   const long = page.getByLabel('long');
   for (const [typed, message] of [
     ['0', 'It must be more than 0.'],
@@ -124,7 +124,7 @@ test('bad sizes are told under the field and the last good one stays', async ({ 
 });
 
 test('units change everywhere and back', async ({ page, sill }) => {
-  await page.goto(`/jobs/${await copyOfDemo(sill)}/parts`);
+  await page.goto(`/jobs/${await oneOfDemo(sill)}/parts`);
   await expect(page.getByRole('row', { name: /^A1/ })).toContainText('51');
   await page.getByRole('button', { name: /^Units/ }).click();
   await expect(page.getByRole('row', { name: /^A1/ })).toContainText('1295.5 mm');

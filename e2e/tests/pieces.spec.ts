@@ -1,4 +1,4 @@
-import { copyOfDemo, expect, saved, test, type Sill } from './server';
+import { copyOfDemo, expect, oneOfDemo, saved, test, type Sill } from './server';
 
 type SavedJob = {
   revision: number;
@@ -12,7 +12,7 @@ type SavedJob = {
 const read = async (sill: Sill, id: string) => (await (await fetch(`${sill.url}/api/jobs/${id}`)).json()) as SavedJob;
 
 test('pieces are added, copied by count, removed, and brought back', async ({ page, sill }) => {
-  const id = await copyOfDemo(sill);
+  const id = await oneOfDemo(sill);
   await page.goto(`/jobs/${id}/brief`);
   // What the piece adds is told against the plan before it.
   await expect(page.getByTestId('tally-spend')).toContainText('$');
@@ -92,7 +92,7 @@ test('over budget stops: the stick counts it, the margin says by how much; digit
   page,
   sill,
 }) => {
-  const id = await copyOfDemo(sill);
+  const id = await oneOfDemo(sill);
   await page.goto(`/jobs/${id}/brief`);
   await page.getByLabel('Budget for everything').fill('100');
   await page.keyboard.press('3');
@@ -107,7 +107,7 @@ test('over budget stops: the stick counts it, the margin says by how much; digit
 });
 
 test('the shop: fewer clamps change the steps; the usual shop is kept for new jobs', async ({ page, sill }) => {
-  const id = await copyOfDemo(sill);
+  const id = await oneOfDemo(sill);
   await page.goto(`/jobs/${id}/stock`);
   await page.getByRole('button', { name: 'My shop' }).click();
   await page.getByRole('button', { name: 'Take row 2 of clamps away' }).click();
@@ -129,8 +129,8 @@ test('the shop: fewer clamps change the steps; the usual shop is kept for new jo
 });
 
 test('prices are kept in the yard and taken from it', async ({ page, sill }) => {
-  const id = await copyOfDemo(sill);
-  const other = await copyOfDemo(sill);
+  const id = await oneOfDemo(sill);
+  const other = await oneOfDemo(sill);
   await page.goto(`/jobs/${id}/stock`);
   await page.getByRole('button', { name: 'Yards' }).click();
   await page.getByLabel('Sales tax').fill('7.25');
@@ -186,7 +186,7 @@ test.describe('with one thumb', () => {
   });
 
   test('a size is changed and the sill follows', async ({ page, sill }) => {
-    const id = await copyOfDemo(sill);
+    const id = await oneOfDemo(sill);
     await page.goto(`/jobs/${id}/brief`);
     await expect(page.getByTestId('tally-spend')).toContainText('$');
     await page.getByLabel('long').fill('80');
@@ -196,7 +196,7 @@ test.describe('with one thumb', () => {
 });
 
 test('by keyboard alone: a choice, a stage and a step', async ({ page, sill }) => {
-  const id = await copyOfDemo(sill);
+  const id = await oneOfDemo(sill);
   await page.goto(`/jobs/${id}/shape`);
   await page.getByRole('radio', { name: '2×6' }).first().focus();
   await page.keyboard.press('ArrowRight');

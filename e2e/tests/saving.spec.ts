@@ -1,5 +1,5 @@
 import { readFileSync, writeFileSync } from 'node:fs';
-import { copyOfDemo, expect, saved, test } from './server';
+import { copyOfDemo, expect, oneOfDemo, saved, test } from './server';
 
 const jobOf = async (url: string, id: string) =>
   (await (await fetch(`${url}/api/jobs/${id}`)).json()) as {
@@ -8,7 +8,7 @@ const jobOf = async (url: string, id: string) =>
   };
 
 test('two tabs: what is not the same place is joined, what is, is asked about', async ({ page, context, sill }) => {
-  const id = await copyOfDemo(sill);
+  const id = await oneOfDemo(sill);
   const other = await context.newPage();
   await page.goto(`/jobs/${id}/brief`);
   await other.goto(`/jobs/${id}/brief`);
@@ -51,7 +51,7 @@ test('two tabs offline: both are closed, and both come in when the server is the
   context,
   sill,
 }) => {
-  const id = await copyOfDemo(sill);
+  const id = await oneOfDemo(sill);
   const other = await context.newPage();
   for (const tab of [page, other]) {
     await tab.goto(`/jobs/${id}/brief`);
@@ -75,7 +75,7 @@ test('two tabs offline: both are closed, and both come in when the server is the
 });
 
 test('a length typed and not left is saved though the page is left; steps back survive', async ({ page, sill }) => {
-  const id = await copyOfDemo(sill);
+  const id = await oneOfDemo(sill);
   await page.goto(`/jobs/${id}/brief`);
   await page.getByLabel('wide').fill('27');
   await page.reload();
@@ -88,7 +88,7 @@ test('a length typed and not left is saved though the page is left; steps back s
 });
 
 test('an answer that is lost on the way is no conflict', async ({ page, sill }) => {
-  const id = await copyOfDemo(sill);
+  const id = await oneOfDemo(sill);
   await page.goto(`/jobs/${id}/brief`);
   await expect(page.getByLabel('Where it goes')).toBeVisible();
   // The server saves, and the answer never comes.
@@ -109,7 +109,7 @@ test('an answer that is lost on the way is no conflict', async ({ page, sill }) 
 });
 
 test('works through a server restart: says so, keeps the changes, sends them after', async ({ page, sill }) => {
-  const id = await copyOfDemo(sill);
+  const id = await oneOfDemo(sill);
   await page.goto(`/jobs/${id}/brief`);
   await expect(page.getByLabel('Where it goes')).toBeVisible();
   await sill.kill();
@@ -126,7 +126,7 @@ test('works through a server restart: says so, keeps the changes, sends them aft
 });
 
 test('changes made offline survive closing the tab', async ({ page, context, sill }) => {
-  const id = await copyOfDemo(sill);
+  const id = await oneOfDemo(sill);
   await page.goto(`/jobs/${id}/brief`);
   await expect(page.getByLabel('Where it goes')).toBeVisible();
   await sill.kill();
@@ -141,7 +141,7 @@ test('changes made offline survive closing the tab', async ({ page, context, sil
 });
 
 test('a job file goes out and comes back; bad files change nothing', async ({ page, sill }, info) => {
-  const id = await copyOfDemo(sill);
+  const id = await oneOfDemo(sill);
   await page.goto(`/jobs/${id}/brief`);
   const [file] = await Promise.all([
     page.waitForEvent('download'),
@@ -172,21 +172,21 @@ test('a job file goes out and comes back; bad files change nothing', async ({ pa
   await expect(message).toContainText('saved by a newer version');
   await give('damaged.json', JSON.stringify(job).slice(0, 400));
   await expect(message).toContainText('damaged');
-  await expect(page.getByLabel('Name of the job')).toHaveValue('Kiln Lane pottery room (copy)');
+  await expect(page.getByLabel('Name of the job')).toHaveValue('Kiln Lane pottery room');
   await give('good.json', JSON.stringify({ ...job, name: 'Read back' }));
   await expect(page.getByLabel('Name of the job')).toHaveValue('Read back');
   await saved(page);
 });
 
 test('older saves can be taken back; jobs are copied, removed and brought back', async ({ page, sill }) => {
-  const id = await copyOfDemo(sill);
+  const id = await oneOfDemo(sill);
   await page.goto(`/jobs/${id}/brief`);
   await page.getByLabel('Name of the job').fill('Second name');
   await saved(page);
   await page.getByRole('button', { name: 'More' }).click();
   await page.getByRole('menuitem', { name: 'Go back to an older save' }).click();
   await page.getByRole('button', { name: /save 1/ }).click();
-  await expect(page.getByLabel('Name of the job')).toHaveValue('Kiln Lane pottery room (copy)');
+  await expect(page.getByLabel('Name of the job')).toHaveValue('Kiln Lane pottery room');
   await page.getByLabel('Name of the job').fill('To be removed');
   await saved(page);
   await expect(page.locator('.saved')).toHaveAttribute('data-state', 'saved');
@@ -213,7 +213,7 @@ test('older saves can be taken back; jobs are copied, removed and brought back',
 });
 
 test('a size above what a job file may hold never reaches the server', async ({ page, sill }) => {
-  const id = await copyOfDemo(sill);
+  const id = await oneOfDemo(sill);
   await page.goto(`/jobs/${id}/stock`);
   await page.getByRole('button', { name: 'My shop' }).click();
   await page.getByLabel('Width of the saw’s cut').fill('2');

@@ -97,6 +97,12 @@ export async function copyOfDemo(sill: Sill): Promise<string> {
   return ((await answer.json()) as { id: string }).id;
 }
 
+/** A job of its own with one piece of the demo's alone: planned in a third of the time. Returns its id. */
+export async function oneOfDemo(sill: Sill, piece: 'glaze' | 'bench' | 'cart' = 'glaze'): Promise<string> {
+  const { job } = (await (await fetch(`${sill.url}/api/jobs/demo`)).json()) as { job: { pieces: { id: string }[] } };
+  return made(sill, { ...job, pieces: job.pieces.filter(({ id }) => id === piece) });
+}
+
 /** A job made over HTTP. Returns its id. */
 export async function made(sill: Sill, job: object): Promise<string> {
   const answer = await fetch(`${sill.url}/api/jobs`, {

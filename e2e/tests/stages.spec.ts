@@ -1,4 +1,4 @@
-import { copyOfDemo, expect, goWithin, test, violations } from './server';
+import { copyOfDemo, expect, goWithin, oneOfDemo, test, violations } from './server';
 
 const STAGES = ['Brief', 'Shape', 'Parts', 'Stock', 'Cuts', 'Joints', 'Build', 'Finish', 'Days', 'Log'];
 /** Every view of a job in three walks of about the same length, each with what is on it alone. */
@@ -70,7 +70,7 @@ test('the workshop look keeps its contrast', async ({ page }) => {
 });
 
 test('keys 1 to 9, and 0, go to the stages, and the action at the foot settles one', async ({ page, sill }) => {
-  const id = await copyOfDemo(sill);
+  const id = await oneOfDemo(sill);
   await page.goto(`/jobs/${id}/brief`);
   await expect(page.getByRole('heading', { name: 'Brief', exact: true })).toBeVisible();
   // The address changes at once, what is shown comes after it: the foot belongs to what is shown.
@@ -86,16 +86,16 @@ test('keys 1 to 9, and 0, go to the stages, and the action at the foot settles o
   await expect(page.getByRole('link', { name: /^Shape, settled/ })).toBeVisible();
 });
 
-test('pointing at a part marks it in the list and the drawing', async ({ page }) => {
-  await page.goto('/jobs/demo/parts');
+test('pointing at a part marks it in the list and the drawing', async ({ page, sill }) => {
+  await page.goto(`/jobs/${await oneOfDemo(sill)}/parts`);
   await page.getByRole('row', { name: /^E1/ }).hover();
   await expect(page.locator('.part-picture .marked').first()).toBeVisible();
   await expect(page.getByRole('img', { name: 'Where E1 is' })).toBeVisible();
 });
 
-test('the parts table sorts, filters and copies as CSV', async ({ page, context }) => {
+test('the parts table sorts, filters and copies as CSV', async ({ page, context, sill }) => {
   await context.grantPermissions(['clipboard-read', 'clipboard-write']);
-  await page.goto('/jobs/demo/parts');
+  await page.goto(`/jobs/${await oneOfDemo(sill)}/parts`);
   await page.getByLabel('Find in parts').fill('apron');
   await expect(page.getByRole('row')).toHaveCount(5);
   await page.getByRole('button', { name: 'Long' }).click();
@@ -123,7 +123,7 @@ test('cuts at the saw: one pass at a time, ticked off by Space; a setting is don
   page,
   sill,
 }) => {
-  const id = await copyOfDemo(sill);
+  const id = await oneOfDemo(sill);
   await page.goto(`/jobs/${id}/cuts`);
   await page.getByRole('button', { name: 'At the bench' }).click();
   const bench = page.getByRole('dialog');
@@ -221,7 +221,7 @@ test('cuts: boards chosen for fewest boards, with what that costs; back to the c
 });
 
 test('build: actions are ticked, at the bench one at a time by Space', async ({ page, sill }) => {
-  const id = await copyOfDemo(sill);
+  const id = await oneOfDemo(sill);
   await page.goto(`/jobs/${id}/build?step=1`);
   const frame = page.getByRole('heading', { name: /Join the left end frame/ });
   const steps = page.getByRole('group', { name: 'Steps' }).getByRole('button');
@@ -246,7 +246,7 @@ test('build: actions are ticked, at the bench one at a time by Space', async ({ 
 });
 
 test('prices: changing one moves the total; out of stock leaves it out', async ({ page, sill }) => {
-  const id = await copyOfDemo(sill);
+  const id = await oneOfDemo(sill);
   await page.goto(`/jobs/${id}/stock`);
   const total = async () => Number(await page.getByTestId('list-total').textContent());
   const before = await total();
@@ -257,11 +257,11 @@ test('prices: changing one moves the total; out of stock leaves it out', async (
   expect(await total()).toBeGreaterThanOrEqual(before);
 });
 
-test('without WebGL the piece is drawn on paper instead', async ({ page }) => {
+test('without WebGL the piece is drawn on paper instead', async ({ page, sill }) => {
   await page.addInitScript(() => {
     HTMLCanvasElement.prototype.getContext = () => null;
   });
-  await page.goto('/jobs/demo/shape');
+  await page.goto(`/jobs/${await oneOfDemo(sill)}/shape`);
   await expect(page.locator('.model .part-picture')).toBeVisible();
 });
 

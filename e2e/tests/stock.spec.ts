@@ -1,4 +1,4 @@
-import { copyOfDemo, expect, saved, test, type Page } from './server';
+import { copyOfDemo, expect, oneOfDemo, saved, test, type Page } from './server';
 
 const spend = async (page: Page) =>
   Number((await page.getByTestId('tally-spend').textContent())!.match(/\$([\d.]+)/)![1]);
@@ -10,22 +10,11 @@ const signed = (text: string) =>
       .replace('$', ''),
   );
 
-/** A job with the glaze table alone: quick to search to the end. */
-async function oneTable(sill: { readonly url: string }): Promise<string> {
-  const { job } = (await (await fetch(`${sill.url}/api/jobs/demo`)).json()) as { job: { pieces: unknown[] } };
-  const answer = await fetch(`${sill.url}/api/jobs`, {
-    method: 'POST',
-    headers: { 'Content-Type': 'application/json' },
-    body: JSON.stringify({ job: { ...job, pieces: job.pieces.slice(0, 1) } }),
-  });
-  return ((await answer.json()) as { id: string }).id;
-}
-
 test('what an inch costs: sizes are tried with the arrow keys, taken, and cost what it said', async ({
   page,
   sill,
 }) => {
-  await page.goto(`/jobs/${await oneTable(sill)}/shape`);
+  await page.goto(`/jobs/${await oneOfDemo(sill)}/shape`);
   const chart = page.getByRole('slider', { name: 'Try another length' });
   await expect(page.getByText(/Working out other sizes/)).toHaveCount(0, { timeout: 40_000 });
   await expect(chart).toHaveAttribute('aria-valuetext', /^64: \$/);
@@ -43,7 +32,7 @@ test('what an inch costs: sizes are tried with the arrow keys, taken, and cost w
 });
 
 test('what would save most: one click, exactly what it said, undo', async ({ page, sill }) => {
-  await page.goto(`/jobs/${await oneTable(sill)}/stock`);
+  await page.goto(`/jobs/${await oneOfDemo(sill)}/stock`);
   const savings = page.getByRole('region', { name: 'What would save most' });
   await expect(savings).toContainText('Undo takes it back', { timeout: 50_000 });
   const before = await spend(page);
@@ -133,7 +122,7 @@ test.describe('at the yard, with one thumb', () => {
   test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
 
   test('keep, reject, a bad stretch, none left; ticks outlive the signal', async ({ page, sill }) => {
-    const id = await oneTable(sill);
+    const id = await oneOfDemo(sill);
     await page.goto(`/jobs/${id}/stock`);
     await page.getByRole('button', { name: 'Go to the yard' }).tap();
     const active = page.locator('.yard-active');

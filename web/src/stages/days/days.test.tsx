@@ -1,12 +1,9 @@
 /** @jest-environment jsdom */
-import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { screen, waitFor, within } from '@testing-library/react';
 import { laidOut, say, set, strong, tonight, type Job, type Sooner } from '@sill/core';
-import type { Ask } from '../../platform/ask';
 import { onBench } from '../../testing/bench';
 import { QUIET } from '../../testing/edges';
 import { DaysStage } from './DaysStage';
-import HoursDialog from './HoursDialog';
-import { TimeSpan } from './TimeSpan';
 
 afterEach(() => document.body.replaceChildren());
 
@@ -88,52 +85,4 @@ test('where the days are looked at, a nearer bound is looked for and told', asyn
   expect(store.getState().planning.plan?.calendar.proved).toBe(false);
   await waitFor(() => expect(store.getState().planning.plan?.calendar.proved).toBe(true));
   expect(store.getState().planning.plan?.findings.find(({ kind }) => kind === 'earliest')?.level).toBe('good');
-});
-
-describe('when there is time', () => {
-  const dialog = () => onBench(<HoursDialog onClose={() => {}} />, { path: '/jobs/demo/days' });
-
-  test('hours are added, made quiet, given a helper and removed', async () => {
-    const { user, jobNow } = dialog();
-    const count = hoursOf(jobNow()).week.length;
-    await user.click(screen.getByRole('button', { name: 'Add hours' }));
-    expect(hoursOf(jobNow()).week).toHaveLength(count + 1);
-    await user.click(screen.getByRole('button', { name: 'No time on Wednesday any more' }));
-    await user.click(screen.getByRole('button', { name: 'No time on Saturday any more' }));
-    expect(hoursOf(jobNow()).week.map(({ day }) => day)).not.toContain(6);
-  });
-
-  test('a time that ends before it begins is said and not taken', () => {
-    const taken: unknown[] = [];
-    onBench(<TimeSpan from={540} to={900} onChange={(next) => taken.push(next)} />);
-    fireEvent.change(screen.getByLabelText('To'), { target: { value: '08:00' } });
-    expect(screen.getByRole('alert').textContent).toBe('It must end after it begins.');
-    expect(taken).toEqual([]);
-    fireEvent.change(screen.getByLabelText('To'), { target: { value: '16:30' } });
-    expect(taken).toEqual([{ from: 540, to: 990 }]);
-  });
-
-  test('a day it must be ready by, days off in order, and the hours of the yard', async () => {
-    const { user, jobNow } = dialog();
-    fireEvent.change(screen.getByLabelText('Must be ready by'), { target: { value: '2027-02-01' } });
-    expect(hoursOf(jobNow()).due).toBe('2027-02-01');
-    await user.click(screen.getByRole('button', { name: 'Add days off' }));
-    fireEvent.change(screen.getByLabelText('First day'), { target: { value: '2026-12-24' } });
-    expect(hoursOf(jobNow()).off).toMatchObject([{ from: '2026-12-24', to: '2026-12-24' }]);
-    await user.click(screen.getByRole('button', { name: 'Show its hours' }));
-    await user.click(screen.getByRole('checkbox', { name: 'Sunday' }));
-    expect(hoursOf(jobNow()).store.map(({ day }) => day)).toEqual([1, 2, 3, 4, 5, 6]);
-  });
-
-  test('readings are typed, or asked of the shop for two weeks, and forgotten', async () => {
-    const ask = (() => Promise.resolve({ temperature: 52, humidity: 60, simulated: true })) as unknown as Ask;
-    const { user, jobNow } = onBench(<HoursDialog onClose={() => {}} />, { path: '/jobs/demo/days', ask });
-    await user.click(screen.getByRole('button', { name: 'Keep it' }));
-    expect(hoursOf(jobNow()).air).toMatchObject([{ on: '2026-11-24', temperature: 65, simulated: false }]);
-    await user.click(screen.getByRole('button', { name: 'Two weeks from the shop' }));
-    await waitFor(() => expect(hoursOf(jobNow()).air).toHaveLength(14));
-    expect(hoursOf(jobNow()).air.every(({ temperature, simulated }) => temperature === 52 && simulated)).toBe(true);
-    await user.click(screen.getByRole('button', { name: 'Forget Tue 24 Nov' }));
-    expect(hoursOf(jobNow()).air).toHaveLength(13);
-  });
 });
