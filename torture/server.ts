@@ -1,34 +1,15 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { join } from 'node:path';
-import { buildSync } from 'esbuild';
+import { builtProgram } from '../server/src/testing/built-program';
 import { freePort } from '../server/src/testing/free-port';
 import { pause } from './ordeal';
 
 export const ROOT = join(import.meta.dirname, '..');
-/** Bundled where the built interface is found from it as from the sources. */
-const BUILT = join(ROOT, 'server/.torture');
-
-/** The server as it ships and its commands, bundled: it is started over and over. */
-export function bundled(): { readonly server: string; readonly backup: string } {
-  const one = (from: string, to: string) => {
-    const outfile = join(BUILT, to);
-    buildSync({
-      entryPoints: [join(ROOT, 'server/src', from)],
-      outfile,
-      bundle: true,
-      platform: 'node',
-      format: 'esm',
-      packages: 'external',
-      alias: {
-        '@sill/core/contract': join(ROOT, 'core/src/contract/index.ts'),
-        '@sill/core': join(ROOT, 'core/src/index.ts'),
-      },
-      logLevel: 'warning',
-    });
-    return outfile;
-  };
-  return { server: one('main.ts', 'main.mjs'), backup: one('backup-command.ts', 'backup-command.mjs') };
-}
+/** The server as it ships and its commands: it is started over and over. */
+export const bundled = (): { readonly server: string; readonly backup: string } => ({
+  server: builtProgram(ROOT, 'main.ts', 'main.mjs'),
+  backup: builtProgram(ROOT, 'backup-command.ts', 'backup-command.mjs'),
+});
 
 /** A server process on one database file that is killed with -9 and started again. */
 export class Killable {

@@ -6,10 +6,9 @@ import { expect, goWithin, saved, Sill, test as base } from './server';
 
 const PASSPHRASE = 'glaze kettle ninety birch';
 const test = base.extend<{ open: Sill }>({
-  // eslint-disable-next-line no-empty-pattern
-  open: async ({}, use) => {
+  open: async ({ program }, use) => {
     const folder = mkdtempSync(join(tmpdir(), 'sill-e2e-'));
-    const sill = new Sill(folder, await freePort(), '0.0.0.0');
+    const sill = new Sill(program, folder, await freePort(), '0.0.0.0');
     sill.passphrase(PASSPHRASE);
     await sill.start();
     await use(sill);

@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import AxeBuilder from '@axe-core/playwright';
 import { test as base, expect, type Page } from '@playwright/test';
+import { builtProgram } from '../../server/src/testing/built-program';
 import { freePort } from '../../server/src/testing/free-port';
 
 const root = join(import.meta.dirname ?? __dirname, '..', '..');
@@ -12,6 +13,7 @@ const root = join(import.meta.dirname ?? __dirname, '..', '..');
 export class Sill {
   private process: ChildProcess | null = null;
   constructor(
+    private readonly program: string,
     private readonly folder: string,
     private readonly port: number,
     /** Set where other machines may reach it. */
@@ -34,7 +36,7 @@ export class Sill {
     if (status !== 0) throw new Error(stderr);
   }
   async start() {
-    this.process = spawn(process.execPath, ['--import', 'tsx', 'server/src/main.ts'], {
+    this.process = spawn(process.execPath, [this.program], {
       cwd: root,
       stdio: 'ignore',
       env: {
@@ -61,13 +63,17 @@ export class Sill {
 }
 
 /** A fresh server for each worker; a page that fails the test on any script error or blocked content. */
-export const test = base.extend<{ troubles: string[] }, { sill: Sill }>({
-  sill: [
+export const test = base.extend<{ troubles: string[] }, { program: string; sill: Sill }>({
+  program: [
     // Playwright reads the names of fixtures out of this pattern; it must be there even when empty.
     // eslint-disable-next-line no-empty-pattern
-    async ({}, use) => {
+    async ({}, use, { workerIndex }) => use(builtProgram(root, 'main.ts', `e2e-${workerIndex}.mjs`)),
+    { scope: 'worker' },
+  ],
+  sill: [
+    async ({ program }, use) => {
       const folder = mkdtempSync(join(tmpdir(), 'sill-e2e-'));
-      const sill = new Sill(folder, await freePort());
+      const sill = new Sill(program, folder, await freePort());
       await sill.start();
       await use(sill);
       await sill.kill();

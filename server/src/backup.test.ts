@@ -17,6 +17,9 @@ import { examine, Unusable } from './opening';
 import { portFrom } from './settings';
 import { clearPhotos } from './photos';
 import { seed } from './seed';
+import { builtProgram } from './testing/built-program';
+
+const ROOT = join(__dirname, '..', '..');
 
 let folder: string;
 let file: string;
@@ -129,9 +132,10 @@ describe('a backup', () => {
 
   test('by one command, while the program has the file open; without a file it is code 2 and a sentence', async () => {
     const out = join(folder, 'by-command.db');
+    const program = builtProgram(ROOT, 'backup-command.ts', 'backup-test.mjs');
     const run = (...args: string[]) =>
-      spawnSync(process.execPath, ['--import', 'tsx', 'server/src/backup-command.ts', ...args], {
-        cwd: join(__dirname, '..', '..'),
+      spawnSync(process.execPath, [program, ...args], {
+        cwd: ROOT,
         encoding: 'utf8',
         env: { ...process.env, SILL_DATABASE: file },
       });
@@ -211,9 +215,10 @@ describe('a file is looked at before it is used', () => {
   test('the program says why and goes, with code 1 and no stack', () => {
     const bad = join(folder, 'text.db');
     writeFileSync(bad, 'hello, this is a letter to you');
+    const program = builtProgram(ROOT, 'main.ts', 'main-test.mjs');
     const start = (env: object) =>
-      spawnSync(process.execPath, ['--import', 'tsx', 'server/src/main.ts'], {
-        cwd: join(__dirname, '..', '..'),
+      spawnSync(process.execPath, [program], {
+        cwd: ROOT,
         encoding: 'utf8',
         timeout: 30_000,
         env: { ...process.env, SILL_DATABASE: file, ...env },

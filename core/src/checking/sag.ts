@@ -144,7 +144,18 @@ function wayOut(facts: PieceFacts, job: Job, kind: Deck['kind']): Finding['remed
     );
   };
   const more = supports(facts).flatMap((tries) => tries.find(isStiff) ?? []);
-  return more.length > 0 ? more : [shorter(facts).find(isStiff) ?? []].flat();
+  return more.length > 0 ? more : longestOf(shorter(facts), isStiff);
+}
+
+/** The first of lengths, each shorter than the one before, that will do: a shorter one bends less. */
+function longestOf(lengths: readonly Remedy[], isStiff: (one: Remedy) => boolean): readonly Remedy[] {
+  let [stiff, bent] = [lengths.length, -1];
+  while (stiff - bent > 1) {
+    const middle = Math.floor((stiff + bent) / 2);
+    if (isStiff(nth(lengths, middle))) stiff = middle;
+    else bent = middle;
+  }
+  return lengths.slice(stiff, stiff + 1);
 }
 
 /** What makes a top or shelf stiff enough, each tried on the whole piece: supports, thicker rails, a shorter piece. */
@@ -152,15 +163,7 @@ export function stiffWays(facts: PieceFacts, job: Job, kind: Deck['kind']): read
   const isStiff = ({ changes }: Remedy): boolean =>
     isStiffBy(triedWith(first(changes), facts.piece, job), (then) => settledWorst(then, kind));
   const firmer = [...supports(facts).flatMap((tries) => tries.find(isStiff) ?? []), ...firmerChoices(facts.piece)];
-  const lengths = shorter(facts);
-  // The longest that will do: a shorter one bends less.
-  let [stiff, bent] = [lengths.length, -1];
-  while (stiff - bent > 1) {
-    const middle = Math.floor((stiff + bent) / 2);
-    if (isStiff(nth(lengths, middle))) stiff = middle;
-    else bent = middle;
-  }
-  return [...firmer.filter(isStiff), ...lengths.slice(stiff, stiff + 1)];
+  return [...firmer.filter(isStiff), ...longestOf(shorter(facts), isStiff)];
 }
 
 function sagNote(facts: PieceFacts, job: Job, kind: Deck['kind']): readonly Finding[] {

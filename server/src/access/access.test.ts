@@ -15,9 +15,11 @@ import { backupTo } from '../backup';
 import { openDatabase, settle } from '../database';
 import { seed } from '../seed';
 import { addressesFor, tlsFrom } from '../settings';
+import { builtProgram } from '../testing/built-program';
 import { deviceOf, setPassphrase, signedInDevices, signIn } from './devices';
 import { faultOf, hashed, madePassphrase, matches } from './passphrase';
 
+const ROOT = join(__dirname, '..', '..', '..');
 const PASSPHRASE = 'glaze kettle ninety birch';
 /** Of a try, where its cost is not what is tested: what is stored says what it was made with. */
 const CHEAP = 2 ** 10;
@@ -247,17 +249,18 @@ test('addresses that other devices are told are never those of this machine to i
 test('open to other machines without a passphrase it does not start; the command sets one, or makes one and shows it', () => {
   const file = join(folder, 'fresh.db');
   const run = (program: string, input: string, env: object = {}) =>
-    spawnSync(process.execPath, ['--import', 'tsx', program], {
-      cwd: join(__dirname, '..', '..', '..'),
+    spawnSync(process.execPath, [program], {
+      cwd: ROOT,
       encoding: 'utf8',
       input,
       timeout: 30_000,
       env: { ...process.env, SILL_DATABASE: file, ...env },
     });
-  const start = run('server/src/main.ts', '', { SILL_HOST: '0.0.0.0' });
+  const start = run(builtProgram(ROOT, 'main.ts', 'main-access-test.mjs'), '', { SILL_HOST: '0.0.0.0' });
   expect(start).toMatchObject({ status: 1, stdout: '' });
   expect(start.stderr).toMatch(/^SILL_HOST is 0\.0\.0\.0: .*`npm run passphrase`, then start again\.\n$/);
-  const set = (passphrase: string) => run('server/src/access/command.ts', `${passphrase}\n`);
+  const command = builtProgram(ROOT, 'access/command.ts', 'access-test.mjs');
+  const set = (passphrase: string) => run(command, `${passphrase}\n`);
   expect(set('kiln')).toMatchObject({ status: 2, stdout: '', stderr: expect.stringContaining('Nothing was changed.') });
   expect(set(PASSPHRASE)).toMatchObject({ status: 0, stdout: expect.not.stringContaining(PASSPHRASE) });
   expect(set('').stdout).toMatch(/^The passphrase is (\w{4}-){3}\w{4}\nIt is shown this once/);
