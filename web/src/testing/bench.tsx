@@ -20,14 +20,21 @@ export const planOnce = (job: Job): Plan => planned(job, '2026-11-24');
 /** What is drawn bit by bit is drawn whole, as before printing. */
 export const drawAll = (): void => void fireEvent(window, new Event('beforeprint'));
 
+type Bench = {
+  readonly job?: Job;
+  readonly path?: string;
+  /** For what shows nothing of a plan: any. */
+  readonly plan?: Plan;
+};
+
 /** A component on a real store with the demo job open and planned, no server and no worker behind it. */
 export function onBench(
   what: ReactNode,
-  { job = demoJob(), path = '/jobs/demo/shape', ...edges }: { job?: Job; path?: string } & Partial<Edges> = {},
+  { job = demoJob(), path = '/jobs/demo/shape', plan = planOnce(job), ...edges }: Bench & Partial<Edges> = {},
 ) {
   const store = makeStore({ ...QUIET, ...edges });
   store.dispatch(opened({ id: 'demo', revision: 1, savedAt: '2026-11-24T10:00:00Z', job }));
-  store.dispatch(arrived({ job, plan: planOnce(job), proving: false }));
+  store.dispatch(arrived({ job, plan, proving: false }));
   const router = createMemoryRouter([{ path: '/jobs/:id/:stage', element: what }], { initialEntries: [path] });
   const shown: RenderResult = render(
     <Provider store={store}>

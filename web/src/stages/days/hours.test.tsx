@@ -2,14 +2,16 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { demoJob, fahrenheit, type Job } from '@sill/core';
 import type { Ask } from '../../platform/ask';
-import { onBench } from '../../testing/bench';
+import { onBench, planOnce } from '../../testing/bench';
 import HoursDialog from './HoursDialog';
 import { TimeSpan } from './TimeSpan';
 
 afterEach(() => document.body.replaceChildren());
 
+/** What is said here is of no plan. */
+const PLAN = planOnce(demoJob());
 const dialog = (more: Parameters<typeof onBench>[1] = {}) =>
-  onBench(<HoursDialog onClose={() => {}} />, { path: '/jobs/demo/days', ...more });
+  onBench(<HoursDialog onClose={() => {}} />, { path: '/jobs/demo/days', plan: PLAN, ...more });
 const hoursOf = (job: Job) => job.calendar;
 const type = (label: string | HTMLElement, value: string) =>
   fireEvent.change(typeof label === 'string' ? screen.getByLabelText(label) : label, { target: { value } });
@@ -216,7 +218,7 @@ describe('how warm and damp it is', () => {
 describe('from one time to another', () => {
   const span = (from: number, to: number) => {
     const taken: unknown[] = [];
-    onBench(<TimeSpan from={from} to={to} onChange={(next) => taken.push(next)} />);
+    onBench(<TimeSpan from={from} to={to} onChange={(next) => taken.push(next)} />, { plan: PLAN });
     return taken;
   };
 
