@@ -1,13 +1,15 @@
+import { finishingTold, UNPLANNED } from '../finishing';
 import { inches } from '../length';
-import { newJob, type Job, type Piece } from '../job';
+import { applyChanges, newJob, set, type Finding, type Job, type Piece } from '../job';
 import { helpsFor } from '../helps';
-import { applyChanges, set } from '../job';
 import { fastenings } from '../joinery';
-import { newPiece, type Choices } from '../piece';
+import { first } from '../lists';
+import { buildPiece, newPiece, topCandidates, type Choices } from '../piece';
 import { planJob } from '../plan';
 import { plain } from '../words';
 import { judgedFor, OVERASKED } from '../strength';
 import { isSought } from './sought';
+import { woodNotes } from './wood';
 
 type Size = readonly [number, number, number];
 const OPTIONS = { today: '2026-11-28', effort: 'quick' } as const;
@@ -20,11 +22,17 @@ const jobOf = (start: string, choices: Choices = {}, size?: Size): Job => {
     pieces: [size ? { ...piece, size: { length: length!, width: width!, height: height! } } : piece],
   };
 };
+/** What is said of the wood of a job's one piece, without boards, steps and days that nothing here asks for. */
+function notesOf(job: Job): readonly Finding[] {
+  const piece = first(job.pieces);
+  const model = buildPiece(piece, first(topCandidates(piece)), job.shop, job.units);
+  const made = fastenings(model.joints, model.parts, job.units, piece, job.shop);
+  const finishing = finishingTold(UNPLANNED);
+  return woodNotes({ piece, model, parts: model.parts, fastenings: made, steps: [], finishing }, job);
+}
 const JUDGED = ['sag', 'shelf-sag', 'sway', 'joint-gives'];
 const called = (job: Job): readonly string[] =>
-  planJob(job, OPTIONS).findings.flatMap(({ kind, level }) =>
-    JUDGED.includes(kind) && level !== 'good' ? [kind] : [],
-  );
+  notesOf(job).flatMap(({ kind, level }) => (JUDGED.includes(kind) && level !== 'good' ? [kind] : []));
 
 /** Known to be sound: as they are usually built, and stands for years. */
 const GOOD: readonly (readonly [name: string, start: string, choices?: Choices, size?: Size])[] = [
@@ -122,7 +130,7 @@ describe('what it must carry', () => {
     return applyChanges(job, [set('p', ['carries', 'top'], top), set('p', ['carries', 'shelf'], shelf)]);
   };
   const because = (job: Job, kind: string) => {
-    const found = planJob(job, OPTIONS).findings.find((one) => one.kind === kind)!;
+    const found = notesOf(job).find((one) => one.kind === kind)!;
     return [found.level, plain(found.because, 'in')] as const;
   };
 
@@ -134,8 +142,7 @@ describe('what it must carry', () => {
   });
 
   test('large books at 40 lb a foot: the shelf that bore 25 sags, by 40 / 25 of it', () => {
-    const bends = (job: Job) =>
-      planJob(job, OPTIONS).findings.find(({ kind }) => kind === 'shelf-sag')!.numbers.sagInches!;
+    const bends = (job: Job) => notesOf(job).find(({ kind }) => kind === 'shelf-sag')!.numbers.sagInches!;
     const usual = bends(jobOf('bookcase'));
     expect(bends(asking('bookcase', null, 40)) / usual).toBeCloseTo(40 / 25, 6);
     expect(because(asking('bookcase', null, 40), 'shelf-sag')[1]).toMatch(/^40 lb a foot, for years/);
@@ -143,7 +150,7 @@ describe('what it must carry', () => {
 });
 
 describe('what it carries for years, and where', () => {
-  const noted = (job: Job, kind: string) => planJob(job, OPTIONS).findings.filter((one) => one.kind === kind);
+  const noted = (job: Job, kind: string) => notesOf(job).filter((one) => one.kind === kind);
   const carrying = (start: string, changes: Partial<Piece['carries']>, more: Partial<Piece> = {}): Job => {
     const job = jobOf(start);
     const [piece] = job.pieces;
@@ -204,7 +211,8 @@ describe('what it carries for years, and where', () => {
 
   test('filled drawers that stand open tip it sooner', () => {
     const tips = (drawer: number | null) =>
-      noted(carrying('end-table', { drawer }), 'anchor')[0]?.numbers.tipsAtPounds ?? Infinity;
+      planJob(carrying('end-table', { drawer }), OPTIONS).findings.find(({ kind }) => kind === 'anchor')?.numbers
+        .tipsAtPounds ?? Infinity;
     expect(tips(30)).toBeLessThan(tips(null));
   });
 
