@@ -7,7 +7,7 @@ export default {
   globalSetup: '<rootDir>/scripts/jest-forget.js',
   transform,
   // Published as modules only.
-  transformIgnorePatterns: ['/node_modules/(?!(@gltf-transform|property-graph|nanoid)/)'],
+  transformIgnorePatterns: ['/node_modules/(?!(@gltf-transform|property-graph|nanoid|three)/)'],
   moduleNameMapper: {
     // Styles are for browsers.
     '\\.css$': '<rootDir>/web/src/testing/no-style.ts',
