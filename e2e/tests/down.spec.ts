@@ -9,6 +9,8 @@ test.describe('nothing takes the pages down', () => {
     await expect(trouble.first()).toBeVisible();
     await expect(page.getByRole('button', { name: 'Save the job as a file' })).toBeVisible();
     await expect(page.getByTestId('tally-spend')).toHaveCount(0);
+    // What other jobs teach has come: from here on nothing but a person asks for a plan.
+    await page.waitForLoadState('networkidle');
     await page.unroute(/plan\.worker/);
     await page.getByRole('button', { name: 'Work it out again' }).first().click();
     await expect(page.getByTestId('tally-spend')).toContainText('$');
