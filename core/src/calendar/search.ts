@@ -120,6 +120,10 @@ function soonest(problem: Problem, effort: Effort, begun: WorkLaid, from: number
   return best;
 }
 
+/** All ways there are, where tasks are few; null where they are not, or none are to be gone through. */
+const ofFew = (problem: Problem, effort: Effort, laid: WorkLaid, from: number) =>
+  problem.nodes.length <= FEW && NODES[effort] > 0 ? exactly(problem, laid, from, NODES[effort]) : null;
+
 /**
  * A day before another on which all can be ready, the earliest that is found; null where there is none. Where the bound
  * says so nothing is searched.
@@ -129,9 +133,8 @@ export function searchBefore(problem: Problem, effort: Effort, before: number): 
   const first = bound && bound.day < before ? asListed(problem) : null;
   if (!bound || !first) return null;
   const laid = soonest(problem, effort, first, bound.day, before);
-  const { nodes } = problem;
-  const exact = nodes.length <= FEW && NODES[effort] > 0 ? exactly(problem, laid, bound.day, NODES[effort]).laid : laid;
-  return exact.day < before ? exact.day : null;
+  const { day } = (ofFew(problem, effort, laid, bound.day) ?? { laid }).laid;
+  return day < before ? day : null;
 }
 
 /**
@@ -139,7 +142,6 @@ export function searchBefore(problem: Problem, effort: Effort, before: number): 
  * due first, for the earliest day that nothing speaks against and the days after it; of few tasks all ways there are.
  */
 export function search(problem: Problem, effort: Effort): Found {
-  const { nodes } = problem;
   const first = asListed(problem);
   if (!first) return { laid: null, bound: null, proved: false };
   const bound = boundOf(problem, first.day, effort);
@@ -152,9 +154,7 @@ export function search(problem: Problem, effort: Effort): Found {
     best = fewerSessions(problem, best);
   }
   const isOpen = best.day > bound.day;
-  if (nodes.length <= FEW && NODES[effort] > 0) {
-    const exact = exactly(problem, best, bound.day, NODES[effort]);
-    return { laid: exact.laid, bound, proved: exact.laid.day <= bound.day || exact.isAll };
-  }
+  const exact = ofFew(problem, effort, best, bound.day);
+  if (exact) return { laid: exact.laid, bound, proved: exact.laid.day <= bound.day || exact.isAll };
   return { laid: best, bound, proved: !isOpen };
 }

@@ -5,12 +5,12 @@ import { inches } from '../length';
 import { solidOf, type Part } from '../piece';
 import {
   add,
+  boundsOf,
   cross,
   dot,
   limitsAround,
   limitsOf,
   norm,
-  planesOf,
   sub,
   times,
   unit,
@@ -46,18 +46,6 @@ const MIDDLES: readonly Flat[] = [
     return [0.9 * Math.cos(angle), 0.9 * Math.sin(angle)];
   }),
 ];
-
-/** A convex body by its limits and its planes. */
-type Bounds = { readonly low: Vec; readonly high: Vec; readonly planes: Float64Array };
-const bounds = new WeakMap<Cell, Bounds>();
-function boundsOf(cell: Cell): Bounds {
-  const known = bounds.get(cell);
-  if (known) return known;
-  const [low, high] = limitsOf([cell]);
-  const made = { low, high, planes: planesOf(cell) };
-  bounds.set(cell, made);
-  return made;
-}
 
 /** Ways out from a face: along its normal, aslant, and along the face itself. */
 const WAYS_OUT: readonly Vec[] = [0, 0.35, 0.7, 0.95, 1].flatMap((out) => {

@@ -6,5 +6,6 @@ export * from './vector';
 export * from './outline';
 export * from './solid';
 export * from './edges';
+export * from './bounds';
 export * from './ray';
 export * from './sweep';

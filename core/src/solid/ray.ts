@@ -1,15 +1,11 @@
 // Asked millions of times in one plan: plain loops over plain numbers, as long as the planes of a body are.
 /* eslint-disable @typescript-eslint/no-non-null-assertion */
-import { first } from '../lists';
+import { boundsOf } from './bounds';
 import type { Vec } from './vector';
 import type { Cell, Solid } from './solid';
 
 /** A stretch of a ray that lies in a body, as distances from its start. */
 export type Stretch = readonly [from: number, to: number];
-
-/** The planes of a cell, six numbers each: its normal and a point on it. For who asks much of one and keeps them. */
-export const planesOf = (cell: Cell): Float64Array =>
-  Float64Array.from(cell.flatMap(({ normal, points }) => [...normal, ...first(points)]));
 
 /** Where a ray is inside a convex cell, by its planes; null where it misses. */
 function stretchIn(planes: Float64Array, [x, y, z]: Vec, [dx, dy, dz]: Vec): [number, number] | null {
@@ -36,7 +32,7 @@ function stretchIn(planes: Float64Array, [x, y, z]: Vec, [dx, dy, dz]: Vec): [nu
 
 /** Where a ray is inside a convex cell; null where it misses. Distances before its start are negative. */
 export const rayIn = (cell: Cell, from: Vec, direction: Vec): Stretch | null =>
-  stretchIn(planesOf(cell), from, direction);
+  stretchIn(boundsOf(cell).planes, from, direction);
 
 /** Cells nearer along a ray than this are one body: what is cut out of it leaves wider gaps. */
 const SEAM = 8;
@@ -46,7 +42,7 @@ const known = new WeakMap<Solid, readonly Float64Array[]>();
 /** Where a ray is inside a body, in order; cells that lie against each other count as one. */
 export function raysIn(solid: Solid, from: Vec, direction: Vec): readonly Stretch[] {
   let planes = known.get(solid);
-  if (!planes) known.set(solid, (planes = solid.map(planesOf)));
+  if (!planes) known.set(solid, (planes = solid.map((cell) => boundsOf(cell).planes)));
   const met: [number, number][] = [];
   for (const cell of planes) {
     const stretch = stretchIn(cell, from, direction);

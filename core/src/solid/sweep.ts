@@ -1,5 +1,6 @@
 import { last, nth } from '../lists';
 import { clipped, type Flat } from './outline';
+import { boundsOf } from './bounds';
 import { rayIn } from './ray';
 import { limitsOf, type Cell, type Solid } from './solid';
 import { add, cross, dot, times, unit, type Vec } from './vector';
@@ -45,19 +46,6 @@ function shared(a: readonly Flat[], b: readonly Flat[]): readonly Flat[] {
   return rest;
 }
 
-/** A cell with its limits, and whether it fills them: a box along the axes. */
-type Bounded = { readonly cell: Cell; readonly low: Vec; readonly high: Vec; readonly box: boolean };
-const bounded = new WeakMap<Cell, Bounded>();
-function boundsOfCell(cell: Cell): Bounded {
-  const known = bounded.get(cell);
-  if (known) return known;
-  const [low, high] = limitsOf([cell]);
-  const box = cell.length === 6 && cell.every(({ normal }) => normal.some((value) => Math.abs(value) > 1 - 1e-9));
-  const made = { cell, low, high, box };
-  bounded.set(cell, made);
-  return made;
-}
-
 type Limits = { readonly low: Vec; readonly high: Vec };
 /** Along an axis things whose boxes do not overlap across it slide past each other; so does what is behind. */
 const passes = (a: Limits, b: Limits, along: 0 | 1 | 2, forward: boolean): boolean =>
@@ -79,10 +67,10 @@ export function blocks(moving: Solid, still: Solid, direction: Vec): boolean {
   if (along !== undefined && passes(limits(moving), limits(still), along, forward)) return false;
   const plane = squareTo(direction);
   return moving.some((cell) => {
-    const own = boundsOfCell(cell);
+    const own = boundsOf(cell);
     let shadow: readonly Flat[] | null = null;
     return still.some((other) => {
-      const its = boundsOfCell(other);
+      const its = boundsOf(other);
       if (along !== undefined) {
         if (passes(own, its, along, forward)) return false;
         // Two boxes that overlap across, one not behind the other: it is ahead.
