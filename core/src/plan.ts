@@ -264,8 +264,14 @@ export function priceJob(job: Job, options: PlanOptions): PricedJob {
   };
 }
 
-/** The whole plan of a job: brief, piece, parts, blanks, boards, cuts, joints, steps, calendar, findings. */
-export function planJob(job: Job, options: PlanOptions): Plan {
+/** What is bought, cut and done: a plan without its days and without what is said of it. */
+export type WorkPlan = Omit<Plan, 'calendar' | 'pace' | 'hours' | 'findings' | 'carry'> & {
+  /** Of boards whose cuts could not be worked out. */
+  readonly notes: readonly Finding[];
+};
+
+/** The work of a job, from its brief to its steps: the same as in its plan, worked out without the rest. */
+export function planWork(job: Job, options: PlanOptions): WorkPlan {
   const cache = options.cache ?? newPlanCache();
   const { models, parts, joints, needs, buying: chosen, list } = settleTops(job, options, cache);
   const { boards, cuts, setups, unsawn, notes } = sawable(chosen.boards, job.shop);
@@ -290,6 +296,13 @@ export function planJob(job: Job, options: PlanOptions): Plan {
     }
   });
   const offcuts = offcutUses(withOffcutsLeft(boards, holdingsOf(job)), pieces, kerfFor(job.shop, 'board'));
+  return { pieces, parts, joints, needs, buying, list, cuts, setups, offcuts, notes };
+}
+
+/** The whole plan of a job: brief, piece, parts, blanks, boards, cuts, joints, steps, calendar, findings. */
+export function planJob(job: Job, options: PlanOptions): Plan {
+  const { notes, ...work } = planWork(job, options);
+  const { pieces, buying, list, setups, offcuts } = work;
   const records = options.records ?? NO_RECORDS;
   const pace = paceFor(job, records);
   const calendar = daysOf({ setups, buying, list, pieces }, job, options.today, 'quick', pace);
@@ -299,15 +312,7 @@ export function planJob(job: Job, options: PlanOptions): Plan {
   );
   const pounds = Math.max(0, ...pieces.map((item) => item.weight));
   return {
-    pieces,
-    parts,
-    joints,
-    needs,
-    buying,
-    list,
-    cuts,
-    setups,
-    offcuts,
+    ...work,
     calendar,
     pace,
     hours,

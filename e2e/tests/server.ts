@@ -144,8 +144,20 @@ export const goWithin = (page: Page, path: string) =>
     dispatchEvent(new PopStateEvent('popstate'));
   }, path);
 
-/** What WCAG 2.2 AA has against a page as it is now: a line a rule, with the first places. */
-export async function violations(page: Page, except: string | null = null): Promise<readonly string[]> {
+/** Colours on what lies under them: by far the longest to look at, and the same at any width. */
+const CONTRAST = 'color-contrast';
+
+/**
+ * What WCAG 2.2 AA has against a page as it is now: a line a rule, with the first places. Looked at are all rules, those
+ * of contrast alone, or all but those.
+ */
+export async function violations(
+  page: Page,
+  {
+    except,
+    contrast = 'too',
+  }: { readonly except?: string | undefined; readonly contrast?: 'too' | 'alone' | 'not' } = {},
+): Promise<readonly string[]> {
   // Half way from one size or colour to another nothing is judged: what moves comes to its end first.
   await page.evaluate(async () => {
     await new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done)));
@@ -153,10 +165,11 @@ export async function violations(page: Page, except: string | null = null): Prom
     await Promise.all(ending.map(({ finished }) => finished.catch(() => {})));
   });
   // No page of ours has frames in it: none is opened to put their findings together.
-  const axe = new AxeBuilder({ page })
-    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
-    .setLegacyMode();
-  if (except !== null) axe.exclude(except);
+  const axe = new AxeBuilder({ page }).setLegacyMode();
+  if (contrast === 'alone') axe.withRules(CONTRAST);
+  else axe.withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']);
+  if (contrast === 'not') axe.disableRules(CONTRAST);
+  if (except !== undefined) axe.exclude(except);
   return (await axe.analyze()).violations.map(
     ({ id, nodes }) =>
       `${id}: ${nodes

@@ -1,5 +1,5 @@
 import { inches } from '../length';
-import { planJob } from '../plan';
+import { planWork } from '../plan';
 import { demoJob } from '../piece';
 import { plain } from '../words';
 import { KEEP_OFFCUT } from '../buying';
@@ -55,7 +55,7 @@ test('corner blocks and plugs that joints ask for are cut from offcuts: blocks f
   const job = demoJob();
   const asked = (joins: (typeof job.pieces)[number]['joins']) => {
     const pieces = job.pieces.map((piece) => (piece.id === 'glaze' ? { ...piece, joins } : piece));
-    const made = planJob({ ...job, pieces }, { today: '2026-11-24', effort: 'quick' });
+    const made = planWork({ ...job, pieces }, { today: '2026-11-24', effort: 'quick' });
     const jobs = made.offcuts.flatMap(({ board, jobs: of }) => of.map((one) => ({ board, ...one })));
     return { made, jobs };
   };

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { dateOf, USUAL_CALENDAR, weekdayOf, type JobCalendar } from '../job';
 import { loadIntegerSolver } from '../cutting/highs';
 import { faultsOf } from '../testing/days-checker';
+import { timesOf } from '../testing/runs';
 import { say } from '../words';
 import { clockAt, laidOut, nowOf, PLAIN_WORK, provedFurther, type BenchCalendar, type Task } from '.';
 
@@ -194,7 +195,7 @@ const someTasks = (most: number) =>
     );
 
 /** More at a time where it is asked for. */
-const RUNS = Number(process.env.FC_RUNS ?? 1) * 200;
+const RUNS = timesOf(200);
 
 test('random work in random weeks: what is laid out holds by an independent checker, and is ready no sooner than its bound', () => {
   let laidOutOnes = 0;
@@ -305,7 +306,7 @@ test('of few tasks the earliest day, the fewest sessions and the least setting u
       expect([found.ready, found.sessions.length, found.changes]).toEqual(best);
       expect(found.proved).toBe(true);
     }),
-    { numRuns: RUNS / 8 },
+    { numRuns: Math.ceil(RUNS / 8) },
   );
   expect(compared).toBeGreaterThan(RUNS / 40);
 });

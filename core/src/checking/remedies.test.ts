@@ -47,8 +47,11 @@ const isLess = (before: Finding, after: Finding | undefined): boolean =>
 /** What was taken of a start: what is offered again as it is, beside another wish, is not taken again in `npm test`. */
 const taken = new Set<string>();
 
-describe.each(BENDS)('%s: every way out that is offered', (_, bend) => {
-  test.each(someOf(STARTS, 8).map(({ id }) => id))('mends %s', (id) => {
+/** Two starts each, in turn: all of them are bent in some way. */
+const ROWS = BENDS.map(([how, bend], at) => [how, bend, someOf(STARTS, 12, at).map(({ id }) => id)] as const);
+
+describe.each(ROWS)('%s: every way out that is offered', (_, bend, starts) => {
+  test.each(starts)('mends %s', (id) => {
     const job = bend({ ...newJob('j'), pieces: [newPiece('p', id)] });
     const planOf = planning();
     const findingsOf = (one: Job) => planOf(one).findings;

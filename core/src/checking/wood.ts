@@ -1,13 +1,17 @@
+import { marketOf, offersOf } from '../buying';
 import { first } from '../lists';
 import { toInches } from '../length';
 import { note, set } from '../job';
 import type { Finding, Job, Piece, Remedy } from '../job';
 import { choosable, familyOf, settled, topOf, type Choices, type Part, isTopAlone } from '../piece';
 import {
+  boardKey,
   isBoard,
   isSheet,
   LUMBER,
   LUMBER_NAMES,
+  nominalOf,
+  printMaterial,
   SPECIES,
   speciesOf,
   SUMMER_MOISTURE,
@@ -87,21 +91,29 @@ function crossNotes(piece: Piece, held: readonly HeldAcross[]): readonly Finding
 }
 
 /** What is bought for outside, and what does not last there. */
-function outsideNote(piece: Piece, parts: readonly Part[]): readonly Finding[] {
-  const board = parts.find(({ material }) => isBoard(material));
+function outsideNote(piece: Piece, parts: readonly Part[], job: Job): readonly Finding[] {
+  const boards = [...new Set(parts.flatMap(({ material }) => (isBoard(material) ? material : [])))];
+  const [board] = boards;
   const rots = board !== undefined && !('durable' in LUMBER[piece.wood]);
   const swells = parts.filter(({ material }) => isSheet(material) && !material.startsWith('exterior'));
-  const lasts = LUMBER_NAMES.filter((line) => 'durable' in LUMBER[line] && isInRegion(line, piece.wood));
+  const market = marketOf(job);
+  const lasts = LUMBER_NAMES.filter((line) => 'durable' in LUMBER[line] && isInRegion(line, piece.wood)).map(
+    (line) => ({
+      line,
+      name: LUMBER[line].name.toLowerCase(),
+      lacks: boards.map(nominalOf).filter((nominal) => offersOf(boardKey(line, nominal), market).length === 0),
+    }),
+  );
+  const scarce = lasts.filter(({ lacks }) => lacks.length > 0);
   return [
     note(piece.id, 'outside', rots || swells.length > 0 ? 'care' : 'good', 'shape', {
       about: swells.map(({ id }) => id),
       title: rots || swells.length > 0 ? say`Not all of it lasts outside` : say`Bought for outside`,
-      because: say`Waterproof glue and coated screws are on the list, exterior plywood where there is any.${rots ? say` The ${SPECIES[speciesOf(board.material as BoardKey)].name} in it rots where water stands: keep its feet off the ground, seal its end grain, and coat it again when it wears.` : ''}${swells.length > 0 ? say` ${listOf(swells.slice(0, 4).map(({ tag: name }) => tag(name)))} swell in the wet.` : ''}`,
+      because: say`Waterproof glue and coated screws are on the list, exterior plywood where there is any.${rots ? say` The ${SPECIES[speciesOf(board)].name} in it rots where water stands: keep its feet off the ground, seal its end grain, and coat it again when it wears.${scarce.flatMap(({ name, lacks }) => say` No yard of yours has ${name} in ${listOf(lacks.map(printMaterial))}.`)}` : ''}${swells.length > 0 ? say` ${listOf(swells.slice(0, 4).map(({ tag: name }) => tag(name)))} swell in the wet.` : ''}`,
       remedies: rots
-        ? lasts.map((line) => ({
-            label: say`Take ${LUMBER[line].name.toLowerCase()}`,
-            changes: [set(piece.id, ['wood'], line)],
-          }))
+        ? lasts
+            .filter(({ lacks }) => lacks.length === 0)
+            .map(({ line, name }) => ({ label: say`Take ${name}`, changes: [set(piece.id, ['wood'], line)] }))
         : [],
     }),
   ];
@@ -143,7 +155,7 @@ export function woodNotes(facts: PieceFacts, job: Job): readonly Finding[] {
       }),
     );
 
-  if (piece.outside) found.push(...outsideNote(piece, parts));
+  if (piece.outside) found.push(...outsideNote(piece, parts, job));
 
   const tip = tipsAt(parts);
   if (kind && !isTopAlone(piece) && tip.pounds < LEANING) {

@@ -6,7 +6,7 @@ import { newPiece } from '../piece';
 import { priceJob } from '../plan';
 import { NOMINALS, SAMPLE_YARD, type Nominal } from '../stock';
 import { lengths } from '../testing/tables';
-import { runs } from '../testing/runs';
+import { runs, timesOf } from '../testing/runs';
 
 const today = '2026-11-24';
 
@@ -96,5 +96,5 @@ test('small jobs: the list costs the least of every nominal width and every mix 
     }),
     runs(50, 2026),
   );
-  expect(tried).toBeGreaterThanOrEqual(46);
+  expect(tried).toBeGreaterThanOrEqual(0.9 * timesOf(50));
 });

@@ -112,7 +112,7 @@ const wish = fc.record({
   kerf: fc.constantFrom(0, 0.0625, 0.125),
 });
 
-test('200 lists on sheets: nothing at fault, every cut runs from edge to edge and frees its piece, never under the bound', () => {
+test('lists on sheets: nothing at fault, every cut runs from edge to edge and frees its piece, never under the bound', () => {
   fc.assert(
     fc.property(wish, ({ parts, half, there, flaw, kerf }) => {
       const list = problem(

@@ -4,7 +4,7 @@ import { DEFAULT_SHOP, type Piece } from '../job';
 import { buildPiece, newPiece, STARTS, topCandidates, type Part } from '../piece';
 import { KINDS } from '../testing/jobs';
 import { mended, piecesOf } from '../testing/pieces';
-import { runs } from '../testing/runs';
+import { runs, someOf } from '../testing/runs';
 import { facesArea, patchesOf, reachesOf } from './patches';
 import { armReaches, reachAt } from './reach';
 import { extentOf } from './treatments';
@@ -53,18 +53,17 @@ function addsUp(piece: Piece): void {
 describe('areas of all surfaces add up to the area of all faces', () => {
   test.each(STARTS.map(({ id }) => id))('%s', (id) => addsUp(newPiece('p', id)));
 
-  test.each(KINDS.map(([family, top]) => [`${family.id}${top ? ` under ${top.id}` : ''}`, family, top] as const))(
-    'of any size: %s',
-    (_, family, top) => {
-      fc.assert(
-        fc.property(piecesOf(family, top, 'in'), (wish) => {
-          const { piece, model: built } = mended(wish, 'in');
-          if (built.parts.length > 0) addsUp(piece);
-        }),
-        runs(1, 5),
-      );
-    },
-  );
+  test.each(
+    someOf(KINDS, 3).map(([family, top]) => [`${family.id}${top ? ` under ${top.id}` : ''}`, family, top] as const),
+  )('of any size: %s', (_, family, top) => {
+    fc.assert(
+      fc.property(piecesOf(family, top, 'in'), (wish) => {
+        const { piece, model: built } = mended(wish, 'in');
+        if (built.parts.length > 0) addsUp(piece);
+      }),
+      runs(1, 5),
+    );
+  });
 });
 
 /** A board lying flat: so long and wide, an inch thick, its lower corner at a place. */

@@ -1,8 +1,8 @@
 import { newJob, type Piece } from '../job';
 import { newPiece } from '../piece';
-import { planJob } from '../plan';
+import { planJob, planWork } from '../plan';
 import { rehearse } from '../rehearsal';
-import { coatedSize, hardwareName, SAMPLE_YARD } from '../stock';
+import { coatedSize, hardwareName, SAMPLE_YARD, type Yard } from '../stock';
 import { plain } from '../words';
 
 const OPTIONS = { today: '2026-11-29', effort: 'quick' } as const;
@@ -13,7 +13,7 @@ const outside = (start: string, more: Partial<Piece> = {}): Piece => ({
   ...more,
 });
 const sizesOf = (job: ReturnType<typeof jobOf>, kind: string) => {
-  const { hardware, notSold } = planJob(job, OPTIONS).list;
+  const { hardware, notSold } = planWork(job, OPTIONS).list;
   expect(notSold).toEqual([]);
   return [...new Set(hardware.filter(({ offer }) => offer.kind === kind).map(({ offer }) => offer.size))];
 };
@@ -43,7 +43,7 @@ test('outside: coated screws and waterproof glue are bought, driven and used up;
   const job = jobOf(outside('standing'));
   expect(sizesOf(job, 'pocket-screw').every((size) => size.endsWith('coated'))).toBe(true);
   expect(sizesOf(job, 'glue')).toEqual(['waterproof']);
-  expect(rehearse(planJob(job, OPTIONS), job).stopped ?? null).toBeNull();
+  expect(rehearse(planWork(job, OPTIONS), job).stopped ?? null).toBeNull();
   const within = jobOf(newPiece('p', 'standing'));
   expect(sizesOf(within, 'pocket-screw').some((size) => size.endsWith('coated'))).toBe(false);
   expect(sizesOf(within, 'glue')).toEqual(['']);
@@ -52,7 +52,7 @@ test('outside: coated screws and waterproof glue are bought, driven and used up;
 test('one inside and one outside in a job: both glues, each for its own', () => {
   const job = jobOf(outside('standing'), { ...newPiece('q', 'desk') });
   expect(sizesOf(job, 'glue').sort()).toEqual(['', 'waterproof']);
-  expect(rehearse(planJob(job, OPTIONS), job).stopped ?? null).toBeNull();
+  expect(rehearse(planWork(job, OPTIONS), job).stopped ?? null).toBeNull();
 });
 
 test('plywood outside is exterior plywood; what swells, and wood that rots, is told with what lasts', () => {
@@ -63,12 +63,24 @@ test('plywood outside is exterior plywood; what swells, and wood that rots, is t
   );
   const note = plan.findings.find(({ kind }) => kind === 'outside')!;
   expect(note.level).toBe('care');
-  expect(note.remedies.map(({ label }) => plain(label, 'in'))).toEqual([
-    'Take western redcedar',
-    'Take treated southern pine',
-  ]);
   const cedar = planJob(jobOf({ ...shelf, wood: 'cedar' }), OPTIONS).findings.find(({ kind }) => kind === 'outside')!;
   expect(cedar.level).toBe('good');
   const fibre = planJob(jobOf(outside('cupboard', { choices: { stock: 'mdf 3/4' } })), OPTIONS);
   expect(plain(fibre.findings.find(({ kind }) => kind === 'outside')!.because, 'in')).toContain('swell in the wet');
+});
+
+test('wood that lasts is offered where all sizes it takes are sold; where one is not, that is said', () => {
+  const told = (start: string, yard: Yard) => {
+    const { findings } = planJob({ ...jobOf(outside(start)), yard }, OPTIONS);
+    const { remedies, because } = findings.find(({ kind }) => kind === 'outside')!;
+    return { labels: remedies.map(({ label }) => plain(label, 'in')), because: plain(because, 'in') };
+  };
+  const [cedar, treated] = ['Take western redcedar', 'Take treated southern pine'];
+  const without = { ...SAMPLE_YARD, boards: SAMPLE_YARD.boards.filter(({ board }) => board !== 'cedar 2x4') };
+  expect(told('standing', SAMPLE_YARD).labels).toEqual([cedar, treated]);
+  expect(told('standing', SAMPLE_YARD).because).not.toContain('No yard of yours');
+  expect(told('standing', without).labels).toEqual([treated]);
+  expect(told('standing', without).because).toContain('No yard of yours has western redcedar in 2×4.');
+  // Rails of 2x3 are sold in neither.
+  expect(told('shelf-unit', SAMPLE_YARD).labels).toEqual([]);
 });

@@ -15,7 +15,7 @@ import {
 } from '../testing/laws';
 import { mended, piecesOf } from '../testing/pieces';
 import { isTopAlone, FAMILIES, TOPS, refusal, type Family, type PieceModel, type Top } from './index';
-import { runs } from '../testing/runs';
+import { runs, someOf } from '../testing/runs';
 
 /** Every family with every top it may carry; families without one alone. */
 const PAIRS = FAMILIES.flatMap((family): readonly (readonly [string, Family, Top | null])[] =>
@@ -35,8 +35,10 @@ const LAWS: Readonly<Record<string, (model: PieceModel) => readonly string[]>> =
 };
 
 describe.each(['in', 'mm'] as const)('every family with every top, in %s, at random sizes and choices', (units) => {
-  test.each(PAIRS)('%s', (_, family, top) => {
-    const usual = units === 'in' ? 4 : 1;
+  // Millimetres take other sizes of boards and nothing else.
+  const pairs = units === 'in' ? PAIRS : someOf(PAIRS, 3);
+  test.each(pairs)('%s', (_, family, top) => {
+    const enough = units === 'in' ? 4 : 1;
     fc.assert(
       fc.property(piecesOf(family, top, units), (wish) => {
         if (top && refusal(wish, family, top)) {
@@ -56,7 +58,7 @@ describe.each(['in', 'mm'] as const)('every family with every top, in %s, at ran
           Object.fromEntries(Object.keys(LAWS).map((name) => [name, []])),
         );
       }),
-      runs(usual, 2026),
+      runs(enough, 2026),
     );
   });
 });

@@ -1,7 +1,7 @@
 import { first } from '../lists';
 import { inches } from '../length';
-import { newJob, type Piece, type Tool } from '../job';
-import { planJob } from '../plan';
+import { newJob, type Job, type Piece, type Tool } from '../job';
+import { planJob, planWork } from '../plan';
 import { plain } from '../words';
 import { newPiece, profileOf } from './index';
 
@@ -9,11 +9,13 @@ const piece = (start: string, profile: string): Piece => {
   const base = newPiece('p', start);
   return { ...base, topChoices: { ...base.topChoices, profile } };
 };
-const planOf = (one: Piece, without: readonly Tool[] = []) => {
+const OPTIONS = { today: '2026-11-29', effort: 'quick' } as const;
+const jobOf = (one: Piece, without: readonly Tool[] = []): Job => {
   const job = newJob('j');
   const shop = { ...job.shop, tools: job.shop.tools.filter((tool) => !without.includes(tool)) };
-  return planJob({ ...job, shop, pieces: [one] }, { today: '2026-11-29', effort: 'quick' });
+  return { ...job, shop, pieces: [one] };
 };
+const planOf = (one: Piece, without: readonly Tool[] = []) => planWork(jobOf(one, without), OPTIONS);
 
 test('runs round the top: twice its sides, or its circle, to the inch', () => {
   const parts = (one: Piece) => first(planOf(one).pieces).parts;
@@ -44,7 +46,9 @@ test('without a router a plane does it, slower; a bead it can not, and the margi
   const words = (one: Piece) =>
     first(planOf(one, ['router']).pieces).steps.flatMap(({ actions }) => actions.map(({ text }) => plain(text, 'in')));
   expect(words(piece('desk', 'chamfer 1/4')).join(' ')).toContain('Plane the upper edge of the top');
-  const notes = planOf(piece('desk', 'bead'), ['router']).findings.filter(({ kind }) => kind === 'shop');
+  const notes = planJob(jobOf(piece('desk', 'bead'), ['router']), OPTIONS).findings.filter(
+    ({ kind }) => kind === 'shop',
+  );
   const labels = notes.flatMap(({ remedies }) => remedies.map(({ label }) => plain(label, 'in')));
   expect(labels).toEqual(expect.arrayContaining(['Round it over, 1/4', 'I can have a router']));
 });

@@ -1,6 +1,6 @@
 import { inches } from '../length';
 import { DEFAULT_SHOP, newJob, type Job, type Piece } from '../job';
-import { planJob, type Plan } from '../plan';
+import { planWork, type WorkPlan } from '../plan';
 import { newPiece } from '../piece';
 import type { Operation, OperationKind, OperationOf } from '../work';
 import { rehearse, type FaultKind } from './index';
@@ -9,23 +9,23 @@ const jobOf = (start: string, more: Partial<Piece> = {}): Job => ({
   ...newJob('j'),
   pieces: [{ ...newPiece('p', start), ...more }],
 });
-const planOf = (job: Job): Plan => planJob(job, { today: '2026-01-31', effort: 'quick' });
+const planOf = (job: Job): WorkPlan => planWork(job, { today: '2026-01-31', effort: 'quick' });
 
 /** A plan with the operations of its first piece changed. */
-const changed = (plan: Plan, change: (all: readonly Operation[]) => readonly Operation[]): Plan => ({
+const changed = (plan: WorkPlan, change: (all: readonly Operation[]) => readonly Operation[]): WorkPlan => ({
   ...plan,
   pieces: plan.pieces.map((facts) => ({
     ...facts,
     steps: [{ ...facts.steps[0]!, operations: change(facts.steps.flatMap(({ operations }) => operations)) }],
   })),
 });
-const without = (plan: Plan, drop: (operation: Operation) => boolean) =>
+const without = (plan: WorkPlan, drop: (operation: Operation) => boolean) =>
   changed(plan, (all) => all.filter((one) => !drop(one)));
 function edited<K extends OperationKind>(
-  plan: Plan,
+  plan: WorkPlan,
   kind: K,
   change: (operation: OperationOf<K>) => OperationOf<K>,
-): Plan {
+): WorkPlan {
   let done = false;
   return changed(plan, (all) =>
     all.map((one) => {
@@ -44,9 +44,9 @@ describe('plans broken on purpose are stopped, each with its reason', () => {
   const dowelled = planOf(dowels);
   const trestle = jobOf('trestle');
   const trestled = planOf(trestle);
-  const kindsIn = (broken: Plan, job: Job): readonly FaultKind[] =>
+  const kindsIn = (broken: WorkPlan, job: Job): readonly FaultKind[] =>
     rehearse(broken, job).faults.map(({ kind }) => kind);
-  const first = (broken: Plan, job: Job) => rehearse(broken, job).stopped;
+  const first = (broken: WorkPlan, job: Job) => rehearse(broken, job).stopped;
 
   test('none of them is stopped before it is broken', () => {
     for (const [whole, job] of [
@@ -295,7 +295,7 @@ describe('plans broken on purpose are stopped, each with its reason', () => {
 });
 
 describe('what people do wrong where two things share one place', () => {
-  const kindsIn = (broken: Plan, job: Job): readonly FaultKind[] =>
+  const kindsIn = (broken: WorkPlan, job: Job): readonly FaultKind[] =>
     rehearse(broken, job).faults.map(({ kind }) => kind);
 
   test('26. a clip slot told so near to the end that it runs into a pocket', () => {

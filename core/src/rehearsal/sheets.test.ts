@@ -1,6 +1,6 @@
 import { demoJob } from '../piece';
 import { readOnHand } from '../formats';
-import { planJob } from '../plan';
+import { planWork } from '../plan';
 import { found } from '../testing/telling';
 import { rehearse } from './index';
 
@@ -15,7 +15,7 @@ describe('sheets on hand with a stretch that is no good are broken down and give
     const entry = readOnHand(line, 'in');
     if (!entry.ok) throw new Error(entry.message);
     const job = found(demoJob(), [{ ...entry.value, id: 'hand' }]);
-    const plan = planJob(job, { today: '2026-01-31', effort: 'quick' });
+    const plan = planWork(job, { today: '2026-01-31', effort: 'quick' });
     expect(plan.buying.boards.some(({ hand }) => hand !== null)).toBe(true);
     expect(rehearse(plan, job).faults).toEqual([]);
   });

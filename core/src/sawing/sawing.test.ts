@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { inches, type Length } from '../length';
 import { applyChanges, DEFAULT_SHOP, newJob, type Job, set } from '../job';
-import { planJob, type Plan } from '../plan';
+import { planWork, type WorkPlan } from '../plan';
 import { demoJob, newPiece } from '../piece';
 import { plain } from '../words';
 import { breakDown } from './breakdown';
@@ -13,7 +13,7 @@ import { planned } from '../testing/planning';
 import { runs } from '../testing/runs';
 
 const TODAY = '2026-11-24';
-const planOf = (job: Job): Plan => planJob(job, { today: TODAY, effort: 'quick' });
+const planOf = (job: Job): WorkPlan => planWork(job, { today: TODAY, effort: 'quick' });
 const demo = demoJob();
 const plan = planned(demo, TODAY);
 
@@ -24,7 +24,10 @@ type Wood = { from: Length; to: Length };
  * Saws every lane in the order of the settings, without the planner's help: what is cut off and ripped when. Says what
  * goes wrong; nothing, where all pieces come out.
  */
-function sawn({ buying, cuts, setups }: Plan, longestRip: Length): readonly string[] {
+function sawn(
+  { buying, cuts, setups }: Pick<WorkPlan, 'buying' | 'cuts' | 'setups'>,
+  longestRip: Length,
+): readonly string[] {
   const wrong: string[] = [];
   const woods = new Map<number, Wood[]>(buying.boards.map((board) => [board.number, [{ from: 0, to: board.length }]]));
   const ripped = new Set<unknown>();

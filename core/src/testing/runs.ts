@@ -1,16 +1,26 @@
-/** How many times more the laws are tried, and from which seed: `FC_RUNS=20 FC_SEED=7 npm run unit`. */
-const TIMES = Number(process.env['FC_RUNS'] ?? 1);
+/**
+ * How many times more the laws are tried than `npm test` tries them, and from which seed:
+ * `FC_RUNS=1 npm run unit` tries each as often as it says, `FC_RUNS=20 FC_SEED=7 npm run unit` more often and otherwise.
+ */
+const ASKED = process.env['FC_RUNS'];
 const SEED = process.env['FC_SEED'];
 
-/** Whether more than usual is asked for: then nothing is left out. */
-export const THOROUGH = process.env['FC_RUNS'] !== undefined;
+/** What `npm test` tries of each law: it has to end while one waits for it. */
+const EVERYDAY = 0.4;
+const SHARE = Number(ASKED ?? EVERYDAY);
 
-/** Every so many-eth of some rows, from the first on; all of them where more than usual is asked for. */
-export const someOf = <Row>(rows: readonly Row[], every: number): readonly Row[] =>
-  rows.filter((_, at) => THOROUGH || at % every === 0);
+/** Whether all is asked for: then nothing is left out. */
+export const THOROUGH = ASKED !== undefined;
 
-/** So often a law is tried, from a seed that repeats; on request many times more often, from another. */
-export const runs = (usual: number, seed?: number) => ({
-  numRuns: Math.ceil(usual * TIMES),
+/** Every so many-eth of some rows, from one of the first on; all of them where all is asked for. */
+export const someOf = <Row>(rows: readonly Row[], every: number, from = 0): readonly Row[] =>
+  rows.filter((_, at) => THOROUGH || at % every === from % every);
+
+/** How often a law is tried of so many times that would be enough. */
+export const timesOf = (enough: number): number => Math.ceil(enough * SHARE);
+
+/** So often a law is tried, from a seed that repeats or, on request, from another. */
+export const runs = (enough: number, seed?: number) => ({
+  numRuns: timesOf(enough),
   ...(SEED !== undefined ? { seed: Number(SEED) } : seed !== undefined ? { seed } : {}),
 });
