@@ -141,7 +141,7 @@ const layered = LAYERS.flatMap((layer, at) =>
 );
 
 export default tseslint.config(
-  { ignores: ['**/dist', '**/node_modules', 'data', 'server/.torture', 'test-results', 'playwright-report'] },
+  { ignores: ['**/dist', '**/node_modules', '.rooms', 'data', 'server/.torture', 'test-results', 'playwright-report'] },
   js.configs.recommended,
   ...tseslint.configs.recommended,
   {

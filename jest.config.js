@@ -1,13 +1,19 @@
+import process from 'node:process';
+
 /** Unit, property and server tests; browser tests live in e2e and run under Playwright. */
 const transform = { '^.+\\.(tsx?|m?js)$': '<rootDir>/scripts/jest-bundle.js' };
+/** Test files that run with others of their room, in one script: `scripts/rooms.js` says which. */
+const together = JSON.parse(process.env.TOGETHER ?? '[]');
+const literally = (file) => `/${file.replaceAll('.', String.raw`\.`)}$`;
 export default {
   testEnvironment: 'node',
-  testMatch: ['<rootDir>/{core,server,web,bench,house}/**/*.test.{ts,tsx}'],
+  testMatch: ['<rootDir>/{core,server,web,bench,house}/**/*.test.{ts,tsx}', '<rootDir>/.rooms/*.test.js'],
+  testPathIgnorePatterns: ['/node_modules/', ...together.map(literally), ...(together.length > 0 ? [] : ['/.rooms/'])],
   setupFiles: ['<rootDir>/web/src/testing/setup.ts'],
   globalSetup: '<rootDir>/scripts/jest-forget.js',
   transform,
   // Published as modules only.
-  transformIgnorePatterns: ['/node_modules/(?!(@gltf-transform|property-graph|nanoid|three)/)'],
+  transformIgnorePatterns: ['/node_modules/(?!(@gltf-transform|property-graph|nanoid|three)/)', '/\\.rooms/'],
   moduleNameMapper: {
     // Styles are for browsers.
     '\\.css$': '<rootDir>/web/src/testing/no-style.ts',

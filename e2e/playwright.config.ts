@@ -14,7 +14,7 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     launchOptions: {
       executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
-      // Each test starts afresh and ends soon: what V8 would compile to be quick for long is a seventh of all work here.
+      // Each test starts afresh and ends soon: what V8 would compile to be quick for long is a tenth of all work.
       args: ['--no-sandbox', '--enable-unsafe-swiftshader', '--js-flags=--no-turbofan,--min-semi-space-size=32'],
     },
   },

@@ -148,8 +148,8 @@ export const goWithin = (page: Page, path: string) =>
 const CONTRAST = 'color-contrast';
 
 /**
- * What WCAG 2.2 AA has against a page as it is now: a line a rule, with the first places. Looked at are all rules, those
- * of contrast alone, or all but those.
+ * What WCAG 2.2 AA has against a page as it is now: a line a rule, with the first places. Looked at are all rules, that
+ * of contrast alone, or all but that.
  */
 export async function violations(
   page: Page,

@@ -1,6 +1,7 @@
 /**
  * How many times more the laws are tried than `npm test` tries them, and from which seed:
- * `FC_RUNS=1 npm run unit` tries each as often as it says, `FC_RUNS=20 FC_SEED=7 npm run unit` more often and otherwise.
+ * `FC_RUNS=1 npm run unit` tries each as often as it says, `FC_RUNS=20 FC_SEED=7 npm run unit` more often and from
+ * another seed.
  */
 const ASKED = process.env['FC_RUNS'];
 const SEED = process.env['FC_SEED'];

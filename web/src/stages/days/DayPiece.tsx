@@ -1,6 +1,6 @@
 import { useDraggable } from '@dnd-kit/core';
 import { Button, Popover } from '@mui/material';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { clockAt, dateOf, dayWords, stepOf, type BenchCalendar } from '@sill/core';
 import { useJob, usePlan } from '../../state/hooks';
@@ -22,28 +22,13 @@ export function DayPiece({ block, calendar, decides }: Props) {
   const { pieces, units } = useJob();
   const { isMoved } = useMoving(calendar);
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
-  const { setNodeRef, listeners, isDragging } = useDraggable({ id: block.key, data: { block } });
   const begin = block.placed[0];
   const words = blockWords(block, units);
   const name = pieces.length > 1 ? pieces.find(({ id }) => id === begin?.task.piece)?.name : undefined;
   const told = `${words}${name ? `, ${name}` : ''}: ${clockWords(calendar.zone, block.start)}, ${spanWords(block.end - block.start)}${decides ? ', decides the day' : ''}${isMoved(block) ? ', moved here' : ''}`;
   return (
     <>
-      <button
-        ref={setNodeRef}
-        type="button"
-        className="day-piece"
-        data-kind={begin?.task.kind}
-        data-decides={decides}
-        data-moved={isMoved(block)}
-        data-dragging={isDragging}
-        style={{ flexGrow: block.end - block.start }}
-        aria-label={told}
-        aria-haspopup="dialog"
-        title={told}
-        onClick={(event) => setAnchor(event.currentTarget)}
-        {...listeners}
-      >
+      <Plank block={block} told={told} decides={decides} moved={isMoved(block)} onOpen={setAnchor}>
         <svg className="day-grain" viewBox="0 0 100 40" preserveAspectRatio="none" aria-hidden>
           <path d="M3 11 q30 -3 50 0 t44 0 M3 31 q30 3 50 0 t44 0" vectorEffect="non-scaling-stroke" />
         </svg>
@@ -51,7 +36,7 @@ export function DayPiece({ block, calendar, decides }: Props) {
           <Text of={words} />
         </span>
         {name && <small>{name}</small>}
-      </button>
+      </Plank>
       <Popover
         open={anchor !== null}
         anchorEl={anchor}
@@ -62,6 +47,39 @@ export function DayPiece({ block, calendar, decides }: Props) {
         <Opened block={block} calendar={calendar} name={name ?? null} onClose={() => setAnchor(null)} />
       </Popover>
     </>
+  );
+}
+
+type PlankProps = {
+  readonly block: Block;
+  readonly told: string;
+  readonly decides: boolean;
+  readonly moved: boolean;
+  readonly onOpen: (at: HTMLElement) => void;
+  readonly children: ReactNode;
+};
+
+/** What is taken hold of. It alone is drawn anew while another is dragged over a day: all of them hear of it. */
+function Plank({ block, told, decides, moved, onOpen, children }: PlankProps) {
+  const { setNodeRef, listeners, isDragging } = useDraggable({ id: block.key, data: { block } });
+  return (
+    <button
+      ref={setNodeRef}
+      type="button"
+      className="day-piece"
+      data-kind={block.placed[0]?.task.kind}
+      data-decides={decides}
+      data-moved={moved}
+      data-dragging={isDragging}
+      style={{ flexGrow: block.end - block.start }}
+      aria-label={told}
+      aria-haspopup="dialog"
+      title={told}
+      onClick={(event) => onOpen(event.currentTarget)}
+      {...listeners}
+    >
+      {children}
+    </button>
   );
 }
 
