@@ -41,7 +41,7 @@ function roomScript({ inBrowser, files }) {
   // What the library puts away after each test goes before anything that a file puts away itself, as where it is alone.
   const before = inBrowser ? `afterEach(require('@testing-library/react').cleanup);` : '';
   return files
-    .map((file) => `describe(${JSON.stringify(basename(file))}, () => { ${before} require('./${file}'); });`)
+    .map((file) => `describe(${JSON.stringify(file)}, () => { ${before} require('./${file}'); });`)
     .join('\n');
 }
 
