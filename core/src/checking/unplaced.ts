@@ -27,7 +27,7 @@ function notSold({ id, wood }: Piece, job: Job): Finding {
 type Unplaced = Facts['buying']['unplaced'][number];
 
 /** The longest piece that a yard's boards or sheets of its material give, ends squared; 0 where it keeps none. */
-export const longestAt = ({ material }: Unplaced['blank'], yard: Yard, job: Job): Length =>
+export const longestAt = ({ material }: Pick<Unplaced['blank'], 'material'>, yard: Yard, job: Job): Length =>
   Math.max(
     0,
     ...offersOf(material, yard).map(({ length }) => length - (isSheet(material) ? 0 : 2 * job.shop.squareEnds)),

@@ -1,4 +1,4 @@
-import { marketOf, offersOf } from '../buying';
+import { marketOf } from '../buying';
 import { first } from '../lists';
 import { toInches } from '../length';
 import { note, set } from '../job';
@@ -26,6 +26,7 @@ import { heldAcross, movement, pullsBy, tipsAt, type HeldAcross } from '../stren
 import { firmNotes } from './firm';
 import { toSixteenth } from './rounded';
 import { sagNotes } from './sag';
+import { longestAt } from './unplaced';
 
 /** A grown person leaning on an edge, lb. */
 const LEANING = 250;
@@ -101,7 +102,11 @@ function outsideNote(piece: Piece, parts: readonly Part[], job: Job): readonly F
     (line) => ({
       line,
       name: LUMBER[line].name.toLowerCase(),
-      lacks: boards.map(nominalOf).filter((nominal) => offersOf(boardKey(line, nominal), market).length === 0),
+      lacks: boards.filter(
+        (material) =>
+          longestAt({ material: boardKey(line, nominalOf(material)) }, market, job) <
+          Math.max(...parts.filter((part) => part.material === material).map(({ length }) => length)),
+      ),
     }),
   );
   const scarce = lasts.filter(({ lacks }) => lacks.length > 0);
@@ -109,7 +114,7 @@ function outsideNote(piece: Piece, parts: readonly Part[], job: Job): readonly F
     note(piece.id, 'outside', rots || swells.length > 0 ? 'care' : 'good', 'shape', {
       about: swells.map(({ id }) => id),
       title: rots || swells.length > 0 ? say`Not all of it lasts outside` : say`Bought for outside`,
-      because: say`Waterproof glue and coated screws are on the list, exterior plywood where there is any.${rots ? say` The ${SPECIES[speciesOf(board)].name} in it rots where water stands: keep its feet off the ground, seal its end grain, and coat it again when it wears.${scarce.flatMap(({ name, lacks }) => say` No yard of yours has ${name} in ${listOf(lacks.map(printMaterial))}.`)}` : ''}${swells.length > 0 ? say` ${listOf(swells.slice(0, 4).map(({ tag: name }) => tag(name)))} swell in the wet.` : ''}`,
+      because: say`Waterproof glue and coated screws are on the list, exterior plywood where there is any.${rots ? say` The ${SPECIES[speciesOf(board)].name} in it rots where water stands: keep its feet off the ground, seal its end grain, and coat it again when it wears.${scarce.flatMap(({ name, lacks }) => say` No yard of yours has ${name} in ${listOf(lacks.map((material) => printMaterial(nominalOf(material))))}, long enough.`)}` : ''}${swells.length > 0 ? say` ${listOf(swells.slice(0, 4).map(({ tag: name }) => tag(name)))} swell in the wet.` : ''}`,
       remedies: rots
         ? lasts
             .filter(({ lacks }) => lacks.length === 0)

@@ -1,3 +1,4 @@
+import { inches } from '../length';
 import { newJob, type Piece } from '../job';
 import { newPiece } from '../piece';
 import { planJob, planWork } from '../plan';
@@ -80,7 +81,10 @@ test('wood that lasts is offered where all sizes it takes are sold; where one is
   expect(told('standing', SAMPLE_YARD).labels).toEqual([cedar, treated]);
   expect(told('standing', SAMPLE_YARD).because).not.toContain('No yard of yours');
   expect(told('standing', without).labels).toEqual([treated]);
-  expect(told('standing', without).because).toContain('No yard of yours has western redcedar in 2×4.');
+  expect(told('standing', without).because).toContain('No yard of yours has western redcedar in 2×4, long enough.');
+  // Sold shorter than it takes them is not sold.
+  const short = { ...SAMPLE_YARD, boards: SAMPLE_YARD.boards.filter(({ length }) => length <= inches(60)) };
+  expect(told('standing', short).labels).toEqual([]);
   // Rails of 2x3 are sold in neither.
   expect(told('shelf-unit', SAMPLE_YARD).labels).toEqual([]);
 });
