@@ -4,6 +4,9 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { fileURLToPath, URL } from 'node:url';
 
+/** What puts something in place of a module, or reads one while it runs, is loaded file by file. */
+export const READS_MODULES = /jest\.mock\(|\brequire\(/;
+
 export const ROOT = fileURLToPath(new URL('..', import.meta.url));
 
 /** Looked up in the test's own world at each use, these cost as much again as what is done with them. */
@@ -11,7 +14,7 @@ const PLAIN = ['Math', 'Map', 'Set', 'WeakMap', 'Object', 'Array', 'Number', 'St
 export const BANNER = `const { ${PLAIN.join(', ')} } = globalThis;
 const URL_OF_TEST = require('node:url').pathToFileURL(__filename).href;`;
 
-/** What every bundle may hold, so that a change anywhere makes them anew. */
+/** What every bundle may hold, and how it is made: a change anywhere makes them anew. */
 export const SOURCES = ['core/src', 'core/cli', 'server/src', 'web/src', 'bench', 'torture', 'house']
   .flatMap((room) =>
     readdirSync(join(ROOT, room), { recursive: true })
@@ -19,7 +22,7 @@ export const SOURCES = ['core/src', 'core/cli', 'server/src', 'web/src', 'bench'
       .sort()
       .map((name) => readFileSync(join(ROOT, room, name), 'utf8')),
   )
-  .reduce((hash, text) => hash.update(text), createHash('sha256'))
+  .reduce((hash, text) => hash.update(text), createHash('sha256').update(readFileSync(fileURLToPath(import.meta.url))))
   .digest('hex');
 
 export const BUNDLED = {

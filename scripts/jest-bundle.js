@@ -10,7 +10,7 @@ import { sep } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import swc from '@swc/jest';
 import { buildSync } from 'esbuild';
-import { asPackagesAre, BANNER, BUNDLED, SOURCES } from './bundling.js';
+import { asPackagesAre, BANNER, BUNDLED, READS_MODULES, SOURCES } from './bundling.js';
 
 const byFile = swc.createTransformer({
   jsc: {
@@ -21,7 +21,7 @@ const byFile = swc.createTransformer({
 });
 
 const isBundled = (source, file) =>
-  /\.test\.tsx?$/.test(file) && !file.includes(`${sep}node_modules${sep}`) && !/jest\.mock\(|\brequire\(/.test(source);
+  /\.test\.tsx?$/.test(file) && !file.includes(`${sep}node_modules${sep}`) && !READS_MODULES.test(source);
 
 export default {
   getCacheKey(source, file, options) {

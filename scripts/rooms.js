@@ -8,12 +8,12 @@ import { mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'nod
 import { basename, join, sep } from 'node:path';
 import process from 'node:process';
 import { build } from 'esbuild';
-import { asPackagesAre, BANNER, BUNDLED, ROOT } from './bundling.js';
+import { asPackagesAre, BANNER, BUNDLED, READS_MODULES, ROOT } from './bundling.js';
 
 const ROOMS = join(ROOT, '.rooms');
 const BROWSER = '@jest-environment jsdom';
-/** What asks for files beside itself, or puts something in place of a module, is left to run by itself. */
-const ALONE = /jest\.mock\(|\brequire\(|__dirname|import\.meta/;
+/** What asks for files beside itself. */
+const READS_BESIDE = /__dirname|import\.meta/;
 
 /** Test files by room: a folder of the core, a folder of the web or one of its stages, with a document or without. */
 function rooms() {
@@ -26,7 +26,7 @@ function rooms() {
   );
   for (const file of files) {
     const source = readFileSync(join(ROOT, file), 'utf8');
-    if (ALONE.test(source)) continue;
+    if (READS_MODULES.test(source) || READS_BESIDE.test(source)) continue;
     const [part, , ...folders] = file.split(sep).slice(0, -1);
     const room = folders.slice(0, folders[0] === 'stages' ? 2 : 1);
     const inBrowser = source.includes(BROWSER);

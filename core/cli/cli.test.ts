@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { buildSync } from 'esbuild';
 import { demoJob } from '../src';
+import { fewOfDemo } from '../src/testing/planning';
 
 const folder = mkdtempSync(join(tmpdir(), 'sill-cli-'));
 afterAll(() => rmSync(folder, { recursive: true }));
@@ -41,9 +42,6 @@ const file = (name: string, content: unknown) => {
   return path;
 };
 
-/** One piece of the demo: what is asked here is what the command does, not what a plan holds. */
-const glaze = { ...demoJob(), pieces: demoJob().pieces.filter(({ id }) => id === 'glaze') };
-
 const problem = {
   format: 'sill-plan/cut-problem@1',
   unit: 'in',
@@ -79,7 +77,7 @@ test.each([
   'export writes %s files and names them',
   async (kind, files) => {
     const out = join(folder, kind);
-    const ran = await run('export', file('job.json', glaze), '--as', kind, '--out', out);
+    const ran = await run('export', file('job.json', fewOfDemo(1)), '--as', kind, '--out', out);
     expect(ran.code).toBe(0);
     for (const [name, content] of Object.entries(files)) {
       expect(ran.out.trim().split('\n')).toContain(join(out, name));

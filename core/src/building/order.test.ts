@@ -2,18 +2,8 @@ import fc from 'fast-check';
 import { inches } from '../length';
 import { clampCount, DEFAULT_SHOP, newJob, type Piece, type Shop } from '../job';
 import { fastenings, WAYS_FOR, type Fastening } from '../joinery';
-import {
-  buildPiece,
-  FAMILIES,
-  newPiece,
-  pieceFrom,
-  refusal,
-  STARTS,
-  topCandidates,
-  TOPS,
-  type Family,
-  type Top,
-} from '../piece';
+import { buildPiece, newPiece, pieceFrom, refusal, STARTS, topCandidates } from '../piece';
+import { KINDS } from '../testing/jobs';
 import { mended, piecesOf } from '../testing/pieces';
 import { plain } from '../words';
 import { faultsOfOrder, rackOf, stepsOf, type Step } from './index';
@@ -58,14 +48,8 @@ describe('every start of the gallery', () => {
   );
 });
 
-const PAIRS = FAMILIES.flatMap((family): readonly (readonly [string, Family, Top | null])[] =>
-  family.topped
-    ? TOPS.map((top) => [`${family.id} under ${top.id}`, family, top] as const)
-    : [[family.id, family, null] as const],
-);
-
 describe('every family with every top, random sizes and choices, top or base first', () => {
-  test.each(someOf(PAIRS, 2))('%s', (_, family, top) => {
+  test.each(someOf(KINDS, 2))('%s', (_, family, top) => {
     fc.assert(
       fc.property(piecesOf(family, top, 'in'), fc.constantFrom('top' as const, 'base' as const), (wish, first) => {
         if (top && refusal(wish, family, top)) return;
@@ -117,7 +101,7 @@ const shops: fc.Arbitrary<Shop> = fc
   }));
 
 describe('whatever way a person joins, with whatever drivers, clamps and way out', () => {
-  test.each(someOf(PAIRS, 2, 1))(
+  test.each(someOf(KINDS, 2, 1))(
     '%s: the order works, and where no driver has room the step says so',
     (_, family, top) => {
       fc.assert(

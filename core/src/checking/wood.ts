@@ -91,35 +91,45 @@ function crossNotes(piece: Piece, held: readonly HeldAcross[]): readonly Finding
   });
 }
 
+/** Lines of the same region that last outside, with the boards of a piece that none of its yards keeps long enough. */
+function lasting(piece: Piece, parts: readonly Part[], boards: readonly BoardKey[], job: Job) {
+  const market = marketOf(job);
+  const longest = (board: BoardKey): number =>
+    Math.max(...parts.filter(({ material }) => material === board).map(({ length }) => length));
+  return LUMBER_NAMES.filter((line) => 'durable' in LUMBER[line] && isInRegion(line, piece.wood)).map((line) => ({
+    line,
+    name: LUMBER[line].name.toLowerCase(),
+    lacks: boards
+      .filter((board) => longestAt({ material: boardKey(line, nominalOf(board)) }, market, job) < longest(board))
+      .map(nominalOf),
+  }));
+}
+
 /** What is bought for outside, and what does not last there. */
 function outsideNote(piece: Piece, parts: readonly Part[], job: Job): readonly Finding[] {
   const boards = [...new Set(parts.flatMap(({ material }) => (isBoard(material) ? material : [])))];
   const [board] = boards;
   const rots = board !== undefined && !('durable' in LUMBER[piece.wood]);
   const swells = parts.filter(({ material }) => isSheet(material) && !material.startsWith('exterior'));
-  const market = marketOf(job);
-  const lasts = LUMBER_NAMES.filter((line) => 'durable' in LUMBER[line] && isInRegion(line, piece.wood)).map(
-    (line) => ({
-      line,
-      name: LUMBER[line].name.toLowerCase(),
-      lacks: boards.filter(
-        (material) =>
-          longestAt({ material: boardKey(line, nominalOf(material)) }, market, job) <
-          Math.max(...parts.filter((part) => part.material === material).map(({ length }) => length)),
-      ),
-    }),
-  );
-  const scarce = lasts.filter(({ lacks }) => lacks.length > 0);
+  const lasts = rots ? lasting(piece, parts, boards, job) : [];
+  const scarce = lasts
+    .filter(({ lacks }) => lacks.length > 0)
+    .flatMap(
+      ({ name, lacks }) => say` No yard of yours has ${name} in ${listOf(lacks.map(printMaterial))}, long enough.`,
+    );
+  const rot = rots
+    ? say` The ${SPECIES[speciesOf(board)].name} in it rots where water stands: keep its feet off the ground, seal its end grain, and coat it again when it wears.${scarce}`
+    : '';
+  const swell =
+    swells.length > 0 ? say` ${listOf(swells.slice(0, 4).map(({ tag: name }) => tag(name)))} swell in the wet.` : '';
   return [
     note(piece.id, 'outside', rots || swells.length > 0 ? 'care' : 'good', 'shape', {
       about: swells.map(({ id }) => id),
       title: rots || swells.length > 0 ? say`Not all of it lasts outside` : say`Bought for outside`,
-      because: say`Waterproof glue and coated screws are on the list, exterior plywood where there is any.${rots ? say` The ${SPECIES[speciesOf(board)].name} in it rots where water stands: keep its feet off the ground, seal its end grain, and coat it again when it wears.${scarce.flatMap(({ name, lacks }) => say` No yard of yours has ${name} in ${listOf(lacks.map((material) => printMaterial(nominalOf(material))))}, long enough.`)}` : ''}${swells.length > 0 ? say` ${listOf(swells.slice(0, 4).map(({ tag: name }) => tag(name)))} swell in the wet.` : ''}`,
-      remedies: rots
-        ? lasts
-            .filter(({ lacks }) => lacks.length === 0)
-            .map(({ line, name }) => ({ label: say`Take ${name}`, changes: [set(piece.id, ['wood'], line)] }))
-        : [],
+      because: say`Waterproof glue and coated screws are on the list, exterior plywood where there is any.${rot}${swell}`,
+      remedies: lasts
+        .filter(({ lacks }) => lacks.length === 0)
+        .map(({ line, name }) => ({ label: say`Take ${name}`, changes: [set(piece.id, ['wood'], line)] })),
     }),
   ];
 }

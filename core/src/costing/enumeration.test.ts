@@ -96,5 +96,5 @@ test('small jobs: the list costs the least of every nominal width and every mix 
     }),
     runs(50, 2026),
   );
-  expect(tried).toBeGreaterThanOrEqual(0.9 * timesOf(50));
+  expect(tried).toBeGreaterThanOrEqual(0.92 * timesOf(50));
 });

@@ -113,7 +113,7 @@ test('small lists on boards that are ripped: the least that every way to cut giv
     }),
     runs(60, 22),
   );
-  expect(proved).toBeGreaterThanOrEqual(0.9 * timesOf(60));
+  expect(proved).toBeGreaterThanOrEqual(timesOf(60) - 3);
 });
 
 test('small lists on sheets of three sizes, grain along: the least that every way to cut gives, most of them proved', () => {

@@ -13,14 +13,11 @@ import {
   unmated,
   wrongVolume,
 } from '../testing/laws';
+import { KINDS } from '../testing/jobs';
 import { mended, piecesOf } from '../testing/pieces';
-import { isTopAlone, FAMILIES, TOPS, refusal, type Family, type PieceModel, type Top } from './index';
+import { isTopAlone, refusal, type PieceModel } from './index';
 import { runs, someOf } from '../testing/runs';
 
-/** Every family with every top it may carry; families without one alone. */
-const PAIRS = FAMILIES.flatMap((family): readonly (readonly [string, Family, Top | null])[] =>
-  family.topped ? TOPS.map((top) => [`${family.name} · ${top.name}`, family, top]) : [[family.name, family, null]],
-);
 const LAWS: Readonly<Record<string, (model: PieceModel) => readonly string[]>> = {
   overlapping,
   undeclared,
@@ -36,7 +33,7 @@ const LAWS: Readonly<Record<string, (model: PieceModel) => readonly string[]>> =
 
 describe.each(['in', 'mm'] as const)('every family with every top, in %s, at random sizes and choices', (units) => {
   // Millimetres take other sizes of boards and nothing else.
-  const pairs = units === 'in' ? PAIRS : someOf(PAIRS, 3);
+  const pairs = units === 'in' ? KINDS : someOf(KINDS, 3);
   test.each(pairs)('%s', (_, family, top) => {
     const enough = units === 'in' ? 4 : 1;
     fc.assert(

@@ -25,12 +25,8 @@ describe('every start of the gallery is built as its steps say', () => {
 });
 
 describe('every family with every top, random sizes, shops, finishes and ways to join, inch and metric', () => {
-  test.each(
-    // The others are rehearsed by the law of finishing.
-    someOf(KINDS, 2, 1).map(
-      ([family, top], at) => [`${family.id}${top ? ` under ${top.id}` : ''}`, family, top, at] as const,
-    ),
-  )(
+  // The others are rehearsed by the law of finishing.
+  test.each(someOf(KINDS, 2, 1))(
     '%s',
     (_, family, top, at) => {
       fc.assert(

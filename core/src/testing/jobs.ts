@@ -7,10 +7,12 @@ import { FAMILIES, refusal, TOPS, type Family, type JointKind, type Top } from '
 import { BOARD_KEYS, SAMPLE_YARD, SHEETS, type Sheet, type Yard } from '../stock';
 import { mended, piecesOf } from './pieces';
 
-/** Every family with every top that can stand on it, and those that carry none. */
-export const KINDS = FAMILIES.flatMap((family): readonly (readonly [Family, Top | null])[] =>
-  family.topped ? TOPS.map((top) => [family, top] as const) : [[family, null] as const],
-);
+/** Every family with every top that can stand on it, and those that carry none: what it is called, and its number. */
+export const KINDS = FAMILIES.flatMap((family): readonly (readonly [string, Family, Top | null])[] =>
+  family.topped
+    ? TOPS.map((top) => [`${family.id} under ${top.id}`, family, top] as const)
+    : [[family.id, family, null] as const],
+).map(([name, family, top], at) => [name, family, top, at] as const);
 
 /**
  * A yard that sells every board in three lengths and every sheet whole: what is rehearsed is the work, not the supply.

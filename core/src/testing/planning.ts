@@ -3,7 +3,7 @@ import { existsSync, mkdirSync, readFileSync, renameSync, writeFileSync } from '
 import { join } from 'node:path';
 import { deserialize, serialize } from 'node:v8';
 import { newJob, type Job } from '../job';
-import { newPiece } from '../piece';
+import { demoJob, newPiece } from '../piece';
 import { newPlanCache, planJob, type Plan, type PlanCache } from '../plan';
 
 const TODAY = '2026-11-28';
@@ -16,6 +16,9 @@ export function planning(today = TODAY): (job: Job) => Plan {
   const cache = newPlanCache();
   return (job) => planJob(job, { today, effort: 'quick', cache });
 }
+
+/** The first so many pieces of the demo: planned and drawn in a part of its time, where nothing is asked of all four. */
+export const fewOfDemo = (count: number): Job => ({ ...demoJob(), pieces: demoJob().pieces.slice(0, count) });
 
 /** A job of one piece, as the gallery has it. */
 export const startJob = (start: string): Job => ({ ...newJob('j'), pieces: [newPiece('p', start)] });

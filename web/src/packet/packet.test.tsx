@@ -14,6 +14,7 @@ import {
   type Plan,
   type Spot,
 } from '@sill/core';
+import { fewOfDemo } from '../../../core/src/testing/planning';
 import { drawAll, onBench, planOnce } from '../testing/bench';
 import { readCuts, readSentence } from '../testing/packet-reader';
 import { blocksOf, boardHeight, ROOM, settingHeight, stepHeight } from './heights';
@@ -23,8 +24,6 @@ const open = (job = demoJob()) => {
   const shown = onBench(<Packet />, { job, path: '/jobs/demo/packet' });
   return { ...shown, plan: shown.store.getState().planning.plan! };
 };
-/** One piece of the demo: where nothing is asked of several, its pages are drawn in a third of the time. */
-const alone = (): Job => ({ ...demoJob(), pieces: demoJob().pieces.slice(0, 1) });
 const drawnPages = () => [...document.querySelectorAll<HTMLElement>('section[aria-label^="Page "]')];
 /** All pages: before printing the rest is drawn at once. */
 const pages = () => {
@@ -71,7 +70,7 @@ test('pieces that are cut larger than they are now: the first cut sheet says fro
 
 test('the first pages are there at once, the rest follows by itself', async () => {
   // Of one piece: pages come while nothing else is done, and on a busy machine those of four take longer than a test.
-  open(alone());
+  open(fewOfDemo(1));
   expect(drawnPages()).toHaveLength(2);
   await waitFor(() => expect(document.querySelector('.packet')!.getAttribute('aria-busy')).toBe('false'), {
     timeout: 60_000,
@@ -89,7 +88,7 @@ test('pages are numbered through, and each has the last word of safety', () => {
 });
 
 test('what no yard keeps is on the list all the same, and said to be nowhere in the total', () => {
-  const demo = alone();
+  const demo = fewOfDemo(1);
   open({ ...demo, yard: { ...demo.yard, hardware: demo.yard.hardware.filter(({ kind }) => kind !== 'clip') } });
   const text = titled('Buying list')
     .map(({ textContent }) => textContent)
@@ -98,7 +97,7 @@ test('what no yard keeps is on the list all the same, and said to be nowhere in 
 });
 
 test('parts that no board gives are on the list by name', () => {
-  const demo = alone();
+  const demo = fewOfDemo(1);
   open({
     ...demo,
     yard: { ...demo.yard, boards: demo.yard.boards.filter(({ board }) => board !== '2x3') },
@@ -122,7 +121,7 @@ test('everything that is bought has a box a board, and the sum is the list’s',
 });
 
 test('every part is on the parts list once, alike ones in one row with their count', async () => {
-  const { plan } = open(alone());
+  const { plan } = open(fewOfDemo(1));
   expect(titled('Parts, finished sizes')).toEqual([]);
   await long();
   const counts = titled('Parts, finished sizes').flatMap((page) =>
@@ -150,7 +149,7 @@ test('every step of every piece is printed once, in order, every action with a b
 });
 
 test('on either paper no page holds more than fits, by the heights that were measured; A4 takes no more pages', async () => {
-  const { plan } = open(alone());
+  const { plan } = open(fewOfDemo(1));
   const short = pages().length;
   const letter = (await long()).length;
   expect(letter).toBeGreaterThan(short);

@@ -1,6 +1,7 @@
 /** @jest-environment jsdom */
 import { fireEvent, screen } from '@testing-library/react';
-import { demoJob, holdingsOf, inches, standingEntries, sure, type Entry, type Job, type RackBoard } from '@sill/core';
+import { holdingsOf, inches, standingEntries, sure, type Entry, type Job, type RackBoard } from '@sill/core';
+import { fewOfDemo } from '../../../core/src/testing/planning';
 import { Offline, type Ask } from '../platform/ask';
 import { onBench, planOnce } from '../testing/bench';
 import { QUIET } from '../testing/edges';
@@ -8,7 +9,7 @@ import { Active } from './Active';
 
 afterEach(() => document.body.replaceChildren());
 
-const job: Job = { ...demoJob(), pieces: demoJob().pieces.slice(0, 1), ledger: [] };
+const job: Job = { ...fewOfDemo(1), ledger: [] };
 const plan = planOnce(job);
 const line = sure(
   plan.list.boards.find(({ offer, count }) => !('sheet' in offer) && count > 1),

@@ -1,6 +1,5 @@
 import {
   applyChanges,
-  demoJob,
   entered,
   holdingsOf,
   inches,
@@ -10,6 +9,7 @@ import {
   type Job,
   type Plan,
 } from '@sill/core';
+import { fewOfDemo } from '../../../core/src/testing/planning';
 import { boxesTaken, keep, keepWithStretch, noneLeft, reject, taken } from './errand';
 
 let ids = 0;
@@ -17,7 +17,7 @@ const stamp = { id: () => `t${ids++}`, at: '2026-11-28T09:00' };
 const plan = (job: Job): Plan => planJob(job, { today: '2026-11-24', effort: 'quick' });
 const told = (to: Job, entries: readonly Entry[]) => applyChanges(to, entries.map(entered));
 /** One table: quick to plan. */
-const job: Job = { ...demoJob(), pieces: demoJob().pieces.slice(0, 1) };
+const job: Job = fewOfDemo(1);
 const first = plan(job);
 const line = first.list.boards.find(({ offer }) => !('sheet' in offer))!;
 const lineIn = ({ list }: Plan) => list.boards.find(({ offer }) => offer.id === line.offer.id)!;

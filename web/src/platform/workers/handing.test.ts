@@ -1,9 +1,8 @@
 import { demoJob, newPlanCache, planJob, type Job } from '@sill/core';
+import { fewOfDemo } from '../../../../core/src/testing/planning';
 import { newReceiver, newSender } from './handing';
 
 const cache = newPlanCache();
-/** Two pieces: one that changes, one that does not. */
-const twoOfDemo = (): Job => ({ ...demoJob(), pieces: demoJob().pieces.slice(0, 2) });
 const planOf = (job: Job) => planJob(job, { today: '2026-11-27', effort: 'quick', cache });
 const across = <T>(value: T): T => structuredClone(value);
 
@@ -17,7 +16,8 @@ test('a plan arrives whole; of the next only the piece that changed is sent; goi
     expect(arrived).toEqual(plan);
     return { arrived, sent: parts.length };
   };
-  const job = twoOfDemo();
+  // One that changes, one that does not.
+  const job = fewOfDemo(2);
   const first = hand(job);
   expect(first.sent).toBe(2);
   const [table, ...others] = job.pieces;
@@ -37,7 +37,8 @@ test('a plan arrives whole; of the next only the piece that changed is sent; goi
 
 test('parts that overtake the plan before theirs are there when their own comes', () => {
   const [send, receiver] = [newSender(), newReceiver()];
-  const job = twoOfDemo();
+  // One that changes, one that does not.
+  const job = fewOfDemo(2);
   const plans = [
     job,
     { ...job, pieces: job.pieces.slice(1) },
