@@ -17,7 +17,7 @@ export function planning(today = TODAY): (job: Job) => Plan {
   return (job) => planJob(job, { today, effort: 'quick', cache });
 }
 
-/** The first so many pieces of the demo: planned and drawn in a part of its time, where nothing is asked of all four. */
+/** The first so many pieces of the demo: planned and drawn in a part of its time, where all four are not asked for. */
 export const fewOfDemo = (count: number): Job => ({ ...demoJob(), pieces: demoJob().pieces.slice(0, count) });
 
 /** A job of one piece, as the gallery has it. */
