@@ -45,6 +45,7 @@ test('a phone signs in, works, and is signed out: what it typed meanwhile is not
   await expect(devices.getByRole('list', { name: 'Devices that are signed in' })).toContainText('Phone in the apron');
   await devices.getByRole('button', { name: 'Sign out all devices' }).click();
   await expect(desk.getByRole('dialog', { name: 'Sign in to this shop' })).toBeVisible();
+  await desk.context().close();
 
   // On the phone a change waits for the passphrase, and is saved with it.
   await phone.getByLabel('Where it goes').fill('By the wheel');
@@ -55,6 +56,8 @@ test('a phone signs in, works, and is signed out: what it typed meanwhile is not
   await saved(phone);
   await phone.reload();
   await expect(phone.getByLabel('Where it goes')).toHaveValue('By the wheel');
+  // Else it would go on asking a server that is gone, until the last test is over.
+  await phone.context().close();
 });
 
 test('on one machine nothing is asked, and the page says how to let a phone in', async ({ page, sill }) => {

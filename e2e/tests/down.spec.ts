@@ -1,4 +1,4 @@
-import { copyOfDemo, expect, jobWith, oneOfDemo, test } from './server';
+import { expect, goWithin, jobWith, oneOfDemo, test } from './server';
 
 test.describe('nothing takes the pages down', () => {
   test('a planner that can not be loaded says so, claims nothing, and comes back on asking', async ({ page, sill }) => {
@@ -36,22 +36,22 @@ test.describe('nothing takes the pages down', () => {
     await expect(page.getByText('Incomplete: what is missing stands above')).toBeVisible();
     await expect(page.getByText('nothing on sale or on hand gives them').first()).toBeVisible();
     await expect(page.getByText('under budget')).toHaveCount(0);
-    await page.goto(`/jobs/${job}/yard`);
+    await goWithin(page, `/jobs/${job}/yard`);
     await expect(page.getByText('Spend, incomplete')).toBeVisible();
     await expect(page.getByRole('heading', { name: 'Not to be had here' })).toBeVisible();
-    await page.goto(`/jobs/${job}/packet`);
+    await goWithin(page, `/jobs/${job}/packet`);
     await expect(page.getByText('Total, incomplete').first()).toBeVisible();
   });
 
   test('a split sheet on hand: the stages go on, also after loading anew', async ({ page, sill }) => {
-    const job = await copyOfDemo(sill);
+    const job = await oneOfDemo(sill, 'cart');
     await page.goto(`/jobs/${job}/stock`);
     await page.getByRole('button', { name: 'On hand' }).click();
     await page.getByLabel('What lies there').fill('3/4 plywood 96 x 48, split last 3');
     await page.keyboard.press('Enter');
     await expect(page.getByRole('table', { name: 'On hand for this job' })).toContainText('3/4 plywood');
-    for (const stage of ['cuts', 'build', 'cuts']) {
-      await page.goto(`/jobs/${job}/${stage}`);
+    for (const go of [(path: string) => goWithin(page, path), (path: string) => page.goto(path)]) {
+      await go(`/jobs/${job}/cuts`);
       await expect(page.getByTestId('tally-spend')).toContainText('$');
       await expect(page.getByRole('heading', { level: 2 }).first()).toBeVisible();
       await expect(page.getByRole('alert')).toHaveCount(0);

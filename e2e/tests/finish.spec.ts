@@ -1,4 +1,4 @@
-import { expect, oneOfDemo, saved, test, violations, type Page } from './server';
+import { expect, goWithin, oneOfDemo, saved, test, violations, type Page } from './server';
 
 /** A radio whose face is its words. */
 const choose = (page: Page, name: string) => page.getByRole('radio', { name, exact: true }).click();
@@ -36,7 +36,7 @@ test('from “dark and wipeable” to steps, samples and a list in under a minut
   await page.getByRole('button', { name: /It is wet: count 10 min/ }).click();
   await expect(page.getByRole('timer')).toHaveText(/^(10:00|9:5\d)$/);
   await page.getByRole('button', { name: 'Leave the bench' }).click();
-  await page.goto(`/jobs/${id}/packet`);
+  await goWithin(page, `/jobs/${id}/packet`);
   await expect(page.getByRole('heading', { name: 'Sample cards' }).first()).toBeVisible({ timeout: 30_000 });
 });
 
@@ -66,7 +66,7 @@ test('a recipe is changed as a copy, one surface takes another, and a warning me
   await saved(page);
 
   // Written once: the next job takes it.
-  await page.goto(`/jobs/${await oneOfDemo(sill, 'bench')}/finish`);
+  await goWithin(page, `/jobs/${await oneOfDemo(sill, 'bench')}/finish`);
   await page.getByRole('button', { name: 'From another job' }).click();
   const row = page.getByRole('dialog').getByRole('listitem').filter({ hasText: 'Nut and honey' }).first();
   await row.getByRole('button', { name: 'Take it' }).click();

@@ -13,7 +13,10 @@ async function toStep(page: Page, heading: RegExp): Promise<number> {
   throw new Error(`no step is called ${heading.source}`);
 }
 
-test('another way to join is compared, taken for all rail ends, bought, and undone', async ({ page, sill }) => {
+test('another way to join is compared, taken for all rail ends, bought, and undone; a tenon lengthens its rail', async ({
+  page,
+  sill,
+}) => {
   await page.goto(`/jobs/${await oneOfDemo(sill)}/joints`);
   await page.getByRole('button', { name: 'Other ways to join A1 to L1' }).click();
   const dialog = page.getByRole('dialog');
@@ -38,14 +41,11 @@ test('another way to join is compared, taken for all rail ends, bought, and undo
   await expect(page.getByRole('row', { name: /dowel pins 1\/2 x 2/ })).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('row', { name: /dowel pins/ })).toHaveCount(0);
-});
 
-test('a tenon lengthens its rail in Parts; a pocket on the other face is kept', async ({ page, sill }) => {
-  const id = await oneOfDemo(sill);
-  await page.goto(`/jobs/${id}/parts`);
+  await page.getByRole('link', { name: /^Parts/ }).click();
   const rail = page.getByRole('row', { name: /A1.*long apron/ }).first();
   await expect(rail).toContainText('51');
-  await page.goto(`/jobs/${id}/joints`);
+  await page.getByRole('link', { name: /^Joints/ }).click();
   await page.getByRole('button', { name: 'Other ways to join A1 to L1' }).click();
   await page.getByRole('dialog').getByLabel('pockets on the other face').check();
   await saved(page);
@@ -92,10 +92,8 @@ test('diagonals say which corner to push, a measured part changes what depends o
   await expect(mark).toHaveCount(0);
   await page.getByRole('button', { name: 'Forget what L1 measures' }).click();
   await expect(page.getByText(/L1 is .* over in thickness/)).toHaveCount(0);
-});
 
-test('base first puts the frames before the panels of the top are joined', async ({ page, sill }) => {
-  await page.goto(`/jobs/${await oneOfDemo(sill)}/build?step=1`);
+  // Base first puts the frames before the panels of the top are joined.
   const places = async () =>
     [await toStep(page, /^Join the left end frame/), await toStep(page, /^Join the panels/)] as const;
   const top = await places();

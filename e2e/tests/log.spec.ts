@@ -107,7 +107,7 @@ test.describe('on a phone', () => {
   });
 });
 
-test('the demo has a job under way and one finished; the record says what they teach, and forgets', async ({
+test('the demo has a job under way and one finished; the record says what they teach, and forgets; the finished one on paper and as files', async ({
   page,
 }) => {
   await page.goto('/');
@@ -126,23 +126,8 @@ test('the demo has a job under way and one finished; the record says what they t
   await expect(lesson).toHaveCount(0);
   await page.getByRole('button', { name: 'Remember again' }).click();
   await expect(lesson).toBeVisible();
-});
 
-test('words of an old job come back in the margin of a new one, and the days say between which it is ready', async ({
-  page,
-  sill,
-}) => {
-  const id = await smallJob(sill);
-  await page.goto(`/jobs/${id}/days`);
-  await expect(page.getByText(/ to .*, most likely /)).toBeVisible({ timeout: 30_000 });
-  await page.goto(`/jobs/${id}/cuts`);
-  await expect(
-    page.getByText('“Set the stop with a steel rule, not with the tape.”', { exact: false }).first(),
-  ).toBeVisible();
-});
-
-test('a finished job: what it came to, its record on paper, its log as files', async ({ page }) => {
-  await page.goto('/jobs/demo-finished/log');
+  await goWithin(page, '/jobs/demo-finished/log');
   await expect(page.getByText(/The bought one costs/)).toBeVisible();
   expect(await violations(page)).toEqual([]);
   const file = async (what: string) => {
@@ -165,4 +150,17 @@ test('a finished job: what it came to, its record on paper, its log as files', a
   await expect(page.getByRole('heading', { name: 'Hand wheel stand' })).toBeVisible();
   await expect(page.getByLabel('To stick underneath')).toContainText('Finish:');
   expect(await violations(page)).toEqual([]);
+});
+
+test('words of an old job come back in the margin of a new one, and the days say between which it is ready', async ({
+  page,
+  sill,
+}) => {
+  const id = await smallJob(sill);
+  await page.goto(`/jobs/${id}/days`);
+  await expect(page.getByText(/ to .*, most likely /)).toBeVisible({ timeout: 30_000 });
+  await goWithin(page, `/jobs/${id}/cuts`);
+  await expect(
+    page.getByText('“Set the stop with a steel rule, not with the tape.”', { exact: false }).first(),
+  ).toBeVisible();
 });

@@ -1,4 +1,4 @@
-import { copyOfDemo, expect, oneOfDemo, saved, test, type Sill } from './server';
+import { copyOfDemo, expect, goWithin, oneOfDemo, saved, test, type Sill } from './server';
 
 type SavedJob = {
   revision: number;
@@ -49,19 +49,23 @@ test('the last piece removed leaves an empty job that says what to do', async ({
     body: JSON.stringify({ job: { ...job, name: 'Nothing yet', pieces: [] } }),
   });
   const { id } = (await answer.json()) as { id: string };
+  await page.goto('/');
   for (const stage of ['brief', 'shape', 'parts', 'stock', 'cuts', 'joints', 'build', 'finish']) {
-    await page.goto(`/jobs/${id}/${stage}`);
+    await goWithin(page, `/jobs/${id}/${stage}`);
     await expect(page.getByRole('heading', { name: 'What are you making?' })).toBeVisible();
   }
-  await page.goto(`/jobs/${id}/packet`);
+  await goWithin(page, `/jobs/${id}/packet`);
   await expect(page.getByRole('heading', { name: 'There is nothing to print yet' })).toBeVisible();
-  await page.goto(`/jobs/${id}/stock`);
+  await goWithin(page, `/jobs/${id}/stock`);
   await page.getByRole('button', { name: 'Yards' }).click();
   await expect(page.getByLabel('Price of 2x4x8')).toHaveValue('4.36');
 });
 
-test('every tally explains itself', async ({ page }) => {
-  await page.goto('/jobs/demo/brief');
+test('every tally explains itself; a remedy in the margin is one click; the buying list is saved as CSV that adds up', async ({
+  page,
+  sill,
+}, info) => {
+  await page.goto(`/jobs/${await copyOfDemo(sill)}/brief`);
   for (const [name, words] of [
     ['Spend', /Tax at 6\.5 %/],
     ['To buy', /of 2×6×12/],
@@ -74,11 +78,8 @@ test('every tally explains itself', async ({ page }) => {
     await page.keyboard.press('Escape');
     await expect(page.locator('.explain')).toHaveCount(0);
   }
-});
 
-test('a remedy in the margin is one click, and undo takes it back', async ({ page, sill }) => {
-  const id = await copyOfDemo(sill);
-  await page.goto(`/jobs/${id}/stock`);
+  await page.getByRole('link', { name: /^Stock/ }).click();
   await expect(page.getByRole('heading', { name: '8 spare boards' })).toBeVisible();
   await page.getByRole('button', { name: 'Buy the exact count' }).click();
   await expect(page.getByTestId('tally-to-buy')).toContainText('no spares');
@@ -86,6 +87,24 @@ test('a remedy in the margin is one click, and undo takes it back', async ({ pag
   await page.keyboard.press('Control+z');
   await expect(page.getByTestId('tally-to-buy')).toContainText('+8 spare');
   await saved(page);
+
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save as CSV' }).click(),
+  ]);
+  const path = info.outputPath('list.csv');
+  await file.saveAs(path);
+  const { readFileSync } = await import('node:fs');
+  const rows = readFileSync(path, 'utf8')
+    .trim()
+    .split(/\r?\n/)
+    .map((line) => line.split(','));
+  expect(rows[0]).toEqual(['yard', 'item', 'grade', 'count', 'each', 'total', 'of which spare']);
+  const amounts = rows.slice(1, -1).map((row) => Math.round(Number(row[5]) * 100));
+  const total = Math.round(Number(rows.at(-1)![5]) * 100);
+  expect(amounts.reduce((sum, amount) => sum + amount, 0)).toBe(total);
+  for (const row of rows.slice(1, -2))
+    expect(Math.round(Number(row[3]) * Number(row[4]) * 100)).toBe(Math.round(Number(row[5]) * 100));
 });
 
 test('over budget stops: the stick counts it, the margin says by how much; digits typed in a field go to no stage', async ({
@@ -119,7 +138,7 @@ test('the shop: fewer clamps change the steps; the usual shop is kept for new jo
   await page.getByRole('button', { name: 'Step 2', exact: true }).click();
   await expect(page.getByText(/1 at a time, 4 rounds/)).toBeVisible();
 
-  await page.goto('/');
+  await goWithin(page, '/');
   await page.getByRole('button', { name: 'New job' }).click();
   await page.getByLabel('Name of the job').fill('With my clamps');
   await page.getByRole('button', { name: 'Make it' }).click();
@@ -136,7 +155,7 @@ test('prices are kept in the yard and taken from it', async ({ page, sill }) => 
   await page.getByLabel('Sales tax').fill('7.25');
   await page.getByRole('button', { name: 'Keep these in the yard' }).click();
   await expect(page.locator('.MuiSnackbar-root')).toContainText('Kept in');
-  await page.goto(`/jobs/${other}/stock`);
+  await goWithin(page, `/jobs/${other}/stock`);
   await page.getByRole('button', { name: 'Yards' }).click();
   await expect(page.getByLabel('Sales tax')).toHaveValue('6.5');
   await page.getByRole('button', { name: 'Take the yard’s prices' }).click();
@@ -145,31 +164,13 @@ test('prices are kept in the yard and taken from it', async ({ page, sill }) => 
   await expect(page.getByRole('alert').first()).toContainText('An amount from 0');
 });
 
-test('the buying list is saved as CSV that adds up', async ({ page }, info) => {
-  await page.goto('/jobs/demo/stock');
-  const [file] = await Promise.all([
-    page.waitForEvent('download'),
-    page.getByRole('button', { name: 'Save as CSV' }).click(),
-  ]);
-  const path = info.outputPath('list.csv');
-  await file.saveAs(path);
-  const { readFileSync } = await import('node:fs');
-  const rows = readFileSync(path, 'utf8')
-    .trim()
-    .split(/\r?\n/)
-    .map((line) => line.split(','));
-  expect(rows[0]).toEqual(['yard', 'item', 'grade', 'count', 'each', 'total', 'of which spare']);
-  const amounts = rows.slice(1, -1).map((row) => Math.round(Number(row[5]) * 100));
-  const total = Math.round(Number(rows.at(-1)![5]) * 100);
-  expect(amounts.reduce((sum, amount) => sum + amount, 0)).toBe(total);
-  for (const row of rows.slice(1, -2))
-    expect(Math.round(Number(row[3]) * Number(row[4]) * 100)).toBe(Math.round(Number(row[5]) * 100));
-});
-
 test.describe('with one thumb', () => {
   test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
 
-  test('notes come in a drawer, stages from the strip, bench mode by tapping', async ({ page, sill }) => {
+  test('notes come in a drawer, stages from the strip, bench mode by tapping; the sill follows a size', async ({
+    page,
+    sill,
+  }) => {
     const id = await copyOfDemo(sill);
     await page.goto(`/jobs/${id}/stock`);
     await page.getByRole('button', { name: 'Notes' }).tap();
@@ -183,33 +184,12 @@ test.describe('with one thumb', () => {
     await expect(action).not.toHaveText(first!);
     await page.getByRole('button', { name: 'Leave the bench' }).tap();
     await expect(page.getByRole('checkbox').first()).toBeChecked();
-  });
-
-  test('a size is changed and the sill follows', async ({ page, sill }) => {
-    const id = await oneOfDemo(sill);
-    await page.goto(`/jobs/${id}/brief`);
+    await page.getByRole('link', { name: /^Brief/ }).tap();
     await expect(page.getByTestId('tally-spend')).toContainText('$');
     await page.getByLabel('long').fill('80');
     await page.keyboard.press('Enter');
     await expect(page.getByTestId('tally-spend')).toContainText('+$');
   });
-});
-
-test('by keyboard alone: a choice, a stage and a step', async ({ page, sill }) => {
-  const id = await oneOfDemo(sill);
-  await page.goto(`/jobs/${id}/shape`);
-  await page.getByRole('radio', { name: '2×6' }).first().focus();
-  await page.keyboard.press('ArrowRight');
-  await expect(page.getByRole('radio', { name: '2×8', exact: true })).toBeChecked();
-  await page.getByRole('link', { name: /^Build/ }).focus();
-  await page.keyboard.press('Enter');
-  await expect(page).toHaveURL(/build/);
-  await page.getByRole('checkbox').first().focus();
-  await page.keyboard.press('Space');
-  await expect(page.getByRole('checkbox').first()).toBeChecked();
-  await page.getByRole('button', { name: 'Step done · next' }).focus();
-  await page.keyboard.press('Enter');
-  await expect(page.getByText(/^Step 2 of/)).toBeVisible();
 });
 
 test('an address that is not there leads somewhere that is', async ({ page }) => {

@@ -1,4 +1,4 @@
-import { copyOfDemo, expect, oneOfDemo, saved, test, type Page } from './server';
+import { copyOfDemo, expect, goWithin, oneOfDemo, saved, test, type Page } from './server';
 
 const spend = async (page: Page) =>
   Number((await page.getByTestId('tally-spend').textContent())!.match(/\$([\d.]+)/)![1]);
@@ -111,7 +111,7 @@ test('on hand: entered in a line, used first, put on the rack and taken by anoth
   await expect.poll(() => spend(page)).toBe(before);
   await saved(page);
 
-  await page.goto(`/jobs/${await copyOfDemo(sill)}/stock`);
+  await goWithin(page, `/jobs/${await oneOfDemo(sill)}/stock`);
   await page.getByRole('button', { name: 'On hand' }).click();
   await page.getByRole('table', { name: 'On the rack' }).getByRole('button', { name: 'Use it here' }).click();
   await expect(page.getByRole('table', { name: 'On hand for this job' })).toContainText('2×4 61');

@@ -20,6 +20,7 @@ import { dim, say } from '../words';
 import type { PieceFacts } from './facts';
 import { COARSE, fine, toSixteenth } from './rounded';
 import { firmerChoices, triedWith, type Tried } from './tried';
+import { isSoldSoLong } from './unplaced';
 
 /** What the top of a table is checked for, and a seat, lb at the worst point. */
 const [TABLE, SEAT] = [200, 250];
@@ -144,11 +145,17 @@ function wayOut(facts: PieceFacts, job: Job, kind: Deck['kind']): Finding['remed
     );
   };
   const more = supports(facts).flatMap((tries) => tries.find(isStiff) ?? []);
-  return more.length > 0 ? more : longestOf(shorter(facts), isStiff);
+  return more.length > 0 ? more : longestOf(facts, job, isStiff);
 }
 
-/** The first of lengths, each shorter than the one before, that will do: a shorter one bends less. */
-function longestOf(lengths: readonly Remedy[], isStiff: (one: Remedy) => boolean): readonly Remedy[] {
+/** The first of lengths, each shorter than the one before, that will do and is sold: a shorter one bends less. */
+function longestOf(facts: PieceFacts, job: Job, willDo: (one: Remedy) => boolean): readonly Remedy[] {
+  const lengths = shorter(facts);
+  const isSold = ({ changes }: Remedy): boolean => {
+    const then = triedWith(first(changes), facts.piece, job);
+    return then !== null && isSoldSoLong(then.piece, then.parts, job);
+  };
+  const isStiff = (one: Remedy): boolean => willDo(one) && isSold(one);
   let [stiff, bent] = [lengths.length, -1];
   while (stiff - bent > 1) {
     const middle = Math.floor((stiff + bent) / 2);
@@ -163,7 +170,7 @@ export function stiffWays(facts: PieceFacts, job: Job, kind: Deck['kind']): read
   const isStiff = ({ changes }: Remedy): boolean =>
     isStiffBy(triedWith(first(changes), facts.piece, job), (then) => settledWorst(then, kind));
   const firmer = [...supports(facts).flatMap((tries) => tries.find(isStiff) ?? []), ...firmerChoices(facts.piece)];
-  return [...firmer.filter(isStiff), ...longestOf(shorter(facts), isStiff)];
+  return [...firmer.filter(isStiff), ...longestOf(facts, job, isStiff)];
 }
 
 function sagNote(facts: PieceFacts, job: Job, kind: Deck['kind']): readonly Finding[] {

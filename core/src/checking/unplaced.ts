@@ -2,7 +2,8 @@ import { first, found } from '../lists';
 import { marketOf, offersOf } from '../buying';
 import { note, set, type Finding, type Job, type Piece } from '../job';
 import type { Length } from '../length';
-import { alongOf } from '../piece';
+import { blanksOf } from '../milling';
+import { alongOf, type Part } from '../piece';
 import { isSheet, LUMBER, lumberOf, printMaterial, type Lumber, type Yard } from '../stock';
 import { dim, listOf, say, strong, tag, type Bit, type Phrase } from '../words';
 import type { Facts } from './facts';
@@ -31,6 +32,12 @@ export const longestAt = ({ material }: Pick<Unplaced['blank'], 'material'>, yar
   Math.max(
     0,
     ...offersOf(material, yard).map(({ length }) => length - (isSheet(material) ? 0 : 2 * job.shop.squareEnds)),
+  );
+
+/** Whether a piece is made of nothing longer than is sold; what a person adds or has is theirs to see to. */
+export const isSoldSoLong = (piece: Piece, parts: readonly Part[], job: Job): boolean =>
+  blanksOf({ ...job, pieces: [piece] }, parts).every(
+    (blank) => blank.part.loose || isFound({ blank }) || blank.length <= longestAt(blank, marketOf(job), job),
   );
 
 const MOST_NAMED = 6;
@@ -87,7 +94,7 @@ function unplacedNote(piece: Piece, group: readonly Unplaced[], job: Job): Findi
 }
 
 /** To be cut of panels that a person has: no yard sells them. */
-const isFound = ({ blank: { material } }: Unplaced): boolean => material === 'panel found';
+const isFound = ({ blank: { material } }: Pick<Unplaced, 'blank'>): boolean => material === 'panel found';
 
 const SIDES = { length: 'long', width: 'wide', height: 'high' } as const;
 const sideOf = ({ blank: { part } }: Unplaced): keyof typeof SIDES =>
