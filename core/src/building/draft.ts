@@ -1,6 +1,7 @@
 import type { Phrase } from '../words';
 import { wordsOf, type Operation } from '../work';
-import { cautionsFor, pickUpFor } from './views';
+import { cautionsFor } from './cautions';
+import { pickUpFor } from './pick-up';
 import type { Step } from './step';
 
 /** A step before it has its ids; what is left out is empty. `after` names the steps that must be done, glue set. */

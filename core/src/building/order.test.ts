@@ -37,13 +37,38 @@ const toldTwice = (steps: readonly Step[]): readonly string[] => {
   return ids.filter((id, at) => ids.indexOf(id) < at);
 };
 
+/** Things that a sentence asks for beside parts, screws and saws, as it says so and as they are picked up. */
+const ASKED: readonly (readonly [RegExp, string])[] = [
+  ...['round file', 'hacksaw', 'knife', 'straightedge', 'strap', 'mallet', 'chisel', 'magnet'].map(
+    (thing) => [new RegExp(`\\b${thing}s?\\b`), thing] as const,
+  ),
+  [/\d spacers|spacer \d/, 'spacer'],
+  [/along a guide|Clamp a guide/, 'guide'],
+  [/Scrape off/, 'scraper'],
+  [/^Square one end/, 'square'],
+  [/plane (it|to)/i, 'plane'],
+  [/centring bit/, 'centring bit'],
+  [/block held behind/, 'block'],
+  [/^Tape the front on/, 'tape'],
+];
+const notAtHand = (steps: readonly Step[]): readonly string[] =>
+  steps.flatMap((step) => {
+    const up = plain(step.pickUp, 'in');
+    return step.actions.flatMap(({ text }) =>
+      ASKED.filter(([asked, thing]) => asked.test(plain(text, 'in')) && !up.includes(thing)).map(
+        ([, thing]) => `${plain(step.title, 'in')}: ${thing}`,
+      ),
+    );
+  });
+
 describe('every start of the gallery', () => {
   test.each(STARTS.map((start) => [start.id, start] as const))(
-    '%s goes together, every fastener in its wood',
+    '%s goes together, every fastener in its wood, all that is asked for at hand',
     (_, start) => {
       const { model, joints, steps } = made(pieceFrom(start, 'p'));
       expect(strays(joints)).toEqual([]);
       expect(faultsOfOrder(steps, model.parts, joints, DEFAULT_SHOP)).toEqual([]);
+      expect(notAtHand(steps)).toEqual([]);
     },
   );
 });
@@ -65,6 +90,7 @@ describe('every family with every top, random sizes and choices, top or base fir
         expect(strays(joints.filter((item) => !troubled.includes(item)))).toEqual([]);
         for (const step of steps) expect(step.clamps).toBeLessThanOrEqual(clampCount(DEFAULT_SHOP));
         expect(toldTwice(steps)).toEqual([]);
+        expect(notAtHand(steps)).toEqual([]);
       }),
       runs(1, 12),
     );

@@ -59,8 +59,9 @@ function keptStep(making: Making): readonly Draft[] {
   );
   const { width, thickness } = first(kept);
   const says = say`Take the old piece apart: open its joints with a mallet and a block, pull every nail and screw, and run a magnet along what is kept before a saw or bit comes near. Write their tags on the inside. Cut both ends square, what is left of old joints off: ${sizes}. They are taken to be ${dim(width)} by ${dim(thickness)}: measure again before you go on. Paint on an old piece may hold lead: test it before you sand or scrape.`;
+  const atHand = ['mallet', 'block', 'pincers', 'magnet', 'pencil'].map((name) => say`${name}`);
   const tool = toolFor(making.shop.tools, WAYS.angle);
-  const op = operation(making, 'kept', { kind: 'heed', says }, kept, APART + KEPT * kept.length, { tool });
+  const op = operation(making, 'kept', { kind: 'heed', says, atHand }, kept, APART + KEPT * kept.length, { tool });
   return [{ name: 'kept', title: say`Take the old piece apart`, ops: [op] }];
 }
 

@@ -13,6 +13,7 @@ const heed = (name: string, minutes: number): Operation => ({
   tool: null,
   lift: null,
   kind: 'heed',
+  atHand: [],
   says: say`${name}`,
 });
 const draft = (name: string, work: number, more: Partial<Draft> = {}): Draft => ({

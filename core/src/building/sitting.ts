@@ -233,6 +233,7 @@ function withoutRoom(placings: readonly Placing[], making: Making): readonly Ope
       {
         kind: 'heed',
         says: say`Behind the screws of ${tagList(tags)} there is only ${dim(Math.round(room))}: no driver of yours goes in. See the notes before you begin.`,
+        atHand: [],
       },
       none.map(({ joint }) => joint.drilled),
       0,
@@ -320,8 +321,8 @@ export function sittingStep(sitting: Sitting, making: Making): Draft {
     stays,
     ops: [
       ...(stays ? [op({ kind: 'carry', because: stays }, 5)] : []),
-      ...(first || home !== assembly ? home.notes : []).map((says, k) =>
-        operation(making, about(String(k + 1)), { kind: 'heed', says }, [], 1),
+      ...(first || home !== assembly ? home.notes : []).map((hint, k) =>
+        operation(making, about(String(k + 1)), { kind: 'heed', ...hint }, [], 1),
       ),
       ...spacers.map(({ thickness, count, under }) =>
         operation(making, about(String(thickness)), { kind: 'spacers', thickness, count, under }, [], 1),

@@ -206,7 +206,7 @@ const chosenBefore = (draft: Draft, samples: FinishingWork['samples']): Draft =>
 function resting(making: Making, top: Assembled): readonly Draft[] {
   const boards = top.assembling.bodies.flat();
   const says = say`Leave the top a day before it is flattened: glue of fresh seams still shrinks, and seams that are sanded too soon sink.`;
-  const op = operation(making, 'top-rests', { kind: 'heed', says }, boards, 1);
+  const op = operation(making, 'top-rests', { kind: 'heed', says, atHand: [] }, boards, 1);
   return [
     {
       name: 'top-rests',

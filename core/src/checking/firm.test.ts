@@ -141,6 +141,20 @@ describe('what it must carry', () => {
     expect(because(heavy, 'joint-gives')[1]).toContain('2000 lb on its top, for years');
   });
 
+  test('a shorter top is offered against sag where its slides are sold so long, and not where they are not', () => {
+    const sagging = jobOf('extending', {}, [200, 34, 30]);
+    const { boards } = sagging.yard;
+    const longer = boards
+      .filter(({ board }) => board === '1x2')
+      .map((offer) => ({ ...offer, id: `${offer.id}-long`, length: inches(192) }));
+    const lengths = (job: Job) =>
+      planJob(job, OPTIONS)
+        .findings.filter(({ kind }) => kind === 'sag')
+        .flatMap(({ remedies }) => remedies.map(({ changes }) => changes.map(({ path }) => path.at(-1))));
+    expect(lengths(sagging)).toEqual([]);
+    expect(lengths({ ...sagging, yard: { ...sagging.yard, boards: [...boards, ...longer] } })).toEqual([['length']]);
+  });
+
   test('large books at 40 lb a foot: the shelf that bore 25 sags, by 40 / 25 of it', () => {
     const bends = (job: Job) => notesOf(job).find(({ kind }) => kind === 'shelf-sag')!.numbers.sagInches!;
     const usual = bends(jobOf('bookcase'));

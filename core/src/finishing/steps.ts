@@ -276,7 +276,7 @@ function touchingUp(coated: readonly Share[], bench: Bench): readonly FinishingS
 function leftLong(bench: Bench): readonly Operation[] {
   const fits = fitsAmong(bench.plan.worked.filter(isCoated));
   const says = say`${tagList(fits.map(({ tag }) => tag))} ${fits.length === 1 ? 'is' : 'are'} cut to fit later: coat ${fits.length === 1 ? 'it' : 'them'} as long as ${fits.length === 1 ? 'it is' : 'they are'}. Saw through the coat with tape over the line, then it does not chip.`;
-  return fits.length === 0 ? [] : [operation(bench, 'long', { kind: 'heed', says }, fits, 1)];
+  return fits.length === 0 ? [] : [operation(bench, 'long', { kind: 'heed', says, atHand: [] }, fits, 1)];
 }
 
 /** What is put on what is closed in and only glimpsed: all colours, and one coat over them. */

@@ -157,7 +157,12 @@ export function assembleDrawers(kit: Kit, numbers: readonly number[], from: stri
       say`Fix the front of drawer ${number}`,
       [name('F')],
       [`drawer-in-${number}`],
-      [say`Tape the front on with even gaps all round, pull the drawer out with it, drive its screws from inside.`],
+      [
+        {
+          says: say`Tape the front on with even gaps all round, pull the drawer out with it, drive its screws from inside.`,
+          atHand: [say`masking tape`],
+        },
+      ],
     );
   });
 }

@@ -30,6 +30,7 @@ import type { Bearer, Built, Room } from './family';
 import {
   SQUARE,
   type Assembly,
+  type Hint,
   type Bought,
   type Cutout,
   type End,
@@ -339,10 +340,11 @@ export function kitFor(room: Room) {
       title: Phrase,
       tags: readonly string[],
       from: readonly string[] = [],
-      notes: readonly Phrase[] = [],
+      notes: readonly (Phrase | Hint)[] = [],
       spacers: Assembly['spacers'] = [],
     ): void {
-      assemblies.push({ id, title, parts: tags.map((tag) => `${piece}.${tag}`), from, notes, spacers });
+      const hints = notes.map((note) => ('says' in note ? note : { says: note, atHand: [] }));
+      assemblies.push({ id, title, parts: tags.map((tag) => `${piece}.${tag}`), from, notes: hints, spacers });
     },
     moves(id: string, name: string, tags: readonly string[], how: Motion['how']): void {
       motions.push({ id, name, parts: tags.map((tag) => `${piece}.${tag}`), how });

@@ -119,6 +119,9 @@ export type Joint = {
   readonly apart: boolean;
 };
 
+/** A word on how it is best done, and what that takes beside parts and their joints. */
+export type Hint = { readonly says: Phrase; readonly atHand: readonly Phrase[] };
+
 /** Parts put together at one time, out of parts and of assemblies made before. */
 export type Assembly = {
   readonly id: string;
@@ -126,7 +129,7 @@ export type Assembly = {
   readonly parts: readonly string[];
   readonly from: readonly string[];
   /** What must be said before the joints: spacers, order, which face is up. */
-  readonly notes: readonly Phrase[];
+  readonly notes: readonly Hint[];
   /** Spacer blocks that hold a distance while it is joined. */
   readonly spacers: readonly {
     readonly thickness: Length;

@@ -347,7 +347,7 @@ export type Does =
       readonly takes: readonly Take[];
     }
   /** A family's own word on how it is best done. */
-  | { readonly kind: 'heed'; readonly says: Phrase };
+  | { readonly kind: 'heed'; readonly says: Phrase; readonly atHand: readonly Phrase[] };
 
 /** One thing that is done: data from which every sentence about it is made, and which the rehearsal carries out. */
 export type Operation = Common & Does;

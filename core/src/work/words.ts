@@ -193,7 +193,7 @@ function sentenceOf(operation: Operation): Phrase {
     case 'bore':
       return bore(operation);
     case 'slot':
-      return say`Cut ${strong(counted(operation.spots.length, operation.what, several(operation.what)))}${operation.tool ? ` with the ${operation.tool}` : ''}, ${dim(operation.long)} long, ${dim(operation.thick)} wide, ${dim(operation.deep)} deep${operation.what === 'mortise' ? ', the long way in the direction of the first measure' : ''}${operation.slant ? ', square to the slanted end' : ''}, their middles: ${placesOf(operation.spots)}.`;
+      return say`Cut ${strong(counted(operation.spots.length, operation.what, several(operation.what)))}${operation.tool ? ` with the ${operation.tool}` : ''}, ${dim(operation.long)} long, ${dim(operation.thick)} wide, ${dim(operation.deep)} deep, the long way in the direction of the first measure${operation.slant ? ', square to the slanted end' : ''}, their middles: ${placesOf(operation.spots)}.`;
     case 'elongate':
       return say`Draw these holes out to slots ${dim(operation.long)} long across the grain, rocking the drill to and fro, and clean them with a round file: ${placesOf(operation.spots)}.`;
     case 'arrange':

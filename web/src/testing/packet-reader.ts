@@ -109,7 +109,7 @@ export function readSentence(printed: string): Told {
       places: readPlaces(pocket[3]!),
     });
   const slot = new RegExp(
-    `^Cut (\\d+) .*?, (${NUMBER}) long, (${NUMBER}) wide, (${NUMBER}) deep(?:, the long way in the direction of the first measure)?(?:, square to the slanted end)?, their middles: (.*)$`,
+    `^Cut (\\d+) .*?, (${NUMBER}) long, (${NUMBER}) wide, (${NUMBER}) deep, the long way in the direction of the first measure(?:, square to the slanted end)?, their middles: (.*)$`,
   ).exec(text);
   if (slot)
     return told('slot', {

@@ -1,11 +1,12 @@
 import { inches, tapeStep, type Length } from '../../length';
 import type { Remedy } from '../../job';
 import type { Nominal } from '../../stock';
-import { dim, say, tag, type Phrase } from '../../words';
+import { dim, say, tag } from '../../words';
 import { measure, pick } from '../choice';
 import { boxAt, spread, type Kit } from '../kit';
 import type { Room } from '../family';
 import type { Box } from '../geometry';
+import type { Hint } from '../part';
 import { boxOf } from '../shape';
 import { joinLeg, type Leg } from './legs';
 
@@ -177,10 +178,11 @@ export function railsBetween(kit: Kit, legs: readonly [Leg, Leg, Leg, Leg], rail
 }
 
 /** What sets the gaps of a shelf of slats, told once; nothing of a shelf in one. */
-export function betweenSlats(kit: Kit, slats: readonly string[]): readonly Phrase[] {
+export function betweenSlats(kit: Kit, slats: readonly string[]): readonly Hint[] {
   const [first, second] = slats.map((name) => boxOf(kit.get(name)));
   const gap = first && second ? second.min[0] - first.max[0] : 0;
-  return gap > 0 ? [say`A spacer ${dim(gap)} thick sets the gaps between the slats.`] : [];
+  const says = say`A spacer ${dim(gap)} thick sets the gaps between the slats.`;
+  return gap > 0 ? [{ says, atHand: [say`spacer ${dim(gap)}`] }] : [];
 }
 
 /** Says so where so many cross supports leave gaps too small to drive a screw in. */

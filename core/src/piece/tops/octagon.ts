@@ -6,6 +6,16 @@ import { dim, say } from '../../words';
 import { measure, pick } from '../choice';
 import { top } from '../family';
 import { boxAt, kitFor, type Kit } from '../kit';
+import type { Hint } from '../part';
+
+const DRY_FIRST: Hint = {
+  says: say`Sixteen ends at 22.5 degrees: close all eight boards dry in a strap first; a gap inside or outside says which way the saw is off.`,
+  atHand: [say`strap`],
+};
+const faceDown = (gap: Length): Hint => ({
+  says: say`All face down on a flat bench, ${dim(gap)} spacers between, battens across, screwed from below.`,
+  atHand: [say`spacers ${dim(gap)}`],
+});
 
 /** Side of a regular octagon from its width across flats: w tan(22.5). */
 export const octagonSide = (flats: number): number => flats * Math.tan(Math.PI / 8);
@@ -123,22 +133,8 @@ export const octagon = top({
       for (const other of [...slats, ...under]) if (kit.touch(tag, other)) kit.join('screws', tag, other);
       return tag;
     });
-    kit.assemble(
-      'ring',
-      say`Glue up the ring`,
-      names,
-      [],
-      [
-        say`Sixteen ends at 22.5 degrees: close all eight boards dry in a strap first; a gap inside or outside says which way the saw is off.`,
-      ],
-    );
-    kit.assemble(
-      'top',
-      say`Lay the slats in the ring`,
-      [...slats, ...battens],
-      ['ring'],
-      [say`All face down on a flat bench, ${dim(choices.gap)} spacers between, battens across, screwed from below.`],
-    );
+    kit.assemble('ring', say`Glue up the ring`, names, [], [DRY_FIRST]);
+    kit.assemble('top', say`Lay the slats in the ring`, [...slats, ...battens], ['ring'], [faceDown(choices.gap)]);
     return kit.built();
   },
 });

@@ -86,7 +86,10 @@ export const edgedSheet = top({
       ['T1', ...edging],
       [],
       [
-        say`Cut one mitre, hold the piece against the sheet, mark the other with a knife. ${flat ? (proud > 0 ? say`Undersides level: the border stands ${dim(proud)} over the sheet. Plane it down to it, the plane flat on the border and never on the veneer.` : say`Upper faces level.`) : say`Leave it a hair high and plane it level.`}`,
+        {
+          says: say`Cut one mitre, hold the piece against the sheet, mark the other with a knife. ${flat ? (proud > 0 ? say`Undersides level: the border stands ${dim(proud)} over the sheet. Plane it down to it, the plane flat on the border and never on the veneer.` : say`Upper faces level.`) : say`Leave it a hair high and plane it level.`}`,
+          atHand: ['knife', ...(flat && proud === 0 ? [] : ['plane'])].map((name) => say`${name}`),
+        },
       ],
     );
     return kit.built();

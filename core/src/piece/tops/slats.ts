@@ -84,7 +84,10 @@ export const slats = top({
       [...names, ...battens],
       [],
       [
-        say`Lay the slats face down with ${dim(Math.round(gap))} spacers, battens across, two screws a crossing from below.`,
+        {
+          says: say`Lay the slats face down with ${dim(Math.round(gap))} spacers, battens across, two screws a crossing from below.`,
+          atHand: [say`spacers ${dim(Math.round(gap))}`],
+        },
       ],
     );
     return kit.built();
