@@ -1,4 +1,5 @@
 import type { Finish } from '../job';
+import { inches, type Length } from '../length';
 import { hardwareName, isPoured } from '../stock';
 import { dim, say, strong, type Phrase } from '../words';
 import { PROFILE_BITS, several, type Operation, type OperationOf } from '../work';
@@ -40,6 +41,26 @@ const cutOffWith = ({ flush, round }: OperationOf<'trim whole'>): readonly Phras
     ...(flush?.above ? ['knife'] : []),
   ].map((name) => say`${name}`);
 
+/** A head that goes down further than this is out of reach of a common bit. */
+const DEEP: Length = inches(1);
+
+/** The bit that drives, as long or short as there is room for, and what turns it there. */
+function drivenWith({ bit, driver, sunk }: OperationOf<'drive'>): readonly Phrase[] {
+  if (bit === '') return [];
+  const isLong = bit.startsWith('long ') || Math.max(0, ...sunk) > DEEP;
+  const size = driver === 'short bit' ? 'short ' : isLong ? 'long ' : '';
+  return [
+    ...(driver === 'right-angle head' ? [say`right-angle head`] : []),
+    say`${size}${bit.replace(/^long /, '')} bit`,
+  ];
+}
+
+/** What is cut out of a part with no machine named for it: chopped, or sawn at both ends and pared between. */
+const cutWith = ({ tool, what }: OperationOf<'cut'>): readonly Phrase[] =>
+  tool !== null
+    ? []
+    : [what.startsWith('mortise') ? 'drill' : 'saw', 'chisel', 'mallet', 'square'].map((name) => say`${name}`);
+
 const hangWith = ({ fastener }: OperationOf<'hang'>): readonly Phrase[] => [
   ...(fastener === 'long-hinge' ? [say`hacksaw`, say`file`] : []),
   ...(fastener === 'hinge' || fastener === 'long-hinge' ? [say`centring bit ${strong('1/16')}`] : []),
@@ -64,7 +85,7 @@ const fillWith = ({ heads, knots, cracks, product, seams }: OperationOf<'fill'>)
 export function thingsFor(one: Operation): readonly Phrase[] {
   switch (one.kind) {
     case 'drive':
-      return one.bit === '' ? [] : [say`${one.bit} bit`];
+      return drivenWith(one);
     case 'profile':
       return one.tool === 'router' ? [say`${PROFILE_BITS[one.shape]} bit ${dim(one.deep)}`] : [];
     case 'hang':
@@ -75,6 +96,10 @@ export function thingsFor(one: Operation): readonly Phrase[] {
       return [say`straightedge`, say`pencil`];
     case 'heed':
       return one.atHand;
+    case 'laminate':
+      return one.each > 0 ? [say`${strong(one.each * one.together)} clamps`] : [];
+    case 'cut':
+      return cutWith(one);
     case 'outline':
       return [say`plane`];
     case 'trim':

@@ -50,6 +50,12 @@ const ASKED: readonly (readonly [RegExp, string])[] = [
   [/centring bit/, 'centring bit'],
   [/block held behind/, 'block'],
   [/^Tape the front on/, 'tape'],
+  [/clamps each/, 'clamps'],
+  [/: (half lap|notch|tenon|mortise)/, 'chisel'],
+  [/take the short bit/, 'short '],
+  [/take the right-angle head/, 'right-angle head'],
+  // A head so far down is out of reach of a common bit.
+  [/heads (.* )?[2-9]( \d+\/\d+)?(,? .*)? below the surface/, 'long '],
 ];
 const notAtHand = (steps: readonly Step[]): readonly string[] =>
   steps.flatMap((step) => {

@@ -1,6 +1,7 @@
+import { inches, type Length } from '../length';
 import { hardwareName, isPoured, type HardwareKind } from '../stock';
 import { dim, say, strong, type Phrase } from '../words';
-import { tagList, type Operation } from '../work';
+import { tagList, type DrillBit, type Operation, type OperationOf } from '../work';
 import { thingsFor } from './at-hand';
 
 /** Counted by name, in the order they are first asked for. */
@@ -58,6 +59,11 @@ const tagsFor = (one: Operation): readonly string[] =>
       ? []
       : one.tags;
 
+/** Further down a hole than this a common bit does not reach from its chuck. */
+const REACH: Length = inches(2);
+const reaching = ({ name }: DrillBit, deep: Length): string => (deep > REACH ? `long ${name}` : name);
+const deepest = (bits: OperationOf<'bore'>['bits']): Length => Math.max(0, ...bits.map(({ deep }) => deep ?? 0));
+
 /** What to have at hand: parts, tools and bits, spacers, hardware, glue, clamps. A view of what is done. */
 export function pickUpFor(ops: readonly Operation[]): Phrase {
   const tags = [...new Set(ops.flatMap(tagsFor))];
@@ -70,11 +76,11 @@ export function pickUpFor(ops: readonly Operation[]): Phrase {
     things.push(...thingsFor(one));
     switch (one.kind) {
       case 'bore':
-        for (const { bit } of one.bits) bits.add(bit.name);
+        for (const [at, { bit }] of one.bits.entries()) bits.add(reaching(bit, deepest(one.bits.slice(0, at))));
         break;
       case 'drive':
         hardware.push(...held(one.fastener, one.size, one.count));
-        if (one.pilot) bits.add(one.pilot.bit.name);
+        if (one.pilot) bits.add(reaching(one.pilot.bit, Math.max(0, ...one.sunk) + one.pilot.deep));
         break;
       case 'peg':
       case 'plug':
