@@ -106,6 +106,10 @@ export function thingsFor(one: Operation): readonly Phrase[] {
       return one.why === 'snipe' ? [] : [say`square`];
     case 'trim whole':
       return cutOffWith(one);
+    case 'bore':
+      return one.countersunk ? [say`countersink`] : [];
+    case 'slot':
+      return one.tool === 'router' ? [say`router bit ${dim(one.thick)}`] : [];
     case 'elongate':
       return [say`round file`];
     case 'block':

@@ -53,6 +53,8 @@ const ASKED: readonly (readonly [RegExp, string])[] = [
   [/clamps each/, 'clamps'],
   [/: (half lap|notch|tenon|mortise)/, 'chisel'],
   [/take the short bit/, 'short '],
+  [/, countersunk/, 'countersink'],
+  [/with the router, .* long, .* wide, /, 'router bit'],
   [/take the right-angle head/, 'right-angle head'],
   // A head so far down is out of reach of a common bit.
   [/heads (.* )?[2-9]( \d+\/\d+)?(,? .*)? below the surface/, 'long '],
