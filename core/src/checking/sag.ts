@@ -135,31 +135,34 @@ const isStiffBy = (tried: Tried | null, worst: (tried: Tried) => Worst | null): 
   return then !== null && shows(then) <= COARSE;
 };
 
+/** The piece as a way out leaves it; null where it can not be built so. */
+const triedBy = ({ changes }: Remedy, { piece }: PieceFacts, job: Job): Tried | null =>
+  triedWith(first(changes), piece, job);
+
+/** Of each kind of support the fewest more that will do. */
+const fewestSupports = (facts: PieceFacts, job: Job, isStiff: (tried: Tried | null) => boolean): readonly Remedy[] =>
+  supports(facts).flatMap((tries) => tries.find((one) => isStiff(triedBy(one, facts, job))) ?? []);
+
 /** The first of each kind of change with which the worst is stiff enough: found by formula, then seen on the piece. */
 function wayOut(facts: PieceFacts, job: Job, kind: Deck['kind']): Finding['remedies'] {
-  const isStiff = ({ changes }: Remedy): boolean => {
-    const tried = triedWith(first(changes), facts.piece, job);
-    return (
-      isStiffBy(tried, ({ model, piece }) => bentOf(model, piece, kind)[0] ?? null) &&
-      isStiffBy(tried, (then) => settledWorst(then, kind))
-    );
-  };
-  const more = supports(facts).flatMap((tries) => tries.find(isStiff) ?? []);
+  const isStiff = (tried: Tried | null): boolean =>
+    isStiffBy(tried, ({ model, piece }) => bentOf(model, piece, kind)[0] ?? null) &&
+    isStiffBy(tried, (then) => settledWorst(then, kind));
+  const more = fewestSupports(facts, job, isStiff);
   return more.length > 0 ? more : longestOf(facts, job, isStiff);
 }
 
 /** The first of lengths, each shorter than the one before, that will do and is sold: a shorter one bends less. */
-function longestOf(facts: PieceFacts, job: Job, willDo: (one: Remedy) => boolean): readonly Remedy[] {
+function longestOf(facts: PieceFacts, job: Job, isStiff: (tried: Tried | null) => boolean): readonly Remedy[] {
   const lengths = shorter(facts);
-  const isSold = ({ changes }: Remedy): boolean => {
-    const then = triedWith(first(changes), facts.piece, job);
-    return then !== null && isSoldSoLong(then.piece, then.parts, job);
+  const willDo = (one: Remedy): boolean => {
+    const tried = triedBy(one, facts, job);
+    return tried !== null && isSoldSoLong(tried.piece, tried.parts, job) && isStiff(tried);
   };
-  const isStiff = (one: Remedy): boolean => willDo(one) && isSold(one);
   let [stiff, bent] = [lengths.length, -1];
   while (stiff - bent > 1) {
     const middle = Math.floor((stiff + bent) / 2);
-    if (isStiff(nth(lengths, middle))) stiff = middle;
+    if (willDo(nth(lengths, middle))) stiff = middle;
     else bent = middle;
   }
   return lengths.slice(stiff, stiff + 1);
@@ -167,10 +170,9 @@ function longestOf(facts: PieceFacts, job: Job, willDo: (one: Remedy) => boolean
 
 /** What makes a top or shelf stiff enough, each tried on the whole piece: supports, thicker rails, a shorter piece. */
 export function stiffWays(facts: PieceFacts, job: Job, kind: Deck['kind']): readonly Remedy[] {
-  const isStiff = ({ changes }: Remedy): boolean =>
-    isStiffBy(triedWith(first(changes), facts.piece, job), (then) => settledWorst(then, kind));
-  const firmer = [...supports(facts).flatMap((tries) => tries.find(isStiff) ?? []), ...firmerChoices(facts.piece)];
-  return [...firmer.filter(isStiff), ...longestOf(facts, job, isStiff)];
+  const isStiff = (tried: Tried | null): boolean => isStiffBy(tried, (then) => settledWorst(then, kind));
+  const firmer = firmerChoices(facts.piece).filter((one) => isStiff(triedBy(one, facts, job)));
+  return [...fewestSupports(facts, job, isStiff), ...firmer, ...longestOf(facts, job, isStiff)];
 }
 
 function sagNote(facts: PieceFacts, job: Job, kind: Deck['kind']): readonly Finding[] {

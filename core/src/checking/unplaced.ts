@@ -35,10 +35,12 @@ export const longestAt = ({ material }: Pick<Unplaced['blank'], 'material'>, yar
   );
 
 /** Whether a piece is made of nothing longer than is sold; what a person adds or has is theirs to see to. */
-export const isSoldSoLong = (piece: Piece, parts: readonly Part[], job: Job): boolean =>
-  blanksOf({ ...job, pieces: [piece] }, parts).every(
-    (blank) => blank.part.loose || isFound({ blank }) || blank.length <= longestAt(blank, marketOf(job), job),
+export function isSoldSoLong(piece: Piece, parts: readonly Part[], job: Job): boolean {
+  const market = marketOf(job);
+  return blanksOf({ ...job, pieces: [piece] }, parts).every(
+    (blank) => blank.part.loose || isFound({ blank }) || blank.length <= longestAt(blank, market, job),
   );
+}
 
 const MOST_NAMED = 6;
 
