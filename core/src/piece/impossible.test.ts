@@ -54,6 +54,18 @@ describe('an impossible wish is a finding with a way out, never a list', () => {
       'struts-meet',
     ],
     [
+      'struts of which nothing is left between their ends',
+      wish(
+        'trestle',
+        [['choices', 'strutStock'], '4x4'],
+        [['choices', 'headStruts'], false],
+        [['choices', 'kickers'], false],
+        [['choices', 'overhangSides'], inches(2)],
+        [['size', 'width'], inches(18)],
+      ),
+      'struts-short',
+    ],
+    [
       'kickers down to the stretcher',
       wish('trestle', [['choices', 'stretcherHeight'], inches(15)]),
       'kicker-meets-stretcher',

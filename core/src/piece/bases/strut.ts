@@ -1,6 +1,7 @@
-import type { Length } from '../../length';
+import { inches, type Length } from '../../length';
 import { planeAt, radians, type Vec } from '../../solid';
 import type { Nominal } from '../../stock';
+import { dim, say } from '../../words';
 import { level, type Kit } from '../kit';
 import { tan } from '../shape';
 
@@ -20,6 +21,33 @@ export type Strut = {
 
 /** Rise of a strut's long point on the wall above (or below) the level face: run times the tangent of its angle. */
 export const riseOf = (run: Length, degrees: number): number => run * tan(degrees);
+
+/** The least that stays of a strut's short edge. */
+const LEAST_EDGE: Length = inches(1 / 2);
+
+/**
+ * Says so where struts reach so little out for their stock that their two slanted ends meet and no short edge is left
+ * between.
+ *
+ * @param choices those that put them in.
+ */
+export function checkRun(
+  kit: Kit,
+  what: 'struts' | 'kickers',
+  { run, stock, degrees }: Pick<Strut, 'run' | 'stock' | 'degrees'>,
+  choices: readonly string[],
+): void {
+  const { width } = kit.sizes.dressed(stock);
+  const least = Math.ceil(width / Math.sin(radians(degrees)) + LEAST_EDGE * Math.cos(radians(degrees)));
+  if (run >= least) return;
+  kit.stop(
+    `${what}-short`,
+    say`No room for ${what}`,
+    say`They reach only ${dim(Math.max(0, run))} out; of ${dim(width)} stock, at ${degrees} degrees, both ends meet under ${dim(least)}, and nothing is left between.`,
+    { run, least },
+    [{ label: say`Leave them out`, changes: choices.map((name) => kit.change(['choices', name], false)) }],
+  );
+}
 
 /**
  * A strut between a level face and an upright one. Its long edge runs from `run` out on the level face to the rise on

@@ -9,7 +9,7 @@ import { boxAt, kitFor, type Kit } from '../kit';
 import type { Part } from '../part';
 import { boxOf, tan } from '../shape';
 import { clipped } from './clipped';
-import { riseOf, strut } from './strut';
+import { checkRun, riseOf, strut } from './strut';
 import { checkBetween, footprint, overhangs, topFixing } from './common';
 import { assembleLaminated, laminatedTags, laminatedTrestle, LAYER, type TrestleTags } from './laminated-trestle';
 
@@ -177,6 +177,10 @@ function check(kit: Kit, room: Room, choices: Chosen, sizes: Sizes): void {
       ],
     );
   }
+  const { strutStock: stock, strutAngle: degrees } = choices;
+  if (choices.struts || choices.headStruts)
+    checkRun(kit, 'struts', { run: strutRun, stock, degrees }, ['struts', 'headStruts']);
+  if (choices.kickers) checkRun(kit, 'kickers', { run: kickerRun, stock, degrees }, ['kickers']);
   const kickerDrop = riseOf(kickerRun, choices.strutAngle);
   if (choices.kickers && kickerFrom - kickerDrop < choices.stretcherHeight + stretcher.width) {
     kit.stop(
