@@ -12,6 +12,8 @@ export default defineConfig({
   reporter: [['list']],
   use: {
     viewport: { width: 1280, height: 800 },
+    // No test looks at what glides: drawn at once, it is a tenth less work.
+    contextOptions: { reducedMotion: 'reduce' },
     launchOptions: {
       executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
       // Each test starts afresh and ends soon: what V8 would compile to be quick for long is a tenth of all work.

@@ -1,5 +1,6 @@
 import type { Method } from '../job';
-import { numbered } from '../piece';
+import { numbered } from '../lists';
+import type { Part } from '../piece';
 import { add, sub, type Vec } from '../solid';
 import type { JointLayout, Site } from './layout';
 import { isSquare } from './meeting';
@@ -16,7 +17,7 @@ export type Alike = {
 type Answer = { readonly one: ShankLaid; readonly taken: boolean };
 
 /** All that a part is but its names and its place. */
-const lookOf = numbered(({ frame: { u, v }, cuts, ...rest }) => [
+const lookOf = numbered(({ frame: { u, v }, cuts, ...rest }: Part) => [
   { ...rest, id: '', tag: '' },
   u,
   v,

@@ -23,20 +23,38 @@ const SURFACE: Length = inches(1 / 32);
 /** Farther behind than this no driver asks. */
 const FAR = inches(13);
 
-/** Free length straight behind a fastener, from the surface it is driven at; Infinity where nothing stands there. */
-export function roomBehind({ from, direction, behind }: Shank, there: readonly Solid[]): number {
+/** From the surface a fastener is driven at, straight back. */
+function backFrom({ from, direction, behind }: Shank): { readonly start: Vec; readonly back: Vec } {
   const back = times(direction, -1);
-  const start = add(from, times(back, behind));
-  const [a, b] = squareTo(direction);
+  return { start: add(from, times(back, behind)), back };
+}
+
+/** The least and the greatest of the room behind a fastener along each axis: nothing outside is in a driver's way. */
+export function spaceBehind(shank: Shank): readonly [Vec, Vec] {
+  const { start, back } = backFrom(shank);
   const end = add(start, times(back, FAR));
-  const near = there.filter((solid) => {
-    const [low, high] = limitsOf(solid);
-    return ([0, 1, 2] as const).every(
-      (axis) =>
-        Math.min(start[axis], end[axis]) - SLEEVE < high[axis] && Math.max(start[axis], end[axis]) + SLEEVE > low[axis],
-    );
-  });
+  const side = (most: 1 | -1) => (axis: 0 | 1 | 2) =>
+    most * Math.max(most * start[axis], most * end[axis]) + most * SLEEVE;
+  const [low, high] = [side(-1), side(1)];
+  return [
+    [low(0), low(1), low(2)],
+    [high(0), high(1), high(2)],
+  ];
+}
+
+/** Whether a body stands in some space, by their limits. */
+export function standsIn(solid: Solid, [from, to]: readonly [Vec, Vec]): boolean {
+  const [low, high] = limitsOf(solid);
+  return ([0, 1, 2] as const).every((axis) => from[axis] < high[axis] && to[axis] > low[axis]);
+}
+
+/** Free length straight behind a fastener, from the surface it is driven at; Infinity where nothing stands there. */
+export function roomBehind(shank: Shank, there: readonly Solid[]): number {
+  const space = spaceBehind(shank);
+  const near = there.filter((solid) => standsIn(solid, space));
   if (near.length === 0) return Infinity;
+  const { start, back } = backFrom(shank);
+  const [a, b] = squareTo(shank.direction);
   const around = (radius: number) => [a, times(a, -1), b, times(b, -1)].map((off) => add(start, times(off, radius)));
   const nearest = (points: readonly Vec[], after: number): number => {
     let room = Infinity;

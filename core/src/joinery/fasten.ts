@@ -1,6 +1,6 @@
 import { first, found, sure } from '../lists';
 import { inches, type Length, type Units } from '../length';
-import type { Method, Piece, Shop } from '../job';
+import type { Method, Piece } from '../job';
 import { boxOf, extent, hasTongue, solidOf, SWINGS, type Joint, type Part, waysOf } from '../piece';
 import { add, common, dot, sub, times, volumeOf, type Cell, type Solid, type Vec } from '../solid';
 import { isSolid } from '../stock';
@@ -11,13 +11,11 @@ import { type Meeting } from './meeting';
 import type { Fastener } from './fasteners';
 import { WAYS_FOR, type Means } from './kinds';
 import { WAYS_TO_JOIN } from './methods';
-import { DRIVER_ROOM, standingRound, standsFast } from './driver';
-import { nearTo, placeOn, type InTheWay, type Placed, type Trouble } from './placing';
+import { accessFor, type JointRoom } from './joint-room';
+import { laidBefore } from './laid-before';
+import { placeOn, type InTheWay, type Placed, type Trouble } from './placing';
 import { takenBy, type ShankLaid, type Shank, type IsTaken } from './shank';
 import { isDense, type Fastening } from './fastening';
-
-/** Fasteners by the parts they are in. */
-type Bored = Map<string, ShankLaid[]>;
 
 /** The side of a part that looks down, or else to the middle of the piece: the one nobody sees. */
 function hiddenSide(part: Part, axis: 0 | 1 | 2, middle: Vec): 1 | -1 {
@@ -40,28 +38,6 @@ function methodOf(joint: Joint, said: Piece['joins'][string] | null): Means {
 
 const facesOut = (by: Means): Fastening['face'] | null =>
   by === 'pocket screws' || by === 'clips' || by === 'slotted screws' || by === 'corner block' ? null : 'outside';
-
-export type JointRoom = {
-  readonly units: Units;
-  readonly middle: Vec;
-  readonly bored: Bored;
-  /** Corner blocks that are there already. */
-  readonly blocks: Cell[];
-  /** Layouts by what they follow from. */
-  readonly alike: Map<string, Alike>;
-  /** Everything there is once the piece is done. */
-  readonly parts: readonly Part[];
-  /** What stands at the other end of a rail: there when its second end is joined. */
-  readonly mates: (joint: Joint) => readonly Part[];
-  /** What is laminated to either part of a joint. */
-  readonly one: (joint: Joint) => readonly Part[];
-  /** Whether what a rail is to hold is held by its neighbours, so that the rail may only lie under it. */
-  readonly held: (joint: Joint) => boolean;
-  readonly spacing: Length;
-  readonly tools: Shop['tools'];
-  /** Straight room that the shop's shortest driver wants. */
-  readonly least: Length;
-};
 
 /** A joint that has hardware of its own: its screws, and where hinges stand. */
 function withHardware(of: Fastening, taken: readonly ShankLaid[], units: Units): Fastening {
@@ -123,31 +99,6 @@ function sidesFor({ drilled, meeting }: Site, layout: JointLayout, by: Method, f
   return by !== 'pocket screws' || drilled.role === 'support' ? ([usual, other] as const) : ([usual] as const);
 }
 
-/**
- * What stands in a driver's way and how much room there must be. A panel is joined with nothing round it, a drawer or a
- * door on the bench. What is fixed to the top comes last, a rail's second end after its first: there must be room then.
- * For the others there may be, before the next part comes. `free`: nothing at all can be in the way.
- */
-function accessFor(
-  { joint, drilled, into, meeting }: Site,
-  isEdge: boolean,
-  room: JointRoom,
-): InTheWay & { readonly free: boolean } {
-  const onTop = isOnTop(joint.kind);
-  const mates = room.mates(joint);
-  const { least } = room;
-  const one = joint.kind === 'lamination' ? [] : nearTo(room.one(joint), drilled, meeting);
-  const always = standingRound(one);
-  const onBench = (isEdge && mates.length === 0) || (!standsFast(drilled) && !standsFast(into));
-  if (onBench) return { always, least, around: () => [], rooms: [], alike: isEdge, free: one.length === 0 };
-  const around = standingRound(nearTo(onTop || mates.length === 0 ? room.parts : mates, drilled, meeting));
-  const rooms =
-    onTop || mates.length > 0
-      ? [Math.max(least, DRIVER_ROOM['short bit']), least]
-      : [DRIVER_ROOM['short bit'], least, 0];
-  return { always, least, around, rooms, alike: isEdge, free: false };
-}
-
 /** Whether a block would take the place of a part or of another block. */
 const isCrowded = (block: Cell, { parts, blocks }: JointRoom): boolean =>
   [...parts.map(solidOf), blocks].some((other) => volumeOf(common([block], other)) > TOUCHES);
@@ -167,32 +118,24 @@ function rowsOn(face: 1 | -1, layout: JointLayout, site: Site, isTaken: IsTaken,
   };
 }
 
-/** How a joint would be made: without its place among the others where nothing is bored yet. */
-export function fasten(
-  joint: Joint,
-  drilled: Part,
-  into: Part,
-  meeting: Meeting | null,
-  room: JointRoom,
-  said: Piece['joins'][string] | null,
-): Fastening {
-  const base = bareJoint(joint, drilled, into, meeting, said?.plugs ?? false);
-  const by = methodOf(joint, said);
-  const taken = [...new Set([drilled.id, into.id].flatMap((id) => room.bored.get(id) ?? []))];
-  if (by === 'hardware') return withHardware({ ...base, by }, taken, room.units);
-  if (meeting === null && !joint.apart && by !== 'nothing')
-    return { ...base, by, troubles: ['not possible'], reaches: false };
-  if (by === 'nothing' || meeting === null) return { ...base, by };
-  const site: Site = { joint, drilled, into, meeting, units: room.units, spacing: room.spacing };
-  const isEdge = joint.kind === 'edge' || (joint.kind === 'lamination' && WAYS_TO_JOIN[by].holds !== 'glue');
-  const access = accessFor(site, isEdge, room);
-  // What lies alike and has nothing in its way is laid out once.
-  const like = access.free && by !== 'corner block' ? likeness(by, site) : null;
+type Laying = {
+  readonly of: ReturnType<typeof bareJoint> & Pick<Fastening, 'by' | 'glue'>;
+  readonly site: Site;
+  readonly by: Method;
+  readonly isEdge: boolean;
+  readonly access: InTheWay;
+  readonly taken: readonly ShankLaid[];
+  readonly room: JointRoom;
+  readonly said: Piece['joins'][string] | null;
+};
+
+/** Where the fasteners of a joint lie. `like`: what those have in common that are laid out as the first of them is. */
+function laidOut({ of, site, by, isEdge, access, taken, room, said }: Laying, like: string | null): Fastening {
+  const { joint, drilled, into } = site;
   const before = like === null ? undefined : room.alike.get(like);
   const layout = before ? before.layout : WAYS_TO_JOIN[by].lays(site, isDense(drilled) || isDense(into));
   const first: Alike = before ?? { site, layout, placed: [] };
   if (like !== null) room.alike.set(like, first);
-  const of = { ...base, by, glue: glueOf(joint, drilled, into, meeting, by) };
   if (layout === null) {
     const { holds } = WAYS_TO_JOIN[by];
     const works = holds === 'glue' || (holds === 'tongue' && hasTongue(drilled, into));
@@ -237,4 +180,38 @@ export function fasten(
     face: facesOut(by) ?? hidden,
     reaches: !placed.troubles.includes('no bite'),
   };
+}
+
+/** How a joint would be made: without its place among the others where nothing is bored yet. */
+export function fasten(
+  joint: Joint,
+  drilled: Part,
+  into: Part,
+  meeting: Meeting | null,
+  room: JointRoom,
+  said: Piece['joins'][string] | null,
+): Fastening {
+  const base = bareJoint(joint, drilled, into, meeting, said?.plugs ?? false);
+  const by = methodOf(joint, said);
+  const taken = [...new Set([drilled.id, into.id].flatMap((id) => room.bored.get(id) ?? []))];
+  if (by === 'hardware') return withHardware({ ...base, by }, taken, room.units);
+  if (meeting === null && !joint.apart && by !== 'nothing')
+    return { ...base, by, troubles: ['not possible'], reaches: false };
+  if (by === 'nothing' || meeting === null) return { ...base, by };
+  const site: Site = { joint, drilled, into, meeting, units: room.units, spacing: room.spacing };
+  const isEdge = joint.kind === 'edge' || (joint.kind === 'lamination' && WAYS_TO_JOIN[by].holds !== 'glue');
+  const access = accessFor(site, isEdge, room);
+  const bare = { ...base, by, glue: glueOf(joint, drilled, into, meeting, by) };
+  const laying: Laying = { of: bare, site, by, isEdge, access, taken, room, said };
+  // A block asks what other blocks there are.
+  if (by === 'corner block') return laidOut(laying, null);
+  // What lies alike and has nothing in its way is laid out once in a piece.
+  const like = access.free ? likeness(by, site) : null;
+  if (like !== null) return laidOut(laying, like);
+  const { units, spacing, least, middle } = room;
+  const of = [by, said, joint, units, spacing, least, middle];
+  const found = laidBefore(of, [drilled, into], taken, access, (looking) =>
+    laidOut({ ...laying, access: looking }, null),
+  );
+  return { ...found, joint, drilled, into };
 }

@@ -1,4 +1,4 @@
-import { held, nth, sure } from '../lists';
+import { held, keeping, nth } from '../lists';
 import { inches, type Length } from '../length';
 import { shapeOf, solidOf, waysOf, type Axis, type Part } from '../piece';
 import { add, contacts, dot, faceArea, into as intoFrame, outOf, sub, times, type Face, type Vec } from '../solid';
@@ -46,8 +46,7 @@ export function meetingOf(first: Part, second: Part): Meeting | null {
 }
 
 /** Meetings of parts of one shape that lie alike to each other, seen from the place of the first; the oldest go. */
-const alike = new Map<string, Meeting | null>();
-const MOST_KEPT = 3000;
+const alike = keeping<string, Meeting | null>(3000);
 
 /** Whether a part stands on whole units, square to the piece: moved by whole units nothing of it is rounded. */
 export const isSquare = ({ frame: { at, u, v } }: Part): boolean => [...at, ...u, ...v].every(Number.isInteger);
@@ -72,12 +71,10 @@ function meetingBetween(first: Part, second: Part): Meeting | null {
     ...sub(other.at, at),
     ...(lapped ?? []),
   ].join();
-  const kept = alike.get(key);
-  if (kept !== undefined) return movedBy(kept, at);
-  const meeting = meetingAnew(first, second, lapped);
-  if (alike.size >= MOST_KEPT) alike.delete(sure(alike.keys().next().value, 'oldest meeting'));
-  alike.set(key, movedBy(meeting, times(at, -1)));
-  return meeting;
+  return movedBy(
+    alike(key, () => movedBy(meetingAnew(first, second, lapped), times(at, -1))),
+    at,
+  );
 }
 
 function meetingAnew(first: Part, second: Part, lapped: Vec | null): Meeting | null {

@@ -1,10 +1,9 @@
 import { first, last, nth, sure } from '../lists';
 import { inches, type Length } from '../length';
-import { boxOf, type Part } from '../piece';
+import type { Part } from '../piece';
 import { dot, outOf, sub, times, type Solid } from '../solid';
 import { roomBehind } from './driver';
 import { FARTHEST, isOnTop, isPlain, nearestFirst, place3, type JointLayout, type Site } from './layout';
-import type { Meeting } from './meeting';
 import { clash, measured, type ShankLaid, type Shank, type IsTaken } from './shank';
 
 /** What is wrong with a fastener as it lies. */
@@ -38,7 +37,8 @@ export type InTheWay = {
   readonly always: (through: string) => readonly Solid[];
   /** The least that any driver of the shop wants. */
   readonly least: Length;
-  readonly around: (through: string) => readonly Solid[];
+  /** Room behind a fastener among all that stands round it. */
+  readonly roomAround: (shank: Shank) => number;
   readonly rooms: readonly Length[];
   /** It is the same all along: where one place has no room, none has. */
   readonly alike: boolean;
@@ -120,7 +120,7 @@ export function placeOn(
   face: 1 | -1,
   { meeting, joint, drilled, into }: Site,
   isTaken: IsTaken,
-  { always, least, around, rooms, alike }: InTheWay,
+  { always, least, roomAround, rooms, alike }: InTheWay,
 ): Placed {
   const [low, high] = nth(meeting.spans, layout.run);
   const offsets = nearestFirst(isOnTop(joint.kind) ? high - low : FARTHEST);
@@ -155,7 +155,7 @@ export function placeOn(
               ? strays(layout, place, face, laid, plain)
               : null);
       if (trouble === null) {
-        const room = shank.driven && rooms.length > 0 ? roomBehind(shank, around(shank.through)) : Infinity;
+        const room = shank.driven && rooms.length > 0 ? roomAround(shank) : Infinity;
         able.push({ shank, room, slot });
         if (room >= (rooms[0] ?? 0) || (alike && room < last(rooms))) break;
       } else usual ??= { shank, trouble };
@@ -184,23 +184,4 @@ export function placeOn(
     slots,
     troubles: failed.map(({ trouble }) => trouble),
   };
-}
-
-/** A fastener and the longest driver behind it. */
-const REACH = inches(20);
-
-/** Those of some parts that are near enough to a meeting to be in a driver's way. */
-export function nearTo(parts: readonly Part[], first: Part, { spans }: Meeting): readonly Part[] {
-  const corners = [0, 1].flatMap((x) =>
-    [0, 1].flatMap((y) =>
-      [0, 1].map((z) => outOf(first.frame, [nth(nth(spans, 0), x), nth(nth(spans, 1), y), nth(nth(spans, 2), z)])),
-    ),
-  );
-  const axes = [0, 1, 2] as const;
-  const low = axes.map((axis) => Math.min(...corners.map((corner) => corner[axis])) - REACH);
-  const high = axes.map((axis) => Math.max(...corners.map((corner) => corner[axis])) + REACH);
-  return parts.filter((part) => {
-    const { min, max } = boxOf(part);
-    return axes.every((axis) => min[axis] < nth(high, axis) && max[axis] > nth(low, axis));
-  });
 }

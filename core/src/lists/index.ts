@@ -1,8 +1,9 @@
 /**
  * What must be there: the first, last and nth of a list that is so long, the one that is so, what a map holds under a
  * key, what is known to be. In: lists and maps whose makers know so; out: the thing itself, or an error that says what
- * was missing instead of a fault somewhere later. Used by all.
+ * was missing instead of a fault somewhere later. And what was worked out once for all that is alike. Used by all.
  */
+export { numbered } from './numbered';
 
 /** The first of a list that is not empty. Throws where it is. */
 export function first<T>(list: readonly T[]): Exclude<T, undefined> {
@@ -62,4 +63,18 @@ export function metFirst<T>(list: T[], isSo: (one: T) => boolean): boolean {
   const at = list.findIndex(isSo);
   if (at > 0) list.unshift(...list.splice(at, 1));
   return at >= 0;
+}
+
+/**
+ * Remembers what follows wholly from its key, so many at most: then the oldest goes. What is kept must never change.
+ */
+export function keeping<K, T>(most: number): (key: K, workOut: () => T) => T {
+  const kept = new Map<K, T>();
+  return (key, workOut) => {
+    if (kept.has(key)) return kept.get(key) as T;
+    const one = workOut();
+    if (kept.size >= most) kept.delete(kept.keys().next().value as K);
+    kept.set(key, one);
+    return one;
+  };
 }

@@ -1,4 +1,4 @@
-import { addAt, first, found, held, last, metFirst, nth, pairs, sure } from '.';
+import { addAt, first, found, held, keeping, last, metFirst, nth, pairs, sure } from '.';
 
 test('the first and last of a list, and what a map holds', () => {
   expect([first([3, 4, 5]), last([3, 4, 5]), held(new Map([['a', 7]]), 'a')]).toEqual([3, 5, 7]);
@@ -59,4 +59,14 @@ test('the one that is so is asked first the next time', () => {
   expect([metFirst(list, isThree), metFirst(list, isThree), asked]).toEqual([true, true, [1, 2, 3, 3]]);
   expect(metFirst(list, (one) => one > 4)).toBe(false);
   expect(list).toEqual([3, 1, 2, 4]);
+});
+
+test('what was worked out is kept by its key, nothing too; of more than so many the oldest goes', () => {
+  const by = keeping<string, number | null>(2);
+  const worked: string[] = [];
+  const ask = (key: string, value: number | null) => by(key, () => (worked.push(key), value));
+  expect([ask('a', 1), ask('b', null), ask('a', 2), ask('b', 3)]).toEqual([1, null, 1, null]);
+  ask('c', 4);
+  expect([ask('b', 5), ask('a', 6)]).toEqual([null, 6]);
+  expect(worked).toEqual(['a', 'b', 'c', 'a']);
 });

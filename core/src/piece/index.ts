@@ -6,7 +6,6 @@
 export * from './geometry';
 export * from './part';
 export * from './shape';
-export { numbered } from './numbered';
 export * from './choice';
 export * from './top';
 export type { Family, Top } from './family';

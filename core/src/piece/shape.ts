@@ -1,4 +1,4 @@
-import { nth, sure } from '../lists';
+import { keeping, nth, numbered } from '../lists';
 import type { Length } from '../length';
 import {
   cutSolid,
@@ -22,7 +22,6 @@ import {
   type Vec,
 } from '../solid';
 import { type Axis, type Box, type Point } from './geometry';
-import { numbered } from './numbered';
 import type { Cutout, End, Motion, Part } from './part';
 
 export const tan = (angle: number): number => Math.tan(radians(angle));
@@ -65,8 +64,7 @@ const CUT_SURFACE = 1000;
 const raws = new WeakMap<Part, Solid>();
 const solids = new WeakMap<Part, Solid>();
 /** Bodies in a part's own directions by shape: slats, rails and the sides of drawers repeat. The oldest go. */
-const bodies = new Map<number, Solid>();
-const MOST_BODIES = 1000;
+const bodyBy = keeping<number, Solid>(1000);
 
 /** A part in the size that was worked out, whatever a person set by hand for buying and cutting it. */
 const asPlanned = (part: Part): Part => ({
@@ -84,18 +82,10 @@ function rawLocal(given: Part): Solid {
 }
 
 /** The part's own body in its own directions, cut-outs taken away. */
-export function localSolid(part: Part): Solid {
-  const shape = shapeOf(part);
-  const known = bodies.get(shape);
-  if (known) return known;
-  const solid = part.cuts.reduce(
-    (rest, cut, at) => subtract(rest, cutterOf(cut), CUT_SURFACE * (at + 1)),
-    rawLocal(part),
+export const localSolid = (part: Part): Solid =>
+  bodyBy(shapeOf(part), () =>
+    part.cuts.reduce((rest, cut, at) => subtract(rest, cutterOf(cut), CUT_SURFACE * (at + 1)), rawLocal(part)),
   );
-  if (bodies.size >= MOST_BODIES) bodies.delete(sure(bodies.keys().next().value, 'oldest body'));
-  bodies.set(shape, solid);
-  return solid;
-}
 
 /** The body of a part in its piece before its cut-outs are made. Kept with the part. */
 export function rawSolidOf(part: Part): Solid {
@@ -116,7 +106,7 @@ export function solidOf(part: Part): Solid {
 }
 
 /** All that makes a part's body but its place, as one number: the same for parts of one shape. */
-export const shapeOf = numbered(({ length, width, thickness, outline, ends, changed, cuts }) => [
+export const shapeOf = numbered(({ length, width, thickness, outline, ends, changed, cuts }: Part) => [
   length,
   width,
   thickness,
