@@ -1,7 +1,7 @@
 import { first, nth } from './lists';
 import { finishingNeeds, finishingTold, finishingWork, finishPlan, UNPLANNED, type FinishPlan } from './finishing';
 import { blanksOf } from './milling';
-import { buildPiece, knownOf, topCandidates, weightOf, type Joint, type Part } from './piece';
+import { buildPiece, knownOf, partNumber, topCandidates, weightOf, type Joint, type Part } from './piece';
 import {
   buyingList,
   chooseBoards,
@@ -57,7 +57,7 @@ export type PlanCache = {
   readonly solved: SolveCache;
   readonly models: Map<string, Modelled>;
   /** Parts by all that they are: what is worked out of a part is kept with it, so alike ones are the same one. */
-  readonly parts: Map<string, Part>;
+  readonly parts: Map<number, Part>;
   readonly steps: WeakMap<readonly Fastening[], { readonly shop: string; readonly steps: readonly Step[] }>;
 };
 export const newPlanCache = (): PlanCache => ({
@@ -123,8 +123,8 @@ function modelOf(piece: Piece, topNominal: Nominal, job: Job, { models: known, p
   if (before) return { ...before, piece };
   const built = buildPiece(piece, topNominal, job.shop, job.units, sizesOf(job.measured), about);
   const same = (part: Part): Part => {
-    const all = JSON.stringify(part);
-    return alike.get(all) ?? (alike.set(all, part), part);
+    const number = partNumber(part);
+    return alike.get(number) ?? (alike.set(number, part), part);
   };
   const model = { ...built, parts: built.parts.map(same) };
   const pegged = fastenings(model.joints, model.parts, job.units, piece, job.shop);

@@ -1,7 +1,17 @@
-import { first, held, metFirst, nth } from '../lists';
+import { first, held, keeping, metFirst, nth } from '../lists';
 import { inches } from '../length';
 import type { SurfaceName } from '../job';
-import { around, boxOf, solidOf, tilingOf, type Box, type Motion, type Part, type PieceModel } from '../piece';
+import {
+  around,
+  boxOf,
+  partNumber,
+  solidOf,
+  tilingOf,
+  type Box,
+  type Motion,
+  type Part,
+  type PieceModel,
+} from '../piece';
 import {
   add,
   contacts,
@@ -108,6 +118,30 @@ function isShutIn(points: readonly Vec[], normal: Vec, blockers: readonly Part[]
 /** A stretch no larger than this is reached as the largest of its plane is, square feet. */
 const SMALL = 6 / 144;
 
+/** The faces of each neighbour that lie on a part's, and what they leave of its own; nothing of what is bought. */
+type Covered = { readonly covers: readonly (readonly Face[])[]; readonly left: readonly Face[] };
+
+/** By the part and its neighbours: a piece is built again and again with little changed. */
+const coveredBy = keeping<string, Covered>(1500);
+
+function covered(part: Part, near: readonly Part[]): Covered {
+  const covers = near.map((other) => contacts(solidOf(part), solidOf(other)));
+  if (part.material === 'bought') return { covers, left: [] };
+  const all = covers.flat();
+  const spans = all.map(spanOf);
+  const left = facesOf(solidOf(part)).flatMap((face) => {
+    const span = spanOf(face);
+    const own = all.filter(
+      (cover, at) =>
+        meet(span, nth(spans, at), TOUCHING) &&
+        dot(cover.normal, face.normal) > 1 - 1e-6 &&
+        Math.abs(dot(face.normal, sub(first(cover.points), first(face.points)))) < TOUCHING,
+    );
+    return faceLess(face, own);
+  });
+  return { covers, left };
+}
+
 const known = new WeakMap<
   readonly Part[],
   { readonly patches: readonly OpenFace[]; readonly touches: readonly Touch[] }
@@ -142,35 +176,15 @@ export function patchesOf({ parts, motions, joints }: Pick<PieceModel, 'parts' |
       return at > tiled.min[axis] - by && at < tiled.max[axis] + by;
     });
   const patches = placed.flatMap((part): readonly OpenFace[] => {
-    const box = boxes.get(part);
-    if (!box) return [];
+    const box = held(boxes, part);
     const beside = placed.filter((other) => other !== part && groups.get(other.id) === groups.get(part.id));
-    const covers = beside.flatMap((other): readonly Face[] => {
-      const there = boxes.get(other);
-      if (!there || !meet(box, there, TOUCHING)) return [];
-      const faces = contacts(solidOf(part), solidOf(other));
-      for (const face of faces)
-        touches.push({
-          a: part,
-          b: other,
-          area: squareFeet(face.points),
-          around: roundOf(face.points),
-        });
-      return faces;
+    const near = beside.filter((other) => meet(box, held(boxes, other), TOUCHING));
+    const { covers, left } = coveredBy([part, ...near].map(partNumber).join(), () => covered(part, near));
+    near.forEach((other, at) => {
+      for (const { points } of nth(covers, at))
+        touches.push({ a: part, b: other, area: squareFeet(points), around: roundOf(points) });
     });
-    if (part.material === 'bought') return [];
     const grown = isSheet(part.material) ? null : part.frame.u;
-    const spans = covers.map(spanOf);
-    const left = facesOf(solidOf(part)).flatMap((face) => {
-      const span = spanOf(face);
-      const own = covers.filter(
-        (cover, at) =>
-          meet(span, nth(spans, at), TOUCHING) &&
-          dot(cover.normal, face.normal) > 1 - 1e-6 &&
-          Math.abs(dot(face.normal, sub(first(cover.points), first(face.points)))) < TOUCHING,
-      );
-      return faceLess(face, own);
-    });
     const bodies = [part, ...beside];
     const shutIn = new Map<number, boolean>();
     return left

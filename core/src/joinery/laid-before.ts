@@ -1,6 +1,5 @@
 import { keeping, numbered } from '../lists';
-import type { Part } from '../piece';
-import { solidOf } from '../piece';
+import { partNumber, solidOf, type Part } from '../piece';
 import type { Vec } from '../solid';
 import { spaceBehind, standsIn } from './driver';
 import type { Fastening } from './fastening';
@@ -14,7 +13,6 @@ type Laid = {
   readonly fastening: Fastening;
 };
 
-const partNumber = numbered((part: Part) => part);
 const boreNumber = numbered((bore: ShankLaid) => bore);
 const laidBy = keeping<string, Laid[]>(3000);
 

@@ -116,6 +116,9 @@ export const shapeOf = numbered(({ length, width, thickness, outline, ends, chan
   cuts.map(({ axis, outline: cut, from, to }) => [axis, cut, from, to]),
 ]);
 
+/** All that a part is, as one number: the same for parts that differ in nothing. */
+export const partNumber = numbered((part: Part) => part);
+
 /** What a cut-out takes, in the piece. */
 export const cutSolidOf = (part: Part, cut: Cutout): Solid => outOfFrame(part.frame, [cutterOf(cut)]);
 

@@ -39,16 +39,18 @@ const cache = newPlanCache();
 const MOST_KEPT = 400;
 const MOST_PARTS = 8000;
 
+/** The oldest of what is kept go, down to so many. */
+function shorten<K>(kept: Map<K, unknown>, most: number): void {
+  for (const key of kept.keys()) {
+    if (kept.size <= most) break;
+    kept.delete(key);
+  }
+}
+
 const trim = () => {
-  for (const [kept, most] of [
-    [cache.solved, MOST_KEPT],
-    [cache.models, MOST_KEPT],
-    [cache.parts, MOST_PARTS],
-  ] as const)
-    for (const key of kept.keys()) {
-      if (kept.size <= most) break;
-      kept.delete(key);
-    }
+  shorten(cache.solved, MOST_KEPT);
+  shorten(cache.models, MOST_KEPT);
+  shorten(cache.parts, MOST_PARTS);
 };
 
 /** Pools of so many pieces are solved by the server, where it answers: a phone would take minutes. */
