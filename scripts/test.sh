@@ -29,5 +29,5 @@ step "build" npm run -s build
 wait $compiling
 step "unit, property and server tests" npm run -s unit
 step "browser tests" npm run -s e2e
-step "a short torture" npm run -s torture -- --minutes 0.6
+step "a short torture" npm run -s torture -- --minutes 0.4
 echo; echo "== all of it in $SECONDS s"

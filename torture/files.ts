@@ -17,7 +17,7 @@ import {
 import { faults as faultsOf } from '../core/src/cutting/testing/check';
 import { changed, gather, type Json } from '../core/src/testing/mutants';
 import { homeSheets, homeSize, longList, mitred, oneWidth, rectangles } from '../bench/lists';
-import { pick, type Ordeal } from './ordeal';
+import { goesOn, pick, type Ordeal } from './ordeal';
 
 /** Reading a file may take so long; a search this much longer than it was given. */
 const READ_MS = 3000;
@@ -113,7 +113,7 @@ export const files: Ordeal = async ({ until, seed, most }) => {
   const faults: string[] = [];
   const counts = { read: 0, solved: 0, refused: 0 };
   let [tried, longest] = [0, 0];
-  for (; tried < most && performance.now() < until; tried++) {
+  for (; goesOn({ until, most }, tried); tried++) {
     const own = seeded(seed + tried * 7919);
     const where = `seed ${seed}, file ${tried}`;
     const start = performance.now();

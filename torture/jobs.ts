@@ -4,7 +4,7 @@ import fc from 'fast-check';
 import { planJob, rehearse, type Plan } from '../core/src';
 import { mutants } from '../core/src/testing/mutants';
 import { fallenBack } from '../core/src/unworked';
-import { inLanes, type Ordeal } from './ordeal';
+import { goesOn, inLanes, type Ordeal } from './ordeal';
 
 /** A job may take so long, and no longer. */
 const LIMIT_MS = 20_000;
@@ -62,7 +62,7 @@ async function oneByOne(next: () => number | null, told: (outcome: Tried) => voi
 export const jobs: Ordeal = async ({ until, seed, most, lanes }) => {
   const faults: string[] = [];
   let [planned, begun, longest] = [0, seed, 0];
-  const next = () => (performance.now() < until && planned < most ? begun++ : null);
+  const next = () => (goesOn({ until, most }, planned) ? begun++ : null);
   const told = ({ none, ms, wrong, seed: of }: Tried) => {
     if (none) return;
     planned++;

@@ -6,7 +6,7 @@ import BetterSqlite3 from 'better-sqlite3';
 import knex from 'knex';
 import { demoJob, seeded, type Job } from '../core/src';
 import { migrations } from '../server/src/migrations';
-import { pause, pick, type Ordeal } from './ordeal';
+import { goesOn, pause, pick, type Ordeal } from './ordeal';
 import { bundled, Killable } from './server';
 
 /** A picture of some bytes, each its own. */
@@ -211,7 +211,7 @@ export const kills: Ordeal = async ({ until, seed, most }) => {
   const kinds = workCutOff(server, folder, known, roll, faults);
   let tried = 0;
   try {
-    for (; tried < most && performance.now() < until; tried++) {
+    for (; goesOn({ until, most }, tried); tried++) {
       const kind = pick(roll, ['saves', 'saves', 'saves', 'backup', 'restore', 'migration'] as const);
       counts[kind] = (counts[kind] ?? 0) + 1;
       try {

@@ -12,6 +12,10 @@ type Outcome = {
 };
 export type Ordeal = (stretch: Stretch) => Promise<Outcome>;
 
+/** Whether one more is tried: at least one is, however long it took to get ready, or nothing was shown. */
+export const goesOn = ({ until, most }: Pick<Stretch, 'until' | 'most'>, tried: number): boolean =>
+  tried < most && (tried === 0 || performance.now() < until);
+
 /** One of a few. */
 export const pick = <T>(roll: () => number, of: readonly T[]): T => of[Math.floor(roll() * of.length)]!;
 

@@ -10,7 +10,7 @@ import { makeApp } from '../server/src/app';
 import { openDatabase } from '../server/src/database';
 import { seed as fill } from '../server/src/seed';
 import { homeSize } from '../bench/lists';
-import { pick, within, type Ordeal } from './ordeal';
+import { goesOn, pick, within, type Ordeal } from './ordeal';
 
 /** An answer takes no longer. */
 const LIMIT_MS = 10_000;
@@ -236,7 +236,7 @@ export const requests: Ordeal = async ({ until, seed, most }) => {
   const own = JSON.parse(
     (await send(port, 'POST', '/api/jobs', headers, Buffer.from(JSON.stringify({ job })))).body,
   ) as { id: string };
-  for (; tried < most && performance.now() < until; tried++) {
+  for (; goesOn({ until, most }, tried); tried++) {
     const roll = seeded(seed + tried * 7919);
     const { method, path, headers: odd, body } = madeUp(roll, sound, known);
     const to = roll() < 0.15 && path !== '/api/access/session' ? shutPort : port;

@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium, type Browser, type BrowserContext, type Page } from '@playwright/test';
 import { newJob, newPiece, seeded, STARTS, type Job } from '../core/src';
-import { inLanes, pause, pick, within, type Ordeal } from './ordeal';
+import { goesOn, inLanes, pause, pick, within, type Ordeal } from './ordeal';
 import { bundled, Killable, ROOT } from './server';
 import { BEGAN, endTasks, startTasks, type Task } from './tasks';
 
@@ -306,7 +306,7 @@ export const sessions: Ordeal = async ({ until, seed, most, lanes }) => {
     const folder = mkdtempSync(join(tmpdir(), 'sill-sessions-'));
     const server = new Killable(program, join(folder, 'jobs.db'));
     await server.start();
-    while (begun < most && performance.now() < until) {
+    while (goesOn({ until, most }, begun)) {
       const own = seed * 100_003 + begun++;
       try {
         if (isTraced) await startTasks(browser);
