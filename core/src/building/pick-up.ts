@@ -59,9 +59,20 @@ const tagsFor = (one: Operation): readonly string[] =>
       ? []
       : one.tags;
 
-/** Further down a hole than this a common bit does not reach from its chuck. */
-const REACH: Length = inches(2);
-const reaching = ({ name }: DrillBit, deep: Length): string => (deep > REACH ? `long ${name}` : name);
+/** How long common twist drills are, inches, from 1/16 by 64ths up (jobber lengths, ASME B94.11M). */
+const LENGTHS = [1.875, 2, 2.25, 2.625, 2.75, 2.875, 3.125, 3.25];
+/** From 3/16 up each 64th is an eighth longer; what is wider than 1/2 is of another kind, and reaches so far. */
+const [FROM, WIDEST, WIDE_REACH] = [12, 32, inches(2)];
+/** So much of it is in the chuck. */
+const HELD = inches(5 / 8);
+
+/** How far down a hole a common bit reaches. */
+function reachOf({ across }: DrillBit): Length {
+  const size = Math.round(across / inches(1 / 64));
+  if (size > WIDEST) return WIDE_REACH;
+  return inches(size >= FROM ? 3.5 + (size - FROM) / 8 : (LENGTHS[Math.max(0, size - 4)] ?? 3.5)) - HELD;
+}
+const reaching = (bit: DrillBit, deep: Length): string => (deep > reachOf(bit) ? `long ${bit.name}` : bit.name);
 const deepest = (bits: OperationOf<'bore'>['bits']): Length => Math.max(0, ...bits.map(({ deep }) => deep ?? 0));
 
 /** What to have at hand: parts, tools and bits, spacers, hardware, glue, clamps. A view of what is done. */
@@ -76,11 +87,11 @@ export function pickUpFor(ops: readonly Operation[]): Phrase {
     things.push(...thingsFor(one));
     switch (one.kind) {
       case 'bore':
-        for (const [at, { bit }] of one.bits.entries()) bits.add(reaching(bit, deepest(one.bits.slice(0, at))));
+        for (const { bit, deep } of one.bits) bits.add(reaching(bit, deep ?? Math.max(deepest(one.bits), one.through)));
         break;
       case 'drive':
         hardware.push(...held(one.fastener, one.size, one.count));
-        if (one.pilot) bits.add(reaching(one.pilot.bit, Math.max(0, ...one.sunk) + one.pilot.deep));
+        if (one.pilot) bits.add(reaching(one.pilot.bit, one.pilot.reach));
         break;
       case 'peg':
       case 'plug':

@@ -178,13 +178,19 @@ export function boring(
   bench: JointBench,
   {
     countersunk = false,
+    through = 0,
     minutes = 1,
     name = '',
-  }: { readonly countersunk?: boolean; readonly minutes?: number; readonly name?: string } = {},
+  }: {
+    readonly countersunk?: boolean;
+    readonly through?: Length;
+    readonly minutes?: number;
+    readonly name?: string;
+  } = {},
 ): readonly Operation[] {
   return squareAndSlant(sites, bench).map(({ slant, parts, spots, ways }) =>
     work(
-      { kind: 'bore', spots, ways, bits, countersunk, for: what, slant },
+      { kind: 'bore', spots, ways, bits, through, countersunk, for: what, slant },
       joints,
       parts,
       bench,
@@ -197,6 +203,9 @@ export function boring(
 
 const entryOf = ({ from, direction, behind }: Shank): Vec => add(from, times(direction, -behind));
 
+/** How far from the surface it is to where a fastener begins to hold. */
+const passedBy = ({ behind, length, bite }: Shank): Length => Math.round(behind + Math.max(0, length - bite));
+
 /** Clearance holes, and counterbores so deep as each head goes down, in what screws go through. */
 export function clearanceHoles(
   joints: readonly Fastening[],
@@ -204,12 +213,16 @@ export function clearanceHoles(
   what: string,
   countersunk = false,
 ): readonly Operation[] {
-  const rows = new Map<string, { item: Fastening; deep: Length; sites: Site3[]; joints: Fastening[] }>();
+  const rows = new Map<
+    string,
+    { item: Fastening; deep: Length; through: Length; sites: Site3[]; joints: Fastening[] }
+  >();
   for (const item of joints)
     for (const shank of item.shanks) {
       const deep = told(shank.behind, bench.units);
       const key = `${fastenerOf(item).size} ${deep}`;
-      const row = rows.get(key) ?? { item, deep, sites: [], joints: [] };
+      const row = rows.get(key) ?? { item, deep, through: 0, sites: [], joints: [] };
+      row.through = Math.max(row.through, passedBy(shank));
       row.sites.push({
         part: throughOf(item, shank),
         other: endOf(item, shank),
@@ -220,7 +233,7 @@ export function clearanceHoles(
       row.joints.push(item);
       rows.set(key, row);
     }
-  return [...rows.values()].flatMap(({ item, deep, sites, joints: own }) => {
+  return [...rows.values()].flatMap(({ item, deep, through, sites, joints: own }) => {
     const { counterbore, clearance } = fastenerOf(item);
     const bits = [
       ...(deep > 0 && counterbore ? [{ bit: counterbore, deep, as: 'counterbore' as const }] : []),
@@ -228,6 +241,7 @@ export function clearanceHoles(
     ];
     return boring(sites, bits, what, own, bench, {
       countersunk: countersunk && deep === 0,
+      through,
       minutes: deep > 0 ? 1 : 0.5,
       name: `${deep}`,
     });
@@ -281,6 +295,7 @@ export function driving(
     const ends = pairs.map(({ item, shank }) => (clip ? item.into : endOf(item, shank)));
     const hard = group.some(({ drilled, into }) => isDense(drilled) || isDense(into));
     const deep = roundToTape(Math.max(...pairs.map(({ shank }) => shank.bite)), bench.units);
+    const reach = clip ? deep : Math.max(...pairs.map(({ shank }) => passedBy(shank) + Math.round(shank.bite)));
     const own = new Set(group.map(({ joint }) => joint.id));
     const does: Does = {
       kind: 'drive',
@@ -289,7 +304,7 @@ export function driving(
       size: fastener.size,
       count: pairs.length,
       into: tagsOf(ends),
-      pilot: pilots && fastener.pilot ? { bit: fastener.pilot[hard ? 'hard' : 'soft'], deep } : null,
+      pilot: pilots && fastener.pilot ? { bit: fastener.pilot[hard ? 'hard' : 'soft'], deep, reach } : null,
       sunk:
         fastener.kind === 'pocket-screw' || clip
           ? []

@@ -119,6 +119,8 @@ export type Does =
         readonly deep: Length | null;
         readonly as: 'counterbore' | 'clearance' | 'hole';
       }[];
+      /** Through so much, from the surface, those go that have no depth; 0 where only one board's thickness says it. */
+      readonly through: Length;
       readonly countersunk: boolean;
       readonly for: string;
       /** Once the part has its neighbours: it is bored where it stands. */
@@ -187,8 +189,8 @@ export type Does =
       readonly size: string;
       readonly count: number;
       readonly into: readonly string[];
-      /** Bored through the hole there is, into what it goes into; null where none is. */
-      readonly pilot: { readonly bit: DrillBit; readonly deep: Length } | null;
+      /** Bored through the hole there is, `deep` into what it goes into; its end lies `reach` below the surface; null for none. */
+      readonly pilot: { readonly bit: DrillBit; readonly deep: Length; readonly reach: Length } | null;
       /** Heads lie so deep below the surface. */
       readonly sunk: readonly Length[];
       readonly bit: string;

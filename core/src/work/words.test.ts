@@ -39,7 +39,9 @@ describe('one sentence for each kind of operation: every number in it, none with
       { bit: { name: '3/16', across: inches(3 / 16) }, deep: null, as: 'clearance' as const },
     ];
     const spots = ['A1', 'A2'].flatMap((tag) => [spot(tag, 2, 0.75), spot(tag, 9.75, 0.75)]);
-    expect(said({ kind: 'bore', spots, ways: [], bits, countersunk: false, for: 'screws', slant: false })).toBe(
+    expect(
+      said({ kind: 'bore', spots, ways: [], bits, through: 0, countersunk: false, for: 'screws', slant: false }),
+    ).toBe(
       'Bore 4 holes for screws, counterbore 1/2 wide, 1 1/4 deep and clearance 3/16 through, stop collar on the bit: A1 and A2, inside face: 2 and 9 3/4 from the left end, 3/4 from the top edge.',
     );
   });
@@ -51,6 +53,7 @@ describe('one sentence for each kind of operation: every number in it, none with
       spots: [spot('A1', 2, 0.75)],
       ways: [],
       bits,
+      through: 0,
       countersunk: false,
       for: 'bolts',
       slant: true,
@@ -66,7 +69,7 @@ describe('one sentence for each kind of operation: every number in it, none with
       size: '#10 3 1/2',
       count: 8,
       into: ['P2', 'P1'],
-      pilot: { bit: { name: '7/64', across: 889 }, deep: inches(1.25) },
+      pilot: { bit: { name: '7/64', across: 889 }, deep: inches(1.25), reach: inches(2.75) },
       sunk: [inches(1.25)],
       bit: '',
       washer: false,
