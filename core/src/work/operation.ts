@@ -189,7 +189,7 @@ export type Does =
       readonly size: string;
       readonly count: number;
       readonly into: readonly string[];
-      /** Bored through the hole there is, so deep into what it goes into, its end `reach` below the surface; or none. */
+      /** Bored through the hole there is, so deep into what it goes into, `reach` below the surface; or none. */
       readonly pilot: { readonly bit: DrillBit; readonly deep: Length; readonly reach: Length } | null;
       /** Heads lie so deep below the surface. */
       readonly sunk: readonly Length[];
