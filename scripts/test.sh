@@ -15,7 +15,8 @@ if ! command -v "${CHROMIUM:-chromium-headless-shell}" >/dev/null; then
 fi
 export CHROMIUM=${CHROMIUM:-$(command -v chromium-headless-shell || command -v chromium)}
 step() { echo; echo "== $1 (after $SECONDS s)"; shift; "$@"; }
-# What is read, on two cores: the rules of form take as long as all the rest.
+# What is read, on two cores: the rules of form take as long as all the rest. `--interrupt-budget`: what ends soon is not
+# compiled to be quick for long.
 read_over() {
   local told
   told=$(mktemp)
