@@ -71,6 +71,13 @@ describe('a joint laid out before', () => {
     expect(laid('c', [inTheWay]).anew).toBe(false);
   });
 
+  test('among more things that stood behind than are remembered, the oldest is laid out anew', () => {
+    const standing = (at: number) => [part('W', [20 + at, 0.5, 0.5], [0.5, 1, 1])];
+    for (let at = 0; at < 9; at++) expect(laid('f', standing(at)).anew).toBe(true);
+    expect(laid('f', standing(8)).anew).toBe(false);
+    expect(laid('f', standing(0)).anew).toBe(true);
+  });
+
   test('is laid out anew where another bore is there, a part has another size, or something else was said', () => {
     expect(laid('d', []).anew).toBe(true);
     expect(laid('d', [], [shank]).anew).toBe(true);

@@ -15,6 +15,8 @@ type Laid = {
 
 const boreNumber = numbered((bore: ShankLaid) => bore);
 const laidBy = keeping<string, Laid[]>(3000);
+/** Of one joint, among what stood about it. */
+const MOST_ABOUT = 8;
 
 const axes = [0, 1, 2] as const;
 const around = (a: readonly [Vec, Vec] | null, [low, high]: readonly [Vec, Vec]): readonly [Vec, Vec] =>
@@ -65,6 +67,7 @@ export function laidBefore(
       return access.roomAround(shank);
     },
   });
+  if (known.length === MOST_ABOUT) known.shift();
   known.push({ space, there: standing(space), fastening });
   return fastening;
 }
