@@ -1,5 +1,5 @@
 import { readFileSync, writeFileSync } from 'node:fs';
-import { copyOfDemo, expect, goWithin, oneOfDemo, saved, test, violations, type Page } from './server';
+import { copyOfDemo, expect, goWithin, holdOver, oneOfDemo, saved, test, violations, type Page } from './server';
 
 const opened = async (page: Page, id: string) => {
   await page.goto(`/jobs/${id}/days`);
@@ -24,12 +24,12 @@ test('a piece is dragged to another day: it stands there, the foot says what tha
   const at = await days.evaluateAll((all) => all.findIndex((one) => one.querySelector('.day-piece')));
   // The next Saturday after the one it stands on: a week on, on another track of six hours.
   const next = names.findIndex((name, k) => k > at && name.startsWith('Sat') && name !== names[at]);
-  const to = (await days.nth(next).locator('.day-track').boundingBox())!;
+  const track = days.nth(next).locator('.day-track');
   await page.mouse.move(from.x + 20, from.y + 20);
   await page.mouse.down();
   await page.mouse.move(from.x + 60, from.y + 40, { steps: 4 });
-  await page.mouse.move(to.x + 40, to.y + 10, { steps: 8 });
   await expect(page.locator('.held-block')).toBeVisible();
+  await holdOver(page, track);
   await page.mouse.up();
   await expect(page.getByRole('button', { name: /^The yard: .*moved here/ })).toBeVisible();
   await expect(page.getByText(/^Ready \w{3} \d+ \w{3}: \d+ days? later\.$/)).toBeVisible({ timeout: 30_000 });

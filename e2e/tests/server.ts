@@ -3,7 +3,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import AxeBuilder from '@axe-core/playwright';
-import { test as base, expect, type Page } from '@playwright/test';
+import { test as base, expect, type Locator, type Page } from '@playwright/test';
 import { builtProgram } from '../../server/src/testing/built-program';
 import { freePort } from '../../server/src/testing/free-port';
 
@@ -143,6 +143,14 @@ export const goWithin = (page: Page, path: string) =>
     history.pushState(null, '', to);
     dispatchEvent(new PopStateEvent('popstate'));
   }, path);
+
+/** Something that is held is moved over a place until that says so: let go before, it falls beside it. */
+export const holdOver = (page: Page, place: Locator) =>
+  expect(async () => {
+    const { x, y, height } = (await place.boundingBox())!;
+    await page.mouse.move(x + 40, y + height / 2, { steps: 8 });
+    await expect(place).toHaveAttribute('data-over', 'true', { timeout: 2000 });
+  }).toPass({ timeout: 30_000 });
 
 /** Colours on what lies under them: by far the longest to look at, and the same at any width. */
 const CONTRAST = 'color-contrast';

@@ -1,4 +1,4 @@
-import { copyOfDemo, expect, goWithin, oneOfDemo, test, violations } from './server';
+import { copyOfDemo, expect, goWithin, holdOver, oneOfDemo, test, violations } from './server';
 
 const STAGES = ['Brief', 'Shape', 'Parts', 'Stock', 'Cuts', 'Joints', 'Build', 'Finish', 'Days', 'Log'];
 /** Every view of a job in three walks of about the same length, each with what is on it alone. */
@@ -177,11 +177,10 @@ test('cuts: a piece is dragged to another board, the wish has a price, undo take
   await expect(piece).toBeVisible();
   await row(8).scrollIntoViewIfNeeded();
   const from = (await piece.boundingBox())!;
-  const to = (await row(8).locator('.drop-place').boundingBox())!;
   await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2);
   await page.mouse.down();
   await page.mouse.move(from.x + 60, from.y + 40, { steps: 4 });
-  await page.mouse.move(to.x + to.width / 2, to.y + to.height / 2, { steps: 4 });
+  await holdOver(page, row(8).locator('.drop-place'));
   await page.mouse.up();
   await expect(row(8)).toContainText('kept');
   await expect(row(8)).toContainText('WI-S1');
