@@ -1,7 +1,7 @@
 import { inches, type Length } from '../length';
 import type { Shop } from '../job';
 import { solidOf, type Part } from '../piece';
-import { add, limitsOf, raysIn, squareTo, times, type Solid, type Vec } from '../solid';
+import { add, limitsAround, limitsOf, raysIn, squareTo, sub, times, type Solid, type Vec } from '../solid';
 import type { Shank } from './shank';
 
 /**
@@ -20,6 +20,9 @@ const SLEEVE = inches(3 / 8);
 const BARE = inches(1.5);
 const SURFACE: Length = inches(1 / 32);
 
+/** As far as a sleeve comes to any side. */
+const ASIDE: Vec = [SLEEVE, SLEEVE, SLEEVE];
+
 /** Farther behind than this no driver asks. */
 const FAR = inches(13);
 
@@ -32,14 +35,8 @@ function backFrom({ from, direction, behind }: Shank): { readonly start: Vec; re
 /** The least and the greatest of the room behind a fastener along each axis: nothing outside is in a driver's way. */
 export function spaceBehind(shank: Shank): readonly [Vec, Vec] {
   const { start, back } = backFrom(shank);
-  const end = add(start, times(back, FAR));
-  const side = (most: 1 | -1) => (axis: 0 | 1 | 2) =>
-    most * Math.max(most * start[axis], most * end[axis]) + most * SLEEVE;
-  const [low, high] = [side(-1), side(1)];
-  return [
-    [low(0), low(1), low(2)],
-    [high(0), high(1), high(2)],
-  ];
+  const [low, high] = limitsAround([start, add(start, times(back, FAR))]);
+  return [sub(low, ASIDE), add(high, ASIDE)];
 }
 
 /** Whether a body stands in some space, by their limits. */

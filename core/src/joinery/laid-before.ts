@@ -1,6 +1,6 @@
 import { keeping, numbered } from '../lists';
 import { partNumber, solidOf, type Part } from '../piece';
-import type { Vec } from '../solid';
+import { limitsAround, type Vec } from '../solid';
 import { spaceBehind, standsIn } from './driver';
 import type { Fastening } from './fastening';
 import type { Access } from './joint-room';
@@ -17,15 +17,6 @@ const boreNumber = numbered((bore: ShankLaid) => bore);
 const laidBy = keeping<string, Laid[]>(3000);
 /** Of one joint, among what stood about it. */
 const MOST_ABOUT = 8;
-
-const axes = [0, 1, 2] as const;
-const around = (a: readonly [Vec, Vec] | null, [low, high]: readonly [Vec, Vec]): readonly [Vec, Vec] =>
-  a === null
-    ? [low, high]
-    : [
-        axes.map((axis) => Math.min(a[0][axis], low[axis])) as unknown as Vec,
-        axes.map((axis) => Math.max(a[1][axis], high[axis])) as unknown as Vec,
-      ];
 
 /**
  * A joint as it was laid out before, where all that it follows from is the same and the same stands where it was looked
@@ -63,7 +54,7 @@ export function laidBefore(
   const fastening = layOut({
     ...access,
     roomAround: (shank) => {
-      space = around(space, spaceBehind(shank));
+      space = limitsAround([...(space ?? []), ...spaceBehind(shank)]);
       return access.roomAround(shank);
     },
   });
