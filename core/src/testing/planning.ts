@@ -27,6 +27,8 @@ export const startJob = (start: string): Job => ({ ...newJob('j'), pieces: [newP
 declare const SOURCES: string | undefined;
 const KEPT = typeof SOURCES === 'string' ? join(process.cwd(), 'node_modules/.cache/plans', SOURCES) : null;
 const plans = new Map<string, Plan>();
+/** Of jobs that differ in little, what does not is worked out once. */
+const cache = newPlanCache();
 
 /**
  * The quick plan of a job that several tests read: worked out once by each version of the program, by whichever test
@@ -42,7 +44,7 @@ export function planned(job: Job, today = TODAY): Plan {
   const plan =
     file !== null && existsSync(file)
       ? (deserialize(readFileSync(file)) as Plan)
-      : planJob(job, { today, effort: 'quick' });
+      : planJob(job, { today, effort: 'quick', cache });
   plans.set(key, plan);
   if (KEPT !== null && file !== null && !existsSync(file)) {
     mkdirSync(KEPT, { recursive: true });

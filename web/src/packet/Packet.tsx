@@ -5,7 +5,8 @@ import { SHORT_PIECE } from '@sill/core';
 import { atOnce, useGrowing, useInTurns } from '../ui/growing';
 import { NoPlan } from '../stages/shared/NoPlan';
 import { useLabel } from '../words/labels';
-import { useJob, usePlan } from '../state/hooks';
+import { useApp, useFrom, useJob, usePlan } from '../state/hooks';
+import { endProof } from '../state/replanning';
 import { Dim } from '../words/Dim';
 import type { Paper } from './heights';
 import { PaperChoice } from './PaperChoice';
@@ -15,11 +16,30 @@ import { Segmented } from '../ui/Segmented';
 /** Pages that are drawn at once; the rest follows. */
 const FIRST = 2;
 
+/** Says while the plan may still change, so that nobody takes paper to the saw that the program does not hold to. */
+function StillChanging() {
+  const { working, proving } = useFrom((state) => state.planning);
+  const dispatch = useApp();
+  if (!working && !proving) return null;
+  return (
+    <p role="status" className="still-changing">
+      {working ? 'Today’s plan is being worked out' : 'Better boards are still looked for'}: what is printed now may
+      change.
+      {!working && (
+        <Button size="small" onClick={() => dispatch(endProof())}>
+          Stop looking, print this
+        </Button>
+      )}
+    </p>
+  );
+}
+
 /** The shop packet: buying list, parts, cut sheets, order and steps, laid out for paper. */
 export default function Packet() {
   const job = useJob();
   // A better plan is drawn bit by bit in place of the one that is there.
   const plan = useDeferredValue(usePlan());
+  const isChanging = useFrom(({ planning: { working, proving } }) => working || proving);
   const label = useLabel();
   const navigate = useNavigate();
   const [paper, setPaper] = useState<Paper>('letter');
@@ -43,7 +63,7 @@ export default function Packet() {
       </div>
     );
   return (
-    <div className="packet" data-paper={paper} aria-busy={!wanted || drawn < wanted.length}>
+    <div className="packet" data-paper={paper} aria-busy={isChanging || !wanted || drawn < wanted.length}>
       <div className="packet-tools">
         <Button onClick={() => void navigate(-1)}>Back</Button>
         <h1>Shop packet</h1>
@@ -66,6 +86,7 @@ export default function Packet() {
         >
           Print
         </Button>
+        <StillChanging />
       </div>
       {!wanted && <p role="status">Laying out the pages.</p>}
       {sheets.slice(0, drawn).map((sheet, at) => (

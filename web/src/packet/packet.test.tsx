@@ -1,5 +1,5 @@
 /** @jest-environment jsdom */
-import { fireEvent, screen, waitFor } from '@testing-library/react';
+import { act, fireEvent, screen, waitFor } from '@testing-library/react';
 import {
   degreesText,
   demoJob,
@@ -18,6 +18,7 @@ import { fewOfDemo } from '../../../core/src/testing/planning';
 import { drawAll, onBench, planOnce } from '../testing/bench';
 import { readCuts, readSentence } from '../testing/packet-reader';
 import { blocksOf, boardHeight, ROOM, settingHeight, stepHeight } from './heights';
+import { planned } from '../state/planning';
 import Packet from './Packet';
 
 const open = (job = demoJob()) => {
@@ -66,6 +67,18 @@ test('pieces that are cut larger than they are now: the first cut sheet says fro
   const told = sheets.map(({ textContent }) => /Cut larger than/.test(textContent ?? ''));
   expect(told).toEqual(sheets.map((_, at) => at === 0));
   expect(first(sheets).textContent).toMatch(/Before anything else is done with .* from \S+.* to \S+.* long/);
+});
+
+test('while the plan may still change it says so, and can be told to print what there is', () => {
+  const { store, plan } = open(fewOfDemo(1));
+  const { job } = store.getState().bench;
+  expect(screen.queryByText(/may change/)).toBeNull();
+  act(() => void store.dispatch(planned({ job: job!, plan, proving: true })));
+  pages();
+  expect(document.querySelector('.packet')!.getAttribute('aria-busy')).toBe('true');
+  fireEvent.click(screen.getByRole('button', { name: 'Stop looking, print this' }));
+  expect(screen.queryByText(/may change/)).toBeNull();
+  expect(document.querySelector('.packet')!.getAttribute('aria-busy')).toBe('false');
 });
 
 test('the first pages are there at once, the rest follows by itself', async () => {

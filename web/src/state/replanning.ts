@@ -1,4 +1,4 @@
-import { createAction, isAnyOf } from '@reduxjs/toolkit';
+import { createAction, isAnyOf, TaskAbortError } from '@reduxjs/toolkit';
 import { isAlike, isProved, sinceWords, type Plan } from '@sill/core';
 import { Stopped } from '../platform/workers/asking';
 import { changed, closed, conflicted, opened, redone, replaced, settled, undone } from './bench';
@@ -13,6 +13,9 @@ export const endPlan = createAction('planning/endPlan');
 /** Ends the longer search; the plan stays as it is, with its bound told honestly. */
 export const endProof = createAction('planning/endProof');
 
+/** A plan stands so long before it is searched for longer: while a person types, no worker is begun for nothing. */
+export const STANDS_MS = 500;
+
 /**
  * Plans again after every change, a job just opened after showing what it came to last time: first quickly, then, where
  * that is not proved to be the least, a longer search in a second worker that can be stopped. What is of an older job
@@ -21,13 +24,16 @@ export const endProof = createAction('planning/endProof');
 export function listenForPlans(listen: Listen): void {
   listen({
     matcher: isAnyOf(opened, changed, replaced, undone, redone, conflicted, settled, planAgain),
-    effect: async (action, { getState, dispatch, cancelActiveListeners, extra: { planner } }) => {
+    effect: async (action, { getState, dispatch, delay, cancelActiveListeners, extra: { planner } }) => {
       cancelActiveListeners();
       planner.stopProof();
       const { id, job } = getState().bench;
       if (!id || !job) return;
       const current = () => getState().bench.job === job;
       const proveOn = async (plan: Plan) => {
+        await delay(STANDS_MS);
+        // Stopped before it began.
+        if (!getState().planning.proving) return;
         let least = plan.list.total;
         try {
           const better = await planner.prove(id, job, (found, searched) => {
@@ -72,7 +78,7 @@ export function listenForPlans(listen: Listen): void {
         await proveOn(plan);
       } catch (error) {
         // What a person stopped, or a newer change took the place of, is no failure.
-        if (current() && !(error instanceof Stopped))
+        if (current() && !(error instanceof Stopped || error instanceof TaskAbortError))
           dispatch(failed(error instanceof Error ? error.message : 'The plan could not be worked out.'));
       }
     },

@@ -1,5 +1,6 @@
 import { configure, fireEvent, render, type RenderResult } from '@testing-library/react';
 import userEvent, { type UserEvent } from '@testing-library/user-event';
+import * as React from 'react';
 import type { ReactNode } from 'react';
 import { Provider } from 'react-redux';
 import { createMemoryRouter, RouterProvider } from 'react-router';
@@ -13,6 +14,13 @@ import { QUIET } from './edges';
 
 // What comes by itself is waited for as long as a busy machine takes: no test depends on who is faster.
 configure({ asyncUtilTimeout: 10_000 });
+// A warning says which component made an element. For that each element holds a stack, a tenth of all work in these
+// tests: it is as if there had been too many already. Where the inside of React is another, nothing comes of it.
+Object.defineProperty(
+  (React as unknown as Record<string, object>)['__CLIENT_INTERNALS_DO_NOT_USE_OR_WARN_USERS_THEY_CANNOT_UPGRADE'] ?? {},
+  'recentlyCreatedOwnerStacks',
+  { get: () => Infinity, set: () => {} },
+);
 
 /** The plan of a job as these tests look at it. */
 export const planOnce = (job: Job): Plan => planned(job, '2026-11-24');
