@@ -324,21 +324,32 @@ test('a day that work put down at will could keep is refuted where it can not be
   expect(provedFurther(tasks, job, quick, integer, () => true)).toMatchObject({ proved: false, bound: quick.bound });
 });
 
-test('no day is refuted that a plan keeps', async () => {
+test('no day is refuted that a plan keeps; what is found on the way is ready sooner and holds by the checker', async () => {
   const integer = await loadIntegerSolver();
-  let tried = 0;
+  let [tried, sooner] = [0, 0];
   fc.assert(
     fc.property(someTasks(10), someCalendar, (tasks, calendar) => {
       const job = jobWith(calendar);
-      const long = laidOut(tasks, job, nowOf(job.calendar, '2026-10-20T10:15'), 'full');
-      if (long.ready === null || long.bound === null) return;
-      // As if only a day long before were known to be too early.
-      const known = { ...long, proved: false, bound: { ...long.bound, date: '2026-10-20' } };
+      const now = nowOf(job.calendar, '2026-10-20T10:15');
+      const long = laidOut(tasks, job, now, 'full');
+      // One after the other as listed, and as if only a day long before were known to be too early.
+      const listed = tasks.map((one, at): Task => {
+        const before = tasks[at - 1];
+        return before ? { ...one, after: [...one.after, { task: before.id, wait: before.wait }] } : one;
+      });
+      const late = laidOut(listed, job, now, 'quick');
+      if (long.ready === null || long.bound === null || late.ready === null) return;
+      const known = { ...late, proved: false, bound: { ...long.bound, date: '2026-10-20' } };
       const proved = provedFurther(tasks, job, known, integer, () => false);
       expect(proved.bound!.date <= long.ready).toBe(true);
+      expect(proved.ready! <= late.ready).toBe(true);
+      if (proved.proved) expect(proved.ready! <= long.ready).toBe(true);
+      expect(faultsOf(tasks, job.calendar, SHOP.clamps, proved)).toEqual([]);
       tried++;
+      if (proved.ready! < late.ready) sooner++;
     }),
     { numRuns: Math.ceil(RUNS / 8) },
   );
   expect(tried).toBeGreaterThan(RUNS / 20);
+  expect(sooner).toBeGreaterThan(RUNS / 40);
 });

@@ -36,7 +36,12 @@ type Holding = { readonly until: Instant; readonly clamps: Node['task']['clamps'
  * Whether clamps and room are there at a time for one more. What wants more clamps than there are gets all of that
  * length; a long clamp holds a short thing, a short one nothing long.
  */
-function isThere(problem: Problem, holding: readonly Holding[], task: Node['task'], at: Instant): boolean {
+export function isThere(
+  problem: Pick<Problem, 'room' | 'clamps'>,
+  holding: readonly Holding[],
+  task: Node['task'],
+  at: Instant,
+): boolean {
   const held = holding.filter(({ until }) => until > at);
   if (task.lies && held.filter(({ lies }) => lies).length >= problem.room) return false;
   if (!task.clamps) return true;

@@ -8,10 +8,10 @@ import { chainOf, type ChainLink } from './chain';
 import { instantOf, type Instant } from './instant';
 import type { WorkLaid } from './list-pass';
 import { problemOf, type Problem } from './problem';
-import { search, searchBefore } from './search';
+import { fewerSessions, search, searchBefore } from './search';
 import type { Task } from './task';
 import { tasksOf, type Planned } from './tasks';
-import { canBeShared } from './sharing';
+import { sharedOut } from './sharing';
 import { endOfDay, type Window } from './windows';
 
 /** A task where it stands. */
@@ -57,6 +57,8 @@ export type BenchCalendar = {
 
 /** Further than this past the ready day no free time is told, days. */
 const FURTHER = 14;
+/** No more free times are told than so many. */
+const MOST_FREE = 400;
 
 /** Wishes that hold, one after the other; and those that do not, with why. */
 function pinsOf(tasks: readonly Task[], calendar: JobCalendar, clamps: Job['shop']['clamps'], now: Instant) {
@@ -90,6 +92,17 @@ function sessionsOf(problem: Problem, { puts }: WorkLaid): readonly Session[] {
   });
 }
 
+/** What is told of work where it stands. */
+function toldOf(problem: Problem, laid: WorkLaid) {
+  const until = laid.day + FURTHER;
+  return {
+    sessions: sessionsOf(problem, laid),
+    free: problem.windows.filter(({ day }) => day <= until).slice(0, MOST_FREE),
+    changes: laid.changes,
+    chain: chainOf(problem, laid),
+  };
+}
+
 /** Tasks laid out in the time there is. */
 export function laidOut(
   tasks: readonly Task[],
@@ -101,19 +114,17 @@ export function laidOut(
   const problem = problemOf(tasks, calendar, shop.clamps, now, pinned);
   const found = problem.homeless.length > 0 ? null : search(problem, effort);
   const laid = found?.laid ?? null;
-  const until = laid ? laid.day + FURTHER : Infinity;
   return {
     zone: calendar.zone,
     now,
-    sessions: laid ? sessionsOf(problem, laid) : [],
-    free: problem.windows.filter(({ day }) => day <= until).slice(0, 400),
+    ...(laid
+      ? toldOf(problem, laid)
+      : { sessions: [], free: problem.windows.slice(0, MOST_FREE), changes: 0, chain: [] }),
     minutes: tasks.reduce((sum, { minutes }) => sum + minutes, 0),
-    changes: laid?.changes ?? 0,
     ready: laid && tasks.length > 0 ? dateOf(laid.day) : null,
     bound: found?.bound ? { date: dateOf(found.bound.day), by: found.bound.by } : null,
     proved: found?.proved ?? false,
     between: null,
-    chain: laid ? chainOf(problem, laid) : [],
     homeless: problem.homeless,
     handsShort: problem.handsShort,
     lostPins: lost,
@@ -135,10 +146,11 @@ export function readyBefore(
 }
 
 /**
- * Days with a nearer bound: days before the one they are ready on are refuted by an integer program, the last of them
- * first, as far as that goes in time. What was laid out stays as it is.
+ * Days with a nearer bound: days before the one they are ready on are refuted, or kept, by an integer program, the last
+ * of them first, as far as that goes in time. Where it keeps one, work is laid out as it says: ready sooner than a
+ * search found.
  *
- * @param stopped asked now and then: true ends it, and the bound found so far stands.
+ * @param stopped asked now and then: true ends it, and what was found so far stands.
  */
 export function provedFurther(
   tasks: readonly Task[],
@@ -150,20 +162,32 @@ export function provedFurther(
   if (days.proved || days.bound === null || days.ready === null) return days;
   const { pinned } = pinsOf(tasks, calendar, shop.clamps, days.now);
   const problem = problemOf(tasks, calendar, shop.clamps, days.now, pinned);
-  const [from, ready] = [dayOf(days.bound.date), dayOf(days.ready)];
+  const [from, before] = [dayOf(days.bound.date), dayOf(days.ready)];
   // On a day without time nothing more is done than on the one before: of such only the last is asked about.
   const due = (of: number) => JSON.stringify(deadlines(problem, endOfDay(problem.zone, of)));
-  const apart = Array.from({ length: ready - from }, (_, k) => from + k).filter(
-    (day) => day + 1 === ready || due(day) !== due(day + 1),
+  const apart = Array.from({ length: before - from }, (_, k) => from + k).filter(
+    (day) => day + 1 === before || due(day) !== due(day + 1),
   );
+  let laid: WorkLaid | null = null;
   // What is refuted for a day is for all before it: the last first, as mostly it is the plan that is right.
   let [refuted, open] = [0, apart.length];
-  for (let at = apart.length - 1; refuted < open && !stopped(); at = Math.floor((refuted + open) / 2))
-    if (canBeShared(problem, nth(apart, at), integer, stopped)) open = at;
-    else refuted = at + 1;
-  const day = refuted === 0 ? from : nth(apart, refuted - 1) + 1;
+  for (let at = open - 1; refuted < open && !stopped();) {
+    const answer = sharedOut(problem, nth(apart, at), integer, stopped);
+    if (answer === 'refuted') refuted = at + 1;
+    else if (answer === 'open') open = at;
+    else {
+      laid = answer;
+      open = apart.filter((day) => day < answer.day).length;
+    }
+    at = typeof answer === 'string' ? Math.floor((refuted + open) / 2) : open - 1;
+  }
+  const sooner = laid && fewerSessions(problem, laid);
+  const [day, ready] = [refuted === 0 ? from : nth(apart, refuted - 1) + 1, sooner?.day ?? before];
+  const date = dateOf(ready);
   return {
     ...days,
+    ...(sooner && { ...toldOf(problem, sooner), ready: date }),
+    between: days.between && { ...days.between, from: date < days.between.from ? date : days.between.from },
     bound: { date: dateOf(day), by: day > from ? 'hours' : days.bound.by },
     proved: day >= ready,
   };

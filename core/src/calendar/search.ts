@@ -73,7 +73,7 @@ function mended(problem: Problem, day: number, due: readonly number[], effort: E
 }
 
 /** With windows left out one by one, those with least in them first, where it is ready as soon all the same. */
-function fewerSessions(problem: Problem, laid: WorkLaid): WorkLaid {
+export function fewerSessions(problem: Problem, laid: WorkLaid): WorkLaid {
   const rank = dueRank(problem, laid.day);
   if (!rank) return laid;
   const used = new Map<number, number>();
