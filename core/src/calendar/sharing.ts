@@ -19,7 +19,7 @@ const NODES = 4000;
 /** Rounds in which parts of tasks may lie in a window each: quick, and most of what is asked shows in them. */
 const ROUNDS = 14;
 /** Answers for which no order was found at the bench after which none is looked for. */
-const TRIES = 20;
+const TRIES = 6;
 /** What is less is nothing. */
 const NOTHING = 1e-6;
 

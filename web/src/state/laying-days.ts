@@ -30,7 +30,7 @@ export function daysAsked(plan: Plan, job: Job, time: string): DaysAsked {
 }
 
 /** What became of the day it is ready; null where nothing did. */
-function movedWords(before: string | null, ready: string | null): string | null {
+export function movedWords(before: string | null, ready: string | null): string | null {
   if (before === null || ready === null || before === ready) return null;
   const days = dayOf(ready) - dayOf(before);
   return `Ready ${dayWords(ready)}: ${counted(Math.abs(days), 'day')} ${days > 0 ? 'later' : 'sooner'}.`;

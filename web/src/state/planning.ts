@@ -20,7 +20,7 @@ export type PlanningState = {
   readonly moved: number | null;
 };
 
-/** The store freezes what it is given, with all that lies in it: of a large plan 10 to 30 ms each time. Nobody writes there. */
+/** The store freezes what it is given, with all that lies in it: 10 to 30 ms for a large plan. Nobody writes in one. */
 const asIs = (plan: Plan): Plan => Object.freeze(plan);
 
 const initialState: PlanningState = {

@@ -1,6 +1,6 @@
 /** @jest-environment jsdom */
 import { screen, waitFor, within } from '@testing-library/react';
-import { laidOut, say, set, strong, tonight, type Job, type Sooner } from '@sill/core';
+import { dateOf, dayOf, laidOut, say, set, strong, tonight, type Job, type Sooner } from '@sill/core';
 import { onBench } from '../../testing/bench';
 import { QUIET } from '../../testing/edges';
 import { DaysStage } from './DaysStage';
@@ -85,4 +85,13 @@ test('where the days are looked at, a nearer bound is looked for and told', asyn
   expect(store.getState().planning.plan?.calendar.proved).toBe(false);
   await waitFor(() => expect(store.getState().planning.plan?.calendar.proved).toBe(true));
   expect(store.getState().planning.plan?.findings.find(({ kind }) => kind === 'earliest')?.level).toBe('good');
+});
+
+test('days that are found ready sooner on the way to a proof are shown, and said once', async () => {
+  const proveDays: typeof QUIET.days.proveDays = (_about, found) =>
+    Promise.resolve({ ...found, ready: dateOf(dayOf(found.ready!) - 2), proved: true });
+  const { store } = open({ days: { ...QUIET.days, proveDays } });
+  const before = store.getState().planning.plan!.calendar.ready!;
+  await waitFor(() => expect(store.getState().view.message?.text).toMatch(/^Ready .*: 2 days sooner\.$/));
+  expect(dayOf(store.getState().planning.plan!.calendar.ready!)).toBe(dayOf(before) - 2);
 });

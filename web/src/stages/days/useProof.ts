@@ -1,13 +1,17 @@
 import { useEffect } from 'react';
 import type { Plan } from '@sill/core';
-import { daysAsked } from '../../state/laying-days';
+import { daysAsked, movedWords } from '../../state/laying-days';
 import { useApp, useEdges, useJob } from '../../state/hooks';
 import { laidOutDays } from '../../state/planning';
+import { said } from '../../state/view';
 
 /** Days stand so long before a nearer bound is looked for: the long search comes first. */
 const STANDS_MS = 1500;
 
-/** Looks for a nearer bound of the days in view, which takes a worker for seconds: where they are looked at alone. */
+/**
+ * Looks for a nearer bound of the days in view, and for days that are ready sooner, which takes a worker for seconds:
+ * where they are looked at alone.
+ */
 export function useProof(plan: Plan): void {
   const job = useJob();
   const dispatch = useApp();
@@ -19,7 +23,13 @@ export function useProof(plan: Plan): void {
     let isCurrent = true;
     const timer = setTimeout(() => {
       days.proveDays(daysAsked(plan, job, now()), plan.calendar).then(
-        (calendar) => isCurrent && dispatch(laidOutDays({ job, calendar })),
+        (calendar) => {
+          if (!isCurrent) return;
+          dispatch(laidOutDays({ job, calendar }));
+          // On the way to a proof it may be found ready sooner.
+          const text = movedWords(ready, calendar.ready);
+          if (text !== null) dispatch(said({ text, bad: false }));
+        },
         // What is not proved is told as such.
         () => {},
       );
@@ -28,7 +38,7 @@ export function useProof(plan: Plan): void {
       isCurrent = false;
       clearTimeout(timer);
     };
-    // What is proved follows from the job and its days; a nearer bound changes neither.
+    // What is proved follows from the job and its days; a nearer bound changes neither. Sooner ones are looked at anew.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [job, key]);
 }
