@@ -1,8 +1,8 @@
 import fc from 'fast-check';
-import { oneByOne, type Asked } from './one-by-one';
+import { oneByOne, type InWindow } from './one-by-one';
 import type { Node } from './problem';
 
-type Given = { readonly minutes: number; readonly before: readonly { at: number; wait: number }[] } & Asked;
+type Given = { readonly minutes: number; readonly before: readonly { at: number; wait: number }[] } & InWindow;
 
 const inAllOrders = <T>(rows: readonly T[]): readonly (readonly T[])[] =>
   rows.length < 2

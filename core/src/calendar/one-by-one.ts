@@ -4,7 +4,7 @@ import { WorkBench, type Put } from './list-pass';
 import type { Node, Problem } from './problem';
 
 /** A task that is to be done within a window: from when on it can be begun there, and by when it must be over. */
-export type Asked = { readonly at: number; readonly from: Instant; readonly to: Instant };
+export type InWindow = { readonly at: number; readonly from: Instant; readonly to: Instant };
 
 /** Steps after which an order counts as possible: few tasks of a window ask for a hundred. */
 const STEPS = 20_000;
@@ -15,7 +15,7 @@ const STEPS = 20_000;
  *
  * @returns the tasks in that order; null where there is none; `unknown` where that was not found out.
  */
-export function oneByOne(nodes: readonly Node[], asked: readonly Asked[]): readonly number[] | null | 'unknown' {
+export function oneByOne(nodes: readonly Node[], asked: readonly InWindow[]): readonly number[] | null | 'unknown' {
   const own = new Map(asked.map(({ at }, k) => [at, k]));
   const before = asked.map(({ at }) =>
     nth(nodes, at).before.flatMap((lag) => {

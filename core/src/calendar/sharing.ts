@@ -3,7 +3,7 @@ import { nth, sure } from '../lists';
 import { deadlines, heads } from './bound';
 import type { Instant } from './instant';
 import { isThere, WorkBench, type Put, type WorkLaid } from './list-pass';
-import { oneByOne, putIn, type Asked } from './one-by-one';
+import { oneByOne, putIn, type InWindow } from './one-by-one';
 import type { Problem } from './problem';
 import { endOfDay } from './windows';
 
@@ -110,7 +110,7 @@ function askForOrder({ problem: { nodes }, places, ask, ordered }: Sharing, x: r
   return ordered.size - known;
 }
 
-const asked = ({ problem, places }: Sharing, at: number, window: number): Asked | null => {
+const asked = ({ problem, places }: Sharing, at: number, window: number): InWindow | null => {
   const place = nth(places, at).get(window);
   const { minutes } = nth(problem.nodes, at);
   return place ? { at, from: place.end - minutes, to: place.latest + minutes } : null;
@@ -140,7 +140,7 @@ function askForRoom(sharing: Sharing, x: readonly number[]): number {
     count++;
     const { from } = nth(windows, w);
     windows.forEach((window, v) => {
-      const isWorse = ({ at, from: begin, to }: Asked): boolean => {
+      const isWorse = ({ at, from: begin, to }: InWindow): boolean => {
         const there = asked(sharing, at, v);
         return there !== null && there.from - window.from >= begin - from && there.to - window.from <= to - from;
       };
