@@ -30,5 +30,5 @@ step "build" npm run -s build
 wait $compiling
 step "unit, property and server tests" npm run -s unit
 step "browser tests" npm run -s e2e
-step "a short torture" npm run -s torture -- --minutes 0.4
+step "a short torture" npm run -s torture -- --minutes 0.1
 echo; echo "== all of it in $SECONDS s"

@@ -1,8 +1,12 @@
+import { join } from 'node:path';
 import { demoJob } from '@sill/core';
+import { builtProgram } from './testing/built-program';
 import { realServer } from './testing/real-server';
 
+const ROOT = join(__dirname, '..', '..');
+
 test('killed during a save, what was answered is there and the job is whole', async () => {
-  const server = await realServer();
+  const server = await realServer({ program: [builtProgram(ROOT, 'main.ts', 'main-killed-test.mjs')], demo: true });
   const save = (revision: number) =>
     fetch(`${server.address}/api/jobs/demo`, {
       method: 'PUT',
