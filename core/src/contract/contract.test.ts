@@ -88,4 +88,23 @@ describe('what may be asked, and what is said of what may not', () => {
     expect(v.is(ROUTES.access.answer, { beyond: true, device: null })).toBe(true);
     expect(v.is(ROUTES.access.answer, { beyond: true })).toBe(false);
   });
+
+  test('a file that is sent is whatever it is; one that comes is bytes, and nothing else', () => {
+    expect(v.is(BYTES, new Uint8Array(3))).toBe(true);
+    expect(v.is(BYTES, 'abc')).toBe(false);
+    expect(v.is(BYTES, [1, 2, 3])).toBe(false);
+    expect(v.is(NOTHING, undefined)).toBe(true);
+    expect(v.is(NOTHING, null)).toBe(false);
+    const sent = all.filter(([, { body }]) => body !== undefined && says(body, new Uint8Array(1)) === 'taken');
+    // A photo is one; a job never is.
+    expect(sent.map(([name]) => name)).not.toContain('saveJob');
+  });
+
+  test('every question that wants a body refuses to be asked without one, but what is sent as a file', () => {
+    for (const [name, { body }] of all) {
+      if (!body || says(body, new Uint8Array(1)) === 'taken') continue;
+      expect([name, says(body, undefined)]).not.toEqual([name, 'taken']);
+      expect([name, says(body, [])]).not.toEqual([name, 'taken']);
+    }
+  });
 });

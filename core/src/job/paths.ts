@@ -54,7 +54,8 @@ function schemaAt(schema: AnySchema | undefined, [key, ...rest]: readonly string
   if (schema.wrapped) return schemaAt(schema.wrapped, [key, ...rest]);
   if (schema.item) return schemaAt(schema.item, rest);
   if (schema.key) return v.is(schema.key, key) ? schemaAt(schema.value, rest) : undefined;
-  return schemaAt(schema.entries?.[key], rest);
+  // What every object has is no field.
+  return schema.entries && Object.hasOwn(schema.entries, key) ? schemaAt(schema.entries[key], rest) : undefined;
 }
 
 /** Whether a job, or a piece of it, can hold something at the path. */

@@ -1,5 +1,5 @@
 import { inches, mm } from '../length';
-import { about, dim, listOf, plain, say, strong, tag } from './index';
+import { about, counted, dim, listOf, plain, say, strong, tag } from './index';
 
 test('phrases keep lengths and tags apart, nest, and print as plain text', () => {
   const inner = say`${strong(4)} screws`;
@@ -12,4 +12,12 @@ test('phrases keep lengths and tags apart, nest, and print as plain text', () =>
 test('lists read as people write them', () => {
   expect(plain(listOf([tag('A')]), 'in')).toBe('A');
   expect(plain(listOf([tag('A'), tag('B'), tag('C')]), 'in')).toBe('A, B and C');
+});
+
+test('one is one, and of more than one each noun says so in its own way', () => {
+  expect([counted(1, 'board'), counted(0, 'board'), counted(2, 'shelf', 'shelves')]).toEqual([
+    '1 board',
+    '0 boards',
+    '2 shelves',
+  ]);
 });
