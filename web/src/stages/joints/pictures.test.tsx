@@ -87,3 +87,26 @@ test('the table counts what all copies of a piece want', () => {
   expect(counts(1)).toBe(facts!.fastenings.reduce((sum, { positions }) => sum + positions.length, 0));
   expect(counts(3)).toBe(3 * counts(1));
 });
+
+test('a row of the table for each kind and size, with what is drilled for it; what one has no use for is left empty', () => {
+  const [facts] = planOnce(demoJob()).pieces;
+  const table = drawn(<FastenerTable made={facts!.fastenings} copies={1} />);
+  const heads = [...table.querySelectorAll('th')].map((head) => head.textContent!.trim());
+  expect(heads.slice(0, 8)).toEqual([
+    'Fastener',
+    'Head',
+    'Thread',
+    'Pilot',
+    'Clearance',
+    'Counterbore',
+    'Bit',
+    'Count',
+  ]);
+  const rows = [...table.querySelectorAll('tbody tr')].map((row) =>
+    [...row.querySelectorAll('td')].map((cell) => cell.textContent!),
+  );
+  expect(new Set(rows.map((row) => row.slice(0, 7).join('|'))).size).toBe(rows.length);
+  for (const row of rows.filter(([name]) => name!.startsWith('pocket screws')))
+    expect([row[3], row[4], row[5]]).toEqual(['by the jig', 'by the jig', '3/8 pocket']);
+  document.body.replaceChildren();
+});

@@ -166,7 +166,7 @@ function YardTools({ yard, onTake: take }: { readonly yard: Yard; readonly onTak
       const { yard: now } = await pricesOf({ params: { yard: yard.id }, query: { day } }).unwrap();
       take(now);
       const out = now.boards.filter(({ inStock }) => !inStock).length;
-      return `Prices of ${format(parseISO(day), 'd MMMM')} taken from ${now.name}.${out > 0 ? ` ${out} sizes of board are not in stock.` : ''}`;
+      return `Prices of ${format(parseISO(day), 'd MMMM')} taken from ${now.name}.${out > 0 ? ` ${out === 1 ? '1 size of board is' : `${out} sizes of board are`} not in stock.` : ''}`;
     });
   const keepInYard = () =>
     run(async () => {
