@@ -95,7 +95,8 @@ describe('other devices', () => {
       access: open,
       devices: [HERE],
       changePassphrase: () => {
-        if (refused) throw new Refused(422, 'invalid', 'A passphrase has at least 12 letters; this one has 4.', []);
+        if (refused)
+          throw new Refused(422, 'invalid', 'A passphrase has at least 12 letters; this one has 4.', [], null);
         return null;
       },
     });
@@ -146,7 +147,7 @@ describe('signing in', () => {
     let isRight = false;
     const { ask, asked } = answering({
       signIn: () => {
-        if (!isRight) throw new Refused(403, 'passphrase', 'This is not the passphrase.', []);
+        if (!isRight) throw new Refused(403, 'passphrase', 'This is not the passphrase.', [], null);
         return null;
       },
     });
