@@ -30,7 +30,7 @@ export const isBetter = (a: WorkLaid, b: WorkLaid): boolean =>
   a.day !== b.day ? a.day < b.day : a.sessions !== b.sessions ? a.sessions < b.sessions : a.changes < b.changes;
 
 /** What is held at a time: until when, how many clamps of which span, and a place to lie. */
-type Holding = { readonly until: Instant; readonly clamps: Node['task']['clamps']; readonly lies: boolean };
+export type Holding = { readonly until: Instant; readonly clamps: Node['task']['clamps']; readonly lies: boolean };
 
 /**
  * Whether clamps and room are there at a time for one more. What wants more clamps than there are gets all of that
@@ -56,7 +56,12 @@ export function isThere(
 }
 
 /** The earliest time from one on at which clamps and room are there. */
-function freeFrom(problem: Problem, holding: readonly Holding[], { task }: Node, from: Instant): Instant {
+export function freeFrom(
+  problem: Pick<Problem, 'room' | 'clamps'>,
+  holding: readonly Holding[],
+  { task }: Node,
+  from: Instant,
+): Instant {
   if (!task.lies && !task.clamps) return from;
   const times = [from, ...holding.map(({ until }) => until).filter((until) => until > from)].sort((a, b) => a - b);
   return times.find((at) => isThere(problem, holding, task, at)) ?? nth(times, times.length - 1);

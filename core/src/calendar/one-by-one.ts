@@ -1,93 +1,177 @@
 import { nth } from '../lists';
 import type { Instant } from './instant';
-import { WorkBench, type Put } from './list-pass';
-import type { Node, Problem } from './problem';
+import { freeFrom, WorkBench, type Holding, type Put } from './list-pass';
+import type { Problem } from './problem';
 
 /** A task that is to be done within a window: from when on it can be begun there, and by when it must be over. */
 export type InWindow = { readonly at: number; readonly from: Instant; readonly to: Instant };
 
-/** Steps after which an order counts as possible: few tasks of a window ask for a hundred. */
-const STEPS = 20_000;
+/** Steps after which an order counts as possible. */
+const STEPS = 4000;
+/** More tasks than a number has bits to tell them by are not gone through. */
+const MOST = 50;
+
+type Lag = { readonly k: number; readonly wait: number };
+/** A task among those of its window, by numbers; `last`: the longest that anything waits for it, or that it holds. */
+type Row = InWindow & {
+  readonly minutes: number;
+  readonly holds: Omit<Holding, 'until'> | null;
+  readonly wait: number;
+  readonly last: number;
+  readonly before: readonly Lag[];
+};
+
+/** Tasks with the times that what comes before and after them in the same window leaves them. */
+function rowsOf({ nodes }: Pick<Problem, 'nodes'>, asked: readonly InWindow[]): readonly Row[] {
+  const sorted = [...asked].sort((a, b) => a.at - b.at);
+  const own = new Map(sorted.map(({ at }, k) => [at, k]));
+  const lags = sorted.map(({ at }) =>
+    nth(nodes, at).before.flatMap(({ at: first, wait }): Lag[] => {
+      const k = own.get(first);
+      return k === undefined ? [] : [{ k, wait }];
+    }),
+  );
+  const minutesOf = (k: number) => nth(nodes, nth(sorted, k).at).minutes;
+  const from = sorted.map((one) => one.from);
+  const to = sorted.map((one) => one.to);
+  const last = sorted.map(() => 0);
+  lags.forEach((rows, k) =>
+    rows.forEach((lag) => {
+      from[k] = Math.max(nth(from, k), nth(from, lag.k) + minutesOf(lag.k) + lag.wait);
+      last[lag.k] = Math.max(nth(last, lag.k), lag.wait);
+    }),
+  );
+  for (let k = sorted.length - 1; k >= 0; k--)
+    for (const lag of nth(lags, k)) to[lag.k] = Math.min(nth(to, lag.k), nth(to, k) - minutesOf(k) - lag.wait);
+  return sorted.map(({ at }, k): Row => {
+    const { minutes, task } = nth(nodes, at);
+    const { wait, clamps, lies } = task;
+    const holds = wait > 0 && (clamps !== null || lies) ? { clamps, lies } : null;
+    return {
+      ...{ at, minutes, holds, wait, before: nth(lags, k), from: nth(from, k), to: nth(to, k) },
+      last: Math.max(nth(last, k), holds ? wait : 0),
+    };
+  });
+}
+
+/** What was done when, where nothing came of going on from there. */
+type DeadEnd = { readonly now: Instant; readonly ends: Float64Array };
 
 /**
  * An order in which one pair of hands does tasks between their times, with the waits between those that follow each
- * other; all orders are gone through, each task as soon as it can be.
+ * other, clamps and room for each; all orders are gone through, each task as soon as it can be. Where the same were
+ * done before, no later, and nothing came of it, nothing comes of it again (dynamic programming over sets, Held and
+ * Karp 1962).
  *
+ * @param held clamps and room that are taken as it begins.
  * @returns the tasks in that order; null where there is none; `unknown` where that was not found out.
  */
-export function oneByOne(nodes: readonly Node[], asked: readonly InWindow[]): readonly number[] | null | 'unknown' {
-  const own = new Map(asked.map(({ at }, k) => [at, k]));
-  const before = asked.map(({ at }) =>
-    nth(nodes, at).before.flatMap((lag) => {
-      const k = own.get(lag.at);
-      return k === undefined ? [] : [{ k, wait: lag.wait }];
-    }),
-  );
-  const ends: (Instant | null)[] = asked.map(() => null);
+export function oneByOne(
+  problem: Pick<Problem, 'nodes' | 'clamps' | 'room'>,
+  asked: readonly InWindow[],
+  held: readonly Holding[] = [],
+): readonly number[] | null | 'unknown' {
+  const rows = rowsOf(problem, asked);
+  if (rows.some(({ from, minutes, to }) => from + minutes > to)) return null;
+  if (rows.length > MOST) return 'unknown';
+  const due = rows.map((_, k) => k).sort((a, b) => nth(rows, a).to - nth(rows, b).to);
+  const ends = new Float64Array(rows.length).fill(NaN);
+  const isDone = (k: number) => !Number.isNaN(nth(ends, k));
+  const deadEnds = new Map<number, DeadEnd[]>();
   const order: number[] = [];
   let left = STEPS;
-  /** When each that is left could be begun after a time; null where one of them would be over too late. */
-  const open = (now: Instant) => {
-    const rows: { readonly k: number; readonly start: Instant }[] = [];
-    for (const [k, { at, from, to }] of asked.entries()) {
-      if (ends[k] !== null) continue;
-      const waits = nth(before, k).map(({ k: first, wait }) => {
-        const end: Instant | null = nth(ends, first);
-        return end === null ? null : end + wait;
-      });
-      const start = Math.max(now, from, ...waits.map((wait) => wait ?? -Infinity));
-      if (start + nth(nodes, at).minutes > to) return null;
-      if (!waits.includes(null)) rows.push({ k, start });
+  /** Whether what is left could all be over in time if nothing but hands were short. */
+  const mayBe = (now: Instant): boolean => {
+    let sum = now;
+    for (const k of due) {
+      if (isDone(k)) continue;
+      const { from, minutes, to } = nth(rows, k);
+      sum += minutes;
+      if (sum > to || Math.max(now, from) + minutes > to) return false;
     }
-    return rows.sort((a, b) => a.start - b.start);
+    return true;
   };
-  const goOn = (now: Instant): boolean => {
-    if (order.length === asked.length || left-- <= 0) return true;
+  /** Whether nothing came of it where all was done no later: what is over and waited for no more is all the same. */
+  const isKnown = (now: Instant, set: number): boolean =>
+    (deadEnds.get(set) ?? []).some(
+      (other) =>
+        other.now <= now &&
+        rows.every(
+          ({ last }, k) => !isDone(k) || last === 0 || nth(other.ends, k) <= Math.max(nth(ends, k), now - last),
+        ),
+    );
+  /** What could be begun next, when; null where one of them would be over too late. */
+  const open = (now: Instant) => {
+    const holding = rows.reduce(
+      (all: Holding[], { holds, wait }, k) =>
+        holds && isDone(k) && nth(ends, k) + wait > now ? [...all, { ...holds, until: nth(ends, k) + wait }] : all,
+      held.filter(({ until }) => until > now),
+    );
+    const next: { readonly k: number; readonly start: Instant }[] = [];
+    for (const [k, { at, before, from, minutes, to }] of rows.entries()) {
+      if (isDone(k) || before.some((lag) => !isDone(lag.k))) continue;
+      const ready = before.reduce((latest, lag) => Math.max(latest, nth(ends, lag.k) + lag.wait), Math.max(now, from));
+      const start = freeFrom(problem, holding, nth(problem.nodes, at), ready);
+      if (start + minutes > to) return null;
+      next.push({ k, start });
+    }
+    // What holds nothing and is over before another begins is done first: it is in nobody's way.
+    const until = Math.min(
+      ...next.map(({ k, start }) => (nth(rows, k).holds ? Infinity : start + nth(rows, k).minutes)),
+    );
+    return next
+      .filter(({ start }) => start < until)
+      .sort((a, b) => a.start - b.start || nth(rows, a.k).to - nth(rows, b.k).to);
+  };
+  const goOn = (now: Instant, set: number): boolean => {
+    if (order.length === rows.length || left-- <= 0) return true;
+    if (!mayBe(now) || isKnown(now, set)) return false;
     for (const { k, start } of open(now) ?? []) {
-      const { at } = nth(asked, k);
-      const end = start + nth(nodes, at).minutes;
-      ends[k] = end;
+      const { at, minutes } = nth(rows, k);
+      ends[k] = start + minutes;
       order.push(at);
-      if (goOn(end)) return true;
-      ends[k] = null;
+      if (goOn(start + minutes, set + 2 ** k)) return true;
+      ends[k] = NaN;
       order.pop();
     }
+    deadEnds.set(set, [...(deadEnds.get(set) ?? []), { now, ends: ends.slice() }]);
     return false;
   };
-  if (!goOn(-Infinity)) return null;
-  return order.length === asked.length ? order : 'unknown';
+  if (!goOn(-Infinity, 0)) return null;
+  return order.length === rows.length ? order : 'unknown';
 }
-
-/** Orders of a window's tasks that are gone through at the bench: each is laid out anew. */
-const ORDERS = 400;
-
 /** Tasks of a window put after what was put before, each as soon as it can be; null where no order was found. */
 export function putIn(
   problem: Problem,
   before: readonly Put[],
   window: number,
-  tasks: readonly number[],
+  tasks: readonly InWindow[],
 ): readonly Put[] | null {
-  let left = ORDERS;
-  const goOn = (puts: readonly Put[], rest: readonly number[]): readonly Put[] | null => {
-    if (rest.length === 0) return puts;
-    if (left-- <= 0) return null;
-    const bench = new WorkBench(problem);
-    puts.forEach((put) => bench.put(put));
-    const open = new Set(bench.opened());
-    const last = puts.at(-1);
-    const now = last?.window === window ? last.end : nth(problem.windows, window).from;
-    const fits = rest.map((at) => (open.has(at) ? bench.fit(at, window, now) : null));
-    // One that can not even be next, though all before it is done, can not be later either.
-    if (rest.some((at, k) => open.has(at) && fits[k] === null)) return null;
-    for (const put of fits.filter((one) => one !== null).sort((a, b) => a.start - b.start)) {
-      const found = goOn(
-        [...puts, put],
-        rest.filter((at) => at !== put.at),
-      );
-      if (found) return found;
-    }
-    return null;
-  };
-  return goOn(before, tasks);
+  const { nodes } = problem;
+  const bench = new WorkBench(problem);
+  before.forEach((put) => bench.put(put));
+  const done = new Map(before.map(({ at, end }) => [at, end]));
+  const asked = tasks.map(({ at, from, to }): InWindow => ({
+    at,
+    to,
+    from: nth(nodes, at).before.reduce((late, { at: first, wait }) => {
+      const end = done.get(first);
+      return end === undefined ? late : Math.max(late, end + wait);
+    }, from),
+  }));
+  const { from: begins } = nth(problem.windows, window);
+  const held = before.flatMap(({ at, end }): Holding[] => {
+    const { wait, clamps, lies } = nth(nodes, at).task;
+    return (clamps !== null || lies) && end + wait > begins ? [{ until: end + wait, clamps, lies }] : [];
+  });
+  const order = oneByOne(problem, asked, held);
+  if (order === null || order === 'unknown') return null;
+  let now = begins;
+  for (const at of order) {
+    const put = new Set(bench.opened()).has(at) ? bench.fit(at, window, now) : null;
+    if (!put) return null;
+    bench.put(put);
+    now = put.end;
+  }
+  return [...bench.puts];
 }

@@ -11,7 +11,7 @@ import { problemOf, type Problem } from './problem';
 import { fewerSessions, search, searchBefore } from './search';
 import type { Task } from './task';
 import { tasksOf, type Planned } from './tasks';
-import { sharedOut } from './sharing';
+import { sharedOut } from './shared-out';
 import { endOfDay, type Window } from './windows';
 
 /** A task where it stands. */
