@@ -7,7 +7,7 @@ import { askForOrder, askForOther, askForRoom, isAfter, laidAs, newSharing, type
 /** Rounds in which an answer in parts of tasks is asked for their order: at the beginning, and at each branch. */
 const [ROUNDS, AGAIN] = [25, 4] as const;
 /** Branches gone through one by one; then the solver goes on by itself, with so many of its own. */
-const [BRANCHES, NODES] = [30, 4000] as const;
+const [BRANCHES, NODES] = [40, 4000] as const;
 /** A solver that found nothing the third time it is asked whether it shall go on does not find it quickly. */
 const CHECKS = 3;
 /** Answers for which no order was found at the bench after which none is looked for. */
