@@ -145,8 +145,10 @@ export function sharedOut(problem: Problem, day: number, integer: IntegerSolver,
     askForOther(sharing, x, laid);
     return 'other';
   };
-  const kept = (answer: Answer): Answer =>
-    answer === 'refuted' && tried > 0 ? 'open' : typeof answer !== 'string' && answer.day > day ? 'open' : answer;
+  const kept = (answer: Answer): Answer => {
+    const isNone = typeof answer === 'string' ? answer === 'refuted' && tried > 0 : answer.day > day;
+    return isNone ? 'open' : answer;
+  };
   const whole = (isEnough: () => boolean) => {
     const { columns, need } = sharing;
     return integer({ columns, need, exact: problem.nodes.length, below: 1, nodes: NODES }, isEnough);

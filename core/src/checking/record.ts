@@ -9,7 +9,7 @@ import {
   type JobRecord,
   type Lesson,
 } from '../record';
-import { counted, say, strong } from '../words';
+import { say, strong } from '../words';
 import type { Facts } from './facts';
 import { hours as inWords } from './rounded';
 
@@ -146,7 +146,7 @@ function hoursNotes({ job, hours, pace }: Facts): readonly Finding[] {
   return [
     note(null, 'pace', factor > 100 ? 'care' : 'good', 'log', {
       title: say`${factor} % of the usual time so far`,
-      because: say`${counted(count, 'timing')} in this job: ${inWords(minutes)} for what usually takes ${inWords(planned)}. What is left takes ${strong(inWords(hours.likely))}, eight times in ten between ${inWords(hours.low)} and ${inWords(hours.high)}${pace.jobs > 1 ? `, by ${pace.jobs} jobs` : ''}.`,
+      because: say`${strong(count)} ${count === 1 ? 'timing' : 'timings'} in this job: ${inWords(minutes)} for what usually takes ${inWords(planned)}. What is left takes ${strong(inWords(hours.likely))}, eight times in ten between ${inWords(hours.low)} and ${inWords(hours.high)}${pace.jobs > 1 ? `, by ${pace.jobs} jobs` : ''}.`,
       numbers: { percent: factor, timings: count },
     }),
   ];
