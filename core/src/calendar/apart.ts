@@ -1,4 +1,5 @@
 import { nth } from '../lists';
+import { allOf } from './bound';
 import type { Node } from './problem';
 
 /** Of two tasks of which one comes before the other: so many minutes at least from its end to the other's start. */
@@ -10,14 +11,7 @@ export type Apart = { readonly first: number; readonly own: number; readonly lag
  */
 export function apartIn(nodes: readonly Node[]): readonly Apart[] {
   const all: Apart[] = [];
-  const above: Set<number>[] = nodes.map(() => new Set());
-  nodes.forEach(({ before }, at) => {
-    const own = nth(above, at);
-    for (const row of before) {
-      own.add(row.at);
-      nth(above, row.at).forEach((one) => own.add(one));
-    }
-  });
+  const above = allOf(nodes, 'before');
   nodes.forEach((_, first) => {
     const lags = new Map<number, number>();
     for (let own = first + 1; own < nodes.length; own++) {

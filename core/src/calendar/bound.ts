@@ -62,7 +62,7 @@ function classesOf({ nodes, windows }: Problem): readonly Class[] {
 }
 
 /** By task, all that must be done before it; or after it. */
-function allOf(nodes: readonly Node[], way: 'before' | 'next'): readonly ReadonlySet<number>[] {
+export function allOf(nodes: readonly Node[], way: 'before' | 'next'): readonly ReadonlySet<number>[] {
   const all: Set<number>[] = nodes.map(() => new Set());
   const order = way === 'before' ? nodes.map((_, at) => at) : nodes.map((_, at) => nodes.length - 1 - at);
   for (const at of order)

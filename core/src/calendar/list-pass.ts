@@ -32,6 +32,10 @@ export const isBetter = (a: WorkLaid, b: WorkLaid): boolean =>
 /** What is held at a time: until when, how many clamps of which span, and a place to lie. */
 export type Holding = { readonly until: Instant; readonly clamps: Node['task']['clamps']; readonly lies: boolean };
 
+/** What a task that is over at a time holds from then on; null where that is nothing. */
+export const holdingOf = ({ wait, clamps, lies }: Node['task'], end: Instant): Holding | null =>
+  wait > 0 && (clamps !== null || lies) ? { until: end + wait, clamps, lies } : null;
+
 /**
  * Whether clamps and room are there at a time for one more. What wants more clamps than there are gets all of that
  * length; a long clamp holds a short thing, a short one nothing long.
@@ -116,7 +120,7 @@ export class WorkBench {
   }
 
   /** Tasks that everything before is done of, if not yet over. */
-  opened(): Iterable<number> {
+  opened(): ReadonlySet<number> {
     return this.open;
   }
 
@@ -166,10 +170,8 @@ export class WorkBench {
       this.missing[row.at] = left;
       if (left === 0) this.open.add(row.at);
     }
-    if (task.wait > 0 && (task.clamps || task.lies)) {
-      this.holding = this.holding.filter(({ until }) => until > start);
-      this.holding.push({ until: end + task.wait, clamps: task.clamps, lies: task.lies });
-    }
+    const holding = holdingOf(task, end);
+    if (holding) this.holding = [...this.holding.filter(({ until }) => until > start), holding];
   }
 
   laid(): WorkLaid {

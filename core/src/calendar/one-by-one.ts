@@ -1,7 +1,7 @@
 import { nth } from '../lists';
 import type { Instant } from './instant';
-import { freeFrom, WorkBench, type Holding, type Put } from './list-pass';
-import type { Problem } from './problem';
+import { freeFrom, holdingOf, type Holding, type Put, type WorkBench } from './list-pass';
+import type { Node, Problem } from './problem';
 
 /** A task that is to be done within a window: from when on it can be begun there, and by when it must be over. */
 export type InWindow = { readonly at: number; readonly from: Instant; readonly to: Instant };
@@ -15,8 +15,8 @@ type Lag = { readonly k: number; readonly wait: number };
 /** A task among those of its window, by numbers; `last`: the longest that anything waits for it, or that it holds. */
 type Row = InWindow & {
   readonly minutes: number;
-  readonly holds: Omit<Holding, 'until'> | null;
-  readonly wait: number;
+  readonly task: Node['task'];
+  readonly isHolding: boolean;
   readonly last: number;
   readonly before: readonly Lag[];
 };
@@ -45,11 +45,10 @@ function rowsOf({ nodes }: Pick<Problem, 'nodes'>, asked: readonly InWindow[]): 
     for (const lag of nth(lags, k)) to[lag.k] = Math.min(nth(to, lag.k), nth(to, k) - minutesOf(k) - lag.wait);
   return sorted.map(({ at }, k): Row => {
     const { minutes, task } = nth(nodes, at);
-    const { wait, clamps, lies } = task;
-    const holds = wait > 0 && (clamps !== null || lies) ? { clamps, lies } : null;
+    const isHolding = holdingOf(task, 0) !== null;
     return {
-      ...{ at, minutes, holds, wait, before: nth(lags, k), from: nth(from, k), to: nth(to, k) },
-      last: Math.max(nth(last, k), holds ? wait : 0),
+      ...{ at, minutes, task, isHolding, before: nth(lags, k), from: nth(from, k), to: nth(to, k) },
+      last: Math.max(nth(last, k), isHolding ? task.wait : 0),
     };
   });
 }
@@ -102,11 +101,8 @@ export function oneByOne(
     );
   /** What could be begun next, when; null where one of them would be over too late. */
   const open = (now: Instant) => {
-    const holding = rows.reduce(
-      (all: Holding[], { holds, wait }, k) =>
-        holds && isDone(k) && nth(ends, k) + wait > now ? [...all, { ...holds, until: nth(ends, k) + wait }] : all,
-      held.filter(({ until }) => until > now),
-    );
+    const own = rows.map(({ task }, k) => (isDone(k) ? holdingOf(task, nth(ends, k)) : null));
+    const holding = [...held, ...own].filter((one): one is Holding => one !== null && one.until > now);
     const next: { readonly k: number; readonly start: Instant }[] = [];
     for (const [k, { at, before, from, minutes, to }] of rows.entries()) {
       if (isDone(k) || before.some((lag) => !isDone(lag.k))) continue;
@@ -117,7 +113,7 @@ export function oneByOne(
     }
     // What holds nothing and is over before another begins is done first: it is in nobody's way.
     const until = Math.min(
-      ...next.map(({ k, start }) => (nth(rows, k).holds ? Infinity : start + nth(rows, k).minutes)),
+      ...next.map(({ k, start }) => (nth(rows, k).isHolding ? Infinity : start + nth(rows, k).minutes)),
     );
     return next
       .filter(({ start }) => start < until)
@@ -140,38 +136,44 @@ export function oneByOne(
   if (!goOn(-Infinity, 0)) return null;
   return order.length === rows.length ? order : 'unknown';
 }
-/** Tasks of a window put after what was put before, each as soon as it can be; null where no order was found. */
-export function putIn(
-  problem: Problem,
-  before: readonly Put[],
-  window: number,
-  tasks: readonly InWindow[],
-): readonly Put[] | null {
+
+/** The same after tasks that are over at some time: those that are waited for, and what they hold. */
+export function orderAfter(
+  problem: Pick<Problem, 'nodes' | 'clamps' | 'room'>,
+  asked: readonly InWindow[],
+  done: readonly Pick<Put, 'at' | 'end'>[],
+): ReturnType<typeof oneByOne> {
   const { nodes } = problem;
-  const bench = new WorkBench(problem);
-  before.forEach((put) => bench.put(put));
-  const done = new Map(before.map(({ at, end }) => [at, end]));
-  const asked = tasks.map(({ at, from, to }): InWindow => ({
-    at,
-    to,
-    from: nth(nodes, at).before.reduce((late, { at: first, wait }) => {
-      const end = done.get(first);
-      return end === undefined ? late : Math.max(late, end + wait);
-    }, from),
-  }));
-  const { from: begins } = nth(problem.windows, window);
-  const held = before.flatMap(({ at, end }): Holding[] => {
-    const { wait, clamps, lies } = nth(nodes, at).task;
-    return (clamps !== null || lies) && end + wait > begins ? [{ until: end + wait, clamps, lies }] : [];
+  const ends = new Map(done.map(({ at, end }) => [at, end]));
+  const readyFrom = ({ at, from }: InWindow): Instant =>
+    nth(nodes, at).before.reduce((late, lag) => Math.max(late, (ends.get(lag.at) ?? -Infinity) + lag.wait), from);
+  const begins = Math.min(...asked.map(({ from }) => from));
+  const held = done.flatMap(({ at, end }): Holding[] => {
+    const holding = holdingOf(nth(nodes, at).task, end);
+    return holding && holding.until > begins ? [holding] : [];
   });
-  const order = oneByOne(problem, asked, held);
-  if (order === null || order === 'unknown') return null;
-  let now = begins;
+  return oneByOne(
+    problem,
+    asked.map((one) => ({ ...one, from: readyFrom(one) })),
+    held,
+  );
+}
+
+/**
+ * Puts tasks of a window after what is on the bench already, each as soon as it can be.
+ *
+ * @returns whether there was an order for them; where there was none, what is on the bench is of no use.
+ */
+export function putIn(bench: WorkBench, window: number, tasks: readonly InWindow[]): boolean {
+  const { problem } = bench;
+  const order = orderAfter(problem, tasks, bench.puts);
+  if (order === null || order === 'unknown') return false;
+  let now = nth(problem.windows, window).from;
   for (const at of order) {
-    const put = new Set(bench.opened()).has(at) ? bench.fit(at, window, now) : null;
-    if (!put) return null;
+    const put = bench.opened().has(at) ? bench.fit(at, window, now) : null;
+    if (!put) return false;
     bench.put(put);
     now = put.end;
   }
-  return [...bench.puts];
+  return true;
 }

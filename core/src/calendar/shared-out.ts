@@ -2,7 +2,7 @@ import type { IntegerSolver } from '../cutting';
 import { nth } from '../lists';
 import type { WorkLaid } from './list-pass';
 import type { Problem } from './problem';
-import { askForOrder, askForOther, askForRoom, isAfter, laidAs, newSharing, type Sharing } from './sharing';
+import { askForOrder, askForOther, askForRoom, insideOf, isAfter, laidAs, newSharing, type Sharing } from './sharing';
 
 /** Rounds in which an answer in parts of tasks is asked for their order: at the beginning, and at each branch. */
 const [ROUNDS, AGAIN] = [25, 4] as const;
@@ -60,11 +60,19 @@ function mostSplit({ problem: { nodes }, places }: Sharing, { low, high }: Left,
   return split;
 }
 
+/** An answer of the solver in so many branches; in parts of tasks where that is none. */
+const answered = (
+  { problem, columns, need }: Sharing,
+  integer: IntegerSolver,
+  nodes: number,
+  stopped: () => boolean,
+  own: Sharing['columns'] = columns,
+) => integer({ columns: own, need, exact: problem.nodes.length, below: 1, nodes }, stopped);
+
 /** Asks answers in parts of tasks for their order, as long as they break it; or so often. */
 function inOrder(sharing: Sharing, integer: IntegerSolver, stopped: () => boolean): 'refuted' | 'open' {
-  const { problem, columns, need } = sharing;
   for (let round = 0; round < ROUNDS; round++) {
-    const { x, complete } = integer({ columns, need, exact: problem.nodes.length, below: 1, nodes: 0 }, stopped);
+    const { x, complete } = answered(sharing, integer, 0, stopped);
     if (!x) return complete ? 'refuted' : 'open';
     if (askForOrder(sharing, x) === 0) break;
   }
@@ -78,13 +86,13 @@ function branched(
   tryOut: (x: readonly number[]) => WorkLaid | 'other',
   stopped: () => boolean,
 ): Answer {
-  const { problem, places, columns, need } = sharing;
+  const { places, columns } = sharing;
   let left = BRANCHES;
   /** An answer with what is left to each task; its columns are those of all. */
   const inParts = ({ low, high }: Left) => {
     const own = places.flatMap((mine, at) => mine.slice(nth(low, at), nth(high, at) + 1).map(({ column }) => column));
-    const program = { columns: own.map((column) => nth(columns, column)), need, exact: problem.nodes.length };
-    const { x, complete } = integer({ ...program, below: 1, nodes: 0 }, stopped);
+    const mine = own.map((column) => nth(columns, column));
+    const { x, complete } = answered(sharing, integer, 0, stopped, mine);
     if (!x) return { x, complete };
     const all = columns.map(() => 0);
     own.forEach((column, k) => (all[column] = nth(x, k)));
@@ -137,27 +145,25 @@ export function sharedOut(problem: Problem, day: number, integer: IntegerSolver,
   let tried = 0;
   /** A whole answer at the bench; where it is none, what it breaks is asked of the next. */
   const tryOut = (x: readonly number[]): WorkLaid | 'other' => {
-    if (askForOrder(sharing, x) > 0 || askForRoom(sharing, x) > 0) return 'other';
-    const laid = laidAs(sharing, x);
+    if (askForOrder(sharing, x) > 0) return 'other';
+    const inside = insideOf(sharing, x);
+    if (askForRoom(sharing, inside) > 0) return 'other';
+    const laid = laidAs(sharing, inside);
     if (typeof laid !== 'number') return laid;
     // Another way to share out may do; from here on a no proves nothing.
     tried++;
-    askForOther(sharing, x, laid);
+    askForOther(sharing, inside, laid);
     return 'other';
   };
   const kept = (answer: Answer): Answer => {
     const isNone = typeof answer === 'string' ? answer === 'refuted' && tried > 0 : answer.day > day;
     return isNone ? 'open' : answer;
   };
-  const whole = (isEnough: () => boolean) => {
-    const { columns, need } = sharing;
-    return integer({ columns, need, exact: problem.nodes.length, below: 1, nodes: NODES }, isEnough);
-  };
   /** Answers of the solver, one after the other, while it has any. */
   const solved = (isQuick: boolean): Answer => {
     while (!stopped() && tried < TRIES) {
       let checks = 0;
-      const { x, complete } = whole(() => (isQuick && ++checks >= CHECKS) || stopped());
+      const { x, complete } = answered(sharing, integer, NODES, () => (isQuick && ++checks >= CHECKS) || stopped());
       if (!x) return complete ? 'refuted' : 'open';
       const laid = tryOut(x);
       if (laid !== 'other') return laid;

@@ -2,8 +2,8 @@ import { nth, sure } from '../lists';
 import { apartIn, type Apart } from './apart';
 import { deadlines, heads } from './bound';
 import type { Instant } from './instant';
-import { WorkBench, type Put, type WorkLaid } from './list-pass';
-import { oneByOne, putIn, type InWindow } from './one-by-one';
+import { holdingOf, WorkBench, type WorkLaid } from './list-pass';
+import { orderAfter, putIn, type InWindow } from './one-by-one';
 import type { Problem } from './problem';
 import { endOfDay } from './windows';
 
@@ -136,7 +136,7 @@ export function askForOrder({ apart, places, ask, ordered }: Sharing, x: readonl
 
 /** Tasks in each window, with their places, by an answer. */
 type Inside = readonly (readonly (readonly [at: number, Place])[])[];
-function insideOf({ problem: { windows }, places }: Sharing, x: readonly number[]): Inside {
+export function insideOf({ problem: { windows }, places }: Sharing, x: readonly number[]): Inside {
   const rows: (readonly [number, Place])[][] = windows.map(() => []);
   places.forEach((own, at) => {
     for (const place of own) if (nth(x, place.column) > 0.5) nth(rows, place.window).push([at, place]);
@@ -149,26 +149,13 @@ const askedIn = ({ nodes }: Problem, at: number, { end, latest }: Place): InWind
   return { at, from: end - minutes, to: latest + minutes };
 };
 
-/** Minutes that a task holds clamps or room after it is done. */
-const heldAfter = ({ nodes }: Problem, at: number): number => {
-  const { wait, clamps, lies } = nth(nodes, at).task;
-  return clamps !== null || lies ? wait : 0;
-};
-
 /** Whether a window has no order for tasks, after others of earlier windows that end there no sooner than so. */
-function isCrowded(problem: Problem, rows: readonly InWindow[], early: Inside[number]): boolean {
-  const { nodes } = problem;
-  const ends = new Map(early.map(([at, { end }]) => [at, end]));
-  const asked = rows.map(({ at, from, to }): InWindow => ({
-    ...{ at, to },
-    from: nth(nodes, at).before.reduce((late, lag) => Math.max(late, (ends.get(lag.at) ?? -Infinity) + lag.wait), from),
-  }));
-  const held = early.map(([at, { end }]) => {
-    const { wait, clamps, lies } = nth(nodes, at).task;
-    return { until: end + wait, clamps, lies };
-  });
-  return oneByOne(problem, asked, held) === null;
-}
+const isCrowded = (problem: Problem, rows: readonly InWindow[], early: Inside[number]): boolean =>
+  orderAfter(
+    problem,
+    rows,
+    early.map(([at, { end }]) => ({ at, end })),
+  ) === null;
 
 /** As few of a list as it takes: each is left out where without it something still is so. */
 function fewest<T>(all: readonly T[], isSo: (some: readonly T[]) => boolean): readonly T[] {
@@ -199,12 +186,12 @@ function askNeverIn({ problem: { windows }, problem, places, ask }: Sharing, few
  *
  * @returns in how many windows that was so.
  */
-export function askForRoom(sharing: Sharing, x: readonly number[]): number {
+export function askForRoom(sharing: Sharing, inside: Inside): number {
   const { problem, places, ask } = sharing;
   const { nodes, windows } = problem;
-  const inside = insideOf(sharing, x);
+  const holdingFrom = (at: number, end: Instant) => holdingOf(nth(nodes, at).task, end);
   // What is in nobody's way is left out first.
-  const rank = (at: number): number => (heldAfter(problem, at) > 0 ? 1e6 : 0) + nth(nodes, at).minutes;
+  const rank = (at: number): number => (holdingFrom(at, 0) ? 1e6 : 0) + nth(nodes, at).minutes;
   let count = 0;
   inside.forEach((own, w) => {
     if (own.length === 0) return;
@@ -222,10 +209,8 @@ export function askForRoom(sharing: Sharing, x: readonly number[]): number {
     const here = new Set(own.map(([at]) => at));
     const early = inside.slice(0, w).flatMap((before) =>
       before.filter(([at, { end }]) => {
-        const waits = nth(nodes, at)
-          .next.filter((next) => here.has(next.at))
-          .map(({ wait }) => wait);
-        return end + Math.max(heldAfter(problem, at), ...waits) > from;
+        const isHeld = (holdingFrom(at, end)?.until ?? end) > from;
+        return isHeld || nth(nodes, at).next.some((next) => here.has(next.at) && end + next.wait > from);
       }),
     );
     if (early.length === 0 || !isCrowded(problem, rows, early)) return;
@@ -243,29 +228,25 @@ export function askForRoom(sharing: Sharing, x: readonly number[]): number {
 }
 
 /** Asks for another way to share out than to have all that stands in a window there. */
-export function askForOther(sharing: Sharing, x: readonly number[], window: number): void {
-  const own = nth(insideOf(sharing, x), window);
-  sharing.ask(
+export function askForOther({ ask }: Sharing, inside: Inside, window: number): void {
+  const own = nth(inside, window);
+  ask(
     1 - own.length,
     own.map(([, place]): Share => [place, -1]),
   );
 }
 
 /** What an answer comes to at the bench, window by window; or the window in which there was no time, clamps or room. */
-export function laidAs(sharing: Sharing, x: readonly number[]): WorkLaid | number {
-  const { problem } = sharing;
-  let puts: readonly Put[] = [];
-  for (const [window, own] of insideOf(sharing, x).entries()) {
-    const found = putIn(
-      problem,
-      puts,
-      window,
-      own.map(([at, place]) => askedIn(problem, at, place)),
-    );
-    if (!found) return window;
-    puts = found;
-  }
+export function laidAs({ problem }: Sharing, inside: Inside): WorkLaid | number {
   const bench = new WorkBench(problem);
-  puts.forEach((put) => bench.put(put));
-  return bench.laid();
+  const failed = inside.findIndex(
+    (own, window) =>
+      own.length > 0 &&
+      !putIn(
+        bench,
+        window,
+        own.map(([at, place]) => askedIn(problem, at, place)),
+      ),
+  );
+  return failed < 0 ? bench.laid() : failed;
 }
