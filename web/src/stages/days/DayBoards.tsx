@@ -29,10 +29,23 @@ function rowsOf({ zone, free, sessions, ready }: BenchCalendar): readonly Row[] 
 }
 
 /** Days as boards: as long as the hours there are, work as pieces of them, what only waits dashed below. */
-export function DayBoards({ calendar, all }: { readonly calendar: BenchCalendar; readonly all: boolean }) {
+export function DayBoards({
+  calendar,
+  all,
+  onHeld,
+}: {
+  readonly calendar: BenchCalendar;
+  readonly all: boolean;
+  /** Told when a piece is held, and when it is let go. */
+  readonly onHeld?: (isHeld: boolean) => void;
+}) {
   const { units } = useJob();
   const { move } = useMoving(calendar);
   const [held, setHeld] = useState<Block | null>(null);
+  const hold = (block: Block | null) => {
+    setHeld(block);
+    onHeld?.(block !== null);
+  };
   const rows = useMemo(() => rowsOf(calendar), [calendar]);
   const longest = Math.max(60, ...rows.map(({ window }) => window.to - window.from));
   const decides = useMemo(() => new Set(calendar.chain.map(({ task }) => task)), [calendar]);
@@ -42,10 +55,10 @@ export function DayBoards({ calendar, all }: { readonly calendar: BenchCalendar;
       sensors={sensors}
       // Free time comes into view once a piece is held: where things lie is looked at again.
       measuring={{ droppable: { strategy: MeasuringStrategy.Always } }}
-      onDragStart={({ active }) => setHeld((active.data.current as { readonly block: Block }).block)}
-      onDragCancel={() => setHeld(null)}
+      onDragStart={({ active }) => hold((active.data.current as { readonly block: Block }).block)}
+      onDragCancel={() => hold(null)}
       onDragEnd={({ active, over }) => {
-        setHeld(null);
+        hold(null);
         if (over) move((active.data.current as { readonly block: Block }).block, String(over.data.current?.date));
       }}
     >
