@@ -17,18 +17,18 @@ test('a piece is dragged to another day: it stands there, the foot says what tha
   await expect(page.getByText(/most likely/).first()).toBeVisible({ timeout: 40_000 });
   await page.getByRole('checkbox', { name: /Show free time too/ }).check();
   const yard = page.getByRole('button', { name: /^The yard: / });
+  await yard.hover({ position: { x: 20, y: 20 } });
+  await page.mouse.down();
+  const { x, y } = (await yard.boundingBox())!;
+  await page.mouse.move(x + 60, y + 40, { steps: 4 });
+  await expect(page.locator('.held-block')).toHaveText('The yard');
+  // From here on nothing moves under it, whatever is found meanwhile.
   const days = page.locator('.day');
   const names = await days.locator('.day-name b').allTextContents();
-  await yard.scrollIntoViewIfNeeded();
-  const from = (await yard.boundingBox())!;
   const at = await days.evaluateAll((all) => all.findIndex((one) => one.querySelector('.day-piece')));
   // The next Saturday after the one it stands on: a week on, on another track of six hours.
   const next = names.findIndex((name, k) => k > at && name.startsWith('Sat') && name !== names[at]);
   const track = days.nth(next).locator('.day-track');
-  await page.mouse.move(from.x + 20, from.y + 20);
-  await page.mouse.down();
-  await page.mouse.move(from.x + 60, from.y + 40, { steps: 4 });
-  await expect(page.locator('.held-block')).toBeVisible();
   await holdOver(page, track);
   await page.mouse.up();
   await expect(page.getByRole('button', { name: /^The yard: .*moved here/ })).toBeVisible();

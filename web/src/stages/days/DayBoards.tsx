@@ -28,24 +28,15 @@ function rowsOf({ zone, free, sessions, ready }: BenchCalendar): readonly Row[] 
     .filter(({ date, session }) => session !== null || (ready !== null && date <= ready));
 }
 
-/** Days as boards: as long as the hours there are, work as pieces of them, what only waits dashed below. */
-export function DayBoards({
-  calendar,
-  all,
-  onHeld,
-}: {
-  readonly calendar: BenchCalendar;
-  readonly all: boolean;
-  /** Told when a piece is held, and when it is let go. */
-  readonly onHeld?: (isHeld: boolean) => void;
-}) {
+/**
+ * Days as boards: as long as the hours there are, work as pieces of them, what only waits dashed below. While a piece is
+ * held they stand as they were when it was taken: days laid out better meanwhile would move under it.
+ */
+export function DayBoards({ calendar: latest, all }: { readonly calendar: BenchCalendar; readonly all: boolean }) {
   const { units } = useJob();
+  const [held, setHeld] = useState<{ readonly block: Block; readonly calendar: BenchCalendar } | null>(null);
+  const calendar = held?.calendar ?? latest;
   const { move } = useMoving(calendar);
-  const [held, setHeld] = useState<Block | null>(null);
-  const hold = (block: Block | null) => {
-    setHeld(block);
-    onHeld?.(block !== null);
-  };
   const rows = useMemo(() => rowsOf(calendar), [calendar]);
   const longest = Math.max(60, ...rows.map(({ window }) => window.to - window.from));
   const decides = useMemo(() => new Set(calendar.chain.map(({ task }) => task)), [calendar]);
@@ -55,11 +46,13 @@ export function DayBoards({
       sensors={sensors}
       // Free time comes into view once a piece is held: where things lie is looked at again.
       measuring={{ droppable: { strategy: MeasuringStrategy.Always } }}
-      onDragStart={({ active }) => hold((active.data.current as { readonly block: Block }).block)}
-      onDragCancel={() => hold(null)}
-      onDragEnd={({ active, over }) => {
-        hold(null);
-        if (over) move((active.data.current as { readonly block: Block }).block, String(over.data.current?.date));
+      onDragStart={({ active }) =>
+        setHeld({ block: (active.data.current as { readonly block: Block }).block, calendar })
+      }
+      onDragCancel={() => setHeld(null)}
+      onDragEnd={({ over }) => {
+        setHeld(null);
+        if (held !== null && over) move(held.block, String(over.data.current?.date));
       }}
     >
       <ol className="days" data-held={held !== null}>
@@ -70,7 +63,7 @@ export function DayBoards({
           ))}
       </ol>
       <DragOverlay dropAnimation={null}>
-        {held && <span className="held-block">{blockWords(held, units)}</span>}
+        {held && <span className="held-block">{blockWords(held.block, units)}</span>}
       </DragOverlay>
     </DndContext>
   );

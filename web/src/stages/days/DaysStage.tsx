@@ -33,8 +33,7 @@ function Days() {
 }
 
 function OfPlan({ plan }: { readonly plan: Plan }) {
-  const [isHeld, setHeld] = useState(false);
-  useProof(plan, isHeld);
+  useProof(plan);
   const isNarrow = useMediaQuery('(max-width: 899px)');
   const [look, setLook] = useState<Look | null>(null);
   const [all, setAll] = useState(false);
@@ -66,7 +65,7 @@ function OfPlan({ plan }: { readonly plan: Plan }) {
           </p>
         ) : shown === 'boards' ? (
           <>
-            <DayBoards calendar={calendar} all={all} onHeld={setHeld} />
+            <DayBoards calendar={calendar} all={all} />
             <label className="tick">
               <input type="checkbox" checked={all} onChange={({ target }) => setAll(target.checked)} />
               Show free time too. Work can be dragged onto it, or moved from its own menu.

@@ -1,6 +1,7 @@
 /** @jest-environment jsdom */
-import { screen, waitFor, within } from '@testing-library/react';
+import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { demoJob, laidOut, say, tonight, type Job, type Sooner } from '@sill/core';
+import { laidOutDays } from '../../state/planning';
 import { onBench, planOnce } from '../../testing/bench';
 import { QUIET } from '../../testing/edges';
 import { blocksOf, blockWords } from '../../words/days';
@@ -63,6 +64,22 @@ test('moved twice it is one wish', async () => {
     await user.click(screen.getByRole('option', { name: day }));
   }
   expect(pinsOf(jobNow())).toMatchObject([{ of: 'yard', on: '2026-12-12' }]);
+});
+
+test('while a piece is held the days stand as they were: what is found meanwhile is seen once it is let go', async () => {
+  const { container, store, jobNow } = onBench(<DaysStage />, { path });
+  const worked = () => container.querySelectorAll('.day[data-free=false]').length;
+  const { calendar } = planOnce(demoJob());
+  expect(worked()).toBe(calendar.sessions.length);
+  const yard = screen.getByRole('button', { name: /^The yard/ });
+  fireEvent.mouseDown(yard, { clientX: 10, clientY: 10, button: 0 });
+  fireEvent.mouseMove(document, { clientX: 60, clientY: 40 });
+  await waitFor(() => expect(container.querySelector('.held-block')?.textContent).toBe('The yard'));
+  const found = { ...calendar, sessions: calendar.sessions.slice(0, -2) };
+  act(() => void store.dispatch(laidOutDays({ job: jobNow(), calendar: found })));
+  expect(worked()).toBe(calendar.sessions.length);
+  fireEvent.mouseUp(document);
+  await waitFor(() => expect(worked()).toBe(found.sessions.length));
 });
 
 test('boards are as long as their hours, all work of the calendar stands on them once, and now is marked', () => {

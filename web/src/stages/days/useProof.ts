@@ -10,16 +10,16 @@ const STANDS_MS = 1500;
 
 /**
  * Looks for a nearer bound of the days in view, and for days that are ready sooner, which takes a worker for seconds:
- * where they are looked at alone. While a piece is held nothing moves under it: it is looked for once that is let go.
+ * where they are looked at alone.
  */
-export function useProof(plan: Plan, isHeld: boolean): void {
+export function useProof(plan: Plan): void {
   const job = useJob();
   const dispatch = useApp();
   const { days, now } = useEdges();
   const { ready, sessions, proved } = plan.calendar;
   const key = `${ready} ${sessions.length} ${proved}`;
   useEffect(() => {
-    if (proved || ready === null || isHeld) return;
+    if (proved || ready === null) return;
     let isCurrent = true;
     const timer = setTimeout(() => {
       days.proveDays(daysAsked(plan, job, now()), plan.calendar).then(
@@ -40,5 +40,5 @@ export function useProof(plan: Plan, isHeld: boolean): void {
     };
     // What is proved follows from the job and its days; a nearer bound changes neither. Sooner ones are looked at anew.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [job, key, isHeld]);
+  }, [job, key]);
 }
