@@ -52,17 +52,26 @@ function* rulesFor(rank: readonly number[], effort: Effort): Generator<Rule> {
 /**
  * Passes for one day, each after what went wrong in the one before: what was over later than it is due ranks higher by
  * that, and a little by chance, so that no two are alike (squeaky wheels are greased).
+ *
+ * @param begun how tasks rank in the first of them, and now and then anew.
  */
-function mended(problem: Problem, day: number, due: readonly number[], effort: Effort, random: () => number) {
+export function mended(
+  problem: Problem,
+  day: number,
+  due: readonly number[],
+  begun: readonly number[],
+  passes: number,
+  random: () => number,
+): WorkLaid | null {
   let best: WorkLaid | null = null;
-  let rank = [...due];
-  for (let k = 0; k < MENDS[effort]; k++) {
+  let rank = [...begun];
+  for (let k = 0; k < passes; k++) {
     const thrift = random() * nth(THRIFT, 2);
     const laid = listPass(problem, { rank, patience: nth(PATIENCE, k % 3), stick: nth(STICK, k % 3), thrift });
     if (!laid) return best;
     if (!best || isBetter(laid, best)) best = laid;
     if (laid.day <= day) return best;
-    const next = k % 40 === 39 ? [...due] : [...rank];
+    const next = k % 40 === 39 ? [...begun] : [...rank];
     for (const { at, end } of laid.puts) {
       const late = end - nth(due, at);
       next[at] = nth(next, at) - (late > 0 ? MEND * late : 0) - random() * JOLT;
@@ -114,7 +123,7 @@ function soonest(problem: Problem, effort: Effort, begun: WorkLaid, from: number
     if (!due) continue;
     const found = bestOf(problem, rulesFor(due, effort), (laid) => laid.day <= day);
     if (found && isBetter(found, best)) best = found;
-    const again = best.day > day ? mended(problem, day, due, effort, random) : null;
+    const again = best.day > day ? mended(problem, day, due, due, MENDS[effort], random) : null;
     if (again && isBetter(again, best)) best = again;
   }
   return best;

@@ -1,141 +1,166 @@
-import type { IntegerSolver } from '../cutting';
+import { seeded, type IntegerSolver, type LinearProgram } from '../cutting';
 import { nth } from '../lists';
 import type { WorkLaid } from './list-pass';
+import { drawIn, type Left } from './order';
 import type { Problem } from './problem';
-import { askForOrder, askForOther, askForRoom, insideOf, isAfter, laidAs, newSharing, type Sharing } from './sharing';
+import { mended } from './search';
+import { askForOrder, askForOther, askForRoom, insideOf, laidAs, newSharing, type Sharing } from './sharing';
 
+/** Branches after which it stays open. */
+const BRANCHES = 3000;
 /** Rounds in which an answer in parts of tasks is asked for their order: at the beginning, and at each branch. */
 const [ROUNDS, AGAIN] = [25, 4] as const;
-/** Branches gone through one by one; then the solver goes on by itself, with so many of its own. */
-const [BRANCHES, NODES] = [40, 4000] as const;
-/** A solver that found nothing the third time it is asked whether it shall go on does not find it quickly. */
-const CHECKS = 3;
+/** Splits that are looked at before one is chosen. */
+const LOOKS = 4;
 /** Answers for which no order was found at the bench after which none is looked for. */
 const TRIES = 6;
 /** What is less than this off whole is whole. */
 const WHOLE = 1e-4;
+/** No window is fuller than it is long: a minute more would be more than this. */
+const FULL = 1 + 1e-4;
+/** Less than this is no gain. */
+const LEAST_GAIN = 1e-4;
 /** Loud work has few hours: what becomes of it decides most. */
 const LOUD = 3;
 /** What is split is told by its minutes and so many more. */
 const SMALL = 20;
+/** Ways to read an answer in parts as an order of tasks, at the beginning and at each branch, and passes by each. */
+const [WAYS, WAYS_AGAIN, PASSES] = [32, 1, 8] as const;
 
 type Answer = 'refuted' | 'open' | WorkLaid;
 
-/** The places that are left to each task: the first and the last of them. */
-type Left = { readonly low: number[]; readonly high: number[] };
+/** An answer in parts of tasks, and how full the fullest window is by it: no way to share out has it less full. */
+type Parts = { readonly x: readonly number[]; readonly full: number };
 
-/** Leaves to each task the places that those before and after it leave; false where one has none. */
-function drawn({ places, apart }: Sharing, { low, high }: Left): boolean {
-  for (let isAgain = true; isAgain;) {
-    isAgain = false;
-    for (const { first, own, lag } of apart) {
-      const [mine, others] = [nth(places, own), nth(places, first)];
-      const [from, to] = [nth(low, own), nth(high, first)];
-      let [begin, end] = [from, to];
-      while (begin <= nth(high, own) && !isAfter(nth(mine, begin), nth(others, nth(low, first)), lag)) begin++;
-      if (begin > nth(high, own)) return false;
-      while (end >= nth(low, first) && !isAfter(nth(mine, nth(high, own)), nth(others, end), lag)) end--;
-      if (end < nth(low, first)) return false;
-      isAgain ||= begin > from || end < to;
-      [low[own], high[first]] = [begin, end];
-    }
+/** A branch: what is left to each task, how full it is at least, and how often its order is asked for. */
+type Branch = { readonly left: Left; readonly full: number; readonly rounds: number };
+
+/** Answers in parts of tasks, each from where the last was found; null where there is none. */
+function partsBy({ places, full, rows }: Sharing, program: LinearProgram): (left: Left) => Parts | null | 'open' {
+  let asked = 0;
+  return ({ low, high }) => {
+    program.add(rows.slice(asked));
+    asked = rows.length;
+    const most = new Float64Array(full + 1);
+    places.forEach((own, at) =>
+      own.forEach(({ column }, k) => (most[column] = Number(nth(low, at) <= k && k <= nth(high, at)))),
+    );
+    most[full] = FULL;
+    program.limit(most);
+    const x = program.solve();
+    return x === null || x === 'open' ? x : { x, full: nth(x, full) };
+  };
+}
+
+/** Where an answer splits a task: after which of its places, and how much of it stands up to there. */
+type Split = { readonly own: number; readonly after: number; readonly share: number; readonly value: number };
+
+/** Splits of an answer, each of another task, those that decide most first. */
+function splitsOf({ problem: { nodes }, places }: Sharing, { low, high }: Left, { x }: Parts): readonly Split[] {
+  return places
+    .flatMap((mine, own): Split[] => {
+      const { task, minutes } = nth(nodes, own);
+      let share = 0;
+      let most: Split | null = null;
+      for (let after = nth(low, own); after < nth(high, own); after++) {
+        share += nth(x, nth(mine, after).column);
+        const by = Math.min(share, 1 - share);
+        const value = by * (SMALL + minutes) * (task.loud ? LOUD : 1);
+        if (by > WHOLE && value > (most?.value ?? 0)) most = { own, after, share, value };
+      }
+      return most ? [most] : [];
+    })
+    .sort((a, b) => b.value - a.value);
+}
+
+/** Both sides of a split: a task up to a place, or after it. */
+const sidesOf = ({ low, high }: Left, { own, after }: Split): readonly Left[] => [
+  { low: low.slice(), high: high.with(own, after) },
+  { low: low.with(own, after + 1), high: high.slice() },
+];
+
+/**
+ * Passes in the order in which an answer in parts has tasks, each told by when such a part of it is over (alpha points,
+ * Phillips, Stein and Wein 1998); null where none is ready in time.
+ */
+function passedBy({ problem, day, due, places }: Sharing, { x }: Parts, ways: readonly number[], random: () => number) {
+  for (const way of ways) {
+    const rank = places.map((own) => {
+      let share = 0;
+      const place = own.find(({ column }) => (share += nth(x, column)) >= way - WHOLE) ?? nth(own, own.length - 1);
+      return place.end;
+    });
+    const laid = mended(problem, day, due, rank, PASSES, random);
+    if (laid && laid.day <= day) return laid;
   }
-  return true;
+  return null;
 }
 
-/** Where an answer splits a task most: after which of its places, and how much of it stands up to there. */
-type Split = { readonly own: number; readonly after: number; readonly share: number };
-function mostSplit({ problem: { nodes }, places }: Sharing, { low, high }: Left, x: readonly number[]): Split | null {
-  let [most, split] = [0, null as Split | null];
-  places.forEach((mine, own) => {
-    const { task, minutes } = nth(nodes, own);
-    let share = 0;
-    for (let after = nth(low, own); after < nth(high, own); after++) {
-      share += nth(x, nth(mine, after).column);
-      const by = Math.min(share, 1 - share);
-      const value = by * (SMALL + minutes) * (task.loud ? LOUD : 1);
-      if (by > WHOLE && value > most) [most, split] = [value, { own, after, share }];
-    }
-  });
-  return split;
-}
-
-/** An answer of the solver in so many branches; in parts of tasks where that is none. */
-const answered = (
-  { problem, columns, need }: Sharing,
-  integer: IntegerSolver,
-  nodes: number,
+/**
+ * Goes through branches, the least full first: each answer in parts of tasks either is whole, or splits one that then
+ * stands on a side. Of some splits that is taken after which both sides are fullest (strong branching, Applegate and
+ * others 1995).
+ */
+function branched(
+  sharing: Sharing,
+  partsIn: (left: Left) => Parts | null | 'open',
+  tryOut: (x: readonly number[]) => WorkLaid | 'other',
   stopped: () => boolean,
-  own: Sharing['columns'] = columns,
-) => integer({ columns: own, need, exact: problem.nodes.length, below: 1, nodes }, stopped);
-
-/** Asks answers in parts of tasks for their order, as long as they break it; or so often. */
-function inOrder(sharing: Sharing, integer: IntegerSolver, stopped: () => boolean): 'refuted' | 'open' {
-  for (let round = 0; round < ROUNDS; round++) {
-    const { x, complete } = answered(sharing, integer, 0, stopped);
-    if (!x) return complete ? 'refuted' : 'open';
-    if (askForOrder(sharing, x) === 0) break;
+): Answer {
+  const { order, places } = sharing;
+  const random = seeded(places.length);
+  const isLeft = (left: Left): boolean => drawIn(order, left);
+  /** Both sides of the split that says most; the only one where a side of any has no answer, none where neither has. */
+  const partedBy = (left: Left, { full }: Parts, splits: readonly Split[]): readonly Branch[] => {
+    let [most, best] = [0, [] as readonly Branch[]];
+    for (const split of splits.slice(0, LOOKS)) {
+      const sides = sidesOf(left, split).flatMap((side): Branch[] => {
+        const parts = isLeft(side) ? partsIn(side) : null;
+        if (parts === null) return [];
+        return [{ left: side, full: parts === 'open' ? full : parts.full, rounds: AGAIN }];
+      });
+      if (sides.length < 2) return sides;
+      const gain = sides.reduce((product, side) => product * Math.max(LEAST_GAIN, side.full - full), 1);
+      if (gain > most) [most, best] = [gain, sides];
+    }
+    return best;
+  };
+  const visit = ({ left, rounds }: Branch, ways: readonly number[]): Answer | readonly Branch[] => {
+    for (let round = 0; ; round++) {
+      if (stopped()) return 'open';
+      if (!isLeft(left)) return 'refuted';
+      const parts = partsIn(left);
+      if (parts === null) return 'refuted';
+      if (parts === 'open') return 'open';
+      const isAsked = askForOrder(sharing, parts.x) > 0;
+      if (isAsked && round < rounds) continue;
+      const splits = splitsOf(sharing, left, parts);
+      if (splits.length > 0) return passedBy(sharing, parts, ways, random) ?? partedBy(left, parts, splits);
+      const laid = isAsked ? 'other' : tryOut(parts.x);
+      if (laid !== 'other') return laid;
+    }
+  };
+  const all: Left = { low: new Int32Array(places.length), high: Int32Array.from(places, (own) => own.length - 1) };
+  let open: readonly Branch[] = [{ left: all, full: 0, rounds: ROUNDS }];
+  for (let count = 0; count < BRANCHES; count++) {
+    const next = open.reduce((a, b) => (b.full < a.full ? b : a), nth(open, 0));
+    const ways = Array.from({ length: count === 0 ? WAYS : WAYS_AGAIN }, (_, k) =>
+      count === 0 ? (k + 1) / WAYS : random(),
+    );
+    const found = visit(next, ways);
+    if (found === 'open' || (typeof found === 'object' && 'puts' in found)) return found;
+    open = [...open.filter((one) => one !== next), ...(found === 'refuted' ? [] : found)];
+    if (open.length === 0) return 'refuted';
   }
   return 'open';
 }
 
-/** Goes through branches: each answer in parts of tasks either is whole, or splits one that then stands on a side. */
-function branched(
-  sharing: Sharing,
-  integer: IntegerSolver,
-  tryOut: (x: readonly number[]) => WorkLaid | 'other',
-  stopped: () => boolean,
-): Answer {
-  const { places, columns } = sharing;
-  let left = BRANCHES;
-  /** An answer with what is left to each task; its columns are those of all. */
-  const inParts = ({ low, high }: Left) => {
-    const own = places.flatMap((mine, at) => mine.slice(nth(low, at), nth(high, at) + 1).map(({ column }) => column));
-    const mine = own.map((column) => nth(columns, column));
-    const { x, complete } = answered(sharing, integer, 0, stopped, mine);
-    if (!x) return { x, complete };
-    const all = columns.map(() => 0);
-    own.forEach((column, k) => (all[column] = nth(x, k)));
-    return { x: all, complete };
-  };
-  const visit = (range: Left): Answer => {
-    if (left-- <= 0) return 'open';
-    let rounds: number = AGAIN;
-    for (;;) {
-      if (stopped()) return 'open';
-      if (!drawn(sharing, range)) return 'refuted';
-      const { x, complete } = inParts(range);
-      if (!x) return complete ? 'refuted' : 'open';
-      const asked = askForOrder(sharing, x);
-      if (asked > 0 && rounds-- > 0) continue;
-      const split = mostSplit(sharing, range, x);
-      if (split) return parted(range, split);
-      if (asked > 0) continue;
-      const laid = tryOut(x.map(Math.round));
-      if (laid !== 'other') return laid;
-    }
-  };
-  const parted = ({ low, high }: Left, { own, after, share }: Split): Answer => {
-    const sooner = { low: [...low], high: high.map((k, at) => (at === own ? after : k)) };
-    const later = { low: low.map((k, at) => (at === own ? after + 1 : k)), high: [...high] };
-    let isOpen = false;
-    for (const side of share > 0.5 ? [sooner, later] : [later, sooner]) {
-      const found = visit(side);
-      if (typeof found !== 'string') return found;
-      isOpen ||= found === 'open';
-      if (left <= 0 && isOpen) break;
-    }
-    return isOpen ? 'open' : 'refuted';
-  };
-  return visit({ low: places.map(() => 0), high: places.map((mine) => mine.length - 1) });
-}
-
 /**
- * Whether work can be shared out among windows so that all is ready by a day. A program in whole numbers shares it out;
- * what an answer does not keep of the order of tasks, and of a window's hands, clamps and room gone through one by one,
- * is asked of the next (logic-based Benders decomposition, Hooker and Ottosson 2003). What is asked holds for every
- * plan, so a no is a proof. Where the solver has no answer quickly, branches are gone through here: what is between two
- * tasks tells more of them than the solver knows (branch and cut).
+ * Whether work can be shared out among windows so that all is ready by a day. A linear program shares it out, in parts
+ * of tasks and with the fullest window as empty as can be; what an answer does not keep of the order of tasks, and of a
+ * window's hands, clamps and room gone through one by one, is asked of the next (branch and cut; logic-based Benders
+ * decomposition, Hooker and Ottosson 2003). What is asked holds for every plan, so a no is a proof. On the way answers
+ * are read as an order of tasks, which may be ready in time.
  *
  * @returns `refuted` where it can not; the work laid out where it can; `open` where neither was found out.
  */
@@ -145,7 +170,6 @@ export function sharedOut(problem: Problem, day: number, integer: IntegerSolver,
   let tried = 0;
   /** A whole answer at the bench; where it is none, what it breaks is asked of the next. */
   const tryOut = (x: readonly number[]): WorkLaid | 'other' => {
-    if (askForOrder(sharing, x) > 0) return 'other';
     const inside = insideOf(sharing, x);
     if (askForRoom(sharing, inside) > 0) return 'other';
     const laid = laidAs(sharing, inside);
@@ -155,25 +179,10 @@ export function sharedOut(problem: Problem, day: number, integer: IntegerSolver,
     askForOther(sharing, inside, laid);
     return 'other';
   };
-  const kept = (answer: Answer): Answer => {
-    const isNone = typeof answer === 'string' ? answer === 'refuted' && tried > 0 : answer.day > day;
-    return isNone ? 'open' : answer;
-  };
-  /** Answers of the solver, one after the other, while it has any. */
-  const solved = (isQuick: boolean): Answer => {
-    while (!stopped() && tried < TRIES) {
-      let checks = 0;
-      const { x, complete } = answered(sharing, integer, NODES, () => (isQuick && ++checks >= CHECKS) || stopped());
-      if (!x) return complete ? 'refuted' : 'open';
-      const laid = tryOut(x);
-      if (laid !== 'other') return laid;
-    }
-    return 'open';
-  };
-  if (inOrder(sharing, integer, stopped) === 'refuted') return 'refuted';
-  for (const go of [() => solved(true), () => branched(sharing, integer, tryOut, stopped), () => solved(false)]) {
-    const answer = kept(go());
-    if (answer !== 'open' || stopped()) return answer;
-  }
-  return 'open';
+  const costs = Array.from({ length: sharing.full + 1 }, (_, column) => Number(column === sharing.full));
+  const program = integer.linear(costs, FULL);
+  const answer = branched(sharing, partsBy(sharing, program), tryOut, () => stopped() || tried >= TRIES);
+  program.end();
+  const isNone = typeof answer === 'string' ? answer === 'refuted' && tried > 0 : answer.day > day;
+  return isNone ? 'open' : answer;
 }

@@ -1,6 +1,59 @@
 import { nth } from '../lists';
-import loadHighs from 'highs';
-import type { IntegerSolver } from './integer';
+import loadHighs, { type Highs } from 'highs';
+import type { IntegerSolver, LinearRow } from './integer';
+
+/** How HiGHS numbers the weights of edges that are quickest here (Devex, Harris 1973). */
+const DEVEX = 1;
+
+type Program = Parameters<IntegerSolver>[0];
+
+/** Rows one after the other, as a matrix. */
+function matrixOf(rows: readonly LinearRow[], numCols: number) {
+  const starts = new Int32Array(rows.length + 1);
+  rows.forEach(({ entries }, row) => (starts[row + 1] = nth(starts, row) + entries.length));
+  const all = rows.flatMap(({ entries }) => entries);
+  const indices = Int32Array.from(all, ([column]) => column);
+  const values = Float64Array.from(all, ([, value]) => value);
+  return { format: 'csr', numCols, numRows: rows.length, starts, indices, values } as const;
+}
+
+/** Linear programs by the dual simplex method, each time from the basis of the last. */
+const linearBy =
+  (highs: Highs): IntegerSolver['linear'] =>
+  (costs, below) => {
+    const { infinity, constants } = highs;
+    const numCols = costs.length;
+    const nothing = new Float64Array(0);
+    const model = highs.createModel({
+      ...{ numCols, numRows: 0, rowLower: nothing, rowUpper: nothing, matrix: matrixOf([], numCols) },
+      colCost: Float64Array.from(costs),
+      colLower: new Float64Array(numCols),
+      colUpper: new Float64Array(numCols).fill(infinity),
+    });
+    const own = { presolve: 'off', objective_bound: below, simplex_dual_edge_weight_strategy: DEVEX };
+    model.options.set({ output_flag: false, ...own } as never);
+    return {
+      add: (rows) =>
+        void model.addRows({
+          lower: Float64Array.from(rows, ({ least }) => least),
+          upper: Float64Array.from(rows, ({ most = infinity }) => most),
+          matrix: matrixOf(rows, numCols),
+        }),
+      limit: (most) =>
+        void model.changeColsBounds({ kind: 'range', from: 0, to: numCols - 1 }, new Float64Array(numCols), most),
+      solve: () => {
+        model.run();
+        const status = model.getModelStatus();
+        const { infeasible, objectiveBound, optimal } = constants.modelStatus;
+        if (status === infeasible || status === objectiveBound) return null;
+        if (status !== optimal) return 'open';
+        return Number(model.info.get('objective_function_value')) > below
+          ? null
+          : Array.from(model.getSolution().colValue, Number);
+      },
+      end: () => void model.dispose(),
+    };
+  };
 
 /**
  * HiGHS (Huangfu and Hall 2018, MIT licence) as the integer solver. Loaded once; solving is synchronous, single
@@ -11,7 +64,7 @@ import type { IntegerSolver } from './integer';
 export async function loadIntegerSolver(locate?: string): Promise<IntegerSolver> {
   const highs = await loadHighs(locate === undefined ? undefined : { locateFile: () => locate });
   const { infinity, constants } = highs;
-  return ({ columns, need, exact = 0, below, nodes }, stopped) => {
+  const solver = ({ columns, need, exact = 0, below, nodes }: Program, stopped: () => boolean) => {
     const starts = new Int32Array(columns.length + 1);
     columns.forEach(({ rows }, at) => (starts[at + 1] = nth(starts, at) + rows.length + 1));
     const indices = new Int32Array(nth(starts, columns.length));
@@ -54,4 +107,5 @@ export async function loadIntegerSolver(locate?: string): Promise<IntegerSolver>
       },
     );
   };
+  return Object.assign(solver, { linear: linearBy(highs) });
 }

@@ -7,7 +7,7 @@ export * from './solution';
 export * from './aim';
 export { combine } from './aims';
 export { choicesFor, solve, solveExactly, usualSeconds, type Chosen, type Solved, type SolveOptions } from './solve';
-export type { IntegerSolver } from './integer';
+export type { IntegerSolver, LinearProgram, LinearRow } from './integer';
 export { flipped, lean, type CutLayout, type Slants } from './layout';
 export { FLIPS } from './region';
 export { seeded } from './random';
