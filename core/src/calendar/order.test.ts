@@ -32,7 +32,7 @@ const some = fc
       [1, 2],
     ] as const;
     const apart = pairs.flatMap(([first, own], k): Apart[] => {
-      const lag = lags[k];
+      const lag = lags[k] ?? null;
       return lag === null ? [] : [{ first, own, lag }];
     });
     return { places, apart, columns: column };
