@@ -88,7 +88,7 @@ export async function loadIntegerSolver(locate?: string): Promise<IntegerSolver>
         rowLower: Float64Array.from([...need, -infinity]),
         rowUpper: Float64Array.from([...need.map((n, row) => (row < exact ? n : infinity)), below]),
         matrix: { format: 'csc', numCols: columns.length, numRows: need.length + 1, starts, indices, values },
-        ...(nodes > 0 && { integrality: new Int32Array(columns.length).fill(constants.variableType.integer) }),
+        integrality: new Int32Array(columns.length).fill(constants.variableType.integer),
       },
       (model) => {
         model.options.set({ output_flag: false, mip_max_nodes: nodes, mip_rel_gap: 0, mip_abs_gap: 0.5 } as never);
@@ -101,7 +101,7 @@ export async function loadIntegerSolver(locate?: string): Promise<IntegerSolver>
         const { infeasible, optimal } = constants.modelStatus;
         const found = status !== infeasible && Number(model.info.get('primal_solution_status')) === 2;
         return {
-          x: found ? Array.from(model.getSolution().colValue, nodes > 0 ? Math.round : Number) : null,
+          x: found ? Array.from(model.getSolution().colValue, Math.round) : null,
           complete: status === optimal || status === infeasible,
         };
       },

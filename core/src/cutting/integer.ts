@@ -10,7 +10,7 @@ type IntegerProgram = {
   readonly exact?: number;
   /** Costs of at least this are of no use. */
   readonly below: number;
-  /** Branches after which it stops; none where parts of a column will do, which is quick and bounds the rest. */
+  /** Branches after which it stops. */
   readonly nodes: number;
 };
 

@@ -29,8 +29,8 @@ function rowsOf({ zone, free, sessions, ready }: BenchCalendar): readonly Row[] 
 }
 
 /**
- * Days as boards: as long as the hours there are, work as pieces of them, what only waits dashed below. While a piece is
- * held they stand as they were when it was taken: days laid out better meanwhile would move under it.
+ * Days as boards: as long as the hours there are, work as pieces of them, what only waits dashed below. While a piece
+ * is held they stand as they were when it was taken: days laid out better meanwhile would move under it.
  */
 export function DayBoards({ calendar: latest, all }: { readonly calendar: BenchCalendar; readonly all: boolean }) {
   const { units } = useJob();
