@@ -22,7 +22,8 @@ const PENALTY = 1e6;
 
 /** The least cost by our own simplex, all at once; null where there is none. Limits are rows there. */
 function anew(costs: readonly number[], rows: readonly LinearRow[], most: readonly number[]): number | null {
-  const program = leastCost([...rows.map(({ least }) => least), ...most.map((limit) => -limit)], PENALTY);
+  const demand = [...rows.map(({ least }) => least), ...most.map((limit) => -limit)];
+  const program = leastCost(demand, PENALTY);
   costs.forEach((cost, column) =>
     program.add({
       cost,
@@ -37,10 +38,7 @@ function anew(costs: readonly number[], rows: readonly LinearRow[], most: readon
   const { x, duals } = program.solve();
   const cost = x.reduce((sum, value, column) => sum + value * costs[column]!, 0);
   // What it comes to with what is not met, by its prices.
-  const whole = [...rows.map(({ least }) => least), ...most.map((limit) => -limit)].reduce(
-    (sum, demand, row) => sum + demand * duals[row]!,
-    0,
-  );
+  const whole = demand.reduce((sum, least, row) => sum + least * duals[row]!, 0);
   return whole > PENALTY / 1000 ? null : cost;
 }
 
