@@ -24,8 +24,9 @@ const LEAST_GAIN = 1e-4;
 const LOUD = 3;
 /** What is split is told by its minutes and so many more. */
 const SMALL = 20;
-/** Ways to read an answer in parts as an order of tasks, at the beginning and at each branch, and passes by each. */
-const [WAYS, WAYS_AGAIN, PASSES] = [32, 1, 8] as const;
+/** Ways to read an answer in parts as an order of tasks, at the beginning, and passes by each. */
+const WAYS = Array.from({ length: 32 }, (_, k) => (k + 1) / 32);
+const PASSES = 8;
 
 type Answer = 'refuted' | 'open' | WorkLaid;
 
@@ -109,13 +110,12 @@ function branched(
 ): Answer {
   const { order, places } = sharing;
   const random = seeded(places.length);
-  const isLeft = (left: Left): boolean => drawIn(order, left);
   /** Both sides of the split that says most; the only one where a side of any has no answer, none where neither has. */
   const partedBy = (left: Left, { full }: Parts, splits: readonly Split[]): readonly Branch[] => {
     let [most, best] = [0, [] as readonly Branch[]];
     for (const split of splits.slice(0, LOOKS)) {
       const sides = sidesOf(left, split).flatMap((side): Branch[] => {
-        const parts = isLeft(side) ? partsIn(side) : null;
+        const parts = drawIn(order, side) ? partsIn(side) : null;
         if (parts === null) return [];
         return [{ left: side, full: parts === 'open' ? full : parts.full, rounds: AGAIN }];
       });
@@ -125,12 +125,12 @@ function branched(
     }
     return best;
   };
-  const visit = ({ left, rounds }: Branch, ways: readonly number[]): Answer | readonly Branch[] => {
+  /** What a branch comes to: branches of its own, none where it has no answer. */
+  const visit = ({ left, rounds }: Branch, ways: readonly number[]): 'open' | WorkLaid | readonly Branch[] => {
     for (let round = 0; ; round++) {
       if (stopped()) return 'open';
-      if (!isLeft(left)) return 'refuted';
       const parts = partsIn(left);
-      if (parts === null) return 'refuted';
+      if (parts === null) return [];
       if (parts === 'open') return 'open';
       const isAsked = askForOrder(sharing, parts.x) > 0;
       if (isAsked && round < rounds) continue;
@@ -141,18 +141,14 @@ function branched(
     }
   };
   const all: Left = { low: new Int32Array(places.length), high: Int32Array.from(places, (own) => own.length - 1) };
-  let open: readonly Branch[] = [{ left: all, full: 0, rounds: ROUNDS }];
-  for (let count = 0; count < BRANCHES; count++) {
+  let open: readonly Branch[] = drawIn(order, all) ? [{ left: all, full: 0, rounds: ROUNDS }] : [];
+  for (let count = 0; count < BRANCHES && open.length > 0; count++) {
     const next = open.reduce((a, b) => (b.full < a.full ? b : a), nth(open, 0));
-    const ways = Array.from({ length: count === 0 ? WAYS : WAYS_AGAIN }, (_, k) =>
-      count === 0 ? (k + 1) / WAYS : random(),
-    );
-    const found = visit(next, ways);
-    if (found === 'open' || (typeof found === 'object' && 'puts' in found)) return found;
-    open = [...open.filter((one) => one !== next), ...(found === 'refuted' ? [] : found)];
-    if (open.length === 0) return 'refuted';
+    const found = visit(next, count === 0 ? WAYS : [random()]);
+    if (found === 'open' || 'puts' in found) return found;
+    open = [...open.filter((one) => one !== next), ...found];
   }
-  return 'open';
+  return open.length === 0 ? 'refuted' : 'open';
 }
 
 /**

@@ -9,9 +9,6 @@ import { orderBroken, orderOf, type Order, type Place } from './order';
 import type { Problem } from './problem';
 import { endOfDay } from './windows';
 
-/** A place, and how much of it counts. */
-type Share = readonly [Place, number];
-
 /** Tasks shared out among windows, as a linear program that is asked more as answers break it. */
 export type Sharing = {
   readonly problem: Problem;
@@ -47,25 +44,25 @@ export function newSharing(problem: Problem, day: number): Sharing | null {
   );
   if (places.some((own) => own.length === 0)) return null;
   const rows: LinearRow[] = [];
-  places.forEach((own) => rows.push({ least: 1, most: 1, entries: entriesOf(own.map((place): Share => [place, 1])) }));
+  places.forEach((own) => rows.push({ least: 1, most: 1, entries: entriesOf(own, 1) }));
   const kinds = [windows, ...new Set(nodes.map(({ spans }) => spans))];
   windows.forEach((window, w) => {
     if (window.day > day) return;
     for (const spans of kinds) {
       const span = spans[w];
       if (!span || (spans !== windows && span.from === window.from && span.to === window.to)) continue;
-      const inside = nodes.flatMap((node, at): Share[] => {
+      const inside = nodes.flatMap((node, at): LinearRow['entries'] => {
         const place = placeIn(nth(places, at), w);
-        return place && (spans === windows || node.spans === spans) ? [[place, -node.minutes]] : [];
+        return place && (spans === windows || node.spans === spans) ? [[place.column, -node.minutes]] : [];
       });
-      rows.push({ least: 0, entries: [...entriesOf(inside), [full, span.to - span.from]] });
+      rows.push({ least: 0, entries: [...inside, [full, span.to - span.from]] });
     }
   });
   return { ...{ problem, day, due, places, full, rows }, order: orderOf(apartIn(nodes), places) };
 }
 
-const entriesOf = (shares: readonly Share[]): LinearRow['entries'] =>
-  shares.map(([{ column }, value]) => [column, value]);
+const entriesOf = (places: readonly Place[], value: number): LinearRow['entries'] =>
+  places.map(({ column }) => [column, value]);
 
 const placeIn = (places: readonly Place[], window: number): Place | undefined =>
   places.find((place) => place.window === window);
@@ -79,7 +76,7 @@ export function askForOrder({ order, rows }: Sharing, x: readonly number[]): num
 
 /** Asks that of some places less than so many are taken: than there are. */
 const askForLess = ({ rows }: Sharing, places: readonly Place[], than = places.length): number =>
-  rows.push({ least: 1 - than, entries: entriesOf(places.map((place): Share => [place, -1])) });
+  rows.push({ least: 1 - than, entries: entriesOf(places, -1) });
 
 /** Tasks in each window, with their places, by an answer. */
 type Inside = readonly (readonly (readonly [at: number, Place])[])[];

@@ -7,15 +7,16 @@ const DEVEX = 1;
 
 type Program = Parameters<IntegerSolver>[0];
 
-/** Rows one after the other, as a matrix. */
-function matrixOf(rows: readonly LinearRow[], numCols: number) {
-  const starts = new Int32Array(rows.length + 1);
-  rows.forEach(({ entries }, row) => (starts[row + 1] = nth(starts, row) + entries.length));
-  const all = rows.flatMap(({ entries }) => entries);
-  const indices = Int32Array.from(all, ([column]) => column);
-  const values = Float64Array.from(all, ([, value]) => value);
-  return { format: 'csr', numCols, numRows: rows.length, starts, indices, values } as const;
+/** Lines of a matrix, its rows or its columns, one after the other. */
+function packed(lines: readonly LinearRow['entries'][]) {
+  const starts = new Int32Array(lines.length + 1);
+  lines.forEach((line, at) => (starts[at + 1] = nth(starts, at) + line.length));
+  const all = lines.flat();
+  return { starts, indices: Int32Array.from(all, ([at]) => at), values: Float64Array.from(all, ([, value]) => value) };
 }
+
+const rowsOf = (rows: readonly LinearRow[], numCols: number) =>
+  ({ format: 'csr', numCols, numRows: rows.length, ...packed(rows.map(({ entries }) => entries)) }) as const;
 
 /** Linear programs by the dual simplex method, each time from the basis of the last. */
 const linearBy =
@@ -25,7 +26,7 @@ const linearBy =
     const numCols = costs.length;
     const nothing = new Float64Array(0);
     const model = highs.createModel({
-      ...{ numCols, numRows: 0, rowLower: nothing, rowUpper: nothing, matrix: matrixOf([], numCols) },
+      ...{ numCols, numRows: 0, rowLower: nothing, rowUpper: nothing, matrix: rowsOf([], numCols) },
       colCost: Float64Array.from(costs),
       colLower: new Float64Array(numCols),
       colUpper: new Float64Array(numCols).fill(infinity),
@@ -37,7 +38,7 @@ const linearBy =
         void model.addRows({
           lower: Float64Array.from(rows, ({ least }) => least),
           upper: Float64Array.from(rows, ({ most = infinity }) => most),
-          matrix: matrixOf(rows, numCols),
+          matrix: rowsOf(rows, numCols),
         }),
       limit: (most) =>
         void model.changeColsBounds({ kind: 'range', from: 0, to: numCols - 1 }, new Float64Array(numCols), most),
@@ -65,18 +66,7 @@ export async function loadIntegerSolver(locate?: string): Promise<IntegerSolver>
   const highs = await loadHighs(locate === undefined ? undefined : { locateFile: () => locate });
   const { infinity, constants } = highs;
   const solver = ({ columns, need, exact = 0, below, nodes }: Program, stopped: () => boolean) => {
-    const starts = new Int32Array(columns.length + 1);
-    columns.forEach(({ rows }, at) => (starts[at + 1] = nth(starts, at) + rows.length + 1));
-    const indices = new Int32Array(nth(starts, columns.length));
-    const values = new Float64Array(indices.length);
-    columns.forEach(({ cost, rows }, at) => {
-      rows.forEach(([row, value], k) => {
-        indices[nth(starts, at) + k] = row;
-        values[nth(starts, at) + k] = value;
-      });
-      indices[nth(starts, at + 1) - 1] = need.length;
-      values[nth(starts, at + 1) - 1] = cost;
-    });
+    const matrix = packed(columns.map(({ cost, rows }) => [...rows, [need.length, cost]]));
     return highs.withModel(
       {
         numCols: columns.length,
@@ -87,7 +77,7 @@ export async function loadIntegerSolver(locate?: string): Promise<IntegerSolver>
         // The last row keeps the cost below what is known already.
         rowLower: Float64Array.from([...need, -infinity]),
         rowUpper: Float64Array.from([...need.map((n, row) => (row < exact ? n : infinity)), below]),
-        matrix: { format: 'csc', numCols: columns.length, numRows: need.length + 1, starts, indices, values },
+        matrix: { format: 'csc', numCols: columns.length, numRows: need.length + 1, ...matrix },
         integrality: new Int32Array(columns.length).fill(constants.variableType.integer),
       },
       (model) => {
