@@ -107,7 +107,8 @@ export function App() {
     <CacheProvider value={cache}>
       <ThemeProvider theme={theme}>
         <CssBaseline />
-        <RouterProvider router={router} />
+        {/* What is seen is of the address at once: in a transition one would type into the piece or part before. */}
+        <RouterProvider router={router} useTransitions={false} />
         <Message />
         <SignIn />
       </ThemeProvider>

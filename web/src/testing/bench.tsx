@@ -46,7 +46,7 @@ export function onBench(
   const router = createMemoryRouter([{ path: '/jobs/:id/:stage', element: what }], { initialEntries: [path] });
   const shown: RenderResult = render(
     <Provider store={store}>
-      <RouterProvider router={router} />
+      <RouterProvider router={router} useTransitions={false} />
     </Provider>,
   );
   const user: UserEvent = userEvent.setup();

@@ -28,10 +28,11 @@ const withSigns = (text: string): string => text.replace(/\b\d\/\d\b/, (fraction
 
 /** A pause this long in typing takes what is there. */
 const PAUSE_MS = 600;
+const NOTHING = () => {};
 
 /**
  * A length typed any usual way. What can not be read stays as typed, with the reason under it, and the last good value
- * stays in force. Taken on Enter, on leaving and after a pause.
+ * stays in force. Taken on Enter, on leaving, after a pause, and where the field goes while one types.
  */
 export function LengthField({ label, value, onChange, least = 0, most = LONGEST, mark }: Props) {
   const units = useUnits();
@@ -39,7 +40,6 @@ export function LengthField({ label, value, onChange, least = 0, most = LONGEST,
   const [text, setText] = useState<string | null>(null);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   const help = useId();
-  useEffect(() => () => clearTimeout(timer.current), []);
 
   const parsed = text === null ? null : parseLength(text, units);
   const problem = !parsed
@@ -54,14 +54,20 @@ export function LengthField({ label, value, onChange, least = 0, most = LONGEST,
           ? `It must be at most ${printLength(most, units, true)}.`
           : null;
 
+  const goes = useRef(NOTHING);
   const take = (typed: string, leave: boolean) => {
     clearTimeout(timer.current);
+    goes.current = NOTHING;
     const read = parseLength(typed, units);
     if (read.ok && read.length >= least && read.length <= most) {
       if (read.length !== value) onChange(read.length);
       if (leave) setText(null);
     }
   };
+  useEffect(() => {
+    goes.current = () => text !== null && take(text, false);
+  });
+  useEffect(() => () => goes.current(), []);
 
   return (
     <TextField
@@ -78,7 +84,10 @@ export function LengthField({ label, value, onChange, least = 0, most = LONGEST,
       onBlur={() => text !== null && take(text, true)}
       onKeyDown={(event) => {
         if (event.key === 'Enter' && text !== null) take(text, true);
-        if (event.key === 'Escape') setText(null);
+        if (event.key === 'Escape') {
+          clearTimeout(timer.current);
+          setText(null);
+        }
       }}
       slotProps={{
         htmlInput: {

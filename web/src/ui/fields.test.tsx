@@ -12,9 +12,12 @@ const box = (label: string) => screen.getByLabelText<HTMLInputElement>(label);
 describe('a length', () => {
   const field = (value: Length, rest: { least?: Length; most?: Length } = {}, job = demoJob()) => {
     const taken: Length[] = [];
-    onBench(<LengthField label="long" value={value} onChange={(length) => taken.push(length)} {...rest} />, { job });
+    shown = onBench(<LengthField label="long" value={value} onChange={(length) => taken.push(length)} {...rest} />, {
+      job,
+    });
     return taken;
   };
+  let shown: ReturnType<typeof onBench>;
 
   test('is shown as a tape reads it', () => {
     field(inches(30.5));
@@ -47,7 +50,33 @@ describe('a length', () => {
     fireEvent.change(box('long'), { target: { value: '13' } });
     act(() => void jest.advanceTimersByTime(700));
     expect(taken).toEqual([inches(12), inches(13)]);
+    fireEvent.change(box('long'), { target: { value: '14' } });
+    fireEvent.keyDown(box('long'), { key: 'Escape' });
+    act(() => void jest.advanceTimersByTime(700));
+    expect(taken).toEqual([inches(12), inches(13)]);
     jest.useRealTimers();
+  });
+
+  test.each([
+    ['12 1/2', [inches(12.5)]],
+    ['12 and a bit', []],
+  ])('“%s” is typed and the field goes: what can be read is taken, once', (typed, expected) => {
+    const taken = field(inches(10));
+    fireEvent.change(box('long'), { target: { value: typed } });
+    shown.unmount();
+    expect(taken).toEqual(expected);
+  });
+
+  test('taken on Enter, it is not taken again where the field goes with it', () => {
+    const taken: Length[] = [];
+    const away = (length: Length) => {
+      taken.push(length);
+      shown.unmount();
+    };
+    shown = onBench(<LengthField label="long" value={inches(10)} onChange={away} />);
+    fireEvent.change(box('long'), { target: { value: '12' } });
+    fireEvent.keyDown(box('long'), { key: 'Enter' });
+    expect(taken).toEqual([inches(12)]);
   });
 
   test.each([

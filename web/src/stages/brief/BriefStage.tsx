@@ -55,7 +55,7 @@ export function BriefStage() {
       {!piece && <Waiting>{null}</Waiting>}
       {piece && (
         <div className="two-columns">
-          <PieceForm piece={piece} />
+          <PieceForm key={piece.id} piece={piece} />
           <RoomAtTable piece={piece} />
         </div>
       )}

@@ -17,9 +17,10 @@ import './FinishStage.css';
 
 /** What is sanded, coloured and coated: the piece with its surfaces, recipes as strips, sittings and cans. */
 export function FinishStage() {
+  const piece = usePiece();
   return (
     <Waiting>
-      <Finish />
+      <Finish key={piece?.id} />
     </Waiting>
   );
 }

@@ -148,7 +148,7 @@ export function PartsStage() {
               label={`Where ${shown?.tag ?? 'each part'} is`}
             />
             {picked && piece ? (
-              <PartPanel part={picked} piece={piece} />
+              <PartPanel key={picked.id} part={picked} piece={piece} />
             ) : (
               <p className="soft">Point at a row to see the part. Click it for its template, or to set it by hand.</p>
             )}

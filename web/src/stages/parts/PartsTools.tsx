@@ -26,7 +26,8 @@ export function PartsTools({ piece, parts, onAdded }: Props) {
   const units = useUnits();
   const [result, setResult] = useState<ReturnType<typeof readPartsCsv> | null>(null);
   const put = (more: Piece['loose']) => change(more.map((row) => set(piece.id, ['loose', row.tag], row)));
-  const taken = new Set(parts.map((part) => part.tag));
+  // What was added a moment ago is not in the plan yet.
+  const taken = new Set([...parts, ...piece.loose].map(({ tag }) => tag));
   const add = () => {
     let number = 1;
     while (taken.has(`X${number}`)) number++;

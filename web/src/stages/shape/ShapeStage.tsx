@@ -47,7 +47,7 @@ function ShapeOf({ piece }: { readonly piece: Piece }) {
   const drawn = useDeferredValue(true, false);
   return (
     <div className="shape-columns">
-      <section className="choices" aria-label="Sizes and choices">
+      <section key={piece.id} className="choices" aria-label="Sizes and choices">
         <SizeFields piece={piece} />
         <Choices piece={piece} topNominal={facts?.topNominal ?? null} />
         <Wood piece={piece} />
