@@ -150,6 +150,8 @@ export const holdOver = (page: Page, place: Locator) =>
     const { x, y, height } = (await place.boundingBox())!;
     await page.mouse.move(x + 40, y + height / 2, { steps: 8 });
     await expect(place).toHaveAttribute('data-over', 'true', { timeout: 2000 });
+    // Where the page scrolls, another place is under it a moment later.
+    expect((await place.boundingBox())!.y).toBe(y);
   }).toPass({ timeout: 30_000 });
 
 /** Colours on what lies under them: by far the longest to look at, and the same at any width. */

@@ -1,7 +1,7 @@
 import { DndContext, DragOverlay } from '@dnd-kit/core';
 import { useState, type ReactNode } from 'react';
 import type { HeldPiece } from '../../drawing/held';
-import { useDragSensors } from '../../ui/dragging';
+import { SCROLLING, useDragSensors } from '../../ui/dragging';
 import { useLabel } from '../../words/labels';
 import { useBoards } from './useBoards';
 import './Dragging.css';
@@ -15,6 +15,7 @@ export function Dragging({ children }: { readonly children: ReactNode }) {
   return (
     <DndContext
       sensors={sensors}
+      autoScroll={SCROLLING}
       onDragStart={({ active }) => setHeld(active.data.current as HeldPiece)}
       onDragCancel={() => setHeld(null)}
       onDragEnd={({ active, over }) => {

@@ -2,7 +2,7 @@ import { DndContext, DragOverlay, MeasuringStrategy, useDroppable } from '@dnd-k
 import { Fragment, useMemo, useState, type ReactNode } from 'react';
 import { clockAt, dateOf, dayWords, type BenchCalendar, type Session, type Window } from '@sill/core';
 import { useJob } from '../../state/hooks';
-import { useDragSensors } from '../../ui/dragging';
+import { SCROLLING, useDragSensors } from '../../ui/dragging';
 import { blocksOf, blockWords, hoursWords, waitWords, type Block } from '../../words/days';
 import { DayPiece } from './DayPiece';
 import { useMoving } from './useMoving';
@@ -44,6 +44,7 @@ export function DayBoards({ calendar: latest, all }: { readonly calendar: BenchC
   return (
     <DndContext
       sensors={sensors}
+      autoScroll={SCROLLING}
       // Free time comes into view once a piece is held: where things lie is looked at again.
       measuring={{ droppable: { strategy: MeasuringStrategy.Always } }}
       onDragStart={({ active }) =>
