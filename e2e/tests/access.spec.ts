@@ -18,7 +18,8 @@ const test = base.extend<{ open: Sill }>({
 });
 
 test('a phone signs in, works, and is signed out: what it typed meanwhile is not lost', async ({ browser, open }) => {
-  test.setTimeout(120_000);
+  // A server of its own, two devices, and a passphrase takes long to check on purpose.
+  test.setTimeout(240_000);
   const phone = await (await browser.newContext({ viewport: { width: 390, height: 844 } })).newPage();
   await phone.goto(`${open.url}/jobs/demo/brief`);
   const dialog = phone.getByRole('dialog', { name: 'Sign in to this shop' });
