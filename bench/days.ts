@@ -9,6 +9,7 @@ import {
   nowOf,
   pieceFrom,
   planJob,
+  PROVING_MS,
   provedFurther,
   STARTS,
   USUAL_PACE,
@@ -21,8 +22,6 @@ import { median, ms, print, today } from './measure';
 
 const NOW = `${today}T20:00`;
 const PIECES = 4;
-/** As long as the page looks for a nearer bound. */
-const PROVING_MS = 20_000;
 /** Jobs of four pieces with a finish: each start once, the next three after it in the gallery. */
 const fours: readonly Job[] = STARTS.filter((_, at) => at % 2 === 0).map((_, at) => ({
   ...newJob('bench'),

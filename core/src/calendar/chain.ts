@@ -24,7 +24,7 @@ export function chainOf(problem: Problem, { puts }: WorkLaid): readonly ChainLin
     const reasons = node.before.map((row) => ({ at: row.at, over: nth(ends, row.at) + row.wait }));
     const latest = reasons.reduce<(typeof reasons)[number] | null>((a, b) => (a && a.over >= b.over ? a : b), null);
     const ready = Math.max(now, node.release, latest?.over ?? now);
-    const long = node.minutes + lateBy(node, ends, problem, put.start);
+    const long = node.minutes + lateBy(node.fresh, ends, problem, put.start);
     const alone = earliestIn(node, windows, ready, long);
     const order = byTask.get(put.at)?.order ?? 0;
     const previous = puts[order - 1];

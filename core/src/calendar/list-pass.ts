@@ -36,44 +36,57 @@ export type Holding = { readonly until: Instant; readonly clamps: Node['task']['
 export const holdingOf = ({ wait, clamps, lies }: Node['task'], end: Instant): Holding | null =>
   wait > 0 && (clamps !== null || lies) ? { until: end + wait, clamps, lies } : null;
 
+/** Whether of clamps of a length there are as many as a task and what is held at a time ask for. */
+function isEnough(
+  clamps: Problem['clamps'],
+  holding: readonly Holding[],
+  own: NonNullable<Node['task']['clamps']>,
+  span: number,
+  at: Instant,
+): boolean {
+  if (own.span < span) return true;
+  let others = 0;
+  for (const { until, clamps: held } of holding) if (until > at && held && held.span >= span) others += held.count;
+  if (others === 0) return true;
+  const there = clampsOver({ clamps }, span);
+  return there === 0 || others + Math.min(own.count, there) <= there;
+}
+
 /**
  * Whether clamps and room are there at a time for one more. What wants more clamps than there are gets all of that
  * length; a long clamp holds a short thing, a short one nothing long.
  */
 export function isThere(
-  problem: Pick<Problem, 'room' | 'clamps'>,
+  { room, clamps }: Pick<Problem, 'room' | 'clamps'>,
   holding: readonly Holding[],
   task: Node['task'],
   at: Instant,
 ): boolean {
-  const held = holding.filter(({ until }) => until > at);
-  if (task.lies && held.filter(({ lies }) => lies).length >= problem.room) return false;
-  if (!task.clamps) return true;
-  const asked = [...held.flatMap(({ clamps }) => (clamps ? [clamps] : [])), task.clamps];
-  return asked.every(({ span }) => {
-    const there = clampsOver(problem, span);
-    const own = task.clamps && task.clamps.span >= span ? Math.min(task.clamps.count, there) : 0;
-    if (own === 0) return true;
-    const others = asked.slice(0, -1).reduce((sum, one) => sum + (one.span >= span ? one.count : 0), 0);
-    return others === 0 || others + own <= there;
-  });
+  let lying = 0;
+  for (const { until, lies } of holding) if (lies && until > at) lying++;
+  if (task.lies && lying >= room) return false;
+  const own = task.clamps;
+  if (!own) return true;
+  for (const { until, clamps: held } of holding)
+    if (until > at && held && !isEnough(clamps, holding, own, held.span, at)) return false;
+  return isEnough(clamps, holding, own, own.span, at);
 }
 
 /** The earliest time from one on at which clamps and room are there. */
 export function freeFrom(
   problem: Pick<Problem, 'room' | 'clamps'>,
   holding: readonly Holding[],
-  { task }: Node,
+  task: Node['task'],
   from: Instant,
 ): Instant {
-  if (!task.lies && !task.clamps) return from;
+  if (isThere(problem, holding, task, from)) return from;
   const times = [from, ...holding.map(({ until }) => until).filter((until) => until > from)].sort((a, b) => a - b);
   return times.find((at) => isThere(problem, holding, task, at)) ?? nth(times, times.length - 1);
 }
 
 /** Minutes that a task takes from a start on: longer where what it goes on has hardened. */
 export function lateBy(
-  { fresh }: Pick<Node, 'fresh'>,
+  fresh: Node['fresh'],
   ends: ArrayLike<Instant>,
   { now }: Pick<Problem, 'now'>,
   start: Instant,
@@ -82,21 +95,70 @@ export function lateBy(
   return start > (fresh.at === null ? now : nth(ends, fresh.at)) + fresh.within ? fresh.extra : 0;
 }
 
-/** What a bench begins with: kept with its problem, which is laid out hundreds of times. */
-type Begun = { readonly missing: Int32Array; readonly ready: Float64Array; readonly open: readonly number[] };
-const begun = new WeakMap<Problem, Begun>();
-function begunFor(problem: Problem): Begun {
-  const known = begun.get(problem);
-  if (known) return known;
-  const { nodes, now } = problem;
+/** A problem by numbers, and what a bench of it begins with: kept with it, as it is laid out hundreds of times. */
+type Flat = {
+  readonly missing: Int32Array;
+  readonly ready: Float64Array;
+  readonly open: readonly number[];
+  readonly minutes: Float64Array;
+  readonly scarce: Float64Array;
+  /** From when to when it may be done in each window; never where it may not. Tasks of one kind of time share one. */
+  readonly from: readonly Float64Array[];
+  readonly to: readonly Float64Array[];
+  /** Whether it may wait for clamps or room, or take longer where it comes late. */
+  readonly isPlain: Uint8Array;
+  /** What follows each, from its first row up to that of the next: which, and how long after it. */
+  readonly rows: Int32Array;
+  readonly next: Int32Array;
+  readonly wait: Float64Array;
+  /** What it is work on, and with which tool: alike where the number is. */
+  readonly of: Int32Array;
+  readonly tool: Int32Array;
+};
+const flats = new WeakMap<Problem, Flat>();
+/** Where nothing is. */
+const NOTHING = -1;
+
+function newFlat({ nodes, now }: Problem): Flat {
   const missing = Int32Array.from(nodes, ({ before }) => before.length);
-  const made: Begun = {
+  const bySpans = new Map<Node['spans'], readonly [Float64Array, Float64Array]>();
+  const times = nodes.map(({ spans }) => {
+    const known = bySpans.get(spans);
+    const made = known ?? [
+      Float64Array.from(spans, (span) => span?.from ?? Infinity),
+      Float64Array.from(spans, (span) => span?.to ?? -Infinity),
+    ];
+    bySpans.set(spans, made);
+    return made;
+  });
+  const rows = new Int32Array(nodes.length + 1);
+  nodes.forEach(({ next }, at) => (rows[at + 1] = rows[at]! + next.length));
+  const lags = nodes.flatMap(({ next }) => next);
+  const names = new Map<string, number>();
+  const numberOf = (name: string): number => {
+    const known = names.get(name) ?? names.size;
+    names.set(name, known);
+    return known;
+  };
+  return {
     missing,
     ready: Float64Array.from(nodes, ({ release }) => Math.max(now, release)),
     open: nodes.flatMap((_, at) => (missing[at] === 0 ? [at] : [])),
+    minutes: Float64Array.from(nodes, ({ minutes }) => minutes),
+    scarce: Float64Array.from(nodes, ({ scarce }) => scarce),
+    from: times.map(([from]) => from),
+    to: times.map(([, to]) => to),
+    isPlain: Uint8Array.from(nodes, ({ task, fresh }) => Number(!task.lies && task.clamps === null && fresh === null)),
+    ...{ rows, next: Int32Array.from(lags, ({ at }) => at), wait: Float64Array.from(lags, ({ wait }) => wait) },
+    of: Int32Array.from(nodes, ({ task }) => numberOf(`of ${task.of}`)),
+    tool: Int32Array.from(nodes, ({ task }) => (task.tool === null ? NOTHING : numberOf(`tool ${task.tool}`))),
   };
-  begun.set(problem, made);
-  return made;
+}
+
+function flatOf(problem: Problem): Flat {
+  const flat = flats.get(problem) ?? newFlat(problem);
+  flats.set(problem, flat);
+  return flat;
 }
 
 /** Where no time fits. */
@@ -106,49 +168,52 @@ const NOWHERE = -1;
 export class WorkBench {
   readonly puts: Put[] = [];
   readonly ends: Float64Array;
+  private readonly flat: Flat;
   private readonly missing: Int32Array;
   private readonly ready: Float64Array;
+  private readonly open: number[];
   private holding: Holding[] = [];
-  private readonly open: Set<number>;
 
   constructor(readonly problem: Problem) {
-    const { missing, ready, open } = begunFor(problem);
+    this.flat = flatOf(problem);
+    const { missing, ready, open } = this.flat;
     this.ends = new Float64Array(missing.length);
     this.missing = missing.slice();
     this.ready = ready.slice();
-    this.open = new Set(open);
+    this.open = open.slice();
   }
 
   /** Tasks that everything before is done of, if not yet over. */
-  opened(): ReadonlySet<number> {
+  opened(): readonly number[] {
     return this.open;
   }
 
   isDone(): boolean {
-    return this.puts.length === this.problem.nodes.length;
+    return this.puts.length === this.missing.length;
   }
 
   /** When a task could start in a window from a time on; less than 0 where it does not fit. */
   startIn(at: number, window: number, from: Instant): Instant {
-    const node = this.problem.nodes[at]!;
-    const span = node.spans[window];
-    if (!span) return NOWHERE;
-    const early = Math.max(from, this.ready[at]!, span.from);
-    if (early + node.minutes > span.to) return NOWHERE;
-    const start = freeFrom(this.problem, this.holding, node, early);
-    return start + this.lasts(at, start) > span.to ? NOWHERE : start;
+    const { minutes, from: begins, to: ends, isPlain } = this.flat;
+    const to = ends[at]![window]!;
+    const early = Math.max(from, this.ready[at]!, begins[at]![window]!);
+    if (!(early + minutes[at]! <= to)) return NOWHERE;
+    if (isPlain[at] === 1) return early;
+    const { task } = this.problem.nodes[at]!;
+    const start = task.lies || task.clamps ? freeFrom(this.problem, this.holding, task, early) : early;
+    return start + this.lasts(at, start) > to ? NOWHERE : start;
   }
 
   /** Minutes that a task takes from a start on. */
   private lasts(at: number, start: Instant): number {
-    const node = this.problem.nodes[at]!;
+    const { fresh, minutes, over } = this.problem.nodes[at]!;
     // What runs over the longest time there is has no room to be sanded in: it only takes longer.
-    return node.minutes + (node.over > 0 ? 0 : lateBy(node, this.ends, this.problem, start));
+    return fresh === null || over > 0 ? minutes : minutes + lateBy(fresh, this.ends, this.problem, start);
   }
 
   /** A task put in a window at a start that fits. */
   putAt(at: number, window: number, start: Instant): Put {
-    const late = lateBy(nth(this.problem.nodes, at), this.ends, this.problem, start);
+    const late = lateBy(this.problem.nodes[at]!.fresh, this.ends, this.problem, start);
     return { at, window, start, end: start + this.lasts(at, start), late };
   }
 
@@ -160,17 +225,17 @@ export class WorkBench {
 
   put(one: Put): void {
     const { at, start, end } = one;
-    const { task, next } = nth(this.problem.nodes, at);
+    const { rows, next, wait } = this.flat;
     this.puts.push(one);
-    this.open.delete(at);
+    this.open.splice(this.open.indexOf(at), 1);
     this.ends[at] = end;
-    for (const row of next) {
-      this.ready[row.at] = Math.max(nth(this.ready, row.at), end + row.wait);
-      const left = nth(this.missing, row.at) - 1;
-      this.missing[row.at] = left;
-      if (left === 0) this.open.add(row.at);
+    for (let row = rows[at]!; row < rows[at + 1]!; row++) {
+      const then = next[row]!;
+      const from = end + wait[row]!;
+      if (from > this.ready[then]!) this.ready[then] = from;
+      if (--this.missing[then]! === 0) this.open.push(then);
     }
-    const holding = holdingOf(task, end);
+    const holding = holdingOf(this.problem.nodes[at]!.task, end);
     if (holding) this.holding = [...this.holding.filter(({ until }) => until > start), holding];
   }
 
@@ -181,20 +246,16 @@ export class WorkBench {
 
 /** What comes of tasks where they stand. */
 function laidOf(problem: Problem, puts: readonly Put[]): WorkLaid {
-  let [changes, end] = [0, problem.now + 1];
-  puts.forEach((put, k) => {
-    const before = puts[k - 1];
-    const { task } = nth(problem.nodes, put.at);
-    end = Math.max(end, put.end + task.wait);
-    const tool = before?.window === put.window ? nth(problem.nodes, before.at).task.tool : null;
-    if (task.tool !== null && task.tool !== tool) changes += 1;
-  });
-  return {
-    puts,
-    day: dayBy(problem.zone, end),
-    sessions: new Set(puts.map(({ window }) => window)).size,
-    changes,
-  };
+  const { tool } = flatOf(problem);
+  let [changes, end, sessions, window, last] = [0, problem.now + 1, 0, NOTHING, NOTHING];
+  for (const put of puts) {
+    end = Math.max(end, put.end + problem.nodes[put.at]!.task.wait);
+    if (put.window !== window) [sessions, window, last] = [sessions + 1, put.window, NOTHING];
+    const own = tool[put.at]!;
+    if (own !== NOTHING && own !== last) changes++;
+    last = own;
+  }
+  return { puts, day: dayBy(problem.zone, end), sessions, changes };
 }
 
 export type Rule = {
@@ -210,37 +271,36 @@ export type Rule = {
   readonly shut?: ReadonlySet<number>;
 };
 
-/** Tasks laid out as time passes: whatever can be begun soonest, and of that what ranks first. Null where time ends. */
+/** Tasks laid out as time passes: what can be begun soonest, and of that what ranks first. Null where time ends. */
 export function listPass(problem: Problem, { rank, patience, stick, thrift, shut }: Rule): WorkLaid | null {
+  const { of, tool, scarce } = flatOf(problem);
   const bench = new WorkBench(problem);
-  // What fits next and when, written over at each step.
-  const [fits, starts] = [new Int32Array(problem.nodes.length), new Float64Array(problem.nodes.length)];
-  for (let window = 0; window < problem.windows.length && !bench.isDone(); window++) {
+  const open = bench.opened();
+  // When each that is open fits next; written over at each step.
+  const starts = new Float64Array(problem.nodes.length);
+  for (let window = 0; window < problem.windows.length && open.length > 0; window++) {
     if (shut?.has(window)) continue;
-    let now = nth(problem.windows, window).from;
+    let now = problem.windows[window]!.from;
+    let last = NOTHING;
     for (;;) {
-      let [count, soonest] = [0, Infinity];
-      for (const at of bench.opened()) {
-        const start = bench.startIn(at, window, now);
-        if (start < 0) continue;
-        fits[count] = at;
-        starts[count++] = start;
-        if (start < soonest) soonest = start;
+      let soonest = Infinity;
+      for (const at of open) {
+        const start = (starts[at] = bench.startIn(at, window, now));
+        if (start >= 0 && start < soonest) soonest = start;
       }
-      if (count === 0) break;
-      const last = bench.puts[bench.puts.length - 1];
-      const before = last && last.window === window ? problem.nodes[last.at]!.task : null;
-      let [best, least] = [-1, Infinity];
-      for (let k = 0; k < count; k++) {
-        const start = starts[k]!;
-        if (start > soonest + patience) continue;
-        const { task, scarce } = problem.nodes[fits[k]!]!;
-        const same = !before ? 0 : task.of === before.of ? 2 : task.tool !== null && task.tool === before.tool ? 1 : 0;
-        const value = rank[fits[k]!]! - same * stick - scarce * thrift + (start - soonest);
-        if (value < least) [best, least] = [k, value];
+      if (soonest === Infinity) break;
+      let [best, least] = [NOTHING, Infinity];
+      for (const at of open) {
+        const start = starts[at]!;
+        if (start < 0 || start > soonest + patience) continue;
+        const isTool = tool[at] !== NOTHING && tool[at] === tool[last];
+        const same = last === NOTHING ? 0 : of[at] === of[last] ? 2 : Number(isTool);
+        const value = rank[at]! - same * stick - scarce[at]! * thrift + (start - soonest);
+        if (value < least) [best, least] = [at, value];
       }
-      const put = bench.putAt(nth(fits, best), window, nth(starts, best));
+      const put = bench.putAt(best, window, starts[best]!);
       bench.put(put);
+      last = best;
       now = put.end;
     }
   }

@@ -107,7 +107,7 @@ export function oneByOne(
     for (const [k, { at, before, from, minutes, to }] of rows.entries()) {
       if (isDone(k) || before.some((lag) => !isDone(lag.k))) continue;
       const ready = before.reduce((latest, lag) => Math.max(latest, nth(ends, lag.k) + lag.wait), Math.max(now, from));
-      const start = freeFrom(problem, holding, nth(problem.nodes, at), ready);
+      const start = freeFrom(problem, holding, nth(problem.nodes, at).task, ready);
       if (start + minutes > to) return null;
       next.push({ k, start });
     }
@@ -170,7 +170,7 @@ export function putIn(bench: WorkBench, window: number, tasks: readonly InWindow
   if (order === null || order === 'unknown') return false;
   let now = nth(problem.windows, window).from;
   for (const at of order) {
-    const put = bench.opened().has(at) ? bench.fit(at, window, now) : null;
+    const put = bench.opened().includes(at) ? bench.fit(at, window, now) : null;
     if (!put) return false;
     bench.put(put);
     now = put.end;

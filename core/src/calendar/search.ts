@@ -114,13 +114,18 @@ function asListed(problem: Problem): WorkLaid | null {
   return rank && listPass(problem, { ...listed, rank });
 }
 
-/** What passes for one day after the other come to: from one that nothing speaks against up to before another. */
+/**
+ * What passes for one day after the other come to: from one that nothing speaks against up to before another. Days that
+ * leave the same time as the one after them are left out: what is ready by that is ready by them.
+ */
 function soonest(problem: Problem, effort: Effort, begun: WorkLaid, from: number, before: number): WorkLaid {
   const random = seeded(problem.nodes.length);
   let best = begun;
-  for (let day = from; day < Math.min(best.day, before, from + MOST_DAYS[effort]); day++) {
-    const due = dueRank(problem, day);
-    if (!due) continue;
+  const until = Math.min(begun.day, before, from + MOST_DAYS[effort]);
+  const dues = Array.from({ length: Math.max(0, until - from) }, (_, k) => dueRank(problem, from + k));
+  for (let day = from; day < Math.min(best.day, until); day++) {
+    const [due, next] = [dues[day - from], dues[day + 1 - from]];
+    if (!due || next?.every((by, at) => by === due[at])) continue;
     const found = bestOf(problem, rulesFor(due, effort), (laid) => laid.day <= day);
     if (found && isBetter(found, best)) best = found;
     const again = best.day > day ? mended(problem, day, due, due, MENDS[effort], random) : null;

@@ -177,8 +177,11 @@ export function sharedOut(problem: Problem, day: number, integer: IntegerSolver,
   };
   const costs = Array.from({ length: sharing.full + 1 }, (_, column) => Number(column === sharing.full));
   const program = integer.linear(costs, FULL);
-  const answer = branched(sharing, partsBy(sharing, program), tryOut, () => stopped() || tried >= TRIES);
-  program.end();
-  const isNone = typeof answer === 'string' ? answer === 'refuted' && tried > 0 : answer.day > day;
-  return isNone ? 'open' : answer;
+  try {
+    const answer = branched(sharing, partsBy(sharing, program), tryOut, () => stopped() || tried >= TRIES);
+    const isNone = typeof answer === 'string' ? answer === 'refuted' && tried > 0 : answer.day > day;
+    return isNone ? 'open' : answer;
+  } finally {
+    program.end();
+  }
 }

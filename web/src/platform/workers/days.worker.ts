@@ -3,6 +3,7 @@ import { expose } from 'comlink';
 import wasm from 'highs/runtime?url';
 import {
   laidOut,
+  PROVING_MS,
   provedFurther,
   soonerBy,
   tonight,
@@ -23,9 +24,6 @@ export type DaysAsked = {
   readonly job: Pick<Job, 'calendar' | 'shop'>;
   readonly now: Instant;
 };
-
-/** So long a nearer bound is looked for: what is found is mostly found in two. */
-const PROVING_MS = 20_000;
 
 const worker = {
   layOut: ({ tasks, slow, fast, job, now }: DaysAsked) =>
