@@ -3,16 +3,22 @@
 set -euo pipefail
 cd "$(dirname "$0")/.."
 . scripts/install.sh
-packages
-compiled &
-compiling=$!
 # Chromium without windows: the same Debian source, a fifth less work in each test. Plain Chromium will do too.
-if ! command -v "${CHROMIUM:-chromium-headless-shell}" >/dev/null; then
+chromium() {
+  command -v "${CHROMIUM:-chromium-headless-shell}" >/dev/null && return
+  local as_root
   as_root=$([ "$(id -u)" = 0 ] && echo || echo sudo)
   { $as_root apt-get update -qq &&
     $as_root env DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends chromium-headless-shell >/dev/null
   } || command -v chromium >/dev/null
-fi
+}
+# Each waits for the network for a while: together they wait once.
+chromium &
+browsing=$!
+packages
+compiled &
+compiling=$!
+wait $browsing
 export CHROMIUM=${CHROMIUM:-$(command -v chromium-headless-shell || command -v chromium)}
 step() { echo; echo "== $1 (after $SECONDS s)"; shift; "$@"; }
 # What is read, on two cores: the rules of form take as long as all the rest. `--interrupt-budget`: what ends soon is not

@@ -53,3 +53,20 @@ function ownStyle(element: HTMLElement): CSSStyleDeclaration {
 
 // Property tests that name no seed of their own ask the same questions every time.
 fc.configureGlobal(runs(100, 20261125));
+
+// What a label is of, and the labels of a field, jsdom looks for in all of the page, label by label. Fields and labels
+// of these pages name each other by id, or lie in one another.
+const FIELDS = 'button, input:not([type=hidden]), meter, output, progress, select, textarea';
+if (typeof HTMLLabelElement !== 'undefined') {
+  Object.defineProperty(HTMLLabelElement.prototype, 'control', {
+    get(this: HTMLLabelElement) {
+      const named = this.htmlFor === '' ? this : this.ownerDocument.getElementById(this.htmlFor);
+      return named === this ? this.querySelector(FIELDS) : named?.matches(FIELDS) ? named : null;
+    },
+  });
+  const labels = function (this: HTMLElement) {
+    return [...this.ownerDocument.getElementsByTagName('label')].filter(({ control }) => control === this);
+  };
+  for (const { prototype } of [HTMLInputElement, HTMLButtonElement, HTMLSelectElement, HTMLTextAreaElement])
+    Object.defineProperty(prototype, 'labels', { get: labels });
+}
