@@ -12,6 +12,8 @@ type Props = {
   readonly least?: Length;
   readonly most?: Length;
   readonly mark?: ReactNode;
+  /** Nobody has said the value: that it is just this is worth saying, typed again or by Enter alone. */
+  readonly unsaid?: boolean;
 };
 
 /** Fractions that have a sign of their own, as a field can not set any other. Typed either way they read the same. */
@@ -34,7 +36,7 @@ const NOTHING = () => {};
  * A length typed any usual way. What can not be read stays as typed, with the reason under it, and the last good value
  * stays in force. Taken on Enter, on leaving, after a pause, and where the field goes while one types.
  */
-export function LengthField({ label, value, onChange, least = 0, most = LONGEST, mark }: Props) {
+export function LengthField({ label, value, onChange, least = 0, most = LONGEST, mark, unsaid = false }: Props) {
   const units = useUnits();
   const shown = withSigns(printLength(value, units));
   const [text, setText] = useState<string | null>(null);
@@ -60,7 +62,7 @@ export function LengthField({ label, value, onChange, least = 0, most = LONGEST,
     goes.current = NOTHING;
     const read = parseLength(typed, units);
     if (read.ok && read.length >= least && read.length <= most) {
-      if (read.length !== value) onChange(read.length);
+      if (unsaid || read.length !== value) onChange(read.length);
       if (leave) setText(null);
     }
   };
@@ -83,7 +85,7 @@ export function LengthField({ label, value, onChange, least = 0, most = LONGEST,
       }}
       onBlur={() => text !== null && take(text, true)}
       onKeyDown={(event) => {
-        if (event.key === 'Enter' && text !== null) take(text, true);
+        if (event.key === 'Enter' && (unsaid || text !== null)) take(text ?? shown, true);
         if (event.key === 'Escape') {
           clearTimeout(timer.current);
           setText(null);

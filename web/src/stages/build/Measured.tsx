@@ -67,7 +67,7 @@ export function Diagonals({ step }: { readonly step: Step }) {
   const { diagonals, from } = useReadings(piece);
   if (!step.diagonals) return null;
   const should = step.diagonals;
-  const [one, two] = diagonals[step.id] ?? [];
+  const [one, two] = diagonals[step.id] ?? [null, null];
   const read = [one ?? should[0], two ?? should[1]] as const;
   const known = diagonals[step.id] !== undefined;
   const record = (which: 0 | 1, length: Length, simulated = false) =>
@@ -76,6 +76,8 @@ export function Diagonals({ step }: { readonly step: Step }) {
     from
       .flatMap((entry) => (entry.what === 'diagonal' && entry.step === step.id && entry.which === at ? [entry] : []))
       .at(-1);
+  // What a simulated tape said is said once a person reads the same.
+  const isUnsaid = (at: 0 | 1) => nth([one, two], at) === null || lastOf(at)?.simulated === true;
   const invented = ([0, 1] as const).filter((at) => lastOf(at)?.simulated);
   const racked = known && step.sides ? rackOf(step.sides, read) : null;
   const off = read.map((length, at) => Math.abs(length - nth(should, at)) > MARK);
@@ -86,6 +88,7 @@ export function Diagonals({ step }: { readonly step: Step }) {
         <LengthField
           label="First, near left to far right"
           value={read[0]}
+          unsaid={isUnsaid(0)}
           least={1}
           onChange={(length) => record(0, length)}
         />
@@ -93,6 +96,7 @@ export function Diagonals({ step }: { readonly step: Step }) {
         <LengthField
           label="Second, near right to far left"
           value={read[1]}
+          unsaid={isUnsaid(1)}
           least={1}
           onChange={(length) => record(1, length)}
         />
@@ -191,6 +195,7 @@ export function AsBuilt({ facts, step }: { readonly facts: Facts; readonly step:
           key={`${part.tag} ${side}`}
           label="Reads"
           value={value}
+          unsaid={said?.[side] === undefined || isInvented(part.tag, side) === true}
           least={1}
           onChange={(length) => record(length)}
         />

@@ -38,6 +38,24 @@ describe('diagonals as read', () => {
     expect(screen.queryByText('simulated')).toBeNull();
   });
 
+  test('both as planned is worth saying too, and so is what a simulated tape said before', async () => {
+    const [should] = framed.diagonals!;
+    const { jobNow, user } = show(tape(should, true));
+    await user.click(screen.getAllByRole('button', { name: 'From the tape' })[0]!);
+    await screen.findByText('simulated');
+    for (const label of [/^First/, /^Second/]) {
+      const field = screen.getByLabelText<HTMLInputElement>(label);
+      for (let time = 0; time < 2; time++) fireEvent.keyDown(field, { key: 'Enter' });
+    }
+    expect(told(jobNow)).toEqual([
+      ['diagonal', true],
+      ['diagonal', false],
+      ['diagonal', false],
+    ]);
+    expect(screen.getByRole('status').textContent).not.toContain('longer');
+    expect(screen.queryByText('simulated')).toBeNull();
+  });
+
   test('unlike: the longer one is pushed together', () => {
     show();
     const [should] = framed.diagonals!;

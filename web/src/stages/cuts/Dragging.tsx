@@ -18,10 +18,10 @@ export function Dragging({ children }: { readonly children: ReactNode }) {
       autoScroll={SCROLLING}
       onDragStart={({ active }) => setHeld(active.data.current as HeldPiece)}
       onDragCancel={() => setHeld(null)}
-      onDragEnd={({ active, over }) => {
+      onDragEnd={({ over }) => {
         setHeld(null);
-        const { piece, board } = active.data.current as HeldPiece;
-        if (over) bring(piece, board, (over.data.current as Pick<HeldPiece, 'board'>).board);
+        // What was taken up, though better boards were found meanwhile.
+        if (held && over) bring(held.piece, held.board, (over.data.current as Pick<HeldPiece, 'board'>).board);
       }}
     >
       {children}
