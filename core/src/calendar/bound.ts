@@ -145,6 +145,24 @@ export function deadlines(
   return ends;
 }
 
+/** A day by which all is to be ready, and by when each task must end for that. */
+export type DueBy = { readonly day: number; readonly due: readonly Instant[] };
+
+/**
+ * Days from one up to before another by which all may be ready. Of days that leave the same time only the last: what is
+ * ready by it is ready by them.
+ */
+export function daysApart(problem: Problem, from: number, until: number): readonly DueBy[] {
+  const days: DueBy[] = [];
+  for (let day = from; day < until; day++) {
+    const due = deadlines(problem, endOfDay(problem.zone, day));
+    if (!due) continue;
+    if (days.at(-1)?.due.every((by, at) => by === due[at])) days.pop();
+    days.push({ day, due });
+  }
+  return days;
+}
+
 type Due = { readonly from: number; readonly by: number; left: number };
 
 /** Whether work fits into time without gaps, put down and taken up at will: what is due first first (Jackson). */

@@ -1,6 +1,6 @@
 import { nth } from '../lists';
-import { lateBy, type WorkLaid, type Put } from './list-pass';
 import { earliestIn, type Problem } from './problem';
+import { lateBy, type WorkLaid, type Put } from './work-bench';
 
 /** Why a task begins no sooner than it does. */
 type Because = 'waits' | 'busy' | 'shared' | 'now';

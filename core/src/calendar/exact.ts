@@ -1,5 +1,5 @@
-import { WorkBench, isBetter, type WorkLaid, type Put } from './list-pass';
 import type { Problem } from './problem';
+import { WorkBench, isBetter, type WorkLaid, type Put } from './work-bench';
 
 /**
  * All ways to lay out few tasks: each next one as soon as it can be in the window in hand, or in any later one. What

@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { inches } from '../length';
-import { isThere, type Holding } from './list-pass';
 import { oneByOne, type InWindow } from './one-by-one';
 import type { Node } from './problem';
 import type { Task } from './task';
+import { isThere, type Holding } from './work-bench';
 
 type Given = InWindow & {
   readonly minutes: number;

@@ -1,7 +1,7 @@
 import { nth } from '../lists';
 import type { Instant } from './instant';
-import { freeFrom, holdingOf, type Holding, type Put, type WorkBench } from './list-pass';
 import type { Node, Problem } from './problem';
+import { freeFrom, holdingOf, type Holding, type Put, type WorkBench } from './work-bench';
 
 /** A task that is to be done within a window: from when on it can be begun there, and by when it must be over. */
 export type InWindow = { readonly at: number; readonly from: Instant; readonly to: Instant };

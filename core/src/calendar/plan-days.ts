@@ -3,16 +3,16 @@ import { dateOf, dayOf, type Job, type JobCalendar } from '../job';
 import { holdingsOf } from '../ledger';
 import { nth } from '../lists';
 import { factorOf, rangeOf, slowed, type MinutesBy, type Pace, type Range } from '../record';
-import { deadlines, heads, type Bound, type Effort } from './bound';
+import { daysApart, heads, type Bound, type Effort } from './bound';
 import { chainOf, type ChainLink } from './chain';
 import { instantOf, type Instant } from './instant';
-import type { WorkLaid } from './list-pass';
 import { problemOf, type Problem } from './problem';
 import { fewerSessions, search, searchBefore } from './search';
 import type { Task } from './task';
 import { tasksOf, type Planned } from './tasks';
 import { sharedOut } from './shared-out';
-import { endOfDay, type Window } from './windows';
+import type { Window } from './windows';
+import type { WorkLaid } from './work-bench';
 
 /** A task where it stands. */
 export type PlacedTask = {
@@ -166,11 +166,7 @@ export function provedFurther(
   const { pinned } = pinsOf(tasks, calendar, shop.clamps, days.now);
   const problem = problemOf(tasks, calendar, shop.clamps, days.now, pinned);
   const [from, before] = [dayOf(days.bound.date), dayOf(days.ready)];
-  // On a day without time nothing more is done than on the one before: of such only the last is asked about.
-  const due = (of: number) => JSON.stringify(deadlines(problem, endOfDay(problem.zone, of)));
-  const apart = Array.from({ length: before - from }, (_, k) => from + k).filter(
-    (day) => day + 1 === before || due(day) !== due(day + 1),
-  );
+  const apart = daysApart(problem, from, before).map(({ day }) => day);
   let laid: WorkLaid | null = null;
   // What is refuted for a day is for all before it: the last first, as mostly it is the plan that is right.
   let [refuted, open] = [0, apart.length];

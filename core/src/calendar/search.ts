@@ -1,10 +1,11 @@
 import { seeded } from '../cutting';
 import { nth } from '../lists';
-import { boundOf, deadlines, type Bound, type Effort } from './bound';
+import { boundOf, daysApart, deadlines, type Bound, type Effort } from './bound';
 import { exactly } from './exact';
-import { isBetter, listPass, type WorkLaid, type Rule } from './list-pass';
+import { listPass, type Rule } from './list-pass';
 import type { Problem } from './problem';
 import { endOfDay } from './windows';
+import { isBetter, type WorkLaid } from './work-bench';
 
 export type Found = {
   readonly laid: WorkLaid | null;
@@ -114,18 +115,12 @@ function asListed(problem: Problem): WorkLaid | null {
   return rank && listPass(problem, { ...listed, rank });
 }
 
-/**
- * What passes for one day after the other come to: from one that nothing speaks against up to before another. Days that
- * leave the same time as the one after them are left out: what is ready by that is ready by them.
- */
+/** What passes for one day after the other come to: from one that nothing speaks against up to before another. */
 function soonest(problem: Problem, effort: Effort, begun: WorkLaid, from: number, before: number): WorkLaid {
   const random = seeded(problem.nodes.length);
   let best = begun;
-  const until = Math.min(begun.day, before, from + MOST_DAYS[effort]);
-  const dues = Array.from({ length: Math.max(0, until - from) }, (_, k) => dueRank(problem, from + k));
-  for (let day = from; day < Math.min(best.day, until); day++) {
-    const [due, next] = [dues[day - from], dues[day + 1 - from]];
-    if (!due || next?.every((by, at) => by === due[at])) continue;
+  for (const { day, due } of daysApart(problem, from, Math.min(begun.day, before, from + MOST_DAYS[effort]))) {
+    if (day >= best.day) break;
     const found = bestOf(problem, rulesFor(due, effort), (laid) => laid.day <= day);
     if (found && isBetter(found, best)) best = found;
     const again = best.day > day ? mended(problem, day, due, due, MENDS[effort], random) : null;

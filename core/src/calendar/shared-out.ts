@@ -1,10 +1,10 @@
 import { seeded, type IntegerSolver, type LinearProgram } from '../cutting';
 import { nth } from '../lists';
-import type { WorkLaid } from './list-pass';
 import { drawIn, type Left } from './order';
 import type { Problem } from './problem';
 import { mended } from './search';
 import { askForOrder, askForOther, askForRoom, insideOf, laidAs, newSharing, type Sharing } from './sharing';
+import type { WorkLaid } from './work-bench';
 
 /** Branches after which it stays open. */
 const BRANCHES = 3000;

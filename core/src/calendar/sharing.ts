@@ -3,11 +3,11 @@ import { nth, sure } from '../lists';
 import { apartIn } from './apart';
 import { deadlines, heads } from './bound';
 import type { Instant } from './instant';
-import { holdingOf, WorkBench, type WorkLaid } from './list-pass';
 import { orderAfter, putIn, type InWindow } from './one-by-one';
 import { orderBroken, orderOf, type Order, type Place } from './order';
 import type { Problem } from './problem';
 import { endOfDay } from './windows';
+import { holdingOf, WorkBench, type WorkLaid } from './work-bench';
 
 /** Tasks shared out among windows, as a linear program that is asked more as answers break it. */
 export type Sharing = {

@@ -1,9 +1,9 @@
 import { nth } from '../lists';
 import { dateOf, type JobCalendar, type Shop } from '../job';
 import { clockAt, DAY, type Instant } from './instant';
-import { WorkBench, type Put } from './list-pass';
 import { problemOf } from './problem';
 import type { Task } from './task';
+import { WorkBench, type Put } from './work-bench';
 
 /** What a person has: so long from now, without noise, with so many more hands. */
 export type Spare = { readonly minutes: number; readonly quiet: boolean; readonly helpers: number };
