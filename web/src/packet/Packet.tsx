@@ -18,14 +18,18 @@ const FIRST = 2;
 
 /** Says while the plan may still change, so that nobody takes paper to the saw that the program does not hold to. */
 function StillChanging() {
-  const { working, proving } = useFrom((state) => state.planning);
+  const { working, proving, laying } = useFrom((state) => state.planning);
   const dispatch = useApp();
-  if (!working && !proving) return null;
+  if (!working && !proving && !laying) return null;
+  const what = working
+    ? 'Today’s plan is being worked out'
+    : proving
+      ? 'Better boards are still looked for'
+      : 'Sooner days are still looked for';
   return (
     <p role="status" className="still-changing">
-      {working ? 'Today’s plan is being worked out' : 'Better boards are still looked for'}: what is printed now may
-      change.
-      {!working && (
+      {what}: what is printed now may change.
+      {!working && proving && (
         <Button size="small" onClick={() => dispatch(endProof())}>
           Stop looking, print this
         </Button>
@@ -38,8 +42,10 @@ function StillChanging() {
 export default function Packet() {
   const job = useJob();
   // A better plan is drawn bit by bit in place of the one that is there.
-  const plan = useDeferredValue(usePlan());
-  const isChanging = useFrom(({ planning: { working, proving } }) => working || proving);
+  const latest = usePlan();
+  const plan = useDeferredValue(latest);
+  const isWorkedOn = useFrom(({ planning: { working, proving, laying } }) => working || proving || laying);
+  const isChanging = isWorkedOn || plan !== latest;
   const label = useLabel();
   const navigate = useNavigate();
   const [paper, setPaper] = useState<Paper>('letter');

@@ -18,12 +18,15 @@ import { fewOfDemo } from '../../../core/src/testing/planning';
 import { drawAll, onBench, planOnce } from '../testing/bench';
 import { readCuts, readSentence } from '../testing/packet-reader';
 import { blocksOf, boardHeight, ROOM, settingHeight, stepHeight } from './heights';
-import { planned } from '../state/planning';
+import { laidOutDays, planned } from '../state/planning';
 import Packet from './Packet';
 
 const open = (job = demoJob()) => {
   const shown = onBench(<Packet />, { job, path: '/jobs/demo/packet' });
-  return { ...shown, plan: shown.store.getState().planning.plan! };
+  const plan = shown.store.getState().planning.plan!;
+  const layDays = () => act(() => void shown.store.dispatch(laidOutDays({ job, calendar: plan.calendar })));
+  layDays();
+  return { ...shown, plan, layDays };
 };
 const drawnPages = () => [...document.querySelectorAll<HTMLElement>('section[aria-label^="Page "]')];
 /** All pages: before printing the rest is drawn at once. */
@@ -70,13 +73,17 @@ test('pieces that are cut larger than they are now: the first cut sheet says fro
 });
 
 test('while the plan may still change it says so, and can be told to print what there is', () => {
-  const { store, plan } = open(fewOfDemo(1));
+  const { store, plan, layDays } = open(fewOfDemo(1));
   const { job } = store.getState().bench;
   expect(screen.queryByText(/may change/)).toBeNull();
   act(() => void store.dispatch(planned({ job: job!, plan, proving: true })));
   pages();
   expect(document.querySelector('.packet')!.getAttribute('aria-busy')).toBe('true');
   fireEvent.click(screen.getByRole('button', { name: 'Stop looking, print this' }));
+  // Then only its days are still laid out.
+  expect(screen.getByRole('status').textContent).toMatch(/^Sooner days are still looked for.*may change\.$/);
+  expect(document.querySelector('.packet')!.getAttribute('aria-busy')).toBe('true');
+  layDays();
   expect(screen.queryByText(/may change/)).toBeNull();
   expect(document.querySelector('.packet')!.getAttribute('aria-busy')).toBe('false');
 });

@@ -35,7 +35,9 @@ function storeWith(answers: readonly (() => Promise<BenchCalendar>)[]) {
 
 test('days laid out for long take the place of those of the plan, with what is said of them', async () => {
   const { store, asked } = storeWith([() => Promise.resolve(ready('2027-01-09', true))]);
+  expect(store.getState().planning.laying).toBe(true);
   await until(() => store.getState().planning.plan?.calendar.ready === '2027-01-09');
+  expect(store.getState().planning.laying).toBe(false);
   const { findings } = store.getState().planning.plan!;
   expect(findings.filter(({ kind }) => kind === 'earliest').map(({ level }) => level)).toEqual(['good']);
   expect(findings.length).toBe(plan.findings.length);
@@ -71,7 +73,10 @@ test('a search that was stopped is no failure; one that fails leaves the days th
     bad: true,
     text: expect.stringMatching(/may be ready sooner/),
   });
-  expect(store.getState().planning.plan?.calendar.ready).toBe(plan.calendar.ready);
+  expect(store.getState().planning).toMatchObject({
+    plan: { calendar: { ready: plan.calendar.ready } },
+    laying: false,
+  });
 });
 
 test('of an empty job nothing is asked', async () => {
@@ -81,4 +86,5 @@ test('of an empty job nothing is asked', async () => {
   store.dispatch(planned({ job: empty, plan: none, proving: false }));
   await new Promise((go) => setTimeout(go, STANDS_MS + 200));
   expect(asked).toEqual([]);
+  expect(store.getState().planning.laying).toBe(false);
 });

@@ -12,7 +12,7 @@ import {
 } from '@sill/core';
 import type { DaysAsked } from '../platform/workers/days.worker';
 import { Stopped } from '../platform/workers/asking';
-import { laidOutDays, planned } from './planning';
+import { daysStand, laidOutDays, planned } from './planning';
 import type { Listen } from './root';
 import { said } from './view';
 
@@ -60,8 +60,9 @@ export function listenForDays(listen: Listen): void {
         last = { id, job, ready: calendar.ready };
       } catch (error) {
         // The days there are stand, with their bound told honestly.
-        if (!(error instanceof Stopped))
-          dispatch(said({ text: 'The days could not be looked at for long: they may be ready sooner.', bad: true }));
+        if (error instanceof Stopped) return;
+        dispatch(daysStand());
+        dispatch(said({ text: 'The days could not be looked at for long: they may be ready sooner.', bad: true }));
       }
     },
   });

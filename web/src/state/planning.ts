@@ -9,6 +9,8 @@ export type PlanningState = {
   readonly working: boolean;
   /** A longer search for cheaper boards, or for a proof, is under way in the background. */
   readonly proving: boolean;
+  /** Its days are still laid out with a longer search. */
+  readonly laying: boolean;
   /** Share of the longer search that is done, 0 to 1. */
   readonly searched: number;
   readonly failed: string | null;
@@ -28,6 +30,7 @@ const initialState: PlanningState = {
   of: null,
   working: false,
   proving: false,
+  laying: false,
   searched: 0,
   failed: null,
   halted: false,
@@ -59,6 +62,7 @@ export const planning = createSlice({
         of: payload.job,
         working: false,
         proving: payload.proving,
+        laying: payload.plan.calendar.sessions.length > 0,
         searched: payload.searched ?? 0,
         failed: null,
         halted: false,
@@ -72,14 +76,16 @@ export const planning = createSlice({
     laidOutDays: (state, { payload }: PayloadAction<{ job: Job; calendar: BenchCalendar }>): PlanningState => {
       const before = original(state) as PlanningState;
       return before.of === payload.job && before.plan
-        ? { ...before, plan: asIs(withDays(before.plan, payload.job, payload.calendar)) }
+        ? { ...before, plan: asIs(withDays(before.plan, payload.job, payload.calendar)), laying: false }
         : before;
     },
+    /** The days there are stand. */
+    daysStand: (state): PlanningState => ({ ...state, laying: false }) as PlanningState,
     proofEnded: (state): PlanningState => ({ ...state, proving: false }) as PlanningState,
     failed: (state, { payload }: PayloadAction<string>): PlanningState =>
       ({ ...state, working: false, proving: false, failed: payload }) as PlanningState,
   },
 });
 
-export const { cleared, laidOutDays, remembered, started, halted, planned, searching, proofEnded, failed } =
+export const { cleared, daysStand, laidOutDays, remembered, started, halted, planned, searching, proofEnded, failed } =
   planning.actions;
