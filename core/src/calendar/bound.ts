@@ -118,11 +118,7 @@ export function heads({ nodes, windows, now }: Problem, known: Known | null = nu
 }
 
 /** By when each must end, so that all is ready by an instant; null where that can not be. */
-export function deadlines(
-  { nodes, windows }: Problem,
-  by: Instant,
-  known: Known | null = null,
-): readonly Instant[] | null {
+function deadlines({ nodes, windows }: Problem, by: Instant, known: Known | null = null): readonly Instant[] | null {
   const ends = nodes.map(({ task }) => by - task.wait);
   const starts = nodes.map(() => 0);
   for (let own = nodes.length - 1; own >= 0; own--) {
@@ -145,8 +141,12 @@ export function deadlines(
   return ends;
 }
 
+/** By when each must end, so that all is ready by the end of a day; null where that can not be. */
+export const dueFor = (problem: Problem, day: number): readonly Instant[] | null =>
+  deadlines(problem, endOfDay(problem.zone, day));
+
 /** A day by which all is to be ready, and by when each task must end for that. */
-export type DueBy = { readonly day: number; readonly due: readonly Instant[] };
+type DueBy = { readonly day: number; readonly due: readonly Instant[] };
 
 /**
  * Days from one up to before another by which all may be ready. Of days that leave the same time only the last: what is
@@ -155,7 +155,7 @@ export type DueBy = { readonly day: number; readonly due: readonly Instant[] };
 export function daysApart(problem: Problem, from: number, until: number): readonly DueBy[] {
   const days: DueBy[] = [];
   for (let day = from; day < until; day++) {
-    const due = deadlines(problem, endOfDay(problem.zone, day));
+    const due = dueFor(problem, day);
     if (!due) continue;
     if (days.at(-1)?.due.every((by, at) => by === due[at])) days.pop();
     days.push({ day, due });

@@ -1,10 +1,9 @@
 import { seeded } from '../cutting';
 import { nth } from '../lists';
-import { boundOf, daysApart, deadlines, type Bound, type Effort } from './bound';
+import { boundOf, daysApart, dueFor, type Bound, type Effort } from './bound';
 import { exactly } from './exact';
 import { listPass, type Rule } from './list-pass';
 import type { Problem } from './problem';
-import { endOfDay } from './windows';
 import { isBetter, type WorkLaid } from './work-bench';
 
 export type Found = {
@@ -28,10 +27,6 @@ const MOST_DAYS = { quick: 1, full: 14 } as const;
 /** Nodes of the exact search, and the most tasks that it is tried on. */
 const NODES = { quick: 0, full: 40_000 } as const;
 const FEW = 14;
-
-/** Tasks as they rank by what is due first for a day. */
-const dueRank = (problem: Problem, day: number): readonly number[] | null =>
-  deadlines(problem, endOfDay(problem.zone, day));
 
 /** The best of some passes; those that run out of time are none. */
 function bestOf(problem: Problem, rules: Iterable<Rule>, until: (laid: WorkLaid) => boolean): WorkLaid | null {
@@ -84,7 +79,7 @@ export function mended(
 
 /** With windows left out one by one, those with least in them first, where it is ready as soon all the same. */
 export function fewerSessions(problem: Problem, laid: WorkLaid): WorkLaid {
-  const rank = dueRank(problem, laid.day);
+  const rank = dueFor(problem, laid.day);
   if (!rank) return laid;
   const used = new Map<number, number>();
   laid.puts.forEach(({ window, start, end }) => used.set(window, (used.get(window) ?? 0) + end - start));
@@ -111,7 +106,7 @@ function asListed(problem: Problem): WorkLaid | null {
   const listed: Rule = { rank: problem.nodes.map((_, at) => 10 * at), patience: 0, stick: 0, thrift: 0 };
   const laid = listPass(problem, listed);
   if (laid) return laid;
-  const rank = dueRank(problem, (problem.windows.at(-1)?.day ?? 0) + 1);
+  const rank = dueFor(problem, (problem.windows.at(-1)?.day ?? 0) + 1);
   return rank && listPass(problem, { ...listed, rank });
 }
 
@@ -157,7 +152,7 @@ export function search(problem: Problem, effort: Effort): Found {
   if (!bound) return { laid: first, bound: null, proved: false };
   let best = soonest(problem, effort, first, bound.day, Infinity);
   if (effort === 'full') {
-    const due = dueRank(problem, best.day);
+    const due = dueFor(problem, best.day);
     const again = due && bestOf(problem, rulesFor(due, effort), () => false);
     if (again && isBetter(again, best)) best = again;
     best = fewerSessions(problem, best);

@@ -1,12 +1,11 @@
 import type { LinearRow } from '../cutting';
 import { nth, sure } from '../lists';
 import { apartIn } from './apart';
-import { deadlines, heads } from './bound';
+import { dueFor, heads } from './bound';
 import type { Instant } from './instant';
 import { orderAfter, putIn, type InWindow } from './one-by-one';
 import { orderBroken, orderOf, type Order, type Place } from './order';
 import type { Problem } from './problem';
-import { endOfDay } from './windows';
 import { holdingOf, WorkBench, type WorkLaid } from './work-bench';
 
 /** Tasks shared out among windows, as a linear program that is asked more as answers break it. */
@@ -30,7 +29,7 @@ export type Sharing = {
  */
 export function newSharing(problem: Problem, day: number): Sharing | null {
   const { nodes, windows } = problem;
-  const due = deadlines(problem, endOfDay(problem.zone, day));
+  const due = dueFor(problem, day);
   const ends = heads(problem);
   if (!due || ends.some((end) => end === null)) return null;
   let full = 0;

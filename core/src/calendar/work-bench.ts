@@ -62,9 +62,7 @@ export function isThere(
   task: Node['task'],
   at: Instant,
 ): boolean {
-  let lying = 0;
-  for (const { until, lies } of holding) if (lies && until > at) lying++;
-  if (task.lies && lying >= room) return false;
+  if (task.lies && holding.filter(({ until, lies }) => lies && until > at).length >= room) return false;
   const own = task.clamps;
   if (!own) return true;
   for (const { until, clamps: held } of holding)
@@ -184,7 +182,7 @@ export class WorkBench {
     this.open = open.slice();
   }
 
-  /** Tasks that everything before is done of, if not yet over. */
+  /** Tasks that everything before is done of, if not yet over; the same list all along, as it changes. */
   opened(): readonly number[] {
     return this.open;
   }
@@ -200,8 +198,7 @@ export class WorkBench {
     const early = Math.max(from, this.ready[at]!, begins[at]![window]!);
     if (!(early + minutes[at]! <= to)) return NOWHERE;
     if (isPlain[at] === 1) return early;
-    const { task } = this.problem.nodes[at]!;
-    const start = task.lies || task.clamps ? freeFrom(this.problem, this.holding, task, early) : early;
+    const start = freeFrom(this.problem, this.holding, this.problem.nodes[at]!.task, early);
     return start + this.lasts(at, start) > to ? NOWHERE : start;
   }
 
@@ -209,7 +206,7 @@ export class WorkBench {
   private lasts(at: number, start: Instant): number {
     const { fresh, minutes, over } = this.problem.nodes[at]!;
     // What runs over the longest time there is has no room to be sanded in: it only takes longer.
-    return fresh === null || over > 0 ? minutes : minutes + lateBy(fresh, this.ends, this.problem, start);
+    return minutes + (over > 0 ? 0 : lateBy(fresh, this.ends, this.problem, start));
   }
 
   /** A task put in a window at a start that fits. */

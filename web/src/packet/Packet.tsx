@@ -7,6 +7,7 @@ import { NoPlan } from '../stages/shared/NoPlan';
 import { useLabel } from '../words/labels';
 import { useApp, useFrom, useJob, usePlan } from '../state/hooks';
 import { endProof } from '../state/replanning';
+import type { RootState } from '../state/root';
 import { Dim } from '../words/Dim';
 import type { Paper } from './heights';
 import { PaperChoice } from './PaperChoice';
@@ -16,20 +17,25 @@ import { Segmented } from '../ui/Segmented';
 /** Pages that are drawn at once; the rest follows. */
 const FIRST = 2;
 
+/** What the plan waits for, if for anything. */
+const workedOn = ({ planning: { working, proving, laying } }: RootState) =>
+  working ? 'plan' : proving ? 'boards' : laying ? 'days' : null;
+
+const CHANGING = {
+  plan: 'Today’s plan is being worked out',
+  boards: 'Better boards are still looked for',
+  days: 'Sooner days are still looked for',
+} as const;
+
 /** Says while the plan may still change, so that nobody takes paper to the saw that the program does not hold to. */
 function StillChanging() {
-  const { working, proving, laying } = useFrom((state) => state.planning);
+  const what = useFrom(workedOn);
   const dispatch = useApp();
-  if (!working && !proving && !laying) return null;
-  const what = working
-    ? 'Today’s plan is being worked out'
-    : proving
-      ? 'Better boards are still looked for'
-      : 'Sooner days are still looked for';
+  if (what === null) return null;
   return (
     <p role="status" className="still-changing">
-      {what}: what is printed now may change.
-      {!working && proving && (
+      {CHANGING[what]}: what is printed now may change.
+      {what === 'boards' && (
         <Button size="small" onClick={() => dispatch(endProof())}>
           Stop looking, print this
         </Button>
@@ -44,7 +50,7 @@ export default function Packet() {
   // A better plan is drawn bit by bit in place of the one that is there.
   const latest = usePlan();
   const plan = useDeferredValue(latest);
-  const isWorkedOn = useFrom(({ planning: { working, proving, laying } }) => working || proving || laying);
+  const isWorkedOn = useFrom(workedOn) !== null;
   const isChanging = isWorkedOn || plan !== latest;
   const label = useLabel();
   const navigate = useNavigate();

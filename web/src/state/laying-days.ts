@@ -45,7 +45,7 @@ export function listenForDays(listen: Listen): void {
     effect: async ({ payload: { job, plan } }, { dispatch, getState, delay, cancelActiveListeners, extra }) => {
       cancelActiveListeners();
       extra.days.stopDays();
-      if (plan.calendar.sessions.length === 0) return;
+      if (!getState().planning.laying) return;
       await delay(STANDS_MS);
       try {
         const calendar = await extra.days.layOut(daysAsked(plan, job, extra.now()));
