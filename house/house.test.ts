@@ -36,6 +36,17 @@ test('no exported type has the name of another', () => {
   expect([...named].filter(([, paths]) => paths.length > 1)).toEqual([]);
 });
 
+test('no line is longer than 120 letters but one with a sentence, which stays in one piece', () => {
+  const isLong = (line: string) => line.length > 120 && (/^\s*(\/\/|\/?\*)/.test(line) || !/['"`]|\/.+\//.test(line));
+  expect(isLong(`  // ${'a'.repeat(120)} 'of' what it is`)).toBe(true);
+  const long = files.flatMap((path) =>
+    text(path)
+      .split('\n')
+      .flatMap((line, at) => (isLong(line) ? [`${path}:${at + 1}`] : [])),
+  );
+  expect(long).toEqual([]);
+});
+
 describe('style sheets', () => {
   const sheets = readdirSync(join(ROOT, 'web/src'), { recursive: true, encoding: 'utf8' })
     .filter((name) => name.endsWith('.css'))

@@ -39,7 +39,7 @@ const put = ({ how, path, line, text }: Block) => {
 
 beforeAll(() => {
   copy = mkdtempSync(join(tmpdir(), 'sill-walk-'));
-  for (const folder of ['core', 'web/src', 'package.json', 'tsconfig.json', 'eslint.config.js', 'web/package.json'])
+  for (const folder of ['core', 'web/src', 'package.json', 'tsconfig.json', 'oxlint.config.js', 'web/package.json'])
     cpSync(join(ROOT, folder), join(copy, folder), {
       recursive: true,
       filter: (from) => !/node_modules|\.test\.tsx?$/.test(from),

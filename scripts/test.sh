@@ -21,14 +21,13 @@ compiling=$!
 wait $browsing
 export CHROMIUM=${CHROMIUM:-$(command -v chromium-headless-shell || command -v chromium)}
 step() { echo; echo "== $1 (after $SECONDS s)"; shift; "$@"; }
-# What is read, on two cores: the rules of form take as long as all the rest. `--interrupt-budget`: what ends soon is not
-# compiled to be quick for long.
+# What is read, on two cores.
 read_over() {
   local told
   told=$(mktemp)
-  { npm run -s types && npm run -s promises && npm run -s format && npm run -s unused; } >"$told" 2>&1 &
+  { npm run -s types && npm run -s unused; } >"$told" 2>&1 &
   local reading=$!
-  npm run -s rules || { wait $reading || true; cat "$told"; return 1; }
+  { npm run -s format && npm run -s rules; } || { wait $reading || true; cat "$told"; return 1; }
   wait $reading || { cat "$told"; return 1; }
 }
 step "types and lint" read_over

@@ -1,5 +1,5 @@
 import { writeFileSync } from 'node:fs';
-import { format, resolveConfig } from 'prettier';
+import { format } from 'oxfmt';
 import { toJsonSchema } from '@valibot/to-json-schema';
 import { CutProblemSchema, JobSchema } from '../src';
 
@@ -8,5 +8,6 @@ const files = { 'job-12': JobSchema, 'cut-problem-1': CutProblemSchema } as cons
 for (const [name, schema] of Object.entries(files)) {
   const path = `docs/formats/${name}.schema.json`;
   const text = JSON.stringify(toJsonSchema(schema, { errorMode: 'ignore', typeMode: 'input' }));
-  writeFileSync(path, await format(text, { ...(await resolveConfig(path)), parser: 'json' }));
+  const { code } = await format(path, text, { printWidth: 120 });
+  writeFileSync(path, code);
 }

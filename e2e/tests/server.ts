@@ -66,7 +66,7 @@ export class Sill {
 export const test = base.extend<{ troubles: string[] }, { program: string; sill: Sill }>({
   program: [
     // Playwright reads the names of fixtures out of this pattern; it must be there even when empty.
-    // eslint-disable-next-line no-empty-pattern
+    // oxlint-disable-next-line no-empty-pattern
     async ({}, use, { workerIndex }) => use(builtProgram(root, 'main.ts', `e2e-${workerIndex}.mjs`)),
     { scope: 'worker' },
   ],

@@ -107,7 +107,8 @@ const ALL: readonly Migration[] = [
 /** Names of the pieces of a stored job, whatever program stored it. */
 export function pieceNames(job: unknown): readonly string[] {
   const { pieces } = (job ?? {}) as { pieces?: unknown };
-  return Array.isArray(pieces) ? pieces.map((piece) => String((piece as { name?: unknown } | null)?.name ?? '')) : [];
+  const nameOf = (piece: { readonly name?: unknown } | null) => (typeof piece?.name === 'string' ? piece.name : '');
+  return Array.isArray(pieces) ? pieces.map(nameOf) : [];
 }
 
 /** All that this program knows of. */

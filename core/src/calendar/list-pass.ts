@@ -1,5 +1,5 @@
 // Hundreds of passes for one plan: indices count tasks and windows of the problem.
-/* eslint-disable @typescript-eslint/no-non-null-assertion */
+/* oxlint-disable typescript/no-non-null-assertion */
 import type { Problem } from './problem';
 import { flatOf, NOTHING, WorkBench, type WorkLaid } from './work-bench';
 

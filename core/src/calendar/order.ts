@@ -1,5 +1,5 @@
 // Gone through a thousand times a second: tasks, places, pairs, rows and columns are told by numbers.
-/* eslint-disable @typescript-eslint/no-non-null-assertion */
+/* oxlint-disable typescript/no-non-null-assertion */
 import type { LinearRow } from '../cutting';
 import type { Apart } from './apart';
 import type { Instant } from './instant';

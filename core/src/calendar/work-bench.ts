@@ -1,5 +1,5 @@
 // A thousand benches for one plan: indices count tasks and windows of the problem.
-/* eslint-disable @typescript-eslint/no-non-null-assertion */
+/* oxlint-disable typescript/no-non-null-assertion */
 import { clampsOver } from '../job';
 import { nth } from '../lists';
 import type { Instant } from './instant';

@@ -1,5 +1,5 @@
 // Looked up millions of times: indices count levels, cells and items of the table.
-/* eslint-disable @typescript-eslint/no-non-null-assertion */
+/* oxlint-disable typescript/no-non-null-assertion */
 import { held } from '../lists';
 import type { Group } from './group';
 import { MOST_ITEMS, type CutGrid } from './frame';

@@ -1,5 +1,5 @@
 // Looked up millions of times: indices count runs, lanes and items of the group.
-/* eslint-disable @typescript-eslint/no-non-null-assertion */
+/* oxlint-disable typescript/no-non-null-assertion */
 import type { Length } from '../length';
 import { isMitred, laneRoom, laneWeight, type Bin, type Group } from './group';
 import { knapsackTable } from './knapsack';

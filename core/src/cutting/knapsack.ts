@@ -1,5 +1,5 @@
 // Looked up millions of times: indices count cells and items of the tables made here.
-/* eslint-disable @typescript-eslint/no-non-null-assertion */
+/* oxlint-disable typescript/no-non-null-assertion */
 const TINY = 1e-9;
 
 /** The best filling found, and a value no filling can exceed. They are equal when the search finished. */

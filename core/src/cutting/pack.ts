@@ -1,5 +1,5 @@
 // Looked up millions of times: indices count runs, items and bins of the group.
-/* eslint-disable @typescript-eslint/no-non-null-assertion */
+/* oxlint-disable typescript/no-non-null-assertion */
 import { patternOf, rowOf, runsOf, type Pattern } from './fill';
 import { singleLane, waysOn } from './ways';
 import { isMitred, laneRoom, laneWeight, type Group } from './group';

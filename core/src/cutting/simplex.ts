@@ -1,5 +1,5 @@
 // Looked up millions of times: indices count rows and columns of the program.
-/* eslint-disable @typescript-eslint/no-non-null-assertion */
+/* oxlint-disable typescript/no-non-null-assertion */
 import { last } from '../lists';
 
 /** A column of the program: cost and its entries by row. */

@@ -1,5 +1,5 @@
 // Asked hundreds of thousands of times in one plan: indices count numbers of planes.
-/* eslint-disable @typescript-eslint/no-non-null-assertion */
+/* oxlint-disable typescript/no-non-null-assertion */
 import { metFirst, nth } from '../lists';
 import { inches } from '../length';
 import { solidOf, type Part } from '../piece';

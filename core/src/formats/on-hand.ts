@@ -4,7 +4,8 @@ import type { OnHand } from '../job';
 import { isSheet, printMaterial, readMaterial, sizesOf, type Measured, type Stocked } from '../stock';
 
 export type QuickEntry =
-  { readonly ok: true; readonly value: Omit<OnHand, 'id'> } | { readonly ok: false; readonly message: string };
+  | { readonly ok: true; readonly value: Omit<OnHand, 'id'> }
+  | { readonly ok: false; readonly message: string };
 
 const EXAMPLE = 'Write it as 2x4 41 1/2 x3, split last 3; or 3/4 plywood 23 x 30.';
 const fail = (message: string): QuickEntry => ({ ok: false, message });

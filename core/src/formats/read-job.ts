@@ -80,7 +80,7 @@ export function readJob(input: unknown): ReadResult<Job> {
   if (Number(version[1]) > NEWEST)
     return {
       ok: false,
-      message: `This job was saved by a newer version (${format}). This program reads up to ${JOB_FORMAT}; update it first.`,
+      message: `This job was saved by a newer version (${version[0]}). This program reads up to ${JOB_FORMAT}; update it first.`,
       fields: [{ field: 'format', message: `must be ${JOB_FORMAT}` }],
     };
   const now = toNewest(input, Number(version[1]));

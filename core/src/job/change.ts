@@ -8,7 +8,8 @@ import type { Job, Piece } from './schema';
  * takes a row or an optional field out. A remedy that the interface applies with one click is a list of these.
  */
 export type Change = (
-  { readonly piece: null; readonly path: PathIn<Job> } | { readonly piece: string; readonly path: PathIn<Piece> }
+  | { readonly piece: null; readonly path: PathIn<Job> }
+  | { readonly piece: string; readonly path: PathIn<Piece> }
 ) & { readonly value: unknown };
 
 /**

@@ -34,7 +34,8 @@ export const didYouMean = (typed: string, ways: readonly (string | number)[]): s
   `“${typed.trim()}” can be read two ways. Did you mean ${ways.join(' or ')}?`;
 
 export type ReadAmount =
-  { readonly ok: true; readonly value: number } | { readonly ok: false; readonly mean: Meanings };
+  | { readonly ok: true; readonly value: number }
+  | { readonly ok: false; readonly mean: Meanings };
 
 /**
  * A number of a field that knows its limits: of two readings the one that is within them. Where both are, a comma

@@ -25,7 +25,12 @@ export type Blank = {
   /** Length left on for later, and why; 0 where it is cut to size at once. */
   readonly extra: Length;
   readonly extraFor:
-    'squaring the glued top' | 'cutting flush' | 'trimming the glued leg' | 'fitting' | 'cutting off the snipe' | null;
+    | 'squaring the glued top'
+    | 'cutting flush'
+    | 'trimming the glued leg'
+    | 'fitting'
+    | 'cutting off the snipe'
+    | null;
   /** Mitre of each end on the face, where both ends are plain mitres: neighbours on a board may share the slant. */
   readonly ends: { readonly left: number; readonly right: number } | null;
   /** Whether the grain must run along it: on a sheet it may then not be turned. */

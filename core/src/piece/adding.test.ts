@@ -18,7 +18,7 @@ let stool: Family;
 beforeAll(() => {
   mkdirSync(folder, { recursive: true });
   writeFileSync(join(folder, 'stool.ts'), source.replace(/'\.\.\//g, "'../../"));
-  // eslint-disable-next-line @typescript-eslint/no-require-imports
+  // oxlint-disable-next-line typescript/no-require-imports
   stool = (require(join(folder, 'stool.ts')) as { stool: Family }).stool;
 });
 afterAll(() => rmSync(folder, { recursive: true, force: true }));

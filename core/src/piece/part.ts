@@ -12,7 +12,17 @@ export type End = { readonly mitre: number; readonly bevel: number };
 export const SQUARE: End = { mitre: 0, bevel: 0 };
 
 type CutKind =
-  'lap' | 'notch' | 'groove' | 'rebate' | 'dado' | 'hole' | 'relief' | 'corner' | 'mortise' | 'tenon' | 'taper';
+  | 'lap'
+  | 'notch'
+  | 'groove'
+  | 'rebate'
+  | 'dado'
+  | 'hole'
+  | 'relief'
+  | 'corner'
+  | 'mortise'
+  | 'tenon'
+  | 'taper';
 /**
  * A prism taken out of a part, in the part's own directions: `outline` in the two directions other than `axis` (x, y
  * for 2; x, z for 1; y, z for 0), from one place to another along it. Convex. `for` is the tag of what lies in it.

@@ -1,5 +1,5 @@
 // Asked millions of times in one plan: plain loops over plain numbers, as long as the planes of a body are.
-/* eslint-disable @typescript-eslint/no-non-null-assertion */
+/* oxlint-disable typescript/no-non-null-assertion */
 import { boundsOf } from './bounds';
 import type { Vec } from './vector';
 import type { Cell, Solid } from './solid';

@@ -1,5 +1,5 @@
 // The inner loops, where all of the time goes: indices count rows and columns.
-/* eslint-disable @typescript-eslint/no-non-null-assertion */
+/* oxlint-disable typescript/no-non-null-assertion */
 import { held, nth } from '../lists';
 
 /**

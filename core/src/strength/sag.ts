@@ -9,7 +9,8 @@ import type { Carrier, Deck, Support } from './decks';
  * length all along, for years or for as long as people sit there.
  */
 export type Load =
-  { readonly point: number; readonly years?: true } | { readonly aFoot: number; readonly briefly?: true };
+  | { readonly point: number; readonly years?: true }
+  | { readonly aFoot: number; readonly briefly?: true };
 /** Inches it bends, and the longest way that it spans so. */
 export type Sag = { readonly sag: number; readonly span: number };
 

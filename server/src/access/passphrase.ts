@@ -29,7 +29,7 @@ let estimator: ZxcvbnFactory | null = null;
  * What is wrong with a passphrase that a person chose, as a sentence; null where it will do. Any letters, also spaces.
  */
 export function faultOf(passphrase: string): string | null {
-  const letters = [...passphrase.normalize('NFC')].length;
+  const letters = Array.from(passphrase.normalize('NFC')).length;
   if (letters < LEAST) return `A passphrase has at least ${LEAST} letters; this one has ${letters}.`;
   if (letters > MOST) return `A passphrase has at most ${MOST} letters; this one has ${letters}.`;
   estimator ??= new ZxcvbnFactory({

@@ -151,7 +151,7 @@ function Eye({ at, target }: { readonly at: Vector; readonly target: Vector }) {
     controls?.update?.();
     invalidate();
     // The key says when it is another place.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, [key, controls]);
   return null;
 }

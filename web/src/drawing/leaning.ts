@@ -38,7 +38,8 @@ export function timesDrawn(edges: Leaned['edges']): number {
 
 export type LeanOn = (lean: Lean) => Promise<Leaned | null>;
 export type LeanState =
-  { readonly state: 'waiting' | 'failed' | 'hangs' } | { readonly state: 'done'; readonly leaned: Leaned };
+  | { readonly state: 'waiting' | 'failed' | 'hangs' }
+  | { readonly state: 'done'; readonly leaned: Leaned };
 
 /** What comes of a load, worked out elsewhere; the last one asked for counts. */
 function useLeaned(leaning: Leaning | null, leanOn: LeanOn | undefined): LeanState {

@@ -47,7 +47,7 @@ export function useExploring<T>(
       errand?.stop();
     };
     // What is started follows from the plan and the key alone.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, [ready, plan, key]);
   return so.for === plan && so.key === key ? so : { found: nothing, state: 'waiting' };
 }

@@ -95,7 +95,7 @@ export function DataTable<Row>({
     sortingFn: column.number ? 'basic' : 'alphanumeric',
   }));
   // The table library keeps its own memory; the compiler lint is told so in its place.
-  // eslint-disable-next-line react-hooks/incompatible-library
+  // oxlint-disable-next-line react/incompatible-library
   const table = useReactTable({
     data: rows as Row[],
     columns: definitions,

@@ -48,7 +48,7 @@ function useTried(plan: Plan): Tried {
       errand?.stop();
     };
     // What is tried follows from the job and its days; a nearer bound changes neither.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, [job, key]);
   return so.key === key ? so : nothing;
 }

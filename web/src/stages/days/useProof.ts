@@ -39,6 +39,6 @@ export function useProof(plan: Plan): void {
       clearTimeout(timer);
     };
     // What is proved follows from the job and its days; a nearer bound changes neither. Sooner ones are looked at anew.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, [job, key]);
 }

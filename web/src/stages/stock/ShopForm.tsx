@@ -58,7 +58,7 @@ function Owned<T extends string>({ all, owned, nameOf, onChange }: OwnedProps<T>
 const TURN = { before: inches(36), after: inches(36) };
 const LOAD = { length: inches(72), width: inches(40), height: inches(32) };
 
-type Put = <Key extends keyof Shop & string>(key: Key, value: Shop[Key]) => void;
+type Put = <Key extends keyof Shop>(key: Key, value: Shop[Key]) => void;
 type NumberKey = { [Key in keyof Shop]: Shop[Key] extends number ? Key : never }[keyof Shop];
 type PartProps = { readonly shop: Shop; readonly put: Put };
 
