@@ -18,8 +18,6 @@ browsing=$!
 packages
 compiled &
 compiling=$!
-wait $browsing
-export CHROMIUM=${CHROMIUM:-$(command -v chromium-headless-shell || command -v chromium)}
 step() { echo; echo "== $1 (after $SECONDS s)"; shift; "$@"; }
 # What is read, on two cores.
 read_over() {
@@ -31,9 +29,16 @@ read_over() {
   wait $reading || { cat "$told"; return 1; }
 }
 step "types and lint" read_over
+wait $browsing
+export CHROMIUM=${CHROMIUM:-$(command -v chromium-headless-shell || command -v chromium)}
 step "build" npm run -s build
 wait $compiling
 step "unit, property and server tests" npm run -s unit
-step "browser tests" npm run -s e2e
-step "a short torture" npm run -s torture -- --minutes 0.1
+# It waits for one thing after the other, which leaves a core to the tests beside it.
+tortured=$(mktemp)
+npm run -s torture -- --minutes 0.1 >"$tortured" 2>&1 &
+torturing=$!
+step "browser tests, and a short torture beside them" npm run -s e2e
+wait $torturing || { cat "$tortured"; exit 1; }
+cat "$tortured"
 echo; echo "== all of it in $SECONDS s"

@@ -382,7 +382,7 @@ const start = fc.constantFrom(...STARTS.map(({ id }) => id));
 
 /** Most sequences are short, and shrink to the few events that break something; some are of up to fifty. */
 test.each([
-  ['a few things happen', 100, 'small'],
+  ['a few things happen', 60, 'small'],
   ['fifty things happen', 6, 'max'],
 ] as const)(
   '%s to two jobs, in whatever order: their plans are made around it, the books are right',

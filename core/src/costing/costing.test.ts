@@ -24,7 +24,7 @@ describe('what an inch costs', () => {
   });
 
   test('the point at the target is the plan; the cheaper one begins at just that mark', () => {
-    const points = [...costAround(job, 't', 'length', quick)];
+    const points = [...costAround(job, 't', 'length', { ...quick, cache: newPlanCache() })];
     expect(points[0]).toEqual({ at: inches(60), total: planJob(job, quick).list.total, because: null });
     const { below } = nearestCheaper(points, inches(60));
     expect(below).not.toBeNull();
@@ -82,8 +82,9 @@ describe('what would save most', () => {
       name: 'The far yard',
       sheets: SAMPLE_YARD.sheets.map((offer) => ({ ...offer, price: Math.round(offer.price / 2) })),
     };
-    const plan = planJob(job, quick);
-    const { found } = [...savings(job, plan, wishes(job, [other, job.yard]), quick)].at(-1)!;
+    const cached = { ...quick, cache: newPlanCache() };
+    const plan = planJob(job, cached);
+    const { found } = [...savings(job, plan, wishes(job, [other, job.yard]), cached)].at(-1)!;
     expect(found.map(({ id }) => id)).toContain('yard.far');
     expect(wishes(job, []).some(({ id }) => id === 'c.choices.front.doors')).toBe(true);
     expect(found.some(({ id }) => id.startsWith('c.choices.front'))).toBe(false);
