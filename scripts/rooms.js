@@ -15,7 +15,10 @@ const BROWSER = '@jest-environment jsdom';
 /** What asks for files beside itself. */
 const READS_BESIDE = /__dirname|import\.meta/;
 
-/** Test files by room: a folder of the core, a folder of the web or one of its stages, with a document or without. */
+/**
+ * Test files by room: a folder of the core; of the web the stages, all else with a document, and what goes without.
+ * What a page of the web loads takes as long as a third of its tests.
+ */
 function rooms() {
   const found = new Map();
   const files = ['core/src', 'web/src'].flatMap((part) =>
@@ -27,10 +30,10 @@ function rooms() {
   for (const file of files) {
     const source = readFileSync(join(ROOT, file), 'utf8');
     if (READS_MODULES.test(source) || READS_BESIDE.test(source)) continue;
-    const [part, , ...folders] = file.split(sep).slice(0, -1);
-    const room = folders.slice(0, folders[0] === 'stages' ? 2 : 1);
+    const [part, , room] = file.split(sep).slice(0, -1);
     const inBrowser = source.includes(BROWSER);
-    const name = [part, ...room, ...(part === 'web' && !inBrowser ? ['plain'] : [])].join('-');
+    const world = part === 'core' ? room : !inBrowser ? 'plain' : room === 'stages' ? room : null;
+    const name = world ? `${part}-${world}` : part;
     found.set(name, { inBrowser, files: [...(found.get(name)?.files ?? []), file] });
   }
   return found;

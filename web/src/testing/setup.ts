@@ -26,6 +26,8 @@ globalThis.IntersectionObserver ??= class {
   disconnect() {}
 } as unknown as typeof globalThis.IntersectionObserver;
 if (typeof window !== 'undefined') {
+  // An address of a file to save is given back long after: a test may be over by then.
+  URL.revokeObjectURL ??= () => {};
   // No media queries: every screen in these tests is wide.
   window.matchMedia ??= (query) =>
     ({ matches: false, media: query, addEventListener() {}, removeEventListener() {} }) as unknown as MediaQueryList;

@@ -2,35 +2,10 @@
 import { screen, waitFor } from '@testing-library/react';
 import { demoJob } from '@sill/core';
 import { onBench, planOnce } from '../../testing/bench';
+import { browserFiles } from '../../testing/files';
 import { DaysStage } from './DaysStage';
 
-type File = { readonly name: string; readonly text: string };
-
-/** What the browser saved, and the next file that is picked. */
-function files() {
-  const saved: Blob[] = [];
-  let next: File | null = null;
-  URL.createObjectURL = (blob) => `blob:${saved.push(blob as Blob)}`;
-  URL.revokeObjectURL = () => {};
-  HTMLAnchorElement.prototype.click = () => {};
-  HTMLInputElement.prototype.click = function () {
-    if (next === null) this.dispatchEvent(new Event('cancel'));
-    else {
-      const { name, text } = next;
-      Object.defineProperty(this, 'files', { value: [{ name, text: () => Promise.resolve(text) }] });
-      this.dispatchEvent(new Event('change'));
-    }
-  };
-  return { saved, pick: (file: File | null) => void (next = file) };
-}
-
-const { click: anchorClick } = HTMLAnchorElement.prototype;
-const { click: inputClick } = HTMLInputElement.prototype;
-afterEach(() => {
-  document.body.replaceChildren();
-  HTMLAnchorElement.prototype.click = anchorClick;
-  HTMLInputElement.prototype.click = inputClick;
-});
+const { saved, pick } = browserFiles();
 
 const event = (uid: string, when: string) =>
   `BEGIN:VEVENT\r\nUID:${uid}\r\nDTSTAMP:20261101T000000Z\r\n${when}\r\nSUMMARY:Choir\r\nEND:VEVENT\r\n`;
@@ -48,7 +23,6 @@ async function opened(item: string) {
 }
 
 test('the days are written out, a session an event', async () => {
-  const { saved } = files();
   const { told } = await opened('Save these days, with calls for coats and clamps');
   await waitFor(() => expect(told()).not.toBeNull());
   expect(told()).toMatchObject({ bad: false, text: expect.stringMatching(/days\.ics saved: \d+ sessions/) });
@@ -59,7 +33,6 @@ test('the days are written out, a session an event', async () => {
 });
 
 test('busy times are read, of this device’s zone; events of a whole day only where that is asked', async () => {
-  const { pick } = files();
   pick({ name: 'choir.ics', text: calendar(EVENING, WHOLE) });
   const { told, jobNow } = await opened('Read when I am busy');
   await waitFor(() => expect(told()).not.toBeNull());
@@ -71,7 +44,6 @@ test('busy times are read, of this device’s zone; events of a whole day only w
 });
 
 test('with events of a whole day that day is busy too', async () => {
-  const { pick } = files();
   pick({ name: 'choir.ics', text: calendar(EVENING, WHOLE) });
   const { told, jobNow } = await opened('The same, with events of a whole day');
   await waitFor(() => expect(told()).not.toBeNull());
@@ -84,7 +56,6 @@ test.each([
   ['a file of another kind', { name: 'a.ics', text: 'BEGIN:VCARD\nEND:VCARD\n' }, /not a calendar file/, true],
   ['one cut short', { name: 'b.ics', text: calendar(EVENING).slice(0, -40) }, /cut short/, true],
 ] as const)('%s changes nothing and is told', async (_what, file, words, bad) => {
-  const { pick } = files();
   pick(file);
   const { told, jobNow } = await opened('Read when I am busy');
   await waitFor(() => expect(told()).not.toBeNull());

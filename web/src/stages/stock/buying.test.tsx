@@ -3,10 +3,10 @@ import Papa from 'papaparse';
 import { screen, within } from '@testing-library/react';
 import { applyChanges, demoJob, inches, type Job, set } from '@sill/core';
 import { onBench, planOnce } from '../../testing/bench';
-import { saveFile } from '../../platform/files';
+import { browserFiles } from '../../testing/files';
 import { BuyingTable } from './BuyingTable';
 
-jest.mock('../../platform/files', () => ({ saveFile: jest.fn(), textOfChosenFile: jest.fn() }));
+const { saved, lastText } = browserFiles();
 
 const money = (text: string | null) => Math.round(Number(/\d+\.\d\d/.exec(text ?? '')![0]) * 100);
 const show = (job: Job) => ({
@@ -36,9 +36,8 @@ describe('the list for the store', () => {
   test('as CSV it has every line with its yard, and reads back to the same sum', async () => {
     const { plan, user } = show(demoJob());
     await user.click(screen.getByRole('button', { name: 'Save as CSV' }));
-    const [, type, text] = jest.mocked(saveFile).mock.calls.at(-1)!;
-    expect(type).toBe('text/csv');
-    const { data } = Papa.parse<Record<string, string>>(text, { header: true });
+    expect(saved.map(({ type }) => type)).toEqual(['text/csv']);
+    const { data } = Papa.parse<Record<string, string>>(await lastText(), { header: true });
     const priced = data.filter(({ yard }) => yard !== '');
     expect(priced).toHaveLength(plan.list.boards.length + plan.list.hardware.length);
     const sum = priced.reduce((cents, row) => cents + Math.round(Number(row['total']) * 100), 0);
@@ -54,7 +53,7 @@ describe('the list for the store', () => {
     expect(totalRow().textContent).not.toContain('under budget');
     expect(within(screen.getByRole('table')).getAllByText(/nothing on sale or on hand gives/)).toHaveLength(3);
     await user.click(screen.getByRole('button', { name: 'Save as CSV' }));
-    const text = jest.mocked(saveFile).mock.calls.at(-1)![2];
+    const text = await lastText();
     expect(text).toContain('total, incomplete');
     expect(text.match(/no yard here/g)).toHaveLength(3);
   });
