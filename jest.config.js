@@ -11,6 +11,7 @@ export default {
   testPathIgnorePatterns: ['/node_modules/', ...together.map(literally), ...(together.length > 0 ? [] : ['/.rooms/'])],
   setupFiles: ['<rootDir>/web/src/testing/setup.ts'],
   globalSetup: '<rootDir>/scripts/jest-forget.js',
+  testSequencer: '<rootDir>/scripts/jest-order.js',
   transform,
   // Published as modules only.
   transformIgnorePatterns: ['/node_modules/(?!(@gltf-transform|property-graph|nanoid|three)/)', '/\\.rooms/'],

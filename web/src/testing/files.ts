@@ -30,7 +30,7 @@ export function browserFiles() {
     lastText: () =>
       new Promise<string>((done) => {
         const reader = new FileReader();
-        reader.onload = () => done(String(reader.result));
+        reader.onload = () => done(reader.result as string);
         reader.readAsText(saved.at(-1)!);
       }),
     pick: (file: Picked | null) => void (next = file),
