@@ -4,11 +4,16 @@ import process from 'node:process';
 const transform = { '^.+\\.(tsx?|m?js)$': '<rootDir>/scripts/jest-bundle.js' };
 /** Test files that run with others of their room, in one script: `scripts/rooms.js` says which. */
 const together = JSON.parse(process.env.TOGETHER ?? '[]');
+/** A folder whose tests run later; none is left out where nothing is said. */
+const later = process.env.LATER ? [`<rootDir>/${process.env.LATER}/`] : [];
 const literally = (file) => `/${file.replaceAll('.', String.raw`\.`)}$`;
 export default {
   testEnvironment: 'node',
   testMatch: ['<rootDir>/{core,server,web,bench,house}/**/*.test.{ts,tsx}', '<rootDir>/.rooms/*.test.js'],
-  testPathIgnorePatterns: ['/node_modules/', ...together.map(literally), ...(together.length > 0 ? [] : ['/.rooms/'])],
+  testPathIgnorePatterns: [
+    ...['/node_modules/', ...later, ...together.map(literally)],
+    ...(together.length > 0 ? [] : ['/.rooms/']),
+  ],
   setupFiles: ['<rootDir>/web/src/testing/setup.ts'],
   globalSetup: '<rootDir>/scripts/jest-forget.js',
   testSequencer: '<rootDir>/scripts/jest-order.js',

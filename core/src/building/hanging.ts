@@ -239,7 +239,7 @@ export function fittings(making: Making): readonly Operation[] {
       pulled,
       5,
       (count) =>
-        say`Fit the ${strong(count)} pulls to ${tags(pulled)}: mark the middle of the front, bore ${strong('3/16')} from outside with a block held behind, so that nothing tears out.`,
+        say`Fit the ${strong(count)} pulls to ${tags(pulled)}: mark the middle of the front, bore ${strong('3/16')} right through from outside with a block held behind, so that nothing tears out.`,
     ),
     ...fit(
       'catch',
