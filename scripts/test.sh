@@ -38,7 +38,7 @@ wait $compiling
 step "server tests" npm run -s unit -- server/src
 # It waits for one thing after the other, which leaves a core to the tests beside it.
 tortured=$(mktemp)
-npm run -s torture -- --minutes 0.1 >"$tortured" 2>&1 &
+npm run -s torture -- --minutes 0.3 >"$tortured" 2>&1 &
 torturing=$!
 step "browser tests, and a short torture beside them" npm run -s e2e
 wait $torturing || { cat "$tortured"; exit 1; }

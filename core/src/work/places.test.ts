@@ -77,6 +77,26 @@ describe('where a part stands on others', () => {
     expect(said(...legs)).toBe('S1 on the inside face of L1 to L4: 6 from the left end');
   });
 
+  test('one on one is told in its order, whatever their names are; on the same, each lies on all of them', () => {
+    const ring = [mark('G1', 'G2', row(left, 0)), mark('G8', 'G1', row(left, 0))];
+    expect(said(...ring)).toBe('G1 and G8 on the inside face of G2 and G1, in that order: flush with the left end');
+    const legs = ['E1', 'E2'].flatMap((rail) => ['L1', 'L2'].map((leg) => mark(rail, leg, row(left, 2))));
+    expect(said(...legs)).toBe('E1 and E2 on the inside face of L1 and L2: 2 from the left end');
+  });
+
+  test('where some lie on one and some on another, each has its own sentence', () => {
+    const some = [mark('S1', 'A1', row(left, 0)), mark('S2', 'A1', row(left, 0)), mark('S3', 'A2', row(left, 0))];
+    expect(said(...some)).toBe(
+      'S1 and S2 on the inside face of A1: flush with the left end. S3 on the inside face of A2: flush with the left end',
+    );
+  });
+
+  test('one over several has its places in the order in which they are named', () => {
+    expect(said(mark('B1', 'T5', row(left, 9, 'part')), mark('B1', 'T4', row(left, 7, 'part')))).toBe(
+      'B1 on the inside face of T5 and T4: its left end 9 and 7 beyond',
+    );
+  });
+
   test('what differs in two places is told in two sentences', () => {
     expect(said(mark('S1', 'A1', row(left, 3), row(top, 1)), mark('S2', 'A2', row(left, 6), row(top, 2)))).toBe(
       'S1 on the inside face of A1: 3 from the left end and 1 from the top edge. ' +

@@ -35,6 +35,8 @@ type Told = {
   readonly onto: readonly string[];
   readonly side: string;
   readonly rows: Standing['rows'];
+  /** The first of these on the first of those, and so on; else each of them on all. */
+  readonly inOrder?: boolean;
 };
 
 const distinct = (names: readonly string[]): readonly string[] => [...new Set(names)];
@@ -43,6 +45,13 @@ const merged = (group: readonly Told[]): Told => ({
   tags: distinct(group.flatMap(({ tags }) => tags)),
   onto: distinct(group.flatMap(({ onto }) => onto)),
 });
+
+/** Alike ones in as few as say which lies on which: one on one in their order, or all on the same. */
+function alikeTold(group: readonly Told[]): readonly Told[] {
+  const others = group.flatMap(({ onto }) => onto);
+  const inOrder = group.length > 1 && others.length === group.length && distinct(others).length === others.length;
+  return inOrder ? [{ ...merged(group), inOrder }] : together(group, ({ onto }) => sortedTags(onto).join()).map(merged);
+}
 
 /** A row in words, with one place or several in the order of the parts. */
 function rowWords({ of, from }: Standing['rows'][number], at: readonly Length[]): Phrase {
@@ -85,17 +94,19 @@ export function standingsOf(marks: readonly Standing[]): Phrase | null {
   }));
   const keyOf = ({ side, rows }: Told) => JSON.stringify([side, rows.map(({ of, from, at }) => [of, from.name, at])]);
   const onAll = together(each, (one) => `${one.tags.join()} ${keyOf(one)}`).map(merged);
-  const alike = together(onAll, (one) => keyOf(one)).map(merged);
+  const alike = together(onAll, (one) => keyOf(one)).flatMap(alikeTold);
   const rowed = inRows(alike);
   return rowed
     .map((group) => {
-      const { side, rows } = first(group);
+      const { side, rows, inOrder } = first(group);
       const words = rows.map((row, at) => {
         const places = group.map((one) => nth(one.rows, at).at);
         return rowWords(row, new Set(places).size === 1 ? places.slice(0, 1) : places);
       });
       const tags = distinct(group.flatMap((one) => one.tags));
-      return say`${tagList(tags)} on the ${side} of ${tagList(sortedTags(distinct(group.flatMap((one) => one.onto))))}: ${listOf(words)}`;
+      const onto = distinct(group.flatMap((one) => one.onto));
+      const others = tagList(inOrder || group.length > 1 ? onto : sortedTags(onto));
+      return say`${tagList(tags)} on the ${side} of ${others}${inOrder ? ', in that order' : ''}: ${listOf(words)}`;
     })
     .reduce((a, b) => say`${a}. ${b}`);
 }

@@ -81,6 +81,8 @@ describe('one sentence for each kind of operation: every number in it, none with
     expect(said(does)).toBe(
       'Through the holes bore 7/64, 1 1/4 deep into P1 and P2. Drive 8 wood screws #10 3 1/2, A1 and A2 to P1 and P2, heads 1 1/4 below the surface; there is little room: take the short bit.',
     );
+    // As the boards of a ring are.
+    expect(said({ ...does, into: ['A2', 'A1'], driver: null })).toContain('#10 3 1/2, A1 and A2 to each other, heads');
   });
 
   test('clamps: with screws, with none that opens so far, with nothing but screws', () => {
