@@ -136,9 +136,10 @@ function clamp({ count, span, cauls, holds }: OperationOf<'clamp'>): Phrase {
 function drive(operation: OperationOf<'drive'>): Phrase {
   const { tags, fastener, size, count, into, pilot, sunk, washer, nuts, snug, driver, spots } = operation;
   const name = short(fastener, size);
-  const ends = tagList(sortedTags(into));
+  const [from, to] = [sortedTags(tags), sortedTags(into)];
+  const ends = tagList(to);
   // Boards of a ring: each is screwed to its neighbour.
-  const joined = tags.length > 1 && sortedTags(tags).join() === sortedTags(into).join() ? say`each other` : ends;
+  const joined = from.length > 1 && from.join() === to.join() ? say`each other` : ends;
   const hole = !pilot
     ? say``
     : fastener === 'clip'
@@ -154,7 +155,7 @@ function drive(operation: OperationOf<'drive'>): Phrase {
         ? ', washer and nut in the counterbore at its far end'
         : '';
   const nails = fastener === 'brad' && spots.length > 0 ? say`: ${placesOf(spots)}` : say``;
-  return say`${hole}${drives} ${strong(count)} ${name}${washer ? ', each with a washer under its head' : ''}${nut}, ${tagList(sortedTags(tags))} to ${joined}${heads}${snug ? ', snug, not tight, so that the top can move' : ''}${driver ? say`; there is little room: take the ${strong(driver)}` : ''}${nails}.`;
+  return say`${hole}${drives} ${strong(count)} ${name}${washer ? ', each with a washer under its head' : ''}${nut}, ${tagList(from)} to ${joined}${heads}${snug ? ', snug, not tight, so that the top can move' : ''}${driver ? say`; there is little room: take the ${strong(driver)}` : ''}${nails}.`;
 }
 
 function tile({ what, joint, notch, spaced, tags }: OperationOf<'tile'>): Phrase {

@@ -1,6 +1,6 @@
-import { isDeepStrictEqual } from 'node:util';
 import { demoJob, newPlanCache, planJob, type Job } from '@sill/core';
 import { fewOfDemo } from '../../../../core/src/testing/planning';
+import { expectSame } from '../../../../core/src/testing/same';
 import { newReceiver, newSender } from './handing';
 
 const cache = newPlanCache();
@@ -14,8 +14,7 @@ test('a plan arrives whole; of the next only the piece that changed is sent; goi
     const { light, parts } = send(plan);
     for (const [key, heavy] of parts) receiver.part(key, across(heavy));
     const arrived = receiver.whole(across(light));
-    // To tell where two plans differ takes as long as to make one.
-    if (!isDeepStrictEqual(arrived, plan)) expect(arrived).toEqual(plan);
+    expectSame(arrived, plan);
     return { arrived, sent: parts.length };
   };
   // One that changes, one that does not.
