@@ -17,7 +17,11 @@ export default defineConfig({
     launchOptions: {
       executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
       // Each test starts afresh and ends soon: what V8 would compile to be quick for long is a tenth of all work.
-      args: ['--no-sandbox', '--enable-unsafe-swiftshader', '--js-flags=--no-turbofan,--min-semi-space-size=32'],
+      args: [
+        '--no-sandbox',
+        '--enable-unsafe-swiftshader',
+        '--js-flags=--no-turbofan,--invocation-count-for-maglev=2000,--min-semi-space-size=32',
+      ],
     },
   },
 });

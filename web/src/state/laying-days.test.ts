@@ -1,6 +1,7 @@
 import { demoJob, newJob, set, type BenchCalendar } from '@sill/core';
 import { planned as planOf } from '../../../core/src/testing/planning';
 import { Stopped } from '../platform/workers/asking';
+import { daysAsked } from '../platform/workers/days-asked';
 import { QUIET } from '../testing/edges';
 import { changed, opened } from './bench';
 import { planned } from './planning';
@@ -19,8 +20,8 @@ const ready = (day: string, proved = false): BenchCalendar => ({ ...plan.calenda
 function storeWith(answers: readonly (() => Promise<BenchCalendar>)[]) {
   const left = [...answers];
   const asked: number[] = [];
-  const layOut: typeof QUIET.days.layOut = ({ tasks }) => {
-    asked.push(tasks.length);
+  const layOut: typeof QUIET.days.layOut = (about) => {
+    asked.push(daysAsked(about).tasks.length);
     return left.shift()?.() ?? new Promise(() => {});
   };
   const store = makeStore({

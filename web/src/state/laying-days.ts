@@ -1,16 +1,4 @@
-import {
-  counted,
-  dayOf,
-  dayWords,
-  holdingsOf,
-  nowOf,
-  paces,
-  tasksOf,
-  type Job,
-  type Pace,
-  type Plan,
-} from '@sill/core';
-import type { DaysAsked } from '../platform/workers/days.worker';
+import { counted, dayOf, dayWords, type Job } from '@sill/core';
 import { Stopped } from '../platform/workers/asking';
 import { daysStand, laidOutDays, planned } from './planning';
 import type { Listen } from './root';
@@ -18,16 +6,6 @@ import { said } from './view';
 
 /** A plan stands so long before its days are looked at for long: while a person types, none are. */
 export const STANDS_MS = 800;
-
-/** What days are laid out of: all that is left to do, and the time there is from a minute on. */
-export function daysAsked(plan: Plan, job: Job, time: string): DaysAsked {
-  const now = nowOf(job.calendar, time);
-  const { calendar, shop } = job;
-  const holdings = holdingsOf(job);
-  const at = (pace: Pace) => tasksOf(plan, job, holdings, now, pace);
-  const { slow, fast } = paces(plan.pace, plan.hours);
-  return { tasks: at(plan.pace), slow: at(slow), fast: at(fast), job: { calendar, shop }, now };
-}
 
 /** What became of the day it is ready; null where nothing did. */
 export function movedWords(before: string | null, ready: string | null): string | null {
@@ -48,7 +26,7 @@ export function listenForDays(listen: Listen): void {
       if (!getState().planning.laying) return;
       await delay(STANDS_MS);
       try {
-        const calendar = await extra.days.layOut(daysAsked(plan, job, extra.now()));
+        const calendar = await extra.days.layOut({ plan, job, time: extra.now() });
         dispatch(laidOutDays({ job, calendar }));
         const { id } = getState().bench;
         // What a change of hours or a move of work does is said; what a change of the piece does shows at the foot.

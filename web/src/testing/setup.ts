@@ -67,7 +67,10 @@ if (typeof HTMLLabelElement !== 'undefined') {
     },
   });
   const labels = function (this: HTMLElement) {
-    return [...this.ownerDocument.getElementsByTagName('label')].filter(({ control }) => control === this);
+    const around = this.closest('label');
+    const all = this.id === '' ? [] : [...this.ownerDocument.getElementsByTagName('label')];
+    const named = all.filter(({ htmlFor }) => htmlFor === this.id);
+    return [...new Set(around ? [around, ...named] : named)].filter(({ control }) => control === this);
   };
   for (const { prototype } of [HTMLInputElement, HTMLButtonElement, HTMLSelectElement, HTMLTextAreaElement])
     Object.defineProperty(prototype, 'labels', { get: labels });

@@ -1,6 +1,7 @@
 import type { BenchCalendar, Sooner, Spare, Tonight } from '@sill/core';
 import { asking } from './asking';
-import type { DaysAsked, DaysWorker } from './days.worker';
+import { daysAsked, type DaysOf } from './days-asked';
+import type { DaysWorker } from './days.worker';
 
 const start = () => new Worker(new URL('./days.worker.ts', import.meta.url), { type: 'module' });
 /** The long search of days; ending the worker is how it is stopped. */
@@ -13,21 +14,21 @@ const asked = asking<DaysWorker>(start);
 export const stopDays = (): void => searcher.stop();
 
 /** Work laid out with a long search, and a bound. What was searched before is stopped. */
-export const layOut = (about: DaysAsked): Promise<BenchCalendar> => {
+export const layOut = (about: DaysOf): Promise<BenchCalendar> => {
   stopDays();
-  return searcher.ask((remote) => remote.layOut(about));
+  return searcher.ask((remote) => remote.layOut(daysAsked(about)));
 };
 
 /** The same days with a nearer bound. Stopped as the search is. */
-export const proveDays = (about: DaysAsked, days: BenchCalendar): Promise<BenchCalendar> =>
-  searcher.ask((remote) => remote.prove(about, days));
+export const proveDays = (about: DaysOf, days: BenchCalendar): Promise<BenchCalendar> =>
+  searcher.ask((remote) => remote.prove(daysAsked(about), days));
 
 /** Single changes of hours, hands and things that bring the day forward. What was tried before is stopped. */
-export const soonerFor = (about: DaysAsked, ready: string): Promise<readonly Sooner[]> => {
+export const soonerFor = (about: DaysOf, ready: string): Promise<readonly Sooner[]> => {
   trier.stop();
-  return trier.ask((remote) => remote.sooner(about, ready));
+  return trier.ask((remote) => remote.sooner(daysAsked(about), ready));
 };
 
 /** What fits into a while that was not planned. */
-export const tonightIn = (about: DaysAsked, spare: Spare, chain: readonly string[]): Promise<Tonight> =>
-  asked.ask((remote) => remote.tonight(about, spare, chain));
+export const tonightIn = (about: DaysOf, spare: Spare, chain: readonly string[]): Promise<Tonight> =>
+  asked.ask((remote) => remote.tonight(daysAsked(about), spare, chain));

@@ -9,21 +9,9 @@ import {
   tonight,
   withRange,
   type BenchCalendar,
-  type Instant,
-  type Job,
   type Spare,
-  type Task,
 } from '@sill/core';
-
-/** What days are made of, without the plan behind it. */
-export type DaysAsked = {
-  readonly tasks: readonly Task[];
-  /** The same at the pace of a builder as slow, and as fast, as one in ten. */
-  readonly slow: readonly Task[];
-  readonly fast: readonly Task[];
-  readonly job: Pick<Job, 'calendar' | 'shop'>;
-  readonly now: Instant;
-};
+import type { DaysAsked } from './days-asked';
 
 const worker = {
   layOut: ({ tasks, slow, fast, job, now }: DaysAsked) =>

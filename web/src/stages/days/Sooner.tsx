@@ -1,7 +1,6 @@
 import { Button } from '@mui/material';
 import { dayWords, type Plan, type Sooner as Way } from '@sill/core';
 import { useEffect, useState } from 'react';
-import { daysAsked } from '../../state/laying-days';
 import { useChange, useEdges, useJob } from '../../state/hooks';
 import { difference } from '../../words/money';
 import { Words } from '../../words/Words';
@@ -30,7 +29,7 @@ function useTried(plan: Plan): Tried {
     const timer = setTimeout(() => {
       setSo(nothing);
       days
-        .soonerFor(daysAsked(plan, job, now()), ready)
+        .soonerFor({ plan, job, time: now() }, ready)
         .then(found)
         .then(
           () => over(false),

@@ -1,7 +1,6 @@
 import { Button, Dialog, DialogActions, DialogContent, DialogTitle } from '@mui/material';
 import { useEffect, useState } from 'react';
 import { dayWords, nowOf, type Plan, type Spare, type Tonight } from '@sill/core';
-import { daysAsked } from '../../state/laying-days';
 import { useEdges, useJob } from '../../state/hooks';
 import { NumberField } from '../../ui/NumberField';
 import { Segmented } from '../../ui/Segmented';
@@ -20,7 +19,7 @@ export function TonightDialog({ plan, onClose }: { readonly plan: Plan; readonly
   useEffect(() => {
     let isCurrent = true;
     const chain = plan.calendar.chain.map(({ task }) => task);
-    days.tonightIn(daysAsked(plan, job, begun), spare, chain).then(
+    days.tonightIn({ plan, job, time: begun }, spare, chain).then(
       (found) => isCurrent && setSo({ of: spare, found }),
       () => isCurrent && setSo({ of: spare, found: 'failed' }),
     );

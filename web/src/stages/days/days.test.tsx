@@ -1,6 +1,7 @@
 /** @jest-environment jsdom */
 import { screen, waitFor, within } from '@testing-library/react';
 import { dateOf, dayOf, laidOut, say, set, strong, tonight, type Job, type Sooner } from '@sill/core';
+import { daysAsked, type DaysOf } from '../../platform/workers/days-asked';
 import { onBench } from '../../testing/bench';
 import { QUIET } from '../../testing/edges';
 import { DaysStage } from './DaysStage';
@@ -10,13 +11,14 @@ afterEach(() => document.body.replaceChildren());
 /** The worker's answers, worked out here. */
 const days = {
   ...QUIET.days,
-  layOut: ({ tasks, job, now }: Parameters<typeof QUIET.days.layOut>[0]) =>
-    Promise.resolve(laidOut(tasks, job, now, 'quick')),
-  tonightIn: (
-    { tasks, job, now }: Parameters<typeof QUIET.days.layOut>[0],
-    spare: Parameters<typeof QUIET.days.tonightIn>[1],
-    chain: readonly string[],
-  ) => Promise.resolve(tonight(tasks, job.calendar, job.shop.clamps, now, spare, new Set(chain))),
+  layOut: (about: DaysOf) => {
+    const { tasks, job, now } = daysAsked(about);
+    return Promise.resolve(laidOut(tasks, job, now, 'quick'));
+  },
+  tonightIn: (about: DaysOf, spare: Parameters<typeof QUIET.days.tonightIn>[1], chain: readonly string[]) => {
+    const { tasks, job, now } = daysAsked(about);
+    return Promise.resolve(tonight(tasks, job.calendar, job.shop.clamps, now, spare, new Set(chain)));
+  },
 };
 /** A way that was tried elsewhere: a helper on Tuesdays. */
 const way: Sooner = {

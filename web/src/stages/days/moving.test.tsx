@@ -1,6 +1,7 @@
 /** @jest-environment jsdom */
 import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { demoJob, laidOut, say, tonight, type Job, type Sooner } from '@sill/core';
+import { daysAsked } from '../../platform/workers/days-asked';
 import { laidOutDays } from '../../state/planning';
 import { onBench, planOnce } from '../../testing/bench';
 import { QUIET } from '../../testing/edges';
@@ -153,18 +154,11 @@ describe('in a while', () => {
       release: 0,
       after: task.after.filter((one) => known.has(one.task)),
     }));
-    open((about, spare, chain) =>
-      Promise.resolve(
-        tonight(
-          tasks,
-          about.job.calendar,
-          about.job.shop.clamps,
-          about.now,
-          { ...spare, quiet: false },
-          new Set(chain),
-        ),
-      ),
-    );
+    open((about, spare, chain) => {
+      const { job, now } = daysAsked(about);
+      const quiet = { ...spare, quiet: false };
+      return Promise.resolve(tonight(tasks, job.calendar, job.shop.clamps, now, quiet, new Set(chain)));
+    });
     const fits = await screen.findByRole('list');
     const lines = within(fits).getAllByRole('listitem');
     expect(lines.length).toBeGreaterThan(0);
@@ -233,11 +227,11 @@ test('days laid out for long take the place of the quick ones and are told as a 
     path,
     days: {
       ...QUIET.days,
-      proveDays: ({ tasks, job, now }) =>
-        Promise.resolve({
-          ...laidOut(tasks, job, now, 'quick'),
-          between: { from: '2027-01-09', to: '2027-02-13' },
-        }),
+      proveDays: (about) => {
+        const { tasks, job, now } = daysAsked(about);
+        const between = { from: '2027-01-09', to: '2027-02-13' };
+        return Promise.resolve({ ...laidOut(tasks, job, now, 'quick'), between });
+      },
     },
   });
   await waitFor(() => expect(store.getState().planning.plan?.calendar.between).not.toBeNull());

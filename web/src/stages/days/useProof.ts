@@ -1,6 +1,6 @@
 import { useEffect } from 'react';
 import type { Plan } from '@sill/core';
-import { daysAsked, movedWords } from '../../state/laying-days';
+import { movedWords } from '../../state/laying-days';
 import { useApp, useEdges, useJob } from '../../state/hooks';
 import { laidOutDays } from '../../state/planning';
 import { said } from '../../state/view';
@@ -22,7 +22,7 @@ export function useProof(plan: Plan): void {
     if (proved || ready === null) return;
     let isCurrent = true;
     const timer = setTimeout(() => {
-      days.proveDays(daysAsked(plan, job, now()), plan.calendar).then(
+      days.proveDays({ plan, job, time: now() }, plan.calendar).then(
         (calendar) => {
           if (!isCurrent) return;
           dispatch(laidOutDays({ job, calendar }));
