@@ -2,13 +2,13 @@ import { readFileSync, writeFileSync } from 'node:fs';
 import { copyOfDemo, expect, goWithin, holdOver, oneOfDemo, saved, test, violations, type Page } from './server';
 
 const opened = async (page: Page, id: string) => {
-  await page.goto(`/jobs/${id}/days`);
+  await goWithin(page, `/jobs/${id}/days`);
   await expect(page.getByRole('button', { name: /^The yard: / })).toBeVisible();
 };
 const ready = (page: Page) => page.getByTestId('tally-ready');
 
 test('a piece is dragged to another day: it stands there, the foot says what that does, undo takes it back', async ({
-  page,
+  warm: page,
   sill,
 }) => {
   const id = await oneOfDemo(sill);
@@ -38,7 +38,7 @@ test('a piece is dragged to another day: it stands there, the foot says what tha
 });
 
 test('calendar files: the days are written out, busy times are read, another kind of file is refused and nothing lost', async ({
-  page,
+  warm: page,
   sill,
 }, info) => {
   const id = await copyOfDemo(sill);
@@ -73,7 +73,7 @@ test('calendar files: the days are written out, busy times are read, another kin
 });
 
 test('hours are said once: a day more brings it forward, no hours at all are a note, and all can be undone', async ({
-  page,
+  warm: page,
   sill,
 }) => {
   const id = await oneOfDemo(sill);

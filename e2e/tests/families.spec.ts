@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { expect, oneOfDemo, saved, test, violations, type Page } from './server';
+import { expect, goWithin, oneOfDemo, saved, test, violations, type Page } from './server';
 
 const download = async (page: Page, name: string) => {
   const [file] = await Promise.all([
@@ -10,10 +10,10 @@ const download = async (page: Page, name: string) => {
 };
 
 test('the gallery has every kind drawn; any of them becomes a piece with parts, boards and steps', async ({
-  page,
+  warm: page,
   sill,
 }) => {
-  await page.goto(`/jobs/${await oneOfDemo(sill)}/shape`);
+  await goWithin(page, `/jobs/${await oneOfDemo(sill)}/shape`);
   await page.getByRole('button', { name: '+ Add a piece' }).click();
   const dialog = page.getByRole('dialog');
   await expect(dialog.locator('.card')).toHaveCount(23);
@@ -32,8 +32,11 @@ test('the gallery has every kind drawn; any of them becomes a piece with parts, 
   await saved(page);
 });
 
-test('another family, another top: choices that both have stay, what can not be says why', async ({ page, sill }) => {
-  await page.goto(`/jobs/${await oneOfDemo(sill)}/shape`);
+test('another family, another top: choices that both have stay, what can not be says why', async ({
+  warm: page,
+  sill,
+}) => {
+  await goWithin(page, `/jobs/${await oneOfDemo(sill)}/shape`);
   await page.getByLabel('Overhang, ends').fill('7');
   await page.keyboard.press('Enter');
   await page.getByRole('button', { name: 'Change family' }).click();
@@ -60,10 +63,10 @@ test('another family, another top: choices that both have stay, what can not be 
 });
 
 test('the model: keys turn it and step through its parts; cut open, seen through, tagged, opened; saved as PNG and glTF', async ({
-  page,
+  warm: page,
   sill,
 }) => {
-  await page.goto(`/jobs/${await oneOfDemo(sill, 'cart')}/shape`);
+  await goWithin(page, `/jobs/${await oneOfDemo(sill, 'cart')}/shape`);
   const space = page.getByRole('group', { name: /Drawer cart in space/ });
   await expect(space.locator('canvas')).toBeVisible();
   const picture = async () => (await space.locator('canvas').screenshot()).toString('base64');
@@ -106,8 +109,8 @@ test('the model: keys turn it and step through its parts; cut open, seen through
   await expect(page.getByRole('alert')).toHaveCount(0);
 });
 
-test('a click on the model picks the part and shows its sizes', async ({ page, sill }) => {
-  await page.goto(`/jobs/${await oneOfDemo(sill)}/shape`);
+test('a click on the model picks the part and shows its sizes', async ({ warm: page, sill }) => {
+  await goWithin(page, `/jobs/${await oneOfDemo(sill)}/shape`);
   const canvas = page.locator('.model canvas');
   await expect(canvas).toBeVisible();
   // The canvas is there before it has its size and before what is drawn in it.
@@ -173,8 +176,8 @@ test('a part is set by hand and taken back; others are added, read from CSV with
   await saved(page);
 });
 
-test('a part’s template: SVG, DXF, and full-size pages that say how to check them', async ({ page, sill }) => {
-  await page.goto(`/jobs/${await oneOfDemo(sill)}/parts?part=H1`);
+test('a part’s template: SVG, DXF, and full-size pages that say how to check them', async ({ warm: page, sill }) => {
+  await goWithin(page, `/jobs/${await oneOfDemo(sill)}/parts?part=H1`);
   await expect(page.getByText(/^notches, .*for L1 .*; for L4 /).first()).toBeVisible();
   const svg = await download(page, 'SVG');
   // 56 1/2 in is 1435.1 mm, and 14 mm of air on both sides.
@@ -194,8 +197,8 @@ test('a part’s template: SVG, DXF, and full-size pages that say how to check t
   await expect(page.getByRole('row', { name: /^H1 / })).toBeVisible();
 });
 
-test('from a top that is there: what it can become, and why not the others', async ({ page, sill }) => {
-  await page.goto(`/jobs/${await oneOfDemo(sill)}/brief`);
+test('from a top that is there: what it can become, and why not the others', async ({ warm: page, sill }) => {
+  await goWithin(page, `/jobs/${await oneOfDemo(sill)}/brief`);
   await page.getByRole('button', { name: '+ Add a piece' }).click();
   const dialog = page.getByRole('dialog');
   await dialog.getByRole('button', { name: 'Start from a top or board I have' }).click();
@@ -213,10 +216,10 @@ test('from a top that is there: what it can become, and why not the others', asy
 });
 
 test('a pedestal without head braces gives: what would help is tried, priced and taken; then it is leaned on', async ({
-  page,
+  warm: page,
   sill,
 }) => {
-  await page.goto(`/jobs/${await oneOfDemo(sill)}/shape`);
+  await goWithin(page, `/jobs/${await oneOfDemo(sill)}/shape`);
   await page.getByRole('button', { name: '+ Add a piece' }).click();
   await page
     .getByRole('dialog')

@@ -3,9 +3,9 @@ import { expect, goWithin, oneOfDemo, saved, test, violations, type Page } from 
 /** A radio whose face is its words. */
 const choose = (page: Page, name: string) => page.getByRole('radio', { name, exact: true }).click();
 
-test('from “dark and wipeable” to steps, samples and a list in under a minute', async ({ page, sill }) => {
+test('from “dark and wipeable” to steps, samples and a list in under a minute', async ({ warm: page, sill }) => {
   const id = await oneOfDemo(sill, 'cart');
-  await page.goto(`/jobs/${id}/finish`);
+  await goWithin(page, `/jobs/${id}/finish`);
   await expect(page.getByRole('heading', { name: 'What should it be?' })).toBeVisible();
   const start = Date.now();
   await choose(page, 'dark');
@@ -40,9 +40,12 @@ test('from “dark and wipeable” to steps, samples and a list in under a minut
   await expect(page.getByRole('heading', { name: 'Sample cards' }).first()).toBeVisible({ timeout: 30_000 });
 });
 
-test('a recipe is changed as a copy, one surface takes another, and a warning mends itself', async ({ page, sill }) => {
+test('a recipe is changed as a copy, one surface takes another, and a warning mends itself', async ({
+  warm: page,
+  sill,
+}) => {
   const id = await oneOfDemo(sill);
-  await page.goto(`/jobs/${id}/finish?piece=glaze`);
+  await goWithin(page, `/jobs/${id}/finish?piece=glaze`);
   const recipes = page.getByRole('region', { name: 'Recipes' });
   await recipes.getByRole('button', { name: 'Change' }).first().click();
   const dialog = page.getByRole('dialog');
@@ -78,9 +81,9 @@ test('a recipe is changed as a copy, one surface takes another, and a warning me
   await saved(page);
 });
 
-test('when it is finished, in one click; and whether a coat may go on now', async ({ page, sill }) => {
+test('when it is finished, in one click; and whether a coat may go on now', async ({ warm: page, sill }) => {
   const id = await oneOfDemo(sill);
-  await page.goto(`/jobs/${id}/finish?piece=glaze`);
+  await goWithin(page, `/jobs/${id}/finish?piece=glaze`);
   await page.getByRole('button', { name: 'When to finish' }).click();
   const ways = page.getByRole('dialog');
   await expect(ways.getByRole('region', { name: 'Part by part' })).toContainText('ft', { timeout: 30_000 });
@@ -99,7 +102,10 @@ test('when it is finished, in one click; and whether a coat may go on now', asyn
   expect(await violations(page)).toEqual([]);
 });
 
-test('legs apart, another recipe tried beside, one wins; a can from the rack is not bought', async ({ page, sill }) => {
+test('legs apart, another recipe tried beside, one wins; a can from the rack is not bought', async ({
+  warm: page,
+  sill,
+}) => {
   const id = await oneOfDemo(sill);
   const cans = [{ id: 'c1', kind: 'finish', size: 'oil polyurethane', ounces: 200, since: '2026-05-02', note: '' }];
   const racks = await page.request.get('/api/racks');
@@ -109,7 +115,7 @@ test('legs apart, another recipe tried beside, one wins; a can from the rack is 
   });
   expect(kept.ok()).toBe(true);
 
-  await page.goto(`/jobs/${id}/finish?piece=glaze`);
+  await goWithin(page, `/jobs/${id}/finish?piece=glaze`);
   const list = page.getByRole('region', { name: 'Amounts' });
   await expect(list.getByRole('row', { name: /^oil polyurethane .* \d x/ })).toBeVisible();
   await page.getByRole('button', { name: 'Split Base, outside' }).click();

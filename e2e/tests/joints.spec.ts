@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, jobWith, oneOfDemo, saved, test } from './server';
+import { expect, goWithin, jobWith, oneOfDemo, saved, test } from './server';
 
 /** Goes through the steps from the first until one has such a heading; its place. */
 async function toStep(page: Page, heading: RegExp): Promise<number> {
@@ -14,10 +14,10 @@ async function toStep(page: Page, heading: RegExp): Promise<number> {
 }
 
 test('another way to join is compared, taken for all rail ends, bought, and undone; a tenon lengthens its rail', async ({
-  page,
+  warm: page,
   sill,
 }) => {
-  await page.goto(`/jobs/${await oneOfDemo(sill)}/joints`);
+  await goWithin(page, `/jobs/${await oneOfDemo(sill)}/joints`);
   await page.getByRole('button', { name: 'Other ways to join A1 to L1' }).click();
   const dialog = page.getByRole('dialog');
   await expect(dialog.getByRole('row', { name: /^Pocket screws/ })).toContainText('as it is');
@@ -57,10 +57,10 @@ test('another way to join is compared, taken for all rail ends, bought, and undo
 });
 
 test('diagonals say which corner to push, a measured part changes what depends on it, the tape sends sizes', async ({
-  page,
+  warm: page,
   sill,
 }) => {
-  await page.goto(`/jobs/${await oneOfDemo(sill)}/build`);
+  await goWithin(page, `/jobs/${await oneOfDemo(sill)}/build`);
   await toStep(page, /^Join the left end frame/);
   await page.getByLabel('First, near left to far right').fill('43 3/4');
   await page.keyboard.press('Enter');
@@ -111,7 +111,7 @@ test('diagonals say which corner to push, a measured part changes what depends o
 });
 
 test('a cupboard: hinges and pins say where they go; a narrow turn on the way leaves joints for the room', async ({
-  page,
+  warm: page,
   sill,
 }) => {
   const inch = 8128;
@@ -128,7 +128,7 @@ test('a cupboard: hinges and pins say where they go; a narrow turn on the way le
     loose: [],
     joins: {},
   }));
-  await page.goto(`/jobs/${id}/joints`);
+  await goWithin(page, `/jobs/${id}/joints`);
   const hinges = page.getByRole('region', { name: 'Hinges' });
   await expect(hinges.getByText('4 each, 8 in all')).toBeVisible();
   await expect(hinges.getByText(/from the top edge/)).toBeVisible();
@@ -152,10 +152,10 @@ test('a cupboard: hinges and pins say where they go; a narrow turn on the way le
 });
 
 test('rehearse: carried out without a stop, stepped with the keys, scrubbed, run by itself and held', async ({
-  page,
+  warm: page,
   sill,
 }) => {
-  await page.goto(`/jobs/${await oneOfDemo(sill)}/build`);
+  await goWithin(page, `/jobs/${await oneOfDemo(sill)}/build`);
   await page.getByRole('button', { name: 'Rehearse' }).click();
   const dialog = page.getByRole('dialog', { name: 'Rehearse Glaze table' });
   await expect(dialog.getByText(/^All \d+ operations were carried out/)).toBeVisible();

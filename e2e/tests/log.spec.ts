@@ -153,11 +153,11 @@ test('the demo has a job under way and one finished; the record says what they t
 });
 
 test('words of an old job come back in the margin of a new one, and the days say between which it is ready', async ({
-  page,
+  warm: page,
   sill,
 }) => {
   const id = await smallJob(sill);
-  await page.goto(`/jobs/${id}/days`);
+  await goWithin(page, `/jobs/${id}/days`);
   await expect(page.getByText(/ to .*, most likely /)).toBeVisible({ timeout: 30_000 });
   await goWithin(page, `/jobs/${id}/cuts`);
   await expect(

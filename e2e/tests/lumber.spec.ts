@@ -1,4 +1,4 @@
-import { copyOfDemo, expect, oneOfDemo, saved, test, type Page } from './server';
+import { copyOfDemo, expect, goWithin, oneOfDemo, saved, test, type Page } from './server';
 
 const spend = async (page: Page) =>
   Number((await page.getByTestId('tally-spend').textContent())!.match(/\$([\d.]+)/)![1]);
@@ -10,10 +10,10 @@ async function pick(page: Page, field: string, option: string | RegExp): Promise
 }
 
 test('another wood: its boards on the list, its options in its sizes, planed thinner, and back', async ({
-  page,
+  warm: page,
   sill,
 }) => {
-  await page.goto(`/jobs/${await oneOfDemo(sill)}/shape`);
+  await goWithin(page, `/jobs/${await oneOfDemo(sill)}/shape`);
   const before = await spend(page);
   await pick(page, 'Made of', 'Poplar boards');
   await page.getByRole('radio', { name: '1× boards' }).check();
@@ -33,8 +33,8 @@ test('another wood: its boards on the list, its options in its sizes, planed thi
   await saved(page);
 });
 
-test('a second yard, metric: each board where it is sold, each yard with its own tax', async ({ page, sill }) => {
-  await page.goto(`/jobs/${await copyOfDemo(sill)}/shape`);
+test('a second yard, metric: each board where it is sold, each yard with its own tax', async ({ warm: page, sill }) => {
+  await goWithin(page, `/jobs/${await copyOfDemo(sill)}/shape`);
   await page.getByRole('tab', { name: 'Window bench' }).click();
   await pick(page, 'Made of', 'Dressed pine, Australia and New Zealand');
   await page.getByRole('link', { name: /^Stock/ }).click();
@@ -65,8 +65,8 @@ test('a second yard, metric: each board where it is sold, each yard with its own
   await expect(list.getByRole('rowheader')).toHaveCount(0);
 });
 
-test('boards measured today: parts follow, and go back to what is sold', async ({ page, sill }) => {
-  await page.goto(`/jobs/${await oneOfDemo(sill)}/stock?tab=hand`);
+test('boards measured today: parts follow, and go back to what is sold', async ({ warm: page, sill }) => {
+  await goWithin(page, `/jobs/${await oneOfDemo(sill)}/stock?tab=hand`);
   const wide = page.getByLabel('2×4 is wide');
   await wide.fill('3 7/16');
   await page.keyboard.press('Tab');
@@ -78,8 +78,8 @@ test('boards measured today: parts follow, and go back to what is sold', async (
   await expect(wide).toHaveValue('3 ½');
 });
 
-test('a shop without a clamp that opens over the top is told what to do', async ({ page, sill }) => {
-  await page.goto(`/jobs/${await oneOfDemo(sill)}/shape`);
+test('a shop without a clamp that opens over the top is told what to do', async ({ warm: page, sill }) => {
+  await goWithin(page, `/jobs/${await oneOfDemo(sill)}/shape`);
   await page.getByRole('radio', { name: 'glue alone' }).check();
   await page.getByRole('link', { name: /^Stock/ }).click();
   await page.getByRole('button', { name: 'My shop' }).click();

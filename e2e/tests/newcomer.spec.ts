@@ -1,4 +1,4 @@
-import { expect, oneOfDemo, saved, test } from './server';
+import { expect, goWithin, oneOfDemo, saved, test } from './server';
 
 test('a newcomer has a priced buying list in under two minutes and no more than twelve inputs', async ({ page }) => {
   const start = Date.now();
@@ -50,10 +50,10 @@ test('a newcomer has a priced buying list in under two minutes and no more than 
 });
 
 test('bad sizes are told and the last good one stays; a changed one moves the tallies, undo brings them back', async ({
-  page,
+  warm: page,
   sill,
 }) => {
-  await page.goto(`/jobs/${await oneOfDemo(sill)}/brief`);
+  await goWithin(page, `/jobs/${await oneOfDemo(sill)}/brief`);
   const long = page.getByLabel('long');
   for (const [typed, message] of [
     ['0', 'It must be more than 0.'],
@@ -89,8 +89,8 @@ test('bad sizes are told and the last good one stays; a changed one moves the ta
   await saved(page);
 });
 
-test('a top option costs what it said; what is out of stock is not on the list', async ({ page, sill }) => {
-  await page.goto(`/jobs/${await oneOfDemo(sill)}/stock`);
+test('a top option costs what it said; what is out of stock is not on the list', async ({ warm: page, sill }) => {
+  await goWithin(page, `/jobs/${await oneOfDemo(sill)}/stock`);
   const row = page.getByRole('row', { name: /of 2×4 at/ });
   const told = Number((await row.getByRole('cell').nth(2).textContent())!);
   await row.getByRole('button').click();
@@ -109,8 +109,8 @@ test('a top option costs what it said; what is out of stock is not on the list',
   await saved(page);
 });
 
-test('notes offer the fix: an impossible height is told and put right in one click', async ({ page, sill }) => {
-  await page.goto(`/jobs/${await oneOfDemo(sill, 'bench')}/shape`);
+test('notes offer the fix: an impossible height is told and put right in one click', async ({ warm: page, sill }) => {
+  await goWithin(page, `/jobs/${await oneOfDemo(sill, 'bench')}/shape`);
   await page.getByLabel('high').fill('1/2');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('alert')).toContainText('Lower than its top is thick');

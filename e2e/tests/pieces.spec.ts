@@ -11,9 +11,9 @@ type SavedJob = {
 };
 const read = async (sill: Sill, id: string) => (await (await fetch(`${sill.url}/api/jobs/${id}`)).json()) as SavedJob;
 
-test('pieces are added, copied by count, removed, and brought back', async ({ page, sill }) => {
+test('pieces are added, copied by count, removed, and brought back', async ({ warm: page, sill }) => {
   const id = await oneOfDemo(sill);
-  await page.goto(`/jobs/${id}/brief`);
+  await goWithin(page, `/jobs/${id}/brief`);
   // What the piece adds is told against the plan before it.
   await expect(page.getByTestId('tally-spend')).toContainText('$');
   await page.getByRole('button', { name: '+ Add a piece' }).click();
@@ -62,10 +62,10 @@ test('the last piece removed leaves an empty job that says what to do', async ({
 });
 
 test('every tally explains itself; a remedy in the margin is one click; the buying list is saved as CSV that adds up', async ({
-  page,
+  warm: page,
   sill,
 }, info) => {
-  await page.goto(`/jobs/${await copyOfDemo(sill)}/brief`);
+  await goWithin(page, `/jobs/${await copyOfDemo(sill)}/brief`);
   for (const [name, words] of [
     ['Spend', /Tax at 6\.5 %/],
     ['To buy', /of 2×6×12/],
@@ -108,11 +108,11 @@ test('every tally explains itself; a remedy in the margin is one click; the buyi
 });
 
 test('over budget stops: the stick counts it, the margin says by how much; digits typed in a field go to no stage', async ({
-  page,
+  warm: page,
   sill,
 }) => {
   const id = await oneOfDemo(sill);
-  await page.goto(`/jobs/${id}/brief`);
+  await goWithin(page, `/jobs/${id}/brief`);
   await page.getByLabel('Budget for everything').fill('100');
   await page.keyboard.press('3');
   await page.getByRole('link', { name: /^Stock, .*open notes?/ }).click();
@@ -125,9 +125,9 @@ test('over budget stops: the stick counts it, the margin says by how much; digit
   await expect(page.locator('.bar')).toHaveAttribute('data-over', 'true');
 });
 
-test('the shop: fewer clamps change the steps; the usual shop is kept for new jobs', async ({ page, sill }) => {
+test('the shop: fewer clamps change the steps; the usual shop is kept for new jobs', async ({ warm: page, sill }) => {
   const id = await oneOfDemo(sill);
-  await page.goto(`/jobs/${id}/stock`);
+  await goWithin(page, `/jobs/${id}/stock`);
   await page.getByRole('button', { name: 'My shop' }).click();
   await page.getByRole('button', { name: 'Take row 2 of clamps away' }).click();
   await page.getByLabel('Row 1 opens to').fill('30');
@@ -147,10 +147,10 @@ test('the shop: fewer clamps change the steps; the usual shop is kept for new jo
   expect((await read(sill, made)).job.shop.clamps).toEqual([{ length: 30 * 8128, count: 4 }]);
 });
 
-test('prices are kept in the yard and taken from it', async ({ page, sill }) => {
+test('prices are kept in the yard and taken from it', async ({ warm: page, sill }) => {
   const id = await oneOfDemo(sill);
   const other = await oneOfDemo(sill);
-  await page.goto(`/jobs/${id}/stock`);
+  await goWithin(page, `/jobs/${id}/stock`);
   await page.getByRole('button', { name: 'Yards' }).click();
   await page.getByLabel('Sales tax').fill('7.25');
   await page.getByRole('button', { name: 'Keep these in the yard' }).click();

@@ -1,5 +1,5 @@
 import { readFileSync, writeFileSync } from 'node:fs';
-import { copyOfDemo, expect, oneOfDemo, saved, test } from './server';
+import { copyOfDemo, expect, goWithin, oneOfDemo, saved, test } from './server';
 
 const jobOf = async (url: string, id: string) =>
   (await (await fetch(`${url}/api/jobs/${id}`)).json()) as {
@@ -140,9 +140,9 @@ test('changes made offline survive closing the tab', async ({ page, context, sil
   await saved(again);
 });
 
-test('a job file goes out and comes back; bad files change nothing', async ({ page, sill }, info) => {
+test('a job file goes out and comes back; bad files change nothing', async ({ warm: page, sill }, info) => {
   const id = await oneOfDemo(sill);
-  await page.goto(`/jobs/${id}/brief`);
+  await goWithin(page, `/jobs/${id}/brief`);
   const [file] = await Promise.all([
     page.waitForEvent('download'),
     page
@@ -212,9 +212,9 @@ test('older saves can be taken back; jobs are copied, removed and brought back',
   await expect(page.getByRole('link', { name: /^To be removed Glaze/ })).toBeVisible();
 });
 
-test('a size above what a job file may hold never reaches the server', async ({ page, sill }) => {
+test('a size above what a job file may hold never reaches the server', async ({ warm: page, sill }) => {
   const id = await oneOfDemo(sill);
-  await page.goto(`/jobs/${id}/stock`);
+  await goWithin(page, `/jobs/${id}/stock`);
   await page.getByRole('button', { name: 'My shop' }).click();
   await page.getByLabel('Width of the saw’s cut').fill('2');
   await expect(page.getByRole('alert')).toContainText('at most');

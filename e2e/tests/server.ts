@@ -3,10 +3,11 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import AxeBuilder from '@axe-core/playwright';
-import { test as base, expect, type Locator, type Page } from '@playwright/test';
+import { test as base, expect, type ConsoleMessage, type Locator, type Page } from '@playwright/test';
 import { builtProgram } from '../../server/src/testing/built-program';
 import { freePort } from '../../server/src/testing/free-port';
 
+const WIDE = { width: 1280, height: 800 };
 const root = join(import.meta.dirname ?? __dirname, '..', '..');
 
 /** The real server on a database of its own; it can be killed and started again on the same file and port. */
@@ -62,8 +63,32 @@ export class Sill {
   }
 }
 
-/** A fresh server for each worker; a page that fails the test on any script error or blocked content. */
-export const test = base.extend<{ troubles: string[] }, { program: string; sill: Sill }>({
+/** Any script error or blocked content of a page is a trouble of the test. */
+function watch(page: Page, troubles: string[]): () => void {
+  const failed = (error: Error) => void troubles.push(error.message);
+  const told = (message: ConsoleMessage) => {
+    if (message.type() === 'error' && !/Failed to load resource/.test(message.text())) troubles.push(message.text());
+  };
+  page.on('pageerror', failed);
+  page.on('console', told);
+  return () => {
+    page.off('pageerror', failed);
+    page.off('console', told);
+  };
+}
+
+type OfTest = {
+  readonly troubles: string[];
+  /**
+   * A page that was worked in before, as one that is open all day: half of what a test takes on a page of its own is
+   * its start. To be gone on from by `goWithin`. What loads anew, or loses its server or its line, has its own `page`.
+   */
+  readonly warm: Page;
+};
+type OfWorker = { readonly program: string; readonly sill: Sill; readonly bench: Page };
+
+/** A fresh server for each worker; pages that fail the test on troubles. */
+export const test = base.extend<OfTest, OfWorker>({
   program: [
     // Playwright reads the names of fixtures out of this pattern; it must be there even when empty.
     // oxlint-disable-next-line no-empty-pattern
@@ -81,20 +106,36 @@ export const test = base.extend<{ troubles: string[] }, { program: string; sill:
     },
     { scope: 'worker' },
   ],
-  baseURL: async ({ sill }, use) => use(sill.url),
-  troubles: [
-    async ({ page }, use) => {
-      const troubles: string[] = [];
-      page.on('pageerror', (error) => troubles.push(error.message));
-      page.on('console', (message) => {
-        if (message.type() === 'error' && !/Failed to load resource/.test(message.text()))
-          troubles.push(message.text());
-      });
-      await use(troubles);
-      expect(troubles).toEqual([]);
+  bench: [
+    async ({ browser, sill }, use) => {
+      const page = await browser.newPage({ viewport: WIDE, reducedMotion: 'reduce', baseURL: sill.url });
+      await page.goto('/');
+      await use(page);
+      await page.close();
     },
-    { auto: true },
+    { scope: 'worker' },
   ],
+  baseURL: async ({ sill }, use) => use(sill.url),
+  // oxlint-disable-next-line no-empty-pattern
+  troubles: async ({}, use) => use([]),
+  page: async ({ page, troubles }, use) => {
+    watch(page, troubles);
+    await use(page);
+    expect(troubles).toEqual([]);
+  },
+  warm: async ({ bench, troubles }, use) => {
+    await bench.setViewportSize(WIDE);
+    await bench.mouse.move(0, 0);
+    // Away from the job of the test before: nothing of it is in view, nor what was said last.
+    await goWithin(bench, '/');
+    await bench.keyboard.press('Escape');
+    await expect(bench.locator('.MuiSnackbar-root')).toHaveCount(0);
+    await expect(bench.getByRole('heading', { name: 'Sill Plan' })).toBeVisible();
+    const leave = watch(bench, troubles);
+    await use(bench);
+    leave();
+    expect(troubles).toEqual([]);
+  },
 });
 
 /** A job of its own for a test, made over HTTP from the demo job. Returns its id. */

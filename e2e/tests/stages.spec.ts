@@ -39,10 +39,9 @@ const SIZES = [
 
 for (const walk of WALKS) {
   test(`${walk.map(([view]) => view).join(', ')}: nothing that axe finds, nothing that scrolls sideways, wide and narrow`, async ({
-    page,
+    warm: page,
   }) => {
     test.setTimeout(180_000);
-    await page.goto('/');
     for (const [view, has] of walk)
       await test.step(view, async () => {
         await page.setViewportSize(SIZES[0]!);
@@ -75,11 +74,11 @@ test('the workshop look keeps its contrast', async ({ page }) => {
 });
 
 test('keys 1 to 9, and 0, go to the stages; by keyboard alone: a stage settled, a choice, a step', async ({
-  page,
+  warm: page,
   sill,
 }) => {
   const id = await oneOfDemo(sill);
-  await page.goto(`/jobs/${id}/brief`);
+  await goWithin(page, `/jobs/${id}/brief`);
   await expect(page.getByRole('heading', { name: 'Brief', exact: true })).toBeVisible();
   // The address changes at once, what is shown comes after it: the foot belongs to what is shown.
   const press = async (key: string, stage: string) => {
@@ -150,11 +149,11 @@ test('cuts: a saw setting lights its own cuts; ticks are kept', async ({ page, s
 });
 
 test('cuts at the saw: one pass at a time, ticked off by Space; a setting is done with its last pass', async ({
-  page,
+  warm: page,
   sill,
 }) => {
   const id = await oneOfDemo(sill);
-  await page.goto(`/jobs/${id}/cuts`);
+  await goWithin(page, `/jobs/${id}/cuts`);
   await page.getByRole('button', { name: 'At the bench' }).click();
   const bench = page.getByRole('dialog');
   await expect(bench).toContainText('Setting 1 of');
@@ -167,11 +166,11 @@ test('cuts at the saw: one pass at a time, ticked off by Space; a setting is don
 });
 
 test('cuts: a piece is dragged to another board, the wish has a price, undo takes it back; a spoiled board is paid again', async ({
-  page,
+  warm: page,
   sill,
 }) => {
   const id = await copyOfDemo(sill);
-  await page.goto(`/jobs/${id}/cuts`);
+  await goWithin(page, `/jobs/${id}/cuts`);
   const row = (number: number) => page.locator('.board-row').nth(number - 1);
   const piece = row(6).locator('.piece', { hasText: 'WI-S1' });
   await expect(piece).toBeVisible();
@@ -207,11 +206,11 @@ test('cuts: a piece is dragged to another board, the wish has a price, undo take
 });
 
 test('cuts: boards chosen for fewest boards, back to the cheapest in one click; tape readings, a file, labels', async ({
-  page,
+  warm: page,
   sill,
 }) => {
   const id = await copyOfDemo(sill);
-  await page.goto(`/jobs/${id}/cuts`);
+  await goWithin(page, `/jobs/${id}/cuts`);
   await page.getByRole('button', { name: 'Tape, files' }).click();
   await page.getByRole('menuitem', { name: 'What boards are chosen for' }).click();
   await page.getByRole('radio', { name: /Fewest boards/ }).check();
@@ -246,9 +245,9 @@ test('cuts: boards chosen for fewest boards, back to the cheapest in one click; 
   await expect(page.locator('.piece-label').first()).toContainText('this face up');
 });
 
-test('build: actions are ticked, at the bench one at a time by Space', async ({ page, sill }) => {
+test('build: actions are ticked, at the bench one at a time by Space', async ({ warm: page, sill }) => {
   const id = await oneOfDemo(sill);
-  await page.goto(`/jobs/${id}/build?step=1`);
+  await goWithin(page, `/jobs/${id}/build?step=1`);
   const frame = page.getByRole('heading', { name: /Join the left end frame/ });
   const steps = page.getByRole('group', { name: 'Steps' }).getByRole('button');
   await expect(steps.first()).toBeVisible();
@@ -279,8 +278,8 @@ test('without WebGL the piece is drawn on paper instead', async ({ page, sill })
   await expect(page.locator('.model .part-picture')).toBeVisible();
 });
 
-test('the packet prints on Letter and A4, every page numbered', async ({ page, sill }) => {
-  await page.goto(`/jobs/${await oneOfDemo(sill)}/packet`);
+test('the packet prints on Letter and A4, every page numbered', async ({ warm: page, sill }) => {
+  await goWithin(page, `/jobs/${await oneOfDemo(sill)}/packet`);
   await expect(page.locator('.packet')).toHaveAttribute('aria-busy', 'false');
   const count = (pdf: Buffer) => pdf.toString('latin1').match(/\/Type\s*\/Page[^s]/g)!.length;
   const letter = await page.locator('.page').count();

@@ -11,10 +11,10 @@ const signed = (text: string) =>
   );
 
 test('what an inch costs: sizes are tried with the arrow keys, taken, and cost what it said', async ({
-  page,
+  warm: page,
   sill,
 }) => {
-  await page.goto(`/jobs/${await oneOfDemo(sill)}/shape`);
+  await goWithin(page, `/jobs/${await oneOfDemo(sill)}/shape`);
   const chart = page.getByRole('slider', { name: 'Try another length' });
   await expect(page.getByText(/Working out other sizes/)).toHaveCount(0, { timeout: 40_000 });
   await expect(chart).toHaveAttribute('aria-valuetext', /^64: \$/);
@@ -31,8 +31,8 @@ test('what an inch costs: sizes are tried with the arrow keys, taken, and cost w
   await expect(page.getByLabel('long')).toHaveValue('64');
 });
 
-test('what would save most: one click, exactly what it said, undo', async ({ page, sill }) => {
-  await page.goto(`/jobs/${await oneOfDemo(sill)}/stock`);
+test('what would save most: one click, exactly what it said, undo', async ({ warm: page, sill }) => {
+  await goWithin(page, `/jobs/${await oneOfDemo(sill)}/stock`);
   const savings = page.getByRole('region', { name: 'What would save most' });
   await expect(savings).toContainText('Undo takes it back', { timeout: 50_000 });
   const before = await spend(page);
@@ -45,10 +45,10 @@ test('what would save most: one click, exactly what it said, undo', async ({ pag
 });
 
 test('yards: another list, today’s prices, history, and a file with bad rows that names each', async ({
-  page,
+  warm: page,
   sill,
 }) => {
-  await page.goto(`/jobs/${await copyOfDemo(sill)}/stock`);
+  await goWithin(page, `/jobs/${await copyOfDemo(sill)}/stock`);
   const before = await spend(page);
   await page.getByRole('button', { name: 'Yards' }).click();
   await page.getByLabel('Buy at').click();
@@ -82,8 +82,11 @@ test('yards: another list, today’s prices, history, and a file with bad rows t
   await saved(page);
 });
 
-test('on hand: entered in a line, used first, put on the rack and taken by another job', async ({ page, sill }) => {
-  await page.goto(`/jobs/${await copyOfDemo(sill)}/stock`);
+test('on hand: entered in a line, used first, put on the rack and taken by another job', async ({
+  warm: page,
+  sill,
+}) => {
+  await goWithin(page, `/jobs/${await copyOfDemo(sill)}/stock`);
   const before = await spend(page);
   await page.getByRole('button', { name: 'On hand' }).click();
   const entry = page.getByLabel('What lies there');
