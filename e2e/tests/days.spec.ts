@@ -91,10 +91,10 @@ test('hours are said once: a day more brings it forward, no hours at all are a n
   await expect(page.getByText('There is no time for it')).toBeHidden();
 });
 
-test('on a phone it is a list; on paper it hangs on the wall', async ({ page, sill }) => {
+test('on a phone it is a list; on paper it hangs on the wall', async ({ warm: page, sill }) => {
   const id = await oneOfDemo(sill);
   await page.setViewportSize({ width: 390, height: 844 });
-  await page.goto(`/jobs/${id}/days`);
+  await goWithin(page, `/jobs/${id}/days`);
   await expect(page.locator('.day-list > li').first()).toContainText('The yard');
   await page.getByRole('button', { name: 'I have a while' }).click();
   await expect(page.getByRole('dialog')).toContainText(/Next is|Done by/);

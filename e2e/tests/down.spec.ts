@@ -28,9 +28,12 @@ test.describe('nothing takes the pages down', () => {
     troubles.length = 0;
   });
 
-  test('what can not be bought or built is incomplete wherever a total stands, and named', async ({ page, sill }) => {
+  test('what can not be bought or built is incomplete wherever a total stands, and named', async ({
+    warm: page,
+    sill,
+  }) => {
     const job = await jobWith(sill, () => ({ size: { length: 200 * 8128, width: 247904, height: 276352 } }));
-    await page.goto(`/jobs/${job}/stock`);
+    await goWithin(page, `/jobs/${job}/stock`);
     await expect(page.getByTestId('tally-spend')).toContainText('incomplete');
     await expect(page.getByTestId('tally-to-buy')).toContainText('incomplete');
     await expect(page.getByText('Incomplete: what is missing stands above')).toBeVisible();

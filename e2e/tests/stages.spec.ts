@@ -109,12 +109,11 @@ test('keys 1 to 9, and 0, go to the stages; by keyboard alone: a stage settled, 
 });
 
 test('parts: pointing at one marks it; the table sorts, filters, copies as CSV; units change and back', async ({
-  page,
-  context,
+  warm: page,
   sill,
 }) => {
-  await context.grantPermissions(['clipboard-read', 'clipboard-write']);
-  await page.goto(`/jobs/${await oneOfDemo(sill)}/parts`);
+  await page.context().grantPermissions(['clipboard-read', 'clipboard-write']);
+  await goWithin(page, `/jobs/${await oneOfDemo(sill)}/parts`);
   await page.getByRole('row', { name: /^E1/ }).hover();
   await expect(page.locator('.part-picture .marked').first()).toBeVisible();
   await expect(page.getByRole('img', { name: 'Where E1 is' })).toBeVisible();
