@@ -128,8 +128,10 @@ export const test = base.extend<OfTest, OfWorker>({
     await bench.mouse.move(0, 0);
     // Away from the job of the test before: nothing of it is in view, nor what was said last.
     await goWithin(bench, '/');
-    await bench.keyboard.press('Escape');
-    await expect(bench.locator('.MuiSnackbar-root')).toHaveCount(0);
+    await expect(async () => {
+      await bench.keyboard.press('Escape');
+      await expect(bench.locator('.MuiSnackbar-root')).toHaveCount(0, { timeout: 1000 });
+    }).toPass();
     await expect(bench.getByRole('heading', { name: 'Sill Plan' })).toBeVisible();
     const leave = watch(bench, troubles);
     await use(bench);

@@ -7,6 +7,7 @@ import { changed, opened } from './bench';
 import { planned } from './planning';
 import { STANDS_MS } from './laying-days';
 import { makeStore } from './store';
+import { said } from './view';
 
 const job = demoJob();
 const none = planOf(newJob('none'), '2026-11-24');
@@ -58,6 +59,16 @@ test('a change of hours says what it does to the day; a change of the piece does
   store.dispatch(changed([set(null, ['budget'], 1)]));
   await until(() => now() === '2027-02-01');
   expect(store.getState().view.message?.text).toBe('Ready Sat 16 Jan: 7 days later.');
+});
+
+test('what went wrong stands until it is read: what comes about by itself is not said over it', async () => {
+  const { store } = storeWith([ready('2027-01-09'), ready('2027-01-16')].map((one) => () => Promise.resolve(one)));
+  const now = () => store.getState().planning.plan?.calendar.ready;
+  await until(() => now() === '2027-01-09');
+  store.dispatch(said({ text: 'This is not a calendar file.', bad: true }));
+  store.dispatch(changed([set(null, ['calendar', 'rest'], 14)]));
+  await until(() => now() === '2027-01-16');
+  expect(store.getState().view.message?.text).toBe('This is not a calendar file.');
 });
 
 test('a search that was stopped is no failure; one that fails leaves the days there are, and says so', async () => {

@@ -2,7 +2,7 @@ import { counted, dayOf, dayWords, type Job } from '@sill/core';
 import { Stopped } from '../platform/workers/asking';
 import { daysStand, laidOutDays, planned } from './planning';
 import type { Listen } from './root';
-import { said } from './view';
+import { mentioned, said } from './view';
 
 /** A plan stands so long before its days are looked at for long: while a person types, none are. */
 export const STANDS_MS = 800;
@@ -33,7 +33,7 @@ export function listenForDays(listen: Listen): void {
         const isMoved = last !== null && last.id === id && last.job.calendar !== job.calendar;
         if (isMoved && last !== null) {
           const text = movedWords(last.ready, calendar.ready);
-          if (text !== null) dispatch(said({ text, bad: false }));
+          if (text !== null) dispatch(mentioned(text));
         }
         last = { id, job, ready: calendar.ready };
       } catch (error) {

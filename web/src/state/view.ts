@@ -20,10 +20,13 @@ export const view = createSlice({
     marked: (state, { payload }: PayloadAction<string | null>) => void (state.marked = payload),
     lookChosen: (state, { payload }: PayloadAction<ScreenLook>) => void (state.look = payload),
     said: (state, { payload }: PayloadAction<ViewState['message']>) => void (state.message = payload),
+    /** What came about by itself takes the place of nothing that went wrong: that stands until it is read. */
+    mentioned: (state, { payload }: PayloadAction<string>) =>
+      void (state.message = state.message?.bad ? state.message : { text: payload, bad: false }),
   },
   // What happened in a job is of that job alone.
   extraReducers: (builder) =>
     void builder.addCase(closed, (state) => void (state.message = state.message?.dearer ? null : state.message)),
 });
 
-export const { marked, lookChosen, said } = view.actions;
+export const { marked, lookChosen, said, mentioned } = view.actions;

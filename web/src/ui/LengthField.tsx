@@ -14,6 +14,8 @@ type Props = {
   readonly mark?: ReactNode;
   /** Nobody has said the value: that it is just this is worth saying, typed again or by Enter alone. */
   readonly unsaid?: boolean;
+  /** It is written down for good: taken once it is all said, not in a pause while one looks at the tape again. */
+  readonly isReading?: boolean;
 };
 
 /** Fractions that have a sign of their own, as a field can not set any other. Typed either way they read the same. */
@@ -34,9 +36,18 @@ const NOTHING = () => {};
 
 /**
  * A length typed any usual way. What can not be read stays as typed, with the reason under it, and the last good value
- * stays in force. Taken on Enter, on leaving, after a pause, and where the field goes while one types.
+ * stays in force. Taken on Enter, on leaving, after a pause (a reading is not), and where the field goes while one types.
  */
-export function LengthField({ label, value, onChange, least = 0, most = LONGEST, mark, unsaid = false }: Props) {
+export function LengthField({
+  label,
+  value,
+  onChange,
+  least = 0,
+  most = LONGEST,
+  mark,
+  unsaid = false,
+  isReading = false,
+}: Props) {
   const units = useUnits();
   const shown = withSigns(printLength(value, units));
   const [text, setText] = useState<string | null>(null);
@@ -81,7 +92,7 @@ export function LengthField({ label, value, onChange, least = 0, most = LONGEST,
         const typed = event.target.value;
         setText(typed);
         clearTimeout(timer.current);
-        timer.current = setTimeout(() => take(typed, false), PAUSE_MS);
+        if (!isReading) timer.current = setTimeout(() => take(typed, false), PAUSE_MS);
       }}
       onBlur={() => text !== null && take(text, true)}
       onKeyDown={(event) => {

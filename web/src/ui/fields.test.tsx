@@ -1,5 +1,6 @@
 /** @jest-environment jsdom */
 import { act, fireEvent, screen } from '@testing-library/react';
+import type { ComponentProps } from 'react';
 import { inches, mm, demoJob, type Length } from '@sill/core';
 import { onBench } from '../testing/bench';
 import { Choice } from './Choice';
@@ -10,7 +11,7 @@ import { TextLine } from './TextLine';
 const box = (label: string) => screen.getByLabelText<HTMLInputElement>(label);
 
 describe('a length', () => {
-  const field = (value: Length, rest: { least?: Length; most?: Length } = {}, job = demoJob()) => {
+  const field = (value: Length, rest: Partial<ComponentProps<typeof LengthField>> = {}, job = demoJob()) => {
     const taken: Length[] = [];
     shown = onBench(<LengthField label="long" value={value} onChange={(length) => taken.push(length)} {...rest} />, {
       job,
@@ -54,6 +55,18 @@ describe('a length', () => {
     fireEvent.keyDown(box('long'), { key: 'Escape' });
     act(() => void jest.advanceTimersByTime(700));
     expect(taken).toEqual([inches(12), inches(13)]);
+    jest.useRealTimers();
+  });
+
+  test('a reading is taken when it is all said: in no pause, on leaving or Enter', () => {
+    jest.useFakeTimers();
+    const taken = field(inches(10), { isReading: true });
+    fireEvent.change(box('long'), { target: { value: '4' } });
+    act(() => void jest.advanceTimersByTime(5000));
+    expect(taken).toEqual([]);
+    fireEvent.change(box('long'), { target: { value: '43 3/4' } });
+    fireEvent.blur(box('long'));
+    expect(taken).toEqual([inches(43.75)]);
     jest.useRealTimers();
   });
 

@@ -90,6 +90,7 @@ export function Diagonals({ step }: { readonly step: Step }) {
           value={read[0]}
           unsaid={isUnsaid(0)}
           least={1}
+          isReading
           onChange={(length) => record(0, length)}
         />
         <TapeButton about={should[0]} onRead={(length, made) => record(0, length, made)} />
@@ -98,6 +99,7 @@ export function Diagonals({ step }: { readonly step: Step }) {
           value={read[1]}
           unsaid={isUnsaid(1)}
           least={1}
+          isReading
           onChange={(length) => record(1, length)}
         />
         <TapeButton about={should[1] + 127} onRead={(length, made) => record(1, length, made)} />
@@ -197,6 +199,7 @@ export function AsBuilt({ facts, step }: { readonly facts: Facts; readonly step:
           value={value}
           unsaid={said?.[side] === undefined || isInvented(part.tag, side) === true}
           least={1}
+          isReading
           onChange={(length) => record(length)}
         />
         <TapeButton about={planned(part, side)} onRead={record} />

@@ -3,7 +3,7 @@ import type { Plan } from '@sill/core';
 import { movedWords } from '../../state/laying-days';
 import { useApp, useEdges, useJob } from '../../state/hooks';
 import { laidOutDays } from '../../state/planning';
-import { said } from '../../state/view';
+import { mentioned } from '../../state/view';
 
 /** Days stand so long before a nearer bound is looked for: the long search comes first. */
 const STANDS_MS = 1500;
@@ -28,7 +28,7 @@ export function useProof(plan: Plan): void {
           dispatch(laidOutDays({ job, calendar }));
           // On the way to a proof it may be found ready sooner.
           const text = movedWords(ready, calendar.ready);
-          if (text !== null) dispatch(said({ text, bad: false }));
+          if (text !== null) dispatch(mentioned(text));
         },
         // What is not proved is told as such.
         () => {},
