@@ -92,7 +92,7 @@ describe('what went wrong, or was to be done otherwise', () => {
         'job.lesson-a',
         'cuts',
         'A part was cut wrong last time, at the mitre saw',
-        '“Mark the face side” Ware shelf, 2026-03-14. It cost 25 minutes.',
+        '“Mark the face side” Ware shelf (14 Mar 2026). It cost 25 minutes.',
       ],
     ]);
     expect(told(lesson('a', { day: null, text: '' }))[0]!.slice(2)).toEqual([
@@ -118,12 +118,30 @@ describe('what went wrong, or was to be done otherwise', () => {
   });
 
   test('two at a stage at most: those that fit best, then the newest', () => {
-    const all = ['2026-01-01', '2026-02-01', '2026-03-01'].map((day, at) => lesson(`old${at}`, { day, work: 'saw' }));
+    const all = ['2026-01-01', '2026-02-01', '2026-03-01'].map((day, at) =>
+      lesson(`old${at}`, { day, work: 'saw', text: `Mark face ${at}` }),
+    );
     expect(
       told(...all, lesson('fits', { day: '2025-01-01', work: 'saw', family: 'aprons' })).map(([id]) => id),
     ).toEqual(['job.lesson-fits', 'job.lesson-old2']);
     // Another stage has room of its own.
     expect(told(...all, lesson('join', { work: 'join' }))).toHaveLength(3);
+  });
+
+  test('the same words of several jobs stand once, with each of the jobs, the newest first', () => {
+    const cut = (id: string, day: string, jobName: string): Lesson =>
+      lesson(id, { day, jobName, how: 'cut wrong', work: 'saw', minutes: 10 });
+    expect(told(cut('a', '2025-12-31', 'Tool chest'), cut('b', '2026-01-02', 'Ware shelf'))).toEqual([
+      [
+        'job.lesson-b',
+        'cuts',
+        'A part was cut wrong last time',
+        '“Mark the face side” Ware shelf (2 Jan 2026) and Tool chest (31 Dec 2025). It cost 20 minutes.',
+      ],
+    ]);
+    // What happened otherwise, or elsewhere, is a lesson of its own; so is each without words.
+    expect(told(cut('a', '2025-12-31', 'Tool chest'), lesson('b', { how: 'split', work: 'saw' }))).toHaveLength(2);
+    expect(told(lesson('a', { text: '', work: 'saw' }), lesson('b', { text: '', work: 'saw' }))).toHaveLength(2);
   });
 });
 

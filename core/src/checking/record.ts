@@ -1,4 +1,5 @@
-import { note, set, type Finding, type Job, type StageName, type Tool, type WorkKind } from '../job';
+import { dateWords, note, set, type Finding, type Job, type StageName, type Tool, type WorkKind } from '../job';
+import { first } from '../lists';
 import {
   applying,
   coverageBy,
@@ -9,7 +10,7 @@ import {
   type JobRecord,
   type Lesson,
 } from '../record';
-import { say, strong } from '../words';
+import { listOf, say, strong } from '../words';
 import type { Facts } from './facts';
 import { hours as inWords } from './rounded';
 
@@ -110,17 +111,32 @@ const LEADS: Readonly<Record<Exclude<Lesson['how'], null>, string>> = {
   other: 'Something went wrong',
 };
 
+/** Where and when it was. */
+const whereOf = ({ jobName, day }: Lesson) => say`${jobName}${day === null ? '' : ` (${dateWords(day)})`}`;
+
+/** What was learned with the same words at several jobs is one lesson: in the order of the first of each. */
+function alike(lessons: readonly Lesson[]): readonly (readonly Lesson[])[] {
+  const rows = new Map<string, Lesson[]>();
+  for (const lesson of lessons) {
+    const { id, how, tool, text } = lesson;
+    const key = text === '' ? id : JSON.stringify([stageOf(lesson), how, tool, text.trim()]);
+    rows.set(key, [...(rows.get(key) ?? []), lesson]);
+  }
+  return [...rows.values()];
+}
+
 function lessonNotes(facts: Facts): readonly Finding[] {
   const told = new Map<StageName, number>();
   const lessons = facts.records.flatMap((record) => record.lessons);
-  return applying(lessons, aheadOf(facts)).flatMap((lesson) => {
+  return alike(applying(lessons, aheadOf(facts))).flatMap((same) => {
+    const lesson = first(same);
     const stage = stageOf(lesson);
     const count = (told.get(stage) ?? 0) + 1;
     told.set(stage, count);
     if (count > MOST_LESSONS) return [];
-    const { how, text, minutes, jobName, id, tool } = lesson;
+    const { how, text, id, tool } = lesson;
+    const minutes = same.reduce((sum, one) => sum + one.minutes, 0);
     const cost = minutes >= 1 ? say` It cost ${strong(Math.round(minutes))} minutes.` : say``;
-    const when = say`${jobName}${lesson.day === null ? '' : `, ${lesson.day}`}.`;
     return [
       note(null, 'lesson', 'care', stage, {
         which: id,
@@ -128,7 +144,7 @@ function lessonNotes(facts: Facts): readonly Finding[] {
           how === null
             ? say`You wanted to do this otherwise`
             : say`${LEADS[how]} last time${tool ? `, at the ${tool}` : ''}`,
-        because: say`${text === '' ? '' : `“${text}” `}${when}${cost}`,
+        because: say`${text === '' ? '' : `“${text}” `}${listOf(same.map(whereOf))}.${cost}`,
       }),
     ];
   });

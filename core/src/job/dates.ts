@@ -53,6 +53,12 @@ export function isDay(text: string): boolean {
   return day >= 1 && day <= ([31, leap ? 29 : 28, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31][month - 1] ?? 0);
 }
 
+/** A date of any year as people write it: `28 Nov 2026`. */
+export function dateWords(date: string): string {
+  const [year, month, of] = civilOf(dayOf(date));
+  return `${of} ${MONTHS[month - 1]} ${year}`;
+}
+
 /** A date as people write it: `Sat 28 Nov`. */
 export function dayWords(date: string): string {
   const day = dayOf(date);

@@ -36,7 +36,8 @@ const NOTHING = () => {};
 
 /**
  * A length typed any usual way. What can not be read stays as typed, with the reason under it, and the last good value
- * stays in force. Taken on Enter, on leaving, after a pause (a reading is not), and where the field goes while one types.
+ * stays in force. Taken on Enter, on leaving, after a pause (a reading is not), and where the field goes while one
+ * types.
  */
 export function LengthField({
   label,
