@@ -20,7 +20,7 @@ import type { Edges } from './edges';
 import { keepLeaving, type Keeping } from './kept';
 import { newId } from './newId';
 import { browserName, TAB } from './tab';
-import { mentioned } from './view';
+import { said } from './view';
 import type { AppDispatch, Listen, RootState } from './root';
 
 /** A pause this long in changing sends what there is. */
@@ -112,7 +112,7 @@ export function listenForSaves(listen: Listen): void {
         : joined > getOriginalState().bench.joined
           ? 'Another tab saved this job too. Both changes are in; undo takes back yours.'
           : null;
-      if (says && !conflict) dispatch(mentioned(says));
+      if (says && !conflict) dispatch(said({ text: says, bad: false }));
       await keepNow(store);
       // It is this tab's from here on.
       if (left && getState().bench.keptHere) await extra.letGo(left.key);
