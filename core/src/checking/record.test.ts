@@ -139,6 +139,8 @@ describe('what went wrong, or was to be done otherwise', () => {
         '“Mark the face side” Ware shelf (2 Jan 2026) and Tool chest (31 Dec 2025). It cost 20 minutes.',
       ],
     ]);
+    const [twice] = told(cut('a', '2026-01-02', 'Ware shelf'), cut('b', '2026-01-02', 'Ware shelf'));
+    expect(twice!.at(-1)).toBe('“Mark the face side” Ware shelf (2 Jan 2026). It cost 20 minutes.');
     // What happened otherwise, or elsewhere, is a lesson of its own; so is each without words.
     expect(told(cut('a', '2025-12-31', 'Tool chest'), lesson('b', { how: 'split', work: 'saw' }))).toHaveLength(2);
     expect(told(lesson('a', { text: '', work: 'saw' }), lesson('b', { text: '', work: 'saw' }))).toHaveLength(2);

@@ -112,7 +112,7 @@ const LEADS: Readonly<Record<Exclude<Lesson['how'], null>, string>> = {
 };
 
 /** Where and when it was. */
-const whereOf = ({ jobName, day }: Lesson) => say`${jobName}${day === null ? '' : ` (${dateWords(day)})`}`;
+const whereOf = ({ jobName, day }: Lesson): string => `${jobName}${day === null ? '' : ` (${dateWords(day)})`}`;
 
 /** What was learned with the same words at several jobs is one lesson: in the order of the first of each. */
 function alike(lessons: readonly Lesson[]): readonly (readonly Lesson[])[] {
@@ -144,7 +144,7 @@ function lessonNotes(facts: Facts): readonly Finding[] {
           how === null
             ? say`You wanted to do this otherwise`
             : say`${LEADS[how]} last time${tool ? `, at the ${tool}` : ''}`,
-        because: say`${text === '' ? '' : `“${text}” `}${listOf(same.map(whereOf))}.${cost}`,
+        because: say`${text === '' ? '' : `“${text}” `}${listOf([...new Set(same.map(whereOf))])}.${cost}`,
       }),
     ];
   });
