@@ -33,7 +33,7 @@ export function listenForDays(listen: Listen): void {
         const isMoved = last !== null && last.id === id && last.job.calendar !== job.calendar;
         if (isMoved && last !== null) {
           const text = movedWords(last.ready, calendar.ready);
-          if (text !== null) dispatch(mentioned(text));
+          if (text !== null) dispatch(mentioned({ text }));
         }
         last = { id, job, ready: calendar.ready };
       } catch (error) {

@@ -4,7 +4,7 @@ import { Stopped } from '../platform/workers/asking';
 import { changed, closed, conflicted, opened, redone, replaced, settled, undone } from './bench';
 import { cleared, failed, halted, planned, proofEnded, remembered, searching, started } from './planning';
 import type { Listen } from './root';
-import { said } from './view';
+import { mentioned } from './view';
 
 /** Works the plan out once more after it was stopped. */
 export const planAgain = createAction('planning/again');
@@ -65,11 +65,10 @@ export function listenForPlans(listen: Listen): void {
         if (before && of && changed.match(action) && job.ledger.length > of.ledger.length) {
           const text = sinceWords(before, plan, job.units);
           const shown = getState().view.message;
-          if (text !== null && !shown?.bad)
+          if (text !== null)
             dispatch(
-              said({
+              mentioned({
                 text: shown ? `${shown.text} ${text}` : text,
-                bad: false,
                 dearer: plan.list.total > before.list.total,
               }),
             );

@@ -21,8 +21,8 @@ export const view = createSlice({
     lookChosen: (state, { payload }: PayloadAction<ScreenLook>) => void (state.look = payload),
     said: (state, { payload }: PayloadAction<ViewState['message']>) => void (state.message = payload),
     /** What came about by itself takes the place of nothing that went wrong: that stands until it is read. */
-    mentioned: (state, { payload }: PayloadAction<string>) =>
-      void (state.message = state.message?.bad ? state.message : { text: payload, bad: false }),
+    mentioned: (state, { payload }: PayloadAction<{ readonly text: string; readonly dearer?: boolean }>) =>
+      void (state.message = state.message?.bad ? state.message : { ...payload, bad: false }),
   },
   // What happened in a job is of that job alone.
   extraReducers: (builder) =>

@@ -6,19 +6,23 @@ export type DaysOf = { readonly plan: Plan; readonly job: Job; readonly time: st
 /** What days are made of, without the plan behind it. */
 export type DaysAsked = {
   readonly tasks: readonly Task[];
-  /** The same at the pace of a builder as slow, and as fast, as one in ten. */
-  readonly slow: readonly Task[];
-  readonly fast: readonly Task[];
   readonly job: Pick<Job, 'calendar' | 'shop'>;
   readonly now: Instant;
 };
+/** The same work at the pace of a builder as slow, and as fast, as one in ten. */
+export type RangeAsked = { readonly slow: readonly Task[]; readonly fast: readonly Task[] };
+
+const minuteOf = ({ job, time }: DaysOf): Instant => nowOf(job.calendar, time);
+const tasksAt = (about: DaysOf, pace: Pace): readonly Task[] =>
+  tasksOf(about.plan, about.job, holdingsOf(about.job), minuteOf(about), pace);
 
 /** What days are laid out of: all that is left to do, and the time there is from a minute on. */
-export function daysAsked({ plan, job, time }: DaysOf): DaysAsked {
-  const now = nowOf(job.calendar, time);
-  const { calendar, shop } = job;
-  const holdings = holdingsOf(job);
-  const at = (pace: Pace) => tasksOf(plan, job, holdings, now, pace);
-  const { slow, fast } = paces(plan.pace, plan.hours);
-  return { tasks: at(plan.pace), slow: at(slow), fast: at(fast), job: { calendar, shop }, now };
+export function daysAsked(about: DaysOf): DaysAsked {
+  const { calendar, shop } = about.job;
+  return { tasks: tasksAt(about, about.plan.pace), job: { calendar, shop }, now: minuteOf(about) };
+}
+
+export function rangeAsked(about: DaysOf): RangeAsked {
+  const { slow, fast } = paces(about.plan.pace, about.plan.hours);
+  return { slow: tasksAt(about, slow), fast: tasksAt(about, fast) };
 }

@@ -1,6 +1,6 @@
 import type { BenchCalendar, Sooner, Spare, Tonight } from '@sill/core';
 import { asking } from './asking';
-import { daysAsked, type DaysOf } from './days-asked';
+import { daysAsked, rangeAsked, type DaysOf } from './days-asked';
 import type { DaysWorker } from './days.worker';
 
 const start = () => new Worker(new URL('./days.worker.ts', import.meta.url), { type: 'module' });
@@ -16,7 +16,7 @@ export const stopDays = (): void => searcher.stop();
 /** Work laid out with a long search, and a bound. What was searched before is stopped. */
 export const layOut = (about: DaysOf): Promise<BenchCalendar> => {
   stopDays();
-  return searcher.ask((remote) => remote.layOut(daysAsked(about)));
+  return searcher.ask((remote) => remote.layOut(daysAsked(about), rangeAsked(about)));
 };
 
 /** The same days with a nearer bound. Stopped as the search is. */

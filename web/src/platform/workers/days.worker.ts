@@ -11,11 +11,11 @@ import {
   type BenchCalendar,
   type Spare,
 } from '@sill/core';
-import type { DaysAsked } from './days-asked';
+import type { DaysAsked, RangeAsked } from './days-asked';
 
 const worker = {
-  layOut: ({ tasks, slow, fast, job, now }: DaysAsked) =>
-    withRange(laidOut(tasks, job, now, 'full'), { slow, fast }, job),
+  layOut: ({ tasks, job, now }: DaysAsked, range: RangeAsked) =>
+    withRange(laidOut(tasks, job, now, 'full'), range, job),
   /** The same days with a nearer bound, if one is found in time. */
   async prove({ tasks, job }: DaysAsked, days: BenchCalendar): Promise<BenchCalendar> {
     const integer = await loadIntegerSolver(wasm);

@@ -28,7 +28,7 @@ export function useProof(plan: Plan): void {
           dispatch(laidOutDays({ job, calendar }));
           // On the way to a proof it may be found ready sooner.
           const text = movedWords(ready, calendar.ready);
-          if (text !== null) dispatch(mentioned(text));
+          if (text !== null) dispatch(mentioned({ text }));
         },
         // What is not proved is told as such.
         () => {},
