@@ -1,6 +1,6 @@
 import { defineConfig } from '@playwright/test';
 
-/** Debian's Chromium, headless, software rendering. Each test file brings up its own server on its own database. */
+/** Debian's Chromium, headless, software rendering. Each worker brings up its own server on its own database. */
 export default defineConfig({
   testDir: './tests',
   timeout: 120_000,
@@ -16,7 +16,7 @@ export default defineConfig({
     contextOptions: { reducedMotion: 'reduce' },
     launchOptions: {
       executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
-      // Each test starts afresh and ends soon: what V8 would compile to be quick for long is a tenth of all work.
+      // Tests end soon: what V8 compiles to be quick for long is a tenth of all work, what it compiles for less another.
       args: [
         '--no-sandbox',
         '--enable-unsafe-swiftshader',

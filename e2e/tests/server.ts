@@ -7,7 +7,6 @@ import { test as base, expect, type ConsoleMessage, type Locator, type Page } fr
 import { builtProgram } from '../../server/src/testing/built-program';
 import { freePort } from '../../server/src/testing/free-port';
 
-const WIDE = { width: 1280, height: 800 };
 const root = join(import.meta.dirname ?? __dirname, '..', '..');
 
 /** The real server on a database of its own; it can be killed and started again on the same file and port. */
@@ -107,8 +106,8 @@ export const test = base.extend<OfTest, OfWorker>({
     { scope: 'worker' },
   ],
   bench: [
-    async ({ browser, sill }, use) => {
-      const page = await browser.newPage({ viewport: WIDE, reducedMotion: 'reduce', baseURL: sill.url });
+    async ({ browser, sill }, use, { project: { use: set } }) => {
+      const page = await browser.newPage({ ...set.contextOptions, viewport: set.viewport!, baseURL: sill.url });
       await page.goto('/');
       await use(page);
       await page.close();
@@ -123,8 +122,8 @@ export const test = base.extend<OfTest, OfWorker>({
     await use(page);
     expect(troubles).toEqual([]);
   },
-  warm: async ({ bench, troubles }, use) => {
-    await bench.setViewportSize(WIDE);
+  warm: async ({ bench, viewport, troubles }, use) => {
+    await bench.setViewportSize(viewport!);
     await bench.mouse.move(0, 0);
     // Away from the job of the test before: nothing of it is in view, nor what was said last.
     await goWithin(bench, '/');
