@@ -14,29 +14,20 @@ import {
 } from 'react';
 import { Raycaster, Spherical, Vector3, type BufferGeometry, type Object3D } from 'three';
 import type { OrbitControls as Controls } from 'three-stdlib';
-import {
-  type Box,
-  extent,
-  first,
-  middleOf,
-  outOf,
-  type Part,
-  type PieceModel,
-  solidOf,
-  toInches,
-  type Vec,
-} from '@sill/core';
+import { type Box, extent, first, middleOf, type Part, type PieceModel, solidOf, toInches, type Vec } from '@sill/core';
 import { useApp, useFrom } from '../state/hooks';
 import { marked } from '../state/view';
 import { Dim } from '../words/Dim';
 import { Bent } from './Bent';
 import { Lights } from './Lights';
+import { middle, outsideMeasures, partMeasures, type Measure } from './measures';
 import { Ready } from './Ready';
 import { rendererLater } from './renderer';
 import { useSpace } from './space';
 import {
   faceMiddles,
   linesOf,
+  openReachOf,
   placeOf,
   reachOf,
   shownSolid,
@@ -144,30 +135,6 @@ function Body({ part, surface, lines, offset, ghost, picked, onPick }: BodyProps
   );
 }
 
-type Measure = { readonly from: Vector; readonly to: Vector; readonly length: number };
-
-/** Lines for the three outside dimensions, a little off the piece. */
-function outsideMeasures(whole: Box): readonly Measure[] {
-  const [l, w, h] = [0, 1, 2].map((axis) => toInches(extent(whole, axis as 0 | 1 | 2))) as Vector;
-  const out = Math.max(2, Math.max(l, w, h) / 24);
-  return [
-    { from: [-l / 2, 0, w / 2 + out], to: [l / 2, 0, w / 2 + out], length: extent(whole, 0) },
-    { from: [l / 2 + out, 0, -w / 2], to: [l / 2 + out, 0, w / 2], length: extent(whole, 1) },
-    { from: [l / 2 + out, 0, -w / 2 - out], to: [l / 2 + out, h, -w / 2 - out], length: extent(whole, 2) },
-  ];
-}
-
-/** Lines for length, width and thickness of one part, on its faces. */
-function partMeasures(part: Part, whole: Box): readonly Measure[] {
-  const { frame, length, width, thickness } = part;
-  const at = (x: number, y: number, z: number) => worldOf(outOf(frame, [x, y, z]), whole);
-  return [
-    { from: at(0, width, thickness), to: at(length, width, thickness), length },
-    { from: at(0, 0, thickness), to: at(0, width, thickness), length: width },
-    { from: at(length, 0, 0), to: at(length, 0, thickness), length: thickness },
-  ];
-}
-
 /** A word's place, or several it may stand at: the first that nothing hides. Where all are hidden it is not shown. */
 type Label = { readonly at: Vector } | { readonly faces: readonly Vector[] };
 type LabelsProps = { readonly labels: readonly Label[]; readonly spans: React.RefObject<(HTMLSpanElement | null)[]> };
@@ -205,35 +172,49 @@ function Labels({ labels, spans }: LabelsProps) {
   return null;
 }
 
-const middle = ({ from, to }: Measure): Vector => [(from[0] + to[0]) / 2, (from[1] + to[1]) / 2, (from[2] + to[2]) / 2];
-
 /** Turning, coming closer and taking a picture, for keys and buttons outside. */
 function Hand({
   handle,
   home,
   target,
+  back,
   piece,
 }: {
   readonly handle: Ref<ModelHandle>;
+  /** Where it is held from while nothing of it is open. */
   readonly home: Vector;
   readonly target: Vector;
+  /** How many times as far off, as it opens. */
+  readonly back: number;
   readonly piece: string | undefined;
 }) {
   const { gl, scene, camera, invalidate } = useThree();
   const controls = useThree((state) => state.controls) as Controls | null;
   const about = useMemo(() => new Vector3(...target), [target]);
   const reset = useCallback(() => {
-    camera.position.set(...home);
+    camera.position
+      .set(...home)
+      .sub(about)
+      .multiplyScalar(back)
+      .add(about);
     camera.lookAt(about);
     controls?.update();
     invalidate();
-  }, [camera, controls, home, about, invalidate]);
-  const shown = useRef(piece);
+  }, [camera, controls, home, about, back, invalidate]);
+  const shown = useRef({ piece, back: 1 });
   useEffect(() => {
-    // Another piece is looked at from its own place; the same one, changed, from where it was.
-    if (shown.current !== piece) reset();
-    shown.current = piece;
-  }, [piece, reset]);
+    // Another piece is looked at from its own place; the same one, changed, from where it was, farther off as it opens.
+    if (shown.current.piece !== piece) reset();
+    else if (shown.current.back !== back) {
+      camera.position
+        .sub(about)
+        .multiplyScalar(back / shown.current.back)
+        .add(about);
+      controls?.update();
+      invalidate();
+    }
+    shown.current = { piece, back };
+  }, [piece, back, reset, camera, controls, about, invalidate]);
   useImperativeHandle(handle, () => {
     const place = (change: (spherical: Spherical) => void) => {
       const spherical = new Spherical().setFromVector3(camera.position.clone().sub(about));
@@ -345,7 +326,9 @@ export default function Model({ model, look, onPick, lean, handle, until }: Prop
   const space = useSpace();
   const parts = useMemo(() => model.parts.filter((part) => !part.loose), [model.parts]);
   const whole = useMemo(() => wholeOf(parts), [parts]);
-  const { open, apart } = look;
+  // What opens of another piece may still be open.
+  const open = model.motions.length > 0 ? look.open : 0;
+  const { apart } = look;
   const bodies = useBodies(parts, whole, model.motions, look);
   const picked = parts.find((part) => part.id === look.picked) ?? null;
   const size = (axis: 0 | 1 | 2) => toInches(extent(whole, axis));
@@ -376,11 +359,12 @@ export default function Model({ model, look, onPick, lean, handle, until }: Prop
   // A narrow picture needs the eye farther back to hold the whole width.
   const narrow = useMediaQuery('(max-width: 599px)');
   const target = useMemo<Vector>(() => [0, height / 2, 0], [height]);
-  const reach = useMemo(
-    () => reachOf([length, height, width], narrow ? 0.85 : 1.35, EYE, FIELD),
-    [length, width, height, narrow],
-  );
-  const home = useMemo<Vector>(() => [EYE[0] * reach, EYE[1] * reach + target[1], EYE[2] * reach], [reach, target]);
+  const aspect = narrow ? 0.85 : 1.35;
+  const closed = useMemo(() => reachOf([length, height, width], aspect, EYE, FIELD), [length, width, height, aspect]);
+  const opened = useMemo(() => openReachOf(parts, model.motions, aspect, EYE, FIELD), [parts, model.motions, aspect]);
+  const back = 1 + open * Math.max(0, opened / closed - 1);
+  const reach = closed * back;
+  const home = useMemo<Vector>(() => [EYE[0] * closed, EYE[1] * closed + target[1], EYE[2] * closed], [closed, target]);
   return (
     <>
       {!ready && until}
@@ -422,7 +406,7 @@ export default function Model({ model, look, onPick, lean, handle, until }: Prop
             maxDistance={reach * 2.5}
           />
           <Ready onReady={begin} />
-          <Hand handle={handle} home={home} target={target} piece={parts[0]?.piece} />
+          <Hand handle={handle} home={home} target={target} back={back} piece={parts[0]?.piece} />
         </Canvas>
         <Written measures={measures} tagged={tagged.map(({ part }) => part)} spans={spans} />
       </div>

@@ -1,7 +1,19 @@
 import fc from 'fast-check';
+import { PerspectiveCamera, Vector3 } from 'three';
 import { demoJob, faceArea, facesOf, PER_INCH, solidOf, sure, volumeOf, type Vec } from '@sill/core';
 import { planOnce } from '../testing/bench';
-import { bentLines, faceMiddles, linesOf, placeOf, reachOf, shownSolid, surfaceOf, wholeOf, worldOf } from './scene';
+import {
+  bentLines,
+  faceMiddles,
+  linesOf,
+  openReachOf,
+  placeOf,
+  reachOf,
+  shownSolid,
+  surfaceOf,
+  wholeOf,
+  worldOf,
+} from './scene';
 import { drawnIn, joinedIn, measured } from './steps';
 
 const plan = planOnce(demoJob());
@@ -103,6 +115,28 @@ test('the eye stands so far off that all of a box is in the picture, wide or hig
       expect(x / 2).toBeLessThanOrEqual(away * half * aspect * 1.0001);
     }),
   );
+});
+
+test('all that opens, wide open, is within the picture; where nothing opens no eye is farther off for it', () => {
+  const from: [number, number, number] = [0.5, 0.43, 0.75];
+  const { parts, model } = cart;
+  const box = wholeOf(parts);
+  const [width, height, depth] = worldOf(box.max, box).map((most, axis) => (axis === 1 ? most : 2 * Math.abs(most)));
+  const middle = height! / 2;
+  const eye = new PerspectiveCamera(28, 1.35, 1, 5000);
+  const farthest = (far: number) => {
+    const place = new Vector3(...from).normalize().multiplyScalar(far);
+    eye.position.set(place.x, place.y + middle, place.z);
+    eye.lookAt(0, middle, 0);
+    eye.updateMatrixWorld();
+    const seen = parts
+      .flatMap((part) => facesOf(shownSolid(part, box, model.motions, 1, null)).flatMap(({ points }) => points))
+      .map((point) => new Vector3(...worldOf(point, box)).project(eye));
+    return Math.max(...seen.flatMap(({ x, y }) => [Math.abs(x), Math.abs(y)]));
+  };
+  expect(farthest(reachOf([width!, height!, depth!], 1.35, from, 28))).toBeGreaterThan(1);
+  expect(farthest(openReachOf(parts, model.motions, 1.35, from, 28))).toBeLessThan(1);
+  expect(openReachOf(glaze.parts, glaze.model.motions, 1.35, from, 28)).toBe(0);
 });
 
 test('bent edges go as many times as far as the piece does', () => {

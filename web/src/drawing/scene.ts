@@ -115,6 +115,25 @@ export function shownSolid(
 export const wholeOf = (parts: readonly Part[]): Box =>
   around(parts.filter((part) => !part.loose).map(boxOf)) ?? { min: [0, 0, 0], max: [1, 1, 1] };
 
+/** Corners of a box of a size, its middle in the middle. */
+const cornersOf = ([x, y, z]: Vector): readonly Vector[] =>
+  [-1, 1].flatMap((a) => [-1, 1].flatMap((b) => [-1, 1].map((c): Vector => [(a * x) / 2, (b * y) / 2, (c * z) / 2])));
+
+/** How far off the eye must be from the middle to hold some points about it, as `reachOf`. */
+function reachFor(points: readonly Vector[], aspect: number, from: Vector, field: number): number {
+  const eye = new Vector3(...from).normalize();
+  const right = new Vector3(0, 1, 0).cross(eye).normalize();
+  const up = eye.clone().cross(right);
+  const half = Math.tan((field * Math.PI) / 360);
+  const needs = points.map((point) => {
+    const corner = new Vector3(...point);
+    const spread = Math.max(Math.abs(corner.dot(right)) / aspect, Math.abs(corner.dot(up)));
+    return corner.dot(eye) + spread / half;
+  });
+  // Room around it for the dimensions.
+  return 1.16 * Math.max(...needs);
+}
+
 /**
  * How far off the eye must be to hold a box of this size, middle in the middle, in a picture so many times as wide as
  * high.
@@ -122,20 +141,26 @@ export const wholeOf = (parts: readonly Part[]): Box =>
  * @param from where the eye is, as a direction from the middle.
  * @param field how much it takes in from top to bottom, degrees.
  */
-export function reachOf([x, y, z]: Vector, aspect: number, from: Vector, field: number): number {
-  const eye = new Vector3(...from).normalize();
-  const right = new Vector3(0, 1, 0).cross(eye).normalize();
-  const up = eye.clone().cross(right);
-  const half = Math.tan((field * Math.PI) / 360);
-  const needs = [-1, 1].flatMap((a) =>
-    [-1, 1].flatMap((b) =>
-      [-1, 1].map((c) => {
-        const corner = new Vector3((a * x) / 2, (b * y) / 2, (c * z) / 2);
-        const spread = Math.max(Math.abs(corner.dot(right)) / aspect, Math.abs(corner.dot(up)));
-        return corner.dot(eye) + spread / half;
-      }),
-    ),
-  );
-  // Room around it for the dimensions.
-  return 1.16 * Math.max(...needs);
+export const reachOf = (size: Vector, aspect: number, from: Vector, field: number): number =>
+  reachFor(cornersOf(size), aspect, from, field);
+
+/** The same for all that opens of a piece, wide open, about the middle that it has closed; 0 where nothing does. */
+export function openReachOf(
+  parts: readonly Part[],
+  motions: readonly Motion[],
+  aspect: number,
+  from: Vector,
+  field: number,
+): number {
+  const whole = wholeOf(parts);
+  const middle = worldOf(whole.max, whole)[1] / 2;
+  const moved = new Set(motions.flatMap((motion) => motion.parts));
+  const points = parts
+    .filter(({ id }) => moved.has(id))
+    .flatMap((part) => facesOf(shownSolid(part, whole, motions, 1, null)).flatMap((face) => face.points))
+    .map((point): Vector => {
+      const [x, y, z] = worldOf(point, whole);
+      return [x, y - middle, z];
+    });
+  return points.length === 0 ? 0 : reachFor(points, aspect, from, field);
 }
