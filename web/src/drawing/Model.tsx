@@ -181,7 +181,6 @@ function Hand({
   piece,
 }: {
   readonly handle: Ref<ModelHandle>;
-  /** Where it is held from while nothing of it is open. */
   readonly home: Vector;
   readonly target: Vector;
   /** How many times as far off, as it opens. */
@@ -192,31 +191,13 @@ function Hand({
   const controls = useThree((state) => state.controls) as Controls | null;
   const about = useMemo(() => new Vector3(...target), [target]);
   const reset = useCallback(() => {
-    camera.position
-      .set(...home)
-      .sub(about)
-      .multiplyScalar(back)
-      .add(about);
+    camera.position.set(...home);
     camera.lookAt(about);
     controls?.update();
     invalidate();
-  }, [camera, controls, home, about, back, invalidate]);
-  const shown = useRef({ piece, back: 1 });
-  useEffect(() => {
-    // Another piece is looked at from its own place; the same one, changed, from where it was, farther off as it opens.
-    if (shown.current.piece !== piece) reset();
-    else if (shown.current.back !== back) {
-      camera.position
-        .sub(about)
-        .multiplyScalar(back / shown.current.back)
-        .add(about);
-      controls?.update();
-      invalidate();
-    }
-    shown.current = { piece, back };
-  }, [piece, back, reset, camera, controls, about, invalidate]);
-  useImperativeHandle(handle, () => {
-    const place = (change: (spherical: Spherical) => void) => {
+  }, [camera, controls, home, about, invalidate]);
+  const place = useCallback(
+    (change: (spherical: Spherical) => void) => {
       const spherical = new Spherical().setFromVector3(camera.position.clone().sub(about));
       change(spherical);
       spherical.phi = Math.min(Math.PI - 0.05, Math.max(0.05, spherical.phi));
@@ -224,21 +205,34 @@ function Hand({
       camera.lookAt(about);
       controls?.update();
       invalidate();
-    };
-    return {
+    },
+    [camera, controls, about, invalidate],
+  );
+  const zoom = useCallback((factor: number) => place((spherical) => void (spherical.radius *= factor)), [place]);
+  const shown = useRef({ piece, back: 1 });
+  useEffect(() => {
+    // Another piece is looked at from its own place; the same one, changed, from where it was, farther off as it opens.
+    if (shown.current.piece !== piece) reset();
+    else if (shown.current.back !== back) zoom(back / shown.current.back);
+    shown.current = { piece, back };
+  }, [piece, back, reset, zoom]);
+  useImperativeHandle(
+    handle,
+    () => ({
       turn: (across, up) =>
         place((spherical) => {
           spherical.theta += across;
           spherical.phi -= up;
         }),
-      zoom: (factor) => place((spherical) => void (spherical.radius *= factor)),
+      zoom,
       reset,
       picture: () => {
         gl.render(scene, camera);
         return gl.domElement.toDataURL('image/png');
       },
-    };
-  }, [gl, scene, camera, invalidate, controls, about, reset]);
+    }),
+    [gl, scene, camera, place, zoom, reset],
+  );
   return null;
 }
 
@@ -281,6 +275,12 @@ function Written({ measures, tagged, spans }: WrittenProps) {
 /** Height of what the eye takes in, degrees, and where it is: towards it, a unit long. */
 const FIELD = 28;
 const EYE: Vector = [0.496, 0.431, 0.754];
+/** Where the eye is, so far off what it looks at. */
+const eyeAt = (reach: number, [x, y, z]: Vector): Vector => [
+  EYE[0] * reach + x,
+  EYE[1] * reach + y,
+  EYE[2] * reach + z,
+];
 
 type Props = {
   readonly model: Pick<PieceModel, 'parts' | 'motions'>;
@@ -361,10 +361,15 @@ export default function Model({ model, look, onPick, lean, handle, until }: Prop
   const target = useMemo<Vector>(() => [0, height / 2, 0], [height]);
   const aspect = narrow ? 0.85 : 1.35;
   const closed = useMemo(() => reachOf([length, height, width], aspect, EYE, FIELD), [length, width, height, aspect]);
-  const opened = useMemo(() => openReachOf(parts, model.motions, aspect, EYE, FIELD), [parts, model.motions, aspect]);
+  const isOpen = open > 0;
+  const opened = useMemo(
+    () => (isOpen ? openReachOf(parts, model.motions, aspect, EYE, FIELD) : 0),
+    [isOpen, parts, model.motions, aspect],
+  );
   const back = 1 + open * Math.max(0, opened / closed - 1);
   const reach = closed * back;
-  const home = useMemo<Vector>(() => [EYE[0] * closed, EYE[1] * closed + target[1], EYE[2] * closed], [closed, target]);
+  const begun = useMemo(() => eyeAt(closed, target), [closed, target]);
+  const home = useMemo(() => eyeAt(reach, target), [reach, target]);
   return (
     <>
       {!ready && until}
@@ -375,7 +380,7 @@ export default function Model({ model, look, onPick, lean, handle, until }: Prop
           gl={rendererLater}
           flat
           dpr={[1, 2]}
-          camera={{ fov: FIELD, near: 1, far: 5000, position: home }}
+          camera={{ fov: FIELD, near: 1, far: 5000, position: begun }}
           role="img"
           aria-label="The piece in space"
           onPointerMissed={() => onPick(null, null)}
