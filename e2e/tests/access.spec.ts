@@ -1,14 +1,16 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { newJob, newPiece } from '@sill/core';
 import { freePort } from '../../server/src/testing/free-port';
-import { expect, goWithin, saved, Sill, test as base } from './server';
+
+import { expect, goWithin, made, saved, Sill, test as base } from './server';
 
 const PASSPHRASE = 'glaze kettle ninety birch';
 const test = base.extend<{ open: Sill }>({
   open: async ({ program }, use) => {
     const folder = mkdtempSync(join(tmpdir(), 'sill-e2e-'));
-    const sill = new Sill(program, folder, await freePort(), '0.0.0.0');
+    const sill = new Sill(program, folder, await freePort(), '0.0.0.0', false);
     sill.passphrase(PASSPHRASE);
     await sill.start();
     await use(sill);
@@ -20,8 +22,16 @@ const test = base.extend<{ open: Sill }>({
 test('a phone signs in, works, and is signed out: what it typed meanwhile is not lost', async ({ browser, open }) => {
   // A server of its own, two devices, and a passphrase takes long to check on purpose.
   test.setTimeout(240_000);
+  const session = await fetch(`${open.url}/api/access/session`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ passphrase: PASSPHRASE, device: 'desk' }),
+  });
+  const cookie = session.headers.get('set-cookie')!.split(';')[0]!;
+  const job = { ...newJob('Kiln Lane'), pieces: [newPiece('glaze', 'standing', 'Glaze table')] };
+  const id = await made(open, job, { cookie });
   const phone = await (await browser.newContext({ viewport: { width: 390, height: 844 } })).newPage();
-  await phone.goto(`${open.url}/jobs/demo/brief`);
+  await phone.goto(`${open.url}/jobs/${id}/brief`);
   const dialog = phone.getByRole('dialog', { name: 'Sign in to this shop' });
   await dialog.getByLabel('Passphrase').fill('not this one');
   await dialog.getByRole('button', { name: 'Sign in' }).click();

@@ -1,5 +1,5 @@
 import { readFileSync, writeFileSync } from 'node:fs';
-import { copyOfDemo, expect, goWithin, holdOver, oneOfDemo, saved, test, violations, type Page } from './server';
+import { expect, goWithin, holdOver, oneOfDemo, saved, test, violations, type Page } from './server';
 
 const opened = async (page: Page, id: string) => {
   await goWithin(page, `/jobs/${id}/days`);
@@ -41,7 +41,7 @@ test('calendar files: the days are written out, busy times are read, another kin
   warm: page,
   sill,
 }, info) => {
-  const id = await copyOfDemo(sill);
+  const id = await oneOfDemo(sill);
   await opened(page, id);
   const file = async (what: string) => {
     await page.getByRole('button', { name: 'Calendar file' }).click();

@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
-import { expect, goWithin, oneOfDemo, saved, test, violations, type Page } from './server';
+import { newJob, newPiece } from '@sill/core';
+import { expect, goWithin, made, oneOfDemo, saved, test, violations, type Page } from './server';
 
 const download = async (page: Page, name: string) => {
   const [file] = await Promise.all([
@@ -219,12 +220,8 @@ test('a pedestal without head braces gives: what would help is tried, priced and
   warm: page,
   sill,
 }) => {
-  await goWithin(page, `/jobs/${await oneOfDemo(sill)}/shape`);
-  await page.getByRole('button', { name: '+ Add a piece' }).click();
-  await page
-    .getByRole('dialog')
-    .getByRole('button', { name: /^Round pedestal table/ })
-    .click();
+  const round = { ...newJob('Round'), pieces: [newPiece('round', 'pedestal')] };
+  await goWithin(page, `/jobs/${await made(sill, round)}/shape`);
   const margin = page.getByRole('complementary', { name: 'Margin notes' });
   await expect(margin.getByRole('heading', { name: 'The joints hold' })).toBeVisible();
   await page.getByRole('radio', { name: 'four, at the foot' }).check();

@@ -35,7 +35,10 @@ test('another wood: its boards on the list, its options in its sizes, planed thi
 
 test('a second yard, metric: each board where it is sold, each yard with its own tax', async ({ warm: page, sill }) => {
   await goWithin(page, `/jobs/${await copyOfDemo(sill)}/shape`);
-  await page.getByRole('tab', { name: 'Window bench' }).click();
+  const bench = page.getByRole('tab', { name: 'Window bench' });
+  await bench.click();
+  // Until it is chosen the fields are those of the piece before, and a list that opens closes with them.
+  await expect(bench).toHaveAttribute('aria-selected', 'true');
   await pick(page, 'Made of', 'Dressed pine, Australia and New Zealand');
   await page.getByRole('link', { name: /^Stock/ }).click();
   await expect(page.getByText('No yard of yours sells these boards')).toBeVisible();

@@ -18,6 +18,7 @@ export class Sill {
     private readonly port: number,
     /** Set where other machines may reach it. */
     private readonly host = '127.0.0.1',
+    private readonly demo = true,
   ) {}
   get url() {
     return `http://127.0.0.1:${this.port}`;
@@ -27,7 +28,8 @@ export class Sill {
   }
   /** Sets the passphrase, as the person at the machine does. */
   passphrase(words: string) {
-    const { status, stderr } = spawnSync(process.execPath, ['--import', 'tsx', 'server/src/access/command.ts'], {
+    const command = builtProgram(root, 'access/command.ts', 'e2e-passphrase.mjs');
+    const { status, stderr } = spawnSync(process.execPath, [command], {
       cwd: root,
       input: `${words}\n`,
       env: { ...process.env, SILL_DATABASE: this.database },
@@ -44,7 +46,7 @@ export class Sill {
         SILL_PORT: String(this.port),
         SILL_HOST: this.host,
         SILL_DATABASE: this.database,
-        SILL_DEMO: '1',
+        ...(this.demo && { SILL_DEMO: '1' }),
       },
     });
     for (let tries = 0; tries < 600; tries++) {
@@ -151,11 +153,11 @@ export async function oneOfDemo(sill: Sill, piece: 'glaze' | 'bench' | 'cart' = 
   return made(sill, { ...job, pieces: job.pieces.filter(({ id }) => id === piece) });
 }
 
-/** A job made over HTTP. Returns its id. */
-export async function made(sill: Sill, job: object): Promise<string> {
+/** A job made over HTTP; where a passphrase is asked for, by who is signed in. Returns its id. */
+export async function made(sill: Sill, job: object, signedIn: { readonly cookie?: string } = {}): Promise<string> {
   const answer = await fetch(`${sill.url}/api/jobs`, {
     method: 'POST',
-    headers: { 'content-type': 'application/json' },
+    headers: { 'content-type': 'application/json', ...signedIn },
     body: JSON.stringify({ job }),
   });
   if (!answer.ok) throw new Error(await answer.text());

@@ -48,7 +48,7 @@ test('yards: another list, today’s prices, history, and a file with bad rows t
   warm: page,
   sill,
 }) => {
-  await goWithin(page, `/jobs/${await copyOfDemo(sill)}/stock`);
+  await goWithin(page, `/jobs/${await oneOfDemo(sill)}/stock`);
   const before = await spend(page);
   await page.getByRole('button', { name: 'Yards' }).click();
   await page.getByLabel('Buy at').click();

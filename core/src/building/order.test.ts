@@ -82,7 +82,7 @@ describe('every start of the gallery', () => {
 });
 
 describe('every family with every top, random sizes and choices, top or base first', () => {
-  test.each(someOf(KINDS, 2))('%s', (_, family, top) => {
+  test.each(someOf(KINDS, 3))('%s', (_, family, top) => {
     fc.assert(
       fc.property(piecesOf(family, top, 'in'), fc.constantFrom('top' as const, 'base' as const), (wish, first) => {
         if (top && refusal(wish, family, top)) return;
@@ -135,7 +135,7 @@ const shops: fc.Arbitrary<Shop> = fc
   }));
 
 describe('whatever way a person joins, with whatever drivers, clamps and way out', () => {
-  test.each(someOf(KINDS, 2, 1))(
+  test.each(someOf(KINDS, 3, 1))(
     '%s: the order works, and where no driver has room the step says so',
     (_, family, top) => {
       fc.assert(

@@ -117,7 +117,7 @@ test('of cuttings that cost the same, one cut at fewer settings is taken, no wor
         }
       },
     ),
-    runs(40, 5),
+    runs(80, 5),
   );
   expect(fewer).toBeGreaterThan(0);
 });

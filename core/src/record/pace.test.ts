@@ -34,7 +34,7 @@ function builder(seed: number, { pace = 1.3, kinds = 0.15, jobs = 0.15, goes = 0
 }
 
 /** Share of builders whose next job takes what the range says, after so many jobs. */
-function held(after: number, how: Parameters<typeof builder>[1], builders = timesOf(600)): number {
+function held(after: number, how: Parameters<typeof builder>[1], builders = timesOf(1200)): number {
   let count = 0;
   for (let seed = 1; seed <= builders; seed++) {
     const own = builder(seed, how);

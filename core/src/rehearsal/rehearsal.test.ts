@@ -25,8 +25,8 @@ describe('every start of the gallery is built as its steps say', () => {
 });
 
 describe('every family with every top, random sizes, shops, finishes and ways to join, inch and metric', () => {
-  // The others are rehearsed by the law of finishing.
-  test.each(someOf(KINDS, 2, 1))(
+  // As many others are rehearsed by the law of finishing.
+  test.each(someOf(KINDS, 3, 1))(
     '%s',
     (_, family, top, at) => {
       fc.assert(

@@ -54,7 +54,7 @@ function ownStyle(element: HTMLElement): CSSStyleDeclaration {
 }
 
 // Property tests that name no seed of their own ask the same questions every time.
-fc.configureGlobal(runs(100, 20261125));
+fc.configureGlobal(runs(200, 20261125));
 
 // What a label is of, and the labels of a field, jsdom looks for in all of the page, label by label. Fields and labels
 // of these pages name each other by id, or lie in one another.
