@@ -5,6 +5,8 @@ import {
   finishedWith,
   holdingsOf,
   laidOut,
+  LOOKING_MS,
+  lookedFurther,
   newJob,
   nowOf,
   pieceFrom,
@@ -51,6 +53,16 @@ export function days(integer: IntegerSolver): void {
     const proving = performance.now();
     const proved = provedFurther(tasks, job, found, integer, () => performance.now() - proving > PROVING_MS);
     const bounded = performance.now() - proving;
+    const looking = performance.now();
+    const looked = lookedFurther(
+      tasks,
+      job,
+      proved,
+      1,
+      () => {},
+      () => performance.now() - looking > LOOKING_MS,
+    );
+    const seconds = ((performance.now() - looking) / 1000).toFixed(1);
     const inOrder = laidOut(listed(tasks), job, now, 'quick');
     const between = (from: string | null | undefined, to: string | null | undefined) =>
       from && to ? dayOf(to) - dayOf(from) : NaN;
@@ -68,6 +80,8 @@ export function days(integer: IntegerSolver): void {
       'proof ms': ms(bounded),
       'days off bound': between(proved.bound?.date, proved.ready),
       proved: proved.proved ? 'yes' : 'no',
+      'days sooner by looking': proved.proved ? '' : between(looked.ready, proved.ready),
+      'looked s': proved.proved ? '' : seconds,
       sessions: proved.sessions.length,
       'in order, days later': between(proved.ready, inOrder.ready),
       'its sessions': inOrder.sessions.length,

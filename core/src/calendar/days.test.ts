@@ -4,7 +4,7 @@ import { loadIntegerSolver } from '../cutting/highs';
 import { faultsOf } from '../testing/days-checker';
 import { timesOf } from '../testing/runs';
 import { say } from '../words';
-import { clockAt, laidOut, nowOf, PLAIN_WORK, provedFurther, type BenchCalendar, type Task } from '.';
+import { clockAt, laidOut, lookedFurther, nowOf, PLAIN_WORK, provedFurther, type BenchCalendar, type Task } from '.';
 
 const SHOP = {
   clamps: [
@@ -326,7 +326,7 @@ test('a day that work put down at will could keep is refuted where it can not be
 
 test('no day is refuted that a plan keeps; what is found on the way is ready sooner and holds by the checker', async () => {
   const integer = await loadIntegerSolver();
-  let [tried, sooner] = [0, 0];
+  let [tried, sooner, looked] = [0, 0, 0];
   fc.assert(
     fc.property(someTasks(10), someCalendar, (tasks, calendar) => {
       const job = jobWith(calendar);
@@ -347,9 +347,26 @@ test('no day is refuted that a plan keeps; what is found on the way is ready soo
       expect(faultsOf(tasks, job.calendar, SHOP.clamps, proved)).toEqual([]);
       tried++;
       if (proved.ready! < late.ready) sooner++;
+      let asked = 0;
+      const told: string[] = [];
+      const found = lookedFurther(
+        tasks,
+        job,
+        known,
+        1,
+        (one) => told.push(one.ready!),
+        () => ++asked > 20,
+      );
+      expect(faultsOf(tasks, job.calendar, SHOP.clamps, found)).toEqual([]);
+      expect([found.bound, found.ready! <= late.ready]).toEqual([known.bound, true]);
+      if (proved.proved) expect(found.ready! >= proved.ready!).toBe(true);
+      // Each that is told is sooner than the one before; the last is what it comes to.
+      expect(told).toEqual([...new Set(told)].sort().toReversed());
+      expect(told.at(-1) ?? late.ready).toBe(found.ready);
+      if (found.ready! < late.ready) looked++;
     }),
     { numRuns: Math.ceil(RUNS / 8) },
   );
   expect(tried).toBeGreaterThan(RUNS / 20);
-  expect(sooner).toBeGreaterThan(RUNS / 40);
+  expect(Math.min(sooner, looked)).toBeGreaterThan(RUNS / 40);
 });

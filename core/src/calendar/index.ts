@@ -7,6 +7,7 @@ export * from './task';
 export * from './tasks';
 export * from './windows';
 export * from './plan-days';
+export type { Stood } from './as-before';
 export { clockAt, instantAt, instantOf, timeOf, type Instant } from './instant';
 export * from './tonight';
 export * from './sooner';

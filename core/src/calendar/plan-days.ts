@@ -1,9 +1,11 @@
-import type { IntegerSolver } from '../cutting';
+import { seeded, type IntegerSolver } from '../cutting';
 import { dateOf, dayOf, type Job, type JobCalendar } from '../job';
 import { holdingsOf } from '../ledger';
 import { nth } from '../lists';
 import { factorOf, rangeOf, slowed, type MinutesBy, type Pace, type Range } from '../record';
+import { annealed } from './annealed';
 import { daysApart, heads, type Bound, type Effort } from './bound';
+import type { Stood } from './as-before';
 import { chainOf, type ChainLink } from './chain';
 import { instantOf, type Instant } from './instant';
 import { problemOf, type Problem } from './problem';
@@ -103,16 +105,30 @@ function toldOf(problem: Problem, laid: WorkLaid) {
   };
 }
 
-/** Tasks laid out in the time there is. */
+/** Where work stands in days that are laid out. */
+export const stoodOf = ({ ready, sessions }: BenchCalendar): Stood | null =>
+  ready === null
+    ? null
+    : {
+        day: dayOf(ready),
+        starts: new Map(sessions.flatMap(({ placed }) => placed.map(({ task, start }) => [task.id, start]))),
+      };
+
+/**
+ * Tasks laid out in the time there is.
+ *
+ * @param stood where they stood before: kept where that is still better than what is found anew.
+ */
 export function laidOut(
   tasks: readonly Task[],
   { calendar, shop }: Pick<Job, 'calendar' | 'shop'>,
   now: Instant,
   effort: Effort,
+  stood: Stood | null = null,
 ): BenchCalendar {
   const { pinned, lost } = pinsOf(tasks, calendar, shop.clamps, now);
   const problem = problemOf(tasks, calendar, shop.clamps, now, pinned);
-  const found = problem.homeless.length > 0 ? null : search(problem, effort);
+  const found = problem.homeless.length > 0 ? null : search(problem, effort, stood);
   const laid = found?.laid ?? null;
   return {
     zone: calendar.zone,
@@ -148,6 +164,31 @@ export function readyBefore(
 /** So long a nearer bound is looked for, milliseconds: what is found is found in three seconds. */
 export const PROVING_MS = 10_000;
 
+/** So long days that are ready sooner are looked for where a person asks for that, milliseconds. */
+export const LOOKING_MS = 60_000;
+
+/** What of days is open: the days between their bound and the one they are ready on; null where there are none. */
+function openOf(tasks: readonly Task[], { calendar, shop }: Pick<Job, 'calendar' | 'shop'>, days: BenchCalendar) {
+  if (days.proved || days.bound === null || days.ready === null) return null;
+  const { pinned } = pinsOf(tasks, calendar, shop.clamps, days.now);
+  const problem = problemOf(tasks, calendar, shop.clamps, days.now, pinned);
+  const from = dayOf(days.bound.date);
+  return { problem, from, apart: daysApart(problem, from, dayOf(days.ready)).map(({ day }) => day) };
+}
+
+/** Days with work as it was found to be ready sooner. */
+function readySooner(days: BenchCalendar, problem: Problem, laid: WorkLaid): BenchCalendar {
+  const sooner = fewerSessions(problem, laid);
+  const date = dateOf(sooner.day);
+  return {
+    ...days,
+    ...toldOf(problem, sooner),
+    ready: date,
+    between: days.between && { ...days.between, from: date < days.between.from ? date : days.between.from },
+    proved: days.bound !== null && days.bound.date >= date,
+  };
+}
+
 /**
  * Days with a nearer bound: days before the one they are ready on are refuted, or kept, by an integer program, the last
  * of them first, as far as that goes in time. Where it keeps one, work is laid out as it says: ready sooner than a
@@ -157,16 +198,14 @@ export const PROVING_MS = 10_000;
  */
 export function provedFurther(
   tasks: readonly Task[],
-  { calendar, shop }: Pick<Job, 'calendar' | 'shop'>,
+  job: Pick<Job, 'calendar' | 'shop'>,
   days: BenchCalendar,
   integer: IntegerSolver,
   stopped: () => boolean,
 ): BenchCalendar {
-  if (days.proved || days.bound === null || days.ready === null) return days;
-  const { pinned } = pinsOf(tasks, calendar, shop.clamps, days.now);
-  const problem = problemOf(tasks, calendar, shop.clamps, days.now, pinned);
-  const [from, before] = [dayOf(days.bound.date), dayOf(days.ready)];
-  const apart = daysApart(problem, from, before).map(({ day }) => day);
+  const gap = openOf(tasks, job, days);
+  if (gap === null || days.bound === null) return days;
+  const { problem, from, apart } = gap;
   let laid: WorkLaid | null = null;
   // What is refuted for a day is for all before it: the last first, as mostly it is the plan that is right.
   let [refuted, open] = [0, apart.length];
@@ -180,16 +219,40 @@ export function provedFurther(
     }
     at = typeof answer === 'string' ? Math.floor((refuted + open) / 2) : open - 1;
   }
-  const sooner = laid && fewerSessions(problem, laid);
-  const [day, ready] = [refuted === 0 ? from : nth(apart, refuted - 1) + 1, sooner?.day ?? before];
-  const date = dateOf(ready);
-  return {
-    ...days,
-    ...(sooner && { ...toldOf(problem, sooner), ready: date }),
-    between: days.between && { ...days.between, from: date < days.between.from ? date : days.between.from },
-    bound: { date: dateOf(day), by: day > from ? 'hours' : days.bound.by },
-    proved: day >= ready,
-  };
+  const sooner = laid ? readySooner(days, problem, laid) : days;
+  const day = refuted === 0 ? from : nth(apart, refuted - 1) + 1;
+  const bound = { date: dateOf(day), by: day > from ? 'hours' : days.bound.by } as const;
+  return { ...sooner, bound, proved: sooner.ready !== null && bound.date >= sooner.ready };
+}
+
+/**
+ * Days that are ready sooner, looked for as long as one waits: by a day or more first, then as soon as nothing rules
+ * out.
+ *
+ * @param seed another one looks elsewhere.
+ * @param heard told each that was found, sooner than those before.
+ * @returns the days as they are where none were found, which proves nothing.
+ */
+export function lookedFurther(
+  tasks: readonly Task[],
+  job: Pick<Job, 'calendar' | 'shop'>,
+  days: BenchCalendar,
+  seed: number,
+  heard: (days: BenchCalendar) => void,
+  stopped: () => boolean,
+): BenchCalendar {
+  const gap = openOf(tasks, job, days);
+  if (!gap) return days;
+  const random = seeded(seed);
+  let found = days;
+  for (let open = gap.apart, at = open.length - 1; open.length > 0; at = 0) {
+    const laid = annealed(gap.problem, nth(open, at), random, stopped);
+    if (!laid) break;
+    found = readySooner(days, gap.problem, laid);
+    heard(found);
+    open = open.filter((day) => day < laid.day);
+  }
+  return found;
 }
 
 /** The minute from which a job is planned: now, or the beginning of the day where only that is told. */

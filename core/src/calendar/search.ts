@@ -1,5 +1,6 @@
 import { seeded } from '../cutting';
 import { nth } from '../lists';
+import { asBefore, type Stood } from './as-before';
 import { boundOf, daysApart, dueFor, type Bound, type Effort } from './bound';
 import { exactly } from './exact';
 import { listPass, type Rule } from './list-pass';
@@ -143,14 +144,17 @@ export function searchBefore(problem: Problem, effort: Effort, before: number): 
 
 /**
  * The earliest day on which all is ready, then the fewest sessions, then the least setting up: passes that take what is
- * due first, for the earliest day that nothing speaks against and the days after it; of few tasks all ways there are.
+ * due first, for the earliest day that nothing speaks against and the days after it; of few tasks all ways there are;
+ * and as it stood before.
  */
-export function search(problem: Problem, effort: Effort): Found {
+export function search(problem: Problem, effort: Effort, stood: Stood | null = null): Found {
   const first = asListed(problem);
   if (!first) return { laid: null, bound: null, proved: false };
   const bound = boundOf(problem, first.day, effort);
   if (!bound) return { laid: first, bound: null, proved: false };
   let best = soonest(problem, effort, first, bound.day, Infinity);
+  const before = stood && asBefore(problem, stood);
+  if (before && isBetter(before, best)) best = before;
   if (effort === 'full') {
     const due = dueFor(problem, best.day);
     const again = due && bestOf(problem, rulesFor(due, effort), () => false);

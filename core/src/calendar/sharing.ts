@@ -87,6 +87,16 @@ export function insideOf({ problem: { windows }, places }: Sharing, x: readonly 
   return rows;
 }
 
+/** The same by the number of each task's place. */
+export function insideWindows({ problem: { windows }, places }: Sharing, now: ArrayLike<number>): Inside {
+  const rows: (readonly [number, Place])[][] = windows.map(() => []);
+  places.forEach((own, at) => {
+    const place = nth(own, sure(now[at], 'place'));
+    nth(rows, place.window).push([at, place]);
+  });
+  return rows;
+}
+
 const askedIn = ({ nodes }: Problem, at: number, { end, latest }: Place): InWindow => {
   const { minutes } = nth(nodes, at);
   return { at, from: end - minutes, to: latest + minutes };

@@ -4,7 +4,7 @@ import { Stopped } from '../platform/workers/asking';
 import { daysAsked } from '../platform/workers/days-asked';
 import { QUIET } from '../testing/edges';
 import { changed, opened } from './bench';
-import { planned } from './planning';
+import { laidOutDays, planned } from './planning';
 import { STANDS_MS } from './laying-days';
 import { makeStore } from './store';
 import { said } from './view';
@@ -21,8 +21,10 @@ const ready = (day: string, proved = false): BenchCalendar => ({ ...plan.calenda
 function storeWith(answers: readonly (() => Promise<BenchCalendar>)[]) {
   const left = [...answers];
   const asked: number[] = [];
-  const layOut: typeof QUIET.days.layOut = (about) => {
+  const stood: (string | null | undefined)[] = [];
+  const layOut: typeof QUIET.days.layOut = (about, before) => {
     asked.push(daysAsked(about).tasks.length);
+    stood.push(before?.ready);
     return left.shift()?.() ?? new Promise(() => {});
   };
   const store = makeStore({
@@ -32,7 +34,7 @@ function storeWith(answers: readonly (() => Promise<BenchCalendar>)[]) {
   });
   store.dispatch(opened({ id: 'demo', revision: 1, savedAt: '', job }));
   store.dispatch(planned({ job, plan, proving: false }));
-  return { store, asked };
+  return { store, asked, stood };
 }
 
 test('days laid out for long take the place of those of the plan, with what is said of them', async () => {
@@ -59,6 +61,22 @@ test('a change of hours says what it does to the day; a change of the piece does
   store.dispatch(changed([set(null, ['budget'], 1)]));
   await until(() => now() === '2027-02-01');
   expect(store.getState().view.message?.text).toBe('Ready Sat 16 Jan: 7 days later.');
+});
+
+test('days that were found stand: those laid out next are told of them, those of another job are not', async () => {
+  const { store, stood } = storeWith(
+    [ready('2027-01-16'), ready('2027-01-09'), ready('2027-01-09')].map((one) => () => Promise.resolve(one)),
+  );
+  const now = () => store.getState().planning.plan?.calendar.ready;
+  await until(() => now() === '2027-01-16');
+  // Looked for longer, and found.
+  store.dispatch(laidOutDays({ job: store.getState().bench.job!, calendar: ready('2027-01-09') }));
+  store.dispatch(changed([set(null, ['budget'], 1)]));
+  await until(() => stood.length === 2);
+  store.dispatch(opened({ id: 'another', revision: 1, savedAt: '', job }));
+  store.dispatch(planned({ job, plan, proving: false }));
+  await until(() => stood.length === 3);
+  expect(stood).toEqual([undefined, '2027-01-09', undefined]);
 });
 
 test('what went wrong stands until it is read: what comes about by itself is not said over it', async () => {

@@ -1,4 +1,4 @@
-import { counted, dayOf, dayWords, type Job } from '@sill/core';
+import { counted, dayOf, dayWords, type BenchCalendar, type Job } from '@sill/core';
 import { Stopped } from '../platform/workers/asking';
 import { daysStand, laidOutDays, planned } from './planning';
 import type { Listen } from './root';
@@ -18,6 +18,14 @@ export function movedWords(before: string | null, ready: string | null): string 
 export function listenForDays(listen: Listen): void {
   /** The days that were told last, and of which job. */
   let last: { readonly id: string | null; readonly job: Job; readonly ready: string | null } | null = null;
+  /** Days as they stand, and of which job: what was looked for long is not lost with the next tick. */
+  let stood: { readonly id: string | null; readonly calendar: BenchCalendar } | null = null;
+  listen({
+    actionCreator: laidOutDays,
+    effect: ({ payload: { calendar } }, { getState }) => {
+      stood = { id: getState().bench.id, calendar };
+    },
+  });
   listen({
     actionCreator: planned,
     effect: async ({ payload: { job, plan } }, { dispatch, getState, delay, cancelActiveListeners, extra }) => {
@@ -26,9 +34,10 @@ export function listenForDays(listen: Listen): void {
       if (!getState().planning.laying) return;
       await delay(STANDS_MS);
       try {
-        const calendar = await extra.days.layOut({ plan, job, time: extra.now() });
-        dispatch(laidOutDays({ job, calendar }));
         const { id } = getState().bench;
+        const before = stood?.id === id ? stood.calendar : null;
+        const calendar = await extra.days.layOut({ plan, job, time: extra.now() }, before);
+        dispatch(laidOutDays({ job, calendar }));
         // What a change of hours or a move of work does is said; what a change of the piece does shows at the foot.
         const isMoved = last !== null && last.id === id && last.job.calendar !== job.calendar;
         if (isMoved && last !== null) {

@@ -24,7 +24,7 @@ export const QUIET: Edges = {
     exploreCoats: () => ({ stop: () => {}, done: never() }),
     exploreHelps: () => ({ stop: () => {}, done: never() }),
   },
-  days: { layOut: never, proveDays: never, soonerFor: never, tonightIn: never, stopDays: () => {} },
+  days: { layOut: never, proveDays: never, lookOn: never, soonerFor: never, tonightIn: never, stopDays: () => {} },
   learnFrom: () => {},
   recordsKept: () => [],
   keepRecords: () => {},

@@ -33,7 +33,7 @@ function Days() {
 }
 
 function OfPlan({ plan }: { readonly plan: Plan }) {
-  useProof(plan);
+  const isProofOver = useProof(plan);
   const isNarrow = useMediaQuery('(max-width: 899px)');
   const [look, setLook] = useState<Look | null>(null);
   const [all, setAll] = useState(false);
@@ -76,7 +76,7 @@ function OfPlan({ plan }: { readonly plan: Plan }) {
             <DayList calendar={calendar} sessions={calendar.sessions} />
           </section>
         )}
-        {calendar.ready !== null && <Sooner plan={plan} />}
+        {calendar.ready !== null && <Sooner plan={plan} isProofOver={isProofOver} />}
       </div>
       {open === 'hours' && (
         <Suspense>

@@ -1,14 +1,50 @@
 import { Button } from '@mui/material';
-import { dayWords, type Plan, type Sooner as Way } from '@sill/core';
+import { counted, dayOf, dayWords, type BenchCalendar, type Plan, type Sooner as Way } from '@sill/core';
 import { useEffect, useState } from 'react';
 import { useChange, useEdges, useJob } from '../../state/hooks';
 import { difference } from '../../words/money';
 import { Words } from '../../words/Words';
+import { useLooking } from './useLooking';
 
 /** Days stand so long before changes are tried on them: a search and a proof come in one after the other. */
 const STANDS_MS = 800;
 
 type Tried = { readonly key: string; readonly ways: readonly Way[]; readonly open: number; readonly failed: boolean };
+
+const foundWords = ({ ready, sessions }: BenchCalendar): string =>
+  `${ready && dayWords(ready)}, in ${counted(sessions.length, 'session')}`;
+
+/** Where days are open between what is proved and what was found: nothing but looking for longer. */
+function Looking({ plan }: { readonly plan: Plan }) {
+  const { looked, found, look, stop } = useLooking(plan);
+  const { ready, bound, proved } = plan.calendar;
+  if (proved || ready === null || bound === null) return null;
+  const open = counted(dayOf(ready) - dayOf(bound.date), 'day');
+  if (looked === 'looking')
+    return (
+      <p className="looking">
+        <span role="status">
+          {found === null
+            ? 'Looking for days that are ready sooner, for a minute at most.'
+            : `Found: ready ${foundWords(found)}. Looking for still sooner ones.`}
+        </span>
+        <Button onClick={stop}>{found === null ? 'Stop looking' : 'Take these'}</Button>
+      </p>
+    );
+  return (
+    <p className="looking">
+      {looked === 'not yet' ? (
+        <span>With the same hours it may be ready up to {open} sooner: that is neither found nor ruled out.</span>
+      ) : (
+        <span role="status">
+          {looked === 'failed' ? 'It could not be looked for. ' : 'None found in that time, which rules out nothing. '}
+          Up to {open} are open.
+        </span>
+      )}
+      <Button onClick={look}>{looked === 'not yet' ? 'Look for a minute' : 'Look for another minute'}</Button>
+    </p>
+  );
+}
 
 /** Single changes that bring the day forward: hours, hands and things by the days alone, coats by the whole plan. */
 function useTried(plan: Plan): Tried {
@@ -53,12 +89,13 @@ function useTried(plan: Plan): Tried {
 }
 
 /** What would bring it forward, each tried on its own: how much sooner, for how much, and what it asks for. */
-export function Sooner({ plan }: { readonly plan: Plan }) {
+export function Sooner({ plan, isProofOver }: { readonly plan: Plan; readonly isProofOver: boolean }) {
   const change = useChange();
   const { ways, open, failed } = useTried(plan);
   return (
     <section className="sheet" aria-label="What would bring it forward">
       <h2>What would bring it forward</h2>
+      {isProofOver && <Looking plan={plan} />}
       <ul className="sooner">
         {[...ways]
           .sort((a, b) => b.days - a.days)

@@ -1,6 +1,7 @@
 /** @jest-environment jsdom */
-import { screen, waitFor, within } from '@testing-library/react';
+import { act, screen, waitFor, within } from '@testing-library/react';
 import { dateOf, dayOf, laidOut, say, set, strong, tonight, type Job, type Sooner } from '@sill/core';
+import { Stopped } from '../../platform/workers/asking';
 import { daysAsked, type DaysOf } from '../../platform/workers/days-asked';
 import { onBench } from '../../testing/bench';
 import { QUIET } from '../../testing/edges';
@@ -96,4 +97,57 @@ test('days that are found ready sooner on the way to a proof are shown, and said
   const before = store.getState().planning.plan!.calendar.ready!;
   await waitFor(() => expect(store.getState().view.message?.text).toMatch(/^Ready .*: 2 days sooner\.$/));
   expect(dayOf(store.getState().planning.plan!.calendar.ready!)).toBe(dayOf(before) - 2);
+});
+
+describe('looking for longer', () => {
+  /** Days that are open for so long, of which nothing was proved, and what is answered to who looks. */
+  const looking = (lookOn: typeof QUIET.days.lookOn) => {
+    const proveDays: typeof QUIET.days.proveDays = (_about, found) =>
+      Promise.resolve({ ...found, bound: { date: dateOf(dayOf(found.ready!) - 6), by: 'hours' }, proved: false });
+    return open({ days: { ...QUIET.days, proveDays, lookOn } });
+  };
+  const asked = () => screen.findByRole('button', { name: 'Look for a minute' }, { timeout: 5000 });
+
+  test('is offered where days are open once a proof was tried; what is found takes their place and is said', async () => {
+    const seeds: number[] = [];
+    const { user, store } = looking((_about, found, seed) => {
+      seeds.push(seed);
+      return Promise.resolve(seeds.length < 2 ? found : { ...found, ready: dateOf(dayOf(found.ready!) - 2) });
+    });
+    const before = store.getState().planning.plan!.calendar.ready!;
+    expect(screen.queryByRole('button', { name: /^Look for/ })).toBeNull();
+    await user.click(await asked());
+    expect(
+      screen.getByText(/^None found in that time, which rules out nothing\. Up to 6 days are open\.$/),
+    ).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Look for another minute' }));
+    // It looked elsewhere than before.
+    expect(new Set(seeds).size).toBe(2);
+    expect(store.getState().view.message?.text).toMatch(/^Ready .*: 2 days sooner\.$/);
+    expect(dayOf(store.getState().planning.plan!.calendar.ready!)).toBe(dayOf(before) - 2);
+  });
+
+  test('while it looks it can be stopped, and what was found is taken; a worker that is gone is told', async () => {
+    let end: (error: Error) => void = () => {};
+    let hear: Parameters<typeof QUIET.days.lookOn>[3] = () => {};
+    const { user, store } = looking((_about, _found, _seed, heard) => {
+      hear = heard;
+      return new Promise((_, refused) => (end = refused));
+    });
+    await user.click(await asked());
+    expect(screen.getByText(/for a minute at most/)).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Stop looking' }));
+    end(new Stopped());
+    await user.click(await asked());
+    end(new Error('gone'));
+    expect(await screen.findByText(/^It could not be looked for\./)).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Look for another minute' }));
+    const { calendar } = store.getState().planning.plan!;
+    const sooner = dateOf(dayOf(calendar.ready!) - 3);
+    act(() => hear({ ...calendar, ready: sooner }));
+    expect(screen.getByText(/^Found: ready .*\. Looking for still sooner ones\.$/)).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Take these' }));
+    expect(store.getState().planning.plan!.calendar.ready).toBe(sooner);
+    expect(store.getState().view.message?.text).toMatch(/3 days sooner/);
+  });
 });

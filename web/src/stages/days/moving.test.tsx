@@ -190,7 +190,7 @@ describe('what would bring it forward', () => {
     ...more,
   });
   const shown = (ways: readonly Sooner[], coats: 'none' | 'fails' | readonly Sooner[]) =>
-    onBench(<WaysSooner plan={plan} />, {
+    onBench(<WaysSooner plan={plan} isProofOver={false} />, {
       path,
       days: { ...QUIET.days, soonerFor: () => Promise.resolve(ways) },
       explorer: {
