@@ -22,8 +22,9 @@ export function listenForDays(listen: Listen): void {
   let stood: { readonly id: string | null; readonly calendar: BenchCalendar } | null = null;
   listen({
     actionCreator: laidOutDays,
-    effect: ({ payload: { calendar } }, { getState }) => {
-      stood = { id: getState().bench.id, calendar };
+    effect: ({ payload: { job, calendar } }, { getState }) => {
+      const { bench, planning } = getState();
+      if (planning.of === job) stood = { id: bench.id, calendar };
     },
   });
   listen({

@@ -101,10 +101,10 @@ test('days that are found ready sooner on the way to a proof are shown, and said
 
 describe('looking for longer', () => {
   /** Days that are open for so long, of which nothing was proved, and what is answered to who looks. */
-  const looking = (lookOn: typeof QUIET.days.lookOn) => {
+  const looking = (lookOn: typeof QUIET.days.lookOn, stopDays = QUIET.days.stopDays) => {
     const proveDays: typeof QUIET.days.proveDays = (_about, found) =>
       Promise.resolve({ ...found, bound: { date: dateOf(dayOf(found.ready!) - 6), by: 'hours' }, proved: false });
-    return open({ days: { ...QUIET.days, proveDays, lookOn } });
+    return open({ days: { ...QUIET.days, proveDays, lookOn, stopDays } });
   };
   const asked = () => screen.findByRole('button', { name: 'Look for a minute' }, { timeout: 5000 });
 
@@ -149,5 +149,25 @@ describe('looking for longer', () => {
     await user.click(screen.getByRole('button', { name: 'Take these' }));
     expect(store.getState().planning.plan!.calendar.ready).toBe(sooner);
     expect(store.getState().view.message?.text).toMatch(/3 days sooner/);
+  });
+
+  test('who goes to another page meanwhile keeps what was found, and no worker goes on', async () => {
+    let hear: Parameters<typeof QUIET.days.lookOn>[3] = () => {};
+    let stops = 0;
+    const { user, store, unmount } = looking(
+      (_about, _found, _seed, heard) => {
+        hear = heard;
+        return new Promise(() => {});
+      },
+      () => stops++,
+    );
+    await user.click(await asked());
+    const { calendar } = store.getState().planning.plan!;
+    const sooner = dateOf(dayOf(calendar.ready!) - 1);
+    act(() => hear({ ...calendar, ready: sooner }));
+    const before = stops;
+    unmount();
+    expect(stops).toBe(before + 1);
+    expect(store.getState().planning.plan!.calendar.ready).toBe(sooner);
   });
 });

@@ -15,7 +15,7 @@ type So = {
 
 /**
  * Days that are ready sooner with the hours there are, looked for when asked: that takes a worker a minute. What was
- * found can be taken before; a change of the job ends it.
+ * found can be taken before; a change of the job, or another page, ends it with what it found.
  */
 export function useLooking(plan: Plan) {
   const job = useJob();
@@ -25,8 +25,22 @@ export function useLooking(plan: Plan) {
   const [so, setSo] = useState<So>();
   // Each time it looks elsewhere; what was begun before another, or before a change, is not heard.
   const times = useRef(0);
-  useEffect(() => () => void times.current++, [job, ready]);
-  const put = (looked: Looked, found: BenchCalendar | null = null) => setSo({ job, ready, looked, found });
+  const looking = useRef<{ found: BenchCalendar | null }>(null);
+  useEffect(
+    () => () => {
+      times.current++;
+      if (!looking.current) return;
+      days.stopDays();
+      const { found } = looking.current;
+      looking.current = null;
+      if (found) dispatch(laidOutDays({ job, calendar: found }));
+    },
+    [days, dispatch, job, ready],
+  );
+  const put = (looked: Looked, found: BenchCalendar | null = null) => {
+    looking.current = looked === 'looking' ? { found } : null;
+    setSo({ job, ready, looked, found });
+  };
   const take = (calendar: BenchCalendar, otherwise: Looked) => {
     const text = movedWords(ready, calendar.ready);
     put(text === null ? otherwise : 'not yet');
